@@ -1,0 +1,19 @@
+//! The rules and computation of a wire jeweller's bench.
+//!
+//! No input or output happens here: no files, no clock, no screen. Lengths are millimetres, stresses
+//! megapascals, masses grams, unless a name says otherwise. Start at [`ring`] for jump rings,
+//! [`bending`] for the mechanics under them, [`sentence`] and [`ask`] for the words.
+
+pub mod bending;
+pub mod coil;
+pub mod cutting;
+pub mod fault;
+pub mod gauge;
+pub mod length;
+pub mod mandrel;
+pub mod metal;
+pub mod ring;
+pub mod section;
+pub mod strength;
+pub mod wire;
+pub mod words;

@@ -1,0 +1,207 @@
+//! From the ring wanted in the hand to the rod that gives it.
+
+use serde::{Deserialize, Serialize};
+
+use super::{Ends, RingRequest, Winding};
+use crate::bending::Bending;
+use crate::coil::Coil;
+use crate::cutting::Cutting;
+use crate::fault::{Fault, Faults, Span};
+use crate::length::shown;
+use crate::mandrel::{Mandrel, Shape};
+use crate::wire::Wire;
+
+/// Layers of tape offered on a rod.
+pub const MOST_TAPE_LAYERS: u32 = 3;
+
+/// A ring wanted in the hand, whatever the rod.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct RingTarget {
+    /// The wire.
+    pub wire: Wire,
+    /// Inside of the ring after letting go, cutting and closing, mm: 0.1 to 300.
+    pub target_inside_diameter_mm: f64,
+    /// Outline wanted; round if left out.
+    #[serde(default = "round")]
+    pub shape: Shape,
+    /// How many rings; 100 if left out.
+    #[serde(default = "super::hundred")]
+    pub rings_n: u32,
+    /// How it is wound; by hand if left out.
+    #[serde(default = "super::by_hand")]
+    pub winding: Winding,
+    /// How the coil is cut; sawn with a suited blade if left out.
+    #[serde(default)]
+    pub cutting: Cutting,
+    /// What is lost at the ends of each coil.
+    #[serde(default)]
+    pub ends: Ends,
+    /// The rods to choose from; the workshop's own if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub rods: Option<Vec<Mandrel>>,
+}
+
+fn round() -> Shape {
+    Shape::Round
+}
+
+/// A rod that could be taken, and the ring it really gives.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Candidate {
+    /// The rod, with its layers of tape.
+    pub mandrel: Mandrel,
+    /// Its name as the sentence has it.
+    pub shown: String,
+    /// Inside of the ring it gives, mm.
+    pub ring_inside_diameter_mm: f64,
+    /// How much larger (+) or smaller (−) than wanted, mm.
+    pub off_mm: f64,
+}
+
+/// The ideal rod for a ring, and the rods there are, nearest result first.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct RodChoice {
+    /// Diameter of the rod that gives exactly the ring wanted, mm.
+    pub mandrel_diameter_mm: f64,
+    /// Rods of the wanted outline, bare and taped, nearest result first.
+    pub candidates: Vec<Candidate>,
+}
+
+impl RingTarget {
+    const TARGET: Span = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
+
+    /// The forward request on a given rod.
+    pub fn on(&self, mandrel: Mandrel) -> RingRequest {
+        RingRequest {
+            wire: self.wire.clone(),
+            mandrel,
+            rings_n: self.rings_n,
+            winding: self.winding,
+            cutting: self.cutting.clone(),
+            ends: self.ends.clone(),
+        }
+    }
+
+    /// The rod that gives this ring, and the rods there are, ranked by what they give.
+    ///
+    /// # Errors
+    /// Faults of the wire, cutting and count as in [`RingRequest::check`]; a fault at
+    /// `target_inside_diameter_mm` when no rod gives such a ring.
+    pub fn choose(&self, rods: &[Mandrel]) -> Result<RodChoice, Faults> {
+        let target = self.target_inside_diameter_mm;
+        let mut faults = Faults(vec![]);
+        faults.keep(Self::TARGET.check("target_inside_diameter_mm", target));
+        let blank = Mandrel { shape: self.shape, ..Mandrel::round(10.0) };
+        if let Err(Faults(found)) = self.on(blank).check() {
+            faults.0.extend(found);
+        }
+        if !faults.0.is_empty() {
+            return Err(faults);
+        }
+        let mandrel_diameter_mm = self.ideal_diameter_mm()?;
+        Ok(RodChoice { mandrel_diameter_mm, candidates: self.rank(rods) })
+    }
+
+    /// The ring a rod gives, mm, or `None` where it gives none.
+    pub fn inside_on(&self, bending: &Bending, rod: &Mandrel) -> Option<f64> {
+        let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
+        let inside = Coil::wind_with(bending, rod.outline())?.closed(taken)?.across();
+        inside.is_finite().then_some(inside)
+    }
+
+    fn ideal_diameter_mm(&self) -> Result<f64, Fault> {
+        let target = self.target_inside_diameter_mm;
+        let bending = Bending::of(&self.wire);
+        let rod = |diameter_mm| Mandrel { shape: self.shape, ..Mandrel::round(diameter_mm) };
+        // Too large a rod leaves the wire straight: an endless ring. Too small a one, or one whose
+        // whole turn the cut would take, gives none at all.
+        let ring = |diameter: f64| {
+            let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
+            match Coil::wind_with(&bending, rod(diameter).outline()) {
+                None => f64::INFINITY,
+                Some(coil) => coil.closed(taken).map_or(0.0, crate::mandrel::Outline::across),
+            }
+        };
+        let least = smallest_rod_mm(&self.wire, self.shape);
+        let smallest = ring(least);
+        if target < smallest - 1e-9 {
+            let said = format!(
+                "This wire gives no ring of {} mm inside: on the thinnest rod it can take, {} mm, it gives {} mm. Ask \
+                 for at least that, or take thinner wire.",
+                shown(target, 3),
+                shown(least, 2),
+                shown(smallest, 2)
+            );
+            return Err(Fault::new("target_inside_diameter_mm", said).limit(smallest));
+        }
+        // The ring grows with the rod and is never smaller than the rod less what the cut takes.
+        let (mut low, mut high) = (least, target + self.wire.size_mm + 2.0);
+        for _ in 0..200 {
+            let middle = f64::midpoint(low, high);
+            if ring(middle) < target {
+                low = middle;
+            } else {
+                high = middle;
+            }
+            if high - low < 1e-11 {
+                break;
+            }
+        }
+        let found = f64::midpoint(low, high);
+        if (ring(low) - target).abs() > 0.01 {
+            let said = format!(
+                "This {} {} springs straight before it would give a ring of {} mm inside. Take softer or thicker wire, \
+                 or a smaller ring.",
+                self.wire.temper,
+                self.wire.metal,
+                shown(target, 3)
+            );
+            return Err(Fault::new("target_inside_diameter_mm", said).limit(ring(least)));
+        }
+        Ok(found)
+    }
+
+    fn rank(&self, rods: &[Mandrel]) -> Vec<Candidate> {
+        let bending = Bending::of(&self.wire);
+        let target = self.target_inside_diameter_mm;
+        let least = smallest_rod_mm(&self.wire, self.shape);
+        let mut ranked: Vec<(f64, &Mandrel, u32)> = vec![];
+        let usable = |rod: &&Mandrel| rod.shape == self.shape && rod.check().is_ok();
+        for rod in rods.iter().filter(usable) {
+            for layers in rod.tape_layers..=rod.tape_layers.max(MOST_TAPE_LAYERS) {
+                let taped = Mandrel { tape_layers: layers, name: None, ..rod.clone() };
+                if taped.outline().short_across() < least {
+                    continue;
+                }
+                if let Some(inside) = self.inside_on(&bending, &taped) {
+                    ranked.push((inside, rod, layers));
+                }
+            }
+        }
+        let off = |inside: f64| (inside - target).abs();
+        ranked.sort_by(|a, b| off(a.0).total_cmp(&off(b.0)).then(a.2.cmp(&b.2)));
+        ranked
+            .into_iter()
+            .map(|(inside, rod, tape_layers)| {
+                let mandrel = Mandrel { tape_layers, ..rod.clone() };
+                let shown = mandrel.shown();
+                Candidate { mandrel, shown, ring_inside_diameter_mm: inside, off_mm: inside - target }
+            })
+            .collect()
+    }
+}
+
+/// The thinnest rod a wire may be wound on, mm: its own thickness; for square wire twice its side.
+fn smallest_rod_mm(wire: &Wire, shape: Shape) -> f64 {
+    let thickness = wire.profile().thickness_mm();
+    let short = match wire.section {
+        crate::section::Section::Square => crate::coil::LEAST_SQUARE_RATIO * wire.size_mm,
+        _ => thickness,
+    };
+    // An oval is measured along its long axis, half as long again as its short one.
+    if shape == Shape::Oval { short * 1.5 } else { short }
+}

@@ -1,0 +1,311 @@
+//! Jump rings: wound on a rod, let go, cut, closed.
+//!
+//! A [`RingRequest`] is what a maker says; a [`RingPlan`] is what follows from it.
+
+pub mod backwards;
+
+pub mod supply;
+
+use serde::{Deserialize, Serialize};
+
+use crate::bending::{Bending, FlowCurve};
+use crate::coil::Coil;
+use crate::cutting::{Cutting, Taken};
+use crate::fault::{Fault, Faults, Span};
+use crate::length::shown;
+use crate::mandrel::{Mandrel, Outline};
+use crate::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
+use crate::section::Profile;
+use crate::strength;
+use crate::wire::{SIZE_SPREAD, Wire};
+use crate::words::words;
+
+words! {
+    /// How the rod or the wire is turned.
+    pub enum Winding ("way of winding") {
+        /// By hand round a held rod.
+        Hand = "hand", "by hand";
+        /// Rod turned in a pin vise.
+        PinVise = "pin-vise", "in a pin vise";
+        /// Rod turned by a slow drill.
+        SlowDrill = "slow-drill", "with a slow drill";
+    }
+}
+
+/// Most rings one plan may have.
+pub const MOST_RINGS: u32 = 1_000_000;
+
+/// What is lost at the ends of each coil.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct Ends {
+    /// Tail that anchors the wire, mm; 12 if left out.
+    pub anchor_mm: f64,
+    /// Tail held at the finish, mm; 5 if left out.
+    pub finish_mm: f64,
+    /// Ragged part-turns cut away at the two ends together, turns; 0.5 if left out.
+    pub ragged_turns: f64,
+}
+
+impl Default for Ends {
+    fn default() -> Self {
+        Self { anchor_mm: 12.0, finish_mm: 5.0, ragged_turns: 0.5 }
+    }
+}
+
+impl Ends {
+    const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 1000.0 };
+    const RAGGED: Span = Span { noun: "ragged part", unit: " turns", least: 0.0, most: 20.0 };
+
+    fn check(&self, faults: &mut Faults) {
+        faults.keep(Self::TAIL.check("ends.anchor_mm", self.anchor_mm));
+        faults.keep(Self::TAIL.check("ends.finish_mm", self.finish_mm));
+        faults.keep(Self::RAGGED.check("ends.ragged_turns", self.ragged_turns));
+    }
+}
+
+/// What a maker asks for: so many rings of a wire, wound on a rod and cut.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct RingRequest {
+    /// The wire.
+    pub wire: Wire,
+    /// The rod.
+    pub mandrel: Mandrel,
+    /// How many rings, 1 to 1 000 000; 100 if left out.
+    #[serde(default = "hundred")]
+    pub rings_n: u32,
+    /// How it is wound; by hand if left out.
+    #[serde(default = "by_hand")]
+    pub winding: Winding,
+    /// How the coil is cut; sawn with a suited blade if left out.
+    #[serde(default)]
+    pub cutting: Cutting,
+    /// What is lost at the ends of each coil.
+    #[serde(default)]
+    pub ends: Ends,
+}
+
+pub(crate) fn hundred() -> u32 {
+    100
+}
+
+pub(crate) fn by_hand() -> Winding {
+    Winding::Hand
+}
+
+/// What follows from a [`RingRequest`]. Lengths in mm, unless the name says otherwise.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct RingPlan {
+    /// Inside of the coil after letting go, before cutting. Across the flats, or the long axis,
+    /// where the rod is not round.
+    pub coil_inside_diameter_mm: f64,
+    /// R0/R1: share of a wound turn that stays a turn.
+    pub springback_ratio: f64,
+    /// Inside of the ring in the hand: let go, cut, closed.
+    pub ring_inside_diameter_mm: f64,
+    /// One standard deviation of it, from metal, wire size and blade.
+    pub ring_inside_spread_mm: f64,
+    /// The shorter way across inside an oval ring; the same as the diameter for any other.
+    pub ring_inside_short_mm: f64,
+    /// Outside of the ring in the hand.
+    pub ring_outside_diameter_mm: f64,
+    /// Ring inside diameter over wire thickness.
+    pub aspect_ratio: f64,
+    /// How far the ends of a cut ring stand apart sideways until it is closed.
+    pub gap_step_mm: f64,
+    /// Turns to wind, all coils together, ragged ends included.
+    pub turns_wound: f64,
+    /// Turns left after letting go, all coils together.
+    pub turns_relaxed: f64,
+    /// Number of coils.
+    pub coils_n: u32,
+    /// Rings in the fullest coil.
+    pub rings_per_coil_n: u32,
+    /// Length of the fullest coil on the rod.
+    pub coil_length_mm: f64,
+    /// From turn to turn while wound.
+    pub pitch_mm: f64,
+    /// Wire in one wound turn.
+    pub turn_length_mm: f64,
+    /// Wire in one turn after letting go.
+    pub relaxed_turn_length_mm: f64,
+    /// Wire left in one ring.
+    pub ring_length_mm: f64,
+    /// Wire to pull off the spool.
+    pub wire_length_mm: f64,
+    /// Its mass, grams.
+    pub wire_mass_g: f64,
+    /// Wire that becomes rings.
+    pub rings_wire_mm: f64,
+    /// Wire that becomes kerf, slivers or filings.
+    pub cutting_wire_mm: f64,
+    /// Wire in the ragged part-turns.
+    pub ragged_wire_mm: f64,
+    /// Wire in the tails.
+    pub tails_wire_mm: f64,
+    /// Share of the strain the metal had left that the tightest bend uses. Over 0.6 watch, over 1
+    /// it is expected to crack.
+    pub strain_used: f64,
+    /// Load that opens a closed, unsoldered ring, N. An estimate.
+    pub opening_force_n: f64,
+    /// Effort of winding it, as a multiple of 20 AWG soft copper.
+    pub hand_effort: f64,
+}
+
+/// How a request's rings lie on its coils.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(crate) struct Layout {
+    /// Most rings one coil can have on this rod; `None` where nothing limits it.
+    pub rings_per_coil: Option<u32>,
+    /// Relaxed turns each ring takes of the coil.
+    pub turns_per_ring: f64,
+}
+
+impl RingRequest {
+    /// Checks everything that can be checked before winding.
+    ///
+    /// # Errors
+    /// Every fault found, each at its field.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults(vec![]);
+        faults.keep(self.wire.check().map_err(|fault| fault.within("wire")));
+        if let Err(Faults(found)) = self.mandrel.check() {
+            faults.0.extend(found.into_iter().map(|fault| fault.within("mandrel")));
+        }
+        if let Err(Faults(found)) = self.cutting.check(self.wire.size_mm) {
+            faults.0.extend(found.into_iter().map(|fault| fault.within("cutting")));
+        }
+        if self.rings_n == 0 {
+            let said = "0 rings need no wire. Ask for at least 1.";
+            faults.0.push(Fault::new("rings_n", said).limit(1.0));
+        } else if self.rings_n > MOST_RINGS {
+            let said = format!(
+                "{} rings are more than one plan can hold. Ask for at most {MOST_RINGS}.",
+                self.rings_n
+            );
+            faults.0.push(Fault::new("rings_n", said).limit(f64::from(MOST_RINGS)));
+        }
+        self.ends.check(&mut faults);
+        if faults.0.is_empty() { Ok(()) } else { Err(faults) }
+    }
+
+    /// Works the plan out.
+    ///
+    /// # Errors
+    /// Every fault of [`RingRequest::check`]; then the first of: wire thicker than the rod, square
+    /// wire on too small a rod, a coil that springs straight, a cut that takes the whole ring, a rod
+    /// too short for one ring.
+    pub fn plan(&self) -> Result<RingPlan, Faults> {
+        self.check()?;
+        let coil = Coil::wind(&self.wire, &self.mandrel)?;
+        let taken = self.cutting.taken(self.wire.size_mm);
+        let inside = coil.closed(taken.from_ring_mm).ok_or_else(|| self.all_taken(taken, &coil))?;
+        let layout = self.layout(&coil, taken)?;
+        Ok(self.assemble(&coil, taken, inside, layout))
+    }
+
+    fn all_taken(&self, taken: Taken, coil: &Coil) -> Fault {
+        let most = coil.relaxed.perimeter();
+        let said = format!(
+            "Cutting takes {} mm of each ring and leaves no opening in it. It may take at most {} mm.",
+            shown(taken.from_ring_mm, 2),
+            shown(most, 2)
+        );
+        Fault::new("cutting.kerf_mm", said).limit(most)
+    }
+
+    pub(crate) fn layout(&self, coil: &Coil, taken: Taken) -> Result<Layout, Fault> {
+        let turns_per_ring = 1.0 + taken.between_mm / coil.relaxed_turn_mm();
+        let Some(room) = self.mandrel.coil_room_mm() else {
+            return Ok(Layout { rings_per_coil: None, turns_per_ring });
+        };
+        let relaxed = room / coil.pitch_mm * coil.springback_ratio;
+        let rings = ((relaxed - self.ends.ragged_turns) / turns_per_ring + 1e-9).floor();
+        if rings < 1.0 {
+            let turns = (turns_per_ring + self.ends.ragged_turns) / coil.springback_ratio;
+            let least = turns * coil.pitch_mm;
+            let said = format!(
+                "A coil of {} mm is too short for a single ring. This rod must take at least {} mm of coil.",
+                shown(room, 1),
+                shown(least, 1)
+            );
+            return Err(Fault::new("mandrel.usable_mm", said).limit(least));
+        }
+        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "clamped to the limit")]
+        let rings = rings.min(f64::from(MOST_RINGS)) as u32;
+        Ok(Layout { rings_per_coil: Some(rings), turns_per_ring })
+    }
+
+    fn assemble(&self, coil: &Coil, taken: Taken, inside: Outline, layout: Layout) -> RingPlan {
+        let n = f64::from(self.rings_n);
+        let coils_n = layout.rings_per_coil.map_or(1, |most| self.rings_n.div_ceil(most));
+        let coils = f64::from(coils_n);
+        let rings_per_coil_n = self.rings_n.div_ceil(coils_n);
+
+        let turns_relaxed = n * layout.turns_per_ring + coils * self.ends.ragged_turns;
+        let turns_wound = turns_relaxed / coil.springback_ratio;
+        let fullest = f64::from(rings_per_coil_n) * layout.turns_per_ring + self.ends.ragged_turns;
+        let turn = coil.relaxed_turn_mm();
+        let tails_wire_mm = coils * (self.ends.anchor_mm + self.ends.finish_mm);
+        let wire_length_mm = turns_wound * coil.turn_mm + tails_wire_mm;
+        let thickness = coil.profile.thickness_mm();
+
+        RingPlan {
+            coil_inside_diameter_mm: coil.relaxed.across(),
+            springback_ratio: coil.springback_ratio,
+            ring_inside_diameter_mm: inside.across(),
+            ring_inside_spread_mm: self.inside_spread_mm(inside.across()),
+            ring_inside_short_mm: inside.short_across(),
+            ring_outside_diameter_mm: inside.across() + 2.0 * thickness,
+            aspect_ratio: inside.across() / thickness,
+            gap_step_mm: coil.relaxed_pitch_mm(),
+            turns_wound,
+            turns_relaxed,
+            coils_n,
+            rings_per_coil_n,
+            coil_length_mm: fullest / coil.springback_ratio * coil.pitch_mm,
+            pitch_mm: coil.pitch_mm,
+            turn_length_mm: coil.turn_mm,
+            relaxed_turn_length_mm: turn,
+            ring_length_mm: turn - taken.from_ring_mm,
+            wire_length_mm,
+            wire_mass_g: self.wire.mass_g(wire_length_mm),
+            rings_wire_mm: n * (turn - taken.from_ring_mm),
+            cutting_wire_mm: n * (taken.from_ring_mm + taken.between_mm),
+            ragged_wire_mm: coils * self.ends.ragged_turns * turn,
+            tails_wire_mm,
+            strain_used: strength::strain_used(&self.wire, coil),
+            opening_force_n: strength::opening_force_n(&self.wire, coil, inside),
+            hand_effort: strength::hand_effort(&self.wire),
+        }
+    }
+
+    /// One standard deviation of the ring's inside diameter, mm: flow stress ±15 %, modulus ±3 %,
+    /// wire size ±1 %, blade ±0.02 mm, each moved by itself and the effects added in squares.
+    fn inside_spread_mm(&self, nominal: f64) -> f64 {
+        let flow = Bending::of(&self.wire).flow;
+        let profile = self.wire.profile();
+        let stiffer = FlowCurve { modulus: flow.modulus * (1.0 + MODULUS_SPREAD), ..flow };
+        let thicker = Profile { size_mm: profile.size_mm * (1.0 + SIZE_SPREAD), ..profile };
+        let moved = [
+            Bending { profile, flow: flow.strengthened(1.0 + FLOW_STRESS_SPREAD) },
+            Bending { profile, flow: stiffer },
+            Bending { profile: thicker, flow },
+        ];
+        let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
+        let outline = self.mandrel.outline();
+        let mut squares = 0.0;
+        for bending in moved {
+            let inside = Coil::wind_with(&bending, outline).and_then(|coil| coil.closed(taken));
+            squares += inside.map_or(0.0, |inside| (inside.across() - nominal).powi(2));
+        }
+        if taken > 0.0 {
+            squares += (0.02 / std::f64::consts::PI).powi(2);
+        }
+        squares.sqrt()
+    }
+}

@@ -1,0 +1,81 @@
+//! Wire: metal, section, size and temper.
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Span};
+use crate::gauge::{Gauge, GaugeSystem};
+use crate::length::shown;
+use crate::metal::{Metal, Temper};
+use crate::section::{Profile, Section};
+
+/// One standard deviation of the size of drawn wire, as a share of it.
+pub const SIZE_SPREAD: f64 = 0.01;
+
+/// A wire as a request names it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Wire {
+    /// What it is made of.
+    pub metal: Metal,
+    /// Shape of the cross-section; round if left out.
+    #[serde(default = "round")]
+    pub section: Section,
+    /// Diameter of round, side of square, width of half-round wire, mm: 0.05 to 13.
+    pub size_mm: f64,
+    /// How hard it is; soft if left out, as unlabelled wire nearly always is.
+    #[serde(default = "soft")]
+    pub temper: Temper,
+}
+
+fn round() -> Section {
+    Section::Round
+}
+
+fn soft() -> Temper {
+    Temper::Soft
+}
+
+impl Wire {
+    const SIZE: Span = Span { noun: "wire size", unit: " mm", least: 0.05, most: 13.0 };
+
+    /// Checks the size.
+    ///
+    /// # Errors
+    /// A fault at `size_mm` when it is not a number or outside 0.05 to 13 mm.
+    pub fn check(&self) -> Result<(), Fault> {
+        Self::SIZE.check("size_mm", self.size_mm).map(|_| ())
+    }
+
+    /// Its cross-section at its size.
+    pub fn profile(&self) -> Profile {
+        Profile { section: self.section, size_mm: self.size_mm }
+    }
+
+    /// Mass of a length of it, grams. Mass = length · area · density.
+    pub fn mass_g(&self, length_mm: f64) -> f64 {
+        length_mm * self.profile().area_mm2() * self.metal.figures().density_g_cm3 / 1000.0
+    }
+
+    /// Length that has a mass, mm; the other way round from [`Wire::mass_g`].
+    pub fn length_of_mm(&self, mass_g: f64) -> f64 {
+        mass_g / self.mass_g(1.0)
+    }
+
+    /// The gauge this size is sold as, in the system asked for, where it is one.
+    pub fn gauge(&self, system: GaugeSystem) -> Option<Gauge> {
+        Some(Gauge::nearest(system, self.size_mm)).filter(|gauge| gauge.is(self.size_mm))
+    }
+
+    /// Its size in mm, with the gauge it is sold as where there is one: `1.02 mm (18 AWG)`.
+    pub fn size_shown(&self) -> String {
+        let mut systems = vec![GaugeSystem::Awg, GaugeSystem::Swg];
+        if self.metal.is_steel() {
+            systems.push(GaugeSystem::SteelWire);
+        }
+        match systems.into_iter().find_map(|system| self.gauge(system)) {
+            Some(gauge) => format!("{} mm ({gauge})", shown(self.size_mm, 2)),
+            None => format!("{} mm", shown(self.size_mm, 3)),
+        }
+    }
+}

@@ -1,0 +1,268 @@
+//! Ring plans: conservation of wire, backwards of forwards, counts, refusals.
+#![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
+
+use std::f64::consts::PI;
+
+use lorimant_core::cutting::{Blade, Cutting, Method};
+use lorimant_core::mandrel::{Mandrel, Shape};
+use lorimant_core::metal::{Metal, Temper};
+use lorimant_core::ring::backwards::RingTarget;
+use lorimant_core::ring::supply::Supply;
+use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding};
+use lorimant_core::section::Section;
+use lorimant_core::wire::Wire;
+use proptest::prelude::*;
+use rstest::rstest;
+
+fn copper(size_mm: f64, rod: f64) -> RingRequest {
+    RingRequest {
+        wire: Wire { metal: Metal::Copper, section: Section::Round, size_mm, temper: Temper::Soft },
+        mandrel: Mandrel::round(rod),
+        rings_n: 120,
+        winding: Winding::Hand,
+        cutting: Cutting { blade: Some(Blade::B4o), ..Cutting::default() },
+        ends: Ends::default(),
+    }
+}
+
+fn target(request: &RingRequest, inside: f64) -> RingTarget {
+    RingTarget {
+        wire: request.wire.clone(),
+        target_inside_diameter_mm: inside,
+        shape: request.mandrel.shape,
+        rings_n: request.rings_n,
+        winding: request.winding,
+        cutting: request.cutting.clone(),
+        ends: request.ends.clone(),
+        rods: None,
+    }
+}
+
+/// Copper 18 AWG on 5.0: the coil springs to 5.0641 (acceptance figure), the 0.22 mm kerf closes it
+/// by 0.22/π.
+#[test]
+fn closing_a_sawn_ring_shrinks_it_by_kerf_over_pi() {
+    let plan = copper(1.0237, 5.0).plan().unwrap();
+    assert!((plan.coil_inside_diameter_mm - 5.0641).abs() < 0.002);
+    assert!((plan.coil_inside_diameter_mm - plan.ring_inside_diameter_mm - 0.22 / PI).abs() < 1e-9);
+    assert!((plan.ring_outside_diameter_mm - plan.ring_inside_diameter_mm - 2.0 * 1.0237).abs() < 1e-9);
+}
+
+#[rstest]
+#[case(Method::DoubleFlush, false, 0.0)]
+#[case(Method::SingleSnip, false, 0.0)]
+#[case(Method::SingleSnip, true, 0.2 / PI)]
+fn other_ways_of_cutting_close_by_what_they_take(
+    #[case] method: Method,
+    #[case] filed: bool,
+    #[case] smaller: f64,
+) {
+    let request =
+        RingRequest { cutting: Cutting { method, filed, ..Cutting::default() }, ..copper(1.0, 5.0) };
+    let plan = request.plan().unwrap();
+    let shrunk = plan.coil_inside_diameter_mm - plan.ring_inside_diameter_mm;
+    assert!((shrunk - smaller).abs() < 1e-9);
+}
+
+/// 120 rings by double flush cutting: 120 turns, 120 slivers of 0.6 d, half a turn ragged.
+#[test]
+fn slivers_are_wound_as_well() {
+    let request = RingRequest {
+        cutting: Cutting { method: Method::DoubleFlush, ..Cutting::default() },
+        ..copper(1.0, 5.0)
+    };
+    let plan = request.plan().unwrap();
+    let expected = 120.0 * (1.0 + 0.6 / plan.relaxed_turn_length_mm) + 0.5;
+    assert!((plan.turns_relaxed - expected).abs() < 1e-9);
+}
+
+/// What opens a ring, by hand from the table: σ at the mean bend strain, d³/6, half the mean diameter.
+#[test]
+fn opening_force_is_plastic_moment_over_arm() {
+    let plan = copper(1.0, 5.0).plan().unwrap();
+    let bend = 2.0 / (3.0 * PI) / 3.0;
+    let stress = 360.0 - 290.0 * (-bend / 0.48f64).exp();
+    let arm = (plan.ring_inside_diameter_mm + 1.0) / 2.0;
+    assert!((plan.opening_force_n - stress / 6.0 / arm).abs() < 1e-9);
+    let strain = (1.0f64 + 1.0 / 6.0).ln() / 1.6;
+    assert!((plan.strain_used - strain).abs() < 1e-12);
+}
+
+/// A rod that takes 60 mm of 1 mm wire has 60 turns; three coils for 120 rings cost three ragged
+/// half-turns and three pairs of tails.
+#[test]
+fn a_short_rod_means_more_coils_and_more_tails() {
+    let mut request = copper(1.0, 5.0);
+    request.mandrel.usable_mm = Some(60.0);
+    let plan = request.plan().unwrap();
+    assert_eq!(plan.coils_n, 3);
+    assert_eq!(plan.rings_per_coil_n, 40);
+    assert!((plan.turns_relaxed - 121.5).abs() < 1e-9);
+    assert!((plan.tails_wire_mm - 51.0).abs() < 1e-9);
+    assert!(plan.coil_length_mm <= 60.0);
+}
+
+#[test]
+fn backwards_acceptance_sterling_half_hard_for_four_millimetres() {
+    let request = RingRequest {
+        wire: Wire {
+            metal: Metal::SterlingSilver,
+            section: Section::Round,
+            size_mm: 0.8118,
+            temper: Temper::HalfHard,
+        },
+        // A snip takes nothing, so the ring is the relaxed coil.
+        cutting: Cutting { method: Method::SingleSnip, ..Cutting::default() },
+        ..copper(1.0, 5.0)
+    };
+    let choice = target(&request, 4.0).choose(&[]).unwrap();
+    assert!((choice.mandrel_diameter_mm - 3.7995).abs() < 0.002, "{}", choice.mandrel_diameter_mm);
+}
+
+#[test]
+fn rods_rank_by_what_they_give_and_tape_counts_twice() {
+    let request = copper(1.0237, 5.0);
+    let wanted = request.plan().unwrap().ring_inside_diameter_mm;
+    let rods = [Mandrel::round(4.48), Mandrel::round(5.0), Mandrel::round(6.0)];
+    let choice = target(&request, wanted).choose(&rods).unwrap();
+    let best = &choice.candidates[0];
+    assert_eq!((best.mandrel.diameter_mm, best.mandrel.tape_layers), (5.0, 0));
+    // 4.48 with two layers of 0.13 is 5.00 too.
+    let second = &choice.candidates[1];
+    assert_eq!((second.mandrel.diameter_mm, second.mandrel.tape_layers), (4.48, 2));
+    assert!(second.off_mm.abs() < 1e-9);
+    assert!(choice.candidates.windows(2).all(|pair| pair[0].off_mm.abs() <= pair[1].off_mm.abs()));
+}
+
+#[test]
+fn supply_of_exactly_one_plan_makes_that_plan() {
+    let mut request = copper(1.0, 5.0);
+    request.mandrel.usable_mm = Some(60.0);
+    let plan = request.plan().unwrap();
+    let enough = Supply { wire_length_mm: Some(plan.wire_length_mm + 0.01), wire_mass_g: None };
+    assert_eq!(enough.makes(&request).unwrap().rings_n, 120);
+    let short = Supply { wire_length_mm: Some(plan.wire_length_mm - 0.01), wire_mass_g: None };
+    assert_eq!(short.makes(&request).unwrap().rings_n, 119);
+    let weighed = Supply { wire_length_mm: None, wire_mass_g: Some(plan.wire_mass_g + 0.001) };
+    assert_eq!(weighed.makes(&request).unwrap().rings_n, 120);
+    let scrap = Supply { wire_length_mm: Some(20.0), wire_mass_g: None };
+    assert_eq!(scrap.makes(&request).unwrap().rings_n, 0);
+}
+
+type Change = fn(&mut RingRequest);
+
+/// Every refusal is at its own field, with a sentence that says what would be right.
+#[rstest]
+#[case("wire.size_mm", "zero", |r: &mut RingRequest| r.wire.size_mm = 0.0)]
+#[case("wire.size_mm", "negative", |r: &mut RingRequest| r.wire.size_mm = -1.0)]
+#[case("wire.size_mm", "not a number", |r: &mut RingRequest| r.wire.size_mm = f64::NAN)]
+#[case("wire.size_mm", "too large", |r: &mut RingRequest| r.wire.size_mm = 1e9)]
+#[case("wire.size_mm", "thicker than the 5 mm rod", |r: &mut RingRequest| r.wire.size_mm = 6.0)]
+#[case("mandrel.diameter_mm", "zero", |r: &mut RingRequest| r.mandrel.diameter_mm = 0.0)]
+#[case("mandrel.diameter_mm", "not a number", |r: &mut RingRequest| r.mandrel.diameter_mm = f64::INFINITY)]
+#[case("mandrel.diameter_mm", "too large", |r: &mut RingRequest| r.mandrel.diameter_mm = 301.0)]
+#[case("mandrel.usable_mm", "60 mm long", |r: &mut RingRequest| { r.mandrel.length_mm = Some(60.0); r.mandrel.usable_mm = Some(80.0) })]
+#[case("mandrel.usable_mm", "too short for a single ring", |r: &mut RingRequest| r.mandrel.usable_mm = Some(1.0))]
+#[case("mandrel.short_mm", "no short axis", |r: &mut RingRequest| r.mandrel.short_mm = Some(3.0))]
+#[case("mandrel.short_mm", "longer than the long one", |r: &mut RingRequest| { r.mandrel.shape = Shape::Oval; r.mandrel.short_mm = Some(9.0) })]
+#[case("mandrel.corner_mm", "rounder than the rod", |r: &mut RingRequest| { r.mandrel.shape = Shape::Square; r.mandrel.corner_mm = Some(4.0) })]
+#[case("mandrel.diameter_mm", "swells", |r: &mut RingRequest| { r.wire.section = Section::Square; r.wire.size_mm = 3.0 })]
+#[case("mandrel.diameter_mm", "springs straight", |r: &mut RingRequest| { r.wire.temper = Temper::Spring; r.wire.size_mm = 0.2; r.cutting.blade = None; r.mandrel.diameter_mm = 290.0 })]
+#[case("cutting.blade", "Take a 7/0 blade", |r: &mut RingRequest| r.wire.size_mm = 0.62)]
+#[case("cutting.kerf_mm", "too large", |r: &mut RingRequest| r.cutting.kerf_mm = Some(3.0))]
+#[case("rings_n", "0 rings", |r: &mut RingRequest| r.rings_n = 0)]
+#[case("rings_n", "at most 1000000", |r: &mut RingRequest| r.rings_n = 10_000_000)]
+#[case("ends.ragged_turns", "negative", |r: &mut RingRequest| r.ends.ragged_turns = -0.5)]
+fn bad_input_is_refused_at_its_field(#[case] field: &str, #[case] words: &str, #[case] change: Change) {
+    let mut request = copper(1.0, 5.0);
+    change(&mut request);
+    let faults = request.plan().unwrap_err().0;
+    assert_eq!(faults[0].field, field, "{faults:?}");
+    assert!(faults[0].sentence.contains(words), "{}", faults[0].sentence);
+    assert!(faults[0].sentence.ends_with('.'), "a full sentence");
+}
+
+#[rstest]
+#[case(0.3, "no ring of 0.3 mm")]
+#[case(-2.0, "negative")]
+#[case(f64::NAN, "not a number")]
+fn impossible_rings_are_refused_backwards(#[case] inside: f64, #[case] words: &str) {
+    let faults = target(&copper(1.0, 5.0), inside).choose(&[]).unwrap_err().0;
+    assert_eq!(faults[0].field, "target_inside_diameter_mm");
+    assert!(faults[0].sentence.contains(words), "{}", faults[0].sentence);
+}
+
+fn any_request() -> impl Strategy<Value = RingRequest> {
+    let wire = (
+        proptest::sample::select(Metal::ALL),
+        proptest::sample::select(Section::ALL),
+        0.3..3.0f64,
+        proptest::sample::select(Temper::ALL),
+    );
+    let rod = (proptest::sample::select(Shape::ALL), 2.1..14.0f64, proptest::option::of(30.0..300.0f64));
+    let cutting = (proptest::sample::select(Method::ALL), any::<bool>());
+    (wire, rod, cutting, 1u32..3000).prop_map(|(wire, rod, cutting, rings_n)| {
+        let (metal, section, size_mm, temper) = wire;
+        let (shape, ratio, usable_mm) = rod;
+        let (method, filed) = cutting;
+        RingRequest {
+            wire: Wire { metal, section, size_mm, temper },
+            mandrel: Mandrel { shape, usable_mm, ..Mandrel::round(size_mm * ratio) },
+            rings_n,
+            winding: Winding::Hand,
+            cutting: Cutting { method, filed, ..Cutting::default() },
+            ends: Ends::default(),
+        }
+    })
+}
+
+fn budget(plan: &RingPlan) -> f64 {
+    plan.rings_wire_mm + plan.cutting_wire_mm + plan.ragged_wire_mm + plan.tails_wire_mm
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(400))]
+
+    /// Wire is neither made nor lost: wound length is relaxed length, and every millimetre pulled
+    /// off the spool is in a ring, a cut, a ragged end or a tail.
+    #[test]
+    fn wire_is_neither_made_nor_lost(request in any_request()) {
+        if let Ok(plan) = request.plan() {
+            let wound = plan.turns_wound * plan.turn_length_mm;
+            let relaxed = plan.turns_relaxed * plan.relaxed_turn_length_mm;
+            prop_assert!((wound / relaxed - 1.0).abs() < 1e-12);
+            prop_assert!((budget(&plan) / plan.wire_length_mm - 1.0).abs() < 1e-9);
+            prop_assert!(request.mandrel.coil_room_mm().is_none_or(|room| plan.coil_length_mm <= room + 1e-6));
+        }
+    }
+
+    /// The rod found for the ring a rod gives is that rod.
+    #[test]
+    fn backwards_of_forwards_is_the_same_rod(request in any_request()) {
+        if let Ok(plan) = request.plan() {
+            let choice = target(&request, plan.ring_inside_diameter_mm).choose(&[]).unwrap();
+            let rod = request.mandrel.diameter_mm;
+            prop_assert!((choice.mandrel_diameter_mm - rod).abs() < 1e-6, "{} {rod}", choice.mandrel_diameter_mm);
+        }
+    }
+
+    /// No finite input panics, and no figure of a plan is infinite or not a number.
+    #[test]
+    fn nothing_panics(
+        size in any::<f64>(), rod in any::<f64>(), n in any::<u32>(), kerf in proptest::option::of(any::<f64>()),
+        usable in proptest::option::of(any::<f64>()), anchor in any::<f64>(), base in any_request(),
+    ) {
+        let mut request = base;
+        request.wire.size_mm = size;
+        request.mandrel.diameter_mm = rod;
+        request.rings_n = n;
+        request.cutting.kerf_mm = kerf;
+        request.mandrel.usable_mm = usable;
+        request.ends.anchor_mm = anchor;
+        if let Ok(plan) = request.plan() {
+            prop_assert!(plan.wire_length_mm.is_finite() && plan.ring_inside_diameter_mm.is_finite());
+        }
+        let _ = target(&request, rod).choose(&[Mandrel::round(size)]);
+        let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request);
+    }
+}
