@@ -4,16 +4,21 @@
 //! megapascals, masses grams, unless a name says otherwise. Start at [`ring`] for jump rings,
 //! [`bending`] for the mechanics under them, [`sentence`] and [`ask`] for the words.
 
+pub mod ask;
 pub mod bending;
 pub mod coil;
 pub mod cutting;
+pub mod drawing;
 pub mod fault;
+pub mod figure;
 pub mod gauge;
 pub mod length;
 pub mod mandrel;
 pub mod metal;
 pub mod ring;
 pub mod section;
+pub mod sentence;
 pub mod strength;
 pub mod wire;
 pub mod words;
+pub mod workshop;

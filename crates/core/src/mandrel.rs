@@ -200,7 +200,7 @@ impl Mandrel {
                 let short = self.short_mm.unwrap_or(self.diameter_mm / 1.5);
                 format!("{} × {} mm", shown(self.diameter_mm, 3), shown(short, 3))
             }
-            _ => format!("{} mm", shown(self.diameter_mm, 3)),
+            _ => crate::workshop::rod_size(self.diameter_mm),
         };
         let shape = if self.shape == Shape::Round { String::new() } else { format!(" {}", self.shape) };
         let name = self.name.as_deref().unwrap_or("rod");

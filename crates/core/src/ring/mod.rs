@@ -3,6 +3,11 @@
 //! A [`RingRequest`] is what a maker says; a [`RingPlan`] is what follows from it.
 
 pub mod backwards;
+pub mod caution;
+pub mod change;
+pub mod drawn;
+pub mod figures;
+pub mod sheet;
 
 pub mod supply;
 

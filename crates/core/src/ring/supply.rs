@@ -8,7 +8,7 @@ use crate::fault::{Fault, Faults, Span};
 use crate::length::shown;
 
 /// What there is of a wire: a length or a mass, not both.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Supply {

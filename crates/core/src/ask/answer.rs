@@ -1,0 +1,427 @@
+//! What the ask line answers.
+
+use serde::Serialize;
+
+use super::{LONGEST, Meaning, Role, Token, Unclear, scan};
+use crate::cutting::{Cutting, Method};
+use crate::fault::Fault;
+use crate::figure::{Figure, inches, long_length};
+use crate::length::{self, Reading, Typed, shown};
+use crate::mandrel::Mandrel;
+use crate::metal::Temper;
+use crate::ring::backwards::{Candidate, RingTarget};
+use crate::ring::supply::Supply;
+use crate::ring::{RingRequest, Winding};
+use crate::section::Section;
+use crate::sentence::{self, Piece};
+use crate::wire::Wire;
+use crate::workshop::Workshop;
+
+/// The answer to one line.
+#[derive(Debug, Clone, PartialEq, Serialize, Default)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Answer {
+    /// The answer in one line; empty where nothing could be answered.
+    pub headline: String,
+    /// What was understood, written out, in the order typed.
+    pub understood: Vec<String>,
+    /// What had to be assumed.
+    pub assumed: Vec<String>,
+    /// Words that were not understood, with their place.
+    pub unclear: Vec<Unclear>,
+    /// What is still missing for an answer.
+    pub missing: Vec<String>,
+    /// What is wrong with what was asked.
+    pub faults: Vec<Fault>,
+    /// The sentence of the plan that was understood.
+    pub sentence: Vec<Piece>,
+    /// The plan that was understood, ready to be opened or kept.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub request: Option<RingRequest>,
+    /// The first figures of that plan.
+    pub figures: Vec<Figure>,
+    /// Rods that come near the ring asked for, nearest first.
+    pub candidates: Vec<Candidate>,
+}
+
+/// Everything a line can say, gathered from its tokens.
+#[derive(Default)]
+struct Said {
+    count: Option<f64>,
+    wire: SaidWire,
+    winding: Option<Winding>,
+    method: Option<Method>,
+    filed: bool,
+    blade: Option<crate::cutting::Blade>,
+    rod: Option<Mandrel>,
+    inside_mm: Option<f64>,
+    outside_mm: Option<f64>,
+    supply: Supply,
+    how_many: bool,
+    about_rings: bool,
+    readings: Vec<Reading>,
+}
+
+#[derive(Default)]
+struct SaidWire {
+    metal: Option<crate::metal::Metal>,
+    temper: Option<Temper>,
+    section: Option<Section>,
+    size_mm: Option<f64>,
+}
+
+/// Reads a line and answers it at once.
+pub fn answer(text: &str, workshop: &Workshop) -> Answer {
+    let mut reply = Answer::default();
+    let length = text.chars().count();
+    if length > LONGEST {
+        let said = format!("The line is {length} characters long; at most {LONGEST} are read.");
+        #[expect(clippy::cast_precision_loss, reason = "400")]
+        reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
+        return reply;
+    }
+    let (tokens, unclear) = scan(text, workshop);
+    reply.unclear = unclear;
+    let said = gather(&tokens, text, workshop, &mut reply);
+    if !reply.faults.is_empty() {
+        return reply;
+    }
+    if said.about_rings || said.rod.is_some() || said.inside_mm.is_some() || said.outside_mm.is_some() {
+        said.answer_rings(workshop, &mut reply);
+    } else {
+        said.answer_wire(&mut reply);
+    }
+    reply
+}
+
+fn gather(tokens: &[Token], text: &str, workshop: &Workshop, reply: &mut Answer) -> Said {
+    let mut said = Said::default();
+    let mut unsaid: Vec<(Typed, Reading, &Token)> = vec![];
+    for token in tokens {
+        let written: String = text.chars().skip(token.from).take(token.to - token.from).collect();
+        let mut note = |meaning: String| {
+            let same = meaning.to_lowercase() == written.to_lowercase();
+            reply.understood.push(if same { meaning } else { format!("{written}: {meaning}") });
+        };
+        match &token.meaning {
+            Meaning::Filler => said.about_rings |= written.to_lowercase().contains("ring"),
+            Meaning::HowMuch => {}
+            Meaning::HowMany => said.how_many = true,
+            Meaning::Count(n) => {
+                (said.count, said.about_rings) = (Some(*n), true);
+                note(format!("{n} rings"));
+            }
+            Meaning::Metal(metal) => {
+                said.wire.metal = Some(*metal);
+                note(metal.shown().to_owned());
+            }
+            Meaning::Temper(temper) => {
+                said.wire.temper = Some(*temper);
+                note(temper.shown().to_owned());
+            }
+            Meaning::Section(section) => {
+                said.wire.section = Some(*section);
+                note(section.shown().to_owned());
+            }
+            Meaning::Winding(winding) => said.winding = Some(*winding),
+            Meaning::Method(method) => {
+                said.method = Some(*method);
+                note(method.shown().to_owned());
+            }
+            Meaning::Filed => said.filed = true,
+            Meaning::Blade(blade) => {
+                said.blade = Some(*blade);
+                note(format!("{blade} blade"));
+            }
+            Meaning::Rod(rod) => {
+                note(format!("on the {}", rod.shown()));
+                said.rod = Some((**rod).clone());
+            }
+            Meaning::Mass(grams) => {
+                said.supply.wire_mass_g = Some(*grams);
+                note(format!("{} g", shown(*grams, 2)));
+            }
+            Meaning::Length(typed, role) => match length::understand(*typed, workshop.habits) {
+                Err(sentence) => reply.faults.push(Fault::new("text", sentence)),
+                Ok(reading) => {
+                    match role {
+                        Role::Inside => said.inside_mm = Some(reading.mm),
+                        Role::Outside => said.outside_mm = Some(reading.mm),
+                        Role::Wire => said.wire.size_mm = Some(reading.mm),
+                        Role::Supply => said.supply.wire_length_mm = Some(reading.mm),
+                        Role::Unsaid => unsaid.push((*typed, reading.clone(), token)),
+                    }
+                    if *role != Role::Unsaid {
+                        note(reading.text.clone());
+                        reply.assumed.extend(reading.note.clone());
+                    }
+                    said.readings.push(reading);
+                }
+            },
+        }
+    }
+    place_lengths(unsaid, text, workshop, &mut said, reply);
+    said
+}
+
+/// Gives lengths without a role the one that is still open and that they can only mean.
+fn place_lengths(
+    unsaid: Vec<(Typed, Reading, &Token)>,
+    text: &str,
+    workshop: &Workshop,
+    said: &mut Said,
+    reply: &mut Answer,
+) {
+    let ring_like = said.about_rings || said.rod.is_some() || said.inside_mm.is_some();
+    let gauge = |typed: &Typed| matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
+    let size_said = said.wire.size_mm.is_some() || unsaid.iter().any(|(typed, ..)| gauge(typed));
+    let mut open: Vec<(Reading, &Token)> = vec![];
+    for (typed, reading, token) in unsaid {
+        let written: String = text.chars().skip(token.from).take(token.to - token.from).collect();
+        // The number that opens a line about rings counts them, unless it may be the gauge:
+        // `300 sterling rings`.
+        if let Typed::Bare(n) = typed
+            && (token.from == 0 && said.about_rings && said.count.is_none())
+            && n.fract() == 0.0
+            && (n > 40.0 || size_said)
+        {
+            reply.understood.push(format!("{n} rings"));
+            said.count = Some(n);
+            continue;
+        }
+        // A bare whole number beside a metal is a gauge: `copper 18`.
+        let bare = match typed {
+            Typed::Bare(n) if n.fract() == 0.0 && (0.0..=40.0).contains(&n) && said.wire.metal.is_some() => {
+                Some(n)
+            }
+            _ => None,
+        };
+        if let (Some(n), None) = (bare, said.wire.size_mm) {
+            #[expect(clippy::cast_possible_truncation, reason = "0 to 40")]
+            let gauge = Typed::BareGauge(n as i32);
+            if let Ok(reading) = length::understand(gauge, workshop.habits) {
+                reply.understood.push(format!("{written}: wire {}", reading.text));
+                reply.assumed.extend(reading.note);
+                said.wire.size_mm = Some(reading.mm);
+            }
+        } else if gauge(&typed) && said.wire.size_mm.is_none() {
+            reply.understood.push(format!("{written}: wire {}", reading.text));
+            reply.assumed.extend(reading.note);
+            said.wire.size_mm = Some(reading.mm);
+        } else if matches!(typed, Typed::Mm(mm) if mm >= 300.0)
+            && said.supply.wire_length_mm.is_none()
+            && (said.how_many || ring_like || said.wire.metal.is_some())
+        {
+            reply.understood.push(format!("{written}: wire there is"));
+            said.supply.wire_length_mm = Some(reading.mm);
+            said.how_many |= ring_like && said.count.is_none();
+        } else {
+            open.push((reading, token));
+        }
+    }
+    let has_place = |said: &Said| said.inside_mm.is_none() && said.outside_mm.is_none() && said.rod.is_none();
+    match open.as_slice() {
+        [] => {}
+        [(reading, _)] if ring_like && said.wire.size_mm.is_some() && has_place(said) => {
+            reply.understood.push(format!("{}: ring inside", reading.text));
+            reply.assumed.push(format!("{} mm is taken as the inside of the ring.", shown(reading.mm, 3)));
+            said.inside_mm = Some(reading.mm);
+        }
+        [(reading, _)] if said.wire.size_mm.is_none() && (!ring_like || !has_place(said)) => {
+            if said.wire.metal.is_some() || ring_like {
+                reply.understood.push(format!("wire {}", reading.text));
+            }
+            said.wire.size_mm = Some(reading.mm);
+        }
+        several => {
+            for (reading, token) in several {
+                let words: String = text.chars().skip(token.from).take(token.to - token.from).collect();
+                let why =
+                    format!("{} mm of what? Write “{words} wire” or “{words} inside”.", shown(reading.mm, 3));
+                reply.unclear.push(Unclear { from: token.from, to: token.to, text: words, why });
+            }
+        }
+    }
+}
+
+impl Said {
+    fn wire(&self, reply: &mut Answer) -> Option<Wire> {
+        if self.wire.metal.is_none() {
+            reply.missing.push("the metal, for example copper or sterling".to_owned());
+        }
+        if self.wire.size_mm.is_none() {
+            reply.missing.push("the size of the wire, for example 18 awg or 1 mm wire".to_owned());
+        }
+        let (metal, size_mm) = (self.wire.metal?, self.wire.size_mm?);
+        if self.wire.temper.is_none() {
+            reply.assumed.push("No temper is given: unlabelled wire is nearly always soft.".to_owned());
+        }
+        Some(Wire {
+            metal,
+            size_mm,
+            section: self.wire.section.unwrap_or(Section::Round),
+            temper: self.wire.temper.unwrap_or(Temper::Soft),
+        })
+    }
+
+    fn cutting(&self) -> Cutting {
+        let method = self.method.unwrap_or(Method::Saw);
+        Cutting { method, blade: self.blade, filed: self.filed, ..Cutting::default() }
+    }
+
+    /// Answers about rings: forwards on a rod that was named, backwards to an inside that was.
+    fn answer_rings(&self, workshop: &Workshop, reply: &mut Answer) {
+        let wire = self.wire(reply);
+        if self.rod.is_none() && self.inside_mm.is_none() && self.outside_mm.is_none() {
+            reply.missing.push("the inside of the ring, for example 5 mm inside, or the rod".to_owned());
+        }
+        let Some(wire) = wire else { return };
+        let rings_n = match self.count {
+            #[expect(
+                clippy::cast_possible_truncation,
+                clippy::cast_sign_loss,
+                reason = "digits only; `as` saturates"
+            )]
+            Some(n) => n as u32,
+            None => crate::ring::hundred(),
+        };
+        if self.count.is_none() && !self.how_many {
+            reply.assumed.push(format!("No count is given: {rings_n} rings are taken."));
+        }
+        let outside = self.outside_mm.map(|od| od - 2.0 * wire.profile().thickness_mm());
+        let mandrel = match (&self.rod, self.inside_mm.or(outside)) {
+            (Some(rod), _) => rod.clone(),
+            (None, Some(inside)) => match self.rod_for(inside, &wire, rings_n, workshop, reply) {
+                Some(rod) => rod,
+                None => return,
+            },
+            (None, None) => return,
+        };
+        let winding = self.winding.unwrap_or(Winding::Hand);
+        let request = RingRequest {
+            wire,
+            mandrel,
+            rings_n,
+            winding,
+            cutting: self.cutting(),
+            ends: crate::ring::Ends::default(),
+        };
+        self.plan(request, reply);
+    }
+
+    fn rod_for(
+        &self,
+        inside: f64,
+        wire: &Wire,
+        rings_n: u32,
+        workshop: &Workshop,
+        reply: &mut Answer,
+    ) -> Option<Mandrel> {
+        let target = RingTarget {
+            wire: wire.clone(),
+            target_inside_diameter_mm: inside,
+            shape: crate::mandrel::Shape::Round,
+            rings_n,
+            winding: Winding::Hand,
+            cutting: self.cutting(),
+            ends: crate::ring::Ends::default(),
+            rods: None,
+        };
+        match target.choose(&workshop.rods) {
+            Err(faults) => {
+                reply.faults.extend(faults.0);
+                None
+            }
+            Ok(choice) => {
+                reply.candidates = choice.candidates.into_iter().take(4).collect();
+                let ideal = shown(choice.mandrel_diameter_mm, 3);
+                match reply.candidates.first() {
+                    Some(best) => {
+                        let off = format!("{:+.2}", best.off_mm);
+                        reply.assumed.push(format!(
+                            "The ideal rod is {ideal} mm. The nearest you own is the {}: {off} mm.",
+                            best.shown
+                        ));
+                        Some(best.mandrel.clone())
+                    }
+                    None => {
+                        reply
+                            .assumed
+                            .push(format!("No rods are listed under Tools: a {ideal} mm rod is taken."));
+                        Some(Mandrel::round((choice.mandrel_diameter_mm * 1000.0).round() / 1000.0))
+                    }
+                }
+            }
+        }
+    }
+
+    fn plan(&self, mut request: RingRequest, reply: &mut Answer) {
+        let mut counted = None;
+        if self.how_many && (self.supply.wire_length_mm.is_some() || self.supply.wire_mass_g.is_some()) {
+            match self.supply.makes(&request) {
+                Err(faults) => return reply.faults.extend(faults.0),
+                Ok(many) => {
+                    request.rings_n = many.rings_n.max(1);
+                    counted = Some(many.sentence);
+                }
+            }
+        }
+        match request.plan() {
+            Err(faults) => {
+                reply.sentence = sentence::write(&request, None);
+                reply.faults.extend(faults.0);
+            }
+            Ok(plan) => {
+                let (length, unit) = long_length(plan.wire_length_mm);
+                let rings = format!(
+                    "{} rings of {:.2} mm inside: pull {length} {unit} of wire ({:.1} g), wind {:.1} turns on the {}.",
+                    request.rings_n,
+                    plan.ring_inside_diameter_mm,
+                    plan.wire_mass_g,
+                    plan.turns_wound,
+                    request.mandrel.shown()
+                );
+                reply.headline = counted.unwrap_or(rings);
+                reply.sentence = sentence::write(&request, Some(&plan));
+                reply.figures = plan.figures(&request);
+            }
+        }
+        reply.request = Some(request);
+    }
+
+    /// Answers about a size, a length, or what a wire weighs.
+    fn answer_wire(&self, reply: &mut Answer) {
+        let supply = self.supply.wire_length_mm.is_some() || self.supply.wire_mass_g.is_some();
+        if self.wire.metal.is_some() && (supply || self.wire.size_mm.is_some()) {
+            let Some(wire) = self.wire(reply) else { return };
+            if let Err(fault) = wire.check() {
+                return reply.faults.push(fault);
+            }
+            let name = format!("{} {}, {} {}", wire.temper, wire.metal, wire.section, wire.size_shown());
+            reply.headline = match (self.supply.wire_length_mm, self.supply.wire_mass_g) {
+                (Some(length), _) => {
+                    let (text, unit) = long_length(length);
+                    format!("{text} {unit} of {name} weighs {:.1} g.", wire.mass_g(length))
+                }
+                (None, Some(mass)) => {
+                    let length = wire.length_of_mm(mass);
+                    let (text, unit) = long_length(length);
+                    format!("{} g of {name} is {text} {unit} long ({}).", shown(mass, 2), inches(length))
+                }
+                (None, None) => {
+                    format!(
+                        "{name}: {}. One metre weighs {:.2} g.",
+                        length::written(wire.size_mm),
+                        wire.mass_g(1000.0)
+                    )
+                }
+            };
+        } else if let Some(reading) = self.readings.first() {
+            reply.headline = format!("{}.", reading.text);
+            reply.assumed.extend(reading.note.clone());
+        } else if reply.unclear.is_empty() {
+            let what = "what you need, for example 120 rings 5 mm inside copper 18 soft";
+            reply.missing.push(what.to_owned());
+        }
+    }
+}

@@ -1,0 +1,154 @@
+//! Drawings: shapes in millimetres with the meaning of each, for any screen or sheet of paper.
+//!
+//! y points down. Whoever shows a drawing decides colours and line widths by [`Role`]; whatever has
+//! a real width in millimetres carries it.
+
+use kurbo::{BezPath, Point, Rect, Shape as _};
+use serde::Serialize;
+
+use crate::words::words;
+
+words! {
+    /// What a shape of a drawing is.
+    pub enum Role ("part of a drawing") {
+        /// Wire, to be shown round and in its metal.
+        Wire = "wire", "wire";
+        /// Wire seen behind something.
+        WireBehind = "wire-behind", "wire behind";
+        /// The rod.
+        Rod = "rod", "rod";
+        /// An edge of the rod, or its axis.
+        RodEdge = "rod-edge", "edge of the rod";
+        /// Tape on the rod.
+        Tape = "tape", "tape";
+        /// Where the wire lies in the other state: before or after letting go.
+        Ghost = "ghost", "other state";
+        /// What cutting takes.
+        Kerf = "kerf", "cut";
+        /// Blank paper laid over a break in a long piece.
+        Break = "break", "break";
+    }
+}
+
+/// One shape.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Outlined {
+    /// What it is.
+    pub role: Role,
+    /// Its path as SVG path data, mm.
+    pub path: String,
+    /// Width of a stroke that has one in the world, mm; a filled or thinly lined shape has none.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub width_mm: Option<f64>,
+}
+
+/// A dimension: the distance between two points, drawn beside it.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Dimension {
+    /// From here, mm.
+    pub from: (f64, f64),
+    /// To here, mm.
+    pub to: (f64, f64),
+    /// What it says.
+    pub text: String,
+    /// The figure it shows, by its key.
+    pub figure: &'static str,
+}
+
+/// A note on the drawing, centred on its place.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Note {
+    /// Its place, mm.
+    pub at: (f64, f64),
+    /// What it says.
+    pub text: String,
+}
+
+/// A drawing in millimetres.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Drawing {
+    /// Left, top, width and height of everything that has a width in the world, mm.
+    pub frame: (f64, f64, f64, f64),
+    /// Shapes, back to front.
+    pub shapes: Vec<Outlined>,
+    /// Dimensions.
+    pub dimensions: Vec<Dimension>,
+    /// Notes.
+    pub notes: Vec<Note>,
+    /// What it shows, in a sentence, for those who cannot see it.
+    pub described: String,
+}
+
+/// Collects the shapes of a drawing and keeps its frame.
+pub(crate) struct Sketch {
+    frame: Option<Rect>,
+    pub drawing: Drawing,
+}
+
+impl Sketch {
+    pub fn new() -> Self {
+        let drawing = Drawing {
+            frame: (0.0, 0.0, 0.0, 0.0),
+            shapes: vec![],
+            dimensions: vec![],
+            notes: vec![],
+            described: String::new(),
+        };
+        Self { frame: None, drawing }
+    }
+
+    fn cover(&mut self, bounds: Rect) {
+        self.frame = Some(self.frame.map_or(bounds, |frame| frame.union(bounds)));
+    }
+
+    /// A filled or thinly lined shape.
+    pub fn shape(&mut self, role: Role, path: &BezPath) {
+        self.cover(path.bounding_box());
+        self.push(role, path, None);
+    }
+
+    /// A piece of wire of a given width along a path.
+    pub fn wire(&mut self, role: Role, path: &BezPath, width_mm: f64) {
+        self.cover(path.bounding_box().inflate(width_mm / 2.0, width_mm / 2.0));
+        self.push(role, path, Some(width_mm));
+    }
+
+    fn push(&mut self, role: Role, path: &BezPath, width_mm: Option<f64>) {
+        self.drawing.shapes.push(Outlined { role, path: svg_path(path), width_mm });
+    }
+
+    pub fn dimension(&mut self, from: Point, to: Point, text: String, figure: &'static str) {
+        self.drawing.dimensions.push(Dimension { from: (from.x, from.y), to: (to.x, to.y), text, figure });
+    }
+
+    pub fn note(&mut self, at: Point, text: String) {
+        self.drawing.notes.push(Note { at: (at.x, at.y), text });
+    }
+
+    pub fn finish(mut self, described: String) -> Drawing {
+        let frame = self.frame.unwrap_or(Rect::ZERO);
+        self.drawing.frame = (frame.x0, frame.y0, frame.width(), frame.height());
+        self.drawing.described = described;
+        self.drawing
+    }
+}
+
+/// SVG path data to a thousandth of a millimetre.
+fn svg_path(path: &BezPath) -> String {
+    let round = |p: Point| Point::new((p.x * 1e3).round() / 1e3, (p.y * 1e3).round() / 1e3);
+    let rounded: BezPath = path
+        .iter()
+        .map(|element| match element {
+            kurbo::PathEl::MoveTo(p) => kurbo::PathEl::MoveTo(round(p)),
+            kurbo::PathEl::LineTo(p) => kurbo::PathEl::LineTo(round(p)),
+            kurbo::PathEl::QuadTo(a, p) => kurbo::PathEl::QuadTo(round(a), round(p)),
+            kurbo::PathEl::CurveTo(a, b, p) => kurbo::PathEl::CurveTo(round(a), round(b), round(p)),
+            kurbo::PathEl::ClosePath => kurbo::PathEl::ClosePath,
+        })
+        .collect();
+    rounded.to_svg()
+}

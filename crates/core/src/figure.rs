@@ -1,0 +1,94 @@
+//! Figures as a person reads them, each with its working.
+
+use serde::Serialize;
+
+use crate::gauge::MM_PER_INCH;
+use crate::length::shown;
+use crate::words::words;
+
+words! {
+    /// The question a figure answers; figures stand together by it.
+    pub enum Question ("question") {
+        /// What is the ring like?
+        InYourHand = "in-your-hand", "In your hand";
+        /// What do I wind?
+        OnTheRod = "on-the-rod", "On the rod";
+        /// What does it take?
+        OffTheSpool = "off-the-spool", "Off the spool";
+        /// Will it hold?
+        WillItHold = "will-it-hold", "Will it hold";
+    }
+}
+
+words! {
+    /// How much attention something asks for.
+    pub enum Level ("level") {
+        /// Worth knowing.
+        Note = "note", "note";
+        /// Look before going on.
+        Watch = "watch", "watch";
+        /// Do not go on like this.
+        Stop = "stop", "stop";
+    }
+}
+
+/// How a figure came about.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Working {
+    /// What the figure is, in a sentence.
+    pub sentence: String,
+    /// The formula, in letters.
+    pub formula: String,
+    /// The formula with this case's numbers in it.
+    pub numbers: String,
+    /// What is assumed.
+    pub assumption: String,
+    /// How far off it may be.
+    pub spread: String,
+    /// Where the formula and the handbook figures come from.
+    pub source: String,
+}
+
+/// One computed figure.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Figure {
+    /// A stable name, for example `ring-inside`.
+    pub key: &'static str,
+    /// The question it answers.
+    pub question: Question,
+    /// What it is called.
+    pub label: String,
+    /// The value in metric units, without its unit.
+    pub value: String,
+    /// The metric unit; empty for a plain number.
+    pub unit: &'static str,
+    /// The value in inches or feet with its unit, where it is read off a ruler.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub inch: Option<String>,
+    /// One line more: ±, or the same in another unit.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub more: Option<String>,
+    /// Attention it asks for, where it does.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub level: Option<Level>,
+    /// How it came about.
+    pub working: Working,
+}
+
+/// A length in inches, to the thousandth below a foot; in feet and inches above.
+pub fn inches(mm: f64) -> String {
+    let inch = mm / MM_PER_INCH;
+    if inch < 12.0 {
+        format!("{inch:.3} in")
+    } else {
+        let feet = (inch / 12.0).floor();
+        format!("{} ft {:.1} in", shown(feet, 0), inch - 12.0 * feet)
+    }
+}
+
+/// A long length with the unit it is best read in: mm up to a metre, then metres.
+pub fn long_length(mm: f64) -> (String, &'static str) {
+    if mm < 1000.0 { (format!("{mm:.1}"), "mm") } else { (format!("{:.2}", mm / 1000.0), "m") }
+}

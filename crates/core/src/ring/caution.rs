@@ -1,0 +1,149 @@
+//! What can hurt, and what can go wrong, for the chosen way of winding and cutting.
+
+use serde::Serialize;
+
+use super::{RingPlan, RingRequest, Winding};
+use crate::cutting::{Blade, LEAST_TEETH, Method};
+use crate::figure::Level;
+use crate::length::shown;
+use crate::mandrel::Shape;
+use crate::metal::{Metal, Temper};
+use crate::section::Section;
+use crate::strength::{CRACK_STRAIN, WATCH_STRAIN};
+
+/// A short caution where the step is. The maker of the tool, local rules and qualified people come
+/// first.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Caution {
+    /// How much attention it asks for.
+    pub level: Level,
+    /// The caution, in one or two sentences.
+    pub text: String,
+}
+
+fn caution(level: Level, text: impl Into<String>) -> Caution {
+    Caution { level, text: text.into() }
+}
+
+impl Winding {
+    /// What can hurt while winding this way.
+    pub fn caution(self) -> Caution {
+        match self {
+            Self::Hand => caution(
+                Level::Note,
+                "The wire's end swings while you wind: safety glasses, and keep the tail under a thumb or clamp.",
+            ),
+            Self::PinVise => caution(
+                Level::Note,
+                "Turn the vise slowly and keep tension until the end is clipped: a loose coil whips. Safety glasses.",
+            ),
+            Self::SlowDrill => caution(
+                Level::Watch,
+                "A turning rod pulls in wire, hair, sleeves and gloves. Lowest speed, guide the wire with a wooden or \
+                 leather block held in the hand, foot or thumb off first. Some wear leather against the wire; near \
+                 rotation gloves can catch. Follow the drill maker's instructions.",
+            ),
+        }
+    }
+}
+
+impl Method {
+    /// What can hurt while cutting this way.
+    pub fn caution(self) -> Caution {
+        match self {
+            Self::Saw => caution(
+                Level::Note,
+                "Glasses on, apron under the pin, blade waxed. Hold the coil without squeezing it: a trapped blade \
+                 snaps and flies. Do not breathe the dust.",
+            ),
+            Self::DoubleFlush => caution(
+                Level::Note,
+                "Every snip throws a sliver: safety glasses, and a hand or cloth round the cut. Stay within the wire \
+                 the cutter's maker allows.",
+            ),
+            Self::SingleSnip => caution(
+                Level::Note,
+                "Cut ends fly and pinched ends are sharp: safety glasses, and file what will touch skin.",
+            ),
+        }
+    }
+}
+
+impl RingPlan {
+    /// Cautions for this plan, most pressing first.
+    pub fn cautions(&self, request: &RingRequest) -> Vec<Caution> {
+        let wire = &request.wire;
+        let mut found = vec![];
+        if self.strain_used > CRACK_STRAIN {
+            found.push(caution(
+                Level::Stop,
+                "This bend asks for more stretch than the metal is expected to have left: expect cracks. Anneal it, \
+                 take a softer temper, or a larger rod. An estimate.",
+            ));
+        } else if self.strain_used > WATCH_STRAIN {
+            found.push(caution(
+                Level::Watch,
+                "This bend uses most of the stretch the metal has left. Anneal first, or take a larger rod. An \
+                 estimate.",
+            ));
+        }
+        if self.springback_ratio < 0.7 {
+            found.push(caution(
+                Level::Watch,
+                "Much of this coil springs open again, so small differences in the wire show. Wind a few turns as a \
+                 trial and measure them.",
+            ));
+        }
+        if request.cutting.method == Method::Saw {
+            let blade = request.cutting.blade_for(wire.size_mm);
+            let teeth = blade.teeth_in(wire.size_mm);
+            if teeth < LEAST_TEETH && blade == Blade::B8o {
+                found.push(caution(
+                    Level::Watch,
+                    format!(
+                        "Even the finest blade has only {teeth:.1} teeth in wire of {} mm: cut with a light hand, or \
+                         use a flush cutter.",
+                        shown(wire.size_mm, 2)
+                    ),
+                ));
+            }
+        }
+        if wire.section == Section::Square {
+            found.push(caution(
+                Level::Note,
+                "Square wire must not twist as it is wound: guide it flat, and check each turn's face.",
+            ));
+        }
+        if !matches!(request.mandrel.shape, Shape::Round | Shape::Oval) {
+            found.push(caution(
+                Level::Note,
+                "A coil with corners turns a little as it springs, so its corners no longer line up. Cut along the \
+                 middle of a flat and press each ring true.",
+            ));
+        }
+        if self.hand_effort > 12.0 {
+            found.push(caution(
+                Level::Watch,
+                "Heavy going for hands: wind in short sittings with straight wrists. Pain that stays is for a \
+                 clinician.",
+            ));
+        }
+        if wire.metal == Metal::NickelSilver {
+            found.push(caution(
+                Level::Watch,
+                "Nickel silver contains nickel: not against skin, not in an ear. Nickel rules differ by country.",
+            ));
+        }
+        if wire.temper >= Temper::ExtraHard {
+            found.push(caution(
+                Level::Watch,
+                "Hard wire under tension whips when it slips: clamp both ends, face shielded.",
+            ));
+        }
+        found.push(request.winding.caution());
+        found.push(request.cutting.method.caution());
+        found.sort_by_key(|caution| std::cmp::Reverse(caution.level));
+        found
+    }
+}

@@ -1,0 +1,307 @@
+//! Changing one word of a ring plan's sentence: by choice, by typing, by a nudge.
+
+use serde::{Deserialize, Serialize};
+
+use super::backwards::RingTarget;
+use super::{RingPlan, RingRequest, Winding};
+use crate::ask::{self, Meaning};
+use crate::cutting::{Blade, Cutting, LEAST_TEETH, Method};
+use crate::fault::{Fault, Faults};
+use crate::gauge::MM_PER_INCH;
+use crate::length::{self, LengthUnit, shown};
+use crate::mandrel::{Mandrel, Shape};
+use crate::metal::{Metal, Temper};
+use crate::section::Section;
+use crate::sentence::Slot;
+use crate::workshop::Workshop;
+
+/// A change to one word.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub enum Change {
+    /// What was typed in its place.
+    Typed(String),
+    /// So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
+    /// list.
+    Nudge(i32),
+}
+
+/// One choice for a word, and what it would change.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Choice {
+    /// The word as the sentence would have it.
+    pub label: String,
+    /// What the plan would then give, or why it cannot be.
+    pub effect: String,
+    /// Whether it is what the plan has now.
+    pub chosen: bool,
+    /// Whether a plan comes of it.
+    pub possible: bool,
+    /// The whole request with this choice made.
+    pub request: RingRequest,
+}
+
+impl RingRequest {
+    /// The request with one word changed. The result may still have faults that planning finds.
+    ///
+    /// # Errors
+    /// A fault at the word's field when what was typed cannot be read there, or no rod gives the
+    /// ring typed.
+    pub fn changed(&self, slot: Slot, change: &Change, workshop: &Workshop) -> Result<Self, Faults> {
+        match change {
+            Change::Typed(text) => self.typed(slot, text, workshop),
+            Change::Nudge(steps) => self.nudged(slot, *steps, workshop),
+        }
+    }
+
+    fn typed(&self, slot: Slot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
+        let mut changed = self.clone();
+        let field = field_of(slot);
+        let read = |text: &str| length::read(text, workshop.habits).map_err(|said| Fault::new(field, said));
+        match slot {
+            Slot::Rings => changed.rings_n = read_count(text)?,
+            Slot::Size => changed.wire.size_mm = read(text)?.mm,
+            Slot::Inside => return self.giving(read(text)?.mm, workshop),
+            Slot::Mandrel => changed.mandrel = read_rod(text, workshop)?,
+            Slot::Blade => {
+                let word = text.trim().trim_end_matches("blade").trim();
+                changed.cutting.blade =
+                    Some(word.parse::<Blade>().map_err(|e| Fault::new(field, e.to_string()))?);
+            }
+            Slot::Temper | Slot::Metal | Slot::Section | Slot::Winding | Slot::Cutting => {
+                match (slot, ask::exactly(text)) {
+                    (Slot::Temper, Some(Meaning::Temper(temper))) => changed.wire.temper = temper,
+                    (Slot::Metal, Some(Meaning::Metal(metal))) => changed.wire.metal = metal,
+                    (Slot::Section, Some(Meaning::Section(section))) => changed.wire.section = section,
+                    (Slot::Winding, Some(Meaning::Winding(winding))) => changed.winding = winding,
+                    (Slot::Cutting, Some(Meaning::Method(method))) => changed.cutting.method = method,
+                    _ => return Err(unknown(slot, text).into()),
+                }
+            }
+        }
+        Ok(changed)
+    }
+
+    fn nudged(&self, slot: Slot, steps: i32, workshop: &Workshop) -> Result<Self, Faults> {
+        let mut changed = self.clone();
+        let step = match workshop.habits.unit {
+            LengthUnit::Mm => 0.1,
+            LengthUnit::Inch => MM_PER_INCH / 64.0,
+        };
+        // Nudging lands on whole steps and never on nothing.
+        let nudge = |mm: f64| (((mm / step).round() + f64::from(steps)).max(1.0) * step * 1e6).round() / 1e6;
+        match slot {
+            Slot::Rings => changed.rings_n = self.rings_n.saturating_add_signed(steps).max(1),
+            Slot::Size => changed.wire.size_mm = nudge(self.wire.size_mm),
+            Slot::Mandrel => changed.mandrel = self.next_rod(steps, workshop, nudge),
+            Slot::Inside => {
+                let plan = self.plan()?;
+                return self.giving(nudge(plan.ring_inside_diameter_mm), workshop);
+            }
+            Slot::Temper => changed.wire.temper = next(Temper::ALL, self.wire.temper, steps),
+            Slot::Metal => changed.wire.metal = next(Metal::ALL, self.wire.metal, steps),
+            Slot::Section => changed.wire.section = next(Section::ALL, self.wire.section, steps),
+            Slot::Winding => changed.winding = next(Winding::ALL, self.winding, steps),
+            Slot::Cutting => changed.cutting.method = next(Method::ALL, self.cutting.method, steps),
+            Slot::Blade => {
+                let blade = self.cutting.blade_for(self.wire.size_mm);
+                changed.cutting.blade = Some(next(Blade::ALL, blade, steps));
+            }
+        }
+        Ok(changed)
+    }
+
+    /// The next larger or smaller rod the workshop owns of this outline; without any, the same rod a
+    /// step thicker or thinner.
+    fn next_rod(&self, steps: i32, workshop: &Workshop, nudge: impl Fn(f64) -> f64) -> Mandrel {
+        let mut own: Vec<&Mandrel> =
+            workshop.rods.iter().filter(|rod| rod.shape == self.mandrel.shape).collect();
+        own.sort_by(|a, b| a.diameter_mm.total_cmp(&b.diameter_mm));
+        let here = self.mandrel.diameter_mm;
+        let found = if steps > 0 {
+            own.iter().find(|rod| rod.diameter_mm > here + 1e-9)
+        } else {
+            own.iter().rev().find(|rod| rod.diameter_mm < here - 1e-9)
+        };
+        match found {
+            Some(rod) => (*rod).clone(),
+            None if own.is_empty() => Mandrel { diameter_mm: nudge(here), ..self.mandrel.clone() },
+            None => self.mandrel.clone(),
+        }
+    }
+
+    /// The request on the workshop's rod that comes nearest to a wanted inside; on the ideal rod
+    /// where the workshop has none.
+    fn giving(&self, inside_mm: f64, workshop: &Workshop) -> Result<Self, Faults> {
+        let choice = self.target(inside_mm).choose(&workshop.rods)?;
+        let ideal = (choice.mandrel_diameter_mm * 1e4).round() / 1e4;
+        let rod = choice.candidates.into_iter().next().map(|candidate| candidate.mandrel);
+        let made = Mandrel { shape: self.mandrel.shape, ..Mandrel::round(ideal) };
+        Ok(Self { mandrel: rod.unwrap_or(made), ..self.clone() })
+    }
+
+    /// The same wire, count and cutting, asked backwards for a ring of this inside, mm.
+    pub fn target(&self, inside_mm: f64) -> RingTarget {
+        RingTarget {
+            wire: self.wire.clone(),
+            target_inside_diameter_mm: inside_mm,
+            shape: self.mandrel.shape,
+            rings_n: self.rings_n,
+            winding: self.winding,
+            cutting: self.cutting.clone(),
+            ends: self.ends.clone(),
+            rods: None,
+        }
+    }
+
+    /// What a word could be instead, each with what it would change.
+    ///
+    /// Counts and sizes are typed, so they offer nothing; rods are the workshop's own.
+    pub fn choices(&self, slot: Slot, workshop: &Workshop) -> Vec<Choice> {
+        let with = |label: &str, change: &dyn Fn(&mut Self)| {
+            let mut request = self.clone();
+            change(&mut request);
+            let plan = request.plan();
+            Choice {
+                label: label.to_owned(),
+                effect: effect(slot, &request, &plan),
+                chosen: request == *self,
+                possible: plan.is_ok(),
+                request,
+            }
+        };
+        match slot {
+            Slot::Rings | Slot::Size | Slot::Inside => vec![],
+            Slot::Temper => Temper::ALL.iter().map(|t| with(t.shown(), &|r| r.wire.temper = *t)).collect(),
+            Slot::Metal => Metal::ALL.iter().map(|m| with(m.shown(), &|r| r.wire.metal = *m)).collect(),
+            Slot::Section => Section::ALL.iter().map(|s| with(s.shown(), &|r| r.wire.section = *s)).collect(),
+            Slot::Winding => Winding::ALL.iter().map(|w| with(w.shown(), &|r| r.winding = *w)).collect(),
+            Slot::Cutting => {
+                let cut = |method, filed| Cutting { method, filed, ..self.cutting.clone() };
+                [
+                    ("sawn", cut(Method::Saw, self.cutting.filed)),
+                    ("flush cut twice", cut(Method::DoubleFlush, self.cutting.filed)),
+                    ("snipped once", cut(Method::SingleSnip, false)),
+                    ("snipped once and filed", cut(Method::SingleSnip, true)),
+                ]
+                .iter()
+                .map(|(label, cutting)| with(label, &|r| r.cutting = cutting.clone()))
+                .collect()
+            }
+            Slot::Blade => {
+                let own = if workshop.blades.is_empty() { Blade::ALL } else { &workshop.blades };
+                let now = self.cutting.blade_for(self.wire.size_mm);
+                let choice = |blade: &Blade| {
+                    let mut choice = with(blade.shown(), &|r| r.cutting.blade = Some(*blade));
+                    choice.chosen = *blade == now;
+                    choice
+                };
+                own.iter().map(choice).collect()
+            }
+            Slot::Mandrel => {
+                let mut own: Vec<&Mandrel> = workshop.rods.iter().collect();
+                own.sort_by(|a, b| a.shape.cmp(&b.shape).then(a.diameter_mm.total_cmp(&b.diameter_mm)));
+                own.into_iter().map(|rod| with(&rod.shown(), &|r| r.mandrel = rod.clone())).collect()
+            }
+        }
+    }
+}
+
+/// What a choice gives, as far as this word decides it.
+fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) -> String {
+    let plan = match plan {
+        Ok(plan) => plan,
+        Err(faults) => return faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()),
+    };
+    let ring = format!("ring {:.2} mm", plan.ring_inside_diameter_mm);
+    match slot {
+        Slot::Temper | Slot::Metal => {
+            format!("{ring}, opens at {:.1} N, uses {:.0} %", plan.opening_force_n, 100.0 * plan.strain_used)
+        }
+        Slot::Section => format!("{ring}, {:.1} g, opens at {:.1} N", plan.wire_mass_g, plan.opening_force_n),
+        Slot::Winding => request.winding.caution().text,
+        Slot::Cutting => {
+            format!("{ring}, {:.2} mm of wire a ring", plan.wire_length_mm / f64::from(request.rings_n))
+        }
+        Slot::Blade => {
+            let blade = request.cutting.blade_for(request.wire.size_mm);
+            let teeth = blade.teeth_in(request.wire.size_mm);
+            let few = if teeth < LEAST_TEETH { ", few" } else { "" };
+            format!("kerf {} mm, {teeth:.1} teeth in the wire{few}: {ring}", shown(blade.thickness_mm(), 2))
+        }
+        Slot::Mandrel => match request.mandrel.shape {
+            Shape::Oval => format!("{ring} long, {:.2} mm short", plan.ring_inside_short_mm),
+            _ => ring,
+        },
+        Slot::Rings | Slot::Size | Slot::Inside => String::new(),
+    }
+}
+
+/// The field a word of the sentence writes to.
+pub fn field_of(slot: Slot) -> &'static str {
+    match slot {
+        Slot::Rings => "rings_n",
+        Slot::Temper => "wire.temper",
+        Slot::Metal => "wire.metal",
+        Slot::Section => "wire.section",
+        Slot::Size => "wire.size_mm",
+        Slot::Winding => "winding",
+        Slot::Mandrel => "mandrel.diameter_mm",
+        Slot::Cutting => "cutting.method",
+        Slot::Blade => "cutting.blade",
+        Slot::Inside => "target_inside_diameter_mm",
+    }
+}
+
+fn next<T: Copy + PartialEq>(all: &[T], here: T, steps: i32) -> T {
+    let last = all.len().saturating_sub(1);
+    let at = all.iter().position(|item| *item == here).unwrap_or(0);
+    let moved = at.saturating_add_signed(steps as isize).min(last);
+    all.get(moved).copied().unwrap_or(here)
+}
+
+fn read_count(text: &str) -> Result<u32, Fault> {
+    let text = text.trim().to_lowercase();
+    let digits = text.trim_end_matches("rings").trim_end_matches("ring").trim();
+    let negative = digits.starts_with('-');
+    digits.parse::<u32>().map_err(|_| {
+        let why = if negative { "is negative" } else { "is not a whole number of rings" };
+        let shown: String = text.chars().take(30).collect();
+        Fault::new("rings_n", format!("“{shown}” {why}. Type a count from 1 to {}.", super::MOST_RINGS))
+    })
+}
+
+fn read_rod(text: &str, workshop: &Workshop) -> Result<Mandrel, Fault> {
+    let line = format!("on the {}", text.trim().trim_start_matches("the "));
+    let (tokens, unclear) = ask::scan(&line, workshop);
+    match tokens.first().map(|token| &token.meaning) {
+        Some(Meaning::Rod(rod)) if unclear.is_empty() && tokens.len() == 1 => Ok((**rod).clone()),
+        _ => {
+            let shown: String = text.trim().chars().take(40).collect();
+            let said = format!(
+                "“{shown}” is not a rod that can be read. Try 5 mm, 3/16 in dowel, 6 mm hexagonal rod or 8 × 5 mm oval \
+                 rod."
+            );
+            Err(Fault::new("mandrel.diameter_mm", said))
+        }
+    }
+}
+
+fn unknown(slot: Slot, text: &str) -> Fault {
+    let words: Vec<&str> = match slot {
+        Slot::Temper => Temper::ALL.iter().map(|t| t.shown()).collect(),
+        Slot::Metal => Metal::ALL.iter().map(|m| m.shown()).collect(),
+        Slot::Section => Section::ALL.iter().map(|s| s.shown()).collect(),
+        Slot::Winding => Winding::ALL.iter().map(|w| w.shown()).collect(),
+        _ => Method::ALL.iter().map(|m| m.shown()).collect(),
+    };
+    let shown: String = text.trim().chars().take(40).collect();
+    let hint = crate::words::closest(&shown, words.iter().copied());
+    let hint = hint.map_or(String::new(), |word| format!(" Did you mean “{word}”?"));
+    Fault::new(
+        field_of(slot),
+        format!("“{shown}” is not a {} known here.{hint} Known: {}.", slot.shown(), words.join(", ")),
+    )
+}

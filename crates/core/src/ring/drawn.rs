@@ -1,0 +1,270 @@
+//! A ring plan drawn to scale: the coil on its rod and one ring beside it.
+
+use kurbo::{Affine, Arc, BezPath, Circle, Ellipse, Point, Rect, RoundedRect, Shape as _, Vec2};
+
+use super::{RingPlan, RingRequest};
+use crate::coil::Coil;
+use crate::drawing::{Drawing, Role, Sketch};
+use crate::figure::inches;
+use crate::length::LengthUnit;
+use crate::mandrel::Outline;
+
+/// A coil longer than so many outside diameters is drawn with a break.
+const LONGEST_DRAWN: f64 = 3.4;
+
+/// Which moment is drawn.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Moment {
+    /// Tight on the rod.
+    Wound,
+    /// After letting go.
+    Released,
+}
+
+/// The size a dimension says, in the unit the workshop reads first.
+fn told(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{mm:.2}"),
+        LengthUnit::Inch => inches(mm),
+    }
+}
+
+impl RingPlan {
+    /// The coil on its rod, wound or let go, with one cut and closed ring beside it at the same
+    /// scale.
+    pub fn drawn(&self, request: &RingRequest, coil: &Coil, moment: Moment, unit: LengthUnit) -> Drawing {
+        let mut sketch = Sketch::new();
+        let end = self.draw_coil(&mut sketch, request, coil, moment, unit);
+        let radius = self.ring_outside_diameter_mm / 2.0;
+        let centre = Point::new(end + 0.55 * self.ring_outside_diameter_mm + radius, 0.0);
+        self.draw_ring(&mut sketch, request, coil, centre, unit);
+        let state = match moment {
+            Moment::Wound => "wound tight on",
+            Moment::Released => "let go, standing loose round",
+        };
+        sketch.finish(format!(
+            "A coil of {:.1} turns {state} the {}, and one ring cut from it, {:.2} mm inside and {:.2} mm outside.",
+            self.turns_wound / f64::from(self.coils_n),
+            request.mandrel.shown(),
+            self.ring_inside_diameter_mm,
+            self.ring_outside_diameter_mm
+        ))
+    }
+
+    /// Draws the coil and returns where the rod ends, mm.
+    fn draw_coil(
+        &self,
+        sketch: &mut Sketch,
+        request: &RingRequest,
+        coil: &Coil,
+        moment: Moment,
+        unit: LengthUnit,
+    ) -> f64 {
+        let thickness = coil.profile.thickness_mm();
+        let width = coil.profile.size_mm;
+        let loose = coil.relaxed.short_across() + 2.0 * thickness;
+        let all_turns = self.coil_length_mm / coil.pitch_mm;
+        let (inside, turns, pitch) = match moment {
+            Moment::Wound => (coil.wound.short_across(), all_turns, coil.pitch_mm),
+            Moment::Released => {
+                (coil.relaxed.short_across(), all_turns * coil.springback_ratio, coil.relaxed_pitch_mm())
+            }
+        };
+        let (mean, outer) = (inside + thickness, inside + 2.0 * thickness);
+        let room = (LONGEST_DRAWN * (coil.wound.short_across() + 2.0 * thickness)).max(8.0 * pitch);
+        let broken = turns * pitch > room;
+        let drawn_turns = if broken { (room / pitch).floor() } else { turns };
+        let length = drawn_turns * pitch;
+        let stub = 0.55 * outer.max(2.0 * width);
+
+        let rod = request.mandrel.outline();
+        draw_rod(sketch, request, rod, Rect::new(-stub, 0.0, length + stub, 0.0));
+
+        let other = match moment {
+            Moment::Wound => loose,
+            Moment::Released => coil.wound.short_across() + 2.0 * thickness,
+        };
+        // The tail leaves from under the first turn.
+        let mut tail = BezPath::new();
+        tail.move_to((width / 2.0, mean / 2.0));
+        tail.curve_to(
+            (width / 2.0, mean / 2.0 + 0.10 * outer),
+            (0.1 * outer, mean / 2.0 + 0.30 * outer),
+            (-0.3 * outer, mean / 2.0 + 0.36 * outer),
+        );
+        sketch.wire(Role::WireBehind, &tail, thickness);
+        for turn in whole_turns(drawn_turns) {
+            sketch.wire(Role::Wire, &front_of_turn(turn * pitch + width / 2.0, pitch, mean / 2.0), width);
+        }
+        if broken {
+            draw_break(sketch, length / 2.0, outer, 1.6 * width.max(0.15 * outer));
+        }
+        let half = other / 2.0;
+        let ghost = Rect::new(0.0, -half, length, half);
+        sketch.shape(Role::Ghost, &ghost.to_path(0.01));
+
+        let above = -outer.max(loose) / 2.0 - 0.16 * outer;
+        let count = format!("{turns:.1} turns, {}", told(self.coil_length_mm, unit));
+        let text = if self.coils_n == 1 { count } else { format!("{count}: wind {} coils", self.coils_n) };
+        sketch.dimension(Point::new(0.0, above), Point::new(length, above), text, "coil-length");
+        let x = length + 0.62 * stub;
+        let rod_half = coil.wound.short_across() / 2.0;
+        let rod_text = told(rod.short_across(), unit);
+        sketch.dimension(Point::new(x, -rod_half), Point::new(x, rod_half), rod_text, "coil-inside");
+        length + stub
+    }
+
+    fn draw_ring(
+        &self,
+        sketch: &mut Sketch,
+        request: &RingRequest,
+        coil: &Coil,
+        at: Point,
+        unit: LengthUnit,
+    ) {
+        let thickness = coil.profile.thickness_mm();
+        let taken = request.cutting.taken(request.wire.size_mm);
+        let inside = coil.closed(taken.from_ring_mm).unwrap_or(coil.relaxed);
+        let place = Affine::translate(Vec2::new(at.x, at.y));
+        sketch.wire(Role::Wire, &(place * outline_path(inside, thickness / 2.0)), thickness);
+        sketch.shape(Role::Ghost, &(place * outline_path(coil.relaxed, 0.0)));
+        let (top, _) = reach(inside);
+        let mut gap = BezPath::new();
+        gap.move_to(at + Vec2::new(0.0, -top - thickness));
+        gap.line_to(at + Vec2::new(0.0, -top));
+        sketch.wire(Role::Kerf, &gap, 0.04 * thickness);
+        let across = self.ring_inside_diameter_mm / 2.0;
+        let text = told(self.ring_inside_diameter_mm, unit);
+        sketch.dimension(at - Vec2::new(across, 0.0), at + Vec2::new(across, 0.0), text, "ring-inside");
+
+        // The same ring before it is closed, seen from its gap: the ends stand a pitch apart.
+        let mean = self.ring_inside_diameter_mm / 2.0 + thickness / 2.0;
+        let edge = at
+            + Vec2::new(0.0, top + thickness + 1.1 * self.gap_step_mm + 0.32 * self.ring_outside_diameter_mm);
+        let step = self.gap_step_mm;
+        let mut behind = BezPath::new();
+        behind.move_to(edge + Vec2::new(-mean, step / 4.0));
+        behind.line_to(edge + Vec2::new(mean, -step / 4.0));
+        sketch.wire(Role::WireBehind, &behind, coil.profile.size_mm);
+        for side in [-1.0, 1.0] {
+            let mut half = BezPath::new();
+            half.move_to(edge + Vec2::new(side * mean, -side * step / 4.0));
+            half.line_to(edge + Vec2::new(side * 0.02 * mean, -side * step / 2.0));
+            sketch.wire(Role::Wire, &half, coil.profile.size_mm);
+        }
+        let low = edge.y + step / 2.0 + coil.profile.size_mm / 2.0;
+        sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart sideways", told(step, unit)));
+    }
+}
+
+/// Half of the height and half of the width an outline's inside reaches, mm.
+fn reach(outline: Outline) -> (f64, f64) {
+    (outline.short_across() / 2.0, outline.across() / 2.0)
+}
+
+fn whole_turns(turns: f64) -> impl Iterator<Item = f64> {
+    #[expect(
+        clippy::cast_possible_truncation,
+        clippy::cast_sign_loss,
+        reason = "bounded by the drawn length"
+    )]
+    let n = turns.round().clamp(1.0, 400.0) as u32;
+    (0..n).map(f64::from)
+}
+
+/// The visible half of a turn in side view: half a cosine wave, as one cubic.
+fn front_of_turn(x: f64, pitch: f64, radius: f64) -> BezPath {
+    let advance = pitch / 2.0;
+    let start = x - advance / 2.0;
+    // The cubic that best follows half a cosine has its handles at 0.3642 of the way.
+    let handle = 0.3642 * advance;
+    let mut path = BezPath::new();
+    path.move_to((start, radius));
+    path.curve_to((start + handle, radius), (start + advance - handle, -radius), (start + advance, -radius));
+    path
+}
+
+fn draw_rod(sketch: &mut Sketch, request: &RingRequest, outline: Outline, along: Rect) {
+    let half = outline.short_across() / 2.0;
+    let body = Rect::new(along.x0, -half, along.x1, half);
+    let role = if request.mandrel.tape_layers > 0 { Role::Tape } else { Role::Rod };
+    if role == Role::Tape {
+        let bare = crate::mandrel::Mandrel { tape_layers: 0, ..request.mandrel.clone() }.outline();
+        let half = bare.short_across() / 2.0;
+        let core = Rect::new(along.x0 - 0.3 * half, -half, along.x1 + 0.3 * half, half);
+        sketch.shape(Role::Rod, &core.to_path(0.01));
+    }
+    sketch.shape(role, &body.to_path(0.01));
+    // The edges of a hexagon or octagon seen on its flat.
+    let edges: &[f64] = match outline {
+        Outline::Flats { sides: 6, .. } => &[-0.288_675, 0.288_675],
+        Outline::Flats { sides: 8, .. } => &[-0.207_107, 0.207_107],
+        _ => &[],
+    };
+    for share in edges {
+        let y = share * outline.across();
+        let mut edge = BezPath::new();
+        edge.move_to((along.x0, y));
+        edge.line_to((along.x1, y));
+        sketch.shape(Role::RodEdge, &edge);
+    }
+}
+
+/// A torn gap across the coil: paper between two zigzags.
+fn draw_break(sketch: &mut Sketch, x: f64, outer: f64, width: f64) {
+    let (half, lean) = (outer / 2.0 * 1.12, width * 0.35);
+    let mut path = BezPath::new();
+    let steps = 6;
+    let zigzag = |i: i32| if i % 2 == 0 { lean } else { -lean };
+    for i in 0..=steps {
+        let y = half * (2.0 * f64::from(i) / f64::from(steps) - 1.0);
+        let point = Point::new(x - width / 2.0 + zigzag(i), y);
+        if i == 0 { path.move_to(point) } else { path.line_to(point) }
+    }
+    for i in (0..=steps).rev() {
+        let y = half * (2.0 * f64::from(i) / f64::from(steps) - 1.0);
+        path.line_to(Point::new(x + width / 2.0 + zigzag(i), y));
+    }
+    path.close_path();
+    sketch.shape(Role::Break, &path);
+}
+
+/// The line at a distance outside an outline, centred on the origin.
+fn outline_path(outline: Outline, distance: f64) -> BezPath {
+    match outline {
+        Outline::Round { diameter } => Circle::new(Point::ORIGIN, diameter / 2.0 + distance).to_path(0.001),
+        Outline::Oval { long, short } => {
+            let radii = Vec2::new(long / 2.0 + distance, short / 2.0 + distance);
+            Ellipse::new(Point::ORIGIN, radii, 0.0).to_path(0.001)
+        }
+        Outline::Flats { sides: 4, across, corner } => {
+            let half = across / 2.0 + distance;
+            RoundedRect::new(-half, -half, half, half, corner + distance).to_path(0.001)
+        }
+        Outline::Flats { sides, across, corner } => rounded_polygon(sides, across, corner, distance),
+    }
+}
+
+/// A regular polygon resting on a flat, its corners rounded; grown outward by a distance.
+fn rounded_polygon(sides: u32, across: f64, corner: f64, distance: f64) -> BezPath {
+    let n = f64::from(sides);
+    let step = std::f64::consts::TAU / n;
+    // Corner centres lie where the flats moved in by the corner's radius meet.
+    let reach = (across / 2.0 - corner).max(0.0) / (step / 2.0).cos();
+    let mut path = BezPath::new();
+    for i in 0..sides {
+        let towards = step * (f64::from(i) + 0.5) - std::f64::consts::FRAC_PI_2;
+        let centre = Point::ORIGIN + Vec2::from_angle(towards) * reach;
+        let radius = corner + distance;
+        let arc = Arc::new(centre, Vec2::new(radius, radius), towards - step / 2.0, step, 0.0);
+        let start = centre + Vec2::from_angle(towards - step / 2.0) * radius;
+        if i == 0 {
+            path.move_to(start)
+        } else {
+            path.line_to(start)
+        }
+        path.extend(arc.append_iter(0.001));
+    }
+    path.close_path();
+    path
+}

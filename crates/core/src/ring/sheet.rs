@@ -1,0 +1,251 @@
+//! Everything a planning view shows of one request, worked out in one go.
+
+use serde::Serialize;
+
+use super::caution::Caution;
+use super::drawn::Moment;
+use super::{RingPlan, RingRequest};
+use crate::bending::Bending;
+use crate::coil::Coil;
+use crate::cutting::Method;
+use crate::drawing::Drawing;
+use crate::fault::Fault;
+use crate::figure::{Figure, long_length};
+use crate::length::shown;
+use crate::mandrel::Mandrel;
+use crate::metal::Temper;
+use crate::sentence::{self, Piece};
+use crate::wire::Wire;
+use crate::words::words;
+use crate::workshop::Workshop;
+
+words! {
+    /// What a stretch of the straight wire becomes.
+    pub enum ZoneKind ("zone of the strip") {
+        /// The ring.
+        Ring = "ring", "ring";
+        /// Lost to the saw.
+        Kerf = "kerf", "kerf";
+        /// Trimmed by the second flush cut.
+        Sliver = "sliver", "sliver";
+        /// Filed off the ends.
+        Filing = "filing", "filed off";
+        /// The next ring.
+        Next = "next", "next ring";
+    }
+}
+
+/// A stretch of the strip.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Zone {
+    /// What it becomes.
+    pub kind: ZoneKind,
+    /// Start, mm from the left end.
+    pub from_mm: f64,
+    /// End, mm from the left end.
+    pub to_mm: f64,
+    /// What it says.
+    pub text: String,
+}
+
+/// One turn as straight wire, with the running total.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Strip {
+    /// Length drawn, mm.
+    pub length_mm: f64,
+    /// Thickness of the wire, mm.
+    pub thickness_mm: f64,
+    /// Its zones, left to right.
+    pub zones: Vec<Zone>,
+    /// The sum: `× 120 = 2.298 m + tails 34 mm + …`.
+    pub sum: String,
+}
+
+/// A rod placed by the ring it gives.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PlacedRod {
+    /// Its name as the sentence has it.
+    pub shown: String,
+    /// The rod.
+    pub mandrel: Mandrel,
+    /// Inside of the ring it gives, mm.
+    pub ring_inside_diameter_mm: f64,
+    /// Whether it is the rod of the plan.
+    pub chosen: bool,
+}
+
+/// Ring inside against rod, for one temper.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Curve {
+    /// The temper.
+    pub temper: Temper,
+    /// Its name.
+    pub shown: String,
+    /// Whether it is the plan's.
+    pub chosen: bool,
+    /// Rod diameter and ring inside, mm each; ends where the wire springs straight.
+    pub points: Vec<(f64, f64)>,
+}
+
+/// Everything a planning view shows of one request.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Sheet {
+    /// The request as understood.
+    pub request: RingRequest,
+    /// Its sentence.
+    pub sentence: Vec<Piece>,
+    /// The sentence as plain text.
+    pub text: String,
+    /// What is wrong with it; then there is nothing below.
+    pub faults: Vec<Fault>,
+    /// What follows from it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub result: Option<Worked>,
+}
+
+/// What follows from a request that can be made.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Worked {
+    /// The plan's numbers.
+    pub plan: RingPlan,
+    /// Its figures with their working.
+    pub figures: Vec<Figure>,
+    /// Its cautions.
+    pub cautions: Vec<Caution>,
+    /// The coil tight on the rod, and a ring.
+    pub wound: Drawing,
+    /// The coil let go, and a ring.
+    pub released: Drawing,
+    /// One turn straight.
+    pub strip: Strip,
+    /// The workshop's rods of this outline, placed by the ring each gives, smallest first.
+    pub rods: Vec<PlacedRod>,
+    /// Ring against rod for the tempers.
+    pub curves: Vec<Curve>,
+    /// Colour of the bare metal, `#rrggbb`.
+    pub colour: String,
+}
+
+/// Points of each curve of the plot.
+const CURVE_POINTS: u32 = 24;
+
+impl RingRequest {
+    /// Works out everything a planning view shows.
+    pub fn sheet(&self, workshop: &Workshop) -> Sheet {
+        let planned = self.plan();
+        let pieces = sentence::write(self, planned.as_ref().ok());
+        let (faults, result) = match planned {
+            Ok(plan) => (vec![], self.worked(plan, workshop)),
+            Err(faults) => (faults.0, None),
+        };
+        Sheet { request: self.clone(), text: sentence::text(&pieces), sentence: pieces, faults, result }
+    }
+
+    fn worked(&self, plan: RingPlan, workshop: &Workshop) -> Option<Worked> {
+        let coil = Coil::wind(&self.wire, &self.mandrel).ok()?;
+        let unit = workshop.habits.unit;
+        Some(Worked {
+            figures: plan.figures(self),
+            cautions: plan.cautions(self),
+            wound: plan.drawn(self, &coil, Moment::Wound, unit),
+            released: plan.drawn(self, &coil, Moment::Released, unit),
+            strip: plan.strip(self),
+            rods: self.placed_rods(workshop),
+            curves: self.curves(),
+            colour: self.wire.metal.figures().colour.to_owned(),
+            plan,
+        })
+    }
+
+    fn placed_rods(&self, workshop: &Workshop) -> Vec<PlacedRod> {
+        let target = self.target(1.0);
+        let bending = Bending::of(&self.wire);
+        let thickness = self.wire.profile().thickness_mm();
+        let same =
+            |rod: &&Mandrel| rod.shape == self.mandrel.shape && rod.outline().short_across() >= thickness;
+        let mut placed: Vec<PlacedRod> = workshop
+            .rods
+            .iter()
+            .filter(same)
+            .filter_map(|rod| {
+                Some(PlacedRod {
+                    shown: rod.shown(),
+                    ring_inside_diameter_mm: target.inside_on(&bending, rod)?,
+                    chosen: *rod == self.mandrel,
+                    mandrel: rod.clone(),
+                })
+            })
+            .collect();
+        placed.sort_by(|a, b| a.ring_inside_diameter_mm.total_cmp(&b.ring_inside_diameter_mm));
+        placed
+    }
+
+    fn curves(&self) -> Vec<Curve> {
+        let target = self.target(1.0);
+        let here = self.mandrel.diameter_mm;
+        let thickness = self.wire.profile().thickness_mm();
+        let (from, to) = (thickness.max(here * 0.3), here * 1.7);
+        let curve = |temper: &Temper| {
+            let bending = Bending::of(&Wire { temper: *temper, ..self.wire.clone() });
+            let point = |i: u32| {
+                let diameter_mm = from + (to - from) * f64::from(i) / f64::from(CURVE_POINTS);
+                let rod = Mandrel { diameter_mm, short_mm: None, ..self.mandrel.clone() };
+                let ring = target.inside_on(&bending, &rod)?;
+                (ring < 4.0 * to).then_some((diameter_mm, ring))
+            };
+            Curve {
+                temper: *temper,
+                shown: temper.shown().to_owned(),
+                chosen: *temper == self.wire.temper,
+                points: (0..=CURVE_POINTS).map_while(point).collect(),
+            }
+        };
+        Temper::ALL.iter().map(curve).collect()
+    }
+}
+
+impl RingPlan {
+    /// One turn as straight wire, with its losses and the start of the next.
+    pub fn strip(&self, request: &RingRequest) -> Strip {
+        let taken = request.cutting.taken(request.wire.size_mm);
+        let mut zones = vec![Zone {
+            kind: ZoneKind::Ring,
+            from_mm: 0.0,
+            to_mm: self.ring_length_mm,
+            text: format!("{:.2} mm of ring", self.ring_length_mm),
+        }];
+        let lost = taken.from_ring_mm + taken.between_mm;
+        let kind = match request.cutting.method {
+            Method::Saw => ZoneKind::Kerf,
+            Method::DoubleFlush => ZoneKind::Sliver,
+            Method::SingleSnip => ZoneKind::Filing,
+        };
+        let cut = self.ring_length_mm + lost;
+        if lost > 0.0 {
+            let text = format!("{} {lost:.2}", kind.shown());
+            zones.push(Zone { kind, from_mm: self.ring_length_mm, to_mm: cut, text });
+        }
+        let length_mm = cut * 1.06;
+        zones.push(Zone {
+            kind: ZoneKind::Next,
+            from_mm: cut,
+            to_mm: length_mm,
+            text: "next ring".to_owned(),
+        });
+        let (rings, rings_unit) = long_length(self.rings_wire_mm + self.cutting_wire_mm);
+        let (all, all_unit) = long_length(self.wire_length_mm);
+        let sum = format!(
+            "× {} = {rings} {rings_unit} + tails {} mm + ragged ends {} mm = {all} {all_unit} off the spool",
+            request.rings_n,
+            shown(self.tails_wire_mm, 0),
+            shown(self.ragged_wire_mm, 0)
+        );
+        Strip { length_mm, thickness_mm: request.wire.profile().thickness_mm(), zones, sum }
+    }
+}

@@ -1,0 +1,111 @@
+//! The sentence: a plan stated in words that are its inputs.
+//!
+//! This module writes it; [`crate::ask`] reads it. What one writes the other understands.
+
+use serde::Serialize;
+
+use crate::cutting::Method;
+use crate::length::shown;
+use crate::ring::{RingPlan, RingRequest};
+use crate::words::words;
+
+words! {
+    /// An input of a ring plan that is a word of its sentence.
+    pub enum Slot ("word of the sentence") {
+        /// How many rings.
+        Rings = "rings", "how many";
+        /// Temper.
+        Temper = "temper", "temper";
+        /// Metal.
+        Metal = "metal", "metal";
+        /// Section.
+        Section = "section", "section";
+        /// Wire size.
+        Size = "size", "wire size";
+        /// How it is wound.
+        Winding = "winding", "winding";
+        /// The rod.
+        Mandrel = "mandrel", "rod";
+        /// How the coil is cut.
+        Cutting = "cutting", "cutting";
+        /// The saw blade.
+        Blade = "blade", "blade";
+        /// The ring wanted, backwards.
+        Inside = "inside", "ring inside";
+    }
+}
+
+/// One piece of a sentence: an input to change, or the words between.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Piece {
+    /// The text as written.
+    pub text: String,
+    /// Which input it is; none for the words between.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub slot: Option<Slot>,
+}
+
+/// Writes a request, with the ring it gives where that is known.
+pub fn write(request: &RingRequest, plan: Option<&RingPlan>) -> Vec<Piece> {
+    let mut pieces = vec![];
+    let mut word = |slot: Slot, text: String| pieces.push((text, Some(slot)));
+    let wire = &request.wire;
+    let rings = if request.rings_n == 1 { "ring" } else { "rings" };
+    word(Slot::Rings, format!("{} {rings}", request.rings_n));
+    word(Slot::Temper, wire.temper.shown().to_owned());
+    word(Slot::Metal, wire.metal.shown().to_owned());
+    word(Slot::Section, wire.section.shown().to_owned());
+    word(Slot::Size, wire.size_shown());
+    word(Slot::Winding, request.winding.shown().to_owned());
+    word(Slot::Mandrel, request.mandrel.shown());
+    let filed = if request.cutting.filed { " and filed" } else { "" };
+    match request.cutting.method {
+        Method::SingleSnip => word(Slot::Cutting, format!("snipped once{filed}")),
+        method => word(Slot::Cutting, method.shown().to_owned()),
+    }
+    if request.cutting.method == Method::Saw {
+        word(Slot::Blade, format!("{} blade", request.cutting.blade_for(wire.size_mm)));
+    }
+    if let Some(plan) = plan {
+        let short = plan.ring_inside_short_mm;
+        let inside = shown(plan.ring_inside_diameter_mm, 2);
+        let text = if (plan.ring_inside_diameter_mm - short).abs() < 1e-9 {
+            format!("{inside} mm inside")
+        } else {
+            format!("{inside} × {} mm inside", shown(short, 2))
+        };
+        word(Slot::Inside, text);
+    }
+    join(pieces)
+}
+
+/// Puts the words between the inputs.
+fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Piece> {
+    let before = |slot: Slot| match slot {
+        Slot::Rings => "",
+        Slot::Temper => " of ",
+        Slot::Metal | Slot::Size => " ",
+        Slot::Section => ", ",
+        Slot::Winding => ", wound ",
+        Slot::Mandrel => " on the ",
+        Slot::Cutting => " and ",
+        Slot::Blade => " with a ",
+        Slot::Inside => ": ",
+    };
+    let mut pieces = vec![];
+    for (text, slot) in inputs {
+        let between = slot.map_or("", before);
+        if !between.is_empty() {
+            pieces.push(Piece { text: between.to_owned(), slot: None });
+        }
+        pieces.push(Piece { text, slot });
+    }
+    pieces.push(Piece { text: ".".to_owned(), slot: None });
+    pieces
+}
+
+/// The sentence as plain text.
+pub fn text(pieces: &[Piece]) -> String {
+    pieces.iter().map(|piece| piece.text.as_str()).collect()
+}

@@ -1,0 +1,316 @@
+//! The sentence and the ask line: what one writes the other reads; what is unclear is pointed at.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use lorimant_core::ask::{Answer, answer};
+use lorimant_core::cutting::{Blade, Cutting, Method};
+use lorimant_core::mandrel::{Mandrel, Shape};
+use lorimant_core::metal::{Metal, Temper};
+use lorimant_core::ring::change::Change;
+use lorimant_core::ring::{Ends, RingRequest, Winding};
+use lorimant_core::section::Section;
+use lorimant_core::sentence::{self, Slot};
+use lorimant_core::wire::Wire;
+use lorimant_core::workshop::{StartSet, Workshop, inch_fraction, rod_size};
+use proptest::prelude::*;
+use rstest::rstest;
+
+fn workshop() -> Workshop {
+    let named = |name: &str, d: f64| Mandrel { name: Some(name.into()), ..Mandrel::round(d) };
+    Workshop {
+        rods: vec![
+            named("drill shank", 4.5),
+            named("drill shank", 5.0),
+            named("needle US 8 UK 6", 5.0),
+            named("dowel", 4.7625),
+        ],
+        ..Workshop::default()
+    }
+}
+
+fn request() -> RingRequest {
+    RingRequest {
+        wire: Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.0237, temper: Temper::Soft },
+        mandrel: workshop().rods[1].clone(),
+        rings_n: 120,
+        winding: Winding::Hand,
+        cutting: Cutting::default(),
+        ends: Ends::default(),
+    }
+}
+
+fn ask(line: &str) -> Answer {
+    answer(line, &workshop())
+}
+
+#[test]
+fn the_sentence_reads_as_a_person_would_say_it() {
+    let request = request();
+    let plan = request.plan().unwrap();
+    assert_eq!(
+        sentence::text(&sentence::write(&request, Some(&plan))),
+        "120 rings of soft copper, round 1.02 mm (18 AWG), wound by hand on the 5 mm drill shank and sawn with a 4/0 \
+         blade: 4.99 mm inside."
+    );
+}
+
+#[test]
+fn a_short_line_is_answered_with_a_plan() {
+    let answer = ask("120 rings 5 mm inside copper 18 soft");
+    let request = answer.request.unwrap();
+    assert!(answer.unclear.is_empty() && answer.missing.is_empty() && answer.faults.is_empty());
+    assert_eq!((request.rings_n, request.mandrel.diameter_mm), (120, 5.0));
+    assert!((request.wire.size_mm - 1.02369).abs() < 1e-5);
+    assert!(answer.assumed.iter().any(|said| said.contains("AWG")), "{:?}", answer.assumed);
+    assert!(answer.headline.contains("4.99 mm inside"), "{}", answer.headline);
+}
+
+#[rstest]
+#[case("how much 16 ga brass for 300 rings 6mm", 300, Metal::Brass, Temper::Soft)]
+#[case("300 sterling rings, half hard, 20 awg, 4 mm id", 300, Metal::SterlingSilver, Temper::HalfHard)]
+#[case("50 rings niobium 1.2 mm wire on a 6 mm rod", 50, Metal::Niobium, Temper::Soft)]
+#[case(
+    "1 ring of spring-hard phosphor bronze round 0.8 mm on the 5 mm drill",
+    1,
+    Metal::PhosphorBronze,
+    Temper::Spring
+)]
+#[case("40 rings 7 mm od fine silver 18swg annealed", 40, Metal::FineSilver, Temper::Soft)]
+fn lines_in_any_order_are_understood(
+    #[case] line: &str,
+    #[case] rings_n: u32,
+    #[case] metal: Metal,
+    #[case] temper: Temper,
+) {
+    let answer = ask(line);
+    assert!(answer.unclear.is_empty() && answer.missing.is_empty(), "{answer:?}");
+    let request = answer.request.unwrap();
+    assert_eq!((request.rings_n, request.wire.metal, request.wire.temper), (rings_n, metal, temper));
+}
+
+#[test]
+fn outside_diameter_is_inside_and_two_wires() {
+    let outside = ask("40 rings 7 mm od copper 1 mm wire").candidates[0].clone();
+    let inside = ask("40 rings 5 mm id copper 1 mm wire").candidates[0].clone();
+    assert_eq!(outside, inside);
+}
+
+#[rstest]
+#[case("18 swg", "1.219 mm = 0.048 in")]
+#[case("2 1/4 in", "57.15 mm = 2.25 in")]
+#[case("18", "18 mm")]
+#[case(".040\"", "1.016 mm")]
+#[case("1 m of soft copper 1 mm wire", "weighs 7.0 g")]
+#[case("100 g copper 1 mm wire", "is 14.24 m long")]
+fn conversions_and_lengths_are_answered(#[case] line: &str, #[case] says: &str) {
+    let answer = ask(line);
+    assert!(answer.headline.contains(says), "{answer:?}");
+}
+
+#[test]
+fn how_many_rings_a_length_makes() {
+    let answer = ask("how many rings 5 mm inside copper 1 mm wire from 2 m");
+    let request = answer.request.unwrap();
+    let used = request.plan().unwrap().wire_length_mm;
+    let more = RingRequest { rings_n: request.rings_n + 1, ..request }.plan().unwrap().wire_length_mm;
+    assert!(used <= 2000.0 && more > 2000.0, "{used} {more}");
+    assert!(answer.headline.starts_with("2 m makes"), "{}", answer.headline);
+}
+
+#[test]
+fn unclear_words_are_pointed_at_by_place() {
+    let answer = ask("120 rings 5 mm inside coper 18 frobnicated soft");
+    let words: Vec<&str> = answer.unclear.iter().map(|u| u.text.as_str()).collect();
+    assert_eq!(words, ["coper", "frobnicated"]);
+    assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (22, 27));
+    assert!(answer.unclear[0].why.contains("“copper”"));
+    assert!(answer.request.is_none(), "the metal is not guessed");
+}
+
+#[test]
+fn two_lengths_without_a_role_are_not_guessed() {
+    let answer = ask("20 rings copper 1 mm 5 mm");
+    assert_eq!(answer.unclear.len(), 2);
+    assert!(answer.request.is_none());
+}
+
+#[rstest]
+#[case("120 rings 5 mm inside 18 awg", "metal")]
+#[case("120 rings 5 mm inside copper", "size of the wire")]
+#[case("120 rings copper 18 awg", "inside of the ring")]
+#[case("", "what you need")]
+fn what_is_missing_is_asked_for(#[case] line: &str, #[case] missing: &str) {
+    let answer = ask(line);
+    assert!(answer.missing.iter().any(|m| m.contains(missing)), "{answer:?}");
+}
+
+#[test]
+fn a_plan_that_cannot_be_made_says_why() {
+    let answer = ask("10000000 rings 5 mm inside copper 18 awg");
+    assert_eq!(answer.faults[0].field, "rings_n");
+}
+
+#[rstest]
+#[case(Slot::Size, "18 swg", |r: &RingRequest| (r.wire.size_mm - 1.2192).abs() < 1e-9)]
+#[case(Slot::Rings, "24 rings", |r: &RingRequest| r.rings_n == 24)]
+#[case(Slot::Temper, "hard", |r: &RingRequest| r.wire.temper == Temper::Hard)]
+#[case(Slot::Metal, "sterling", |r: &RingRequest| r.wire.metal == Metal::SterlingSilver)]
+#[case(Slot::Mandrel, "6 mm hexagonal rod", |r: &RingRequest| r.mandrel.shape == Shape::Hexagon)]
+#[case(Slot::Mandrel, "8 × 5 mm oval rod", |r: &RingRequest| r.mandrel.short_mm == Some(5.0))]
+#[case(Slot::Mandrel, "5", |r: &RingRequest| r.mandrel.name.as_deref() == Some("drill shank"))]
+#[case(Slot::Mandrel, "3/16 in", |r: &RingRequest| r.mandrel.name.as_deref() == Some("dowel"))]
+#[case(Slot::Blade, "2/0", |r: &RingRequest| r.cutting.blade == Some(Blade::B2o))]
+#[case(Slot::Inside, "4.5 mm", |r: &RingRequest| r.mandrel.diameter_mm == 4.5)]
+fn a_word_is_changed_by_typing(
+    #[case] slot: Slot,
+    #[case] text: &str,
+    #[case] holds: fn(&RingRequest) -> bool,
+) {
+    let changed = request().changed(slot, &Change::Typed(text.into()), &workshop()).unwrap();
+    assert!(holds(&changed), "{changed:?}");
+}
+
+#[rstest]
+#[case(Slot::Size, "thick", "wire.size_mm")]
+#[case(Slot::Rings, "-4", "rings_n")]
+#[case(Slot::Metal, "unobtainium", "wire.metal")]
+#[case(Slot::Temper, "copper", "wire.temper")]
+#[case(Slot::Mandrel, "that one", "mandrel.diameter_mm")]
+#[case(Slot::Blade, "9/0", "cutting.blade")]
+#[case(Slot::Inside, "0.1", "target_inside_diameter_mm")]
+fn what_cannot_be_read_faults_at_its_word(#[case] slot: Slot, #[case] text: &str, #[case] field: &str) {
+    let faults = request().changed(slot, &Change::Typed(text.into()), &workshop()).unwrap_err();
+    assert_eq!(faults.0[0].field, field);
+}
+
+#[test]
+fn arrows_nudge_by_a_tenth_and_walk_the_rods() {
+    let shop = workshop();
+    let up = |slot| request().changed(slot, &Change::Nudge(1), &shop).unwrap();
+    let down = |slot| request().changed(slot, &Change::Nudge(-1), &shop).unwrap();
+    assert!((up(Slot::Size).wire.size_mm - 1.1).abs() < 1e-9);
+    assert_eq!(down(Slot::Mandrel).mandrel.diameter_mm, 4.7625);
+    assert_eq!(up(Slot::Mandrel).mandrel.diameter_mm, 5.0, "no larger rod is owned");
+    assert_eq!(up(Slot::Temper).wire.temper, Temper::QuarterHard);
+    assert_eq!(down(Slot::Temper).wire.temper, Temper::Soft, "the list ends");
+    assert_eq!(up(Slot::Rings).rings_n, 121);
+}
+
+#[test]
+fn choices_show_what_each_would_give() {
+    let choices = request().choices(Slot::Temper, &workshop());
+    assert_eq!(choices.len(), Temper::ALL.len());
+    assert_eq!(choices.iter().filter(|c| c.chosen).count(), 1);
+    let ring = |r: &RingRequest| r.plan().unwrap().ring_inside_diameter_mm;
+    for choice in choices.iter().filter(|c| c.possible) {
+        assert!(choice.effect.contains(&format!("{:.2} mm", ring(&choice.request))), "{}", choice.effect);
+    }
+}
+
+#[rstest]
+#[case(StartSet::MetricHalves, 25, 1.0, 13.0)]
+#[case(StartSet::MetricTenths, 121, 1.0, 13.0)]
+#[case(StartSet::FractionalDrills, 29, 1.5875, 12.7)]
+#[case(StartSet::NumberedDrills, 60, 1.016, 5.7912)]
+#[case(StartSet::KnittingNeedles, 20, 2.0, 15.0)]
+#[case(StartSet::Dowels, 19, 3.0, 25.4)]
+fn start_sets_run_from_and_to(
+    #[case] set: StartSet,
+    #[case] n: usize,
+    #[case] least: f64,
+    #[case] most: f64,
+) {
+    let rods = set.rods();
+    assert_eq!(rods.len(), n);
+    assert!((rods[0].diameter_mm - least).abs() < 1e-9 && (rods[n - 1].diameter_mm - most).abs() < 1e-9);
+    assert!(rods.windows(2).all(|pair| pair[0].diameter_mm < pair[1].diameter_mm));
+    assert!(rods.iter().all(|rod| rod.check().is_ok()));
+}
+
+#[rstest]
+#[case(4.7625, Some("3/16"), "4.763 mm (3/16 in)")]
+#[case(31.75, Some("1 1/4"), "31.75 mm")]
+#[case(5.0, None, "5 mm")]
+fn odd_sizes_are_named_in_inches_too(#[case] mm: f64, #[case] inch: Option<&str>, #[case] size: &str) {
+    assert_eq!(inch_fraction(mm).as_deref(), inch);
+    assert_eq!(rod_size(mm), size);
+}
+
+fn any_request() -> impl Strategy<Value = RingRequest> {
+    let wire = (
+        proptest::sample::select(Metal::ALL),
+        proptest::sample::select(Section::ALL),
+        prop_oneof![(300..3000u32).prop_map(|n| f64::from(n) / 1000.0), Just(1.2192), Just(1.02369)],
+        proptest::sample::select(Temper::ALL),
+    );
+    let rod = (proptest::sample::select(Shape::ALL), 6000..14_000u32, 0..3u32, any::<bool>());
+    let cutting =
+        (proptest::sample::select(Method::ALL), proptest::sample::select(Blade::ALL), any::<bool>());
+    (wire, rod, cutting, proptest::sample::select(Winding::ALL), 1..5000u32).prop_map(
+        |(
+            (metal, section, size_mm, temper),
+            (shape, d, tape_layers, named),
+            (method, blade, filed),
+            winding,
+            n,
+        )| {
+            let saw = method == Method::Saw;
+            let snip = method == Method::SingleSnip;
+            let oval = shape == Shape::Oval;
+            RingRequest {
+                wire: Wire { metal, section, size_mm, temper },
+                mandrel: Mandrel {
+                    name: named.then(|| "knitting needle".to_owned()),
+                    shape,
+                    short_mm: oval.then(|| (f64::from(d) * 0.7).round() / 1000.0),
+                    tape_layers,
+                    ..Mandrel::round(f64::from(d) / 1000.0)
+                },
+                rings_n: n,
+                winding,
+                cutting: Cutting {
+                    method,
+                    blade: saw.then_some(blade),
+                    filed: filed && snip,
+                    ..Cutting::default()
+                },
+                ends: Ends::default(),
+            }
+        },
+    )
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(600))]
+
+    /// One grammar writes and reads: the written sentence means the same request, to what it shows.
+    #[test]
+    fn what_the_sentence_writes_the_ask_line_reads(request in any_request()) {
+        let plan = request.plan().ok();
+        let line = sentence::text(&sentence::write(&request, plan.as_ref()));
+        let answer = answer(&line, &Workshop::default());
+        prop_assert!(answer.unclear.is_empty(), "{line}: {:?}", answer.unclear);
+        let mut read = answer.request.unwrap();
+        prop_assert!((read.wire.size_mm - request.wire.size_mm).abs() < 0.0005, "{line}");
+        read.wire.size_mm = request.wire.size_mm;
+        if read.mandrel.name.as_deref() == Some("rod") {
+            read.mandrel.name = None;
+        }
+        read.mandrel.diameter_mm = request.mandrel.diameter_mm;
+        read.mandrel.short_mm = request.mandrel.short_mm;
+        read.cutting.blade = read.cutting.blade.filter(|_| request.cutting.blade.is_some());
+        prop_assert_eq!(read, request, "{}", line);
+    }
+
+    #[test]
+    fn no_line_panics(line in "\\PC{0,80}") {
+        let _ = answer(&line, &workshop());
+    }
+
+    #[test]
+    fn no_line_of_known_words_panics(words in proptest::collection::vec(
+        proptest::sample::select(vec!["120", "rings", "5", "mm", "inside", "copper", "18", "awg", "soft", "on", "the",
+            "x", "(", ")", "4/0", "blade", "with", "layers", "of", "tape", "3/16", "in", "\"", "how", "many", "m", "g",
+            "Ø", "½", "hexagonal", "from", "-", ".", "0"]), 0..12)) {
+        let _ = answer(&words.join(" "), &workshop());
+    }
+}
