@@ -106,6 +106,11 @@ impl Blade {
         self.teeth_per_inch() * size_mm / MM_PER_INCH
     }
 
+    /// Thinnest wire that two of its teeth stand in, mm.
+    pub fn least_wire_mm(self) -> f64 {
+        LEAST_TEETH * MM_PER_INCH / self.teeth_per_inch()
+    }
+
     /// The blade for a wire: 4/0, the usual one, where it has teeth enough in the wire, otherwise
     /// the coarsest that has; for wire too thin for any, the finest made.
     pub fn suited_to(size_mm: f64) -> Self {

@@ -1,1 +1,69 @@
+//! Lorimant's server: routes, the store, exports and the embedded front end.
+//!
+//! No rule or formula of the trade lives here; those are in `lorimant_core`.
 
+mod assets;
+mod demo;
+mod export;
+mod guard;
+mod problem;
+mod routes;
+mod session;
+mod store;
+
+use std::net::SocketAddr;
+
+use axum::Router;
+use axum::extract::DefaultBodyLimit;
+use axum::middleware;
+use axum::routing::get;
+use tower_http::compression::CompressionLayer;
+use tower_http::trace::TraceLayer;
+
+pub use demo::load as load_demo;
+pub use session::hash_passphrase;
+pub use store::{Store, StoreError};
+
+/// Largest request body taken, bytes.
+const LARGEST_BODY: usize = 2 * 1024 * 1024;
+
+/// What every request handler shares.
+#[derive(Clone)]
+pub(crate) struct State {
+    store: Store,
+    sessions: session::Sessions,
+    hosts: guard::Hosts,
+}
+
+/// The whole application on one open store, for the address it will be reached at.
+///
+/// # Errors
+/// When the store cannot be read.
+pub fn app(store: Store, address: SocketAddr, host_names: &[String]) -> Result<Router, StoreError> {
+    let sessions = session::Sessions::new(store.passphrase_hash()?);
+    let state = State { store, sessions, hosts: guard::Hosts::new(address, host_names) };
+    let (router, description) = routes::router().split_for_parts();
+    let description = axum::Json(description);
+    Ok(router
+        .route("/api/openapi.json", get(move || async move { description }))
+        .fallback(assets::serve)
+        .layer(middleware::from_fn_with_state(state.clone(), guard::check))
+        .layer(middleware::from_fn(guard::headers))
+        .layer(DefaultBodyLimit::max(LARGEST_BODY))
+        .layer(CompressionLayer::new())
+        .layer(TraceLayer::new_for_http())
+        .with_state(state))
+}
+
+/// The API's description, as served at `/api/openapi.json`.
+#[must_use]
+pub fn openapi() -> String {
+    let (_, description) = routes::router().split_for_parts();
+    description.to_pretty_json().unwrap_or_default()
+}
+
+/// The published JSON schema of a plan document.
+#[must_use]
+pub fn plan_schema() -> String {
+    export::document::schema()
+}

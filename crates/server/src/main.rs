@@ -1,1 +1,125 @@
-fn main() {}
+//! `lorimant`: the command line.
+
+use std::io::Write as _;
+use std::net::{IpAddr, SocketAddr};
+use std::path::PathBuf;
+
+use anyhow::{Context as _, bail};
+use clap::{Parser, Subcommand};
+use lorimant_server::{Store, app, hash_passphrase, load_demo, openapi, plan_schema};
+use tracing_subscriber::EnvFilter;
+
+/// A bench companion for wire jewellers.
+#[derive(Parser)]
+#[command(version)]
+struct Cli {
+    #[command(subcommand)]
+    command: Command,
+}
+
+#[derive(Subcommand)]
+enum Command {
+    /// Serves the workshop in one file to a browser.
+    Serve(Serve),
+    /// Sets the passphrase of a workshop's file, read from standard input.
+    Passphrase {
+        /// The workshop's file.
+        #[arg(long)]
+        data: PathBuf,
+    },
+    /// Prints the API's description.
+    Openapi,
+    /// Prints the JSON schema of a plan document.
+    PlanSchema,
+}
+
+#[derive(clap::Args)]
+struct Serve {
+    /// The workshop's file; made if it is not there.
+    #[arg(long)]
+    data: PathBuf,
+    /// Port to listen on; 0 picks one and prints it.
+    #[arg(long, default_value_t = 4780)]
+    port: u16,
+    /// Address to listen on. Anything but loopback needs a passphrase.
+    #[arg(long, default_value = "127.0.0.1")]
+    listen: IpAddr,
+    /// A further host name to answer to, for example the machine's name in the workshop's network.
+    #[arg(long = "host-name")]
+    host_names: Vec<String>,
+    /// Load the demo workshop if the file is new.
+    #[arg(long)]
+    demo: bool,
+}
+
+fn main() -> anyhow::Result<()> {
+    match Cli::parse().command {
+        Command::Serve(options) => {
+            let filter = EnvFilter::try_from_default_env().unwrap_or_else(|_| EnvFilter::new("warn"));
+            tracing_subscriber::fmt().with_env_filter(filter).with_writer(std::io::stderr).init();
+            let runtime = tokio::runtime::Builder::new_multi_thread().enable_all().build()?;
+            runtime.block_on(serve(options))
+        }
+        Command::Passphrase { data } => set_passphrase(&data),
+        Command::Openapi => print(&openapi()),
+        Command::PlanSchema => print(&plan_schema()),
+    }
+}
+
+fn print(text: &str) -> anyhow::Result<()> {
+    writeln!(std::io::stdout(), "{text}")?;
+    Ok(())
+}
+
+async fn serve(options: Serve) -> anyhow::Result<()> {
+    let is_new = !options.data.exists();
+    if let Some(folder) = options.data.parent() {
+        std::fs::create_dir_all(folder)
+            .with_context(|| format!("cannot make the folder {}", folder.display()))?;
+    }
+    let store = Store::open(&options.data)
+        .with_context(|| format!("cannot open the workshop's file {}", options.data.display()))?;
+    if !options.listen.is_loopback() && store.passphrase_hash()?.is_none() {
+        bail!(
+            "listening on {} lets others reach this workshop, and it has no passphrase. Set one first:\n  lorimant \
+             passphrase --data {}",
+            options.listen,
+            options.data.display()
+        );
+    }
+    if options.demo && is_new {
+        load_demo(&store)?;
+    }
+    let wanted = SocketAddr::new(options.listen, options.port);
+    let listener =
+        tokio::net::TcpListener::bind(wanted).await.with_context(|| format!("cannot listen on {wanted}"))?;
+    let address = listener.local_addr()?;
+    let app = app(store, address, &options.host_names)?;
+    print(&format!("Lorimant is at http://{address}/"))?;
+    axum::serve(listener, app).with_graceful_shutdown(stop()).await?;
+    Ok(())
+}
+
+/// Waits for Ctrl-C or a request to terminate.
+async fn stop() {
+    let interrupt = tokio::signal::ctrl_c();
+    #[cfg(unix)]
+    {
+        use tokio::signal::unix::{SignalKind, signal};
+        if let Ok(mut terminate) = signal(SignalKind::terminate()) {
+            tokio::select! { _ = interrupt => {}, _ = terminate.recv() => {} }
+            return;
+        }
+    }
+    let _ = interrupt.await;
+}
+
+fn set_passphrase(data: &std::path::Path) -> anyhow::Result<()> {
+    write!(std::io::stderr(), "New passphrase: ")?;
+    let mut line = String::new();
+    std::io::stdin().read_line(&mut line)?;
+    let hash = hash_passphrase(line.trim_end_matches(['\r', '\n'])).map_err(anyhow::Error::msg)?;
+    Store::open(data)?.set_passphrase_hash(&hash)?;
+    writeln!(std::io::stderr(), "The passphrase is set. It counts from the next start of the server.")?;
+    Ok(())
+}

@@ -1,0 +1,113 @@
+//! The cut sheet: a plan on one A4 page, its drawings at true size, with bars to check the printer by.
+
+use lorimant_core::figure::{Figure, Question};
+use lorimant_core::ring::sheet::{Strip, ZoneKind};
+
+use super::Sheetable;
+use super::svg::{Page, Type, lightened, shaded};
+
+const WIDTH: f64 = 210.0;
+const HEIGHT: f64 = 297.0;
+const LEFT: f64 = 16.0;
+const RIGHT: f64 = WIDTH - 16.0;
+const ROOM: f64 = RIGHT - LEFT;
+
+/// Draws the sheet as SVG, one unit a millimetre.
+pub(super) fn draw(of: &Sheetable) -> String {
+    let mut page = Page::new(WIDTH, HEIGHT);
+    page.text(LEFT, 22.0, Type::serif(8.0).bold(), &of.plan.name);
+    page.text(RIGHT, 18.0, Type::sans(3.2).quiet().anchored("end"), &of.workshop);
+    page.text(RIGHT, 22.5, Type::sans(3.2).quiet().anchored("end"), &of.date);
+    page.rule(LEFT, RIGHT, 26.0);
+    let mut y = page.paragraph(LEFT, 34.0, Type::serif(5.2), ROOM, &of.sheet.text);
+    if !of.plan.note.trim().is_empty() {
+        y = page.paragraph(LEFT, y + 1.0, Type::sans(3.6).quiet(), ROOM, &of.plan.note);
+    }
+    y = draw_stage(&mut page, of, y + 3.0);
+    y = draw_strip(&mut page, &of.worked.strip, &of.worked.colour, y + 4.0);
+    y = draw_figures(&mut page, &of.worked.figures, y + 5.0);
+    for caution in &of.worked.cautions {
+        if y > 262.0 {
+            break;
+        }
+        y = page.paragraph(LEFT, y + 1.0, Type::sans(3.1).quiet(), ROOM, &caution.text);
+    }
+    page.check_bar("check-50-mm", LEFT, 278.0, 50.0, "50 mm: measure it before you trust the drawing");
+    page.check_bar("check-2-in", LEFT + 90.0, 278.0, 50.8, "2 in");
+    page.text(
+        LEFT,
+        291.0,
+        Type::sans(2.8).quiet(),
+        "Lorimant cut sheet. Strength and cracking figures are estimates, not ratings. Print at 100 %.",
+    );
+    page.finish(&of.plan.name)
+}
+
+fn scale_to_fit(width: f64) -> f64 {
+    if width <= ROOM { 1.0 } else { ROOM / width }
+}
+
+fn said(scale: f64) -> String {
+    if scale >= 1.0 { "true size".to_owned() } else { format!("{:.0} % of true size", scale * 100.0) }
+}
+
+fn draw_stage(page: &mut Page, of: &Sheetable, y: f64) -> f64 {
+    let drawing = &of.worked.wound;
+    let (.., width, height) = drawing.frame;
+    let scale = scale_to_fit(width + 4.0).min(110.0 / height.max(1.0));
+    let title = format!("On the rod, and one ring closed: {}", said(scale));
+    page.text(LEFT, y + 2.0, Type::sans(3.4).bold(), &title);
+    page.drawing((LEFT, y + 9.0), scale, drawing, &of.worked.colour);
+    y + 9.0 + height * scale + 6.0
+}
+
+fn draw_strip(page: &mut Page, strip: &Strip, colour: &str, y: f64) -> f64 {
+    let scale = scale_to_fit(strip.length_mm);
+    page.text(LEFT, y, Type::sans(3.4).bold(), &format!("The strip, one ring straight: {}", said(scale)));
+    let top = y + 6.5;
+    let thick = (strip.thickness_mm * scale).max(0.6);
+    for zone in &strip.zones {
+        let fill = match zone.kind {
+            ZoneKind::Ring => shaded(colour, 0.95),
+            ZoneKind::Next => lightened(colour, 0.6),
+            ZoneKind::Kerf | ZoneKind::Sliver | ZoneKind::Filing => "#9e3527".to_owned(),
+        };
+        let width = (zone.to_mm - zone.from_mm) * scale;
+        page.rect(zone.kind.word(), (LEFT + zone.from_mm * scale, top), (width, thick), &fill);
+    }
+    let words: Vec<&str> = strip.zones.iter().map(|zone| zone.text.as_str()).collect();
+    page.text(LEFT, top - 1.4, Type::sans(2.9).quiet(), &words.join(" · "));
+    page.text(LEFT, top + thick + 4.0, Type::sans(3.2), &strip.sum);
+    top + thick + 6.0
+}
+
+fn draw_figures(page: &mut Page, figures: &[Figure], y: f64) -> f64 {
+    let column = ROOM / 2.0 - 5.0;
+    let mut lowest = y;
+    for (side, questions) in [
+        (0.0, [Question::InYourHand, Question::OnTheRod]),
+        (ROOM / 2.0 + 5.0, [Question::OffTheSpool, Question::WillItHold]),
+    ] {
+        let (x, mut row) = (LEFT + side, y);
+        for question in questions {
+            page.text(x, row, Type::sans(3.4).bold(), question.shown());
+            page.rule(x, x + column, row + 1.4);
+            row += 6.0;
+            for figure in figures.iter().filter(|figure| figure.question == question) {
+                page.text(x, row, Type::sans(3.5), &figure.label);
+                let value = format!("{} {}", figure.value, figure.unit);
+                page.text(x + column, row, Type::sans(3.9).bold().anchored("end"), value.trim_end());
+                let also: Vec<&str> =
+                    [figure.inch.as_deref(), figure.more.as_deref()].into_iter().flatten().collect();
+                if !also.is_empty() {
+                    row += 3.6;
+                    page.text(x + column, row, Type::sans(2.8).quiet().anchored("end"), &also.join(" · "));
+                }
+                row += 5.0;
+            }
+            row += 2.0;
+        }
+        lowest = lowest.max(row);
+    }
+    lowest
+}

@@ -1,0 +1,113 @@
+//! The JSON document plans are taken out and brought back in as.
+
+use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::mandrel::Mandrel;
+use serde::{Deserialize, Deserializer, Serialize, de};
+use utoipa::{OpenApi, ToSchema};
+
+use crate::store::kept::{Kept, KeptBlade, KeptPlan, Settings};
+
+/// Plans, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct PlanDocument {
+    /// Always `lorimant-plans`.
+    #[serde(deserialize_with = "right_format")]
+    pub format: String,
+    /// Version of this format: 1.
+    #[serde(deserialize_with = "right_version")]
+    pub version: u32,
+    /// Settings of the workshop; only read into a new one.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub settings: Option<Settings>,
+    /// Rods of the workshop.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub rods: Vec<Mandrel>,
+    /// Saw blades of the workshop.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub blades: Vec<KeptBlade>,
+    /// Kept plans.
+    #[serde(default)]
+    pub plans: Vec<KeptPlan>,
+}
+
+const FORMAT: &str = "lorimant-plans";
+const VERSION: u32 = 1;
+
+fn right_format<'de, D: Deserializer<'de>>(from: D) -> Result<String, D::Error> {
+    let format = String::deserialize(from)?;
+    if format != FORMAT {
+        return Err(de::Error::custom(format!("This file says it is “{format}”; it must say “{FORMAT}”.")));
+    }
+    Ok(format)
+}
+
+fn right_version<'de, D: Deserializer<'de>>(from: D) -> Result<u32, D::Error> {
+    let version = u32::deserialize(from)?;
+    if version != VERSION {
+        return Err(de::Error::custom(format!(
+            "This file is of version {version}; this program reads version {VERSION}."
+        )));
+    }
+    Ok(version)
+}
+
+impl PlanDocument {
+    /// A document of plans alone.
+    pub fn of(plans: Vec<KeptPlan>) -> Self {
+        Self {
+            format: FORMAT.to_owned(),
+            version: VERSION,
+            settings: None,
+            rods: vec![],
+            blades: vec![],
+            plans,
+        }
+    }
+}
+
+impl PlanDocument {
+    /// Everything wrong with it, each at its place in the file.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = vec![];
+        let mut collect = |place: String, result: Result<(), Faults>| {
+            if let Err(Faults(found)) = result {
+                faults.extend(found.into_iter().map(|fault| fault.within(&place)));
+            }
+        };
+        for (i, plan) in self.plans.iter().enumerate() {
+            collect(format!("plans[{i}]"), plan.check());
+        }
+        for (i, rod) in self.rods.iter().enumerate() {
+            collect(format!("rods[{i}]"), Kept::check(rod));
+        }
+        for (i, blade) in self.blades.iter().enumerate() {
+            collect(format!("blades[{i}]"), blade.check());
+        }
+        if self.plans.is_empty() && self.rods.is_empty() && self.blades.is_empty() {
+            faults.push(Fault::new("plans", "The file holds no plans, rods or blades."));
+        }
+        if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
+    }
+}
+
+#[derive(OpenApi)]
+#[openapi(components(schemas(PlanDocument)))]
+struct Described;
+
+/// The document's JSON schema, made from the same types that read it.
+pub(crate) fn schema() -> String {
+    let described = serde_json::to_value(Described::openapi()).unwrap_or_default();
+    let mut schemas = described["components"]["schemas"].clone();
+    let document = schemas.as_object_mut().and_then(|all| all.remove("PlanDocument")).unwrap_or_default();
+    let mut schema = serde_json::json!({
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "title": "Lorimant plans",
+        "$defs": schemas,
+    });
+    if let (Some(schema), Some(document)) = (schema.as_object_mut(), document.as_object()) {
+        schema.extend(document.clone());
+    }
+    let text = serde_json::to_string_pretty(&schema).unwrap_or_default();
+    text.replace("#/components/schemas/", "#/$defs/")
+}

@@ -1,0 +1,103 @@
+//! A plan on paper and in open formats.
+
+mod cut_sheet;
+pub(crate) mod document;
+mod label;
+mod pdf;
+mod svg;
+pub(crate) mod table;
+
+use lorimant_core::ring::RingRequest;
+use lorimant_core::ring::sheet::{Sheet, Worked};
+use lorimant_core::workshop::Workshop;
+
+use crate::problem::Problem;
+use crate::store::kept::{Kept as _, KeptPlan, Settings};
+
+/// What a plan can be taken away as.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum Format {
+    CutSheetPdf,
+    CutSheetSvg,
+    LabelPdf,
+    Csv,
+    Json,
+}
+
+impl Format {
+    pub fn named(file: &str) -> Option<Self> {
+        Some(match file {
+            "cut-sheet.pdf" => Self::CutSheetPdf,
+            "cut-sheet.svg" => Self::CutSheetSvg,
+            "label.pdf" => Self::LabelPdf,
+            "plan.csv" => Self::Csv,
+            "plan.json" => Self::Json,
+            _ => return None,
+        })
+    }
+
+    /// Media type.
+    pub fn kind(self) -> &'static str {
+        match self {
+            Self::CutSheetPdf | Self::LabelPdf => "application/pdf",
+            Self::CutSheetSvg => "image/svg+xml",
+            Self::Csv => "text/csv; charset=utf-8",
+            Self::Json => "application/json",
+        }
+    }
+
+    fn ending(self) -> &'static str {
+        match self {
+            Self::CutSheetPdf => "cut-sheet.pdf",
+            Self::CutSheetSvg => "cut-sheet.svg",
+            Self::LabelPdf => "label.pdf",
+            Self::Csv => "csv",
+            Self::Json => "json",
+        }
+    }
+}
+
+/// A plan worked out and dated, ready to be put on a sheet.
+pub(crate) struct Sheetable {
+    pub plan: KeptPlan,
+    pub sheet: Sheet,
+    pub worked: Worked,
+    pub workshop: String,
+    pub date: String,
+}
+
+impl Sheetable {
+    /// Works a plan out for paper; refused as keeping it would be.
+    pub fn new(plan: KeptPlan, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
+        plan.check()?;
+        let request: &RingRequest = &plan.request;
+        let sheet = request.sheet(workshop);
+        let worked =
+            sheet.result.clone().ok_or_else(|| Problem::internal("This plan could not be worked out."))?;
+        let date = jiff::ZonedDateTime::now().date().to_string();
+        Ok(Self { plan, sheet, worked, workshop: settings.workshop_name.clone(), date })
+    }
+
+    /// A file name from the plan's name, in letters every system takes.
+    pub fn file_name(&self, format: Format) -> String {
+        let plain = |c: char| if c.is_ascii_alphanumeric() { c.to_ascii_lowercase() } else { '-' };
+        let name: String = self.plan.name.chars().map(plain).collect();
+        let words: Vec<&str> = name.split('-').filter(|word| !word.is_empty()).collect();
+        let stem = if words.is_empty() { "rings".to_owned() } else { words.join("-") };
+        format!("{stem}.{}", format.ending())
+    }
+}
+
+/// Makes the file.
+pub(crate) fn make(sheetable: &Sheetable, format: Format) -> anyhow::Result<Vec<u8>> {
+    Ok(match format {
+        Format::CutSheetSvg => cut_sheet::draw(sheetable).into_bytes(),
+        Format::CutSheetPdf => pdf::from_svg(&cut_sheet::draw(sheetable))?,
+        Format::LabelPdf => pdf::from_svg(&label::draw(sheetable))?,
+        Format::Csv => table::write(std::slice::from_ref(&sheetable.plan))?.into_bytes(),
+        Format::Json => {
+            let document = document::PlanDocument::of(vec![sheetable.plan.clone()]);
+            serde_json::to_vec_pretty(&document)?
+        }
+    })
+}

@@ -1,0 +1,82 @@
+//! What the server answers, by noun.
+
+mod ask;
+mod guide;
+mod plans;
+mod rings;
+mod session;
+mod settings;
+mod tools;
+
+use axum::Json;
+use utoipa::OpenApi;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use crate::State;
+use crate::problem::Problem;
+use crate::store::{Store, StoreError};
+
+/// The API's own description.
+#[derive(OpenApi)]
+#[openapi(info(
+    title = "Lorimant",
+    description = "A bench companion for wire jewellers. Lengths in mm, masses in g, forces in N; field names end in \
+                   their unit. Unknown fields are refused. Errors are RFC 9457 problem documents."
+))]
+struct Description;
+
+pub(crate) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::with_openapi(Description::openapi())
+        .routes(routes!(health))
+        .merge(ask::router())
+        .merge(guide::router())
+        .merge(plans::router())
+        .merge(rings::router())
+        .merge(session::router())
+        .merge(settings::router())
+        .merge(tools::router())
+}
+
+/// Whether the server is up and its file readable.
+#[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health)))]
+async fn health(axum::extract::State(state): axum::extract::State<State>) -> Result<Json<Health>, Problem> {
+    read(&state, |connection| crate::store::settings(connection)).await?;
+    Ok(Json(Health { status: "ok", version: env!("CARGO_PKG_VERSION") }))
+}
+
+/// How the server is.
+#[derive(serde::Serialize, utoipa::ToSchema)]
+struct Health {
+    /// `ok`.
+    status: &'static str,
+    /// The program's version.
+    version: &'static str,
+}
+
+type Stored<T> = Result<T, StoreError>;
+
+/// Reads from the file without holding up other requests.
+async fn read<T: Send + 'static>(
+    state: &State,
+    work: impl FnOnce(&rusqlite::Connection) -> Stored<T> + Send + 'static,
+) -> Result<T, Problem> {
+    off_thread(state, move |store| store.read(work)).await
+}
+
+/// Writes to the file without holding up other requests.
+async fn write<T: Send + 'static>(
+    state: &State,
+    work: impl FnOnce(&rusqlite::Transaction) -> Stored<T> + Send + 'static,
+) -> Result<T, Problem> {
+    off_thread(state, move |store| store.write(work)).await
+}
+
+async fn off_thread<T: Send + 'static>(
+    state: &State,
+    work: impl FnOnce(&Store) -> Stored<T> + Send + 'static,
+) -> Result<T, Problem> {
+    let store = state.store.clone();
+    let done = tokio::task::spawn_blocking(move || work(&store)).await;
+    done.map_err(|_| Problem::internal("The work broke off. Nothing was changed."))?.map_err(Problem::from)
+}

@@ -1,0 +1,166 @@
+//! Planning rings: forwards, backwards, from a supply, word by word; and taking a plan away.
+
+use axum::Json;
+use axum::extract::{Path, State as Shared};
+use axum::http::header;
+use axum::response::{IntoResponse, Response};
+use lorimant_core::figure::Figure;
+use lorimant_core::mandrel::Mandrel;
+use lorimant_core::ring::backwards::{RingTarget, RodChoice};
+use lorimant_core::ring::caution::Caution;
+use lorimant_core::ring::change::{Change, Choice};
+use lorimant_core::ring::sheet::Sheet;
+use lorimant_core::ring::supply::{HowMany, Supply};
+use lorimant_core::ring::{RingPlan, RingRequest};
+use lorimant_core::sentence::{self, Slot};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use crate::State;
+use crate::export::{self, Format, Sheetable};
+use crate::problem::{Body, Problem};
+use crate::store::kept::KeptPlan;
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(plan))
+        .routes(routes!(mandrel))
+        .routes(routes!(sheet))
+        .routes(routes!(change))
+        .routes(routes!(choices))
+        .routes(routes!(how_many))
+        .routes(routes!(take_away))
+}
+
+/// A plan with its sentence, figures and cautions.
+#[derive(Serialize, ToSchema)]
+struct Planned {
+    /// The plan's numbers.
+    #[serde(flatten)]
+    plan: RingPlan,
+    /// The plan as a sentence.
+    sentence: String,
+    /// Its figures with their working.
+    figures: Vec<Figure>,
+    /// Its cautions.
+    cautions: Vec<Caution>,
+}
+
+/// Plans rings on a rod.
+#[utoipa::path(post, path = "/api/rings/plan", request_body = RingRequest,
+    responses((status = 200, body = Planned), (status = 422, body = Problem)))]
+async fn plan(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem> {
+    let plan = request.plan()?;
+    Ok(Json(Planned {
+        sentence: sentence::text(&sentence::write(&request, Some(&plan))),
+        figures: plan.figures(&request),
+        cautions: plan.cautions(&request),
+        plan,
+    }))
+}
+
+/// Finds the rod for a ring wanted in the hand.
+#[utoipa::path(post, path = "/api/rings/mandrel", request_body = RingTarget,
+    responses((status = 200, body = RodChoice), (status = 422, body = Problem)))]
+async fn mandrel(
+    Shared(state): Shared<State>,
+    Body(target): Body<RingTarget>,
+) -> Result<Json<RodChoice>, Problem> {
+    let workshop = state.store.workshop();
+    let rods: &[Mandrel] = target.rods.as_deref().unwrap_or(&workshop.rods);
+    Ok(Json(target.choose(rods)?))
+}
+
+/// Everything a planning view shows; faults come inside, so that the sentence can still be shown.
+#[utoipa::path(post, path = "/api/rings/sheet", request_body = RingRequest,
+    responses((status = 200, body = Sheet), (status = 422, body = Problem)))]
+async fn sheet(Shared(state): Shared<State>, Body(request): Body<RingRequest>) -> Json<Sheet> {
+    Json(request.sheet(&state.store.workshop()))
+}
+
+/// A word of a plan's sentence to change.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct WordChange {
+    /// The plan.
+    request: RingRequest,
+    /// The word.
+    slot: Slot,
+    /// What to do to it.
+    change: Change,
+}
+
+/// Changes one word of the sentence and gives the sheet that comes of it.
+#[utoipa::path(post, path = "/api/rings/change", request_body = WordChange,
+    responses((status = 200, body = Sheet), (status = 422, body = Problem)))]
+async fn change(Shared(state): Shared<State>, Body(word): Body<WordChange>) -> Result<Json<Sheet>, Problem> {
+    let workshop = state.store.workshop();
+    let changed = word.request.changed(word.slot, &word.change, &workshop)?;
+    Ok(Json(changed.sheet(&workshop)))
+}
+
+/// A word of a plan's sentence to choose for.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct WordChoice {
+    /// The plan.
+    request: RingRequest,
+    /// The word.
+    slot: Slot,
+}
+
+/// What a word could be instead, each with what it would change.
+#[utoipa::path(post, path = "/api/rings/choices", request_body = WordChoice,
+    responses((status = 200, body = Vec<Choice>), (status = 422, body = Problem)))]
+async fn choices(Shared(state): Shared<State>, Body(word): Body<WordChoice>) -> Json<Vec<Choice>> {
+    Json(word.request.choices(word.slot, &state.store.workshop()))
+}
+
+/// A plan and the wire there is for it.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct SupplyQuestion {
+    /// The plan; its count is not read.
+    request: RingRequest,
+    /// The wire there is.
+    supply: Supply,
+}
+
+/// How many rings a length or mass of wire makes.
+#[utoipa::path(post, path = "/api/rings/how-many", request_body = SupplyQuestion,
+    responses((status = 200, body = HowMany), (status = 422, body = Problem)))]
+async fn how_many(Body(question): Body<SupplyQuestion>) -> Result<Json<HowMany>, Problem> {
+    let answer = question.supply.makes(&question.request);
+    Ok(Json(answer?))
+}
+
+/// A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`.
+#[utoipa::path(post, path = "/api/rings/take-away/{file}", request_body = KeptPlan,
+    params(("file" = String, Path, description = "cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv or plan.json")),
+    responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn take_away(
+    Shared(state): Shared<State>,
+    Path(file): Path<String>,
+    Body(kept): Body<KeptPlan>,
+) -> Result<Response, Problem> {
+    let format = Format::named(&file).ok_or_else(|| {
+        Problem::missing(format!(
+            "There is no file called {file}. There are cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv and plan.json."
+        ))
+    })?;
+    let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
+    let sheetable = Sheetable::new(kept, &settings, &state.store.workshop())?;
+    let name = sheetable.file_name(format);
+    let made = tokio::task::spawn_blocking(move || export::make(&sheetable, format)).await;
+    let bytes = made
+        .map_err(|_| Problem::internal("The file could not be drawn."))?
+        .map_err(|error| Problem::internal(format!("The file could not be written: {error}.")))?;
+    let disposition = format!("attachment; filename=\"{name}\"");
+    Ok((
+        [(header::CONTENT_TYPE, format.kind().to_owned()), (header::CONTENT_DISPOSITION, disposition)],
+        bytes,
+    )
+        .into_response())
+}

@@ -1,0 +1,48 @@
+//! The workshop's settings.
+
+use axum::Json;
+use axum::extract::{Query, State as Shared};
+use serde::Serialize;
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::plans::Revised;
+use super::{read, write};
+use crate::State;
+use crate::problem::{Body, Problem};
+use crate::store::kept::Settings;
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new().routes(routes!(get, keep))
+}
+
+/// Settings with their revision.
+#[derive(Serialize, ToSchema)]
+struct Revisioned {
+    /// The settings.
+    settings: Settings,
+    /// How often they were changed; send it back with an edit.
+    revision: i64,
+}
+
+/// The workshop's settings.
+#[utoipa::path(get, path = "/api/settings", responses((status = 200, body = Revisioned)))]
+async fn get(Shared(state): Shared<State>) -> Result<Json<Revisioned>, Problem> {
+    let (settings, revision) = read(&state, crate::store::settings).await?;
+    Ok(Json(Revisioned { settings, revision }))
+}
+
+/// Changes the workshop's settings.
+#[utoipa::path(put, path = "/api/settings", params(Revised), request_body = Settings,
+    responses((status = 200, body = Revisioned), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn keep(
+    Shared(state): Shared<State>,
+    Query(Revised { revision }): Query<Revised>,
+    Body(settings): Body<Settings>,
+) -> Result<Json<Revisioned>, Problem> {
+    settings.check()?;
+    let kept = settings.clone();
+    let revision = write(&state, move |t| crate::store::keep_settings(t, &kept, revision)).await?;
+    Ok(Json(Revisioned { settings, revision }))
+}

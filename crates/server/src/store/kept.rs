@@ -1,0 +1,134 @@
+//! The records a workshop keeps.
+
+use lorimant_core::cutting::Blade;
+use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::gauge::GaugeSystem;
+use lorimant_core::length::{Habits, LengthUnit};
+use lorimant_core::mandrel::Mandrel;
+use lorimant_core::ring::RingRequest;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+/// A ring plan with its name.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct KeptPlan {
+    /// Its name, 1 to 80 characters.
+    pub name: String,
+    /// A note, at most 2000 characters.
+    #[serde(default)]
+    pub note: String,
+    /// What was planned.
+    pub request: RingRequest,
+}
+
+/// A saw blade the workshop owns.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct KeptBlade {
+    /// Which.
+    pub blade: Blade,
+    /// A note, at most 200 characters.
+    #[serde(default)]
+    pub note: String,
+}
+
+/// How the workshop likes things.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct Settings {
+    /// The workshop's name, printed on sheets and labels; at most 60 characters.
+    #[serde(default)]
+    pub workshop_name: String,
+    /// Which unit comes first, and that of a bare number.
+    pub unit: LengthUnit,
+    /// System of a bare gauge.
+    pub gauge: GaugeSystem,
+    /// Light, dark, or as the device has it.
+    pub theme: Theme,
+}
+
+/// Light, dark, or as the device has it.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "kebab-case")]
+pub(crate) enum Theme {
+    /// As the device has it.
+    Device,
+    /// Light.
+    Light,
+    /// Dark.
+    Dark,
+}
+
+impl Default for Settings {
+    fn default() -> Self {
+        let Habits { unit, gauge } = Habits::default();
+        Self { workshop_name: String::new(), unit, gauge, theme: Theme::Device }
+    }
+}
+
+impl Settings {
+    pub fn habits(&self) -> Habits {
+        Habits { unit: self.unit, gauge: self.gauge }
+    }
+
+    pub fn check(&self) -> Result<(), Faults> {
+        at_most("workshop_name", "workshop's name", &self.workshop_name, 60).map_err(Faults::from)
+    }
+}
+
+/// Something that stands on a shelf.
+pub(crate) trait Kept: Serialize + serde::de::DeserializeOwned {
+    /// What lists search and sort by.
+    fn name(&self) -> String;
+    /// Everything wrong with it.
+    fn check(&self) -> Result<(), Faults>;
+}
+
+impl Kept for KeptPlan {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        let mut faults = vec![];
+        if self.name.trim().is_empty() {
+            faults.push(Fault::new("name", "The plan has no name. Give it one, so that you find it again."));
+        }
+        faults.extend(at_most("name", "name", &self.name, 80).err());
+        faults.extend(at_most("note", "note", &self.note, 2000).err());
+        if let Err(Faults(found)) = self.request.plan() {
+            faults.extend(found.into_iter().map(|fault| fault.within("request")));
+        }
+        if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
+    }
+}
+
+impl Kept for Mandrel {
+    fn name(&self) -> String {
+        self.shown()
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Mandrel::check(self)
+    }
+}
+
+impl Kept for KeptBlade {
+    fn name(&self) -> String {
+        self.blade.shown().to_owned()
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        at_most("note", "note", &self.note, 200).map_err(Faults::from)
+    }
+}
+
+fn at_most(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
+    let length = text.chars().count();
+    if length > most as usize {
+        let said = format!("The {noun} is {length} characters long; at most {most} are kept.");
+        return Err(Fault::new(field, said).limit(f64::from(most)));
+    }
+    Ok(())
+}

@@ -1,0 +1,330 @@
+//! Shelves of kept records: all of one shape, so that listing, revising and undoing are written once.
+
+use std::collections::HashSet;
+
+use rusqlite::{Connection, OptionalExtension, Row, Transaction};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::kept::{Kept, KeptPlan};
+use super::{Result, StoreError};
+use crate::export::document::PlanDocument;
+
+/// Which records.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum Shelf {
+    /// Ring plans.
+    Plans,
+    /// Rods.
+    Rods,
+    /// Saw blades.
+    Blades,
+}
+
+/// A record as it stands on its shelf.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub(crate) struct Entry<T> {
+    /// Its number.
+    pub id: i64,
+    /// How often it was changed; send it back with an edit.
+    pub revision: i64,
+    /// Whether it was put away.
+    pub archived: bool,
+    /// When it was first kept, UTC.
+    pub created_at: String,
+    /// When it was last changed, UTC.
+    pub updated_at: String,
+    /// The record itself.
+    pub record: T,
+}
+
+/// What was written, and the number that undoes it.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct Written<T> {
+    /// The entry as it now stands.
+    pub entry: Entry<T>,
+    /// Number to post to `/api/undo/{batch}`.
+    pub undo: i64,
+}
+
+/// A stretch of a list.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct Page<T> {
+    /// Entries, last changed first.
+    pub entries: Vec<Entry<T>>,
+    /// How many there are in all.
+    pub total: i64,
+}
+
+/// What part of a shelf is wanted.
+#[derive(Debug, Clone, Default)]
+pub(crate) struct Wanted {
+    /// Words the name or record must contain.
+    pub find: String,
+    /// Those put away instead of those in use.
+    pub archived: bool,
+    /// How many to pass over.
+    pub skip: u32,
+    /// How many at most.
+    pub most: u32,
+}
+
+/// What a change wrote over: enough to put it back.
+#[derive(Serialize, Deserialize)]
+struct Before {
+    name: String,
+    record: String,
+    archived: bool,
+}
+
+/// Something to do to an entry that is there.
+pub(crate) enum Edit<T> {
+    /// Put another record in its place.
+    Replace(T),
+    /// Put it away, or take it out again.
+    Archive(bool),
+}
+
+impl Shelf {
+    fn table(self) -> &'static str {
+        match self {
+            Self::Plans => "plans",
+            Self::Rods => "rods",
+            Self::Blades => "blades",
+        }
+    }
+
+    fn named(name: &str) -> Option<Self> {
+        [Self::Plans, Self::Rods, Self::Blades].into_iter().find(|shelf| shelf.table() == name)
+    }
+
+    /// What one entry is called in an error.
+    fn noun(self) -> &'static str {
+        match self {
+            Self::Plans => "plan",
+            Self::Rods => "rod",
+            Self::Blades => "blade",
+        }
+    }
+
+    pub fn get<T: Kept>(self, connection: &Connection, id: i64) -> Result<Entry<T>> {
+        let sql = format!("SELECT {COLUMNS} FROM {} WHERE id = ?1", self.table());
+        let raw = connection.prepare_cached(&sql)?.query_row([id], Raw::of).optional()?;
+        raw.ok_or(StoreError::Missing { shelf: self.noun(), id })?.entry()
+    }
+
+    /// Every entry in use, oldest first.
+    pub fn all<T: Kept>(self, connection: &Connection) -> Result<Vec<Entry<T>>> {
+        let sql = format!("SELECT {COLUMNS} FROM {} WHERE archived = 0 ORDER BY id", self.table());
+        let mut statement = connection.prepare_cached(&sql)?;
+        let rows = statement.query_map([], Raw::of)?;
+        rows.map(|raw| raw?.entry()).collect()
+    }
+
+    pub fn page<T: Kept>(self, connection: &Connection, wanted: &Wanted) -> Result<Page<T>> {
+        // Each word must stand somewhere in the name or the record; LIKE's own signs are taken literally.
+        let words: Vec<String> = wanted
+            .find
+            .split_whitespace()
+            .take(8)
+            .map(|word| {
+                let literal = word.replace('\\', "\\\\").replace('%', "\\%").replace('_', "\\_");
+                format!("%{literal}%")
+            })
+            .collect();
+        let clauses: String = (0..words.len())
+            .map(|i| format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", i + 2))
+            .collect();
+        let table = self.table();
+        let mut bound: Vec<&dyn rusqlite::ToSql> = vec![&wanted.archived];
+        bound.extend(words.iter().map(|word| word as &dyn rusqlite::ToSql));
+        let count = format!("SELECT count(*) FROM {table} WHERE archived = ?1{clauses}");
+        let total = connection.query_row(&count, bound.as_slice(), |row| row.get(0))?;
+        let sql = format!(
+            "SELECT {COLUMNS} FROM {table} WHERE archived = ?1{clauses} ORDER BY updated_at DESC, id DESC
+             LIMIT {} OFFSET {}",
+            wanted.most, wanted.skip
+        );
+        let mut statement = connection.prepare(&sql)?;
+        let rows = statement.query_map(bound.as_slice(), Raw::of)?;
+        let entries = rows.map(|raw| raw?.entry()).collect::<Result<_>>()?;
+        Ok(Page { entries, total })
+    }
+
+    /// Puts a new record on the shelf, as part of a batch.
+    pub fn add<T: Kept>(self, transaction: &Transaction, batch: i64, record: &T) -> Result<Entry<T>> {
+        let now = now();
+        let sql = format!(
+            "INSERT INTO {} (name, record, revision, created_at, updated_at) VALUES (?1, ?2, 1, ?3, ?3)",
+            self.table()
+        );
+        transaction.execute(&sql, (record.name(), serde_json::to_string(record)?, &now))?;
+        let id = transaction.last_insert_rowid();
+        self.log(transaction, batch, id, None, 1)?;
+        self.get(transaction, id)
+    }
+
+    /// Adds the records whose names are not on the shelf yet; gives how many were added.
+    pub fn add_missing<T: Kept>(self, transaction: &Transaction, batch: i64, records: &[T]) -> Result<usize> {
+        let mut owned: HashSet<String> =
+            self.all::<T>(transaction)?.into_iter().map(|entry| entry.record.name()).collect();
+        let mut added = 0;
+        for record in records {
+            if owned.insert(record.name()) {
+                self.add(transaction, batch, record)?;
+                added += 1;
+            }
+        }
+        Ok(added)
+    }
+
+    /// Edits the entry, if it still stands at the revision the edit was made from.
+    pub fn edit<T: Kept>(
+        self,
+        transaction: &Transaction,
+        batch: i64,
+        id: i64,
+        revision: i64,
+        edit: &Edit<T>,
+    ) -> Result<Entry<T>> {
+        let current: Entry<T> = self.get(transaction, id)?;
+        if current.revision != revision {
+            return Err(StoreError::Conflict { current: serde_json::to_value(&current)? });
+        }
+        let record = match edit {
+            Edit::Replace(record) => record,
+            Edit::Archive(_) => &current.record,
+        };
+        let archived = if let Edit::Archive(archived) = edit { *archived } else { current.archived };
+        let before = Before {
+            name: current.record.name(),
+            record: serde_json::to_string(&current.record)?,
+            archived: current.archived,
+        };
+        let after = Before { name: record.name(), record: serde_json::to_string(record)?, archived };
+        self.put(transaction, id, &after, revision + 1)?;
+        self.log(transaction, batch, id, Some(&before), revision + 1)?;
+        self.get(transaction, id)
+    }
+
+    fn put(self, transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {
+        let sql = format!(
+            "UPDATE {} SET name = ?2, record = ?3, archived = ?4, revision = ?5, updated_at = ?6 WHERE id = ?1",
+            self.table()
+        );
+        transaction.execute(&sql, (id, &state.name, &state.record, state.archived, revision, now()))?;
+        Ok(())
+    }
+
+    fn log(self, t: &Transaction, batch: i64, id: i64, before: Option<&Before>, revision: i64) -> Result<()> {
+        let before = before.map(serde_json::to_string).transpose()?;
+        t.execute(
+            "INSERT INTO changes (batch, shelf, entry, before, revision, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)",
+            (batch, self.table(), id, before, revision, now()),
+        )?;
+        Ok(())
+    }
+
+    fn state(self, transaction: &Transaction, id: i64) -> Result<(Before, i64)> {
+        let sql = format!("SELECT name, record, archived, revision FROM {} WHERE id = ?1", self.table());
+        let row = transaction.query_row(&sql, [id], |row| {
+            let state = Before { name: row.get(0)?, record: row.get(1)?, archived: row.get(2)? };
+            Ok((state, row.get(3)?))
+        });
+        row.optional()?.ok_or(StoreError::Missing { shelf: self.noun(), id })
+    }
+}
+
+/// Brings in a whole document as one batch. Rods and blades already owned are left alone. Gives the
+/// new plans and how many rods and blades were added.
+pub(crate) fn bring_in(
+    transaction: &Transaction,
+    batch: i64,
+    document: &PlanDocument,
+) -> Result<(Vec<Entry<KeptPlan>>, usize, usize)> {
+    let rods_n = Shelf::Rods.add_missing(transaction, batch, &document.rods)?;
+    let blades_n = Shelf::Blades.add_missing(transaction, batch, &document.blades)?;
+    let plans = document.plans.iter().map(|plan| Shelf::Plans.add(transaction, batch, plan));
+    Ok((plans.collect::<Result<_>>()?, rods_n, blades_n))
+}
+
+/// The number of a new batch of changes.
+pub(crate) fn batch(transaction: &Transaction) -> Result<i64> {
+    Ok(transaction.query_row("SELECT coalesce(max(batch), 0) + 1 FROM changes", [], |row| row.get(0))?)
+}
+
+/// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
+///
+/// What was added is put away; what was changed is put back. Refused as a whole where anything newer
+/// stands on any of it.
+pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
+    let mut statement = transaction
+        .prepare("SELECT shelf, entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
+    let rows = statement.query_map([undone], |row| {
+        Ok((
+            row.get::<_, String>(0)?,
+            row.get::<_, i64>(1)?,
+            row.get::<_, Option<String>>(2)?,
+            row.get::<_, i64>(3)?,
+        ))
+    })?;
+    let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
+    if changes.is_empty() {
+        return Err(StoreError::Missing { shelf: "change", id: undone });
+    }
+    let fresh = batch(transaction)?;
+    for (shelf, id, before, revision) in changes {
+        let shelf = Shelf::named(&shelf).ok_or(StoreError::NotUndoable)?;
+        let (current, at) = shelf.state(transaction, id)?;
+        if at != revision {
+            return Err(StoreError::NotUndoable);
+        }
+        let back = match before {
+            Some(before) => serde_json::from_str(&before)?,
+            None => Before { name: current.name.clone(), record: current.record.clone(), archived: true },
+        };
+        shelf.put(transaction, id, &back, at + 1)?;
+        shelf.log(transaction, fresh, id, Some(&current), at + 1)?;
+    }
+    Ok(fresh)
+}
+
+const COLUMNS: &str = "id, revision, archived, created_at, updated_at, record";
+
+/// A row whose record is not yet understood.
+struct Raw {
+    id: i64,
+    revision: i64,
+    archived: bool,
+    created_at: String,
+    updated_at: String,
+    record: String,
+}
+
+impl Raw {
+    fn of(row: &Row) -> rusqlite::Result<Self> {
+        Ok(Self {
+            id: row.get(0)?,
+            revision: row.get(1)?,
+            archived: row.get(2)?,
+            created_at: row.get(3)?,
+            updated_at: row.get(4)?,
+            record: row.get(5)?,
+        })
+    }
+
+    fn entry<T: Kept>(self) -> Result<Entry<T>> {
+        Ok(Entry {
+            id: self.id,
+            revision: self.revision,
+            archived: self.archived,
+            created_at: self.created_at,
+            updated_at: self.updated_at,
+            record: serde_json::from_str(&self.record)?,
+        })
+    }
+}
+
+fn now() -> String {
+    jiff::Timestamp::now().to_string()
+}
