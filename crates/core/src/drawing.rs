@@ -13,8 +13,6 @@ words! {
     pub enum Role ("part of a drawing") {
         /// Wire, to be shown round and in its metal.
         Wire = "wire", "wire";
-        /// Wire seen behind something.
-        WireBehind = "wire-behind", "wire behind";
         /// The rod.
         Rod = "rod", "rod";
         /// An edge of the rod, or its axis.
@@ -41,6 +39,38 @@ pub struct Outlined {
     /// Width of a stroke that has one in the world, mm; a filled or thinly lined shape has none.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub width_mm: Option<f64>,
+    /// Whether such a stroke ends round, as round wire does seen along its cut.
+    pub round_ends: bool,
+}
+
+/// A place on a drawing.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Place {
+    /// To the right, mm.
+    pub x_mm: f64,
+    /// Downward, mm.
+    pub y_mm: f64,
+}
+
+impl From<Point> for Place {
+    fn from(point: Point) -> Self {
+        Self { x_mm: point.x, y_mm: point.y }
+    }
+}
+
+/// What a drawing covers.
+#[derive(Debug, Clone, Copy, PartialEq, Default, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Frame {
+    /// Left edge, mm.
+    pub left_mm: f64,
+    /// Top edge, mm.
+    pub top_mm: f64,
+    /// Width, mm.
+    pub width_mm: f64,
+    /// Height, mm.
+    pub height_mm: f64,
 }
 
 /// A dimension: the distance between two points, drawn beside it.
@@ -48,9 +78,9 @@ pub struct Outlined {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Dimension {
     /// From here, mm.
-    pub from: (f64, f64),
+    pub from: Place,
     /// To here, mm.
-    pub to: (f64, f64),
+    pub to: Place,
     /// What it says.
     pub text: String,
     /// The figure it shows, by its key.
@@ -62,7 +92,7 @@ pub struct Dimension {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Note {
     /// Its place, mm.
-    pub at: (f64, f64),
+    pub at: Place,
     /// What it says.
     pub text: String,
 }
@@ -71,8 +101,8 @@ pub struct Note {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Drawing {
-    /// Left, top, width and height of everything that has a width in the world, mm.
-    pub frame: (f64, f64, f64, f64),
+    /// What everything in it covers that has a size in the world.
+    pub frame: Frame,
     /// Shapes, back to front.
     pub shapes: Vec<Outlined>,
     /// Dimensions.
@@ -92,7 +122,7 @@ pub(crate) struct Sketch {
 impl Sketch {
     pub fn new() -> Self {
         let drawing = Drawing {
-            frame: (0.0, 0.0, 0.0, 0.0),
+            frame: Frame::default(),
             shapes: vec![],
             dimensions: vec![],
             notes: vec![],
@@ -111,27 +141,37 @@ impl Sketch {
         self.push(role, path, None);
     }
 
-    /// A piece of wire of a given width along a path.
+    /// A piece of wire of a given width along a path, its ends cut flat.
     pub fn wire(&mut self, role: Role, path: &BezPath, width_mm: f64) {
         self.cover(path.bounding_box().inflate(width_mm / 2.0, width_mm / 2.0));
         self.push(role, path, Some(width_mm));
     }
 
+    /// The same with round ends.
+    pub fn round_wire(&mut self, role: Role, path: &BezPath, width_mm: f64) {
+        self.wire(role, path, width_mm);
+        if let Some(last) = self.drawing.shapes.last_mut() {
+            last.round_ends = true;
+        }
+    }
+
     fn push(&mut self, role: Role, path: &BezPath, width_mm: Option<f64>) {
-        self.drawing.shapes.push(Outlined { role, path: svg_path(path), width_mm });
+        self.drawing.shapes.push(Outlined { role, path: svg_path(path), width_mm, round_ends: false });
     }
 
     pub fn dimension(&mut self, from: Point, to: Point, text: String, figure: &'static str) {
-        self.drawing.dimensions.push(Dimension { from: (from.x, from.y), to: (to.x, to.y), text, figure });
+        self.cover(Rect::from_points(from, to));
+        self.drawing.dimensions.push(Dimension { from: from.into(), to: to.into(), text, figure });
     }
 
     pub fn note(&mut self, at: Point, text: String) {
-        self.drawing.notes.push(Note { at: (at.x, at.y), text });
+        self.drawing.notes.push(Note { at: at.into(), text });
     }
 
     pub fn finish(mut self, described: String) -> Drawing {
         let frame = self.frame.unwrap_or(Rect::ZERO);
-        self.drawing.frame = (frame.x0, frame.y0, frame.width(), frame.height());
+        self.drawing.frame =
+            Frame { left_mm: frame.x0, top_mm: frame.y0, width_mm: frame.width(), height_mm: frame.height() };
         self.drawing.described = described;
         self.drawing
     }

@@ -35,6 +35,22 @@ words! {
     }
 }
 
+/// The field a word of the sentence writes to.
+pub fn field_of(slot: Slot) -> &'static str {
+    match slot {
+        Slot::Rings => "rings_n",
+        Slot::Temper => "wire.temper",
+        Slot::Metal => "wire.metal",
+        Slot::Section => "wire.section",
+        Slot::Size => "wire.size_mm",
+        Slot::Winding => "winding",
+        Slot::Mandrel => "mandrel.diameter_mm",
+        Slot::Cutting => "cutting.method",
+        Slot::Blade => "cutting.blade",
+        Slot::Inside => "target_inside_diameter_mm",
+    }
+}
+
 /// One piece of a sentence: an input to change, or the words between.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -44,6 +60,9 @@ pub struct Piece {
     /// Which input it is; none for the words between.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub slot: Option<Slot>,
+    /// The field of the request it writes to, which its faults name.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub field: Option<&'static str>,
 }
 
 /// Writes a request, with the ring it gives where that is known.
@@ -97,11 +116,11 @@ fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Piece> {
     for (text, slot) in inputs {
         let between = slot.map_or("", before);
         if !between.is_empty() {
-            pieces.push(Piece { text: between.to_owned(), slot: None });
+            pieces.push(Piece { text: between.to_owned(), slot: None, field: None });
         }
-        pieces.push(Piece { text, slot });
+        pieces.push(Piece { text, slot, field: slot.map(field_of) });
     }
-    pieces.push(Piece { text: ".".to_owned(), slot: None });
+    pieces.push(Piece { text: ".".to_owned(), slot: None, field: None });
     pieces
 }
 

@@ -65,10 +65,23 @@ macro_rules! words {
     ) => {
         $(#[$meta])*
         #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, serde::Serialize)]
-        #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
         pub enum $Name {
             $($(#[$vmeta])* #[serde(rename = $word)] $Variant,)+
         }
+
+        #[cfg(feature = "schema")]
+        impl utoipa::PartialSchema for $Name {
+            fn schema() -> utoipa::openapi::RefOr<utoipa::openapi::schema::Schema> {
+                utoipa::openapi::schema::ObjectBuilder::new()
+                    .schema_type(utoipa::openapi::schema::Type::String)
+                    .enum_values(Some([$($word),+]))
+                    .description(Some(concat!("The word for a ", $noun, ".")))
+                    .into()
+            }
+        }
+
+        #[cfg(feature = "schema")]
+        impl utoipa::ToSchema for $Name {}
 
         impl $Name {
             /// Every value, in the order people list them.

@@ -12,7 +12,7 @@ use crate::length::{self, LengthUnit, shown};
 use crate::mandrel::{Mandrel, Shape};
 use crate::metal::{Metal, Temper};
 use crate::section::Section;
-use crate::sentence::Slot;
+use crate::sentence::{Slot, field_of};
 use crate::workshop::Workshop;
 
 /// A change to one word.
@@ -236,22 +236,6 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) ->
             _ => ring,
         },
         Slot::Rings | Slot::Size | Slot::Inside => String::new(),
-    }
-}
-
-/// The field a word of the sentence writes to.
-pub fn field_of(slot: Slot) -> &'static str {
-    match slot {
-        Slot::Rings => "rings_n",
-        Slot::Temper => "wire.temper",
-        Slot::Metal => "wire.metal",
-        Slot::Section => "wire.section",
-        Slot::Size => "wire.size_mm",
-        Slot::Winding => "winding",
-        Slot::Mandrel => "mandrel.diameter_mm",
-        Slot::Cutting => "cutting.method",
-        Slot::Blade => "cutting.blade",
-        Slot::Inside => "target_inside_diameter_mm",
     }
 }
 

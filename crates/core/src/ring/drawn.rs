@@ -8,6 +8,7 @@ use crate::drawing::{Drawing, Role, Sketch};
 use crate::figure::inches;
 use crate::length::LengthUnit;
 use crate::mandrel::Outline;
+use crate::section::Section;
 
 /// A coil longer than so many outside diameters is drawn with a break.
 const LONGEST_DRAWN: f64 = 3.4;
@@ -25,6 +26,14 @@ pub enum Moment {
 fn told(mm: f64, unit: LengthUnit) -> String {
     match unit {
         LengthUnit::Mm => format!("{mm:.2}"),
+        LengthUnit::Inch => inches(mm),
+    }
+}
+
+/// The same with its unit, where it stands in a sentence.
+fn with_unit(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{mm:.2} mm"),
         LengthUnit::Inch => inches(mm),
     }
 }
@@ -88,13 +97,22 @@ impl RingPlan {
         let mut tail = BezPath::new();
         tail.move_to((width / 2.0, mean / 2.0));
         tail.curve_to(
-            (width / 2.0, mean / 2.0 + 0.10 * outer),
-            (0.1 * outer, mean / 2.0 + 0.30 * outer),
-            (-0.3 * outer, mean / 2.0 + 0.36 * outer),
+            (width / 2.0, mean / 2.0 + 0.12 * outer),
+            (0.0, mean / 2.0 + 0.24 * outer),
+            (-0.45 * outer, mean / 2.0 + 0.26 * outer),
         );
-        sketch.wire(Role::WireBehind, &tail, thickness);
+        sketch.wire(Role::Wire, &tail, thickness);
         for turn in whole_turns(drawn_turns) {
-            sketch.wire(Role::Wire, &front_of_turn(turn * pitch + width / 2.0, pitch, mean / 2.0), width);
+            let x = turn * pitch + width / 2.0;
+            // Round wire shows its round side at the rim; the others end flat at their outer face.
+            match coil.profile.section {
+                Section::Round => {
+                    sketch.round_wire(Role::Wire, &front_of_turn(x, pitch, mean / 2.0), width);
+                }
+                Section::Square | Section::HalfRound => {
+                    sketch.wire(Role::Wire, &front_of_turn(x, pitch, outer / 2.0), width);
+                }
+            }
         }
         if broken {
             draw_break(sketch, length / 2.0, outer, 1.6 * width.max(0.15 * outer));
@@ -104,7 +122,7 @@ impl RingPlan {
         sketch.shape(Role::Ghost, &ghost.to_path(0.01));
 
         let above = -outer.max(loose) / 2.0 - 0.16 * outer;
-        let count = format!("{turns:.1} turns, {}", told(self.coil_length_mm, unit));
+        let count = format!("{turns:.1} turns, {}", with_unit(self.coil_length_mm, unit));
         let text = if self.coils_n == 1 { count } else { format!("{count}: wind {} coils", self.coils_n) };
         sketch.dimension(Point::new(0.0, above), Point::new(length, above), text, "coil-length");
         let x = length + 0.62 * stub;
@@ -142,10 +160,6 @@ impl RingPlan {
         let edge = at
             + Vec2::new(0.0, top + thickness + 1.1 * self.gap_step_mm + 0.32 * self.ring_outside_diameter_mm);
         let step = self.gap_step_mm;
-        let mut behind = BezPath::new();
-        behind.move_to(edge + Vec2::new(-mean, step / 4.0));
-        behind.line_to(edge + Vec2::new(mean, -step / 4.0));
-        sketch.wire(Role::WireBehind, &behind, coil.profile.size_mm);
         for side in [-1.0, 1.0] {
             let mut half = BezPath::new();
             half.move_to(edge + Vec2::new(side * mean, -side * step / 4.0));
@@ -153,7 +167,7 @@ impl RingPlan {
             sketch.wire(Role::Wire, &half, coil.profile.size_mm);
         }
         let low = edge.y + step / 2.0 + coil.profile.size_mm / 2.0;
-        sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart sideways", told(step, unit)));
+        sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart", with_unit(step, unit)));
     }
 }
 
@@ -212,7 +226,7 @@ fn draw_rod(sketch: &mut Sketch, request: &RingRequest, outline: Outline, along:
 
 /// A torn gap across the coil: paper between two zigzags.
 fn draw_break(sketch: &mut Sketch, x: f64, outer: f64, width: f64) {
-    let (half, lean) = (outer / 2.0 * 1.12, width * 0.35);
+    let (half, lean) = (outer / 2.0 * 1.04, width * 0.3);
     let mut path = BezPath::new();
     let steps = 6;
     let zigzag = |i: i32| if i % 2 == 0 { lean } else { -lean };

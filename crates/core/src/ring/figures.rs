@@ -149,7 +149,6 @@ impl RingPlan {
     fn on_the_rod(&self, request: &RingRequest) -> Vec<Figure> {
         let question = Question::OnTheRod;
         let ratio = self.springback_ratio;
-        let coils = if self.coils_n == 1 { "1 coil".to_owned() } else { format!("{} coils", self.coils_n) };
         let per_coil = self.turns_wound / f64::from(self.coils_n);
         let mut wound =
             figure("turns-wound", question, "turns to wind", format!("{:.1}", self.turns_wound), "")
@@ -183,11 +182,18 @@ impl RingPlan {
             Section::Round => "turns · d",
             Section::HalfRound => "turns · w",
         };
-        let most = f64::from(self.rings_per_coil_n);
+        let room = room_told(request);
+        let coils = figure("coils", question, "coils", self.coils_n.to_string(), "")
+            .more(format!("{} rings each at most", self.rings_per_coil_n))
+            .says("Coils to wind on this rod. More rings than one coil holds mean more coils, each with its own tails.")
+            .formula(
+                "rings / rings that fit one coil, rounded up",
+                format!("{} / {} → {}", request.rings_n, self.rings_per_coil_n, self.coils_n),
+            )
+            .assumes(room.clone(), "Exact.", TALLY);
         let length =
             figure("coil-length", question, "longest coil", format!("{:.1}", self.coil_length_mm), "mm")
                 .ruler(self.coil_length_mm)
-                .more(format!("{coils}, at most {} rings each", shown(most, 0)))
                 .says("Length of the longest coil on the rod, close wound. A short rod means more coils, each with its own tails.")
                 .formula(
                     pitch_formula,
@@ -198,7 +204,7 @@ impl RingPlan {
                         self.coil_length_mm
                     ),
                 )
-                .assumes(room_told(request), "± 1 % of the wire; loose turns make it longer.", GEOMETRY);
+                .assumes(room, "± 1 % of the wire; loose turns make it longer.", GEOMETRY);
         let bending = Bending::of(&request.wire);
         let inside = figure(
             "coil-inside",
@@ -208,7 +214,6 @@ impl RingPlan {
             "mm",
         )
         .ruler(self.coil_inside_diameter_mm)
-        .more(format!("R0/R1 {ratio:.4}"))
         .says("Inside of the coil once let go. The bend relaxes by the moment that held it, divided by the wire's stiffness.")
         .formula(
             "1/R1 = 1/R0 − M/(E·I)",
@@ -225,7 +230,7 @@ impl RingPlan {
             "Flow stress ±15 % until a lot is measured, stiffness ±3 %.",
             VOCE,
         );
-        vec![wound, relaxed, length, inside]
+        vec![wound, relaxed, coils, length, inside]
     }
 
     fn off_the_spool(&self, request: &RingRequest) -> Vec<Figure> {
@@ -271,7 +276,6 @@ impl RingPlan {
             );
         let each = figure("wire-per-ring", question, "wire per ring", format!("{per_ring:.2}"), "mm")
             .ruler(per_ring)
-            .more(format!("{:.2} mm of it stays in the ring", self.ring_length_mm))
             .says("What one ring costs in wire, its share of tails and losses included.")
             .formula(
                 "wire to pull / rings",
@@ -292,11 +296,7 @@ impl RingPlan {
             format!("{:.1}", share(self.rings_wire_mm)),
             "%",
         )
-        .more(format!(
-            "{cut_name} {:.1} %, tails and ragged ends {:.1} %",
-            share(self.cutting_wire_mm),
-            share(ends)
-        ))
+        .more(format!("{cut_name} {:.1} %, ends {:.1} %", share(self.cutting_wire_mm), share(ends)))
         .says("Where the wire goes.")
         .formula(
             "rings + cut + ragged + tails = all",
@@ -320,7 +320,7 @@ impl RingPlan {
         let arm = (self.ring_inside_short_mm + profile.thickness_mm()) / 2.0;
         let moment = force * arm;
         let grams = force / GRAVITY * 1000.0;
-        let hold = figure("opening-force", question, "opens unsoldered at about", force_shown(force), "N")
+        let hold = figure("opening-force", question, "opens at about", force_shown(force), "N")
             .more(format!("{} gf", shown(grams, 0)))
             .says("Pull that opens a closed, unsoldered ring with its gap at the side.")
             .formula(
@@ -338,7 +338,7 @@ impl RingPlan {
             );
         let used = self.strain_used;
         let left = strength::strain_left(&request.wire);
-        let mut strain = figure("strain-used", question, "bend uses of what the metal bears", format!("{:.0}", 100.0 * used), "%")
+        let mut strain = figure("strain-used", question, "bend uses of its stretch", format!("{:.0}", 100.0 * used), "%")
             .says("Stretch of the outer fibre at the tightest bend, as a share of what the metal has left before it breaks.")
             .formula(
                 "ln(1 + h/2R) / max(εf − temper, 0.06)",
@@ -357,7 +357,7 @@ impl RingPlan {
             None
         };
         let effort = figure("hand-effort", question, "effort to bend", shown(self.hand_effort, 1), "×")
-            .more("of 20 AWG soft copper".to_owned())
+            .more("20 AWG soft copper".to_owned())
             .says("How hard this wire is on the hand that bends it, against a wire everyone knows.")
             .formula(
                 "σ·Z / (σ·Z of 20 AWG soft copper)",

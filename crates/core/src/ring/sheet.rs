@@ -77,6 +77,16 @@ pub struct PlacedRod {
     pub chosen: bool,
 }
 
+/// The ring one rod gives.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct CurvePoint {
+    /// Rod diameter, mm.
+    pub rod_mm: f64,
+    /// Ring inside, mm.
+    pub ring_mm: f64,
+}
+
 /// Ring inside against rod, for one temper.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -87,8 +97,8 @@ pub struct Curve {
     pub shown: String,
     /// Whether it is the plan's.
     pub chosen: bool,
-    /// Rod diameter and ring inside, mm each; ends where the wire springs straight.
-    pub points: Vec<(f64, f64)>,
+    /// Its points, by growing rod; it ends where the wire springs straight.
+    pub points: Vec<CurvePoint>,
 }
 
 /// Everything a planning view shows of one request.
@@ -197,7 +207,7 @@ impl RingRequest {
                 let diameter_mm = from + (to - from) * f64::from(i) / f64::from(CURVE_POINTS);
                 let rod = Mandrel { diameter_mm, short_mm: None, ..self.mandrel.clone() };
                 let ring = target.inside_on(&bending, &rod)?;
-                (ring < 4.0 * to).then_some((diameter_mm, ring))
+                (ring < 4.0 * to).then_some(CurvePoint { rod_mm: diameter_mm, ring_mm: ring })
             };
             Curve {
                 temper: *temper,

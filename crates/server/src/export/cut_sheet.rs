@@ -27,7 +27,7 @@ pub(super) fn draw(of: &Sheetable) -> String {
     y = draw_strip(&mut page, &of.worked.strip, &of.worked.colour, y + 4.0);
     y = draw_figures(&mut page, &of.worked.figures, y + 5.0);
     for caution in &of.worked.cautions {
-        if y > 262.0 {
+        if y > 266.0 {
             break;
         }
         y = page.paragraph(LEFT, y + 1.0, Type::sans(3.1).quiet(), ROOM, &caution.text);
@@ -51,14 +51,20 @@ fn said(scale: f64) -> String {
     if scale >= 1.0 { "true size".to_owned() } else { format!("{:.0} % of true size", scale * 100.0) }
 }
 
+/// The coil and a ring: once as large as the page has room for, with dimensions, and once at true size
+/// to lay the made piece on.
 fn draw_stage(page: &mut Page, of: &Sheetable, y: f64) -> f64 {
     let drawing = &of.worked.wound;
-    let (.., width, height) = drawing.frame;
-    let scale = scale_to_fit(width + 4.0).min(110.0 / height.max(1.0));
-    let title = format!("On the rod, and one ring closed: {}", said(scale));
+    let frame = drawing.frame;
+    let large = ((ROOM - 6.0) / frame.width_mm).min(62.0 / frame.height_mm);
+    let title = format!("On the rod, and one ring closed: drawn {large:.1} times true size");
     page.text(LEFT, y + 2.0, Type::sans(3.4).bold(), &title);
-    page.drawing((LEFT, y + 9.0), scale, drawing, &of.worked.colour);
-    y + 9.0 + height * scale + 6.0
+    page.dimensioned((LEFT, y + 9.0), large, drawing, &of.worked.colour);
+    let y = y + 9.0 + frame.height_mm * large + 10.0;
+    let scale = scale_to_fit(frame.width_mm).min(60.0 / frame.height_mm);
+    page.text(LEFT, y, Type::sans(3.4).bold(), &format!("The same, {}", said(scale)));
+    page.drawing((LEFT, y + 3.0), scale, drawing, &of.worked.colour);
+    y + 3.0 + frame.height_mm * scale + 4.0
 }
 
 fn draw_strip(page: &mut Page, strip: &Strip, colour: &str, y: f64) -> f64 {

@@ -2,7 +2,7 @@
 
 use std::fmt::Write as _;
 
-use lorimant_core::drawing::{Dimension, Drawing, Role};
+use lorimant_core::drawing::{Dimension, Drawing, Place, Role};
 
 pub(super) const INK: &str = "#22262b";
 pub(super) const QUIET: &str = "#5c626a";
@@ -109,32 +109,40 @@ impl Page {
 
     /// A drawing with its frame's top left corner at a place, at so much of its true size.
     pub fn drawing(&mut self, at: (f64, f64), scale: f64, drawing: &Drawing, colour: &str) {
-        let (left, top, ..) = drawing.frame;
-        let shift = (at.0 - left * scale, at.1 - top * scale);
+        let frame = drawing.frame;
+        let shift = (at.0 - frame.left_mm * scale, at.1 - frame.top_mm * scale);
         self.put(format_args!(
-            r#"<g transform="translate({:.4} {:.4}) scale({scale:.6})" fill="none" stroke-linecap="butt">"#,
+            r#"<g transform="translate({:.4} {:.4}) scale({scale:.6})" fill="none">"#,
             shift.0, shift.1
         ));
         for shape in &drawing.shapes {
+            let cap = if shape.round_ends { "round" } else { "butt" };
             for (attributes, width) in strokes(shape.role, shape.width_mm, colour, scale) {
                 self.put(format_args!(
-                    r#"<path d="{}" {attributes} stroke-width="{width:.4}"/>"#,
+                    r#"<path d="{}" {attributes} stroke-width="{width:.4}" stroke-linecap="{cap}"/>"#,
                     shape.path
                 ));
             }
         }
         self.put(format_args!("</g>"));
+    }
+
+    /// A drawing with its dimensions and notes.
+    pub fn dimensioned(&mut self, at: (f64, f64), scale: f64, drawing: &Drawing, colour: &str) {
+        self.drawing(at, scale, drawing, colour);
+        let frame = drawing.frame;
+        let shift = (at.0 - frame.left_mm * scale, at.1 - frame.top_mm * scale);
         for dimension in &drawing.dimensions {
             self.dimension(dimension, shift, scale);
         }
         for note in &drawing.notes {
-            let (x, y) = (note.at.0 * scale + shift.0, note.at.1 * scale + shift.1 + 4.0);
+            let (x, y) = (note.at.x_mm * scale + shift.0, note.at.y_mm * scale + shift.1 + 4.0);
             self.text(x, y, Type::sans(2.8).quiet().anchored("middle"), &note.text);
         }
     }
 
     fn dimension(&mut self, dimension: &Dimension, shift: (f64, f64), scale: f64) {
-        let place = |p: (f64, f64)| (p.0 * scale + shift.0, p.1 * scale + shift.1);
+        let place = |p: Place| (p.x_mm * scale + shift.0, p.y_mm * scale + shift.1);
         let (from, to) = (place(dimension.from), place(dimension.to));
         let (dx, dy) = (to.0 - from.0, to.1 - from.1);
         let length = dx.hypot(dy).max(1e-9);
@@ -176,9 +184,6 @@ fn strokes(role: Role, width: Option<f64>, colour: &str, scale: f64) -> Vec<(Str
             (stroke(colour), w * 0.78),
             (stroke(&lightened(colour, 0.45)), w * 0.22),
         ],
-        (Role::WireBehind, Some(w)) => {
-            vec![(stroke(&shaded(colour, 0.45)), w), (stroke(&shaded(colour, 0.8)), w * 0.78)]
-        }
         (Role::Rod, _) => vec![(format!(r##"fill="#d9dcdf" stroke="{QUIET}""##), line(0.12))],
         (Role::Tape, _) => vec![(format!(r##"fill="#e6dcc0" stroke="{QUIET}""##), line(0.12))],
         (Role::RodEdge, _) => vec![(stroke(QUIET), line(0.1))],
@@ -187,7 +192,7 @@ fn strokes(role: Role, width: Option<f64>, colour: &str, scale: f64) -> Vec<(Str
             vec![(format!(r#"stroke="{QUIET}" stroke-dasharray="{dash:.3} {dash:.3}""#), line(0.15))]
         }
         (Role::Kerf, _) => vec![(stroke(STOP), line(0.15))],
-        (Role::Break, _) => vec![(format!(r##"fill="#ffffff" stroke="{QUIET}""##), line(0.12))],
+        (Role::Break, _) => vec![(r##"fill="#ffffff""##.to_owned(), 0.0)],
         (_, None) => vec![(stroke(INK), line(0.15))],
     }
 }

@@ -19,13 +19,13 @@ use crate::store::shelf::{self, Edit, Entry, Page, Shelf, Wanted, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
-        .routes(routes!(list, keep))
-        .routes(routes!(get, replace))
-        .routes(routes!(archive))
+        .routes(routes!(list_plans, keep_plan))
+        .routes(routes!(get_plan, change_plan))
+        .routes(routes!(archive_plan))
         .routes(routes!(undo))
-        .routes(routes!(all_json))
-        .routes(routes!(all_csv))
-        .routes(routes!(import))
+        .routes(routes!(all_plans_json))
+        .routes(routes!(all_plans_csv))
+        .routes(routes!(import_document))
 }
 
 /// What part of a list is wanted.
@@ -77,7 +77,7 @@ pub(super) struct Archive {
 
 /// Lists kept plans, last changed first.
 #[utoipa::path(get, path = "/api/plans", params(ListQuery), responses((status = 200, body = Page<KeptPlan>)))]
-async fn list(
+async fn list_plans(
     Shared(state): Shared<State>,
     Query(query): Query<ListQuery>,
 ) -> Result<Json<Page<KeptPlan>>, Problem> {
@@ -87,7 +87,7 @@ async fn list(
 /// Keeps a plan.
 #[utoipa::path(post, path = "/api/plans", request_body = KeptPlan,
     responses((status = 201, body = Written<KeptPlan>), (status = 422, body = Problem)))]
-async fn keep(
+async fn keep_plan(
     Shared(state): Shared<State>,
     Body(plan): Body<KeptPlan>,
 ) -> Result<(StatusCode, Json<Written<KeptPlan>>), Problem> {
@@ -103,14 +103,17 @@ async fn keep(
 /// One kept plan.
 #[utoipa::path(get, path = "/api/plans/{id}", params(("id" = i64, Path)),
     responses((status = 200, body = Entry<KeptPlan>), (status = 404, body = Problem)))]
-async fn get(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<Entry<KeptPlan>>, Problem> {
+async fn get_plan(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+) -> Result<Json<Entry<KeptPlan>>, Problem> {
     read(&state, move |connection| Shelf::Plans.get(connection, id)).await.map(Json)
 }
 
 /// Changes a kept plan: its name, note or request.
 #[utoipa::path(put, path = "/api/plans/{id}", params(("id" = i64, Path), Revised), request_body = KeptPlan,
     responses((status = 200, body = Written<KeptPlan>), (status = 409, body = Problem), (status = 422, body = Problem)))]
-async fn replace(
+async fn change_plan(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
     Query(Revised { revision }): Query<Revised>,
@@ -123,7 +126,7 @@ async fn replace(
 /// Puts a plan away, or takes it out again.
 #[utoipa::path(post, path = "/api/plans/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
     responses((status = 200, body = Written<KeptPlan>), (status = 409, body = Problem)))]
-async fn archive(
+async fn archive_plan(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
     Body(wish): Body<Archive>,
@@ -171,7 +174,7 @@ async fn all(state: &State) -> Result<Vec<KeptPlan>, Problem> {
 
 /// All kept plans as one JSON document, in the published schema.
 #[utoipa::path(get, path = "/api/plans/all.json", responses((status = 200, body = PlanDocument)))]
-async fn all_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
+async fn all_plans_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let document = PlanDocument::of(all(&state).await?);
     let name = "attachment; filename=\"lorimant-plans.json\"";
     Ok(([(header::CONTENT_DISPOSITION, name)], Json(document)).into_response())
@@ -179,7 +182,7 @@ async fn all_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
 
 /// All kept plans as a table.
 #[utoipa::path(get, path = "/api/plans/all.csv", responses((status = 200, body = String, content_type = "text/csv")))]
-async fn all_csv(Shared(state): Shared<State>) -> Result<Response, Problem> {
+async fn all_plans_csv(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let text = table::write(&all(&state).await?)
         .map_err(|error| Problem::internal(format!("The table could not be written: {error}.")))?;
     let name = "attachment; filename=\"lorimant-plans.csv\"";
@@ -203,7 +206,7 @@ struct Imported {
 /// Brings plans, rods and blades in from a JSON document: all of it, or nothing where anything is wrong.
 #[utoipa::path(post, path = "/api/import", request_body = PlanDocument,
     responses((status = 201, body = Imported), (status = 422, body = Problem)))]
-async fn import(
+async fn import_document(
     Shared(state): Shared<State>,
     Body(document): Body<PlanDocument>,
 ) -> Result<(StatusCode, Json<Imported>), Problem> {

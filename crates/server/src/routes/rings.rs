@@ -25,11 +25,11 @@ use crate::store::kept::KeptPlan;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
-        .routes(routes!(plan))
-        .routes(routes!(mandrel))
-        .routes(routes!(sheet))
-        .routes(routes!(change))
-        .routes(routes!(choices))
+        .routes(routes!(plan_rings))
+        .routes(routes!(find_mandrel))
+        .routes(routes!(ring_sheet))
+        .routes(routes!(change_word))
+        .routes(routes!(word_choices))
         .routes(routes!(how_many))
         .routes(routes!(take_away))
 }
@@ -51,7 +51,7 @@ struct Planned {
 /// Plans rings on a rod.
 #[utoipa::path(post, path = "/api/rings/plan", request_body = RingRequest,
     responses((status = 200, body = Planned), (status = 422, body = Problem)))]
-async fn plan(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem> {
+async fn plan_rings(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem> {
     let plan = request.plan()?;
     Ok(Json(Planned {
         sentence: sentence::text(&sentence::write(&request, Some(&plan))),
@@ -64,7 +64,7 @@ async fn plan(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem
 /// Finds the rod for a ring wanted in the hand.
 #[utoipa::path(post, path = "/api/rings/mandrel", request_body = RingTarget,
     responses((status = 200, body = RodChoice), (status = 422, body = Problem)))]
-async fn mandrel(
+async fn find_mandrel(
     Shared(state): Shared<State>,
     Body(target): Body<RingTarget>,
 ) -> Result<Json<RodChoice>, Problem> {
@@ -76,7 +76,7 @@ async fn mandrel(
 /// Everything a planning view shows; faults come inside, so that the sentence can still be shown.
 #[utoipa::path(post, path = "/api/rings/sheet", request_body = RingRequest,
     responses((status = 200, body = Sheet), (status = 422, body = Problem)))]
-async fn sheet(Shared(state): Shared<State>, Body(request): Body<RingRequest>) -> Json<Sheet> {
+async fn ring_sheet(Shared(state): Shared<State>, Body(request): Body<RingRequest>) -> Json<Sheet> {
     Json(request.sheet(&state.store.workshop()))
 }
 
@@ -95,7 +95,10 @@ struct WordChange {
 /// Changes one word of the sentence and gives the sheet that comes of it.
 #[utoipa::path(post, path = "/api/rings/change", request_body = WordChange,
     responses((status = 200, body = Sheet), (status = 422, body = Problem)))]
-async fn change(Shared(state): Shared<State>, Body(word): Body<WordChange>) -> Result<Json<Sheet>, Problem> {
+async fn change_word(
+    Shared(state): Shared<State>,
+    Body(word): Body<WordChange>,
+) -> Result<Json<Sheet>, Problem> {
     let workshop = state.store.workshop();
     let changed = word.request.changed(word.slot, &word.change, &workshop)?;
     Ok(Json(changed.sheet(&workshop)))
@@ -114,7 +117,7 @@ struct WordChoice {
 /// What a word could be instead, each with what it would change.
 #[utoipa::path(post, path = "/api/rings/choices", request_body = WordChoice,
     responses((status = 200, body = Vec<Choice>), (status = 422, body = Problem)))]
-async fn choices(Shared(state): Shared<State>, Body(word): Body<WordChoice>) -> Json<Vec<Choice>> {
+async fn word_choices(Shared(state): Shared<State>, Body(word): Body<WordChoice>) -> Json<Vec<Choice>> {
     Json(word.request.choices(word.slot, &state.store.workshop()))
 }
 

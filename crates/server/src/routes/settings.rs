@@ -14,7 +14,7 @@ use crate::problem::{Body, Problem};
 use crate::store::kept::Settings;
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(get, keep))
+    OpenApiRouter::new().routes(routes!(get_settings, change_settings))
 }
 
 /// Settings with their revision.
@@ -28,7 +28,7 @@ struct Revisioned {
 
 /// The workshop's settings.
 #[utoipa::path(get, path = "/api/settings", responses((status = 200, body = Revisioned)))]
-async fn get(Shared(state): Shared<State>) -> Result<Json<Revisioned>, Problem> {
+async fn get_settings(Shared(state): Shared<State>) -> Result<Json<Revisioned>, Problem> {
     let (settings, revision) = read(&state, crate::store::settings).await?;
     Ok(Json(Revisioned { settings, revision }))
 }
@@ -36,7 +36,7 @@ async fn get(Shared(state): Shared<State>) -> Result<Json<Revisioned>, Problem> 
 /// Changes the workshop's settings.
 #[utoipa::path(put, path = "/api/settings", params(Revised), request_body = Settings,
     responses((status = 200, body = Revisioned), (status = 409, body = Problem), (status = 422, body = Problem)))]
-async fn keep(
+async fn change_settings(
     Shared(state): Shared<State>,
     Query(Revised { revision }): Query<Revised>,
     Body(settings): Body<Settings>,

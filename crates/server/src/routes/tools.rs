@@ -20,20 +20,20 @@ use crate::store::shelf::{self, Edit, Page, Shelf, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
-        .routes(routes!(rods, add_rod))
+        .routes(routes!(list_rods, add_rod))
         .routes(routes!(change_rod))
         .routes(routes!(archive_rod))
-        .routes(routes!(blades, add_blade))
+        .routes(routes!(list_blades, add_blade))
         .routes(routes!(change_blade))
         .routes(routes!(archive_blade))
         .routes(routes!(blade_table))
         .routes(routes!(start_sets))
-        .routes(routes!(take_over))
+        .routes(routes!(take_over_start_set))
 }
 
 /// Lists the workshop's rods.
 #[utoipa::path(get, path = "/api/rods", params(ListQuery), responses((status = 200, body = Page<Mandrel>)))]
-async fn rods(
+async fn list_rods(
     Shared(state): Shared<State>,
     Query(query): Query<ListQuery>,
 ) -> Result<Json<Page<Mandrel>>, Problem> {
@@ -90,7 +90,7 @@ async fn archive_rod(
 
 /// Lists the workshop's saw blades.
 #[utoipa::path(get, path = "/api/blades", params(ListQuery), responses((status = 200, body = Page<KeptBlade>)))]
-async fn blades(
+async fn list_blades(
     Shared(state): Shared<State>,
     Query(query): Query<ListQuery>,
 ) -> Result<Json<Page<KeptBlade>>, Problem> {
@@ -187,7 +187,7 @@ struct TakenOver {
 /// Takes a start set over into the workshop's rods.
 #[utoipa::path(post, path = "/api/start-sets/{set}", params(("set" = StartSet, Path)),
     responses((status = 201, body = TakenOver), (status = 404, body = Problem)))]
-async fn take_over(
+async fn take_over_start_set(
     Shared(state): Shared<State>,
     Path(set): Path<String>,
 ) -> Result<(StatusCode, Json<TakenOver>), Problem> {

@@ -6,6 +6,7 @@ use lorimant_core::gauge::GaugeSystem;
 use lorimant_core::length::{Habits, LengthUnit};
 use lorimant_core::mandrel::Mandrel;
 use lorimant_core::ring::RingRequest;
+use lorimant_core::sentence;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -81,6 +82,10 @@ impl Settings {
 pub(crate) trait Kept: Serialize + serde::de::DeserializeOwned {
     /// What lists search and sort by.
     fn name(&self) -> String;
+    /// What it stands for, in a sentence; nothing where the name says it all.
+    fn sentence(&self) -> String {
+        String::new()
+    }
     /// Everything wrong with it.
     fn check(&self) -> Result<(), Faults>;
 }
@@ -88,6 +93,11 @@ pub(crate) trait Kept: Serialize + serde::de::DeserializeOwned {
 impl Kept for KeptPlan {
     fn name(&self) -> String {
         self.name.clone()
+    }
+
+    fn sentence(&self) -> String {
+        let plan = self.request.plan().ok();
+        sentence::text(&sentence::write(&self.request, plan.as_ref()))
     }
 
     fn check(&self) -> Result<(), Faults> {

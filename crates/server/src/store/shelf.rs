@@ -34,6 +34,10 @@ pub(crate) struct Entry<T> {
     pub created_at: String,
     /// When it was last changed, UTC.
     pub updated_at: String,
+    /// What it is called in lists.
+    pub name: String,
+    /// What it stands for, in a sentence.
+    pub sentence: String,
     /// The record itself.
     pub record: T,
 }
@@ -314,13 +318,16 @@ impl Raw {
     }
 
     fn entry<T: Kept>(self) -> Result<Entry<T>> {
+        let record: T = serde_json::from_str(&self.record)?;
         Ok(Entry {
+            name: record.name(),
+            sentence: record.sentence(),
             id: self.id,
             revision: self.revision,
             archived: self.archived,
             created_at: self.created_at,
             updated_at: self.updated_at,
-            record: serde_json::from_str(&self.record)?,
+            record,
         })
     }
 }

@@ -1,0 +1,92 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Answer = Schemas['Answer']
+export type Candidate = Schemas['Candidate']
+export type Choice = Schemas['Choice']
+export type Curve = Schemas['Curve']
+export type Drawing = Schemas['Drawing']
+export type Fault = Schemas['Fault']
+export type Figure = Schemas['Figure']
+export type KeptPlan = Schemas['KeptPlan']
+export type KeptBlade = Schemas['KeptBlade']
+export type Mandrel = Schemas['Mandrel']
+export type Place = Schemas['Place']
+export type Piece = Schemas['Piece']
+export type PlacedRod = Schemas['PlacedRod']
+export type PlanDocument = Schemas['PlanDocument']
+export type Problem = Schemas['Problem']
+export type RingRequest = Schemas['RingRequest']
+export type Settings = Schemas['Settings']
+export type Sheet = Schemas['Sheet']
+export type Slot = Schemas['Slot']
+export type Strip = Schemas['Strip']
+export type Worked = Schemas['Worked']
+export type PlanEntry = Schemas['Entry_KeptPlan']
+export type RodEntry = Schemas['Entry_Mandrel']
+export type BladeEntry = Schemas['Entry_KeptBlade']
+export type StartSet = Schemas['StartSet']
+
+/** What the server said was wrong, with the field of each fault. */
+export class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: '/' })
+
+/** Called when the server wants the passphrase. */
+let onLocked = () => {}
+export function whenLocked(then: () => void) {
+  onLocked = then
+}
+
+/** The data of an answer; throws {@link Refused} for a problem, and one like it when nobody answers. */
+export async function data<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let answer
+  try {
+    answer = await call
+  } catch {
+    throw new Refused({
+      type: '/problems/unreachable',
+      title: 'No answer',
+      status: 0,
+      detail: 'The Lorimant server does not answer. Start it again; nothing you kept is lost.',
+      errors: [],
+    })
+  }
+  if (answer.error !== undefined || !answer.response.ok) {
+    if (answer.response.status === 401) onLocked()
+    throw new Refused(answer.error as Problem)
+  }
+  return answer.data as T
+}
+
+/** The sentence to show for anything thrown. */
+export function sentenceOf(thrown: unknown): string {
+  return thrown instanceof Error ? thrown.message : String(thrown)
+}
+
+/** The faults of anything thrown, at least one. */
+export function faultsOf(thrown: unknown): Fault[] {
+  if (thrown instanceof Refused && thrown.problem.errors?.length) return thrown.problem.errors
+  return [{ field: '', sentence: sentenceOf(thrown) }]
+}
+
+/** Fetches a made file and hands it to the browser to save. */
+export async function takeAway(file: string, plan: KeptPlan): Promise<void> {
+  const response = await fetch(`/api/rings/take-away/${file}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(plan),
+  })
+  if (!response.ok) throw new Refused((await response.json()) as Problem)
+  const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? file
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(await response.blob())
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(link.href)
+}

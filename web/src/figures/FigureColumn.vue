@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Figure } from '../api/client'
+import { useSettings } from '../frame/settings'
+
+const props = defineProps<{ figures: Figure[] }>()
+
+const settings = useSettings()
+const opened = ref<string | null>(null)
+
+const titles: Record<Figure['question'], string> = {
+  'in-your-hand': 'In your hand',
+  'on-the-rod': 'On the rod',
+  'off-the-spool': 'Off the spool',
+  'will-it-hold': 'Will it hold',
+}
+
+const groups = computed(() =>
+  Object.entries(titles).map(([question, title]) => ({
+    title,
+    figures: props.figures.filter((figure) => figure.question === question),
+  })),
+)
+
+/** Value and unit in the unit the workshop reads first; the other stands below. */
+function written(figure: Figure) {
+  const metric = { value: figure.value, unit: figure.unit }
+  if (settings.settings.unit !== 'inch' || !figure.inch) return { ...metric, other: figure.inch }
+  const [, value, unit] = /^(.*) ([a-z]+)$/.exec(figure.inch) ?? []
+  return { value: value ?? figure.inch, unit: unit ?? '', other: `${metric.value} ${metric.unit}` }
+}
+
+/** What stands small beside the value: the other unit, or a remark. */
+const beside = (figure: Figure) => [figure.more, written(figure).other].filter(Boolean).join(' · ')
+</script>
+
+<template>
+  <div class="figures" data-test="figures">
+    <section v-for="(group, g) in groups" :key="group.title">
+      <h2 class="question">{{ group.title }}</h2>
+      <div v-for="(figure, i) in group.figures" :key="figure.key" class="figure" :class="figure.level">
+        <button
+          type="button"
+          class="plain face"
+          :class="{ main: g === 0 && i === 0 }"
+          :aria-expanded="opened === figure.key"
+          :data-figure="figure.key"
+          @click="opened = opened === figure.key ? null : figure.key"
+        >
+          <span class="label">{{ figure.label }}</span>
+          <span class="beside">{{ beside(figure) }}</span>
+          <span class="num">{{ written(figure).value }}</span>
+          <span class="unit">{{ written(figure).unit }}</span>
+        </button>
+        <dl v-if="opened === figure.key" class="working" data-test="working">
+          <dd class="says">{{ figure.working.sentence }}</dd>
+          <dd class="formula">{{ figure.working.formula }}</dd>
+          <dd class="formula">{{ figure.working.numbers }}</dd>
+          <dt>Assumed</dt>
+          <dd>{{ figure.working.assumption }}</dd>
+          <dt>Spread</dt>
+          <dd>{{ figure.working.spread }}</dd>
+          <dt>Source</dt>
+          <dd>{{ figure.working.source }}</dd>
+        </dl>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.question {
+  font-size: 0.98rem;
+  font-weight: 500;
+  color: rgb(var(--v-theme-quiet));
+  margin: 0;
+  padding: 6px 0 0;
+  border-bottom: 1px solid rgb(var(--v-theme-hairline));
+}
+
+section:first-child .question {
+  padding-top: 0;
+}
+
+.face {
+  display: grid;
+  grid-template-columns: auto 1fr auto 24px;
+  gap: 0 8px;
+  align-items: baseline;
+  width: 100%;
+  padding: 1px 0;
+  min-height: 25px;
+}
+
+.face:hover .label {
+  text-decoration: underline;
+  text-decoration-style: dotted;
+  text-underline-offset: 4px;
+}
+
+.num {
+  font-size: 1.14rem;
+  line-height: 1.2;
+  text-align: right;
+}
+
+.unit,
+.beside {
+  color: rgb(var(--v-theme-quiet));
+  font-size: 0.93rem;
+}
+
+.beside {
+  text-align: right;
+}
+
+.main .num {
+  font-size: 3rem;
+  line-height: 1;
+}
+
+.main .label {
+  font-size: 1.15rem;
+}
+
+.watch .num,
+.watch .label {
+  color: rgb(var(--v-theme-warning));
+}
+
+.stop .num,
+.stop .label {
+  color: rgb(var(--v-theme-error));
+}
+
+.working {
+  margin: 2px 0 12px;
+  padding: 8px 0 2px 12px;
+  border-left: 3px solid rgb(var(--v-theme-primary));
+}
+
+.working dt {
+  color: rgb(var(--v-theme-quiet));
+  font-size: 0.92rem;
+}
+
+.working dd {
+  margin: 0 0 5px;
+}
+
+.says {
+  font-size: 1.05rem;
+}
+
+.formula {
+  font-weight: 700;
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { useDebounceFn, useEventListener } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, type Answer } from '../api/client'
+import { usePlan } from '../rings/plan'
+import { useNotice } from './notice'
+import { isTyping } from './typing'
+
+const plan = usePlan()
+const notice = useNotice()
+const router = useRouter()
+const text = ref('')
+const answer = ref<Answer | null>(null)
+const open = ref(false)
+const field = useTemplateRef<HTMLInputElement>('field')
+const box = useTemplateRef<HTMLElement>('box')
+let asked = 0
+
+const ask = useDebounceFn(async () => {
+  const mine = ++asked
+  if (!text.value.trim()) {
+    answer.value = null
+    return
+  }
+  try {
+    const reply = await data(api.POST('/api/ask', { body: { text: text.value } }))
+    if (mine === asked) answer.value = reply
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}, 120)
+
+/** The typed line cut where words were not understood. */
+const marked = computed(() => {
+  const letters = [...text.value]
+  const parts: { text: string; unclear: boolean }[] = []
+  let at = 0
+  for (const word of [...(answer.value?.unclear ?? [])].sort((a, b) => a.from - b.from)) {
+    parts.push({ text: letters.slice(at, word.from).join(''), unclear: false })
+    parts.push({ text: letters.slice(word.from, word.to).join(''), unclear: true })
+    at = word.to
+  }
+  parts.push({ text: letters.slice(at).join(''), unclear: false })
+  return parts
+})
+
+async function use() {
+  const request = answer.value?.request
+  if (!request || answer.value?.faults.length) return
+  open.value = false
+  field.value?.blur()
+  await plan.start(request)
+  text.value = ''
+  answer.value = null
+  await router.push('/rings')
+}
+
+useEventListener('keydown', (event) => {
+  if (event.key === '/' && !isTyping(event)) {
+    event.preventDefault()
+    field.value?.focus()
+  }
+})
+useEventListener('pointerdown', (event) => {
+  if (event.target instanceof Node && !box.value?.contains(event.target)) open.value = false
+})
+</script>
+
+<template>
+  <div ref="box" class="ask-line">
+    <label class="line">
+      <span class="slash" aria-hidden="true">/</span>
+      <input
+        ref="field"
+        v-model="text"
+        type="text"
+        aria-label="Ask: rings, sizes, lengths"
+        placeholder="120 rings 5 mm inside copper 18 soft"
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="400"
+        data-test="ask"
+        @focus="open = true"
+        @input="((open = true), ask())"
+        @keydown.enter.prevent="use"
+        @keydown.esc="((open = false), field?.blur())"
+      />
+    </label>
+    <section v-if="open && answer" class="popover reply" aria-live="polite" data-test="answer">
+      <p v-if="answer.unclear.length" class="typed">
+        <template v-for="(part, i) in marked" :key="i"
+          ><mark v-if="part.unclear">{{ part.text }}</mark
+          ><template v-else>{{ part.text }}</template></template
+        >
+      </p>
+      <ul v-if="answer.unclear.length" class="stop">
+        <li v-for="word in answer.unclear" :key="word.from">{{ word.why }}</li>
+      </ul>
+      <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
+      <p v-if="answer.headline" class="headline">{{ answer.headline }}</p>
+      <p v-if="answer.missing.length">Still to say: {{ answer.missing.join('; ') }}.</p>
+      <p v-if="answer.sentence.length" class="serif sentence">
+        {{ answer.sentence.map((piece) => piece.text).join('') }}
+      </p>
+      <p v-if="answer.understood.length" class="quiet small">
+        Understood: {{ answer.understood.join(' · ') }}
+      </p>
+      <p v-for="said in answer.assumed" :key="said" class="quiet small">{{ said }}</p>
+      <v-btn
+        v-if="answer.request && !answer.faults.length"
+        variant="flat"
+        color="primary"
+        data-test="use-answer"
+        @click="use"
+      >
+        Open as a plan
+      </v-btn>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.ask-line {
+  position: relative;
+}
+
+.line {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  border-bottom: 1.5px solid rgb(var(--v-theme-on-background));
+  padding: 3px 2px;
+}
+
+.line:focus-within {
+  border-color: rgb(var(--v-theme-primary));
+  box-shadow: 0 1.5px 0 rgb(var(--v-theme-primary));
+}
+
+.slash {
+  border: 1px solid rgb(var(--v-theme-quiet));
+  border-radius: 3px;
+  padding: 0 7px;
+  font-size: 0.95rem;
+}
+
+input {
+  flex: 1;
+  min-width: 0;
+  min-height: 32px;
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  outline: none;
+}
+
+input::placeholder {
+  color: rgb(var(--v-theme-quiet));
+  opacity: 1;
+}
+
+.reply {
+  position: absolute;
+  z-index: 20;
+  top: calc(100% + 8px);
+  right: 0;
+  width: min(520px, calc(100vw - 2 * var(--gutter)));
+  max-height: 70vh;
+  overflow: auto;
+}
+
+.reply p {
+  margin: 0 0 8px;
+}
+
+.reply ul {
+  margin: 0 0 8px;
+  padding-left: 18px;
+}
+
+.headline {
+  font-weight: 700;
+  font-size: 1.12rem;
+}
+
+.sentence {
+  font-size: 1.1rem;
+}
+
+.small {
+  font-size: 0.95rem;
+}
+
+mark {
+  background: none;
+  color: rgb(var(--v-theme-error));
+  text-decoration: underline wavy;
+}
+</style>

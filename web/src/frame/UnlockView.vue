@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api, data, sentenceOf } from '../api/client'
+
+const emit = defineEmits<{ unlocked: [] }>()
+const passphrase = ref('')
+const said = ref('')
+const busy = ref(false)
+
+async function unlock() {
+  busy.value = true
+  said.value = ''
+  try {
+    await data(api.POST('/api/session', { body: { passphrase: passphrase.value } }))
+    emit('unlocked')
+  } catch (thrown) {
+    said.value = sentenceOf(thrown)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <main class="page unlock">
+    <h1>This workshop is locked.</h1>
+    <p class="quiet">Type the passphrase that was set for it.</p>
+    <form @submit.prevent="unlock">
+      <v-text-field
+        v-model="passphrase"
+        type="password"
+        label="Passphrase"
+        autocomplete="current-password"
+        :error-messages="said"
+        autofocus
+      />
+      <v-btn type="submit" variant="flat" color="primary" :loading="busy" class="mt-4">Unlock</v-btn>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.unlock {
+  max-width: 460px;
+  padding-top: 18vh;
+}
+</style>

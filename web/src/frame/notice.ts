@@ -1,0 +1,40 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { api, data, sentenceOf } from '../api/client'
+
+/** One line at the foot of the screen: what was done, and the way back. */
+export const useNotice = defineStore('notice', () => {
+  const text = ref('')
+  const shown = ref(false)
+  const failed = ref(false)
+  const undo = ref<(() => Promise<void>) | null>(null)
+
+  function say(sentence: string, back: (() => Promise<void>) | null = null) {
+    text.value = sentence
+    undo.value = back
+    failed.value = false
+    shown.value = true
+  }
+
+  function fail(thrown: unknown) {
+    text.value = sentenceOf(thrown)
+    undo.value = null
+    failed.value = true
+    shown.value = true
+  }
+
+  /** Says what was done; its Undo asks the server to undo that batch, then refreshes. */
+  function did(sentence: string, batch: number, refresh: () => unknown) {
+    say(sentence, async () => {
+      try {
+        const answer = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
+        await refresh()
+        did('Undone.', answer.undo, refresh)
+      } catch (thrown) {
+        fail(thrown)
+      }
+    })
+  }
+
+  return { text, shown, failed, undo, say, fail, did }
+})

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api, data, sentenceOf } from '../api/client'
+import CautionList from './CautionList.vue'
+import MetalTable from './MetalTable.vue'
+
+const typed = ref('')
+const reading = ref<{ mm: number; text: string; note?: string | null } | null>(null)
+const wrong = ref('')
+const system = ref<'awg' | 'swg' | 'steel-wire'>('awg')
+
+const { data: tables } = useQuery({
+  queryKey: ['gauges'],
+  queryFn: () => data(api.GET('/api/gauges')),
+  staleTime: Infinity,
+})
+const table = computed(() => tables.value?.find((one) => one.system === system.value))
+/** The row nearest to what was typed. */
+const near = computed(() => {
+  if (!reading.value || !table.value) return null
+  const off = (mm: number) => Math.abs(Math.log(mm / reading.value!.mm))
+  return table.value.rows.reduce((best, row) => (off(row.size_mm) < off(best.size_mm) ? row : best)).number
+})
+
+const read = useDebounceFn(async () => {
+  wrong.value = ''
+  if (!typed.value?.trim()) {
+    reading.value = null
+    return
+  }
+  try {
+    reading.value = await data(api.POST('/api/lengths/read', { body: { text: typed.value } }))
+  } catch (thrown) {
+    reading.value = null
+    wrong.value = sentenceOf(thrown)
+  }
+}, 120)
+</script>
+
+<template>
+  <div class="page">
+    <section aria-labelledby="gauges">
+      <h1 id="gauges">Wire sizes, both ways</h1>
+      <div class="both">
+        <div>
+          <v-text-field
+            v-model="typed"
+            label="Type a size or a gauge"
+            :error-messages="wrong"
+            hint='1 mm, 18 awg, 18 swg, .040", 3/64 in'
+            persistent-hint
+            autocomplete="off"
+            data-test="size"
+            @update:model-value="read"
+          />
+          <p v-if="reading" class="reading serif" role="status" data-test="reading">
+            {{ reading.text }}.
+            <span v-if="reading.note" class="quiet">{{ reading.note }}</span>
+          </p>
+          <p v-else class="quiet about">
+            A gauge number means different sizes in different systems, and some countries use none. The mm is
+            what counts: measure with a caliper or micrometer when it matters.
+          </p>
+        </div>
+        <div>
+          <div role="group" aria-label="Gauge system" class="systems">
+            <button
+              v-for="one in tables ?? []"
+              :key="one.system"
+              type="button"
+              class="plain system"
+              :aria-pressed="system === one.system"
+              :data-system="one.system"
+              @click="system = one.system"
+            >
+              {{ one.shown }}
+            </button>
+          </div>
+          <div class="scroll" tabindex="0" role="region" aria-label="Gauge table">
+            <table class="ledger" data-test="gauge-table">
+              <thead>
+                <tr>
+                  <th>{{ table?.shown }}</th>
+                  <th class="right">mm</th>
+                  <th class="right">in</th>
+                  <th class="others">elsewhere</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="row in table?.rows ?? []" :key="row.number" :class="{ near: row.number === near }">
+                  <td class="num">{{ row.number }}</td>
+                  <td class="right num">{{ row.size_mm.toFixed(3) }}</td>
+                  <td class="right">{{ row.size_in.toFixed(4) }}</td>
+                  <td class="quiet others">{{ row.nearest.join(' · ') }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+        </div>
+      </div>
+    </section>
+    <MetalTable />
+    <CautionList />
+  </div>
+</template>
+
+<style scoped>
+.both {
+  display: grid;
+  grid-template-columns: minmax(260px, 2fr) 5fr;
+  gap: 20px 56px;
+}
+
+.reading {
+  font-size: 1.35rem;
+  line-height: 1.35;
+  margin: 16px 0 0;
+}
+
+.about {
+  margin: 16px 0 0;
+  max-width: 40ch;
+}
+
+.systems {
+  display: flex;
+  gap: 22px;
+}
+
+.system {
+  padding: 6px 2px;
+  color: rgb(var(--v-theme-quiet));
+  border-bottom: 2px solid transparent;
+}
+
+.system[aria-pressed='true'] {
+  color: rgb(var(--v-theme-on-background));
+  font-weight: 700;
+  border-color: rgb(var(--v-theme-primary));
+}
+
+.scroll {
+  max-height: 420px;
+  overflow: auto;
+}
+
+.scroll thead th {
+  position: sticky;
+  top: 0;
+  background: rgb(var(--v-theme-background));
+}
+
+.others {
+  padding-left: 24px;
+}
+
+.near td {
+  background: rgb(var(--v-theme-wash));
+}
+
+.ledger td {
+  padding-block: 4px;
+}
+
+@media (max-width: 820px) {
+  .both {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 560px) {
+  .others {
+    display: none;
+  }
+}
+</style>

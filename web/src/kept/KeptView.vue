@@ -1,0 +1,301 @@
+<script setup lang="ts">
+import { mdiDotsHorizontal } from '@mdi/js'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, faultsOf, type Fault, type PlanDocument, type PlanEntry } from '../api/client'
+import { useNotice } from '../frame/notice'
+import { usePlan } from '../rings/plan'
+import RenameDialog from './RenameDialog.vue'
+
+const plan = usePlan()
+const notice = useNotice()
+const router = useRouter()
+const queries = useQueryClient()
+const find = ref('')
+const archived = ref(false)
+const page = ref(0)
+const most = 50
+const finding = refDebounced(find, 140)
+const renaming = ref<PlanEntry | null>(null)
+const importFaults = ref<Fault[]>([])
+const chooser = useTemplateRef<HTMLInputElement>('chooser')
+
+const { data: found, error } = useQuery({
+  queryKey: ['plans', finding, archived, page],
+  queryFn: () =>
+    data(
+      api.GET('/api/plans', {
+        params: {
+          query: { find: finding.value, archived: archived.value, most, skip: page.value * most },
+        },
+      }),
+    ),
+  placeholderData: (before) => before,
+})
+const entries = computed(() => found.value?.entries ?? [])
+
+const refresh = () => queries.invalidateQueries({ queryKey: ['plans'] })
+const day = (text: string) => new Date(text).toLocaleDateString(undefined, { dateStyle: 'medium' })
+
+async function attempt(work: () => Promise<unknown>) {
+  try {
+    await work()
+  } catch (thrown) {
+    notice.fail(thrown)
+    await refresh()
+  }
+}
+
+const open = (entry: PlanEntry) =>
+  attempt(async () => {
+    await plan.openKept(entry)
+    await router.push('/rings')
+  })
+
+const duplicate = ({ record }: PlanEntry) =>
+  attempt(async () => {
+    const name = `${record.name.slice(0, 73)}, copy`
+    const written = await data(api.POST('/api/plans', { body: { ...record, name } }))
+    await refresh()
+    notice.did(`Duplicated as “${name}”.`, written.undo, refresh)
+  })
+
+const archive = ({ id, revision, record, archived: away }: PlanEntry) =>
+  attempt(async () => {
+    const written = await data(
+      api.POST('/api/plans/{id}/archive', { params: { path: { id } }, body: { revision, archived: !away } }),
+    )
+    await refresh()
+    notice.did(`“${record.name}” was ${away ? 'taken out again' : 'put away'}.`, written.undo, refresh)
+  })
+
+async function bringIn(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  importFaults.value = []
+  try {
+    const text = await file.text()
+    const answer = await data(
+      api.POST('/api/import', {
+        // The file goes to the server as it is, so that its errors are about the file itself.
+        body: text as unknown as PlanDocument,
+        bodySerializer: (body) => body as unknown as string,
+        headers: { 'content-type': 'application/json' },
+      }),
+    )
+    await refresh()
+    const n = answer.entries.length
+    notice.did(`Brought in ${n} ${n === 1 ? 'plan' : 'plans'} from ${file.name}.`, answer.undo, refresh)
+  } catch (thrown) {
+    importFaults.value = faultsOf(thrown)
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>Kept plans</h1>
+    <div class="bar">
+      <v-text-field
+        v-model="find"
+        class="find"
+        label="Find by name, note, metal or size"
+        type="search"
+        data-test="find"
+        clearable
+        @update:model-value="page = 0"
+      />
+      <label class="away">
+        <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> put away
+      </label>
+      <span class="grow" />
+      <v-btn data-test="import" @click="chooser?.click()">Bring in JSON</v-btn>
+      <input
+        ref="chooser"
+        class="visually-hidden"
+        type="file"
+        accept=".json,application/json"
+        aria-label="JSON file of plans to bring in"
+        tabindex="-1"
+        data-test="import-file"
+        @change="bringIn"
+      />
+      <v-btn href="/api/plans/all.json" download>All as JSON</v-btn>
+      <v-btn href="/api/plans/all.csv" download>All as CSV</v-btn>
+    </div>
+    <section v-if="importFaults.length" class="import stop" role="alert" data-test="import-faults">
+      <p><b>Nothing was brought in.</b> Mend these and try again:</p>
+      <ul>
+        <li v-for="fault in importFaults.slice(0, 12)" :key="fault.field + fault.sentence">
+          <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}
+        </li>
+        <li v-if="importFaults.length > 12">and {{ importFaults.length - 12 }} more.</li>
+      </ul>
+      <v-btn @click="importFaults = []">Close</v-btn>
+    </section>
+    <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+    <p v-else-if="!found" class="quiet" role="status">Fetching your plans…</p>
+    <p v-else-if="!entries.length" class="empty" data-test="empty">
+      <template v-if="find">Nothing kept here has “{{ find }}” in it.</template>
+      <template v-else-if="archived">Nothing has been put away.</template>
+      <template v-else>
+        Nothing is kept yet. <router-link to="/rings">Plan some rings</router-link> and press Keep: the plan
+        stands here then, ready to be made again.
+      </template>
+    </p>
+    <ul v-else class="plans" data-test="plans">
+      <li v-for="entry in entries" :key="entry.id" class="plan">
+        <button type="button" class="plain name serif" data-test="open-plan" @click="open(entry)">
+          {{ entry.record.name }}
+        </button>
+        <p class="sentence">{{ entry.sentence }}</p>
+        <p v-if="entry.record.note" class="quiet note">{{ entry.record.note }}</p>
+        <span class="quiet date">{{ day(entry.updated_at) }}</span>
+        <v-menu location="bottom end">
+          <template #activator="{ props: activator }">
+            <v-btn
+              v-bind="activator"
+              class="more"
+              :icon="mdiDotsHorizontal"
+              density="comfortable"
+              :aria-label="`More for ${entry.record.name}`"
+              data-test="more"
+            />
+          </template>
+          <div class="popover acts">
+            <button type="button" class="plain act" data-test="rename" @click="renaming = entry">
+              Rename or change the note
+            </button>
+            <button type="button" class="plain act" data-test="duplicate" @click="duplicate(entry)">
+              Duplicate
+            </button>
+            <button type="button" class="plain act" data-test="archive" @click="archive(entry)">
+              {{ entry.archived ? 'Take out again' : 'Put away' }}
+            </button>
+          </div>
+        </v-menu>
+      </li>
+    </ul>
+    <nav v-if="found && found.total > most" class="pages" aria-label="Pages">
+      <v-btn :disabled="page === 0" @click="page -= 1">Newer</v-btn>
+      <span class="quiet"
+        >{{ page * most + 1 }} to {{ page * most + entries.length }} of {{ found.total }}</span
+      >
+      <v-btn :disabled="(page + 1) * most >= found.total" @click="page += 1">Older</v-btn>
+    </nav>
+    <RenameDialog v-model="renaming" @renamed="refresh" />
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+  margin-bottom: 14px;
+}
+
+.find {
+  flex: 1 1 280px;
+  max-width: 420px;
+}
+
+.away {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+}
+
+.away input {
+  width: 18px;
+  height: 18px;
+  accent-color: rgb(var(--v-theme-primary));
+}
+
+.grow {
+  flex: 1;
+}
+
+.import {
+  border-left: 3px solid rgb(var(--v-theme-error));
+  padding: 4px 0 4px 14px;
+  margin-bottom: 16px;
+}
+
+.import ul {
+  padding-left: 18px;
+}
+
+.plans {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+
+.plan {
+  position: relative;
+  padding: 14px 54px 14px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.name {
+  font-size: 1.4rem;
+  line-height: 1.2;
+  color: rgb(var(--v-theme-primary));
+}
+
+.name:hover {
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+
+.plan p {
+  margin: 3px 0 0;
+  max-width: 88ch;
+}
+
+.date {
+  position: absolute;
+  right: 54px;
+  top: 20px;
+}
+
+.more {
+  position: absolute;
+  right: 0;
+  top: 10px;
+}
+
+.acts {
+  display: grid;
+}
+
+.act {
+  padding: 9px 10px;
+  margin: 0 -10px;
+  border-radius: 3px;
+}
+
+.act:hover {
+  background: rgb(var(--v-theme-wash));
+}
+
+.pages {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 16px;
+}
+
+@media (max-width: 600px) {
+  .date {
+    position: static;
+  }
+}
+</style>

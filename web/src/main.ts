@@ -1,0 +1,15 @@
+import '@fontsource/alegreya/latin-400.css'
+import '@fontsource/alegreya/latin-700.css'
+import '@fontsource/alegreya-sans/latin-400.css'
+import '@fontsource/alegreya-sans/latin-500.css'
+import '@fontsource/alegreya-sans/latin-700.css'
+import '@fontsource/alegreya-sans/greek-400.css'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import router from './router'
+import vuetify from './theme'
+import './style/main.css'
+
+createApp(App).use(createPinia()).use(router).use(vuetify).use(VueQueryPlugin).mount('#app')

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { Refused, faultsOf, type Fault } from '../api/client'
+import { useNotice } from '../frame/notice'
+import { usePlan } from './plan'
+
+const open = defineModel<boolean>({ required: true })
+const plan = usePlan()
+const notice = useNotice()
+const name = ref('')
+const note = ref('')
+const faults = ref<Fault[]>([])
+const conflict = ref(false)
+const busy = ref(false)
+
+watch(open, (now) => {
+  if (!now) return
+  name.value = plan.kept?.name ?? ''
+  note.value = plan.kept?.note ?? ''
+  faults.value = []
+  conflict.value = false
+})
+
+const at = (field: string) =>
+  faults.value.filter((fault) => fault.field === field).map((fault) => fault.sentence)
+const elsewhere = computed(() => faults.value.filter((fault) => !['name', 'note'].includes(fault.field)))
+
+async function keep(asNew: boolean) {
+  busy.value = true
+  faults.value = []
+  try {
+    const undo = await plan.keep(name.value, note.value, asNew)
+    open.value = false
+    const refresh = () => {
+      plan.kept = null
+    }
+    if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, refresh)
+  } catch (thrown) {
+    conflict.value = thrown instanceof Refused && thrown.problem.status === 409
+    faults.value = faultsOf(thrown)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="520" aria-label="Keep this plan">
+    <form class="popover" @submit.prevent="keep(!plan.kept)">
+      <h2>Keep this plan</h2>
+      <p class="serif quiet">{{ plan.sheet?.text }}</p>
+      <v-text-field
+        v-model="name"
+        label="Name"
+        autofocus
+        maxlength="80"
+        :error-messages="at('name')"
+        data-test="plan-name"
+      />
+      <v-textarea
+        v-model="note"
+        label="Note"
+        rows="2"
+        auto-grow
+        :error-messages="at('note')"
+        data-test="plan-note"
+      />
+      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop mt-2" role="alert">
+        {{ fault.sentence }}
+        <template v-if="conflict">You can keep yours as a new plan beside it.</template>
+      </p>
+      <div class="actions">
+        <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="keep-confirm">
+          {{ plan.kept ? 'Keep the change' : 'Keep' }}
+        </v-btn>
+        <v-btn v-if="plan.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)"
+          >Keep as a new plan</v-btn
+        >
+        <v-btn @click="open = false">Cancel</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 18px;
+}
+</style>

@@ -1,0 +1,366 @@
+<script setup lang="ts">
+import { mdiRedo, mdiUndo } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { takeAway, type PlacedRod } from '../api/client'
+import DrawingStage from '../drawing/DrawingStage.vue'
+import WireStrip from '../drawing/WireStrip.vue'
+import FigureColumn from '../figures/FigureColumn.vue'
+import { useNotice } from '../frame/notice'
+import { useSettings } from '../frame/settings'
+import { isTyping } from '../frame/typing'
+import KeepDialog from './KeepDialog.vue'
+import PlanSentence from './PlanSentence.vue'
+import RodsLine from './RodsLine.vue'
+import { usePlan } from './plan'
+
+const TemperPlot = defineAsyncComponent(() => import('./TemperPlot.vue'))
+
+const plan = usePlan()
+const settings = useSettings()
+const notice = useNotice()
+const moment = ref<'wound' | 'released'>('wound')
+const below = ref<'rods' | 'tempers'>('rods')
+const trueSize = ref(false)
+const keeping = ref(false)
+
+const drawing = computed(() => (moment.value === 'wound' ? plan.worked?.wound : plan.worked?.released))
+const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
+
+const files = [
+  { file: 'cut-sheet.pdf', says: 'Cut sheet, PDF', hint: 'A4, true size, with check bars' },
+  { file: 'cut-sheet.svg', says: 'Cut sheet, SVG', hint: 'the same page to draw on' },
+  { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
+  { file: 'plan.csv', says: 'Figures, CSV', hint: 'one line for a table' },
+  { file: 'plan.json', says: 'Plan, JSON', hint: 'can be brought back in' },
+]
+
+async function take(file: string) {
+  if (!plan.draft) return
+  const name = plan.kept?.name || 'Rings'
+  try {
+    await takeAway(file, { name, note: plan.kept?.note ?? '', request: plan.draft })
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+
+async function wind(rod: PlacedRod) {
+  if (plan.draft) await attempt(plan.set({ ...plan.draft, mandrel: rod.mandrel }))
+}
+
+async function attempt(work: Promise<unknown>) {
+  try {
+    await work
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+
+useEventListener('keydown', (event) => {
+  const key = event.key.toLowerCase()
+  if (event.ctrlKey || event.metaKey) {
+    const act = {
+      z: () => attempt(event.shiftKey ? plan.redo() : plan.undo()),
+      y: () => attempt(plan.redo()),
+      s: () => (keeping.value = plan.sound),
+    }[key]
+    if (act && (key === 's' || !isTyping(event))) {
+      event.preventDefault()
+      act()
+    }
+  } else if (!isTyping(event) && (key === '[' || key === ']')) {
+    moment.value = key === '[' ? 'wound' : 'released'
+  }
+})
+
+watch(
+  () => [settings.settings.unit, settings.settings.gauge],
+  () => attempt(plan.refresh()),
+)
+onMounted(() => attempt(plan.open()))
+</script>
+
+<template>
+  <div v-if="plan.sheet" class="rings" :style="{ '--metal': plan.colour }">
+    <h1 class="visually-hidden">Rings</h1>
+    <div class="table">
+      <div class="left">
+        <PlanSentence />
+        <div class="tools no-print">
+          <v-btn
+            variant="flat"
+            color="primary"
+            :disabled="!plan.sound"
+            data-test="keep"
+            @click="keeping = true"
+          >
+            Keep
+          </v-btn>
+          <v-menu location="bottom start" :offset="6">
+            <template #activator="{ props: activator }">
+              <v-btn v-bind="activator" :disabled="!plan.sound" data-test="take-away">Take away</v-btn>
+            </template>
+            <div class="popover files">
+              <button
+                v-for="{ file, says, hint } in files"
+                :key="file"
+                type="button"
+                class="plain file"
+                :data-file="file"
+                @click="take(file)"
+              >
+                {{ says }} <span class="quiet">{{ hint }}</span>
+              </button>
+            </div>
+          </v-menu>
+          <v-btn
+            :icon="mdiUndo"
+            density="comfortable"
+            aria-label="Undo"
+            :disabled="!plan.past.length"
+            data-test="undo"
+            @click="attempt(plan.undo())"
+          />
+          <v-btn
+            :icon="mdiRedo"
+            density="comfortable"
+            aria-label="Redo"
+            :disabled="!plan.future.length"
+            data-test="redo"
+            @click="attempt(plan.redo())"
+          />
+          <span v-if="plan.kept" class="quiet of" data-test="kept-as">{{ plan.kept.name }}</span>
+          <span class="states" role="group" aria-label="What is drawn">
+            <button
+              type="button"
+              class="plain state"
+              :aria-pressed="moment === 'wound'"
+              data-test="wound"
+              @click="moment = 'wound'"
+            >
+              on the rod
+            </button>
+            <button
+              type="button"
+              class="plain state"
+              :aria-pressed="moment === 'released'"
+              data-test="released"
+              @click="moment = 'released'"
+            >
+              let go
+            </button>
+            <button
+              v-if="settings.pixelsPerMm"
+              type="button"
+              class="plain state"
+              :aria-pressed="trueSize"
+              data-test="true-size"
+              @click="trueSize = !trueSize"
+            >
+              true size
+            </button>
+          </span>
+        </div>
+        <DrawingStage
+          v-if="drawing"
+          class="drawing"
+          :class="{ stale: !plan.sound }"
+          :drawing="drawing"
+          :true-pixels="truePixels"
+        />
+        <div v-if="plan.worked" class="below">
+          <button
+            type="button"
+            class="plain swap quiet"
+            data-test="swap-plot"
+            @click="below = below === 'rods' ? 'tempers' : 'rods'"
+          >
+            {{ below === 'rods' ? 'show as a plot, by temper' : 'show as a line of rods' }}
+          </button>
+          <RodsLine
+            v-if="below === 'rods'"
+            :rods="plan.worked.rods"
+            :ring="plan.worked.plan.ring_inside_diameter_mm"
+            @choose="wind"
+          />
+          <template v-else>
+            <p class="plot-title"><b>The ring each rod gives, by temper</b></p>
+            <TemperPlot
+              class="plot"
+              :curves="plan.worked.curves"
+              :rods="plan.worked.rods"
+              :rod="plan.sheet.request.mandrel.diameter_mm"
+              :ring="plan.worked.plan.ring_inside_diameter_mm"
+              :colour="plan.colour"
+            />
+          </template>
+        </div>
+        <div v-if="plan.worked" class="cautions" data-test="cautions">
+          <p v-for="caution in plan.worked.cautions" :key="caution.text" :class="['caution', caution.level]">
+            {{ caution.text }}
+          </p>
+        </div>
+      </div>
+      <aside v-if="plan.worked" class="right" :class="{ stale: !plan.sound }" aria-label="Figures">
+        <FigureColumn :figures="plan.worked.figures" />
+      </aside>
+    </div>
+    <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />
+    <KeepDialog v-model="keeping" />
+  </div>
+  <p v-else class="page quiet" role="status">Laying out the plan…</p>
+</template>
+
+<style scoped>
+.rings {
+  display: flex;
+  flex-direction: column;
+  min-height: calc(100dvh - 68px);
+}
+
+.table {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 346px;
+  gap: 0 44px;
+  padding: 16px var(--gutter) 8px;
+}
+
+.left {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  margin-top: 10px;
+}
+
+.of {
+  margin-left: 4px;
+  font-style: italic;
+}
+
+.states {
+  margin-left: auto;
+  display: flex;
+  gap: 18px;
+}
+
+.state {
+  color: rgb(var(--v-theme-quiet));
+  padding: 7px 2px;
+  border-bottom: 2px solid transparent;
+}
+
+.state[aria-pressed='true'] {
+  color: rgb(var(--v-theme-on-background));
+  font-weight: 700;
+  border-color: rgb(var(--v-theme-primary));
+}
+
+.drawing {
+  flex: 1 1 190px;
+  min-height: 190px;
+}
+
+.stale {
+  opacity: 0.4;
+}
+
+.below {
+  position: relative;
+  margin-top: 6px;
+}
+
+.swap {
+  position: absolute;
+  right: 0;
+  top: 0;
+  z-index: 1;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+
+.plot-title {
+  margin: 0;
+}
+
+.plot {
+  height: 250px;
+}
+
+.files {
+  display: grid;
+  gap: 2px;
+}
+
+.file {
+  padding: 8px 10px;
+  margin: 0 -10px;
+  border-radius: 3px;
+}
+
+.file:hover {
+  background: rgb(var(--v-theme-wash));
+}
+
+.cautions {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));
+  gap: 8px 22px;
+  margin-top: 8px;
+}
+
+.caution {
+  margin: 0;
+  padding-left: 11px;
+  border-left: 3px solid rgb(var(--v-theme-hairline));
+  font-size: 0.98rem;
+  line-height: 1.25;
+}
+
+.caution.watch {
+  border-color: rgb(var(--v-theme-warning));
+  color: inherit;
+}
+
+.caution.stop {
+  border-color: rgb(var(--v-theme-error));
+}
+
+@media (min-width: 901px) and (min-height: 700px) {
+  .rings {
+    height: calc(100dvh - 68px);
+  }
+
+  .table {
+    min-height: 0;
+  }
+
+  .left,
+  .right {
+    overflow-y: auto;
+    scrollbar-width: thin;
+  }
+}
+
+@media (max-width: 900px) {
+  .table {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .drawing {
+    flex-basis: 250px;
+  }
+
+  .right {
+    margin-top: 18px;
+  }
+}
+</style>

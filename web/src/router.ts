@@ -1,0 +1,28 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import RingsView from './rings/RingsView.vue'
+
+/** The views there are, in the order of the work. The frame shows these and no others. */
+export const stages = [
+  { path: '/rings', name: 'Rings' },
+  { path: '/kept', name: 'Kept' },
+  { path: '/tools', name: 'Tools' },
+  { path: '/guide', name: 'Guide' },
+] as const
+
+const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/rings' },
+    { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
+    { path: '/kept', component: () => import('./kept/KeptView.vue'), meta: { title: 'Kept plans' } },
+    { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: 'Tools' } },
+    { path: '/guide', component: () => import('./guide/GuideView.vue'), meta: { title: 'Guide' } },
+    { path: '/:rest(.*)', redirect: '/rings' },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title ?? '')} · Lorimant`
+})
+
+export default router

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, data, type BladeEntry } from '../api/client'
+import { useNotice } from '../frame/notice'
+import { usePlan } from '../rings/plan'
+
+const queries = useQueryClient()
+const notice = useNotice()
+const plan = usePlan()
+const noting = ref<number | null>(null)
+
+const { data: table } = useQuery({
+  queryKey: ['blade-table'],
+  queryFn: () => data(api.GET('/api/blade-table')),
+})
+const { data: own } = useQuery({
+  queryKey: ['blades'],
+  queryFn: () => data(api.GET('/api/blades', { params: { query: { most: 500 } } })),
+})
+
+const rows = computed(() =>
+  (table.value ?? []).map((row) => ({
+    ...row,
+    own: own.value?.entries.find((e) => e.record.blade === row.blade),
+  })),
+)
+
+async function refresh() {
+  await queries.invalidateQueries({ queryKey: ['blades'] })
+  await plan.refresh()
+}
+
+async function attempt(says: string, work: () => Promise<{ undo: number }>) {
+  try {
+    const { undo } = await work()
+    await refresh()
+    notice.did(says, undo, refresh)
+  } catch (thrown) {
+    notice.fail(thrown)
+    await refresh()
+  }
+}
+
+const add = (blade: BladeEntry['record']['blade']) =>
+  attempt(`Added the ${blade} blade.`, () => data(api.POST('/api/blades', { body: { blade } })))
+
+const remove = ({ id, revision, record }: BladeEntry) =>
+  attempt(`Removed the ${record.blade} blade.`, () =>
+    data(
+      api.POST('/api/blades/{id}/archive', { params: { path: { id } }, body: { revision, archived: true } }),
+    ),
+  )
+
+async function note({ id, revision, record }: BladeEntry, text: string) {
+  noting.value = null
+  if (text === (record.note ?? '')) return
+  await attempt('Changed the note.', () =>
+    data(
+      api.PUT('/api/blades/{id}', {
+        params: { path: { id }, query: { revision } },
+        body: { ...record, note: text },
+      }),
+    ),
+  )
+}
+</script>
+
+<template>
+  <section>
+    <h1>Saw blades</h1>
+    <p class="quiet lead">Tick the ones you own. Two or three teeth should stand in the wire.</p>
+    <table class="ledger" data-test="blades">
+      <thead>
+        <tr>
+          <th>Blade</th>
+          <th class="right">Kerf, mm</th>
+          <th class="right">Teeth an inch</th>
+          <th class="right">Wire from, mm</th>
+          <th>Note</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.blade" :class="{ own: row.own }">
+          <td>
+            <label>
+              <input
+                type="checkbox"
+                :checked="!!row.own"
+                :data-blade="row.blade"
+                @change="row.own ? remove(row.own) : add(row.blade)"
+              />
+              {{ row.blade }}
+            </label>
+          </td>
+          <td class="right num">{{ row.thickness_mm.toFixed(2) }}</td>
+          <td class="right">{{ row.teeth_per_inch }}</td>
+          <td class="right">{{ row.least_wire_mm.toFixed(2) }}</td>
+          <td>
+            <template v-if="row.own">
+              <input
+                v-if="noting === row.own.id"
+                class="note"
+                :value="row.own.record.note"
+                maxlength="200"
+                :aria-label="`Note on the ${row.blade} blade`"
+                @keydown.enter="note(row.own, ($event.target as HTMLInputElement).value)"
+                @keydown.esc="noting = null"
+                @blur="note(row.own, ($event.target as HTMLInputElement).value)"
+                @vue:mounted="({ el }: { el: HTMLInputElement }) => el.focus()"
+              />
+              <button v-else type="button" class="plain quiet add" @click="noting = row.own.id">
+                {{ row.own.record.note || 'add a note' }}
+              </button>
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0 0 12px;
+}
+
+label {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 32px;
+}
+
+label input {
+  width: 18px;
+  height: 18px;
+  accent-color: rgb(var(--v-theme-primary));
+}
+
+.own label {
+  font-weight: 700;
+}
+
+.note {
+  width: 100%;
+  font: inherit;
+  color: inherit;
+  background: rgb(var(--v-theme-surface));
+  border: 1px solid rgb(var(--v-theme-hairline));
+  padding: 2px 6px;
+}
+
+.add {
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+}
+
+.ledger td {
+  padding-block: 3px;
+}
+</style>

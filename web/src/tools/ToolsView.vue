@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api, data, type Mandrel, type RodEntry, type StartSet } from '../api/client'
+import { useNotice } from '../frame/notice'
+import { usePlan } from '../rings/plan'
+import BladeList from './BladeList.vue'
+import RodDialog from './RodDialog.vue'
+import RodShape from './RodShape.vue'
+
+const queries = useQueryClient()
+const notice = useNotice()
+const plan = usePlan()
+const find = ref('')
+const finding = refDebounced(find, 140)
+const editing = ref<RodEntry | 'new' | null>(null)
+
+const { data: rods, error } = useQuery({
+  queryKey: ['rods', finding],
+  queryFn: () => data(api.GET('/api/rods', { params: { query: { find: finding.value, most: 500 } } })),
+  placeholderData: (before) => before,
+})
+const { data: sets } = useQuery({
+  queryKey: ['start-sets'],
+  queryFn: () => data(api.GET('/api/start-sets')),
+})
+
+const order = ['round', 'oval', 'square', 'hexagon', 'octagon'] as const
+const sorted = computed(() =>
+  [...(rods.value?.entries ?? [])].sort(
+    (a, b) =>
+      order.indexOf(a.record.shape ?? 'round') - order.indexOf(b.record.shape ?? 'round') ||
+      a.record.diameter_mm - b.record.diameter_mm,
+  ),
+)
+
+async function refresh() {
+  await queries.invalidateQueries({ queryKey: ['rods'] })
+  await plan.refresh()
+}
+
+async function remove({ id, revision, record }: RodEntry) {
+  try {
+    const body = { revision, archived: true }
+    const written = await data(api.POST('/api/rods/{id}/archive', { params: { path: { id } }, body }))
+    await refresh()
+    notice.did(`Removed the ${nameOf(record)}.`, written.undo, refresh)
+  } catch (thrown) {
+    notice.fail(thrown)
+    await refresh()
+  }
+}
+
+async function takeOver(set: StartSet, shown: string) {
+  try {
+    const taken = await data(api.POST('/api/start-sets/{set}', { params: { path: { set } } }))
+    await refresh()
+    if (taken.undo) notice.did(`Added ${taken.added_n} rods: ${shown}.`, taken.undo, refresh)
+    else notice.say('You own all of these already.')
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+
+const nameOf = (rod: Mandrel) => rod.name ?? 'rod'
+const sizeOf = (rod: Mandrel) =>
+  rod.shape === 'oval' && rod.short_mm
+    ? `${rod.diameter_mm} × ${rod.short_mm}`
+    : `${Number(rod.diameter_mm.toFixed(4))}`
+const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
+</script>
+
+<template>
+  <div class="page tools">
+    <section>
+      <h1>Rods</h1>
+      <p class="quiet lead">
+        What you wind on. Plans choose among these and rank them by the ring each really gives.
+      </p>
+      <div class="bar">
+        <v-btn variant="flat" color="primary" data-test="add-rod" @click="editing = 'new'">Add a rod</v-btn>
+        <v-menu location="bottom start" :offset="6">
+          <template #activator="{ props: activator }">
+            <v-btn v-bind="activator" data-test="start-sets">Take over a start set</v-btn>
+          </template>
+          <div class="popover sets">
+            <button
+              v-for="{ set, shown, rods_n } in sets ?? []"
+              :key="set"
+              type="button"
+              class="plain set"
+              :data-set="set"
+              @click="takeOver(set, shown)"
+            >
+              {{ shown }} <span class="quiet">{{ rods_n }} rods</span>
+            </button>
+          </div>
+        </v-menu>
+        <v-text-field
+          v-model="find"
+          class="find"
+          type="search"
+          label="Find a rod"
+          data-test="find-rod"
+          clearable
+        />
+      </div>
+      <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+      <p v-else-if="!rods" class="quiet" role="status">Fetching your rods…</p>
+      <p v-else-if="!sorted.length" class="empty" data-test="no-rods">
+        <template v-if="find">None of your rods has “{{ find }}” in its name.</template>
+        <template v-else>No rods yet. Take over a start set, or add the ones in your drawer.</template>
+      </p>
+      <table v-else class="ledger" data-test="rods">
+        <thead>
+          <tr>
+            <th><span class="visually-hidden">Outline</span></th>
+            <th>Rod</th>
+            <th class="right">Size, mm</th>
+            <th class="right wide">in</th>
+            <th class="right wide">Length, mm</th>
+            <th><span class="visually-hidden">Edit or remove</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="rod in sorted" :key="rod.id">
+            <td><RodShape :rod="rod.record" /></td>
+            <td>{{ nameOf(rod.record) }}</td>
+            <td class="right num">{{ sizeOf(rod.record) }}</td>
+            <td class="right quiet wide">{{ inchOf(rod.record) }}</td>
+            <td class="right quiet wide">{{ rod.record.length_mm ?? '' }}</td>
+            <td class="right acts">
+              <v-btn
+                size="small"
+                :aria-label="`Edit ${rod.name}`"
+                data-test="edit-rod"
+                @click="editing = rod"
+              >
+                Edit
+              </v-btn>
+              <v-btn
+                size="small"
+                :aria-label="`Remove ${rod.name}`"
+                data-test="remove-rod"
+                @click="remove(rod)"
+              >
+                Remove
+              </v-btn>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <RodDialog v-model="editing" @kept="refresh" />
+    </section>
+    <BladeList />
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(300px, 2fr);
+  gap: 24px 64px;
+  align-items: start;
+}
+
+.lead {
+  margin: 0 0 12px;
+}
+
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+}
+
+.find {
+  flex: 1 1 150px;
+  max-width: 220px;
+  margin-left: auto;
+}
+
+.sets {
+  display: grid;
+}
+
+.set {
+  padding: 9px 10px;
+  margin: 0 -10px;
+  border-radius: 3px;
+}
+
+.set:hover {
+  background: rgb(var(--v-theme-wash));
+}
+
+.acts {
+  white-space: nowrap;
+}
+
+.ledger td {
+  padding-block: 3px;
+}
+
+@media (max-width: 900px) {
+  .tools {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 520px) {
+  .wide {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,10 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+import vuetify from 'vite-plugin-vuetify'
+
+export default defineConfig({
+  plugins: [vue(), vuetify({ autoImport: true })],
+  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  // `npm run dev` shows the front end with a server started by hand behind it.
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:4780', changeOrigin: true } } },
+})
