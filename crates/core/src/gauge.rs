@@ -123,15 +123,29 @@ pub fn table(system: GaugeSystem) -> Vec<GaugeRow> {
             let nearest = GaugeSystem::ALL
                 .iter()
                 .filter(|other| **other != system)
-                .map(|other| {
-                    let near = Gauge::nearest(*other, size_mm);
-                    let about = if near.is(size_mm) { "" } else { "about " };
-                    format!("{about}{near} ({:.3} mm)", near.mm())
-                })
+                .map(|other| nearest_told(*other, size_mm))
                 .collect();
             let written = gauge.to_string();
             let number = written.split(' ').next().unwrap_or_default().to_owned();
             GaugeRow { number, size_mm, size_in: size_mm / MM_PER_INCH, nearest }
         })
         .collect()
+}
+
+/// The nearest number of a system to a size, in words; a size beyond its table says so.
+pub fn nearest_told(system: GaugeSystem, mm: f64) -> String {
+    let near = Gauge::nearest(system, mm);
+    let size = near.mm();
+    let numbers = Gauge::numbers(system);
+    // Neighbouring numbers are at most about a tenth apart.
+    let beyond = (mm / size).ln().abs() > 0.07;
+    if near.is(mm) {
+        format!("{near}")
+    } else if beyond && near.number == *numbers.start() {
+        format!("thicker than {near}")
+    } else if beyond && near.number == *numbers.end() {
+        format!("thinner than {near}")
+    } else {
+        format!("nearest {near} ({size:.3} mm)")
+    }
 }

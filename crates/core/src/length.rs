@@ -6,7 +6,7 @@ use winnow::combinator::{alt, opt, preceded, terminated};
 use winnow::prelude::*;
 use winnow::token::one_of;
 
-use crate::gauge::{Gauge, GaugeSystem, MM_PER_INCH};
+use crate::gauge::{Gauge, GaugeSystem, MM_PER_INCH, nearest_told};
 use crate::words::words;
 
 words! {
@@ -119,12 +119,9 @@ pub fn written(mm: f64) -> String {
     let gauge_span = Gauge { system: GaugeSystem::Swg, number: 40 }.mm() * 0.9..12.0;
     if gauge_span.contains(&mm) {
         for system in [GaugeSystem::Awg, GaugeSystem::Swg] {
-            let near = Gauge::nearest(system, mm);
-            let told = if near.is(mm) {
-                format!(" = {near}")
-            } else {
-                format!(", nearest {near} ({:.3} mm)", near.mm())
-            };
+            let near = nearest_told(system, mm);
+            let told =
+                if near.starts_with(char::is_numeric) { format!(" = {near}") } else { format!(", {near}") };
             text.push_str(&told);
         }
     }

@@ -1672,6 +1672,8 @@ export interface components {
             curves: components["schemas"]["Curve"][];
             /** @description Its figures with their working. */
             figures: components["schemas"]["Figure"][];
+            /** @description What the wire lies on, tape included: where the plan stands among the curves. */
+            here: components["schemas"]["CurvePoint"];
             /** @description The plan's numbers. */
             plan: components["schemas"]["RingPlan"];
             /** @description The coil let go, and a ring. */

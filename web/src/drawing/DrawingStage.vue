@@ -39,6 +39,12 @@ const dimensions = computed(() =>
     return { ...dimension, x1, y1, x2, y2, upright }
   }),
 )
+/** A note stands centred under its place, unless it would run off the right edge. */
+function beside(note: Drawing['notes'][number]) {
+  const [x, y] = put(note.at)
+  const near = x + note.text.length * 3.6 > width.value
+  return { x: near ? width.value - 4 : x, y: y + 20, 'text-anchor': near ? 'end' : 'middle' }
+}
 </script>
 
 <template>
@@ -94,14 +100,7 @@ const dimensions = computed(() =>
           </text>
         </template>
       </g>
-      <text
-        v-for="note in drawing.notes"
-        :key="note.text"
-        class="note"
-        :x="put(note.at)[0]"
-        :y="put(note.at)[1] + 20"
-        text-anchor="middle"
-      >
+      <text v-for="note in drawing.notes" :key="note.text" class="note" v-bind="beside(note)">
         {{ note.text }}
       </text>
     </svg>

@@ -49,7 +49,7 @@ const last = computed(() => props.strip.zones.at(-1))
     <div ref="place" class="place">
       <svg
         :width="width"
-        :height="72 + thick"
+        :height="76 + thick"
         role="img"
         :aria-label="strip.zones.map((z) => z.text).join(', ')"
       >

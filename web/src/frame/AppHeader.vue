@@ -103,6 +103,7 @@ nav a[aria-current='page'] {
 
 .ask {
   flex: 1 1 260px;
+  min-width: 0;
   max-width: 440px;
   margin-left: auto;
 }
@@ -146,7 +147,7 @@ nav a[aria-current='page'] {
 
   .ask {
     order: 2;
-    flex-basis: 100px;
+    flex-basis: 60px;
   }
 
   .row > .v-btn {

@@ -193,6 +193,16 @@ input::placeholder {
   font-size: 0.95rem;
 }
 
+@media (max-width: 560px) {
+  .reply {
+    position: fixed;
+    top: 60px;
+    left: var(--gutter);
+    right: var(--gutter);
+    width: auto;
+  }
+}
+
 mark {
   background: none;
   color: rgb(var(--v-theme-error));

@@ -11,7 +11,7 @@ const keys = [
   ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one ring, or the next choice'],
   ['Enter', 'On a word: open what it could be'],
   ['letters, digits', 'On a word: type in its place'],
-  ['[ ]', 'Coil on the rod; coil let go'],
+  ['[ ]', 'Back and on: coil on the rod, let go, plot by temper'],
   ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan'],
   ['Ctrl S', 'Keep the plan'],
   ['Esc', 'Close what is open'],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { useDebounceFn } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { api, data, sentenceOf } from '../api/client'
 import CautionList from './CautionList.vue'
 import MetalTable from './MetalTable.vue'
@@ -9,6 +9,7 @@ import MetalTable from './MetalTable.vue'
 const typed = ref('')
 const reading = ref<{ mm: number; text: string; note?: string | null } | null>(null)
 const wrong = ref('')
+const rows = useTemplateRef<HTMLElement>('rows')
 const system = ref<'awg' | 'swg' | 'steel-wire'>('awg')
 
 const { data: tables } = useQuery({
@@ -22,6 +23,11 @@ const near = computed(() => {
   if (!reading.value || !table.value) return null
   const off = (mm: number) => Math.abs(Math.log(mm / reading.value!.mm))
   return table.value.rows.reduce((best, row) => (off(row.size_mm) < off(best.size_mm) ? row : best)).number
+})
+
+watch(near, async () => {
+  await nextTick()
+  rows.value?.querySelector('.near')?.scrollIntoView({ block: 'center' })
 })
 
 const read = useDebounceFn(async () => {
@@ -49,7 +55,7 @@ const read = useDebounceFn(async () => {
             v-model="typed"
             label="Type a size or a gauge"
             :error-messages="wrong"
-            hint='1 mm, 18 awg, 18 swg, .040", 3/64 in'
+            hint="1 mm, 18 awg, 18 swg, 3/64 in"
             persistent-hint
             autocomplete="off"
             data-test="size"
@@ -78,7 +84,7 @@ const read = useDebounceFn(async () => {
               {{ one.shown }}
             </button>
           </div>
-          <div class="scroll" tabindex="0" role="region" aria-label="Gauge table">
+          <div ref="rows" class="scroll" tabindex="0" role="region" aria-label="Gauge table">
             <table class="ledger" data-test="gauge-table">
               <thead>
                 <tr>

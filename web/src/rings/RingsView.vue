@@ -19,12 +19,16 @@ const TemperPlot = defineAsyncComponent(() => import('./TemperPlot.vue'))
 const plan = usePlan()
 const settings = useSettings()
 const notice = useNotice()
-const moment = ref<'wound' | 'released'>('wound')
-const below = ref<'rods' | 'tempers'>('rods')
+const moments = [
+  { key: 'wound', says: 'on the rod' },
+  { key: 'released', says: 'let go' },
+  { key: 'tempers', says: 'by temper' },
+] as const
+const moment = ref<(typeof moments)[number]['key']>('wound')
 const trueSize = ref(false)
 const keeping = ref(false)
 
-const drawing = computed(() => (moment.value === 'wound' ? plan.worked?.wound : plan.worked?.released))
+const drawing = computed(() => (moment.value === 'released' ? plan.worked?.released : plan.worked?.wound))
 const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
 
 const files = [
@@ -70,7 +74,8 @@ useEventListener('keydown', (event) => {
       act()
     }
   } else if (!isTyping(event) && (key === '[' || key === ']')) {
-    moment.value = key === '[' ? 'wound' : 'released'
+    const at = moments.findIndex((one) => one.key === moment.value)
+    moment.value = moments[at + (key === '[' ? -1 : 1)]?.key ?? moment.value
   }
 })
 
@@ -133,22 +138,15 @@ onMounted(() => attempt(plan.open()))
           <span v-if="plan.kept" class="quiet of" data-test="kept-as">{{ plan.kept.name }}</span>
           <span class="states" role="group" aria-label="What is drawn">
             <button
+              v-for="{ key, says } in moments"
+              :key="key"
               type="button"
               class="plain state"
-              :aria-pressed="moment === 'wound'"
-              data-test="wound"
-              @click="moment = 'wound'"
+              :aria-pressed="moment === key"
+              :data-test="key"
+              @click="moment = key"
             >
-              on the rod
-            </button>
-            <button
-              type="button"
-              class="plain state"
-              :aria-pressed="moment === 'released'"
-              data-test="released"
-              @click="moment = 'released'"
-            >
-              let go
+              {{ says }}
             </button>
             <button
               v-if="settings.pixelsPerMm"
@@ -162,40 +160,26 @@ onMounted(() => attempt(plan.open()))
             </button>
           </span>
         </div>
+        <TemperPlot
+          v-if="plan.worked && moment === 'tempers'"
+          class="drawing"
+          :curves="plan.worked.curves"
+          :rods="plan.worked.rods"
+          :here="plan.worked.here"
+        />
         <DrawingStage
-          v-if="drawing"
+          v-else-if="drawing"
           class="drawing"
           :class="{ stale: !plan.sound }"
           :drawing="drawing"
           :true-pixels="truePixels"
         />
-        <div v-if="plan.worked" class="below">
-          <button
-            type="button"
-            class="plain swap quiet"
-            data-test="swap-plot"
-            @click="below = below === 'rods' ? 'tempers' : 'rods'"
-          >
-            {{ below === 'rods' ? 'show as a plot, by temper' : 'show as a line of rods' }}
-          </button>
-          <RodsLine
-            v-if="below === 'rods'"
-            :rods="plan.worked.rods"
-            :ring="plan.worked.plan.ring_inside_diameter_mm"
-            @choose="wind"
-          />
-          <template v-else>
-            <p class="plot-title"><b>The ring each rod gives, by temper</b></p>
-            <TemperPlot
-              class="plot"
-              :curves="plan.worked.curves"
-              :rods="plan.worked.rods"
-              :rod="plan.sheet.request.mandrel.diameter_mm"
-              :ring="plan.worked.plan.ring_inside_diameter_mm"
-              :colour="plan.colour"
-            />
-          </template>
-        </div>
+        <RodsLine
+          v-if="plan.worked"
+          :rods="plan.worked.rods"
+          :ring="plan.worked.plan.ring_inside_diameter_mm"
+          @choose="wind"
+        />
         <div v-if="plan.worked" class="cautions" data-test="cautions">
           <p v-for="caution in plan.worked.cautions" :key="caution.text" :class="['caution', caution.level]">
             {{ caution.text }}
@@ -216,7 +200,7 @@ onMounted(() => attempt(plan.open()))
 .rings {
   display: flex;
   flex-direction: column;
-  min-height: calc(100dvh - 68px);
+  min-height: calc(100dvh - 63px);
 }
 
 .table {
@@ -273,28 +257,6 @@ onMounted(() => attempt(plan.open()))
   opacity: 0.4;
 }
 
-.below {
-  position: relative;
-  margin-top: 6px;
-}
-
-.swap {
-  position: absolute;
-  right: 0;
-  top: 0;
-  z-index: 1;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-
-.plot-title {
-  margin: 0;
-}
-
-.plot {
-  height: 250px;
-}
-
 .files {
   display: grid;
   gap: 2px;
@@ -336,7 +298,7 @@ onMounted(() => attempt(plan.open()))
 
 @media (min-width: 901px) and (min-height: 700px) {
   .rings {
-    height: calc(100dvh - 68px);
+    height: calc(100dvh - 63px);
   }
 
   .table {

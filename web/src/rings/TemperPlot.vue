@@ -6,11 +6,11 @@ import { CanvasRenderer } from 'echarts/renderers'
 import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
 import { useTheme } from 'vuetify'
-import type { Curve, PlacedRod } from '../api/client'
+import type { Curve, CurvePoint, PlacedRod } from '../api/client'
 
 echarts.use([LineChart, ScatterChart, GridComponent, TooltipComponent, CanvasRenderer])
 
-const props = defineProps<{ curves: Curve[]; rods: PlacedRod[]; rod: number; ring: number; colour: string }>()
+const props = defineProps<{ curves: Curve[]; rods: PlacedRod[]; here: CurvePoint }>()
 
 const theme = useTheme()
 const place = useTemplateRef<HTMLElement>('place')
@@ -27,6 +27,12 @@ const described = computed(() => {
     )
   return `Ring inside against rod, by temper. ${ends.join('; ')}.`
 })
+
+/** Neighbouring curves end close together: the plan's own is named, and the outermost where they are clear of it. */
+function named(i: number): boolean {
+  const chosen = props.curves.findIndex((curve) => curve.chosen)
+  return i === chosen || ((i === 0 || i === props.curves.length - 1) && Math.abs(i - chosen) > 1)
+}
 
 const option = computed<echarts.EChartsCoreOption>(() => {
   const colours = theme.current.value.colors
@@ -58,10 +64,17 @@ const option = computed<echarts.EChartsCoreOption>(() => {
       formatter: (at: { seriesName: string; name: string; value: number[] }) =>
         `${at.name || at.seriesName}: rod ${at.value[0]!.toFixed(2)} mm, ring ${at.value[1]!.toFixed(2)} mm`,
     },
-    xAxis: { ...axis, name: 'rod, mm', nameGap: 26, min: rods[0]?.toFixed(1), max: rods.at(-1)?.toFixed(1) },
+    xAxis: {
+      ...axis,
+      name: 'rod, mm',
+      nameGap: 26,
+      min: rods[0],
+      max: rods.at(-1),
+      axisLabel: { ...text, formatter: (mm: number) => mm.toFixed(1) },
+    },
     yAxis: { ...axis, name: 'ring inside, mm', nameGap: 36, scale: true },
     series: [
-      ...props.curves.map((curve) => ({
+      ...props.curves.map((curve, i) => ({
         type: 'line',
         name: curve.shown,
         data: curve.points.map((point) => [point.rod_mm, point.ring_mm]),
@@ -73,13 +86,12 @@ const option = computed<echarts.EChartsCoreOption>(() => {
         },
         itemStyle: { color: curve.chosen ? accent : quiet },
         endLabel: {
-          show: true,
+          show: named(i),
           formatter: '{a}',
           ...text,
           color: curve.chosen ? accent : quiet,
           fontWeight: curve.chosen ? 700 : 400,
         },
-        labelLayout: { moveOverlap: 'shiftY' },
       })),
       {
         type: 'scatter',
@@ -97,7 +109,7 @@ const option = computed<echarts.EChartsCoreOption>(() => {
         name: 'this plan',
         symbolSize: 15,
         itemStyle: { color: accent },
-        data: [[props.rod, props.ring]],
+        data: [[props.here.rod_mm, props.here.ring_mm]],
       },
     ],
   }
@@ -118,7 +130,6 @@ onBeforeUnmount(() => chart?.dispose())
 
 <style scoped>
 .plot {
-  height: 100%;
   min-height: 240px;
 }
 </style>

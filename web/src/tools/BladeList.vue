@@ -70,7 +70,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
   <section>
     <h1>Saw blades</h1>
     <p class="quiet lead">Tick the ones you own. Two or three teeth should stand in the wire.</p>
-    <table class="ledger" data-test="blades">
+    <table class="ledger middle" data-test="blades">
       <thead>
         <tr>
           <th>Blade</th>

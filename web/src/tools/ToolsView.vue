@@ -112,7 +112,7 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
         <template v-if="find">None of your rods has “{{ find }}” in its name.</template>
         <template v-else>No rods yet. Take over a start set, or add the ones in your drawer.</template>
       </p>
-      <table v-else class="ledger" data-test="rods">
+      <table v-else class="ledger middle" data-test="rods">
         <thead>
           <tr>
             <th><span class="visually-hidden">Outline</span></th>

@@ -189,7 +189,8 @@ fn place_lengths(
             said.count = Some(n);
             continue;
         }
-        // A bare whole number beside a metal is a gauge: `copper 18`.
+        // A bare whole number beside a metal is a gauge: `copper 18`. So is one from 10 up beside
+        // rings.
         let bare = match typed {
             Typed::Bare(n) if n.fract() == 0.0 && (0.0..=40.0).contains(&n) && said.wire.metal.is_some() => {
                 Some(n)

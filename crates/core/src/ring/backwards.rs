@@ -182,8 +182,13 @@ impl RingTarget {
                 }
             }
         }
+        // To the hundredth that is shown; among equals the rod with less tape comes first.
         let off = |inside: f64| (inside - target).abs();
-        ranked.sort_by(|a, b| off(a.0).total_cmp(&off(b.0)).then(a.2.cmp(&b.2)));
+        let shown = |inside: f64| (off(inside) * 100.0).round();
+        ranked.sort_by(|a, b| {
+            let nearer = shown(a.0).total_cmp(&shown(b.0));
+            nearer.then(a.2.cmp(&b.2)).then(off(a.0).total_cmp(&off(b.0)))
+        });
         ranked
             .into_iter()
             .map(|(inside, rod, tape_layers)| {

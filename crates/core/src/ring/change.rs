@@ -13,6 +13,7 @@ use crate::mandrel::{Mandrel, Shape};
 use crate::metal::{Metal, Temper};
 use crate::section::Section;
 use crate::sentence::{Slot, field_of};
+use crate::strength::CRACK_STRAIN;
 use crate::workshop::Workshop;
 
 /// A change to one word.
@@ -218,7 +219,9 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) ->
     let ring = format!("ring {:.2} mm", plan.ring_inside_diameter_mm);
     match slot {
         Slot::Temper | Slot::Metal => {
-            format!("{ring}, opens at {:.1} N, uses {:.0} %", plan.opening_force_n, 100.0 * plan.strain_used)
+            let cracks = if plan.strain_used > CRACK_STRAIN { ": expect cracks" } else { "" };
+            let used = 100.0 * plan.strain_used;
+            format!("{ring}, opens at {:.1} N, uses {used:.0} % of its stretch{cracks}", plan.opening_force_n)
         }
         Slot::Section => format!("{ring}, {:.1} g, opens at {:.1} N", plan.wire_mass_g, plan.opening_force_n),
         Slot::Winding => request.winding.caution().text,

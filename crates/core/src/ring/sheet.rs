@@ -138,10 +138,14 @@ pub struct Worked {
     pub rods: Vec<PlacedRod>,
     /// Ring against rod for the tempers.
     pub curves: Vec<Curve>,
+    /// What the wire lies on, tape included: where the plan stands among the curves.
+    pub here: CurvePoint,
     /// Colour of the bare metal, `#rrggbb`.
     pub colour: String,
 }
 
+/// Rods the plot covers, as shares of the plan's own: near enough for the tempers to stand apart.
+const CURVE_SPAN: (f64, f64) = (0.82, 1.18);
 /// Points of each curve of the plot.
 const CURVE_POINTS: u32 = 24;
 
@@ -168,6 +172,10 @@ impl RingRequest {
             strip: plan.strip(self),
             rods: self.placed_rods(workshop),
             curves: self.curves(),
+            here: CurvePoint {
+                rod_mm: self.mandrel.outline().across(),
+                ring_mm: plan.ring_inside_diameter_mm,
+            },
             colour: self.wire.metal.figures().colour.to_owned(),
             plan,
         })
@@ -198,14 +206,14 @@ impl RingRequest {
 
     fn curves(&self) -> Vec<Curve> {
         let target = self.target(1.0);
-        let here = self.mandrel.diameter_mm;
+        let here = self.mandrel.outline().across();
         let thickness = self.wire.profile().thickness_mm();
-        let (from, to) = (thickness.max(here * 0.3), here * 1.7);
+        let (from, to) = (thickness.max(here * CURVE_SPAN.0), here * CURVE_SPAN.1);
         let curve = |temper: &Temper| {
             let bending = Bending::of(&Wire { temper: *temper, ..self.wire.clone() });
             let point = |i: u32| {
                 let diameter_mm = from + (to - from) * f64::from(i) / f64::from(CURVE_POINTS);
-                let rod = Mandrel { diameter_mm, short_mm: None, ..self.mandrel.clone() };
+                let rod = Mandrel { diameter_mm, short_mm: None, tape_layers: 0, ..self.mandrel.clone() };
                 let ring = target.inside_on(&bending, &rod)?;
                 (ring < 4.0 * to).then_some(CurvePoint { rod_mm: diameter_mm, ring_mm: ring })
             };
