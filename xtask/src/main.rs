@@ -1,1 +1,163 @@
-fn main() {}
+//! The project's own commands: `cargo xtask demo`, `test`, `shots`, `bench`, `api`.
+
+mod machine;
+
+use std::path::{Path, PathBuf};
+
+use anyhow::{Context as _, Result, bail};
+use clap::{Parser, Subcommand};
+use xshell::{Shell, cmd};
+
+/// The project's own commands.
+#[derive(Parser)]
+struct Cli {
+    #[command(subcommand)]
+    command: Command,
+}
+
+#[derive(Subcommand)]
+enum Command {
+    /// Builds everything and serves the demo workshop.
+    Demo {
+        /// Start over with a new demo workshop.
+        #[arg(long)]
+        fresh: bool,
+        /// Port to listen on.
+        #[arg(long, default_value_t = 4780)]
+        port: u16,
+    },
+    /// Checks and tests everything.
+    Test {
+        /// Leave out the browser.
+        #[arg(long)]
+        quick: bool,
+    },
+    /// Remakes `docs/screenshots` from the demo workshop.
+    Shots,
+    /// Runs every bench whose figures stand in the documents.
+    Bench,
+    /// Writes the API's description, its TypeScript types and the plan schema anew.
+    Api,
+}
+
+fn main() -> Result<()> {
+    let shell = Shell::new()?;
+    shell.change_dir(root()?);
+    match Cli::parse().command {
+        Command::Demo { fresh, port } => demo(&shell, fresh, port),
+        Command::Test { quick } => test(&shell, quick),
+        Command::Shots => shots(&shell),
+        Command::Bench => bench(&shell),
+        Command::Api => api(&shell),
+    }
+}
+
+fn root() -> Result<PathBuf> {
+    let here = Path::new(env!("CARGO_MANIFEST_DIR"));
+    Ok(here.parent().context("xtask has no parent folder")?.to_owned())
+}
+
+fn demo(shell: &Shell, fresh: bool, port: u16) -> Result<()> {
+    build_web(shell)?;
+    cmd!(shell, "cargo build --release --package lorimant").run()?;
+    shell.create_dir("data")?;
+    if fresh {
+        for file in ["data/demo.lorimant", "data/demo.lorimant-wal", "data/demo.lorimant-shm"] {
+            shell.remove_path(file)?;
+        }
+    }
+    let port = port.to_string();
+    cmd!(shell, "target/release/lorimant serve --data data/demo.lorimant --demo --port {port}").run()?;
+    Ok(())
+}
+
+/// Installs the front end's packages where they are missing or changed, and builds it.
+fn build_web(shell: &Shell) -> Result<()> {
+    machine::needs_node(shell)?;
+    let _web = shell.push_dir("web");
+    let lock = shell.read_file("package-lock.json")?;
+    let stamp = "node_modules/.lorimant-lock";
+    if shell.read_file(stamp).ok().as_deref() != Some(lock.as_str()) {
+        cmd!(shell, "npm ci --no-audit --no-fund").run()?;
+        shell.write_file(stamp, &lock)?;
+    }
+    cmd!(shell, "npm run --silent build").run()?;
+    Ok(())
+}
+
+fn test(shell: &Shell, quick: bool) -> Result<()> {
+    build_web(shell)?;
+    cmd!(shell, "cargo fmt --all --check").run()?;
+    cmd!(shell, "cargo clippy --workspace --all-targets --all-features -- -D warnings").run()?;
+    {
+        let _web = shell.push_dir("web");
+        cmd!(shell, "npm run --silent check").run()?;
+        cmd!(shell, "npm run --silent lint").run()?;
+    }
+    cmd!(shell, "cargo build --package lorimant").run()?;
+    check_api_drift(shell)?;
+    let exclude = ["--exclude", "lorimant-ui-tests"];
+    cmd!(shell, "cargo test --workspace {exclude...}").run()?;
+    if quick {
+        return Ok(());
+    }
+    machine::needs_browser(shell)?;
+    cmd!(shell, "cargo test --package lorimant-ui-tests").run()?;
+    Ok(())
+}
+
+/// The description, types and schema that are checked in, with what makes them.
+fn generated(shell: &Shell) -> Result<[(&'static str, String); 2]> {
+    let server = "target/debug/lorimant";
+    Ok([
+        ("web/openapi.json", cmd!(shell, "{server} openapi").read()?),
+        ("docs/schema/plans.schema.json", cmd!(shell, "{server} plan-schema").read()?),
+    ])
+}
+
+fn api(shell: &Shell) -> Result<()> {
+    cmd!(shell, "cargo build --package lorimant").run()?;
+    for (file, text) in generated(shell)? {
+        shell.write_file(file, text + "\n")?;
+    }
+    let _web = shell.push_dir("web");
+    cmd!(shell, "npm run --silent types").run()?;
+    Ok(())
+}
+
+/// Fails where what is checked in is not what the server says.
+fn check_api_drift(shell: &Shell) -> Result<()> {
+    for (file, text) in generated(shell)? {
+        if shell.read_file(file)?.trim_end() != text.trim_end() {
+            bail!("{file} is out of date: run `cargo xtask api`");
+        }
+    }
+    let folder = shell.create_temp_dir()?;
+    let fresh = folder.path().join("schema.d.ts");
+    {
+        let _web = shell.push_dir("web");
+        cmd!(shell, "npx --no-install openapi-typescript openapi.json -o {fresh}").quiet().read()?;
+    }
+    if shell.read_file("web/src/api/schema.d.ts")? != shell.read_file(&fresh)? {
+        bail!("web/src/api/schema.d.ts is out of date: run `cargo xtask api`");
+    }
+    Ok(())
+}
+
+fn shots(shell: &Shell) -> Result<()> {
+    build_web(shell)?;
+    machine::needs_browser(shell)?;
+    cmd!(shell, "cargo build --package lorimant").run()?;
+    shell.create_dir("docs/screenshots")?;
+    cmd!(shell, "cargo run --quiet --package lorimant-ui-tests --bin shots").run()?;
+    Ok(())
+}
+
+fn bench(shell: &Shell) -> Result<()> {
+    build_web(shell)?;
+    machine::needs_browser(shell)?;
+    cmd!(shell, "cargo build --release --package lorimant").run()?;
+    cmd!(shell, "cargo bench --package lorimant-core").run()?;
+    cmd!(shell, "cargo run --release --quiet --package lorimant-ui-tests --bin measure").run()?;
+    Ok(())
+}

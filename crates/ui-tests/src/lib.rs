@@ -1,1 +1,273 @@
+//! Drives the real interface: a server of its own with the demo workshop, and headless Chromium.
+//!
+//! A test says what a person does and what must be seen; every wait is for a condition.
 
+pub mod browser;
+pub mod server;
+
+use std::future::Future;
+use std::time::{Duration, Instant};
+
+use anyhow::{Context as _, Result, bail};
+use thirtyfour::prelude::*;
+
+use browser::Browser;
+use server::Server;
+
+/// How long anything seen may take before a test gives up.
+const PATIENCE: Duration = Duration::from_secs(15);
+
+/// A person at the bench: a browser on a workshop.
+pub struct Maker {
+    /// The browser.
+    pub browser: Browser,
+    /// The server it looks at.
+    pub server: Server,
+}
+
+/// Runs a test with a demo workshop of its own, and then checks that nothing went wrong unseen: no
+/// error in the browser's console, no request to another host.
+///
+/// # Errors
+/// Whatever the test or these checks found.
+pub fn at_the_bench<F>(test: impl FnOnce(&'static Maker) -> F) -> Result<()>
+where
+    F: Future<Output = Result<()>> + Send + 'static,
+{
+    let runtime = tokio::runtime::Builder::new_multi_thread().worker_threads(2).enable_all().build()?;
+    runtime.block_on(async {
+        let server = Server::start().await?;
+        let browser = Browser::start().await?;
+        // The test owns the maker until the process ends, so that a panic cannot tear it down midway.
+        let maker: &'static Maker = Box::leak(Box::new(Maker { browser, server }));
+        let outcome = tokio::spawn(test(maker)).await;
+        let unseen = match &outcome {
+            Ok(Ok(())) => maker.nothing_went_wrong_unseen().await,
+            _ => {
+                maker.keep_picture().await;
+                Ok(())
+            }
+        };
+        maker.browser.stop().await;
+        maker.server.stop().await;
+        match outcome {
+            Ok(result) => result.and(unseen),
+            Err(panic) => std::panic::resume_unwind(panic.into_panic()),
+        }
+    })
+}
+
+impl Maker {
+    fn driver(&self) -> &WebDriver {
+        &self.browser.driver
+    }
+
+    /// Opens a view.
+    ///
+    /// # Errors
+    /// When the browser cannot.
+    pub async fn open(&self, path: &str) -> Result<()> {
+        self.driver().goto(format!("{}{path}", self.server.address())).await?;
+        Ok(())
+    }
+
+    /// Waits until a condition holds.
+    ///
+    /// # Errors
+    /// When it does not in time, naming what was waited for.
+    pub async fn until<F>(&self, what: &str, mut holds: impl FnMut() -> F) -> Result<()>
+    where
+        F: Future<Output = Result<bool>>,
+    {
+        let start = Instant::now();
+        loop {
+            // An element that is just being redrawn is looked for again.
+            if holds().await.unwrap_or(false) {
+                return Ok(());
+            }
+            if start.elapsed() > PATIENCE {
+                bail!("waited in vain for {what}");
+            }
+            tokio::time::sleep(Duration::from_millis(25)).await;
+        }
+    }
+
+    /// The first element that a selector finds and that can be seen.
+    ///
+    /// # Errors
+    /// When there is none in time.
+    pub async fn find(&self, css: &str) -> Result<WebElement> {
+        let start = Instant::now();
+        loop {
+            for element in self.driver().find_all(By::Css(css)).await? {
+                if element.is_displayed().await.unwrap_or(false) {
+                    return Ok(element);
+                }
+            }
+            if start.elapsed() > PATIENCE {
+                bail!("nothing to be seen at {css}");
+            }
+            tokio::time::sleep(Duration::from_millis(25)).await;
+        }
+    }
+
+    /// How many elements a selector finds.
+    ///
+    /// # Errors
+    /// When the browser cannot say.
+    pub async fn count(&self, css: &str) -> Result<usize> {
+        Ok(self.driver().find_all(By::Css(css)).await?.len())
+    }
+
+    /// The text to be seen at a selector.
+    ///
+    /// # Errors
+    /// When there is nothing.
+    pub async fn text(&self, css: &str) -> Result<String> {
+        Ok(self.find(css).await?.text().await?)
+    }
+
+    /// Waits until some words are to be seen at a selector.
+    ///
+    /// # Errors
+    /// When they are not in time; says what stood there instead.
+    pub async fn sees(&self, css: &str, words: &str) -> Result<()> {
+        let what = format!("“{words}” at {css}");
+        let seen = self.until(&what, || async {
+            Ok(self.driver().find(By::Css(css)).await?.text().await?.contains(words))
+        });
+        if let Err(error) = seen.await {
+            let there = self.text(css).await.unwrap_or_else(|_| "nothing".to_owned());
+            bail!("{error}; there was: {there}");
+        }
+        Ok(())
+    }
+
+    /// Waits until nothing is to be seen at a selector.
+    ///
+    /// # Errors
+    /// When something stays.
+    pub async fn gone(&self, css: &str) -> Result<()> {
+        self.until(&format!("{css} to go"), || async {
+            for element in self.driver().find_all(By::Css(css)).await? {
+                if element.is_displayed().await? {
+                    return Ok(false);
+                }
+            }
+            Ok(true)
+        })
+        .await
+    }
+
+    /// Clicks what a selector finds, once it can be clicked.
+    ///
+    /// # Errors
+    /// When it cannot.
+    pub async fn click(&self, css: &str) -> Result<()> {
+        self.until(&format!("{css} to be clicked"), || async {
+            self.find(css).await?.click().await?;
+            Ok(true)
+        })
+        .await
+    }
+
+    /// Types on the keyboard, wherever the focus is.
+    ///
+    /// # Errors
+    /// When the browser cannot.
+    pub async fn press(&self, keys: impl Into<thirtyfour::TypingData>) -> Result<()> {
+        self.driver().active_element().await?.send_keys(keys).await?;
+        Ok(())
+    }
+
+    /// Empties a field and types into it.
+    ///
+    /// # Errors
+    /// When it cannot.
+    pub async fn fill(&self, css: &str, text: &str) -> Result<()> {
+        let field = self.find(css).await?;
+        field.send_keys(Key::Control + "a").await?;
+        field.send_keys(Key::Delete + "").await?;
+        field.send_keys(text).await?;
+        Ok(())
+    }
+
+    /// Runs a script in the page.
+    ///
+    /// # Errors
+    /// When it fails.
+    pub async fn script(&self, script: &str) -> Result<serde_json::Value> {
+        Ok(self.driver().execute(script, vec![]).await?.json().clone())
+    }
+
+    /// Waits for a file to be saved and reads it.
+    ///
+    /// # Errors
+    /// When none with this ending comes in time.
+    pub async fn saved(&self, ending: &str) -> Result<Vec<u8>> {
+        let folder = self.browser.downloads();
+        let find = || {
+            std::fs::read_dir(folder).ok()?.filter_map(|entry| Some(entry.ok()?.path())).find(|path| {
+                path.to_str().is_some_and(|name| name.ends_with(ending))
+                    && std::fs::metadata(path).is_ok_and(|meta| meta.len() > 0)
+            })
+        };
+        self.until(&format!("a saved file ending in {ending}"), || async { Ok(find().is_some()) }).await?;
+        let path = find().context("the file went away")?;
+        Ok(std::fs::read(path)?)
+    }
+
+    /// Scans the page for accessibility with axe and fails on serious findings.
+    ///
+    /// # Errors
+    /// What was found, and where.
+    pub async fn is_accessible(&self) -> Result<()> {
+        let axe = concat!(env!("CARGO_MANIFEST_DIR"), "/../../web/node_modules/axe-core/axe.min.js");
+        let axe = std::fs::read_to_string(axe).context("axe-core is not installed: run npm ci in web")?;
+        self.script(&format!("{axe}; window.axe = axe;")).await?;
+        let scan = "const done = arguments[0];
+            axe.run(document, { resultTypes: ['violations'] }).then(
+                (found) => done(found.violations
+                    .filter((one) => ['serious', 'critical'].includes(one.impact))
+                    .map((one) => `${one.id}: ${one.nodes.map((node) => node.target + ' ' + node.failureSummary).join('; ')}`)),
+                (error) => done([String(error)]))";
+        let found = self.driver().execute_async(scan, vec![]).await?;
+        let found = found.json().as_array().cloned().unwrap_or_default();
+        if !found.is_empty() {
+            bail!("accessibility: {found:#?}");
+        }
+        Ok(())
+    }
+
+    /// No error in the console, no request to another host.
+    async fn nothing_went_wrong_unseen(&self) -> Result<()> {
+        // Refusals that a test provokes on purpose are answers, not accidents.
+        let expected = |text: &str| text.contains("status of 4");
+        let entries = self.driver().browser_log().await?;
+        let errors: Vec<String> = entries
+            .into_iter()
+            .map(|entry| format!("{entry:?}"))
+            .filter(|text| (text.contains("SEVERE") || text.contains("Severe")) && !expected(text))
+            .collect();
+        if !errors.is_empty() {
+            bail!("the browser's console has errors: {errors:#?}");
+        }
+        let script = "return performance.getEntriesByType('resource').map((entry) => entry.name)
+            .filter((name) => !name.startsWith(location.origin) && !name.startsWith('data:') && !name.startsWith('blob:'))";
+        let foreign = self.script(script).await?;
+        if foreign.as_array().is_some_and(|names| !names.is_empty()) {
+            bail!("requests left this machine: {foreign}");
+        }
+        Ok(())
+    }
+
+    /// Keeps a picture of what was to be seen when a test failed.
+    async fn keep_picture(&self) {
+        let folder = std::env::temp_dir().join("lorimant-ui-tests");
+        let name = std::thread::current().name().unwrap_or("test").replace("::", "-");
+        let path = folder.join(format!("{name}-{}.png", std::process::id()));
+        if std::fs::create_dir_all(&folder).is_ok() && self.driver().screenshot(&path).await.is_ok() {
+            eprintln!("what was to be seen: {}", path.display());
+        }
+    }
+}

@@ -52,7 +52,7 @@ const shown = computed(() => {
         class="plain rod"
         :class="{ chosen: rod.chosen, above, bare: !labelled }"
         :style="{ left: `${at}px` }"
-        :aria-label="`${rod.shown} gives a ring of ${rod.ring_inside_diameter_mm.toFixed(2)} mm`"
+        :aria-label="`${rod.ring_inside_diameter_mm.toFixed(2)} ${rod.shown}: the ring inside, in mm, that this rod gives`"
         :aria-pressed="rod.chosen"
         :title="rod.shown"
         data-test="rod"

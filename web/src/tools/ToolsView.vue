@@ -67,7 +67,7 @@ const nameOf = (rod: Mandrel) => rod.name ?? 'rod'
 const sizeOf = (rod: Mandrel) =>
   rod.shape === 'oval' && rod.short_mm
     ? `${rod.diameter_mm} × ${rod.short_mm}`
-    : `${Number(rod.diameter_mm.toFixed(4))}`
+    : `${Number(rod.diameter_mm.toFixed(3))}`
 const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
 </script>
 

@@ -1,0 +1,50 @@
+//! Remakes `docs/screenshots` from the demo workshop, at 1280 × 800.
+
+use anyhow::Result;
+use lorimant_ui_tests::{Maker, at_the_bench};
+
+fn main() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.browser.prefer("light").await?;
+        maker.open("/rings").await?;
+        maker.find("[data-test=figures]").await?;
+        picture(maker, "rings").await?;
+        maker.click("[data-slot=temper]").await?;
+        maker.find("[data-test=choice]").await?;
+        picture(maker, "rings-word").await?;
+        maker.open("/rings").await?;
+        maker.click("[data-test=tempers]").await?;
+        maker.find("[data-test=plot] canvas").await?;
+        maker.click("[data-figure=coil-inside]").await?;
+        picture(maker, "rings-by-temper").await?;
+        for (path, there, name) in [
+            ("/kept", "[data-test=plans]", "kept"),
+            ("/tools", "[data-test=rods]", "tools"),
+            ("/guide", "[data-test=metals]", "guide"),
+        ] {
+            maker.open(path).await?;
+            maker.find(there).await?;
+            picture(maker, name).await?;
+        }
+        maker.browser.prefer("dark").await?;
+        maker.open("/rings").await?;
+        maker.click("[data-test=released]").await?;
+        picture(maker, "rings-dark").await?;
+        maker.browser.prefer("light").await?;
+        maker.browser.resize(390, 844).await?;
+        maker.open("/rings").await?;
+        maker.fill("[data-test=ask]", "how many rings 5 mm inside copper 18 awg from 2 m").await?;
+        maker.sees("[data-test=answer]", "2 m makes").await?;
+        picture(maker, "ask-phone").await
+    })
+}
+
+async fn picture(maker: &Maker, name: &str) -> Result<()> {
+    let script = "const done = arguments[0]; document.fonts.ready.then(() =>
+        requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
+    maker.browser.driver.execute_async(script, vec![]).await?;
+    let folder = concat!(env!("CARGO_MANIFEST_DIR"), "/../../docs/screenshots");
+    let path = std::path::Path::new(folder).join(format!("{name}.png"));
+    maker.browser.driver.screenshot(&path).await?;
+    Ok(())
+}

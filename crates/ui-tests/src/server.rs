@@ -1,0 +1,89 @@
+//! A server of its own for each test.
+
+use std::path::{Path, PathBuf};
+use std::process::Stdio;
+
+use anyhow::{Context as _, Result};
+use tempfile::TempDir;
+use tokio::io::{AsyncBufReadExt as _, BufReader};
+use tokio::process::{Child, Command};
+use tokio::sync::Mutex;
+
+/// A running server with its data.
+pub struct Server {
+    folder: TempDir,
+    running: Mutex<Option<Child>>,
+    address: std::sync::Mutex<String>,
+}
+
+/// The program under test, built beside this one.
+///
+/// # Errors
+/// When it is not there.
+pub fn program() -> Result<PathBuf> {
+    let here = std::env::current_exe()?;
+    let folders = here.ancestors().skip(1).take(2);
+    let found = folders.map(|folder| folder.join("lorimant")).find(|path| path.exists());
+    found.context("lorimant is not built: run `cargo build --package lorimant` first")
+}
+
+impl Server {
+    /// Starts one on a free port with the demo workshop in a new file.
+    ///
+    /// # Errors
+    /// When it does not come up.
+    pub async fn start() -> Result<Self> {
+        let folder = tempfile::tempdir()?;
+        let (child, address) = launch(&folder.path().join("workshop.lorimant"), "0").await?;
+        Ok(Self { folder, running: Mutex::new(Some(child)), address: address.into() })
+    }
+
+    /// The file it keeps its data in.
+    #[must_use]
+    pub fn file(&self) -> PathBuf {
+        self.folder.path().join("workshop.lorimant")
+    }
+
+    /// Where it can be reached: `http://127.0.0.1:port`.
+    #[must_use]
+    pub fn address(&self) -> String {
+        self.address.lock().map(|address| address.clone()).unwrap_or_default()
+    }
+
+    /// Kills it as a power cut would and starts it again on the same file and port.
+    ///
+    /// # Errors
+    /// When it does not come up again.
+    pub async fn kill_and_restart(&self) -> Result<()> {
+        self.stop().await;
+        let address = self.address();
+        let port = address.rsplit(':').next().unwrap_or("0").to_owned();
+        let (child, _) = launch(&self.file(), &port).await?;
+        *self.running.lock().await = Some(child);
+        Ok(())
+    }
+
+    /// Kills it.
+    pub async fn stop(&self) {
+        if let Some(mut child) = self.running.lock().await.take() {
+            let _ = child.kill().await;
+        }
+    }
+}
+
+/// Starts the program on a file and reads the address it prints.
+///
+/// # Errors
+/// When it prints none.
+pub async fn launch(file: &Path, port: &str) -> Result<(Child, String)> {
+    let mut child = Command::new(program()?)
+        .args(["serve", "--demo", "--port", port, "--data"])
+        .arg(file)
+        .stdout(Stdio::piped())
+        .kill_on_drop(true)
+        .spawn()?;
+    let stdout = child.stdout.take().context("no standard output")?;
+    let line = BufReader::new(stdout).lines().next_line().await?.context("the server ended at once")?;
+    let address = line.split_whitespace().last().unwrap_or_default().trim_end_matches('/');
+    Ok((child, address.to_owned()))
+}

@@ -1,0 +1,142 @@
+//! Keeping plans, finding them again, taking them away and bringing them back.
+#![allow(missing_docs)]
+
+use anyhow::{Result, ensure};
+use lorimant_ui_tests::{Maker, at_the_bench};
+use thirtyfour::prelude::*;
+
+const SENTENCE: &str = "[data-test=sentence]";
+
+async fn keep_sixty_brass_rings(maker: &Maker) -> Result<()> {
+    maker.open("/rings").await?;
+    maker.sees(SENTENCE, "120 rings").await?;
+    maker.fill("[data-test=ask]", "60 rings 4.5 mm inside brass 20 awg half-hard").await?;
+    maker.sees("[data-test=answer]", "60 rings of").await?;
+    maker.press(Key::Enter + "").await?;
+    maker.sees(SENTENCE, "60 rings of half-hard brass").await?;
+    maker.press(Key::Control + "s").await?;
+    maker.fill("[data-test=plan-name] input", "Chorus collars").await?;
+    maker.fill("[data-test=plan-note] textarea", "Second row only.").await?;
+    maker.click("[data-test=keep-confirm]").await?;
+    maker.sees("[data-test=kept-as]", "Chorus collars").await
+}
+
+#[test]
+fn a_kept_plan_survives_reload_and_a_killed_server() -> Result<()> {
+    at_the_bench(|maker| async move {
+        keep_sixty_brass_rings(maker).await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees(SENTENCE, "60 rings of half-hard brass").await?;
+        maker.server.kill_and_restart().await?;
+        maker.open("/kept").await?;
+        maker.sees("[data-test=plans] .plan", "Chorus collars").await?;
+        maker.sees("[data-test=plans] .plan", "Second row only.").await?;
+        maker.click("[data-test=open-plan]").await?;
+        maker.sees(SENTENCE, "60 rings of half-hard brass").await
+    })
+}
+
+#[test]
+fn an_unkept_draft_survives_a_reload_and_is_undone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        maker.click("[data-slot=rings]").await?;
+        maker.fill("[data-test=typed] input", "37").await?;
+        maker.sees(SENTENCE, "37 rings").await?;
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=editor]").await?;
+        maker.press(Key::Control + "z").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        maker.press(Key::Control + "y").await?;
+        maker.sees(SENTENCE, "37 rings").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees(SENTENCE, "37 rings").await
+    })
+}
+
+#[test]
+fn plans_are_found_renamed_duplicated_put_away_and_undone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        keep_sixty_brass_rings(maker).await?;
+        maker.open("/kept").await?;
+        maker.fill("[data-test=find] input", "collars brass").await?;
+        maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=rename]").await?;
+        maker.fill("[data-test=rename-name] input", "Chorus collars, brass").await?;
+        maker.click("[data-test=rename-confirm]").await?;
+        maker.sees("[data-test=plans]", "Chorus collars, brass").await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=duplicate]").await?;
+        maker.sees("[data-test=plans]", "Chorus collars, brass, copy").await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=archive]").await?;
+        maker.sees("[data-test=notice]", "was put away").await?;
+        maker
+            .until("one plan left", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) })
+            .await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.until("both again", || async { Ok(maker.count("[data-test=plans] .plan").await? == 2) }).await
+    })
+}
+
+#[test]
+fn a_plan_goes_out_as_files_and_comes_back_in() -> Result<()> {
+    at_the_bench(|maker| async move {
+        keep_sixty_brass_rings(maker).await?;
+        for (file, starts) in [
+            ("cut-sheet.pdf", "%PDF"),
+            ("cut-sheet.svg", "<svg"),
+            ("label.pdf", "%PDF"),
+            ("plan.csv", "name,note,rings_n"),
+            ("plan.json", "{"),
+        ] {
+            maker.click("[data-test=take-away]").await?;
+            maker.click(&format!("[data-file='{file}']")).await?;
+            let ending = file.strip_prefix("plan").unwrap_or(file);
+            let bytes = maker.saved(ending).await?;
+            ensure!(bytes.starts_with(starts.as_bytes()), "{file} does not start with {starts}");
+            maker.press(Key::Escape + "").await?;
+        }
+        let sheet = String::from_utf8(maker.saved("cut-sheet.svg").await?)?;
+        ensure!(sheet.contains("Chorus collars") && sheet.contains("60 rings of half-hard brass"));
+        let table = String::from_utf8(maker.saved(".csv").await?)?;
+        ensure!(table.contains("Chorus collars,Second row only.,60,brass,half-hard,round"), "{table}");
+
+        // The JSON that was saved is brought back in, into the list beside the original.
+        maker.open("/kept").await?;
+        maker.fill("[data-test=find] input", "Chorus").await?;
+        maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
+        let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
+        let saved = maker.browser.downloads().join("chorus-collars.json");
+        chooser.send_keys(saved.display().to_string()).await?;
+        maker.sees("[data-test=notice]", "Brought in 1 plan").await?;
+        maker.until("two plans", || async { Ok(maker.count("[data-test=plans] .plan").await? == 2) }).await
+    })
+}
+
+#[test]
+fn a_broken_file_brings_nothing_in_and_says_where_it_is_broken() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/kept").await?;
+        maker.sees("[data-test=plans]", "Reed crown").await?;
+        let before = maker.count("[data-test=plans] .plan").await?;
+        let good = r#"{"name":"Good","request":{"wire":{"metal":"copper","size_mm":1},"mandrel":{"diameter_mm":5}}}"#;
+        let bad = good.replace("Good", "Bad").replace("\"size_mm\":1}", "\"size_mm\":0}");
+        let file = maker.browser.downloads().join("broken.json");
+        std::fs::write(
+            &file,
+            format!(r#"{{"format":"lorimant-plans","version":1,"plans":[{good},{bad}]}}"#),
+        )?;
+        let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
+        chooser.send_keys(file.display().to_string()).await?;
+        maker.sees("[data-test=import-faults]", "Nothing was brought in").await?;
+        maker.sees("[data-test=import-faults]", "plans[1].request.wire.size_mm").await?;
+        maker.sees("[data-test=import-faults]", "The wire size is zero").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees("[data-test=plans]", "Reed crown").await?;
+        ensure!(maker.count("[data-test=plans] .plan").await? == before, "something was half-imported");
+        Ok(())
+    })
+}
