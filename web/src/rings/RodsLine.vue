@@ -52,16 +52,15 @@ const shown = computed(() => {
         class="plain rod"
         :class="{ chosen: rod.chosen, above, bare: !labelled }"
         :style="{ left: `${at}px` }"
-        :aria-label="`${rod.ring_inside_diameter_mm.toFixed(2)} ${rod.shown}: the ring inside, in mm, that this rod gives`"
         :aria-pressed="rod.chosen"
         :title="rod.shown"
         data-test="rod"
         @click="emit('choose', rod)"
       >
         <span class="dot" aria-hidden="true" />
-        <span v-if="labelled" class="says" aria-hidden="true">
+        <span :class="labelled ? 'says' : 'visually-hidden'">
           <b>{{ rod.ring_inside_diameter_mm.toFixed(2) }}</b>
-          <span class="name">{{ rod.shown }}</span>
+          {{ ' ' }}<span class="name">{{ rod.shown }}</span>
         </span>
       </button>
       <p v-if="!rods.length" class="quiet empty">
