@@ -180,6 +180,7 @@ fn fault_of(path: &str, said: &str) -> Fault {
             "f64" => "a number",
             "u32" => "a whole number from 0 to 4294967295",
             "a string" => "text",
+            other if other.starts_with("struct ") => "an object with named fields",
             other => other,
         };
         return Fault::new(path, format!("This is {got}; it must be {wanted}."));

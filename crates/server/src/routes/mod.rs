@@ -41,7 +41,7 @@ pub(crate) fn router() -> OpenApiRouter<State> {
 /// Whether the server is up and its file readable.
 #[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health)))]
 async fn health(axum::extract::State(state): axum::extract::State<State>) -> Result<Json<Health>, Problem> {
-    read(&state, |connection| crate::store::settings(connection)).await?;
+    read(&state, crate::store::settings).await?;
     Ok(Json(Health { status: "ok", version: env!("CARGO_PKG_VERSION") }))
 }
 

@@ -1,0 +1,89 @@
+//! The router in-process, on a temporary workshop file.
+#![allow(dead_code, clippy::unwrap_used, missing_docs)]
+
+use axum::Router;
+use axum::body::Body;
+use axum::http::{Request, StatusCode, header};
+use http_body_util::BodyExt as _;
+use lorimant_server::{Store, app, load_demo};
+use serde_json::Value;
+use tempfile::TempDir;
+use tower::ServiceExt as _;
+
+pub struct Workshop {
+    pub folder: TempDir,
+    pub store: Store,
+    pub router: Router,
+}
+
+pub struct Reply {
+    pub status: StatusCode,
+    pub headers: axum::http::HeaderMap,
+    pub bytes: Vec<u8>,
+}
+
+impl Reply {
+    pub fn json(&self) -> Value {
+        serde_json::from_slice(&self.bytes).unwrap_or_else(|_| panic!("{}", self.text()))
+    }
+
+    pub fn text(&self) -> String {
+        String::from_utf8_lossy(&self.bytes).into_owned()
+    }
+
+    /// The sentence of the fault at a field.
+    pub fn fault(&self, field: &str) -> String {
+        let problem = self.json();
+        let errors = problem["errors"].as_array().unwrap();
+        let found = errors.iter().find(|error| error["field"] == field);
+        found.unwrap_or_else(|| panic!("no fault at {field}: {problem}"))["sentence"]
+            .as_str()
+            .unwrap()
+            .to_owned()
+    }
+}
+
+pub const ADDRESS: &str = "127.0.0.1:4780";
+
+impl Workshop {
+    pub fn empty() -> Self {
+        let folder = tempfile::tempdir().unwrap();
+        let store = Store::open(&folder.path().join("workshop.lorimant")).unwrap();
+        Self::of(folder, store)
+    }
+
+    pub fn demo() -> Self {
+        let workshop = Self::empty();
+        load_demo(&workshop.store).unwrap();
+        workshop
+    }
+
+    pub fn of(folder: TempDir, store: Store) -> Self {
+        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[]).unwrap();
+        Self { folder, store, router }
+    }
+
+    pub async fn send(&self, request: Request<Body>) -> Reply {
+        let response = self.router.clone().oneshot(request).await.unwrap();
+        let (status, headers) = (response.status(), response.headers().clone());
+        let bytes = response.into_body().collect().await.unwrap().to_bytes().to_vec();
+        Reply { status, headers, bytes }
+    }
+
+    pub async fn ask(&self, method: &str, path: &str, body: impl Into<Body>) -> Reply {
+        let request = Request::builder().method(method).uri(path).header(header::HOST, ADDRESS);
+        self.send(request.body(body.into()).unwrap()).await
+    }
+
+    pub async fn get(&self, path: &str) -> Reply {
+        self.ask("GET", path, Body::empty()).await
+    }
+
+    pub async fn post(&self, path: &str, body: &Value) -> Reply {
+        self.ask("POST", path, body.to_string()).await
+    }
+
+    pub async fn put(&self, path: &str, body: &Value) -> Reply {
+        self.ask("PUT", path, body.to_string()).await
+    }
+}

@@ -1,0 +1,91 @@
+//! A server killed under writes, again and again: the file opens, every acknowledged plan is there.
+#![allow(clippy::unwrap_used, clippy::expect_used, missing_docs)]
+
+use std::io::{BufRead as _, BufReader};
+use std::path::Path;
+use std::process::{Child, Command, Stdio};
+use std::sync::atomic::{AtomicBool, Ordering};
+use std::sync::{Arc, Mutex};
+
+use lorimant_server::Store;
+use serde_json::{Value, json};
+
+const KILLS: usize = 200;
+
+fn start(file: &Path) -> (Child, String) {
+    let mut child = Command::new(env!("CARGO_BIN_EXE_lorimant"))
+        .args(["serve", "--port", "0", "--data"])
+        .arg(file)
+        .stdout(Stdio::piped())
+        .spawn()
+        .unwrap();
+    let mut line = String::new();
+    BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
+    let address = line.split_whitespace().last().expect("an address").to_owned();
+    (child, address)
+}
+
+/// Keeps plans one after another until the server is gone; notes each that was acknowledged.
+fn write(address: &str, round: usize, writer: usize, acknowledged: &Mutex<Vec<String>>, stop: &AtomicBool) {
+    let agent = ureq::Agent::new_with_defaults();
+    for n in 0.. {
+        let name = format!("round {round} writer {writer} plan {n}");
+        let plan = json!({
+            "name": name,
+            "request": { "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } },
+        });
+        match agent.post(format!("{address}api/plans")).send_json(&plan) {
+            Ok(mut answer) => {
+                let kept: Result<Value, _> = answer.body_mut().read_json();
+                if kept.is_ok_and(|kept| kept["entry"]["record"]["name"] == name.as_str()) {
+                    acknowledged.lock().unwrap().push(name);
+                }
+            }
+            Err(_) => return,
+        }
+        if stop.load(Ordering::Relaxed) {
+            return;
+        }
+    }
+}
+
+#[test]
+fn no_acknowledged_plan_is_lost_in_two_hundred_kills() {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("workshop.lorimant");
+    let acknowledged = Arc::new(Mutex::new(vec![]));
+    for round in 0..KILLS {
+        let (mut child, address) = start(&file);
+        let stop = Arc::new(AtomicBool::new(false));
+        let before = acknowledged.lock().unwrap().len();
+        let writers: Vec<_> = (0..2)
+            .map(|writer| {
+                let (address, acknowledged, stop) = (address.clone(), acknowledged.clone(), stop.clone());
+                std::thread::spawn(move || write(&address, round, writer, &acknowledged, &stop))
+            })
+            .collect();
+        // Killed as soon as a few writes are through, at whatever the others are in the middle of.
+        let enough = before + 1 + round % 5;
+        while acknowledged.lock().unwrap().len() < enough {
+            std::thread::yield_now();
+        }
+        child.kill().unwrap();
+        child.wait().unwrap();
+        stop.store(true, Ordering::Relaxed);
+        for writer in writers {
+            writer.join().unwrap();
+        }
+    }
+    drop(Store::open(&file).unwrap());
+    let connection = rusqlite::Connection::open(&file).unwrap();
+    let sound: String = connection.query_row("PRAGMA integrity_check", [], |row| row.get(0)).unwrap();
+    assert_eq!(sound, "ok");
+    let acknowledged = acknowledged.lock().unwrap();
+    assert!(acknowledged.len() >= KILLS);
+    for name in acknowledged.iter() {
+        let there: i64 = connection
+            .query_row("SELECT count(*) FROM plans WHERE name = ?1", [name], |row| row.get(0))
+            .unwrap();
+        assert_eq!(there, 1, "{name} was acknowledged and is lost");
+    }
+}

@@ -1,0 +1,124 @@
+//! Who is let in: hosts, origins, passphrase, sizes, headers; and that the description is true.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+mod common;
+
+use std::collections::HashSet;
+use std::process::Command;
+
+use axum::body::Body;
+use axum::http::{Request, StatusCode, header};
+use common::{ADDRESS, Workshop};
+use lorimant_server::{hash_passphrase, openapi};
+use rstest::rstest;
+use serde_json::{Value, json};
+
+#[rstest]
+#[case("evil.example", None, StatusCode::FORBIDDEN)]
+#[case("127.0.0.1:9999", None, StatusCode::FORBIDDEN)]
+#[case("", None, StatusCode::FORBIDDEN)]
+#[case(ADDRESS, Some("http://evil.example"), StatusCode::FORBIDDEN)]
+#[case(ADDRESS, Some("http://127.0.0.1:9999"), StatusCode::FORBIDDEN)]
+#[case(ADDRESS, Some("null"), StatusCode::FORBIDDEN)]
+#[case(ADDRESS, Some("http://127.0.0.1:4780"), StatusCode::OK)]
+#[case("localhost:4780", None, StatusCode::OK)]
+#[tokio::test]
+async fn foreign_hosts_and_origins_are_refused(
+    #[case] host: &str,
+    #[case] origin: Option<&str>,
+    #[case] status: StatusCode,
+) {
+    let workshop = Workshop::empty();
+    let mut request = Request::builder().uri("/api/plans").header(header::HOST, host);
+    if let Some(origin) = origin {
+        request = request.header(header::ORIGIN, origin);
+    }
+    assert_eq!(workshop.send(request.body(Body::empty()).unwrap()).await.status, status);
+}
+
+#[tokio::test]
+async fn bodies_have_a_limit() {
+    let large = "x".repeat(3 * 1024 * 1024);
+    let reply = Workshop::empty().ask("POST", "/api/import", large).await;
+    assert_eq!(reply.status, StatusCode::PAYLOAD_TOO_LARGE);
+    assert!(reply.json()["detail"].as_str().unwrap().contains("larger than"));
+}
+
+#[tokio::test]
+async fn answers_carry_strict_headers() {
+    let workshop = Workshop::empty();
+    for path in ["/api/health", "/rings", "/nothing.js"] {
+        let headers = workshop.get(path).await.headers;
+        let policy = headers[header::CONTENT_SECURITY_POLICY].to_str().unwrap();
+        assert!(policy.starts_with("default-src 'none'") && !policy.contains("unsafe"), "{policy}");
+        assert_eq!(headers[header::X_CONTENT_TYPE_OPTIONS], "nosniff");
+        assert_eq!(headers[header::X_FRAME_OPTIONS], "DENY");
+    }
+    assert_eq!(workshop.get("/api/nothing").await.status, StatusCode::NOT_FOUND);
+}
+
+#[tokio::test]
+async fn a_passphrase_locks_everything_but_the_door() {
+    let open = Workshop::demo();
+    open.store.set_passphrase_hash(&hash_passphrase("three herons at dusk").unwrap()).unwrap();
+    let workshop = Workshop::of(open.folder, open.store);
+    assert_eq!(workshop.get("/api/plans").await.status, StatusCode::UNAUTHORIZED);
+    assert_eq!(workshop.get("/api/plans/all.json").await.status, StatusCode::UNAUTHORIZED);
+    assert_eq!(workshop.get("/api/health").await.status, StatusCode::OK);
+    assert_eq!(workshop.get("/api/session").await.json()["locked"], true);
+    let wrong = workshop.post("/api/session", &json!({ "passphrase": "three herons at dawn" })).await;
+    assert_eq!(wrong.status, StatusCode::UNAUTHORIZED);
+    let right = workshop.post("/api/session", &json!({ "passphrase": "three herons at dusk" })).await;
+    assert_eq!(right.status, StatusCode::NO_CONTENT);
+    let cookie = right.headers[header::SET_COOKIE].to_str().unwrap();
+    assert!(cookie.contains("HttpOnly") && cookie.contains("SameSite=Strict"), "{cookie}");
+    let with = |method: &str, path: &str, token: &str| {
+        let request = Request::builder().method(method).uri(path).header(header::HOST, ADDRESS);
+        request.header(header::COOKIE, token).body(Body::empty()).unwrap()
+    };
+    let token = cookie.split(';').next().unwrap();
+    assert_eq!(workshop.send(with("GET", "/api/plans", token)).await.status, StatusCode::OK);
+    let forged = "lorimant_session=00";
+    assert_eq!(workshop.send(with("GET", "/api/plans", forged)).await.status, StatusCode::UNAUTHORIZED);
+    workshop.send(with("DELETE", "/api/session", token)).await;
+    assert_eq!(workshop.send(with("GET", "/api/plans", token)).await.status, StatusCode::UNAUTHORIZED);
+}
+
+#[test]
+fn short_passphrases_are_refused() {
+    assert!(hash_passphrase("short").unwrap_err().contains("10 characters"));
+}
+
+#[test]
+fn it_does_not_listen_beyond_loopback_without_a_passphrase() {
+    let folder = tempfile::tempdir().unwrap();
+    let output = Command::new(env!("CARGO_BIN_EXE_lorimant"))
+        .args(["serve", "--listen", "0.0.0.0", "--port", "0", "--data"])
+        .arg(folder.path().join("workshop.lorimant"))
+        .output()
+        .unwrap();
+    assert!(!output.status.success());
+    let said = String::from_utf8_lossy(&output.stderr);
+    assert!(said.contains("has no passphrase"), "{said}");
+}
+
+/// Every path of the description answers, and nothing is named twice.
+#[tokio::test]
+async fn the_description_is_true() {
+    let described: Value = serde_json::from_str(&openapi()).unwrap();
+    let workshop = Workshop::demo();
+    assert_eq!(workshop.get("/api/openapi.json").await.json(), described);
+    let mut names = HashSet::new();
+    for (path, methods) in described["paths"].as_object().unwrap() {
+        for (method, operation) in methods.as_object().unwrap() {
+            assert!(names.insert(operation["operationId"].to_string()), "{} twice", operation["operationId"]);
+            let real = path.replace("{id}", "1").replace("{batch}", "1").replace("{set}", "dowels");
+            let real = real.replace("{file}", "plan.csv");
+            let reply = workshop.ask(&method.to_uppercase(), &real, "{}").await;
+            assert_ne!(reply.status, StatusCode::METHOD_NOT_ALLOWED, "{method} {path}");
+            assert!(!reply.text().contains("There is nothing at"), "{method} {path} is not there");
+        }
+    }
+    let metal = &described["components"]["schemas"]["Metal"]["enum"];
+    assert!(metal.as_array().unwrap().contains(&json!("gold-14k")));
+}

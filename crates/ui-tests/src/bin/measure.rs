@@ -1,0 +1,143 @@
+//! Measures the running program on this machine, for the figures in the documents: `cargo xtask bench`.
+
+use std::io::Write as _;
+use std::path::Path;
+use std::time::{Duration, Instant};
+
+use anyhow::{Context as _, Result, ensure};
+use flate2::Compression;
+use flate2::write::GzEncoder;
+use lorimant_ui_tests::at_the_bench;
+use lorimant_ui_tests::server::{Server, launch, program};
+use tokio::io::{AsyncReadExt as _, AsyncWriteExt as _};
+use tokio::net::TcpStream;
+
+const PLAN: &str = r#"{"wire":{"metal":"copper","section":"round","size_mm":1.0237,"temper":"soft"},"mandrel":{"shape":"round","diameter_mm":5.0},"rings_n":120,"cutting":{"method":"saw","blade":"4/0"}}"#;
+
+fn main() -> Result<()> {
+    println!("program: {}", program()?.display());
+    let runtime = tokio::runtime::Builder::new_multi_thread().enable_all().build()?;
+    runtime.block_on(ready())?;
+    runtime.block_on(planning())?;
+    javascript()?;
+    first_view()
+}
+
+/// Time from starting the program on the demo file to its first answer.
+async fn ready() -> Result<()> {
+    let folder = tempfile::tempdir()?;
+    let file = folder.path().join("workshop.lorimant");
+    drop(launch(&file, "0").await?);
+    let mut times = vec![];
+    for _ in 0..21 {
+        let start = Instant::now();
+        let (mut child, address) = launch(&file, "0").await?;
+        ask(&mut connect(&address).await?, "GET", "/api/health", "").await?;
+        times.push(start.elapsed());
+        child.kill().await?;
+    }
+    report("server ready on the demo file, start to first answer", &mut times);
+    Ok(())
+}
+
+/// `POST /api/rings/plan` with eight clients at once.
+async fn planning() -> Result<()> {
+    let server = Server::start().await?;
+    let clients = (0..8).map(|_| {
+        let address = server.address();
+        tokio::spawn(async move {
+            let mut stream = connect(&address).await?;
+            let mut times = vec![];
+            for _ in 0..2500 {
+                let start = Instant::now();
+                ask(&mut stream, "POST", "/api/rings/plan", PLAN).await?;
+                times.push(start.elapsed());
+            }
+            anyhow::Ok(times)
+        })
+    });
+    let mut times = vec![];
+    for client in clients.collect::<Vec<_>>() {
+        // The first hundred of each client warm the server up.
+        times.extend(client.await??.into_iter().skip(100));
+    }
+    report("POST /api/rings/plan, 8 clients", &mut times);
+    server.stop().await;
+    Ok(())
+}
+
+async fn connect(address: &str) -> Result<TcpStream> {
+    let stream = TcpStream::connect(address.trim_start_matches("http://")).await?;
+    stream.set_nodelay(true)?;
+    Ok(stream)
+}
+
+/// One request on a kept connection; reads the whole answer.
+async fn ask(stream: &mut TcpStream, method: &str, path: &str, body: &str) -> Result<()> {
+    let host = stream.peer_addr()?;
+    let head = format!("{method} {path} HTTP/1.1\r\nHost: {host}\r\nContent-Length: {}\r\n\r\n", body.len());
+    stream.write_all(format!("{head}{body}").as_bytes()).await?;
+    let mut answer = vec![];
+    let mut chunk = vec![0; 65536];
+    loop {
+        let n = stream.read(&mut chunk).await?;
+        ensure!(n > 0, "the server hung up");
+        answer.extend_from_slice(&chunk[..n]);
+        if let Some(head) = answer.windows(4).position(|four| four == b"\r\n\r\n") {
+            let headers = String::from_utf8_lossy(&answer[..head]).to_lowercase();
+            ensure!(headers.starts_with("http/1.1 200"), "{headers}");
+            let length = headers.split("content-length: ").nth(1).and_then(|rest| rest.split("\r\n").next());
+            let length: usize = length.context("no content length")?.parse()?;
+            if answer.len() >= head + 4 + length {
+                return Ok(());
+            }
+        }
+    }
+}
+
+/// Gzipped size of the scripts that the page loads before anything is clicked.
+fn javascript() -> Result<()> {
+    let dist = Path::new(env!("CARGO_MANIFEST_DIR")).join("../../web/dist");
+    let page = std::fs::read_to_string(dist.join("index.html"))?;
+    let mut total = 0;
+    for part in page.split('"').filter(|part| part.ends_with(".js")) {
+        let script = std::fs::read(dist.join(part.trim_start_matches('/')))?;
+        let mut gzip = GzEncoder::new(vec![], Compression::default());
+        gzip.write_all(&script)?;
+        total += gzip.finish()?.len();
+    }
+    println!("first-load JavaScript, gzipped: {} kB", total / 1000);
+    Ok(())
+}
+
+/// Time from navigation until the figures of the first view can be seen, with an empty cache.
+fn first_view() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let mut times = vec![];
+        for _ in 0..11 {
+            maker.browser.driver.cdp().send_raw("Network.clearBrowserCache", serde_json::json!({})).await?;
+            let script = "const done = arguments[0];
+                const seen = () => document.querySelector('[data-figure=ring-inside] .num')
+                    ? requestAnimationFrame(() => done(performance.now())) : setTimeout(seen, 2);
+                seen()";
+            maker.open("/rings").await?;
+            let milliseconds = maker.browser.driver.execute_async(script, vec![]).await?;
+            let seconds = milliseconds.json().as_f64().context("no time")? / 1000.0;
+            times.push(Duration::from_secs_f64(seconds));
+        }
+        report("first view usable in headless Chromium, navigation to figures drawn", &mut times);
+        Ok(())
+    })
+}
+
+fn report(what: &str, times: &mut [Duration]) {
+    times.sort();
+    let at = |share: usize| times[(times.len() * share / 100).min(times.len() - 1)].as_secs_f64() * 1000.0;
+    println!(
+        "{what}: median {:.2} ms, 99th percentile {:.2} ms, worst {:.2} ms, of {}",
+        at(50),
+        at(99),
+        at(100),
+        times.len()
+    );
+}
