@@ -84,7 +84,7 @@ fn no_acknowledged_plan_is_lost_in_two_hundred_kills() {
     assert!(acknowledged.len() >= KILLS);
     for name in acknowledged.iter() {
         let there: i64 = connection
-            .query_row("SELECT count(*) FROM plans WHERE name = ?1", [name], |row| row.get(0))
+            .query_row("SELECT count(*) FROM entries WHERE name = ?1", [name], |row| row.get(0))
             .unwrap();
         assert_eq!(there, 1, "{name} was acknowledged and is lost");
     }

@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useId, useTemplateRef } from 'vue'
 import type { Drawing, Place } from '../api/client'
+import MetalGradient from './MetalGradient.vue'
 
 const props = defineProps<{
   drawing: Drawing
@@ -51,12 +52,7 @@ function beside(note: Drawing['notes'][number]) {
   <div ref="place" class="stage">
     <svg :width="width" :height="height" role="img" :aria-label="drawing.described" data-test="drawing">
       <defs>
-        <linearGradient :id="`${id}-wire`" x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" class="deep" />
-          <stop offset="0.24" class="bright" />
-          <stop offset="0.52" class="body" />
-          <stop offset="1" class="deep" />
-        </linearGradient>
+        <MetalGradient :id="`${id}-wire`" />
         <linearGradient :id="`${id}-rod`" x1="0" y1="0" x2="0" y2="1">
           <stop offset="0" class="rod-edge" />
           <stop offset="0.3" class="rod-light" />
@@ -118,18 +114,6 @@ svg {
   display: block;
   position: absolute;
   inset: 0;
-}
-
-.deep {
-  stop-color: color-mix(in oklab, var(--metal) 62%, black);
-}
-
-.bright {
-  stop-color: color-mix(in oklab, var(--metal) 58%, white);
-}
-
-.body {
-  stop-color: var(--metal);
 }
 
 .rod-edge {

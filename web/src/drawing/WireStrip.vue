@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useId, useTemplateRef } from 'vue'
 import type { Strip } from '../api/client'
+import MetalGradient from './MetalGradient.vue'
 
 const props = defineProps<{ strip: Strip; truePixels?: number | null }>()
 
@@ -54,12 +55,7 @@ const last = computed(() => props.strip.zones.at(-1))
         :aria-label="strip.zones.map((z) => z.text).join(', ')"
       >
         <defs>
-          <linearGradient :id="id" x1="0" y1="0" x2="0" y2="1">
-            <stop offset="0" class="deep" />
-            <stop offset="0.3" class="bright" />
-            <stop offset="0.6" class="body" />
-            <stop offset="1" class="deep" />
-          </linearGradient>
+          <MetalGradient :id="id" />
         </defs>
         <template v-for="zone in strip.zones" :key="zone.kind">
           <rect
@@ -167,17 +163,5 @@ text.quiet {
   fill: rgb(var(--v-theme-surface));
   stroke: rgb(var(--v-theme-error));
   stroke-width: 1.5;
-}
-
-.deep {
-  stop-color: color-mix(in oklab, var(--metal) 62%, black);
-}
-
-.bright {
-  stop-color: color-mix(in oklab, var(--metal) 58%, white);
-}
-
-.body {
-  stop-color: var(--metal);
 }
 </style>

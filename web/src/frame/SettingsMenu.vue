@@ -47,7 +47,7 @@ const themes = [
         :key="group.key"
       >
         <legend class="quiet">{{ group.legend }}</legend>
-        <label v-for="choice in group.choices" :key="choice.value">
+        <label v-for="choice in group.choices" :key="choice.value" class="option">
           <input
             type="radio"
             :name="group.key"
@@ -80,24 +80,3 @@ const themes = [
     </div>
   </v-dialog>
 </template>
-
-<style scoped>
-fieldset {
-  border: 0;
-  margin: 10px 0 14px;
-}
-
-label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 36px;
-  margin-right: 18px;
-}
-
-input[type='radio'] {
-  accent-color: rgb(var(--v-theme-primary));
-  width: 18px;
-  height: 18px;
-}
-</style>

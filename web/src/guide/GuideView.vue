@@ -76,7 +76,7 @@ const read = useDebounceFn(async () => {
               v-for="one in tables ?? []"
               :key="one.system"
               type="button"
-              class="plain system"
+              class="plain toggle"
               :aria-pressed="system === one.system"
               :data-system="one.system"
               @click="system = one.system"
@@ -133,18 +133,6 @@ const read = useDebounceFn(async () => {
 .systems {
   display: flex;
   gap: 22px;
-}
-
-.system {
-  padding: 6px 2px;
-  color: rgb(var(--v-theme-quiet));
-  border-bottom: 2px solid transparent;
-}
-
-.system[aria-pressed='true'] {
-  color: rgb(var(--v-theme-on-background));
-  font-weight: 700;
-  border-color: rgb(var(--v-theme-primary));
 }
 
 .scroll {

@@ -109,7 +109,7 @@ async function bringIn(event: Event) {
         clearable
         @update:model-value="page = 0"
       />
-      <label class="away">
+      <label class="option">
         <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> put away
       </label>
       <span class="grow" />
@@ -166,14 +166,14 @@ async function bringIn(event: Event) {
               data-test="more"
             />
           </template>
-          <div class="popover acts">
-            <button type="button" class="plain act" data-test="rename" @click="renaming = entry">
+          <div class="popover">
+            <button type="button" class="plain menu-line" data-test="rename" @click="renaming = entry">
               Rename or change the note
             </button>
-            <button type="button" class="plain act" data-test="duplicate" @click="duplicate(entry)">
+            <button type="button" class="plain menu-line" data-test="duplicate" @click="duplicate(entry)">
               Duplicate
             </button>
-            <button type="button" class="plain act" data-test="archive" @click="archive(entry)">
+            <button type="button" class="plain menu-line" data-test="archive" @click="archive(entry)">
               {{ entry.archived ? 'Take out again' : 'Put away' }}
             </button>
           </div>
@@ -203,19 +203,6 @@ async function bringIn(event: Event) {
 .find {
   flex: 1 1 280px;
   max-width: 420px;
-}
-
-.away {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 44px;
-}
-
-.away input {
-  width: 18px;
-  height: 18px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 
 .grow {
@@ -270,20 +257,6 @@ async function bringIn(event: Event) {
   position: absolute;
   right: 0;
   top: 10px;
-}
-
-.acts {
-  display: grid;
-}
-
-.act {
-  padding: 9px 10px;
-  margin: 0 -10px;
-  border-radius: 3px;
-}
-
-.act:hover {
-  background: rgb(var(--v-theme-wash));
 }
 
 .pages {

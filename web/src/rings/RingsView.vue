@@ -106,12 +106,12 @@ onMounted(() => attempt(plan.open()))
             <template #activator="{ props: activator }">
               <v-btn v-bind="activator" :disabled="!plan.sound" data-test="take-away">Take away</v-btn>
             </template>
-            <div class="popover files">
+            <div class="popover">
               <button
                 v-for="{ file, says, hint } in files"
                 :key="file"
                 type="button"
-                class="plain file"
+                class="plain menu-line"
                 :data-file="file"
                 @click="take(file)"
               >
@@ -141,7 +141,7 @@ onMounted(() => attempt(plan.open()))
               v-for="{ key, says } in moments"
               :key="key"
               type="button"
-              class="plain state"
+              class="plain toggle"
               :aria-pressed="moment === key"
               :data-test="key"
               @click="moment = key"
@@ -151,7 +151,7 @@ onMounted(() => attempt(plan.open()))
             <button
               v-if="settings.pixelsPerMm"
               type="button"
-              class="plain state"
+              class="plain toggle"
               :aria-pressed="trueSize"
               data-test="true-size"
               @click="trueSize = !trueSize"
@@ -236,18 +236,6 @@ onMounted(() => attempt(plan.open()))
   gap: 18px;
 }
 
-.state {
-  color: rgb(var(--v-theme-quiet));
-  padding: 7px 2px;
-  border-bottom: 2px solid transparent;
-}
-
-.state[aria-pressed='true'] {
-  color: rgb(var(--v-theme-on-background));
-  font-weight: 700;
-  border-color: rgb(var(--v-theme-primary));
-}
-
 .drawing {
   flex: 1 1 190px;
   min-height: 190px;
@@ -255,21 +243,6 @@ onMounted(() => attempt(plan.open()))
 
 .stale {
   opacity: 0.4;
-}
-
-.files {
-  display: grid;
-  gap: 2px;
-}
-
-.file {
-  padding: 8px 10px;
-  margin: 0 -10px;
-  border-radius: 3px;
-}
-
-.file:hover {
-  background: rgb(var(--v-theme-wash));
 }
 
 .cautions {

@@ -218,7 +218,7 @@ onMounted(async () => {
           v-for="candidate in candidates"
           :key="candidate.shown"
           type="button"
-          class="plain choice"
+          class="plain menu-line choice"
           data-test="candidate"
           @click="choose({ ...from, mandrel: candidate.mandrel })"
         >
@@ -245,7 +245,7 @@ onMounted(async () => {
           v-for="choice in listed"
           :key="choice.label"
           type="button"
-          class="plain choice"
+          class="plain menu-line choice"
           :class="{ chosen: choice.chosen, impossible: !choice.possible }"
           :aria-current="choice.chosen"
           data-test="choice"
@@ -278,17 +278,6 @@ onMounted(async () => {
 
 .choice {
   display: grid;
-  gap: 0 14px;
-  width: 100%;
-  padding: 7px 10px;
-  margin: 0 -10px;
-  width: calc(100% + 20px);
-  border-radius: 3px;
-  min-height: 40px;
-}
-
-.choice:hover {
-  background: rgb(var(--v-theme-wash));
 }
 
 .chosen {

@@ -83,7 +83,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
       <tbody>
         <tr v-for="row in rows" :key="row.blade" :class="{ own: row.own }">
           <td>
-            <label>
+            <label class="option">
               <input
                 type="checkbox"
                 :checked="!!row.own"
@@ -125,20 +125,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
   margin: 0 0 12px;
 }
 
-label {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 32px;
-}
-
-label input {
-  width: 18px;
-  height: 18px;
-  accent-color: rgb(var(--v-theme-primary));
-}
-
-.own label {
+.own .option {
   font-weight: 700;
 }
 

@@ -117,7 +117,7 @@ async function keep() {
       <h2>{{ entry === 'new' ? 'Add a rod' : 'Change the rod' }}</h2>
       <fieldset>
         <legend class="visually-hidden">Outline</legend>
-        <label v-for="choice in shapes" :key="choice.value">
+        <label v-for="choice in shapes" :key="choice.value" class="option">
           <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
         </label>
       </fieldset>
@@ -149,24 +149,3 @@ async function keep() {
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-fieldset {
-  border: 0;
-  margin: 4px 0 8px;
-}
-
-label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 36px;
-  margin-right: 14px;
-}
-
-input[type='radio'] {
-  accent-color: rgb(var(--v-theme-primary));
-  width: 18px;
-  height: 18px;
-}
-</style>

@@ -84,12 +84,12 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
           <template #activator="{ props: activator }">
             <v-btn v-bind="activator" data-test="start-sets">Take over a start set</v-btn>
           </template>
-          <div class="popover sets">
+          <div class="popover">
             <button
               v-for="{ set, shown, rods_n } in sets ?? []"
               :key="set"
               type="button"
-              class="plain set"
+              class="plain menu-line"
               :data-set="set"
               @click="takeOver(set, shown)"
             >
@@ -180,20 +180,6 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
   flex: 1 1 150px;
   max-width: 220px;
   margin-left: auto;
-}
-
-.sets {
-  display: grid;
-}
-
-.set {
-  padding: 9px 10px;
-  margin: 0 -10px;
-  border-radius: 3px;
-}
-
-.set:hover {
-  background: rgb(var(--v-theme-wash));
 }
 
 .acts {

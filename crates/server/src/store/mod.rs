@@ -33,11 +33,11 @@ pub enum StoreError {
     #[error("a record in the workshop's file cannot be understood: {0}")]
     Record(#[from] serde_json::Error),
     /// There is no such entry.
-    #[error("there is no {shelf} number {id}")]
+    #[error("there is no {what} number {id}")]
     Missing {
-        /// The shelf that was looked on.
-        shelf: &'static str,
-        /// The number that was looked for.
+        /// What was looked for.
+        what: &'static str,
+        /// The number it was looked for by.
         id: i64,
     },
     /// Somebody else changed the entry first.

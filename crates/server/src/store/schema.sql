@@ -1,7 +1,8 @@
--- Things a workshop keeps. Each shelf holds whole records as JSON, so that what is exported, imported
+-- What a workshop keeps: plans, rods, blades, each on its shelf. Whole records as JSON, so that what is exported, imported
 -- and stored is one and the same; the columns beside it are what lists search and sort by.
-CREATE TABLE plans (
+CREATE TABLE entries (
     id INTEGER PRIMARY KEY,
+    shelf TEXT NOT NULL,
     name TEXT NOT NULL,
     record TEXT NOT NULL,
     revision INTEGER NOT NULL,
@@ -9,27 +10,7 @@ CREATE TABLE plans (
     created_at TEXT NOT NULL,
     updated_at TEXT NOT NULL
 );
-CREATE INDEX plans_by_update ON plans (archived, updated_at DESC, id DESC);
-
-CREATE TABLE rods (
-    id INTEGER PRIMARY KEY,
-    name TEXT NOT NULL,
-    record TEXT NOT NULL,
-    revision INTEGER NOT NULL,
-    archived INTEGER NOT NULL DEFAULT 0,
-    created_at TEXT NOT NULL,
-    updated_at TEXT NOT NULL
-);
-
-CREATE TABLE blades (
-    id INTEGER PRIMARY KEY,
-    name TEXT NOT NULL,
-    record TEXT NOT NULL,
-    revision INTEGER NOT NULL,
-    archived INTEGER NOT NULL DEFAULT 0,
-    created_at TEXT NOT NULL,
-    updated_at TEXT NOT NULL
-);
+CREATE INDEX entries_by_update ON entries (shelf, archived, updated_at DESC, id DESC);
 
 CREATE TABLE settings (
     id INTEGER PRIMARY KEY CHECK (id = 1),
@@ -42,8 +23,7 @@ CREATE TABLE settings (
 CREATE TABLE changes (
     id INTEGER PRIMARY KEY,
     batch INTEGER NOT NULL,
-    shelf TEXT NOT NULL,
-    entry INTEGER NOT NULL,
+    entry INTEGER NOT NULL REFERENCES entries (id),
     before TEXT,
     revision INTEGER NOT NULL,
     made_at TEXT NOT NULL

@@ -90,20 +90,8 @@ pub(crate) enum Edit<T> {
 }
 
 impl Shelf {
-    fn table(self) -> &'static str {
-        match self {
-            Self::Plans => "plans",
-            Self::Rods => "rods",
-            Self::Blades => "blades",
-        }
-    }
-
-    fn named(name: &str) -> Option<Self> {
-        [Self::Plans, Self::Rods, Self::Blades].into_iter().find(|shelf| shelf.table() == name)
-    }
-
-    /// What one entry is called in an error.
-    fn noun(self) -> &'static str {
+    /// The word it has in the file.
+    fn word(self) -> &'static str {
         match self {
             Self::Plans => "plan",
             Self::Rods => "rod",
@@ -112,16 +100,16 @@ impl Shelf {
     }
 
     pub fn get<T: Kept>(self, connection: &Connection, id: i64) -> Result<Entry<T>> {
-        let sql = format!("SELECT {COLUMNS} FROM {} WHERE id = ?1", self.table());
-        let raw = connection.prepare_cached(&sql)?.query_row([id], Raw::of).optional()?;
-        raw.ok_or(StoreError::Missing { shelf: self.noun(), id })?.entry()
+        let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = ?1 AND id = ?2");
+        let raw = connection.prepare_cached(&sql)?.query_row((self.word(), id), Raw::of).optional()?;
+        raw.ok_or(StoreError::Missing { what: self.word(), id })?.entry()
     }
 
     /// Every entry in use, oldest first.
     pub fn all<T: Kept>(self, connection: &Connection) -> Result<Vec<Entry<T>>> {
-        let sql = format!("SELECT {COLUMNS} FROM {} WHERE archived = 0 ORDER BY id", self.table());
+        let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = ?1 AND archived = 0 ORDER BY id");
         let mut statement = connection.prepare_cached(&sql)?;
-        let rows = statement.query_map([], Raw::of)?;
+        let rows = statement.query_map([self.word()], Raw::of)?;
         rows.map(|raw| raw?.entry()).collect()
     }
 
@@ -137,16 +125,16 @@ impl Shelf {
             })
             .collect();
         let clauses: String = (0..words.len())
-            .map(|i| format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", i + 2))
+            .map(|i| format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", i + 3))
             .collect();
-        let table = self.table();
-        let mut bound: Vec<&dyn rusqlite::ToSql> = vec![&wanted.archived];
+        let shelf = self.word();
+        let mut bound: Vec<&dyn rusqlite::ToSql> = vec![&shelf, &wanted.archived];
         bound.extend(words.iter().map(|word| word as &dyn rusqlite::ToSql));
-        let count = format!("SELECT count(*) FROM {table} WHERE archived = ?1{clauses}");
-        let total = connection.query_row(&count, bound.as_slice(), |row| row.get(0))?;
+        let chosen = format!("FROM entries WHERE shelf = ?1 AND archived = ?2{clauses}");
+        let total =
+            connection.query_row(&format!("SELECT count(*) {chosen}"), bound.as_slice(), |row| row.get(0))?;
         let sql = format!(
-            "SELECT {COLUMNS} FROM {table} WHERE archived = ?1{clauses} ORDER BY updated_at DESC, id DESC
-             LIMIT {} OFFSET {}",
+            "SELECT {COLUMNS} {chosen} ORDER BY updated_at DESC, id DESC LIMIT {} OFFSET {}",
             wanted.most, wanted.skip
         );
         let mut statement = connection.prepare(&sql)?;
@@ -158,13 +146,13 @@ impl Shelf {
     /// Puts a new record on the shelf, as part of a batch.
     pub fn add<T: Kept>(self, transaction: &Transaction, batch: i64, record: &T) -> Result<Entry<T>> {
         let now = now();
-        let sql = format!(
-            "INSERT INTO {} (name, record, revision, created_at, updated_at) VALUES (?1, ?2, 1, ?3, ?3)",
-            self.table()
-        );
-        transaction.execute(&sql, (record.name(), serde_json::to_string(record)?, &now))?;
+        transaction.execute(
+            "INSERT INTO entries (shelf, name, record, revision, created_at, updated_at)
+             VALUES (?1, ?2, ?3, 1, ?4, ?4)",
+            (self.word(), record.name(), serde_json::to_string(record)?, &now),
+        )?;
         let id = transaction.last_insert_rowid();
-        self.log(transaction, batch, id, None, 1)?;
+        log(transaction, batch, id, None, 1)?;
         self.get(transaction, id)
     }
 
@@ -206,37 +194,37 @@ impl Shelf {
             archived: current.archived,
         };
         let after = Before { name: record.name(), record: serde_json::to_string(record)?, archived };
-        self.put(transaction, id, &after, revision + 1)?;
-        self.log(transaction, batch, id, Some(&before), revision + 1)?;
+        put(transaction, id, &after, revision + 1)?;
+        log(transaction, batch, id, Some(&before), revision + 1)?;
         self.get(transaction, id)
     }
+}
 
-    fn put(self, transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {
-        let sql = format!(
-            "UPDATE {} SET name = ?2, record = ?3, archived = ?4, revision = ?5, updated_at = ?6 WHERE id = ?1",
-            self.table()
-        );
-        transaction.execute(&sql, (id, &state.name, &state.record, state.archived, revision, now()))?;
-        Ok(())
-    }
+fn put(transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {
+    transaction.execute(
+        "UPDATE entries SET name = ?2, record = ?3, archived = ?4, revision = ?5, updated_at = ?6 WHERE id = ?1",
+        (id, &state.name, &state.record, state.archived, revision, now()),
+    )?;
+    Ok(())
+}
 
-    fn log(self, t: &Transaction, batch: i64, id: i64, before: Option<&Before>, revision: i64) -> Result<()> {
-        let before = before.map(serde_json::to_string).transpose()?;
-        t.execute(
-            "INSERT INTO changes (batch, shelf, entry, before, revision, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)",
-            (batch, self.table(), id, before, revision, now()),
-        )?;
-        Ok(())
-    }
+fn log(t: &Transaction, batch: i64, id: i64, before: Option<&Before>, revision: i64) -> Result<()> {
+    let before = before.map(serde_json::to_string).transpose()?;
+    t.execute(
+        "INSERT INTO changes (batch, entry, before, revision, made_at) VALUES (?1, ?2, ?3, ?4, ?5)",
+        (batch, id, before, revision, now()),
+    )?;
+    Ok(())
+}
 
-    fn state(self, transaction: &Transaction, id: i64) -> Result<(Before, i64)> {
-        let sql = format!("SELECT name, record, archived, revision FROM {} WHERE id = ?1", self.table());
-        let row = transaction.query_row(&sql, [id], |row| {
-            let state = Before { name: row.get(0)?, record: row.get(1)?, archived: row.get(2)? };
-            Ok((state, row.get(3)?))
-        });
-        row.optional()?.ok_or(StoreError::Missing { shelf: self.noun(), id })
-    }
+/// How an entry stands, whatever it is, and its revision.
+fn state(transaction: &Transaction, id: i64) -> Result<(Before, i64)> {
+    let sql = "SELECT name, record, archived, revision FROM entries WHERE id = ?1";
+    let row = transaction.query_row(sql, [id], |row| {
+        let state = Before { name: row.get(0)?, record: row.get(1)?, archived: row.get(2)? };
+        Ok((state, row.get(3)?))
+    });
+    row.optional()?.ok_or(StoreError::Missing { what: "entry", id })
 }
 
 /// Brings in a whole document as one batch. Rods and blades already owned are left alone. Gives the
@@ -263,23 +251,17 @@ pub(crate) fn batch(transaction: &Transaction) -> Result<i64> {
 /// stands on any of it.
 pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let mut statement = transaction
-        .prepare("SELECT shelf, entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
+        .prepare("SELECT entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
     let rows = statement.query_map([undone], |row| {
-        Ok((
-            row.get::<_, String>(0)?,
-            row.get::<_, i64>(1)?,
-            row.get::<_, Option<String>>(2)?,
-            row.get::<_, i64>(3)?,
-        ))
+        Ok((row.get::<_, i64>(0)?, row.get::<_, Option<String>>(1)?, row.get::<_, i64>(2)?))
     })?;
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
     if changes.is_empty() {
-        return Err(StoreError::Missing { shelf: "change", id: undone });
+        return Err(StoreError::Missing { what: "change", id: undone });
     }
     let fresh = batch(transaction)?;
-    for (shelf, id, before, revision) in changes {
-        let shelf = Shelf::named(&shelf).ok_or(StoreError::NotUndoable)?;
-        let (current, at) = shelf.state(transaction, id)?;
+    for (id, before, revision) in changes {
+        let (current, at) = state(transaction, id)?;
         if at != revision {
             return Err(StoreError::NotUndoable);
         }
@@ -287,8 +269,8 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
             Some(before) => serde_json::from_str(&before)?,
             None => Before { name: current.name.clone(), record: current.record.clone(), archived: true },
         };
-        shelf.put(transaction, id, &back, at + 1)?;
-        shelf.log(transaction, fresh, id, Some(&current), at + 1)?;
+        put(transaction, id, &back, at + 1)?;
+        log(transaction, fresh, id, Some(&current), at + 1)?;
     }
     Ok(fresh)
 }

@@ -1,5 +1,5 @@
 //! The router in-process, on a temporary workshop file.
-#![allow(dead_code, clippy::unwrap_used, missing_docs)]
+#![allow(dead_code, clippy::unwrap_used, clippy::panic, missing_docs)]
 
 use axum::Router;
 use axum::body::Body;
