@@ -183,11 +183,16 @@ fn length_alone(input: &mut &str) -> ModalResult<Typed> {
     let bracket = opt((multispace0, '(', length::typed, ')')).parse_next(input)?;
     Ok(match bracket {
         Some((_, _, gauge @ Typed::Gauge(..), _)) => gauge,
-        Some((_, _, Typed::Mm(exact), _)) if matches!(typed, Typed::Mm(mm) if (mm - exact).abs() < 0.0006) => {
+        Some((_, _, Typed::Mm(exact), _)) if matches!(typed, Typed::Mm(mm) if same_size(mm, exact)) => {
             Typed::Mm(exact)
         }
         _ => typed,
     })
+}
+
+/// Whether a size in brackets says the same in another unit, but for its rounding.
+fn same_size(mm: f64, bracket: f64) -> bool {
+    (mm / bracket - 1.0).abs() < 0.005
 }
 
 fn oval_or_bare_length(input: &mut &str, workshop: &Workshop) -> ModalResult<Meaning> {
@@ -236,7 +241,7 @@ fn rod_words(input: &mut &str, workshop: &Workshop) -> ModalResult<Mandrel> {
     let fail = || winnow::error::ErrMode::Backtrack(winnow::error::ContextError::new());
     let mut diameter_mm = mm(first).ok_or_else(fail)?;
     if let Some(exact) = bracket.and_then(|(_, _, typed, _)| mm(typed))
-        && (exact - diameter_mm).abs() < 0.0006
+        && same_size(diameter_mm, exact)
     {
         diameter_mm = exact;
     }

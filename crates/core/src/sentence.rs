@@ -5,7 +5,8 @@
 use serde::Serialize;
 
 use crate::cutting::Method;
-use crate::length::shown;
+use crate::figure::inches;
+use crate::length::{LengthUnit, shown};
 use crate::ring::{RingPlan, RingRequest};
 use crate::words::words;
 
@@ -65,8 +66,8 @@ pub struct Piece {
     pub field: Option<&'static str>,
 }
 
-/// Writes a request, with the ring it gives where that is known.
-pub fn write(request: &RingRequest, plan: Option<&RingPlan>) -> Vec<Piece> {
+/// Writes a request, with the ring it gives where that is known, in the unit read first.
+pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -> Vec<Piece> {
     let mut pieces = vec![];
     let mut word = |slot: Slot, text: String| pieces.push((text, Some(slot)));
     let wire = &request.wire;
@@ -75,9 +76,9 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>) -> Vec<Piece> {
     word(Slot::Temper, wire.temper.shown().to_owned());
     word(Slot::Metal, wire.metal.shown().to_owned());
     word(Slot::Section, wire.section.shown().to_owned());
-    word(Slot::Size, wire.size_shown());
+    word(Slot::Size, wire.size_shown(unit));
     word(Slot::Winding, request.winding.shown().to_owned());
-    word(Slot::Mandrel, request.mandrel.shown());
+    word(Slot::Mandrel, request.mandrel.shown_in(unit));
     let filed = if request.cutting.filed { " and filed" } else { "" };
     match request.cutting.method {
         Method::SingleSnip => word(Slot::Cutting, format!("snipped once{filed}")),
@@ -89,7 +90,10 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>) -> Vec<Piece> {
     if let Some(plan) = plan {
         let short = plan.ring_inside_short_mm;
         let inside = shown(plan.ring_inside_diameter_mm, 2);
-        let text = if (plan.ring_inside_diameter_mm - short).abs() < 1e-9 {
+        let one_way = (plan.ring_inside_diameter_mm - short).abs() < 1e-9;
+        let text = if one_way && unit == LengthUnit::Inch {
+            format!("{} inside", inches(plan.ring_inside_diameter_mm))
+        } else if one_way {
             format!("{inside} mm inside")
         } else {
             format!("{inside} × {} mm inside", shown(short, 2))

@@ -3,8 +3,8 @@
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Span};
-use crate::gauge::{Gauge, GaugeSystem};
-use crate::length::shown;
+use crate::gauge::{Gauge, GaugeSystem, MM_PER_INCH};
+use crate::length::{LengthUnit, shown};
 use crate::metal::{Metal, Temper};
 use crate::section::{Profile, Section};
 
@@ -67,15 +67,20 @@ impl Wire {
         Some(Gauge::nearest(system, self.size_mm)).filter(|gauge| gauge.is(self.size_mm))
     }
 
-    /// Its size in mm, with the gauge it is sold as where there is one: `1.02 mm (18 AWG)`.
-    pub fn size_shown(&self) -> String {
+    /// Its size, with the gauge it is sold as where there is one: `1.02 mm (18 AWG)`, or for those
+    /// who read inches first `18 AWG (1.02 mm)`, `0.0394 in (1 mm)`.
+    pub fn size_shown(&self, unit: LengthUnit) -> String {
         let mut systems = vec![GaugeSystem::Awg, GaugeSystem::Swg];
         if self.metal.is_steel() {
             systems.push(GaugeSystem::SteelWire);
         }
-        match systems.into_iter().find_map(|system| self.gauge(system)) {
-            Some(gauge) => format!("{} mm ({gauge})", shown(self.size_mm, 2)),
-            None => format!("{} mm", shown(self.size_mm, 3)),
+        let gauge = systems.into_iter().find_map(|system| self.gauge(system));
+        let (rounded, exact) = (shown(self.size_mm, 2), shown(self.size_mm, 3));
+        match (unit, gauge) {
+            (LengthUnit::Mm, Some(gauge)) => format!("{rounded} mm ({gauge})"),
+            (LengthUnit::Mm, None) => format!("{exact} mm"),
+            (LengthUnit::Inch, Some(gauge)) => format!("{gauge} ({rounded} mm)"),
+            (LengthUnit::Inch, None) => format!("{} in ({exact} mm)", shown(self.size_mm / MM_PER_INCH, 4)),
         }
     }
 }

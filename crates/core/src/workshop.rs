@@ -2,7 +2,7 @@
 
 use crate::cutting::Blade;
 use crate::gauge::MM_PER_INCH;
-use crate::length::{Habits, shown};
+use crate::length::{Habits, LengthUnit, shown};
 use crate::mandrel::Mandrel;
 use crate::words::words;
 
@@ -149,12 +149,17 @@ pub fn inch_fraction(mm: f64) -> Option<String> {
     })
 }
 
-/// A rod's size as people name it: `5 mm`, `4.763 mm (3/16 in)`.
-pub fn rod_size(mm: f64) -> String {
+/// A rod's size as people name it: `5 mm`, `4.763 mm (3/16 in)`; inches first: `3/16 in (4.763 mm)`,
+/// `0.197 in (5 mm)`.
+pub fn rod_size(mm: f64, unit: LengthUnit) -> String {
+    let exact = shown(mm, 3);
     // Every whole metric size is shown as it is; only sizes that are odd in mm are named in inches.
     let metric = (mm * 20.0 - (mm * 20.0).round()).abs() < 1e-6;
-    match inch_fraction(mm) {
-        Some(inch) if !metric => format!("{} mm ({inch} in)", shown(mm, 3)),
-        _ => format!("{} mm", shown(mm, 3)),
+    let inch = inch_fraction(mm).filter(|_| !metric);
+    match (unit, inch) {
+        (LengthUnit::Mm, Some(inch)) => format!("{exact} mm ({inch} in)"),
+        (LengthUnit::Mm, None) => format!("{exact} mm"),
+        (LengthUnit::Inch, Some(inch)) => format!("{inch} in ({exact} mm)"),
+        (LengthUnit::Inch, None) => format!("{} in ({exact} mm)", shown(mm / MM_PER_INCH, 3)),
     }
 }

@@ -74,6 +74,52 @@ fn plastic_modulus_is_the_limit_of_the_moment(#[case] section: Section) {
     assert!((moment / (100.0 * profile.plastic_modulus_mm3()) - 1.0).abs() < 1e-6);
 }
 
+/// The moment against a sum over two hundred thousand thin layers of the section.
+#[rstest]
+#[case(Section::Round, 0.15)]
+#[case(Section::Round, 0.004)]
+#[case(Section::Square, 0.15)]
+#[case(Section::HalfRound, 0.15)]
+#[case(Section::HalfRound, 0.006)]
+fn the_moment_agrees_with_thin_layers(#[case] section: Section, #[case] curvature: f64) {
+    let bending = Bending::of(&wire(Metal::SterlingSilver, section, 1.6, Temper::QuarterHard));
+    let (h, c) = (bending.profile.thickness_mm(), bending.profile.centroid_mm());
+    let width = |z: f64| match section {
+        Section::Round => 2.0 * (z * (1.6 - z)).sqrt(),
+        Section::Square => 1.6,
+        Section::HalfRound => 2.0 * (0.64 - z * z).sqrt(),
+    };
+    let layers = 200_000;
+    let dz = h / f64::from(layers);
+    let sum: f64 = (0..layers)
+        .map(|i| (f64::from(i) + 0.5) * dz)
+        .map(|z| bending.flow.stress((z - c).abs() * curvature) * (z - c).abs() * width(z) * dz)
+        .sum();
+    assert!((bending.moment(curvature) / sum - 1.0).abs() < 1e-6, "{} {sum}", bending.moment(curvature));
+}
+
+/// An oval's springback against the same sum with four hundred slices a quarter.
+#[test]
+fn an_oval_springs_by_all_its_radii() {
+    let bending = Bending::of(&wire(Metal::PhosphorBronze, Section::Round, 1.2, Temper::HalfHard));
+    for (long, short) in [(8.0, 5.0), (9.0, 3.0)] {
+        let (a, b) = (long / 2.0, short / 2.0);
+        let n = 400;
+        let step = PI / 2.0 / f64::from(n);
+        let share: f64 = (0..n)
+            .map(|i| (f64::from(i) + 0.5) * step)
+            .map(|t| {
+                let speed = (a * t.sin()).hypot(b * t.cos());
+                let radius = speed.powi(3) / (a * b);
+                speed / radius * step * bending.springback_ratio(radius + 0.6)
+            })
+            .sum::<f64>()
+            / (PI / 2.0);
+        let ratio = Outline::Oval { long, short }.springback_ratio(&bending);
+        assert!((ratio - share).abs() < 1e-4, "{long} × {short}: {ratio} {share}");
+    }
+}
+
 /// Half-round, by summing thin slices on both sides of the line that halves the area.
 #[test]
 fn half_round_section_properties_agree_with_slices() {

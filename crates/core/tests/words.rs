@@ -3,6 +3,7 @@
 
 use lorimant_core::ask::{Answer, answer};
 use lorimant_core::cutting::{Blade, Cutting, Method};
+use lorimant_core::length::LengthUnit;
 use lorimant_core::mandrel::{Mandrel, Shape};
 use lorimant_core::metal::{Metal, Temper};
 use lorimant_core::ring::change::Change;
@@ -47,10 +48,22 @@ fn the_sentence_reads_as_a_person_would_say_it() {
     let request = request();
     let plan = request.plan().unwrap();
     assert_eq!(
-        sentence::text(&sentence::write(&request, Some(&plan))),
+        sentence::text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
         "120 rings of soft copper, round 1.02 mm (18 AWG), wound by hand on the 5 mm drill shank and sawn with a 4/0 \
          blade: 4.99 mm inside."
     );
+}
+
+#[test]
+fn inches_first_are_written_with_their_millimetres() {
+    let request = request();
+    let plan = request.plan().unwrap();
+    let text = sentence::text(&sentence::write(&request, Some(&plan), LengthUnit::Inch));
+    assert!(
+        text.contains("round 18 AWG (1.02 mm), wound by hand on the 0.197 in (5 mm) drill shank"),
+        "{text}"
+    );
+    assert!(text.ends_with(": 0.197 in inside."), "{text}");
 }
 
 #[test]
@@ -232,7 +245,7 @@ fn start_sets_run_from_and_to(
 #[case(5.0, None, "5 mm")]
 fn odd_sizes_are_named_in_inches_too(#[case] mm: f64, #[case] inch: Option<&str>, #[case] size: &str) {
     assert_eq!(inch_fraction(mm).as_deref(), inch);
-    assert_eq!(rod_size(mm), size);
+    assert_eq!(rod_size(mm, LengthUnit::Mm), size);
 }
 
 fn any_request() -> impl Strategy<Value = RingRequest> {
@@ -284,9 +297,11 @@ proptest! {
 
     /// One grammar writes and reads: the written sentence means the same request, to what it shows.
     #[test]
-    fn what_the_sentence_writes_the_ask_line_reads(request in any_request()) {
+    fn what_the_sentence_writes_the_ask_line_reads(
+        request in any_request(), unit in proptest::sample::select(LengthUnit::ALL),
+    ) {
         let plan = request.plan().ok();
-        let line = sentence::text(&sentence::write(&request, plan.as_ref()));
+        let line = sentence::text(&sentence::write(&request, plan.as_ref(), unit));
         let answer = answer(&line, &Workshop::default());
         prop_assert!(answer.unclear.is_empty(), "{line}: {:?}", answer.unclear);
         let mut read = answer.request.unwrap();
@@ -295,6 +310,7 @@ proptest! {
         if read.mandrel.name.as_deref() == Some("rod") {
             read.mandrel.name = None;
         }
+        prop_assert!((read.mandrel.diameter_mm - request.mandrel.diameter_mm).abs() < 0.0006, "{line}");
         read.mandrel.diameter_mm = request.mandrel.diameter_mm;
         read.mandrel.short_mm = request.mandrel.short_mm;
         read.cutting.blade = read.cutting.blade.filter(|_| request.cutting.blade.is_some());

@@ -11,9 +11,15 @@ const open = ref(false)
 function edit(piece: Piece, event: Event, typed = '') {
   const at = event.currentTarget as HTMLElement
   if (!plan.draft) return
-  plan.remember()
   editing.value = { piece, at, typed, from: plan.draft }
   open.value = true
+}
+
+/** Whatever was changed while the editor was open is one step of undo. */
+function closed() {
+  const { from, at } = editing.value!
+  if (JSON.stringify(from) !== JSON.stringify(plan.draft)) plan.remember(from)
+  at.focus()
 }
 
 async function onKey(piece: Piece, event: KeyboardEvent) {
@@ -24,7 +30,7 @@ async function onKey(piece: Piece, event: KeyboardEvent) {
     // Lists read downward; sizes grow upward.
     const listed = ['temper', 'metal', 'section', 'winding', 'cutting', 'blade'].includes(slot)
     const up = event.key === 'ArrowUp' ? 1 : -1
-    await plan.change(slot, { nudge: (listed ? -up : up) * (listed ? 1 : step) })
+    await plan.nudge(slot, (listed ? -up : up) * (listed ? 1 : step))
   } else if (
     event.key.length === 1 &&
     /[\p{L}\p{N}.]/u.test(event.key) &&
@@ -81,7 +87,7 @@ function faulty(piece: Piece): boolean {
       :at="editing.at"
       :typed="editing.typed"
       :from="editing.from"
-      @closed="editing.at.focus()"
+      @closed="closed"
     />
   </div>
 </template>

@@ -110,7 +110,7 @@ const typed = useDebounceFn(async () => {
       return
     }
   }
-  faults.value = await plan.change(props.slotName, { typed: typedNow }, props.from)
+  faults.value = await plan.type(props.slotName, typedNow, props.from)
 }, 140)
 
 const supplied = useDebounceFn(async () => {

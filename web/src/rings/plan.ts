@@ -37,6 +37,7 @@ export const usePlan = defineStore('plan', () => {
   const past = ref<RingRequest[]>([])
   const future = ref<RingRequest[]>([])
   let asked = 0
+  let nudging = Promise.resolve()
 
   const colour = computed(() => worked.value?.colour ?? '#b9683a')
   const sound = computed(() => sheet.value !== null && sheet.value.faults.length === 0)
@@ -54,8 +55,9 @@ export const usePlan = defineStore('plan', () => {
     if (mine === asked) show(next)
   }
 
-  function remember() {
-    if (draft.value) past.value = [...past.value.slice(-99), draft.value]
+  /** Makes a request one step of undo; by default the present one, before it changes. */
+  function remember(request = draft.value) {
+    if (request) past.value = [...past.value.slice(-99), request]
     future.value = []
   }
 
@@ -104,26 +106,38 @@ export const usePlan = defineStore('plan', () => {
   }
 
   /**
-   * Changes one word. Gives the faults where it cannot be read, so that the word's editor can show
-   * them; the plan stays as it was then.
+   * Changes one word to what was typed, starting from the request as it stood when its editor was
+   * opened. Gives the faults where it cannot be read; the plan stays as it was then.
    */
-  async function change(
-    slot: Slot,
-    change: { typed: string } | { nudge: number },
-    from: RingRequest | null = null,
-  ): Promise<Fault[]> {
-    const request = from ?? draft.value
-    if (!request) return []
+  async function type(slot: Slot, text: string, from: RingRequest): Promise<Fault[]> {
     const mine = ++asked
     try {
-      const next = await data(api.POST('/api/rings/change', { body: { request, slot, change } }))
-      if (mine !== asked) return []
-      if (!from) remember()
-      show(next)
-      return next.faults
+      const body = { request: from, slot, change: { typed: text } }
+      const next = await data(api.POST('/api/rings/change', { body }))
+      if (mine === asked) show(next)
+      return mine === asked ? next.faults : []
     } catch (thrown) {
       return mine === asked ? faultsOf(thrown) : []
     }
+  }
+
+  /** Nudges one word by so many steps. Quick presses queue up, so that none is lost. */
+  function nudge(slot: Slot, steps: number): Promise<void> {
+    nudging = nudging.then(async () => {
+      const request = draft.value
+      if (!request) return
+      const mine = ++asked
+      try {
+        const body = { request, slot, change: { nudge: steps } }
+        const next = await data(api.POST('/api/rings/change', { body }))
+        if (mine !== asked) return
+        remember(request)
+        show(next)
+      } catch (thrown) {
+        faults.value = faultsOf(thrown)
+      }
+    })
+    return nudging
   }
 
   async function undo() {
@@ -174,7 +188,8 @@ export const usePlan = defineStore('plan', () => {
     openKept,
     start,
     set,
-    change,
+    type,
+    nudge,
     remember,
     undo,
     redo,

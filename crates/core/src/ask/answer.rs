@@ -6,7 +6,7 @@ use super::{LONGEST, Meaning, Role, Token, Unclear, scan};
 use crate::cutting::{Cutting, Method};
 use crate::fault::Fault;
 use crate::figure::{Figure, inches, long_length};
-use crate::length::{self, Reading, Typed, shown};
+use crate::length::{self, LengthUnit, Reading, Typed, shown};
 use crate::mandrel::Mandrel;
 use crate::metal::Temper;
 use crate::ring::backwards::{Candidate, RingTarget};
@@ -307,7 +307,7 @@ impl Said {
             cutting: self.cutting(),
             ends: crate::ring::Ends::default(),
         };
-        self.plan(request, reply);
+        self.plan(request, workshop.habits.unit, reply);
     }
 
     fn rod_for(
@@ -356,7 +356,7 @@ impl Said {
         }
     }
 
-    fn plan(&self, mut request: RingRequest, reply: &mut Answer) {
+    fn plan(&self, mut request: RingRequest, unit: LengthUnit, reply: &mut Answer) {
         let mut counted = None;
         if self.how_many && (self.supply.wire_length_mm.is_some() || self.supply.wire_mass_g.is_some()) {
             match self.supply.makes(&request) {
@@ -369,13 +369,13 @@ impl Said {
         }
         match request.plan() {
             Err(faults) => {
-                reply.sentence = sentence::write(&request, None);
+                reply.sentence = sentence::write(&request, None, unit);
                 reply.faults.extend(faults.0);
             }
             Ok(plan) => {
-                let (length, unit) = long_length(plan.wire_length_mm);
+                let (length, length_unit) = long_length(plan.wire_length_mm);
                 let rings = format!(
-                    "{} rings of {:.2} mm inside: pull {length} {unit} of wire ({:.1} g), wind {:.1} turns on the {}.",
+                    "{} rings of {:.2} mm inside: pull {length} {length_unit} of wire ({:.1} g), wind {:.1} turns on the {}.",
                     request.rings_n,
                     plan.ring_inside_diameter_mm,
                     plan.wire_mass_g,
@@ -383,7 +383,7 @@ impl Said {
                     request.mandrel.shown()
                 );
                 reply.headline = counted.unwrap_or(rings);
-                reply.sentence = sentence::write(&request, Some(&plan));
+                reply.sentence = sentence::write(&request, Some(&plan), unit);
                 reply.figures = plan.figures(&request);
             }
         }
@@ -398,7 +398,13 @@ impl Said {
             if let Err(fault) = wire.check() {
                 return reply.faults.push(fault);
             }
-            let name = format!("{} {}, {} {}", wire.temper, wire.metal, wire.section, wire.size_shown());
+            let name = format!(
+                "{} {}, {} {}",
+                wire.temper,
+                wire.metal,
+                wire.section,
+                wire.size_shown(LengthUnit::Mm)
+            );
             reply.headline = match (self.supply.wire_length_mm, self.supply.wire_mass_g) {
                 (Some(length), _) => {
                     let (text, unit) = long_length(length);

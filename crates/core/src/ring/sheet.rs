@@ -153,7 +153,7 @@ impl RingRequest {
     /// Works out everything a planning view shows.
     pub fn sheet(&self, workshop: &Workshop) -> Sheet {
         let planned = self.plan();
-        let pieces = sentence::write(self, planned.as_ref().ok());
+        let pieces = sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
         let (faults, result) = match planned {
             Ok(plan) => (vec![], self.worked(plan, workshop)),
             Err(faults) => (faults.0, None),

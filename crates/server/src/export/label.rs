@@ -1,5 +1,7 @@
 //! The label for the bag: 80 × 45 mm.
 
+use lorimant_core::length::LengthUnit;
+
 use super::Sheetable;
 use super::svg::{Page, Type, wrapped};
 
@@ -21,7 +23,10 @@ pub(super) fn draw(of: &Sheetable) -> String {
     let figure = |key: &str| of.worked.figures.iter().find(|figure| figure.key == key);
     let value = |key: &str| figure(key).map_or(String::new(), |f| format!("{} {}", f.value, f.unit));
     let rows = [
-        ("wire", format!("{} {}, {} {}", wire.temper, wire.metal, wire.section, wire.size_shown())),
+        (
+            "wire",
+            format!("{} {}, {} {}", wire.temper, wire.metal, wire.section, wire.size_shown(LengthUnit::Mm)),
+        ),
         ("wire per ring", value("wire-per-ring")),
         ("ring inside", value("ring-inside")),
         ("rod", request.mandrel.shown()),

@@ -5,6 +5,7 @@ use axum::extract::{Path, State as Shared};
 use axum::http::header;
 use axum::response::{IntoResponse, Response};
 use lorimant_core::figure::Figure;
+use lorimant_core::length::LengthUnit;
 use lorimant_core::mandrel::Mandrel;
 use lorimant_core::ring::backwards::{RingTarget, RodChoice};
 use lorimant_core::ring::caution::Caution;
@@ -54,7 +55,7 @@ struct Planned {
 async fn plan_rings(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem> {
     let plan = request.plan()?;
     Ok(Json(Planned {
-        sentence: sentence::text(&sentence::write(&request, Some(&plan))),
+        sentence: sentence::text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
         figures: plan.figures(&request),
         cautions: plan.cautions(&request),
         plan,

@@ -97,7 +97,7 @@ impl Kept for KeptPlan {
 
     fn sentence(&self) -> String {
         let plan = self.request.plan().ok();
-        sentence::text(&sentence::write(&self.request, plan.as_ref()))
+        sentence::text(&sentence::write(&self.request, plan.as_ref(), LengthUnit::Mm))
     }
 
     fn check(&self) -> Result<(), Faults> {
