@@ -86,9 +86,9 @@ pub struct Bending {
     pub flow: FlowCurve,
 }
 
-/// Sixteen points hold the plastic part of the moment to 1e-10 of itself.
+/// Ten points hold the plastic part of the moment to better than 1e-7 of itself.
 static QUADRATURE: LazyLock<GaussLegendre> =
-    LazyLock::new(|| GaussLegendre::new(std::num::NonZeroUsize::MIN.saturating_add(15)));
+    LazyLock::new(|| GaussLegendre::new(std::num::NonZeroUsize::MIN.saturating_add(9)));
 
 impl Bending {
     /// Bending of a wire with the handbook's figures.

@@ -178,7 +178,12 @@ impl Mandrel {
 
     /// The outline the wire lies on, tape included: each layer adds twice its thickness.
     pub fn outline(&self) -> Outline {
-        let tape = self.tape_mm.unwrap_or(TAPE_MM) * f64::from(self.tape_layers);
+        self.outline_taped(self.tape_layers)
+    }
+
+    /// The outline with another number of layers of tape on the rod.
+    pub fn outline_taped(&self, layers: u32) -> Outline {
+        let tape = self.tape_mm.unwrap_or(TAPE_MM) * f64::from(layers);
         let across = self.diameter_mm + 2.0 * tape;
         match (self.shape, self.shape.sides()) {
             (_, Some(sides)) => {
@@ -251,7 +256,7 @@ struct Corner {
 }
 
 /// Slices of a quarter ellipse. Springback varies smoothly and evenly round it, so mid-slice sums
-/// converge fast: twelve hold the share that stays to better than 1e-5 up to axes of 3 : 1.
+/// converge fast: twelve hold the share that stays to better than 1e-4 up to axes of 3 : 1.
 const OVAL_SLICES: u32 = 12;
 
 impl Outline {

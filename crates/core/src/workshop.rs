@@ -133,7 +133,7 @@ impl Workshop {
 /// An inch size written as a fraction of 64ths, where it is one: `3/16`, `1 1/4`.
 pub fn inch_fraction(mm: f64) -> Option<String> {
     let in_64ths = mm / MM_PER_INCH * 64.0;
-    if (in_64ths - in_64ths.round()).abs() > 0.002 || !(0.5..=64.0 * 12.0).contains(&in_64ths) {
+    if (in_64ths - in_64ths.round()).abs() > 0.001 || !(0.5..=64.0 * 12.0).contains(&in_64ths) {
         return None;
     }
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0.5 to 768, rounded")]

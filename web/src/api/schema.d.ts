@@ -1474,7 +1474,7 @@ export interface components {
         };
         /** @description The ideal rod for a ring, and the rods there are, nearest result first. */
         RodChoice: {
-            /** @description Rods of the wanted outline, bare and taped, nearest result first. */
+            /** @description Rods of the wanted outline, bare and taped, nearest result first; the best 24. */
             candidates: components["schemas"]["Candidate"][];
             /**
              * Format: double

@@ -70,7 +70,12 @@ const option = computed<echarts.EChartsCoreOption>(() => {
       nameGap: 26,
       min: rods[0],
       max: rods.at(-1),
-      axisLabel: { ...text, formatter: (mm: number) => mm.toFixed(1) },
+      axisLabel: {
+        ...text,
+        showMinLabel: false,
+        showMaxLabel: false,
+        formatter: (mm: number) => mm.toFixed(1),
+      },
     },
     yAxis: { ...axis, name: 'ring inside, mm', nameGap: 36, scale: true },
     series: [

@@ -44,6 +44,11 @@ pub struct Answer {
     pub candidates: Vec<Candidate>,
 }
 
+/// A length that is no wire size: in mm and inches, without gauges.
+fn plainly(mm: f64) -> String {
+    format!("{} mm = {}", shown(mm, 3), inches(mm))
+}
+
 /// Everything a line can say, gathered from its tokens.
 #[derive(Default)]
 struct Said {
@@ -152,7 +157,8 @@ fn gather(tokens: &[Token], text: &str, workshop: &Workshop, reply: &mut Answer)
                         Role::Unsaid => unsaid.push((*typed, reading.clone(), token)),
                     }
                     if *role != Role::Unsaid {
-                        note(reading.text.clone());
+                        let gauges = *role == Role::Wire;
+                        note(if gauges { reading.text.clone() } else { plainly(reading.mm) });
                         reply.assumed.extend(reading.note.clone());
                     }
                     said.readings.push(reading);
@@ -224,7 +230,7 @@ fn place_lengths(
     match open.as_slice() {
         [] => {}
         [(reading, _)] if ring_like && said.wire.size_mm.is_some() && has_place(said) => {
-            reply.understood.push(format!("{}: ring inside", reading.text));
+            reply.understood.push(format!("ring inside {}", plainly(reading.mm)));
             reply.assumed.push(format!("{} mm is taken as the inside of the ring.", shown(reading.mm, 3)));
             said.inside_mm = Some(reading.mm);
         }
@@ -338,7 +344,8 @@ impl Said {
                 let ideal = shown(choice.mandrel_diameter_mm, 3);
                 match reply.candidates.first() {
                     Some(best) => {
-                        let off = format!("{:+.2}", best.off_mm);
+                        let sign = if best.off_mm < 0.0 { "−" } else { "+" };
+                        let off = format!("{sign}{:.2}", best.off_mm.abs());
                         reply.assumed.push(format!(
                             "The ideal rod is {ideal} mm. The nearest you own is the {}: {off} mm.",
                             best.shown

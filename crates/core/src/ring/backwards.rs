@@ -8,9 +8,11 @@ use crate::coil::Coil;
 use crate::cutting::Cutting;
 use crate::fault::{Fault, Faults, Span};
 use crate::length::shown;
-use crate::mandrel::{Mandrel, Shape};
+use crate::mandrel::{Mandrel, Outline, Shape};
 use crate::wire::Wire;
 
+/// Most rods offered for a ring; the rest are further off than these.
+pub const MOST_CANDIDATES: usize = 24;
 /// Layers of tape offered on a rod.
 pub const MOST_TAPE_LAYERS: u32 = 3;
 
@@ -67,7 +69,7 @@ pub struct Candidate {
 pub struct RodChoice {
     /// Diameter of the rod that gives exactly the ring wanted, mm.
     pub mandrel_diameter_mm: f64,
-    /// Rods of the wanted outline, bare and taped, nearest result first.
+    /// Rods of the wanted outline, bare and taped, nearest result first; the best 24.
     pub candidates: Vec<Candidate>,
 }
 
@@ -106,10 +108,10 @@ impl RingTarget {
         Ok(RodChoice { mandrel_diameter_mm, candidates: self.rank(rods) })
     }
 
-    /// The ring a rod gives, mm, or `None` where it gives none.
-    pub fn inside_on(&self, bending: &Bending, rod: &Mandrel) -> Option<f64> {
+    /// The ring an outline gives, mm, or `None` where it gives none.
+    pub fn inside_on(&self, bending: &Bending, outline: Outline) -> Option<f64> {
         let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
-        let inside = Coil::wind_with(bending, rod.outline())?.closed(taken)?.across();
+        let inside = Coil::wind_with(bending, outline)?.closed(taken)?.across();
         inside.is_finite().then_some(inside)
     }
 
@@ -123,7 +125,7 @@ impl RingTarget {
             let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
             match Coil::wind_with(&bending, rod(diameter).outline()) {
                 None => f64::INFINITY,
-                Some(coil) => coil.closed(taken).map_or(0.0, crate::mandrel::Outline::across),
+                Some(coil) => coil.closed(taken).map_or(0.0, Outline::across),
             }
         };
         let least = smallest_rod_mm(&self.wire, self.shape);
@@ -173,11 +175,11 @@ impl RingTarget {
         let usable = |rod: &&Mandrel| rod.shape == self.shape && rod.check().is_ok();
         for rod in rods.iter().filter(usable) {
             for layers in rod.tape_layers..=rod.tape_layers.max(MOST_TAPE_LAYERS) {
-                let taped = Mandrel { tape_layers: layers, name: None, ..rod.clone() };
-                if taped.outline().short_across() < least {
+                let outline = rod.outline_taped(layers);
+                if outline.short_across() < least {
                     continue;
                 }
-                if let Some(inside) = self.inside_on(&bending, &taped) {
+                if let Some(inside) = self.inside_on(&bending, outline) {
                     ranked.push((inside, rod, layers));
                 }
             }
@@ -191,6 +193,7 @@ impl RingTarget {
         });
         ranked
             .into_iter()
+            .take(MOST_CANDIDATES)
             .map(|(inside, rod, tape_layers)| {
                 let mandrel = Mandrel { tape_layers, ..rod.clone() };
                 let shown = mandrel.shown();

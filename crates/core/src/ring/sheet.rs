@@ -194,7 +194,7 @@ impl RingRequest {
             .filter_map(|rod| {
                 Some(PlacedRod {
                     shown: rod.shown(),
-                    ring_inside_diameter_mm: target.inside_on(&bending, rod)?,
+                    ring_inside_diameter_mm: target.inside_on(&bending, rod.outline())?,
                     chosen: *rod == self.mandrel,
                     mandrel: rod.clone(),
                 })
@@ -214,7 +214,7 @@ impl RingRequest {
             let point = |i: u32| {
                 let diameter_mm = from + (to - from) * f64::from(i) / f64::from(CURVE_POINTS);
                 let rod = Mandrel { diameter_mm, short_mm: None, tape_layers: 0, ..self.mandrel.clone() };
-                let ring = target.inside_on(&bending, &rod)?;
+                let ring = target.inside_on(&bending, rod.outline())?;
                 (ring < 4.0 * to).then_some(CurvePoint { rod_mm: diameter_mm, ring_mm: ring })
             };
             Curve {
