@@ -4,6 +4,7 @@
 //! copper 18 soft`. Words it does not know are pointed at, never guessed.
 
 mod answer;
+mod said;
 mod vocabulary;
 
 use serde::Serialize;
@@ -122,7 +123,7 @@ fn meaning(input: &mut &str, workshop: &Workshop) -> ModalResult<Meaning> {
         tagged_length,
         mass,
         vocabulary::phrase,
-        |i: &mut &str| oval_or_bare_length(i, workshop),
+        |i: &mut &str| named_rod_or_length(i, workshop),
     ))
     .parse_next(input)
 }
@@ -195,7 +196,7 @@ fn same_size(mm: f64, bracket: f64) -> bool {
     (mm / bracket - 1.0).abs() < 0.005
 }
 
-fn oval_or_bare_length(input: &mut &str, workshop: &Workshop) -> ModalResult<Meaning> {
+fn named_rod_or_length(input: &mut &str, workshop: &Workshop) -> ModalResult<Meaning> {
     let mut ahead = *input;
     // `5 mm drill shank` without `on the` is a rod as well, if a rod's name follows at once.
     if let Ok(rod) = rod_words(&mut ahead, workshop)

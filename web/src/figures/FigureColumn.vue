@@ -112,6 +112,7 @@ section:first-child .question {
 
 .beside {
   text-align: right;
+  line-height: 1.15;
 }
 
 .main .num {

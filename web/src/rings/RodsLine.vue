@@ -43,8 +43,8 @@ const shown = computed(() => {
 <template>
   <section aria-label="Rods you own, placed by the ring each gives">
     <p class="title"><b>Rods you own, placed by the ring each gives</b></p>
-    <div ref="place" class="line">
-      <span class="axis" aria-hidden="true" />
+    <div ref="place" class="line" :class="{ empty: !rods.length }">
+      <span v-if="rods.length" class="axis" aria-hidden="true" />
       <button
         v-for="{ rod, at, above, labelled } in shown"
         :key="rod.shown"
@@ -63,7 +63,7 @@ const shown = computed(() => {
           {{ ' ' }}<span class="name">{{ rod.shown }}</span>
         </span>
       </button>
-      <p v-if="!rods.length" class="quiet empty">
+      <p v-if="!rods.length" class="quiet">
         You own no rod of this outline yet. <router-link to="/tools">Add rods under Tools</router-link>, and
         they stand here by the ring each gives.
       </p>
@@ -144,7 +144,7 @@ const shown = computed(() => {
   font-weight: 700;
 }
 
-.empty {
-  padding-top: 14px;
+.line.empty {
+  height: auto;
 }
 </style>

@@ -2,15 +2,15 @@
 
 use serde::Serialize;
 
-use super::{LONGEST, Meaning, Role, Token, Unclear, scan};
+use super::said::{Said, gather};
+use super::{LONGEST, Unclear, scan};
 use crate::cutting::{Cutting, Method};
 use crate::fault::Fault;
 use crate::figure::{Figure, inches, long_length};
-use crate::length::{self, LengthUnit, Reading, Typed, shown};
+use crate::length::{self, LengthUnit, shown};
 use crate::mandrel::Mandrel;
 use crate::metal::Temper;
 use crate::ring::backwards::{Candidate, RingTarget};
-use crate::ring::supply::Supply;
 use crate::ring::{RingRequest, Winding};
 use crate::section::Section;
 use crate::sentence::{self, Piece};
@@ -43,38 +43,6 @@ pub struct Answer {
     /// Rods that come near the ring asked for, nearest first.
     pub candidates: Vec<Candidate>,
 }
-
-/// A length that is no wire size: in mm and inches, without gauges.
-fn plainly(mm: f64) -> String {
-    format!("{} mm = {}", shown(mm, 3), inches(mm))
-}
-
-/// Everything a line can say, gathered from its tokens.
-#[derive(Default)]
-struct Said {
-    count: Option<f64>,
-    wire: SaidWire,
-    winding: Option<Winding>,
-    method: Option<Method>,
-    filed: bool,
-    blade: Option<crate::cutting::Blade>,
-    rod: Option<Mandrel>,
-    inside_mm: Option<f64>,
-    outside_mm: Option<f64>,
-    supply: Supply,
-    how_many: bool,
-    about_rings: bool,
-    readings: Vec<Reading>,
-}
-
-#[derive(Default)]
-struct SaidWire {
-    metal: Option<crate::metal::Metal>,
-    temper: Option<Temper>,
-    section: Option<Section>,
-    size_mm: Option<f64>,
-}
-
 /// Reads a line and answers it at once.
 pub fn answer(text: &str, workshop: &Workshop) -> Answer {
     let mut reply = Answer::default();
@@ -98,159 +66,6 @@ pub fn answer(text: &str, workshop: &Workshop) -> Answer {
     }
     reply
 }
-
-fn gather(tokens: &[Token], text: &str, workshop: &Workshop, reply: &mut Answer) -> Said {
-    let mut said = Said::default();
-    let mut unsaid: Vec<(Typed, Reading, &Token)> = vec![];
-    for token in tokens {
-        let written: String = text.chars().skip(token.from).take(token.to - token.from).collect();
-        let mut note = |meaning: String| {
-            let same = meaning.to_lowercase() == written.to_lowercase();
-            reply.understood.push(if same { meaning } else { format!("{written}: {meaning}") });
-        };
-        match &token.meaning {
-            Meaning::Filler => said.about_rings |= written.to_lowercase().contains("ring"),
-            Meaning::HowMuch => {}
-            Meaning::HowMany => said.how_many = true,
-            Meaning::Count(n) => {
-                (said.count, said.about_rings) = (Some(*n), true);
-                note(format!("{n} rings"));
-            }
-            Meaning::Metal(metal) => {
-                said.wire.metal = Some(*metal);
-                note(metal.shown().to_owned());
-            }
-            Meaning::Temper(temper) => {
-                said.wire.temper = Some(*temper);
-                note(temper.shown().to_owned());
-            }
-            Meaning::Section(section) => {
-                said.wire.section = Some(*section);
-                note(section.shown().to_owned());
-            }
-            Meaning::Winding(winding) => said.winding = Some(*winding),
-            Meaning::Method(method) => {
-                said.method = Some(*method);
-                note(method.shown().to_owned());
-            }
-            Meaning::Filed => said.filed = true,
-            Meaning::Blade(blade) => {
-                said.blade = Some(*blade);
-                note(format!("{blade} blade"));
-            }
-            Meaning::Rod(rod) => {
-                note(format!("on the {}", rod.shown()));
-                said.rod = Some((**rod).clone());
-            }
-            Meaning::Mass(grams) => {
-                said.supply.wire_mass_g = Some(*grams);
-                note(format!("{} g", shown(*grams, 2)));
-            }
-            Meaning::Length(typed, role) => match length::understand(*typed, workshop.habits) {
-                Err(sentence) => reply.faults.push(Fault::new("text", sentence)),
-                Ok(reading) => {
-                    match role {
-                        Role::Inside => said.inside_mm = Some(reading.mm),
-                        Role::Outside => said.outside_mm = Some(reading.mm),
-                        Role::Wire => said.wire.size_mm = Some(reading.mm),
-                        Role::Supply => said.supply.wire_length_mm = Some(reading.mm),
-                        Role::Unsaid => unsaid.push((*typed, reading.clone(), token)),
-                    }
-                    if *role != Role::Unsaid {
-                        let gauges = *role == Role::Wire;
-                        note(if gauges { reading.text.clone() } else { plainly(reading.mm) });
-                        reply.assumed.extend(reading.note.clone());
-                    }
-                    said.readings.push(reading);
-                }
-            },
-        }
-    }
-    place_lengths(unsaid, text, workshop, &mut said, reply);
-    said
-}
-
-/// Gives lengths without a role the one that is still open and that they can only mean.
-fn place_lengths(
-    unsaid: Vec<(Typed, Reading, &Token)>,
-    text: &str,
-    workshop: &Workshop,
-    said: &mut Said,
-    reply: &mut Answer,
-) {
-    let ring_like = said.about_rings || said.rod.is_some() || said.inside_mm.is_some();
-    let gauge = |typed: &Typed| matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
-    let size_said = said.wire.size_mm.is_some() || unsaid.iter().any(|(typed, ..)| gauge(typed));
-    let mut open: Vec<(Reading, &Token)> = vec![];
-    for (typed, reading, token) in unsaid {
-        let written: String = text.chars().skip(token.from).take(token.to - token.from).collect();
-        // The number that opens a line about rings counts them, unless it may be the gauge:
-        // `300 sterling rings`.
-        if let Typed::Bare(n) = typed
-            && (token.from == 0 && said.about_rings && said.count.is_none())
-            && n.fract() == 0.0
-            && (n > 40.0 || size_said)
-        {
-            reply.understood.push(format!("{n} rings"));
-            said.count = Some(n);
-            continue;
-        }
-        // A bare whole number beside a metal is a gauge: `copper 18`. So is one from 10 up beside
-        // rings.
-        let bare = match typed {
-            Typed::Bare(n) if n.fract() == 0.0 && (0.0..=40.0).contains(&n) && said.wire.metal.is_some() => {
-                Some(n)
-            }
-            _ => None,
-        };
-        if let (Some(n), None) = (bare, said.wire.size_mm) {
-            #[expect(clippy::cast_possible_truncation, reason = "0 to 40")]
-            let gauge = Typed::BareGauge(n as i32);
-            if let Ok(reading) = length::understand(gauge, workshop.habits) {
-                reply.understood.push(format!("{written}: wire {}", reading.text));
-                reply.assumed.extend(reading.note);
-                said.wire.size_mm = Some(reading.mm);
-            }
-        } else if gauge(&typed) && said.wire.size_mm.is_none() {
-            reply.understood.push(format!("{written}: wire {}", reading.text));
-            reply.assumed.extend(reading.note);
-            said.wire.size_mm = Some(reading.mm);
-        } else if matches!(typed, Typed::Mm(mm) if mm >= 300.0)
-            && said.supply.wire_length_mm.is_none()
-            && (said.how_many || ring_like || said.wire.metal.is_some())
-        {
-            reply.understood.push(format!("{written}: wire there is"));
-            said.supply.wire_length_mm = Some(reading.mm);
-            said.how_many |= ring_like && said.count.is_none();
-        } else {
-            open.push((reading, token));
-        }
-    }
-    let has_place = |said: &Said| said.inside_mm.is_none() && said.outside_mm.is_none() && said.rod.is_none();
-    match open.as_slice() {
-        [] => {}
-        [(reading, _)] if ring_like && said.wire.size_mm.is_some() && has_place(said) => {
-            reply.understood.push(format!("ring inside {}", plainly(reading.mm)));
-            reply.assumed.push(format!("{} mm is taken as the inside of the ring.", shown(reading.mm, 3)));
-            said.inside_mm = Some(reading.mm);
-        }
-        [(reading, _)] if said.wire.size_mm.is_none() && (!ring_like || !has_place(said)) => {
-            if said.wire.metal.is_some() || ring_like {
-                reply.understood.push(format!("wire {}", reading.text));
-            }
-            said.wire.size_mm = Some(reading.mm);
-        }
-        several => {
-            for (reading, token) in several {
-                let words: String = text.chars().skip(token.from).take(token.to - token.from).collect();
-                let why =
-                    format!("{} mm of what? Write “{words} wire” or “{words} inside”.", shown(reading.mm, 3));
-                reply.unclear.push(Unclear { from: token.from, to: token.to, text: words, why });
-            }
-        }
-    }
-}
-
 impl Said {
     fn wire(&self, reply: &mut Answer) -> Option<Wire> {
         if self.wire.metal.is_none() {

@@ -153,7 +153,10 @@ impl RingPlan {
         sketch.wire(Role::Kerf, &gap, 0.04 * thickness);
         let across = self.ring_inside_diameter_mm / 2.0;
         let text = told(self.ring_inside_diameter_mm, unit);
-        sketch.dimension(at - Vec2::new(across, 0.0), at + Vec2::new(across, 0.0), text, "ring-inside");
+        // A hexagon lies with its flats at top and bottom.
+        let hexagon = matches!(inside, Outline::Flats { sides: 6, .. });
+        let half = if hexagon { Vec2::new(0.0, across) } else { Vec2::new(across, 0.0) };
+        sketch.dimension(at - half, at + half, text, "ring-inside");
 
         // The same ring before it is closed, seen from its gap: the ends stand a pitch apart.
         let mean = self.ring_inside_diameter_mm / 2.0 + thickness / 2.0;

@@ -83,8 +83,8 @@ impl RingPlan {
         let taken = request.cutting.taken(request.wire.size_mm).from_ring_mm;
         let label = match request.mandrel.shape {
             Shape::Round => "ring inside Ø",
-            Shape::Oval => "ring inside, long way",
-            _ => "ring inside, across flats",
+            Shape::Oval => "inside, long way",
+            _ => "inside across flats",
         };
         let spread = format!(
             "± {:.2} mm, one standard deviation: metal ±15 %, stiffness ±3 %, wire size ±1 %, kerf ±0.02 mm.",
