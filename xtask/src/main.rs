@@ -94,15 +94,15 @@ fn test(shell: &Shell, quick: bool) -> Result<()> {
         cmd!(shell, "npm run --silent check").run()?;
         cmd!(shell, "npm run --silent lint").run()?;
     }
-    cmd!(shell, "cargo build --package lorimant").run()?;
+    // Always the whole workspace, so that shared crates are built once with one set of features.
+    cmd!(shell, "cargo test --workspace --no-run").run()?;
     check_api_drift(shell)?;
-    let exclude = ["--exclude", "lorimant-ui-tests"];
-    cmd!(shell, "cargo test --workspace {exclude...}").run()?;
     if quick {
+        cmd!(shell, "cargo test --workspace --exclude lorimant-ui-tests").run()?;
         return Ok(());
     }
     machine::needs_browser(shell)?;
-    cmd!(shell, "cargo test --package lorimant-ui-tests").run()?;
+    cmd!(shell, "cargo test --workspace").run()?;
     Ok(())
 }
 
