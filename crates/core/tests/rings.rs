@@ -4,6 +4,7 @@
 use std::f64::consts::PI;
 
 use lorimant_core::cutting::{Blade, Cutting, Method};
+use lorimant_core::length::Habits;
 use lorimant_core::mandrel::{Mandrel, Shape};
 use lorimant_core::metal::{Metal, Temper};
 use lorimant_core::ring::backwards::RingTarget;
@@ -147,6 +148,35 @@ fn supply_of_exactly_one_plan_makes_that_plan() {
     assert_eq!(weighed.makes(&request).unwrap().rings_n, 120);
     let scrap = Supply { wire_length_mm: Some(20.0), wire_mass_g: None };
     assert_eq!(scrap.makes(&request).unwrap().rings_n, 0);
+}
+
+#[rstest]
+#[case("3 m", Some(3000.0), None)]
+#[case("10 ft", Some(3048.0), None)]
+#[case("2 1/4 in", Some(57.15), None)]
+#[case("50 g", None, Some(50.0))]
+#[case("1,5 kg", None, Some(1500.0))]
+fn a_supply_is_read_as_people_say_it(
+    #[case] text: &str,
+    #[case] mm: Option<f64>,
+    #[case] grams: Option<f64>,
+) {
+    let supply = Supply::read(text, Habits::default()).unwrap();
+    let same = |read: Option<f64>, said: Option<f64>| match (read, said) {
+        (Some(read), Some(said)) => (read - said).abs() < 1e-9,
+        (read, said) => read.is_none() && said.is_none(),
+    };
+    assert!(same(supply.wire_length_mm, mm) && same(supply.wire_mass_g, grams), "{supply:?}");
+}
+
+#[rstest]
+#[case("")]
+#[case("a lot")]
+#[case("3 m copper")]
+#[case("3 m 50 g")]
+fn what_is_no_supply_gets_a_sentence(#[case] text: &str) {
+    let fault = Supply::read(text, Habits::default()).unwrap_err();
+    assert!(fault.field == "typed" && fault.sentence.contains("Try 3 m"), "{fault:?}");
 }
 
 type Change = fn(&mut RingRequest);

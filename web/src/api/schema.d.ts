@@ -1580,8 +1580,9 @@ export interface components {
         SupplyQuestion: {
             /** @description The plan; its count is not read. */
             request: components["schemas"]["RingRequest"];
-            /** @description The wire there is. */
-            supply: components["schemas"]["Supply"];
+            supply?: components["schemas"]["Supply"] | null;
+            /** @description The same as typed, for example `3 m` or `50 g`; one of the two. */
+            typed?: string | null;
         };
         /** @description What was taken over. */
         TakenOver: {

@@ -118,13 +118,7 @@ const supplied = useDebounceFn(async () => {
   const said = supply.value.trim()
   if (!said) return
   try {
-    const mass = /^([\d.,]+)\s*(g|gram|grams)$/i.exec(said)?.[1]
-    const length = mass
-      ? { wire_mass_g: Number(mass.replace(',', '.')) }
-      : { wire_length_mm: (await data(api.POST('/api/lengths/read', { body: { text: said } }))).mm }
-    const many = await data(
-      api.POST('/api/rings/how-many', { body: { request: props.from, supply: length } }),
-    )
+    const many = await data(api.POST('/api/rings/how-many', { body: { request: props.from, typed: said } }))
     supplySaid.value = many.sentence
     if (many.rings_n > 0) await plan.set({ ...props.from, rings_n: many.rings_n }, false)
   } catch (thrown) {

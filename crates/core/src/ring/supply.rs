@@ -3,9 +3,11 @@
 use serde::{Deserialize, Serialize};
 
 use super::{MOST_RINGS, RingRequest};
+use crate::ask::{self, Meaning};
 use crate::coil::Coil;
 use crate::fault::{Fault, Faults, Span};
-use crate::length::shown;
+use crate::length::{self, Habits, shown};
+use crate::workshop::Workshop;
 
 /// What there is of a wire: a length or a mass, not both.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
@@ -39,6 +41,28 @@ pub struct HowMany {
 impl Supply {
     const LENGTH: Span = Span { noun: "length of wire", unit: " mm", least: 1.0, most: 1e8 };
     const MASS: Span = Span { noun: "mass of wire", unit: " g", least: 0.001, most: 1e7 };
+
+    /// Reads a supply as people say it: `3 m`, `10 ft`, `50 g`, `2 oz`.
+    ///
+    /// # Errors
+    /// A fault at `typed` when it is neither a length nor a mass.
+    pub fn read(text: &str, habits: Habits) -> Result<Self, Fault> {
+        let workshop = Workshop { habits, ..Workshop::default() };
+        let (tokens, unclear) = ask::scan(text, &workshop);
+        let meanings: Vec<&Meaning> = tokens.iter().map(|token| &token.meaning).collect();
+        match (meanings.as_slice(), unclear.is_empty()) {
+            ([Meaning::Mass(grams)], true) => Ok(Self { wire_length_mm: None, wire_mass_g: Some(*grams) }),
+            ([Meaning::Length(typed, _)], true) => {
+                let reading = length::understand(*typed, habits).map_err(|said| Fault::new("typed", said))?;
+                Ok(Self { wire_length_mm: Some(reading.mm), wire_mass_g: None })
+            }
+            _ => {
+                let shown: String = text.trim().chars().take(40).collect();
+                let said = format!("“{shown}” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.");
+                Err(Fault::new("typed", said))
+            }
+        }
+    }
 
     /// Its length in mm, as this wire.
     ///

@@ -4,6 +4,7 @@ use axum::Json;
 use axum::extract::{Path, State as Shared};
 use axum::http::header;
 use axum::response::{IntoResponse, Response};
+use lorimant_core::fault::Fault;
 use lorimant_core::figure::Figure;
 use lorimant_core::length::LengthUnit;
 use lorimant_core::mandrel::Mandrel;
@@ -129,15 +130,30 @@ struct SupplyQuestion {
     /// The plan; its count is not read.
     request: RingRequest,
     /// The wire there is.
-    supply: Supply,
+    #[serde(default)]
+    supply: Option<Supply>,
+    /// The same as typed, for example `3 m` or `50 g`; one of the two.
+    #[serde(default)]
+    typed: Option<String>,
 }
 
 /// How many rings a length or mass of wire makes.
 #[utoipa::path(post, path = "/api/rings/how-many", request_body = SupplyQuestion,
     responses((status = 200, body = HowMany), (status = 422, body = Problem)))]
-async fn how_many(Body(question): Body<SupplyQuestion>) -> Result<Json<HowMany>, Problem> {
-    let answer = question.supply.makes(&question.request);
-    Ok(Json(answer?))
+async fn how_many(
+    Shared(state): Shared<State>,
+    Body(question): Body<SupplyQuestion>,
+) -> Result<Json<HowMany>, Problem> {
+    let supply = match (question.supply, question.typed) {
+        (Some(supply), None) => supply,
+        (None, Some(typed)) => Supply::read(&typed, state.store.workshop().habits)?,
+        _ => {
+            return Err(
+                Fault::new("supply", "Say how much wire there is: supply or typed, one of the two.").into()
+            );
+        }
+    };
+    Ok(Json(supply.makes(&question.request)?))
 }
 
 /// A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`.
