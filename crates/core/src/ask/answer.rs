@@ -99,10 +99,13 @@ impl Said {
         }
         let Some(wire) = wire else { return };
         let rings_n = match self.count {
+            Some(n) if n > f64::from(crate::ring::MOST_RINGS) => {
+                return reply.faults.push(crate::ring::too_many(n));
+            }
             #[expect(
                 clippy::cast_possible_truncation,
                 clippy::cast_sign_loss,
-                reason = "digits only; `as` saturates"
+                reason = "digits only, and not too many"
             )]
             Some(n) => n as u32,
             None => crate::ring::hundred(),

@@ -101,6 +101,12 @@ pub(crate) fn by_hand() -> Winding {
     Winding::Hand
 }
 
+/// The fault of asking for more rings than a plan can hold.
+pub(crate) fn too_many(rings: f64) -> Fault {
+    let said = format!("{rings:.0} rings are more than one plan can hold. Ask for at most {MOST_RINGS}.");
+    Fault::new("rings_n", said).limit(f64::from(MOST_RINGS))
+}
+
 /// What follows from a [`RingRequest`]. Lengths in mm, unless the name says otherwise.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -188,11 +194,7 @@ impl RingRequest {
             let said = "0 rings need no wire. Ask for at least 1.";
             faults.0.push(Fault::new("rings_n", said).limit(1.0));
         } else if self.rings_n > MOST_RINGS {
-            let said = format!(
-                "{} rings are more than one plan can hold. Ask for at most {MOST_RINGS}.",
-                self.rings_n
-            );
-            faults.0.push(Fault::new("rings_n", said).limit(f64::from(MOST_RINGS)));
+            faults.0.push(too_many(f64::from(self.rings_n)));
         }
         self.ends.check(&mut faults);
         if faults.0.is_empty() { Ok(()) } else { Err(faults) }
