@@ -4,6 +4,7 @@
 //! copper 18 soft`. Words it does not know are pointed at, never guessed.
 
 mod answer;
+mod finding;
 mod said;
 mod vocabulary;
 
@@ -19,6 +20,7 @@ use crate::cutting::{Blade, Method};
 use crate::length::{self, Typed, word_end};
 use crate::mandrel::{Mandrel, Shape};
 use crate::metal::{Metal, Temper};
+use crate::pattern::{Kind, Parameter};
 use crate::ring::Winding;
 use crate::section::Section;
 use crate::workshop::Workshop;
@@ -38,6 +40,12 @@ pub(crate) enum Meaning {
     /// A length, with the role the words round it give it.
     Length(Typed, Role),
     Mass(f64),
+    Pattern(Kind),
+    /// A dimension of the pattern spoken of, by its label; `true` where it was said of several.
+    Parameter(&'static Parameter, f64, bool),
+    Mirrored,
+    /// So many pieces of a finding, or pairs of what is counted in pairs.
+    Pieces(f64),
     HowMuch,
     HowMany,
     Filler,
@@ -84,6 +92,7 @@ pub(crate) fn scan(text: &str, workshop: &Workshop) -> (Vec<Token>, Vec<Unclear>
     let mut rest = lower.as_str();
     let (mut tokens, mut unclear): (Vec<Token>, Vec<Unclear>) = (vec![], vec![]);
     let place = |rest: &str| lower.chars().count() - rest.chars().count();
+    let kind = vocabulary::pattern_in(&lower);
     loop {
         rest = rest.trim_start_matches(|c: char| {
             c.is_whitespace() || ",;:.?!".contains(c) && !starts_decimal(rest, c)
@@ -93,7 +102,7 @@ pub(crate) fn scan(text: &str, workshop: &Workshop) -> (Vec<Token>, Vec<Unclear>
         }
         let from = place(rest);
         let mut here = rest;
-        if let Ok(meaning) = meaning(&mut here, workshop) {
+        if let Ok(meaning) = meaning(&mut here, kind, workshop) {
             rest = here;
             tokens.push(Token { from, to: place(rest), meaning });
         } else {
@@ -115,8 +124,10 @@ fn starts_decimal(rest: &str, c: char) -> bool {
     c == '.' && rest.starts_with('.') && rest[1..].starts_with(|d: char| d.is_ascii_digit())
 }
 
-fn meaning(input: &mut &str, workshop: &Workshop) -> ModalResult<Meaning> {
+fn meaning(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalResult<Meaning> {
     alt((
+        |i: &mut &str| finding::dimension(i, kind, workshop),
+        finding::pieces_or_pairs,
         |i: &mut &str| on_the_rod(i, workshop),
         count,
         blade,

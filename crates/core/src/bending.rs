@@ -151,6 +151,28 @@ impl Bending {
         self.relaxed(1.0 / radius) * radius
     }
 
+    /// Centroid radius to bend to so that `radius` mm is left after letting go. None where it would
+    /// need more than can be bent: the wire springs straight from any bend this wide.
+    pub fn wound_radius(&self, radius: f64) -> Option<f64> {
+        let stiffness = self.flow.modulus * self.profile.second_moment_mm4();
+        let wanted = 1.0 / radius;
+        // Past yield the moment grows far slower than the curvature, so each step lands much closer.
+        let mut curvature =
+            wanted.max(self.yield_curvature()) + self.moment(wanted.max(self.yield_curvature())) / stiffness;
+        for _ in 0..60 {
+            let next = wanted + self.moment(curvature) / stiffness;
+            if !next.is_finite() {
+                return None;
+            }
+            let step = (next - curvature).abs();
+            curvature = next;
+            if step < 1e-12 * curvature {
+                break;
+            }
+        }
+        (!self.stays_elastic(curvature)).then(|| 1.0 / curvature)
+    }
+
     /// Whether no fibre flows at this curvature.
     pub fn stays_elastic(&self, curvature: f64) -> bool {
         curvature <= self.yield_curvature()

@@ -13,6 +13,8 @@ words! {
     pub enum Role ("part of a drawing") {
         /// Wire, to be shown round and in its metal.
         Wire = "wire", "wire";
+        /// A ball at the wire's end.
+        Ball = "ball", "ball";
         /// The rod.
         Rod = "rod", "rod";
         /// An edge of the rod, or its axis.
@@ -178,7 +180,7 @@ impl Sketch {
 }
 
 /// SVG path data to a thousandth of a millimetre.
-fn svg_path(path: &BezPath) -> String {
+pub(crate) fn svg_path(path: &BezPath) -> String {
     let round = |p: Point| Point::new((p.x * 1e3).round() / 1e3, (p.y * 1e3).round() / 1e3);
     let rounded: BezPath = path
         .iter()

@@ -9,7 +9,9 @@ use crate::words::words;
 words! {
     /// The question a figure answers; figures stand together by it.
     pub enum Question ("question") {
-        /// What is the ring like?
+        /// What do I cut?
+        Cut = "cut", "Cut";
+        /// What is the piece like?
         InYourHand = "in-your-hand", "In your hand";
         /// What do I wind?
         OnTheRod = "on-the-rod", "On the rod";
@@ -91,4 +93,73 @@ pub fn inches(mm: f64) -> String {
 /// A long length with the unit it is best read in: mm up to a metre, then metres.
 pub fn long_length(mm: f64) -> (String, &'static str) {
     if mm < 1000.0 { (format!("{mm:.1}"), "mm") } else { (format!("{:.2}", mm / 1000.0), "m") }
+}
+
+/// A figure still without its working.
+pub(crate) fn figure(
+    key: &'static str,
+    question: Question,
+    label: &str,
+    value: String,
+    unit: &'static str,
+) -> Figure {
+    let working = Working {
+        sentence: String::new(),
+        formula: String::new(),
+        numbers: String::new(),
+        assumption: String::new(),
+        spread: String::new(),
+        source: String::new(),
+    };
+    Figure {
+        key,
+        question,
+        label: label.to_owned(),
+        value,
+        unit,
+        inch: None,
+        more: None,
+        level: None,
+        working,
+    }
+}
+
+impl Figure {
+    /// With the same in inches.
+    pub(crate) fn ruler(mut self, mm: f64) -> Self {
+        self.inch = Some(inches(mm));
+        self
+    }
+
+    /// With one line more.
+    pub(crate) fn more(mut self, more: String) -> Self {
+        self.more = Some(more);
+        self
+    }
+
+    /// With the sentence of its working.
+    pub(crate) fn says(mut self, sentence: impl Into<String>) -> Self {
+        self.working.sentence = sentence.into();
+        self
+    }
+
+    /// With its formula, in letters and in numbers.
+    pub(crate) fn formula(mut self, formula: &str, numbers: String) -> Self {
+        self.working.formula = formula.to_owned();
+        self.working.numbers = numbers;
+        self
+    }
+
+    /// With what is assumed, how far off it may be, and its source.
+    pub(crate) fn assumes(
+        mut self,
+        assumption: impl Into<String>,
+        spread: impl Into<String>,
+        source: &str,
+    ) -> Self {
+        self.working.assumption = assumption.into();
+        self.working.spread = spread.into();
+        self.working.source = source.to_owned();
+        self
+    }
 }

@@ -2,7 +2,7 @@
 //!
 //! No input or output happens here: no files, no clock, no screen. Lengths are millimetres, stresses
 //! megapascals, masses grams, unless a name says otherwise. Start at [`ring`] for jump rings,
-//! [`bending`] for the mechanics under them, [`sentence`] and [`ask`] for the words.
+//! [`pattern`] for findings, [`bending`] for the mechanics under them, [`sentence`] and [`ask`] for the words.
 
 pub mod ask;
 pub mod bending;
@@ -11,10 +11,13 @@ pub mod cutting;
 pub mod drawing;
 pub mod fault;
 pub mod figure;
+pub mod finding;
 pub mod gauge;
 pub mod length;
 pub mod mandrel;
 pub mod metal;
+pub mod pattern;
+pub mod plier;
 pub mod ring;
 pub mod section;
 pub mod sentence;

@@ -2,7 +2,7 @@
 //!
 //! This module writes it; [`crate::ask`] reads it. What one writes the other understands.
 
-use serde::Serialize;
+use serde::{Deserialize, Serialize};
 
 use crate::cutting::Method;
 use crate::figure::inches;
@@ -58,12 +58,48 @@ pub fn field_of(slot: Slot) -> &'static str {
 pub struct Piece {
     /// The text as written.
     pub text: String,
-    /// Which input it is; none for the words between.
+    /// Which input it is, by its word; none for the words between.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub slot: Option<Slot>,
+    pub slot: Option<&'static str>,
     /// The field of the request it writes to, which its faults name.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub field: Option<&'static str>,
+    pub field: Option<String>,
+}
+
+/// A change to one word.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub enum Change {
+    /// What was typed in its place.
+    Typed(String),
+    /// So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
+    /// list.
+    Nudge(i32),
+}
+
+/// One choice for a word, and what it would change.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Choice<R> {
+    /// The word as the sentence would have it.
+    pub label: String,
+    /// What would then come of it, or why it cannot be.
+    pub effect: String,
+    /// Whether it is what stands there now.
+    pub chosen: bool,
+    /// Whether it can be made.
+    pub possible: bool,
+    /// The whole request with this choice made.
+    pub request: R,
+}
+
+/// The item so many steps on in a list, no further than its ends.
+pub(crate) fn next<T: Clone + PartialEq>(all: &[T], here: T, steps: i32) -> T {
+    let last = all.len().saturating_sub(1);
+    let at = all.iter().position(|item| *item == here).unwrap_or(0);
+    let moved = at.saturating_add_signed(steps as isize).min(last);
+    all.get(moved).cloned().unwrap_or(here)
 }
 
 /// Writes a request, with the ring it gives where that is known, in the unit read first.
@@ -122,7 +158,11 @@ fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Piece> {
         if !between.is_empty() {
             pieces.push(Piece { text: between.to_owned(), slot: None, field: None });
         }
-        pieces.push(Piece { text, slot, field: slot.map(field_of) });
+        pieces.push(Piece {
+            text,
+            slot: slot.map(Slot::word),
+            field: slot.map(|slot| field_of(slot).to_owned()),
+        });
     }
     pieces.push(Piece { text: ".".to_owned(), slot: None, field: None });
     pieces

@@ -4,13 +4,16 @@ use crate::cutting::Blade;
 use crate::gauge::MM_PER_INCH;
 use crate::length::{Habits, LengthUnit, shown};
 use crate::mandrel::Mandrel;
+use crate::plier::Plier;
 use crate::words::words;
 
-/// The rods and blades at hand, and the workshop's habits.
+/// The rods, pliers and blades at hand, and the workshop's habits.
 #[derive(Debug, Clone, PartialEq, Default)]
 pub struct Workshop {
     /// Its rods.
     pub rods: Vec<Mandrel>,
+    /// Its pliers with measured jaws.
+    pub pliers: Vec<Plier>,
     /// Its saw blades.
     pub blades: Vec<Blade>,
     /// How bare numbers and gauges are read, and which unit is shown first.

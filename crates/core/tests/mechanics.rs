@@ -249,7 +249,7 @@ proptest! {
         let flow = FlowCurve::new(&metal.figures(), temper.strain());
         let stress = flow.stress(strain);
         let plastic = strain - stress / flow.modulus;
-        if plastic > 0.0 {
+        if flow.modulus * strain > flow.flow_stress(0.0) {
             prop_assert!((stress - flow.flow_stress(plastic)).abs() < 1e-8 * stress);
         } else {
             prop_assert!((stress - flow.modulus * strain).abs() < 1e-9 * stress);

@@ -10,6 +10,7 @@ use crate::figure::{Figure, inches, long_length};
 use crate::length::{self, LengthUnit, shown};
 use crate::mandrel::Mandrel;
 use crate::metal::Temper;
+use crate::pattern::PatternRequest;
 use crate::ring::backwards::{Candidate, RingTarget};
 use crate::ring::{RingRequest, Winding};
 use crate::section::Section;
@@ -38,6 +39,9 @@ pub struct Answer {
     /// The plan that was understood, ready to be opened or kept.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub request: Option<RingRequest>,
+    /// The finding that was understood, ready to be opened in the drawing room.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pattern: Option<PatternRequest>,
     /// The first figures of that plan.
     pub figures: Vec<Figure>,
     /// Rods that come near the ring asked for, nearest first.
@@ -59,7 +63,10 @@ pub fn answer(text: &str, workshop: &Workshop) -> Answer {
     if !reply.faults.is_empty() {
         return reply;
     }
-    if said.about_rings || said.rod.is_some() || said.inside_mm.is_some() || said.outside_mm.is_some() {
+    if let Some(kind) = said.pattern {
+        said.answer_finding(kind, workshop, &mut reply);
+    } else if said.about_rings || said.rod.is_some() || said.inside_mm.is_some() || said.outside_mm.is_some()
+    {
         said.answer_rings(workshop, &mut reply);
     } else {
         said.answer_wire(&mut reply);

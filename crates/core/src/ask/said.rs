@@ -1,5 +1,7 @@
 //! What a line says, gathered from its tokens.
 
+use std::collections::BTreeMap;
+
 use super::answer::Answer;
 use super::{Meaning, Role, Token, Unclear};
 use crate::cutting::Method;
@@ -8,6 +10,8 @@ use crate::figure::inches;
 use crate::length::{self, Reading, Typed, shown};
 use crate::mandrel::Mandrel;
 use crate::metal::Temper;
+use crate::pattern::drawn::dimension_text;
+use crate::pattern::{Kind, Parameter};
 use crate::ring::Winding;
 use crate::ring::supply::Supply;
 use crate::section::Section;
@@ -32,6 +36,9 @@ pub(super) struct Said {
     pub supply: Supply,
     pub how_many: bool,
     pub about_rings: bool,
+    pub pattern: Option<Kind>,
+    pub mirrored: bool,
+    pub parameters: BTreeMap<String, f64>,
     pub readings: Vec<Reading>,
 }
 
@@ -55,10 +62,37 @@ pub(super) fn gather(tokens: &[Token], text: &str, workshop: &Workshop, reply: &
         match &token.meaning {
             Meaning::Filler => said.about_rings |= written.to_lowercase().contains("ring"),
             Meaning::HowMuch => {}
+            Meaning::Mirrored => said.mirrored = true,
             Meaning::HowMany => said.how_many = true,
             Meaning::Count(n) => {
                 (said.count, said.about_rings) = (Some(*n), true);
                 note(format!("{n} rings"));
+            }
+            Meaning::Pieces(n) => {
+                said.count = Some(*n);
+                note(format!("{n} to make"));
+            }
+            Meaning::Pattern(kind) => {
+                said.pattern = Some(*kind);
+                note(kind.0.name.to_owned());
+            }
+            Meaning::Parameter(parameter, value, several) => {
+                let all =
+                    said.pattern.or_else(|| pattern_of(tokens)).map_or(&[][..], |kind| kind.0.parameters);
+                let same = |other: &&Parameter| {
+                    other.name == parameter.name
+                        || (*several
+                            && other.unit == parameter.unit
+                            && other.label.split(' ').next_back() == Some(parameter.label))
+                };
+                for parameter in all.iter().filter(same) {
+                    said.parameters.insert(parameter.name.to_owned(), *value);
+                    note(format!(
+                        "{} {}",
+                        parameter.label,
+                        dimension_text(*value, parameter.unit, workshop.habits.unit)
+                    ));
+                }
             }
             Meaning::Metal(metal) => {
                 said.wire.metal = Some(*metal);
@@ -114,6 +148,10 @@ pub(super) fn gather(tokens: &[Token], text: &str, workshop: &Workshop, reply: &
     said
 }
 
+fn pattern_of(tokens: &[Token]) -> Option<Kind> {
+    tokens.iter().find_map(|token| if let Meaning::Pattern(kind) = token.meaning { Some(kind) } else { None })
+}
+
 /// Gives lengths without a role the one that is still open and that they can only mean.
 fn place_lengths(
     unsaid: Vec<(Typed, Reading, &Token)>,
@@ -131,11 +169,12 @@ fn place_lengths(
         // The number that opens a line about rings counts them, unless it may be the gauge:
         // `300 sterling rings`.
         if let Typed::Bare(n) = typed
-            && (token.from == 0 && said.about_rings && said.count.is_none())
+            && (token.from == 0 && (said.about_rings || said.pattern.is_some()) && said.count.is_none())
             && n.fract() == 0.0
-            && (n > 40.0 || size_said)
+            && (n > 40.0 || size_said || said.pattern.is_some())
         {
-            reply.understood.push(format!("{n} rings"));
+            let noun = if said.pattern.is_some() { "pieces" } else { "rings" };
+            reply.understood.push(format!("{n} {noun}"));
             said.count = Some(n);
             continue;
         }

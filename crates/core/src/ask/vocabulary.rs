@@ -7,6 +7,7 @@ use winnow::prelude::*;
 use super::Meaning;
 use crate::cutting::Method;
 use crate::metal::{Metal, Temper};
+use crate::pattern::Kind;
 use crate::ring::Winding;
 use crate::section::Section;
 
@@ -66,13 +67,15 @@ const FILLERS: &[&str] = &[
     "made",
     "size",
     "as",
+    "pair of",
+    "pairs of",
 ];
 
 /// Every known phrase with its meaning, longest first so that `fine silver` is not read as `fine`.
 static PHRASES: LazyLock<Vec<(String, Meaning)>> = LazyLock::new(|| {
     let mut phrases: Vec<(String, Meaning)> = vec![];
     let mut add = |words: &[&str], meaning: Meaning| {
-        phrases.extend(words.iter().map(|word| ((*word).to_owned(), meaning.clone())));
+        phrases.extend(words.iter().map(|word| (word.to_lowercase(), meaning.clone())));
     };
     for metal in Metal::ALL {
         add(&[metal.word(), metal.shown()], Meaning::Metal(*metal));
@@ -116,8 +119,13 @@ static PHRASES: LazyLock<Vec<(String, Meaning)>> = LazyLock::new(|| {
     add(&["double flush", "flush cut", "flush cutter"], Meaning::Method(Method::DoubleFlush));
     add(&["snipped", "single snip", "snip"], Meaning::Method(Method::SingleSnip));
     add(&["filed", "file"], Meaning::Filed);
+    for kind in Kind::all() {
+        add(&[kind.0.name, kind.0.plural, kind.0.kind], Meaning::Pattern(kind));
+        add(kind.0.also, Meaning::Pattern(kind));
+    }
     add(&["how much wire", "how much", "how long"], Meaning::HowMuch);
     add(&["how many", "what can i make"], Meaning::HowMany);
+    add(&["mirrored", "left-handed"], Meaning::Mirrored);
     add(FILLERS, Meaning::Filler);
     phrases.sort_by_key(|(words, _)| std::cmp::Reverse(words.len()));
     phrases
@@ -131,6 +139,19 @@ pub(super) fn phrase(input: &mut &str) -> ModalResult<Meaning> {
         found.ok_or_else(|| winnow::error::ErrMode::Backtrack(winnow::error::ContextError::new()))?;
     *input = &input[words.len()..];
     Ok(meaning.clone())
+}
+
+/// The pattern a line speaks of, wherever in it.
+pub(super) fn pattern_in(line: &str) -> Option<Kind> {
+    let starts = line
+        .char_indices()
+        .map(|(i, _)| i)
+        .filter(|i| *i == 0 || !line[..*i].ends_with(|c: char| c.is_alphanumeric() || c == '-'));
+    let mut found = starts.filter_map(|i| match phrase(&mut &line[i..]) {
+        Ok(Meaning::Pattern(kind)) => Some(kind),
+        _ => None,
+    });
+    found.next()
 }
 
 /// The meaning of a text that is exactly one known phrase.

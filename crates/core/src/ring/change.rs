@@ -1,7 +1,5 @@
 //! Changing one word of a ring plan's sentence: by choice, by typing, by a nudge.
 
-use serde::{Deserialize, Serialize};
-
 use super::backwards::RingTarget;
 use super::{RingPlan, RingRequest, Winding};
 use crate::ask::{self, Meaning};
@@ -12,37 +10,9 @@ use crate::length::{self, LengthUnit, shown};
 use crate::mandrel::{Mandrel, Shape};
 use crate::metal::{Metal, Temper};
 use crate::section::Section;
-use crate::sentence::{Slot, field_of};
+use crate::sentence::{Change, Choice, Slot, field_of, next};
 use crate::strength::CRACK_STRAIN;
 use crate::workshop::Workshop;
-
-/// A change to one word.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-#[serde(rename_all = "kebab-case", deny_unknown_fields)]
-pub enum Change {
-    /// What was typed in its place.
-    Typed(String),
-    /// So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
-    /// list.
-    Nudge(i32),
-}
-
-/// One choice for a word, and what it would change.
-#[derive(Debug, Clone, PartialEq, Serialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Choice {
-    /// The word as the sentence would have it.
-    pub label: String,
-    /// What the plan would then give, or why it cannot be.
-    pub effect: String,
-    /// Whether it is what the plan has now.
-    pub chosen: bool,
-    /// Whether a plan comes of it.
-    pub possible: bool,
-    /// The whole request with this choice made.
-    pub request: RingRequest,
-}
 
 impl RingRequest {
     /// The request with one word changed. The result may still have faults that planning finds.
@@ -160,7 +130,7 @@ impl RingRequest {
     /// What a word could be instead, each with what it would change.
     ///
     /// Counts and sizes are typed, so they offer nothing; rods are the workshop's own.
-    pub fn choices(&self, slot: Slot, workshop: &Workshop) -> Vec<Choice> {
+    pub fn choices(&self, slot: Slot, workshop: &Workshop) -> Vec<Choice<Self>> {
         let with = |label: &str, change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();
             change(&mut request);
@@ -240,13 +210,6 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) ->
         },
         Slot::Rings | Slot::Size | Slot::Inside => String::new(),
     }
-}
-
-fn next<T: Copy + PartialEq>(all: &[T], here: T, steps: i32) -> T {
-    let last = all.len().saturating_sub(1);
-    let at = all.iter().position(|item| *item == here).unwrap_or(0);
-    let moved = at.saturating_add_signed(steps as isize).min(last);
-    all.get(moved).copied().unwrap_or(here)
 }
 
 fn read_count(text: &str) -> Result<u32, Fault> {

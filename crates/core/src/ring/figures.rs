@@ -3,7 +3,7 @@
 use super::{RingPlan, RingRequest};
 use crate::bending::Bending;
 use crate::cutting::Method;
-use crate::figure::{Figure, Level, Question, Working, inches, long_length};
+use crate::figure::{Figure, Level, Question, figure, long_length};
 use crate::length::shown;
 use crate::mandrel::Shape;
 use crate::section::Section;
@@ -12,59 +12,6 @@ use crate::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
 const VOCE: &str = "Voce flow curve with typical handbook values; bending of plane sections past yield.";
 const GEOMETRY: &str = "Geometry.";
 const TALLY: &str = "Counting.";
-
-/// A figure still without its working.
-fn figure(key: &'static str, question: Question, label: &str, value: String, unit: &'static str) -> Figure {
-    let working = Working {
-        sentence: String::new(),
-        formula: String::new(),
-        numbers: String::new(),
-        assumption: String::new(),
-        spread: String::new(),
-        source: String::new(),
-    };
-    Figure {
-        key,
-        question,
-        label: label.to_owned(),
-        value,
-        unit,
-        inch: None,
-        more: None,
-        level: None,
-        working,
-    }
-}
-
-impl Figure {
-    fn ruler(mut self, mm: f64) -> Self {
-        self.inch = Some(inches(mm));
-        self
-    }
-
-    fn more(mut self, more: String) -> Self {
-        self.more = Some(more);
-        self
-    }
-
-    fn says(mut self, sentence: impl Into<String>) -> Self {
-        self.working.sentence = sentence.into();
-        self
-    }
-
-    fn formula(mut self, formula: &str, numbers: String) -> Self {
-        self.working.formula = formula.to_owned();
-        self.working.numbers = numbers;
-        self
-    }
-
-    fn assumes(mut self, assumption: impl Into<String>, spread: impl Into<String>, source: &str) -> Self {
-        self.working.assumption = assumption.into();
-        self.working.spread = spread.into();
-        self.working.source = source.to_owned();
-        self
-    }
-}
 
 impl RingPlan {
     /// Every figure of the plan in the order it is read, with its working.

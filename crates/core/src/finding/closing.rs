@@ -1,0 +1,34 @@
+//! Where a rolled loop closes: the angles of loops in closed form, degrees.
+
+/// How far a loop is rolled in the plane of its own straight stem until its end face meets the stem:
+/// `360° − arccos(ID/OD)`.
+pub fn on_stem_deg(inside_mm: f64, thickness_mm: f64) -> f64 {
+    360.0 - (inside_mm / (inside_mm + 2.0 * thickness_mm)).clamp(-1.0, 1.0).acos().to_degrees()
+}
+
+/// The same where the stem is itself bent away from the loop, with a mean radius of `neck_mm`.
+///
+/// The loop's circle and the neck's touch, their centres `R + r` apart. The end face's outer corner,
+/// `R + h/2` from the loop's centre, meets the neck's surface, `r + h/2` from its own: the law of
+/// cosines gives the angle between. A neck of endless radius is a straight stem.
+pub fn on_neck_deg(inside_mm: f64, thickness_mm: f64, neck_mm: f64) -> f64 {
+    let h = thickness_mm;
+    let r = inside_mm / 2.0 + h / 2.0;
+    let apart = r + neck_mm;
+    let (corner, surface) = (r + h / 2.0, neck_mm + h / 2.0);
+    let cos = (corner * corner + apart * apart - surface * surface) / (2.0 * corner * apart);
+    360.0 - cos.clamp(-1.0, 1.0).acos().to_degrees()
+}
+
+/// How far a stem is bent back so that a loop of mean radius `loop_mm` rolled on from there stands
+/// centred over it: `arccos(r/(r + R))`.
+pub fn bend_back_deg(loop_mm: f64, neck_mm: f64) -> f64 {
+    (neck_mm / (neck_mm + loop_mm)).clamp(-1.0, 1.0).acos().to_degrees()
+}
+
+/// Straight wire between the two loops of a figure eight whose outsides touch, mm: the inner tangent
+/// of two circles `R1 + R2 + h` apart, `sqrt((R1 + R2 + h)² − (R1 + R2)²)`.
+pub fn crossing_mm(first_mm: f64, second_mm: f64, thickness_mm: f64) -> f64 {
+    let radii = first_mm + second_mm;
+    ((radii + thickness_mm).powi(2) - radii * radii).sqrt()
+}

@@ -1,0 +1,178 @@
+//! From a wanted result to the dimensions that give it: a height, a width, a blank, a lost piece.
+
+use serde::{Deserialize, Serialize};
+
+use super::PatternRequest;
+use crate::fault::{Fault, Faults, Span};
+use crate::length::{LengthUnit, shown};
+use crate::words::words;
+
+words! {
+    /// A measure of a finished piece that can be asked for.
+    pub enum Measure ("measure") {
+        /// Height over the wire.
+        Height = "height", "height";
+        /// Width over the wire.
+        Width = "width", "width";
+        /// The blank, exact.
+        Blank = "blank", "blank";
+    }
+}
+
+/// A result wanted.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Target {
+    /// Of what.
+    pub measure: Measure,
+    /// How much, mm.
+    pub mm: f64,
+}
+
+const WANTED: Span = Span { noun: "size wanted", unit: " mm", least: 0.5, most: 2000.0 };
+/// How near a result is taken for met, mm.
+const MET_MM: f64 = 1e-7;
+
+impl PatternRequest {
+    /// A measure of the piece this request makes, mm.
+    ///
+    /// # Errors
+    /// As [`PatternRequest::form`].
+    pub fn measure(&self, measure: Measure) -> Result<f64, Faults> {
+        let formed = self.form()?;
+        Ok(match measure {
+            Measure::Height => formed.extent.size().y,
+            Measure::Width => formed.extent.size().x,
+            Measure::Blank => formed.blank(LengthUnit::Mm).exact_mm,
+        })
+    }
+
+    /// The parameter that gives way for a measure.
+    pub fn gives_way(&self, measure: Measure) -> &'static str {
+        let free = self.kind.0.free;
+        match measure {
+            Measure::Height => free.height,
+            Measure::Width => free.width,
+            Measure::Blank => free.blank,
+        }
+    }
+
+    /// The same piece with its free dimensions solved, so that every target is met at once.
+    ///
+    /// Each target moves its own free parameter; where they act on each other they are solved in
+    /// turn until all stand.
+    ///
+    /// # Errors
+    /// A fault at `targets[i].mm` when a target is out of limits, shares its free parameter with
+    /// another, or cannot be reached; the sentence says how far it can go.
+    pub fn fitted(&self, targets: &[Target]) -> Result<Self, Faults> {
+        self.check()?;
+        if targets.is_empty() {
+            return Err(Fault::new("targets", "Say what is wanted: a height, a width or a blank.").into());
+        }
+        let mut taken: Vec<&str> = vec![];
+        for (i, target) in targets.iter().enumerate() {
+            WANTED.check(&format!("targets[{i}].mm"), target.mm)?;
+            let name = self.gives_way(target.measure);
+            if taken.contains(&name) {
+                let label = self.kind.0.parameter(name).map_or(name, |p| p.label);
+                let said = format!(
+                    "The {} cannot be met as well: the {label} already gives way for another target.",
+                    target.measure.shown()
+                );
+                return Err(Fault::new(format!("targets[{i}].measure"), said).into());
+            }
+            taken.push(name);
+        }
+        let mut request = self.clone();
+        for _ in 0..40 {
+            let mut worst: f64 = 0.0;
+            for (i, target) in targets.iter().enumerate() {
+                request = request.solved(i, target)?;
+            }
+            for target in targets {
+                worst = worst.max((request.measure(target.measure)? - target.mm).abs());
+            }
+            if worst < MET_MM * 10.0 {
+                return Ok(request);
+            }
+        }
+        let said = "These sizes pull against each other and cannot all be met. Leave one of them out.";
+        Err(Fault::new("targets", said).into())
+    }
+
+    fn with(&self, name: &str, value: f64) -> Self {
+        let mut request = self.clone();
+        request.parameters.insert(name.to_owned(), value);
+        request
+    }
+
+    /// One target met by its free parameter, by false position within the parameter's limits.
+    fn solved(&self, i: usize, target: &Target) -> Result<Self, Faults> {
+        let name = self.gives_way(target.measure);
+        let Some(parameter) = self.kind.0.parameter(name) else { return Ok(self.clone()) };
+        let off = |value: f64| self.with(name, value).measure(target.measure).map(|mm| mm - target.mm);
+        let (mut low, mut high) = (parameter.min, parameter.max);
+        // Where the limits themselves cannot be made, start from what can and widen.
+        let here = self.value(name).clamp(low, high);
+        low = self.last_possible(name, here, low);
+        high = self.last_possible(name, here, high);
+        let (mut off_low, mut off_high) = (off(low)?, off(high)?);
+        for (end, off) in [(low, off_low), (high, off_high)] {
+            if off.abs() < MET_MM {
+                return Ok(self.with(name, end));
+            }
+        }
+        if off_low * off_high > 0.0 {
+            let (least, most) = (off_low.min(off_high) + target.mm, off_low.max(off_high) + target.mm);
+            let said = format!(
+                "A {} of {} mm cannot be reached by the {} alone: it gives {} to {} mm.",
+                target.measure.shown(),
+                shown(target.mm, 2),
+                parameter.label,
+                shown(least, 1),
+                shown(most, 1)
+            );
+            let limit = if target.mm < least { least } else { most };
+            return Err(Fault::new(format!("targets[{i}].mm"), said).limit(limit).into());
+        }
+        for step in 0..200 {
+            let guess = if step % 3 == 2 || (off_high - off_low).abs() < 1e-300 {
+                f64::midpoint(low, high)
+            } else {
+                low - off_low * (high - low) / (off_high - off_low)
+            };
+            let found = off(guess)?;
+            if found.abs() < MET_MM || high - low < 1e-12 {
+                // As round as it can be written, unless that steps over the edge of what can be made.
+                let rounded = self.with(name, (guess * 1e9).round() / 1e9);
+                return Ok(if rounded.form().is_ok() { rounded } else { self.with(name, guess) });
+            }
+            if (found > 0.0) == (off_low > 0.0) {
+                (low, off_low) = (guess, found);
+            } else {
+                (high, off_high) = (guess, found);
+            }
+        }
+        Ok(self.with(name, f64::midpoint(low, high)))
+    }
+
+    /// The value nearest to `limit` that can still be made, coming from one that can.
+    fn last_possible(&self, name: &str, here: f64, limit: f64) -> f64 {
+        let possible = |value: f64| self.with(name, value).form().is_ok();
+        if possible(limit) {
+            return limit;
+        }
+        let (mut good, mut bad) = (here, limit);
+        for _ in 0..40 {
+            let middle = f64::midpoint(good, bad);
+            if possible(middle) {
+                good = middle;
+            } else {
+                bad = middle;
+            }
+        }
+        good
+    }
+}

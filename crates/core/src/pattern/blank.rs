@@ -1,0 +1,87 @@
+//! The blank: the straight cut piece a finding starts from.
+
+use serde::Serialize;
+
+use super::form::Formed;
+use crate::gauge::MM_PER_INCH;
+use crate::length::LengthUnit;
+
+/// Trimmed flush at each end, in thicknesses of the wire.
+pub const TRIM: f64 = 0.6;
+/// Filed or rounded off each end, in thicknesses.
+pub const FILING: f64 = 0.15;
+
+/// A blank, mm. Cut `cut_mm`; trimmed flush, `flush_mm` is left; marks count from its left flush end.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Blank {
+    /// Wire in the finished piece.
+    pub developed_mm: f64,
+    /// Trimmed off each end.
+    pub trim_mm: f64,
+    /// Filed off each end.
+    pub filing_mm: f64,
+    /// Tail held at the left end, cut off later.
+    pub left_tail_mm: f64,
+    /// Tail held at the right end, cut off later.
+    pub right_tail_mm: f64,
+    /// Everything together.
+    pub exact_mm: f64,
+    /// The same, rounded up to what the maker's ruler reads.
+    pub cut_mm: f64,
+    /// What rounding up adds; it stays at the right end.
+    pub surplus_mm: f64,
+    /// What is left when both ends are trimmed.
+    pub flush_mm: f64,
+    /// Where the finished wire starts, from the left flush end.
+    pub starts_mm: f64,
+}
+
+/// What a maker's ruler reads: half a millimetre, or a sixteenth of an inch.
+pub fn ruler_step_mm(unit: LengthUnit) -> f64 {
+    match unit {
+        LengthUnit::Mm => 0.5,
+        LengthUnit::Inch => MM_PER_INCH / 16.0,
+    }
+}
+
+impl Formed<'_> {
+    /// The blank it is made from, for a ruler of this unit.
+    pub fn blank(&self, unit: LengthUnit) -> Blank {
+        let h = self.design.profile.thickness_mm();
+        let ends = &self.request.ends;
+        let trim_mm = ends.trim_mm.unwrap_or(TRIM * h);
+        let filing_mm = ends.filing_mm.unwrap_or(FILING * h);
+        let tail = |needed: f64| if needed > 0.0 { ends.tail_mm.unwrap_or(needed) } else { 0.0 };
+        let (left_tail_mm, right_tail_mm) = (tail(self.design.tails_mm.0), tail(self.design.tails_mm.1));
+        let developed_mm = self.developed_mm();
+        let exact_mm = developed_mm + 2.0 * (trim_mm + filing_mm) + left_tail_mm + right_tail_mm;
+        let step = ruler_step_mm(unit);
+        let cut_mm = (exact_mm / step - 1e-9).ceil() * step;
+        Blank {
+            developed_mm,
+            trim_mm,
+            filing_mm,
+            left_tail_mm,
+            right_tail_mm,
+            exact_mm,
+            cut_mm,
+            surplus_mm: cut_mm - exact_mm,
+            flush_mm: cut_mm - 2.0 * trim_mm,
+            starts_mm: filing_mm + left_tail_mm,
+        }
+    }
+
+    /// Where each segment lies on the blank, from its left flush end, mm.
+    pub fn spans(&self, blank: &Blank) -> Vec<(f64, f64)> {
+        let mut at = blank.starts_mm;
+        self.wire_mm
+            .iter()
+            .map(|length| {
+                let from = at;
+                at += length;
+                (from, at)
+            })
+            .collect()
+    }
+}

@@ -1,0 +1,375 @@
+//! Checks of a finished shape: what closes, what collides, what fits.
+
+use glam::DVec3;
+use serde::Serialize;
+
+use super::form::Formed;
+use super::former::{Asks, Closure};
+use super::{Family, Worn};
+use crate::figure::Level;
+use crate::finding::contact::{apart_mm, segments_apart, through_itself};
+use crate::length::shown;
+use crate::metal::Metal;
+use crate::words::words;
+
+words! {
+    /// What a check is about.
+    pub enum About ("check") {
+        /// Does an end face land where it should?
+        Closes = "closes", "closes";
+        /// Does wire run through wire?
+        Through = "wire-through-wire", "wire through wire";
+        /// Does what it takes go through its mouth?
+        Mouth = "mouth", "mouth";
+        /// Does the bore take the cord?
+        Bore = "bore", "bore";
+        /// Is the wire of a size for piercings?
+        Piercing = "piercing", "piercing";
+        /// Is the metal one for skin?
+        Skin = "skin", "skin";
+        /// Is there stem enough?
+        Stem = "stem", "stem";
+        /// Would the tip catch or work out?
+        Tip = "tip", "tip";
+        /// Can this metal be melted to a ball?
+        Melts = "melts", "melts";
+        /// Does the wire bear its bends?
+        Strain = "strain", "strain";
+    }
+}
+
+/// One check with its finding.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Check {
+    /// What it is about.
+    pub about: About,
+    /// Whether it is well; where not, `level` says how pressing it is.
+    pub ok: bool,
+    /// How much attention it asks for.
+    pub level: Level,
+    /// What was found, in a sentence.
+    pub sentence: String,
+    /// The segment it is about, by its place along the wire.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub segment_n: Option<usize>,
+}
+
+fn check(about: About, level: Option<Level>, sentence: String, segment_n: Option<usize>) -> Check {
+    Check { about, ok: level.is_none(), level: level.unwrap_or(Level::Note), sentence, segment_n }
+}
+
+/// Where an end face lands.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Landing {
+    /// What is left open, mm; negative where the end runs into the wire.
+    pub gap_mm: f64,
+    /// How far along the segment it lands on, mm from where that meets the loop.
+    pub along_mm: f64,
+}
+
+/// Wire that usual piercings take, mm.
+const PIERCING_MM: (f64, f64) = (0.6, 1.05);
+/// Clearance a ring needs to pass a mouth, mm.
+pub const CLEARANCE_MM: f64 = 0.1;
+/// Shortest straight stem that a bead and a second loop can use, mm.
+const LEAST_STEM_MM: f64 = 12.0;
+
+impl Formed<'_> {
+    /// Where an end face lands: the distance of its nearer corner from the other wire's surface.
+    pub fn landing(&self, closure: &Closure) -> Option<Landing> {
+        let half = self.design.profile.thickness_mm() / 2.0;
+        let first = self.path.placed.first()?;
+        let (end, axes) = if closure.far_end {
+            (self.path.end.at, self.path.end.axes)
+        } else {
+            (first.start.at, first.start.axes)
+        };
+        let Some(on) = closure.on else {
+            // Face to face with the wire's own other end.
+            let other = if closure.far_end { first.start.at } else { self.path.end.at };
+            return Some(Landing { gap_mm: end.distance(other), along_mm: 0.0 });
+        };
+        let placed = self.path.placed.get(on)?;
+        let corners = [end + axes.y_axis * half, end - axes.y_axis * half];
+        let mut best = Landing { gap_mm: f64::INFINITY, along_mm: 0.0 };
+        let n = 720_u32;
+        let mut last: DVec3 = placed.at(0.0).0;
+        for i in 1..=n {
+            let u = f64::from(i) / f64::from(n);
+            let here = placed.at(u).0;
+            for corner in corners {
+                let gap = segments_apart(corner, corner, last, here) - half;
+                if gap < best.gap_mm {
+                    let share = if closure.far_end { 1.0 - u } else { u };
+                    best = Landing { gap_mm: gap, along_mm: share * placed.length_mm };
+                }
+            }
+            last = here;
+        }
+        Some(best)
+    }
+
+    /// Every check of the piece, the pressing ones first.
+    pub fn checks(&self) -> Vec<Check> {
+        let mut found = vec![];
+        for closure in &self.design.closures {
+            found.extend(self.closes(closure));
+        }
+        self.collisions(&mut found);
+        for asks in &self.design.asks {
+            found.extend(self.asked(asks));
+        }
+        self.worn(&mut found);
+        self.strained(&mut found);
+        found.sort_by_key(|check| std::cmp::Reverse((!check.ok, check.level)));
+        found
+    }
+
+    fn closes(&self, closure: &Closure) -> Option<Check> {
+        let landing = self.landing(closure)?;
+        let closed = landing.gap_mm.abs() <= 0.01;
+        let what = closure.what;
+        let sentence = match (closed, closure.on) {
+            (true, None) => format!("The {what} closes face to face."),
+            (true, Some(on)) => {
+                let on = self.design.segments.get(on).map_or("wire", |segment| segment.what);
+                format!(
+                    "The {what} closes: its end face lands on the {on}, {} mm along it.",
+                    shown(landing.along_mm, 1)
+                )
+            }
+            (false, _) => format!("The {what} stays open by {} mm.", shown(landing.gap_mm, 2)),
+        };
+        Some(check(About::Closes, (!closed).then_some(Level::Watch), sentence, None))
+    }
+
+    fn collisions(&self, found: &mut Vec<Check>) {
+        // Ends that close face to face touch, as they should.
+        let last = self.design.segments.len().saturating_sub(1);
+        let ring = self.design.closures.iter().any(|closure| closure.on.is_none());
+        let pressed = |a: usize, b: usize| {
+            if ring && a == 0 && b == last {
+                return true;
+            }
+            self.design.pressed.iter().any(|(x, y)| (*x == a && *y == b) || (*x == b && *y == a))
+        };
+        let name = |i: usize| self.design.segments.get(i).map_or("wire", |segment| segment.what);
+        let mut any = false;
+        for through in through_itself(&self.path) {
+            if pressed(through.first, through.second) {
+                continue;
+            }
+            any = true;
+            let (a, b) = (name(through.first), name(through.second));
+            let whose = if a == b {
+                format!("The {a} runs through itself")
+            } else {
+                format!("The {a} runs through the {b}")
+            };
+            let sentence = format!(
+                "{whose}: {} mm apart where the wire is {} mm thick. Give them more room.",
+                shown(through.apart_mm, 2),
+                shown(self.design.profile.thickness_mm(), 2)
+            );
+            found.push(check(About::Through, Some(Level::Stop), sentence, Some(through.second)));
+        }
+        if !any {
+            found.push(check(
+                About::Through,
+                None,
+                "Nowhere does the wire run through itself.".to_owned(),
+                None,
+            ));
+        }
+    }
+
+    /// Width of an opening's mouth, mm; none where it is closed.
+    pub fn mouth_mm(&self, opening: usize) -> Option<f64> {
+        let (a, b) = self.design.openings.get(opening)?.mouth?;
+        Some(apart_mm(&self.path, a, b) - self.design.profile.thickness_mm())
+    }
+
+    fn asked(&self, asks: &Asks) -> Option<Check> {
+        Some(match *asks {
+            Asks::Takes { opening, ring_mm } => self.takes(opening, ring_mm)?,
+            Asks::Stem { segment } => {
+                let length = self.wire_mm.get(segment).copied()?;
+                let short = length < LEAST_STEM_MM;
+                let mm = shown(length, 1);
+                let sentence = if short {
+                    format!("Only {mm} mm of stem is left: too short for a bead and a second loop.")
+                } else {
+                    format!("{mm} mm of straight stem is left to use.")
+                };
+                check(About::Stem, short.then_some(Level::Watch), sentence, Some(segment))
+            }
+            Asks::Bore { bore_mm, cord_mm } => {
+                let play = bore_mm - cord_mm;
+                let (level, sentence) = if play > 0.6 {
+                    (
+                        Some(Level::Watch),
+                        format!("The bore is {} mm wider than the cord, which may pull out.", shown(play, 2)),
+                    )
+                } else {
+                    (None, format!("The cord of {} mm has {} mm of play.", shown(cord_mm, 2), shown(play, 2)))
+                };
+                check(About::Bore, level, sentence, Some(0))
+            }
+            Asks::Tip { kick_deg } => {
+                let plain = kick_deg <= 0.0;
+                let sentence = if plain {
+                    "The tip is not kicked out: the hook can work its way out of the ear.".to_owned()
+                } else {
+                    format!(
+                        "The tip stands out by {}°: it stays in, and must be rounded.",
+                        shown(kick_deg, 0)
+                    )
+                };
+                check(About::Tip, plain.then_some(Level::Watch), sentence, None)
+            }
+            Asks::Melts => self.melts(),
+        })
+    }
+
+    fn takes(&self, opening: usize, ring_mm: f64) -> Option<Check> {
+        let mouth = self.mouth_mm(opening)?;
+        let what = self.design.openings.get(opening)?;
+        let (mouth_shown, ring) = (shown(mouth, 2), shown(ring_mm, 2));
+        let (level, sentence) = if mouth < ring_mm + CLEARANCE_MM {
+            let said = format!(
+                "The {}'s mouth of {mouth_shown} mm does not let in a ring of {ring} mm wire.",
+                what.what
+            );
+            (Some(Level::Watch), said)
+        } else if mouth > 4.0 * ring_mm {
+            let said = format!(
+                "The {}'s mouth of {mouth_shown} mm is wide for a ring of {ring} mm wire: it may slip off.",
+                what.what
+            );
+            (Some(Level::Watch), said)
+        } else {
+            let said = format!(
+                "A ring of {ring} mm wire goes into the {}: its mouth is {mouth_shown} mm, closed below {ring} mm it holds.",
+                what.what
+            );
+            (None, said)
+        };
+        Some(check(About::Mouth, level, sentence, what.mouth.map(|mouth| mouth.0)))
+    }
+
+    fn melts(&self) -> Check {
+        let metal = self.request.wire.metal;
+        let (level, sentence) = match metal {
+            Metal::FineSilver | Metal::GermaniumSilver => {
+                (None, format!("{} draws up to a bright ball.", super::capital(metal.shown())))
+            }
+            Metal::SterlingSilver | Metal::Copper => (
+                None,
+                format!(
+                    "{} draws up to a ball; it blackens, and wants pickle.",
+                    super::capital(metal.shown())
+                ),
+            ),
+            Metal::GoldFilled | Metal::SilverFilled => {
+                let said = format!(
+                    "{} must not be melted: its skin runs into the brass. Take another head.",
+                    super::capital(metal.shown())
+                );
+                (Some(Level::Stop), said)
+            }
+            other => (
+                Some(Level::Watch),
+                format!(
+                    "{} does not ball well at the bench. Try a scrap first, or take another head.",
+                    super::capital(other.shown())
+                ),
+            ),
+        };
+        check(About::Melts, level, sentence, Some(0))
+    }
+
+    fn worn(&self, found: &mut Vec<Check>) {
+        let (pattern, wire) = (self.request.kind.0, &self.request.wire);
+        if pattern.family == Family::EarWires {
+            let (least, most) = PIERCING_MM;
+            let size = shown(wire.size_mm, 2);
+            let (level, sentence) = if wire.size_mm < least {
+                (
+                    Some(Level::Watch),
+                    format!(
+                        "{size} mm is thin for an ear: it can cut. Usual piercings take {least} to {most} mm."
+                    ),
+                )
+            } else if wire.size_mm > most {
+                (
+                    Some(Level::Watch),
+                    format!(
+                        "{size} mm is thicker than usual piercings take, {least} to {most} mm. Ask the wearer."
+                    ),
+                )
+            } else {
+                (None, format!("{size} mm goes through usual piercings, {least} to {most} mm."))
+            };
+            found.push(check(About::Piercing, level, sentence, None));
+        }
+        let name = super::capital(wire.metal.shown());
+        let skin = match (pattern.worn, wire.metal) {
+            (Worn::Between, _) => return,
+            (_, Metal::NickelSilver) => (
+                Level::Stop,
+                format!(
+                    "{name} contains nickel: not in an ear, not against skin. Nickel rules differ by country."
+                ),
+            ),
+            (Worn::Ear, Metal::Copper | Metal::Brass | Metal::RedBrass | Metal::PhosphorBronze) => (
+                Level::Watch,
+                format!(
+                    "{name} in the ear is worn by many and kept to practice by others: never in a fresh piercing, and some skins react."
+                ),
+            ),
+            (Worn::Ear, Metal::StainlessSteel) => (
+                Level::Watch,
+                format!("{name} contains bound nickel: ask the wearer, and check the rules where you sell."),
+            ),
+            (Worn::Ear, Metal::MildSteel | Metal::Aluminium) => (
+                Level::Stop,
+                format!(
+                    "{name} is no metal for an ear: it corrodes or wears. Take silver, gold, niobium or titanium."
+                ),
+            ),
+            _ => return,
+        };
+        found.push(check(About::Skin, Some(skin.0), skin.1, None));
+    }
+
+    fn strained(&self, found: &mut Vec<Check>) {
+        let used = (0..self.design.segments.len()).map(|i| (i, self.strain_used(i)));
+        let Some((worst, share)) = used.max_by(|a, b| a.1.total_cmp(&b.1)) else { return };
+        let name = self.design.segments.get(worst).map_or("wire", |segment| segment.what);
+        let percent = shown(100.0 * share, 0);
+        let (level, sentence) = if share > crate::strength::CRACK_STRAIN {
+            (
+                Some(Level::Stop),
+                format!(
+                    "The {name} asks for {percent} % of the stretch the metal is expected to have left: expect cracks. Anneal, or widen it. An estimate."
+                ),
+            )
+        } else if share > crate::strength::WATCH_STRAIN {
+            (
+                Some(Level::Watch),
+                format!(
+                    "The {name} uses {percent} % of the stretch the metal has left. Anneal first, or widen it. An estimate."
+                ),
+            )
+        } else {
+            (
+                None,
+                format!(
+                    "The tightest place, the {name}, uses {percent} % of the stretch the metal has left. An estimate."
+                ),
+            )
+        };
+        found.push(check(About::Strain, level, sentence, Some(worst)));
+    }
+}

@@ -1,0 +1,199 @@
+//! A finding drawn: finished from the front and the side, after each forming step, with its dimensions.
+
+use glam::{DVec2, DVec3};
+use kurbo::{BezPath, Circle, Point, Shape as _};
+use serde::Serialize;
+
+use super::Unit;
+use super::form::Formed;
+use super::former::{Lies, StepKind};
+use super::place::{Bent, With};
+use crate::drawing::{Drawing, Role, Sketch, svg_path};
+use crate::figure::inches;
+use crate::finding::Course;
+use crate::finding::path::Path;
+use crate::finding::view::{self, Side};
+use crate::length::{LengthUnit, shown};
+
+/// The drawn line of one segment, for pointing at it.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct DrawnPart {
+    /// Which segment, by its place along the wire.
+    pub segment_n: usize,
+    /// Its centreline as SVG path data, mm.
+    pub path: String,
+}
+
+/// A drawing with its segments told apart.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct DrawnPiece {
+    /// The drawing.
+    pub drawing: Drawing,
+    /// Its segments.
+    pub parts: Vec<DrawnPart>,
+}
+
+fn point(at: DVec2) -> Point {
+    Point::new(at.x, at.y)
+}
+
+fn on_paper(at: DVec3) -> Point {
+    point(Side::Front.paper(at))
+}
+
+/// The value of a parameter as a dimension says it.
+pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
+    match (unit, first) {
+        (Unit::Mm, LengthUnit::Mm) => shown(value, 2),
+        (Unit::Mm, LengthUnit::Inch) => inches(value),
+        (Unit::Deg, _) => format!("{}°", shown(value, 1)),
+        (Unit::Turns, _) => format!("{} turns", shown(value, 2)),
+        (Unit::Choice, _) => String::new(),
+    }
+}
+
+impl Formed<'_> {
+    /// The piece from the front after so many forming steps, with the tool of the last one in place.
+    pub fn stage(&self, steps: usize, tools: &[Option<Bent>]) -> Drawing {
+        let path = self.after(steps);
+        let mut sketch = Sketch::new();
+        let last = steps.checked_sub(1).and_then(|i| self.design.steps.get(i));
+        if let Some(step) =
+            last.filter(|step| matches!(step.kind, StepKind::Loop | StepKind::Bend | StepKind::Spiral))
+        {
+            for index in &step.segments {
+                self.draw_tool(&path, *index, tools, &mut sketch);
+            }
+        }
+        self.draw_wire(&path, Side::Front, &mut sketch, steps > 0);
+        let what = last.map_or("cut to length".to_owned(), |step| format!("after the {}", step.what));
+        sketch.finish(format!("The {}, {what}.", self.request.kind.0.name))
+    }
+
+    fn draw_tool(&self, path: &Path, index: usize, tools: &[Option<Bent>], sketch: &mut Sketch) {
+        let Some(Some(bent)) = tools.get(index) else { return };
+        let Some(placed) = path.placed.get(index) else { return };
+        let (Some(centre), Some(axis), Some(diameter)) =
+            (placed.centre(), placed.axis(), bent.place.diameter_mm)
+        else {
+            return;
+        };
+        if matches!(bent.place.with, With::Jaw | With::Rod) && axis.z.abs() > 0.9 {
+            let inside =
+                self.design.segments.get(index).and_then(|s| s.course.tightest_mm()).unwrap_or(diameter);
+            // Drawn where the bend stands after letting go, so no larger than its inside.
+            let circle = Circle::new(on_paper(centre), diameter.min(inside) / 2.0);
+            sketch.shape(Role::Rod, &circle.to_path(0.005));
+        }
+    }
+
+    fn draw_wire(&self, path: &Path, side: Side, sketch: &mut Sketch, balls: bool) -> Vec<(usize, BezPath)> {
+        let parts = view::draw(path, side, sketch);
+        let shaped = self.design.segments.iter().zip(&path.placed);
+        for (segment, placed) in shaped.filter(|_| balls) {
+            if let Course::Ball { diameter_mm } = segment.course {
+                let ahead = placed.start.ahead();
+                let centre =
+                    placed.start.at - ahead * (diameter_mm / 2.0 - self.design.profile.thickness_mm() / 4.0);
+                let circle = Circle::new(point(side.paper(centre)), diameter_mm / 2.0);
+                sketch.shape(Role::Ball, &circle.to_path(0.005));
+            }
+        }
+        parts
+    }
+
+    /// The finished piece from a side; from the front with its dimensions.
+    pub fn drawn(&self, side: Side, unit: LengthUnit) -> DrawnPiece {
+        let mut sketch = Sketch::new();
+        let parts = self.draw_wire(&self.path, side, &mut sketch, true);
+        if side == Side::Front {
+            self.draw_dimensions(&mut sketch, unit);
+        }
+        let size = self.extent.size();
+        let (from, wide) = match side {
+            Side::Front => ("front", size.x),
+            Side::Right => ("side", size.z),
+        };
+        let described = format!(
+            "The {} from the {from}: {} mm high, {} mm wide.",
+            self.request.kind.0.name,
+            shown(size.y, 1),
+            shown(wide, 1)
+        );
+        let parts = parts
+            .into_iter()
+            .map(|(segment_n, path)| DrawnPart { segment_n, path: svg_path(&path) })
+            .collect();
+        DrawnPiece { drawing: sketch.finish(described), parts }
+    }
+
+    fn draw_dimensions(&self, sketch: &mut Sketch, unit: LengthUnit) {
+        let extent = self.extent;
+        let (size, middle) = (extent.size(), (extent.least + extent.most) / 2.0);
+        let away = 0.075 * size.x.max(size.y) + self.design.profile.thickness_mm();
+        for (name, lies) in &self.design.dimensions {
+            let Some(parameter) = self.request.kind.0.parameter(name) else { continue };
+            let value = dimension_text(self.request.value(name), parameter.unit, unit);
+            let text = format!("{} {value}", parameter.label);
+            let placed = |i: usize| self.path.placed.get(i);
+            match *lies {
+                Lies::Along(i) => {
+                    let Some(line) = placed(i) else { continue };
+                    self.beside(sketch, (line.at(0.0).0, line.at(1.0).0), middle, away, text, parameter.name);
+                }
+                Lies::From(i, j) => {
+                    let (Some(a), Some(b)) = (placed(i), placed(j)) else { continue };
+                    self.beside(sketch, (a.at(0.0).0, b.at(1.0).0), middle, away, text, parameter.name);
+                }
+                Lies::Across(i) => self.across(sketch, i, text, parameter.name),
+                Lies::Angle(i) => {
+                    let Some(bend) = placed(i) else { continue };
+                    let at = bend.at(0.5).0;
+                    let out = DVec2::new(if at.x >= middle.x { 1.0 } else { -1.0 }, 0.0) * (away * 0.8);
+                    let place = point(Side::Front.paper(at) + out);
+                    sketch.dimension(place, place, text, parameter.name);
+                }
+            }
+        }
+    }
+
+    /// A dimension beside a stretch, on the side that faces away from the piece's middle.
+    fn beside(
+        &self,
+        sketch: &mut Sketch,
+        (from, to): (DVec3, DVec3),
+        middle: DVec3,
+        away: f64,
+        text: String,
+        name: &'static str,
+    ) {
+        let (a, b, m) = (Side::Front.paper(from), Side::Front.paper(to), Side::Front.paper(middle));
+        let along = (b - a).normalize_or_zero();
+        let mut out = DVec2::new(-along.y, along.x);
+        if out.dot((a + b) / 2.0 - m) < 0.0 {
+            out = -out;
+        }
+        sketch.dimension(point(a + out * away), point(b + out * away), text, name);
+    }
+
+    /// A dimension across the inside of a turn.
+    fn across(&self, sketch: &mut Sketch, index: usize, text: String, name: &'static str) {
+        let (Some(placed), Some(segment)) = (self.path.placed.get(index), self.design.segments.get(index))
+        else {
+            return;
+        };
+        let (centre, half) = match (placed.centre(), segment.course) {
+            (_, Course::Oval { long_mm, .. }) => ((placed.at(0.0).0 + placed.at(0.5).0) / 2.0, long_mm / 2.0),
+            (_, Course::Ball { diameter_mm }) => {
+                (placed.start.at - placed.start.ahead() * diameter_mm / 2.0, diameter_mm / 2.0)
+            }
+            (Some(centre), course) => (centre, course.tightest_mm().unwrap_or(0.0) / 2.0),
+            (None, _) => return,
+        };
+        let centre = Side::Front.paper(centre);
+        let half = DVec2::new(half, 0.0);
+        sketch.dimension(point(centre - half), point(centre + half), text, name);
+    }
+}

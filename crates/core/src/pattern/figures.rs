@@ -1,0 +1,232 @@
+//! The figures of a piece, each with its working.
+
+use super::blank::{Blank, ruler_step_mm};
+use super::form::Formed;
+use super::former::StepKind;
+use super::step::said;
+use crate::figure::{Figure, Level, Question, figure, inches, long_length};
+use crate::length::LengthUnit;
+use crate::metal::Temper;
+use crate::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+
+const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
+const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
+/// Strain that two hours of tumbling in steel shot put into the surface.
+const TUMBLED: f64 = 0.08;
+
+impl Formed<'_> {
+    /// Every figure in the order it is read.
+    pub fn figures(&self, blank: &Blank, unit: LengthUnit) -> Vec<Figure> {
+        let mut figures = self.cut(blank, unit);
+        figures.extend(self.in_the_hand());
+        figures.extend(self.off_the_spool(blank));
+        figures.extend(self.holds());
+        figures
+    }
+
+    fn cut(&self, blank: &Blank, unit: LengthUnit) -> Vec<Figure> {
+        let Blank { developed_mm, trim_mm, filing_mm, exact_mm, cut_mm, .. } = *blank;
+        let tails = blank.left_tail_mm + blank.right_tail_mm;
+        let ends = 2.0 * (trim_mm + filing_mm) + tails;
+        let step = match unit {
+            LengthUnit::Mm => "0.5 mm".to_owned(),
+            LengthUnit::Inch => format!("1/16 in ({:.3} mm)", ruler_step_mm(unit)),
+        };
+        let each = figure("blank", Question::Cut, "each blank", format!("{cut_mm:.1}"), "mm")
+            .ruler(cut_mm)
+            .more(format!("exact {exact_mm:.2}"))
+            .says(format!("Straight wire to cut for one piece, rounded up to what a ruler reads, {step}."))
+            .formula(
+                "developed + 2·(trim + filing) + tails, rounded up",
+                format!("{developed_mm:.3} + 2 × ({trim_mm:.2} + {filing_mm:.2}) + {tails:.1} = {exact_mm:.3} → {cut_mm:.2} mm"),
+            )
+            .assumes(
+                "A flush trim of 0.6 and filing of 0.15 wire thicknesses at each end, unless you set your own.",
+                "Marks and jaw places move it more than the sums do: make the first in copper.",
+                "Trade practice; the shares can be changed.",
+            );
+        let sum: Vec<String> = self
+            .design
+            .segments
+            .iter()
+            .zip(&self.wire_mm)
+            .filter(|(_, mm)| **mm > 0.0)
+            .map(|(segment, mm)| format!("{} {mm:.2}", segment.what))
+            .collect();
+        let developed = figure("developed", Question::Cut, "in the piece", format!("{developed_mm:.2}"), "mm")
+            .ruler(developed_mm)
+            .more(format!("ends {ends:.1}"))
+            .says("Wire in the finished piece: the length of its middle line, segment by segment.")
+            .formula(
+                "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
+                format!("{} = {developed_mm:.3} mm", sum.join(" + ")),
+            )
+            .assumes(
+                "Bends are round and legs are straight. Hammered stretches count shorter: they grow by (h/t)^0.3.",
+                format!("Wire size ± 1 % moves it by about {:.2} mm.", self.spread_mm()),
+                GEOMETRY,
+            );
+        vec![each, developed]
+    }
+
+    /// How far a hundredth more of the wire's thickness moves the developed length, mm.
+    fn spread_mm(&self) -> f64 {
+        let h = self.design.profile.thickness_mm();
+        let turned: f64 = self.design.segments.iter().map(|s| s.curve(self.design.profile).angle()).sum();
+        turned * h / 2.0 * crate::wire::SIZE_SPREAD
+    }
+
+    fn in_the_hand(&self) -> Vec<Figure> {
+        let size = self.extent.size();
+        let measured = |key, label: &str, mm: f64, way: &str| {
+            figure(key, Question::InYourHand, label, format!("{mm:.1}"), "mm")
+                .ruler(mm)
+                .says(format!("The finished piece measured {way}, over the wire's own thickness."))
+                .formula("largest − smallest place of the wire's surface", format!("{mm:.3} mm"))
+                .assumes("The piece lies flat as drawn.", "As well as it was formed.", GEOMETRY)
+        };
+        let mut figures = vec![
+            measured("height", "height", size.y, "from top to bottom"),
+            measured("width", "width", size.x, "across"),
+        ];
+        if size.z > 1.5 * self.design.profile.thickness_mm() {
+            figures.push(measured("depth", "depth", size.z, "from front to back"));
+        }
+        figures
+    }
+
+    fn off_the_spool(&self, blank: &Blank) -> Vec<Figure> {
+        let request = self.request;
+        let n = request.blanks_n();
+        let all = f64::from(n) * blank.cut_mm;
+        let (text, unit) = long_length(all);
+        let wire = figure("wire-length", Question::OffTheSpool, &format!("{n} blanks"), text, unit)
+            .ruler(all)
+            .says("Wire to take off the spool for all blanks, trims and rounding included.")
+            .formula("blanks × cut length", format!("{n} × {:.2} mm = {all:.1} mm", blank.cut_mm))
+            .assumes(
+                "The spool's end is flush; one more trim where it is not.",
+                "None but the ruler's.",
+                "Counting.",
+            );
+        let mass = request.wire.mass_g(all);
+        let each = request.wire.mass_g(blank.developed_mm);
+        let density = request.wire.metal.figures().density_g_cm3;
+        let weight = figure("mass", Question::OffTheSpool, "they weigh", format!("{mass:.2}"), "g")
+            .more(format!("{each:.2} g each, finished"))
+            .says("Weight of the blanks as cut.")
+            .formula(
+                "length · area · density",
+                format!(
+                    "{all:.1} mm × {:.4} mm² × {density} g/cm³ = {mass:.3} g",
+                    self.design.profile.area_mm2()
+                ),
+            )
+            .assumes("Handbook density.", "Wire size ± 1 % makes it ± 2 %.", "Metal table in the core.");
+        vec![wire, weight]
+    }
+
+    fn holds(&self) -> Vec<Figure> {
+        let mut figures = vec![];
+        let name = |i: usize| self.design.segments.get(i).map_or("wire", |segment| segment.what);
+        if let Some((bend, newtons)) = self.weakest(0.0) {
+            let radius = self.radius_mm(bend).unwrap_or(1.0);
+            let stress = self.bending.flow.flow_stress(self.worked(bend));
+            let modulus = self.design.profile.plastic_modulus_mm3();
+            let grams = newtons / GRAVITY * 1000.0;
+            let strands = if self.design.strands > 1.0 {
+                format!("{} wires × ", self.design.strands)
+            } else {
+                String::new()
+            };
+            figures.push(
+                figure("opens", Question::WillItHold, &format!("{} gives at about", name(bend)), format!("{newtons:.1}"), "N")
+                    .more(format!("{grams:.0} g"))
+                    .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as bent, not a rating.")
+                    .formula("F = σ·Z / mean radius", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {radius:.3} mm = {newtons:.2} N"))
+                    .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 15 % from the metal, ± 3 % from the wire's size.", COLLAPSE),
+            );
+        }
+        if let Some((bend, newtons)) = self.weakest(TUMBLED) {
+            figures.push(
+                figure(
+                    "opens-tumbled",
+                    Question::WillItHold,
+                    "after two hours in the barrel",
+                    format!("{newtons:.1}"),
+                    "N",
+                )
+                .says(
+                    "The same after tumbling in steel shot, which hardens about as much as a strain of 0.08.",
+                )
+                .formula("F = σ(ε + 0.08)·Z / mean radius", format!("{} gives at {newtons:.2} N", name(bend)))
+                .assumes(
+                    "The whole section hardens; in truth the surface does more.",
+                    "An estimate your own tests may correct.",
+                    COLLAPSE,
+                ),
+            );
+        }
+        let worst = (0..self.design.segments.len()).map(|i| (i, self.strain_used(i)));
+        if let Some((i, used)) = worst.max_by(|a, b| a.1.total_cmp(&b.1)) {
+            let mut tightest = figure(
+                "strain-used",
+                Question::WillItHold,
+                "tightest place uses",
+                format!("{:.0}", 100.0 * used),
+                "%",
+            )
+            .more(name(i).to_owned())
+            .says("Share of the stretch the metal has left that the tightest bend or the hammering uses up.")
+            .formula(
+                "[ln(1 + h/2R) + ln(h/t)] / max(εf − temper, 0.06)",
+                format!("{used:.3} at the {}", name(i)),
+            )
+            .assumes(
+                "Smooth tools; no nicks.",
+                "Cracking is an estimate: above 60 % look, above 100 % expect it.",
+                "Handbook fracture strains.",
+            );
+            tightest.level = match used {
+                u if u > CRACK_STRAIN => Some(Level::Stop),
+                u if u > WATCH_STRAIN => Some(Level::Watch),
+                _ => None,
+            };
+            figures.push(tightest);
+        }
+        figures.push(self.hardest());
+        let effort = strength::hand_effort(&self.request.wire);
+        figures.push(
+            figure("hand-effort", Question::WillItHold, "effort by hand", format!("{effort:.1}"), "×")
+                .says("Effort of one bend, as a multiple of 20 AWG soft copper.")
+                .formula("Mp / Mp(20 AWG soft copper)", format!("{effort:.3}"))
+                .assumes("The same tool and grip.", "± 15 % from the metal.", COLLAPSE),
+        );
+        figures
+    }
+
+    /// What the hardest-worked place has become, as the temper it compares to.
+    fn hardest(&self) -> Figure {
+        let start = self.request.wire.temper.strain();
+        let tapped = self.design.steps.iter().any(|step| step.kind == StepKind::Hammer);
+        let extra = if tapped { 0.08 } else { 0.0 };
+        let bears = self.design.bears.first().copied().unwrap_or(0);
+        let total = start + self.worked(bears) + extra;
+        let off = |temper: &&Temper| (temper.strain() - total).abs();
+        let like =
+            Temper::ALL.iter().min_by(|a, b| off(a).total_cmp(&off(b))).copied().unwrap_or(Temper::Soft);
+        let name = self.design.segments.get(bears).map_or("wire", |segment| segment.what);
+        figure("hardened", Question::WillItHold, &format!("the {name} becomes"), like.shown().to_owned(), "")
+            .more(format!("from {}", self.request.wire.temper))
+            .says("How hard forming leaves it: bending, hammering and tapping move a piece along the same line as the supplier's tempers.")
+            .formula("temper + mean |y|/R + ln(h/t) + 0.08 for the mallet", format!("{start:.3} + {:.3} + {extra:.2} = {total:.3}", self.worked(bears)))
+            .assumes("Nothing is annealed on the way.", "An estimate your own tests may correct.", COLLAPSE)
+    }
+}
+
+impl Blank {
+    /// The blank in one line: cut length, both ways.
+    pub fn line(&self, unit: LengthUnit) -> String {
+        format!("{} ({})", said(self.cut_mm, unit), inches(self.cut_mm))
+    }
+}

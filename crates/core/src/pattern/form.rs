@@ -1,0 +1,199 @@
+//! A request laid as wire: everything else about a piece is read from this.
+
+use glam::DVec3;
+
+use super::PatternRequest;
+use super::former::{Dims, Former};
+use crate::bending::Bending;
+use crate::fault::{Fault, Faults};
+use crate::finding::path::{Frame, Path};
+use crate::finding::{Course, Segment};
+use crate::strength;
+
+/// A piece as it is when finished.
+pub struct Formed<'a> {
+    /// What was asked for.
+    pub request: &'a PatternRequest,
+    /// Its design.
+    pub design: Former,
+    /// Its wire, followed through space as it stands on the drawing.
+    pub path: Path,
+    /// How its wire bends.
+    pub bending: Bending,
+    /// Straight wire in each segment, mm.
+    pub wire_mm: Vec<f64>,
+    /// What the finished piece covers.
+    pub extent: Extent,
+}
+
+/// What a piece covers, with the wire's thickness, mm.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Extent {
+    /// Least corner.
+    pub least: DVec3,
+    /// Greatest corner.
+    pub most: DVec3,
+}
+
+impl Extent {
+    /// Width, height and depth as seen from the front, mm.
+    pub fn size(&self) -> DVec3 {
+        self.most - self.least
+    }
+}
+
+impl PatternRequest {
+    /// Lays the wire.
+    ///
+    /// # Errors
+    /// Every fault of [`PatternRequest::check`]; then the first thing that cannot be made.
+    pub fn form(&self) -> Result<Formed<'_>, Faults> {
+        self.check()?;
+        let profile = self.wire.profile();
+        let mut design = Former::new(profile);
+        (self.kind.0.form)(&Dims::new(self), &mut design)?;
+        let segments = &design.segments;
+        let path = self.standing(&design, segments, false);
+        let finite = path.length_mm.is_finite() && segments.iter().all(|s| s.wire_mm(profile).is_finite());
+        if !finite {
+            return Err(Fault::new(
+                "parameters",
+                "These dimensions cannot be followed. Bring them closer to the usual.",
+            )
+            .into());
+        }
+        let wire_mm = segments.iter().map(|segment| segment.wire_mm(profile)).collect();
+        let extent = extent(&design, &path);
+        Ok(Formed { request: self, path, bending: Bending::of(&self.wire), wire_mm, design, extent })
+    }
+
+    /// Follows segments and stands them as the pattern stands, or with the longest straight stretch
+    /// level while they still are `mostly_straight`.
+    fn standing(&self, design: &Former, segments: &[Segment], mostly_straight: bool) -> Path {
+        let path = Path::follow(segments, design.profile, Frame::default());
+        let (index, heading) =
+            if mostly_straight { (longest_straight(segments), 0.0) } else { design.stands };
+        let path = path.turned_so(segments, index, heading);
+        if self.mirrored { path.mirrored() } else { path }
+    }
+}
+
+fn straight_mm(segment: &Segment) -> Option<f64> {
+    match segment.course {
+        Course::Straight { length_mm } => Some(length_mm),
+        _ => None,
+    }
+}
+
+/// The first segment of the longest stretch that runs straight.
+fn longest_straight(segments: &[Segment]) -> usize {
+    let (mut best, mut best_mm) = (0, -1.0);
+    let (mut first, mut run_mm) = (0, 0.0);
+    for (i, segment) in segments.iter().enumerate() {
+        match straight_mm(segment) {
+            Some(length) => run_mm += length,
+            None => (first, run_mm) = (i + 1, 0.0),
+        }
+        if run_mm > best_mm && straight_mm(segment).is_some() {
+            (best, best_mm) = (first, run_mm);
+        }
+    }
+    best
+}
+
+/// What a finished piece covers.
+fn extent(design: &Former, path: &Path) -> Extent {
+    let half = design.profile.thickness_mm() / 2.0;
+    let (mut least, mut most) = (DVec3::INFINITY, DVec3::NEG_INFINITY);
+    let mut cover = |at: DVec3, reach: DVec3| {
+        least = least.min(at - reach);
+        most = most.max(at + reach);
+    };
+    for placed in &path.placed {
+        if let Some(Segment { course: Course::Ball { diameter_mm }, .. }) = design.segments.get(placed.index)
+        {
+            cover(placed.start.at, DVec3::splat(diameter_mm / 2.0));
+        }
+    }
+    let n = path.placed.iter().filter(|placed| placed.length_mm > 0.0);
+    for placed in n {
+        let steps = (placed.curve.angle().to_degrees() / 3.0).ceil().clamp(1.0, 3000.0);
+        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "1 to 3000")]
+        for i in 0..=steps as u32 {
+            let (at, along) = placed.at(f64::from(i) / steps);
+            let t = along.normalize_or_zero();
+            // A flat-ended tube reaches sideways from its axis, not along it.
+            let reach = (DVec3::ONE - t * t).max(DVec3::ZERO);
+            cover(at, DVec3::new(reach.x.sqrt(), reach.y.sqrt(), reach.z.sqrt()) * half);
+        }
+    }
+    Extent { least, most }
+}
+
+impl Formed<'_> {
+    /// Straight wire in the whole piece, mm.
+    pub fn developed_mm(&self) -> f64 {
+        self.wire_mm.iter().sum()
+    }
+
+    /// Mean radius of a segment's tightest bend, mm; none where it is straight.
+    pub fn radius_mm(&self, segment: usize) -> Option<f64> {
+        let inside = self.design.segments.get(segment)?.course.tightest_mm()?;
+        Some(inside / 2.0 + self.design.profile.centroid_mm())
+    }
+
+    /// Plastic strain put into a segment by forming it: the mean of its bend, and its hammering.
+    pub fn worked(&self, segment: usize) -> f64 {
+        let bent = self.radius_mm(segment).map_or(0.0, |r| self.bending.mean_strain(r));
+        let h = self.design.profile.thickness_mm();
+        let flattened = self.design.segments.get(segment).and_then(|s| s.flattened_mm);
+        bent + flattened.map_or(0.0, |t| (h / t).max(1.0).ln())
+    }
+
+    /// Share of the strain the wire had left that a segment uses: its outer fibre, and its hammering.
+    pub fn strain_used(&self, segment: usize) -> f64 {
+        let profile = self.design.profile;
+        let bent = self.radius_mm(segment).map_or(0.0, |r| strength::outer_strain(profile, r));
+        let flattened = self.design.segments.get(segment).and_then(|s| s.flattened_mm);
+        let hammered = flattened.map_or(0.0, |t| (profile.thickness_mm() / t).max(1.0).ln());
+        (bent + hammered) / strength::strain_left(&self.request.wire)
+    }
+
+    /// Load that opens a bend, N, after `extra` strain all over: `Mp` over its mean radius.
+    ///
+    /// A plastic-collapse estimate for the piece as bent, not a rating.
+    pub fn opens_n(&self, segment: usize, extra: f64) -> Option<f64> {
+        let radius = match self.design.segments.get(segment)?.course {
+            Course::Oval { short_mm, .. } => short_mm / 2.0 + self.design.profile.centroid_mm(),
+            _ => self.radius_mm(segment)?,
+        };
+        let stress = self.bending.flow.flow_stress(self.worked(segment) + extra);
+        Some(self.design.strands * stress * self.design.profile.plastic_modulus_mm3() / radius)
+    }
+
+    /// The bend that gives first, and its load, N.
+    pub fn weakest(&self, extra: f64) -> Option<(usize, f64)> {
+        let loads = self.design.bears.iter().filter_map(|bend| Some((*bend, self.opens_n(*bend, extra)?)));
+        loads.min_by(|a, b| a.1.total_cmp(&b.1))
+    }
+
+    /// The wire after so many of its forming steps: what is not formed yet is straight.
+    pub fn after(&self, steps: usize) -> Path {
+        let design = &self.design;
+        let formed = |index: usize| {
+            let later = design.steps.iter().skip(steps).any(|step| step.segments.contains(&index));
+            !later
+        };
+        let segments: Vec<Segment> = design
+            .segments
+            .iter()
+            .enumerate()
+            .map(|(i, segment)| if formed(i) { *segment } else { segment.unformed(design.profile) })
+            .collect();
+        let large = |(i, segment): (usize, &Segment)| {
+            !formed(i) && segment.curve(design.profile).angle() > std::f64::consts::FRAC_PI_3
+        };
+        let waiting = design.segments.iter().enumerate().any(large);
+        self.request.standing(design, &segments, waiting)
+    }
+}

@@ -1,0 +1,280 @@
+//! What a pattern writes its design into: segments, forming steps, and what is to be shown and checked.
+
+use crate::fault::Fault;
+use crate::finding::{Course, Segment};
+use crate::length::shown;
+use crate::section::Profile;
+use crate::words::words;
+
+use super::{Parameter, PatternRequest};
+
+words! {
+    /// A forming operation.
+    pub enum StepKind ("forming step") {
+        /// The blank is cut and its ends made flush.
+        Cut = "cut", "cut";
+        /// A ball is drawn from the end.
+        Ball = "ball", "ball";
+        /// An end or stretch is hammered flat.
+        Flatten = "flatten", "flatten";
+        /// The wire is folded back on itself.
+        Fold = "fold", "fold";
+        /// A loop is rolled until it closes.
+        Loop = "loop", "loop";
+        /// A bend is made to an angle.
+        Bend = "bend", "bend";
+        /// Turns are wound on a rod.
+        Coil = "coil", "coil";
+        /// Turns are laid flat round each other.
+        Spiral = "spiral", "spiral";
+        /// Turns are wrapped round the piece's own stem.
+        Wrap = "wrap", "wrap";
+        /// A turn is lifted to stand up.
+        Lift = "lift", "lift";
+        /// A tip is turned a little aside.
+        Kick = "kick", "kick";
+        /// A stretch is hardened on the block.
+        Hammer = "hammer", "hammer";
+        /// Openings are pressed shut.
+        Close = "close", "close";
+        /// Tips are rounded.
+        Round = "round", "round";
+        /// What was joined is cut apart.
+        Part = "part", "part";
+    }
+}
+
+/// The chosen values of a pattern's parameters.
+pub struct Dims<'a> {
+    request: &'a PatternRequest,
+}
+
+impl<'a> Dims<'a> {
+    /// The values of a request.
+    pub fn new(request: &'a PatternRequest) -> Self {
+        Self { request }
+    }
+
+    /// The value of a parameter, by its name.
+    pub fn of(&self, name: &str) -> f64 {
+        debug_assert!(self.request.kind.0.parameter(name).is_some(), "{name} is no parameter");
+        self.request.value(name)
+    }
+
+    /// Whether a choice is its second way.
+    pub fn second(&self, name: &str) -> bool {
+        self.of(name) > 0.5
+    }
+}
+
+/// One forming step: what is done, to which segments.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Forming {
+    /// What is done.
+    pub kind: StepKind,
+    /// What to.
+    pub what: &'static str,
+    /// The segments that have their shape afterwards.
+    pub segments: Vec<usize>,
+    /// A hint for this step, as a sentence.
+    pub hint: &'static str,
+}
+
+/// How a dimension lies on the drawing.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Lies {
+    /// Along a straight segment.
+    Along(usize),
+    /// Across the inside of a turn.
+    Across(usize),
+    /// From the start of one segment to the end of another.
+    From(usize, usize),
+    /// At an angle, beside its bend.
+    Angle(usize),
+}
+
+/// An end face that lands on another part of the wire.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Closure {
+    /// What closes.
+    pub what: &'static str,
+    /// Whether it is the wire's far end that lands.
+    pub far_end: bool,
+    /// The segment it lands on; none where it lands on the wire's other end.
+    pub on: Option<usize>,
+}
+
+/// A place that other parts hang in.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Opening {
+    /// What it is called.
+    pub what: &'static str,
+    /// Its inside, mm.
+    pub inside_mm: f64,
+    /// The two segments the mouth is between; none where it is closed.
+    pub mouth: Option<(usize, usize)>,
+}
+
+/// A question a pattern asks of the finished shape.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Asks {
+    /// Does wire of this size fit through the mouth of an opening (its place in the list)?
+    Takes {
+        /// Which opening.
+        opening: usize,
+        /// Wire of the ring it takes, mm.
+        ring_mm: f64,
+    },
+    /// Is there enough straight stem?
+    Stem {
+        /// The stem.
+        segment: usize,
+    },
+    /// Does the bore take the cord?
+    Bore {
+        /// Bore, mm.
+        bore_mm: f64,
+        /// Cord, mm.
+        cord_mm: f64,
+    },
+    /// Would the tip catch: is it kicked outward and rounded?
+    Tip {
+        /// How far it is kicked, degrees.
+        kick_deg: f64,
+    },
+    /// Can the metal be drawn into a ball?
+    Melts,
+}
+
+/// A pattern's design, in the making.
+pub struct Former {
+    /// The wire's section.
+    pub profile: Profile,
+    /// The wire from end to end.
+    pub segments: Vec<Segment>,
+    /// Forming steps in order, after cutting.
+    pub steps: Vec<Forming>,
+    /// Which segment stands how on the drawing: its heading in degrees.
+    pub stands: (usize, f64),
+    /// Dimensions to draw, by the name of their parameter.
+    pub dimensions: Vec<(&'static str, Lies)>,
+    /// End faces that land.
+    pub closures: Vec<Closure>,
+    /// Places for other parts.
+    pub openings: Vec<Opening>,
+    /// Bends that carry the load: the first to give opens the piece.
+    pub bears: Vec<usize>,
+    /// Segments that are pressed against each other on purpose.
+    pub pressed: Vec<(usize, usize)>,
+    /// Tails to hold at the near and the far end, mm.
+    pub tails_mm: (f64, f64),
+    /// Further checks.
+    pub asks: Vec<Asks>,
+    /// Wires that carry the load side by side.
+    pub strands: f64,
+}
+
+impl Former {
+    /// An empty design in a wire of this section.
+    pub fn new(profile: Profile) -> Self {
+        Self {
+            profile,
+            segments: vec![],
+            steps: vec![],
+            stands: (0, 0.0),
+            dimensions: vec![],
+            closures: vec![],
+            openings: vec![],
+            bears: vec![],
+            pressed: vec![],
+            tails_mm: (0.0, 0.0),
+            asks: vec![],
+            strands: 1.0,
+        }
+    }
+
+    /// Thickness of the wire in its bends, mm.
+    pub fn h(&self) -> f64 {
+        self.profile.thickness_mm()
+    }
+
+    /// Mean radius of a bend of an inside diameter, mm.
+    pub fn mean(&self, inside_mm: f64) -> f64 {
+        inside_mm / 2.0 + self.profile.centroid_mm()
+    }
+
+    /// Lays the next stretch; gives its place in the list.
+    pub fn lay(&mut self, what: &'static str, course: Course) -> usize {
+        self.segments.push(Segment::new(what, course));
+        self.segments.len() - 1
+    }
+
+    /// Lays a straight leg whose length follows from others.
+    ///
+    /// # Errors
+    /// A fault at the parameter it depends on when nothing is left for it.
+    pub fn leg(&mut self, what: &'static str, length_mm: f64, parameter: &str) -> Result<usize, Fault> {
+        if length_mm < -1e-9 || !length_mm.is_finite() {
+            let said = format!(
+                "The {what} would be negative ({} mm): other parts take more than there is. Make it at least {} mm \
+                 longer.",
+                shown(length_mm, 2),
+                shown((-length_mm * 100.0).ceil() / 100.0, 2)
+            );
+            return Err(Fault::new(format!("parameters.{parameter}"), said));
+        }
+        Ok(self.lay(what, Course::straight(length_mm.max(0.0))))
+    }
+
+    /// Adds a forming step.
+    pub fn step(&mut self, kind: StepKind, what: &'static str, segments: &[usize]) -> &mut Forming {
+        self.steps.push(Forming { kind, what, segments: segments.to_vec(), hint: "" });
+        let last = self.steps.len() - 1;
+        &mut self.steps[last]
+    }
+
+    /// Draws a parameter as a dimension.
+    pub fn shows(&mut self, parameter: &'static str, lies: Lies) {
+        self.dimensions.push((parameter, lies));
+    }
+
+    /// Hammers a stretch to a thickness; 0 leaves it round.
+    ///
+    /// # Errors
+    /// A fault at the parameter when that is thicker than the wire.
+    pub fn hammer(&mut self, segments: &[usize], thickness_mm: f64, parameter: &str) -> Result<(), Fault> {
+        if thickness_mm <= 0.0 {
+            return Ok(());
+        }
+        let h = self.h();
+        if thickness_mm >= h {
+            let said = format!(
+                "Wire {} mm thick cannot be hammered to {} mm. Make it thinner than the wire, or 0 to leave it round.",
+                shown(h, 3),
+                shown(thickness_mm, 3)
+            );
+            return Err(Fault::new(format!("parameters.{parameter}"), said).limit(h));
+        }
+        for index in segments {
+            self.segments[*index].flattened_mm = Some(thickness_mm);
+        }
+        Ok(())
+    }
+
+    /// The same parameters' values must keep an order: `low` under `high`.
+    ///
+    /// # Errors
+    /// A fault at the parameter when they do not.
+    pub fn under(low: f64, high: f64, parameter: &Parameter, why: &str) -> Result<(), Fault> {
+        if low <= high {
+            return Ok(());
+        }
+        let said = format!(
+            "The {} of {} mm is too large: {why} It can be at most {} mm.",
+            parameter.label,
+            shown(low, 2),
+            shown(high, 2)
+        );
+        Err(Fault::new(format!("parameters.{}", parameter.name), said).limit(high))
+    }
+}

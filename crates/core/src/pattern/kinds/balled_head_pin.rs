@@ -1,0 +1,60 @@
+//! Balled head pin: its end drawn into a ball.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::length::shown;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Balled head pin: its end drawn into a ball.
+pub static PATTERN: Pattern = Pattern {
+    kind: "balled-head-pin",
+    name: "balled head pin",
+    plural: "balled head pins",
+    also: &["ball pin", "ball pins", "balled pin", "balled pins", "ball head pins"],
+    family: Family::Pins,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("ball_mm", "ball", [1.8, 0.4, 8.0], "Diameter of the ball."),
+        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+    ],
+    wire: UsualWire { metal: Metal::FineSilver, temper: Temper::Soft, size_mm: 0.6438 },
+    free: Free { height: "stem_mm", width: "ball_mm", blank: "stem_mm" },
+    page: Page {
+        purpose: "A round head made of the pin's own metal, held in the flame until it draws up.",
+        wires: "0.5 to 0.8 mm. Fine silver and the germanium silvers ball bright; sterling blackens and needs pickle; copper balls with patience. Plated and filled wire must not be melted.",
+        faults: &[
+            Mishap::new("The ball is pitted", "It was held in the flame too long, or the wire was dirty."),
+            Mishap::new(
+                "The ball sits to one side",
+                "The wire was not upright: let it hang straight down as it draws up.",
+            ),
+            Mishap::new("The stem is limp", "The heat annealed it: pull it through smooth jaws a few times."),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let ball = f.lay("ball", Course::Ball { diameter_mm: d.of("ball_mm") });
+    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    if d.of("ball_mm") <= f.h() {
+        let said = format!(
+            "A ball of {} mm is no thicker than its wire of {} mm and stops nothing. Make it thicker than the wire.",
+            shown(d.of("ball_mm"), 2),
+            shown(f.h(), 2)
+        );
+        return Err(Fault::new("parameters.ball_mm", said).limit(f.h()));
+    }
+    f.step(StepKind::Ball, "end", &[ball]);
+    f.step(StepKind::Hammer, "stem", &[]).hint = "Pull the stem through smooth jaws: the flame left it soft.";
+    f.stands = (stem, 90.0);
+    f.asks.push(Asks::Stem { segment: stem });
+    f.asks.push(Asks::Melts);
+    f.shows("ball_mm", Lies::Across(ball));
+    f.shows("stem_mm", Lies::Along(stem));
+    Ok(())
+}

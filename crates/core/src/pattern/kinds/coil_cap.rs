@@ -1,0 +1,66 @@
+//! Coil end cap with one turn lifted into a bail.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::finding::closing::on_stem_deg;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Coil end cap with one turn lifted into a bail.
+pub static PATTERN: Pattern = Pattern {
+    kind: "coil-cap",
+    name: "coil end cap",
+    plural: "coil end caps",
+    also: &["coil cap", "coil caps", "end cap", "end caps", "cord ends"],
+    family: Family::Ends,
+    worn: Worn::Between,
+    paired: true,
+    parameters: &[
+        Parameter::mm("cord_mm", "for cord of", [3.0, 0.5, 30.0], "Diameter of the cord."),
+        Parameter::mm("fit_mm", "with play of", [0.2, 0.0, 5.0], "How much wider the bore is than the cord."),
+        Parameter::turns(
+            "turns_n",
+            "turns",
+            [6.0, 2.0, 40.0],
+            "Turns of the coil, the lifted one not counted.",
+        ),
+    ],
+    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
+    free: Free { height: "turns_n", width: "cord_mm", blank: "turns_n" },
+    page: Page {
+        purpose: "Closes the end of a cord: the cord is glued or pinched into the coil, the lifted turn takes the clasp. Two make a cord.",
+        wires: "0.8 to 1.3 mm. Soft to half-hard: the lifted turn must bend up without cracking.",
+        faults: &[
+            Mishap::new(
+                "The two caps differ in height",
+                "The turns were counted differently, or one is pressed looser: press both together and count on the same side.",
+            ),
+            Mishap::new("The bail leans", "Two turns were lifted by mistake: trim one, the cap is not lost."),
+            Mishap::new(
+                "The cord pulls out",
+                "The bore is too wide: wind on a thinner rod, springback included.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let bore = d.of("cord_mm") + d.of("fit_mm");
+    let (h, turns) = (f.h(), d.of("turns_n"));
+    let coil =
+        f.lay("coil", Course::Wrap { core_mm: bore, turns, pitch_mm: f.profile.size_mm, roll_deg: 90.0 });
+    let bail = f.lay("bail", Course::right(bore, on_stem_deg(bore, h)));
+    f.step(StepKind::Coil, "coil", &[coil]).hint =
+        "Wind one turn more than the cap needs: it becomes the bail.";
+    f.step(StepKind::Lift, "last turn", &[bail]);
+    f.stands = (coil, 180.0);
+    f.openings.push(Opening { what: "bail", inside_mm: bore, mouth: None });
+    f.asks.push(Asks::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });
+    f.pressed.push((coil, bail));
+    f.bears.push(bail);
+    f.shows("turns_n", Lies::Angle(coil));
+    Ok(())
+}

@@ -1,0 +1,74 @@
+//! Cone end cap wound on a taper.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::length::shown;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Cone end cap wound on a taper.
+pub static PATTERN: Pattern = Pattern {
+    kind: "cone-cap",
+    name: "cone end cap",
+    plural: "cone end caps",
+    also: &["cone cap", "cone caps", "cones", "bead cone"],
+    family: Family::Ends,
+    worn: Worn::Between,
+    paired: true,
+    parameters: &[
+        Parameter::mm("small_mm", "narrow mouth", [1.6, 0.5, 30.0], "Bore at the narrow end."),
+        Parameter::mm("large_mm", "wide mouth", [6.0, 1.0, 60.0], "Bore at the wide end."),
+        Parameter::turns("turns_n", "turns", [8.0, 2.0, 60.0], "Turns, mouth to mouth."),
+    ],
+    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 0.8118 },
+    free: Free { height: "turns_n", width: "large_mm", blank: "turns_n" },
+    page: Page {
+        purpose: "Gathers several strands: their knot hides in the cone, one wire leaves the narrow mouth. Two make a strand.",
+        wires: "0.6 to 1.0 mm. Soft: the turns must lie close on the taper.",
+        faults: &[
+            Mishap::new("Turns spread", "Back them off a little and lay them again, each against the last."),
+            Mishap::new(
+                "The mouths are ragged",
+                "They were not levelled: coarse, then fine abrasive, on a flat plate.",
+            ),
+            Mishap::new(
+                "The two differ",
+                "They were wound on different places of the taper: mark both mouths on it.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let (small, large, turns, h) = (d.of("small_mm"), d.of("large_mm"), d.of("turns_n"), f.h());
+    Former::under(small, large, &PATTERN.parameters[0], "the narrow mouth is no wider than the wide one.")?;
+    // Along the slant each turn lies one wire from the last; what of it goes outward fixes the taper.
+    let outward = (large - small) / (2.0 * turns * h);
+    if outward >= 1.0 {
+        let least = ((large - small) / (2.0 * h)).ceil() + 1.0;
+        let said = format!(
+            "{} turns of {} mm wire cannot widen from {} to {} mm. Take at least {least} turns.",
+            shown(turns, 1),
+            shown(h, 2),
+            shown(small, 2),
+            shown(large, 2)
+        );
+        return Err(Fault::new("parameters.turns_n", said).limit(least));
+    }
+    let pitch_mm = h * (1.0 - outward * outward).sqrt();
+    let cone = f.lay(
+        "cone",
+        Course::Cone { small_mm: small, large_mm: large, turns, pitch_mm: -pitch_mm, roll_deg: 90.0 },
+    );
+    f.step(StepKind::Coil, "cone", &[cone]).hint =
+        "On a taper, from the narrow end; take it off, trim, press it together on the taper again.";
+    f.step(StepKind::Round, "mouths", &[]).hint = "Level both mouths on an abrasive, coarse then fine.";
+    f.stands = (cone, 180.0);
+    f.openings.push(Opening { what: "narrow mouth", inside_mm: small, mouth: None });
+    f.bears.push(cone);
+    f.shows("turns_n", Lies::Angle(cone));
+    Ok(())
+}

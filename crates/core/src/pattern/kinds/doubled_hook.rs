@@ -1,0 +1,77 @@
+//! Hook of doubled wire: folded at its nose, two eyes side by side.
+
+use crate::fault::Fault;
+use crate::finding::{Course, backwards};
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{closes_on, plain_loop};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Hook of doubled wire: folded at its nose, two eyes side by side.
+pub static PATTERN: Pattern = Pattern {
+    kind: "doubled-hook",
+    name: "doubled-wire hook",
+    plural: "doubled-wire hooks",
+    also: &["doubled hook", "doubled hooks", "double wire hook", "double wire hooks"],
+    family: Family::Clasps,
+    worn: Worn::Skin,
+    paired: false,
+    parameters: &[
+        Parameter::mm("eye_mm", "eyes", [3.0, 1.0, 20.0], "Inside of the two eyes."),
+        Parameter::mm("shank_mm", "shank", [12.0, 2.0, 80.0], "Straight from eyes to bend."),
+        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend."),
+        Parameter::mm("nose_mm", "nose", [6.0, 0.5, 60.0], "Straight from bend to fold."),
+        Parameter::mm("fold_mm", "fold", [0.4, 0.0, 6.0], "Inside of the fold at the nose."),
+        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 1.024 },
+    free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
+    page: Page {
+        purpose: "Twice the wire and twice the strength, with a rounded nose and no cut end to catch.",
+        wires: "0.8 to 1.3 mm, a size thinner than a single hook. Soft to half-hard; the fold asks most of the wire.",
+        faults: &[
+            Mishap::new(
+                "The two wires part",
+                "They were not pressed together before bending: fold, press, then bend both as one.",
+            ),
+            Mishap::new("The fold snaps", "The wire was too hard: fold softer wire."),
+            Mishap::new(
+                "The ring does not go in",
+                "The mouth is narrower than the ring's wire: open the bend or take a thinner ring.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let eye = plain_loop(f, "eye", d.of("eye_mm"), false);
+    closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
+    let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
+    let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
+    let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
+    let near: Vec<_> = f.segments.clone();
+    let fold = f.lay(
+        "fold",
+        Course::Bend { inside_mm: d.of("fold_mm"), angle_deg: 180.0, roll_deg: 90.0, rise_mm: 0.0 },
+    );
+    f.segments.extend(backwards(&near));
+    let last = f.segments.len() - 1;
+    f.closures.push(Closure { what: "second eye", far_end: true, on: Some(last - 1) });
+    f.pressed.extend((0..fold).map(|i| (i, last - i)));
+    f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
+    f.step(StepKind::Fold, "wire", &[fold]);
+    f.step(StepKind::Loop, "both eyes", &[eye, last]);
+    f.step(StepKind::Bend, "hook", &[bend, last - bend]);
+    f.step(StepKind::Hammer, "bend", &[]);
+    f.stands = (shank, 90.0);
+    f.bears.push(bend);
+    f.strands = 2.0;
+    f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });
+    f.shows("eye_mm", Lies::Across(eye));
+    f.shows("shank_mm", Lies::Along(shank));
+    f.shows("bend_mm", Lies::Across(bend));
+    f.shows("nose_mm", Lies::Along(nose));
+    Ok(())
+}

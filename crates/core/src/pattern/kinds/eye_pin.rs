@@ -1,0 +1,66 @@
+//! Eye pin: a loop centred over its stem.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::centred_loop;
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Eye pin: a loop centred over its stem.
+pub static PATTERN: Pattern = Pattern {
+    kind: "eye-pin",
+    name: "eye pin",
+    plural: "eye pins",
+    also: &["eyepin", "eyepins"],
+    family: Family::Pins,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("loop_mm", "loop", [2.4, 0.8, 15.0], "Inside of the eye."),
+        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+        Parameter::mm(
+            "hammered_mm",
+            "hammered to",
+            [0.0, 0.1, 5.0],
+            "Thickness the eye is hammered to; 0 leaves it round.",
+        )
+        .or_none("eye left round"),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
+    free: Free { height: "stem_mm", width: "loop_mm", blank: "stem_mm" },
+    page: Page {
+        purpose: "Carries beads and links them on: the eye at one end is made first, the other when the beads are on.",
+        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Half-hard keeps the stem straight; soft rolls more easily.",
+        faults: &[
+            Mishap::new(
+                "The eye leans over",
+                "It was not bent back: bend the neck back until the eye stands over the stem.",
+            ),
+            Mishap::new(
+                "The stem is too short for the last bead",
+                "The second loop needs its own wire: leave about its blank beyond the beads.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let (rolled, neck) = centred_loop(f, "loop", d.of("loop_mm"));
+    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    f.hammer(&[rolled], d.of("hammered_mm"), "hammered_mm")?;
+    f.step(StepKind::Loop, "loop", &[rolled]);
+    f.step(StepKind::Bend, "neck", &[neck]).hint = "Bend back until the loop stands centred over the stem.";
+    if d.of("hammered_mm") > 0.0 {
+        f.step(StepKind::Hammer, "loop", &[]);
+        f.step(StepKind::Close, "loop", &[]);
+    }
+    f.stands = (stem, -90.0);
+    f.bears.push(rolled);
+    f.asks.push(Asks::Stem { segment: stem });
+    f.shows("loop_mm", Lies::Across(rolled));
+    f.shows("stem_mm", Lies::Along(stem));
+    Ok(())
+}

@@ -1,0 +1,75 @@
+//! Figure eight: two loops, equal or not, closed against one crossing.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::finding::closing::crossing_mm;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Dims, Former, Lies, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::plain_loop;
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Figure eight: two loops, equal or not, closed against one crossing.
+pub static PATTERN: Pattern = Pattern {
+    kind: "figure-eight",
+    name: "figure eight",
+    plural: "figure eights",
+    also: &["figure 8", "figure eight links", "eight link", "eights"],
+    family: Family::Links,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("loop_mm", "loop", [3.0, 0.8, 30.0], "Inside of the first loop."),
+        Parameter::mm(
+            "second_mm",
+            "second loop",
+            [3.0, 0.8, 30.0],
+            "Inside of the second loop; make it the same for an even eight.",
+        ),
+        Parameter::mm(
+            "apart_mm",
+            "apart",
+            [0.0, 0.1, 20.0],
+            "Extra straight wire in the crossing; 0 lets the loops touch.",
+        )
+        .or_none("loops touching"),
+    ],
+    wire: UsualWire { metal: Metal::Copper, temper: Temper::HalfHard, size_mm: 1.024 },
+    free: Free { height: "apart_mm", width: "loop_mm", blank: "loop_mm" },
+    page: Page {
+        purpose: "Joins two things that turn freely against each other; the plainest of hand-made links.",
+        wires: "0.8 to 1.3 mm. Half-hard holds its loops; soft wire is easier and can be hammered flat afterwards.",
+        faults: &[
+            Mishap::new(
+                "One loop is larger",
+                "The jaw slipped, or the crossing mark was off the middle of the blank.",
+            ),
+            Mishap::new(
+                "The loops do not lie in one plane",
+                "The crossing twisted: straighten it in smooth jaws until the loops flow into each other.",
+            ),
+            Mishap::new("A gap stays", "The loop was not rolled until its end meets the crossing."),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let (first_mm, second_mm) = (d.of("loop_mm"), d.of("second_mm"));
+    let touching = crossing_mm(f.mean(first_mm), f.mean(second_mm), f.h());
+    let first = plain_loop(f, "first loop", first_mm, false);
+    let crossing = f.lay("crossing", Course::straight(touching + d.of("apart_mm")));
+    let second = plain_loop(f, "second loop", second_mm, true);
+    f.step(StepKind::Loop, "first loop", &[first]);
+    f.step(StepKind::Loop, "second loop", &[second]).hint =
+        "Turn the wire over: this loop curls the other way.";
+    f.step(StepKind::Close, "loops", &[]);
+    // Lean the crossing so that the two centres stand one above the other.
+    let across = f.mean(first_mm) + f.mean(second_mm);
+    f.stands = (crossing, -90.0 - across.atan2(touching + d.of("apart_mm")).to_degrees());
+    f.bears.push(if first_mm >= second_mm { first } else { second });
+    f.pressed.push((first, second));
+    f.shows("loop_mm", Lies::Across(first));
+    f.shows("second_mm", Lies::Across(second));
+    Ok(())
+}

@@ -1,0 +1,89 @@
+//! Hook clasp with a plain eye; its tip plain or curved outward.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Hook clasp with a plain eye; its tip plain or curved outward.
+pub static PATTERN: Pattern = Pattern {
+    kind: "hook-clasp",
+    name: "hook clasp",
+    plural: "hook clasps",
+    also: &["clasp hook", "clasp hooks", "hook and eye"],
+    family: Family::Clasps,
+    worn: Worn::Skin,
+    paired: false,
+    parameters: &[
+        Parameter::mm("eye_mm", "eye", [3.0, 1.0, 20.0], "Inside of the eye at its end."),
+        Parameter::mm("shank_mm", "shank", [14.0, 2.0, 80.0], "Straight from eye to bend."),
+        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend."),
+        Parameter::mm("nose_mm", "nose", [7.0, 0.5, 60.0], "Straight from bend to tip."),
+        Parameter::deg(
+            "tip_deg",
+            "tip out",
+            [30.0, 5.0, 80.0],
+            "How far the tip curves outward; 0 leaves it plain.",
+        )
+        .or_none("tip left plain"),
+        Parameter::mm("tip_mm", "tip", [3.0, 1.0, 20.0], "Length of the curved tip."),
+        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
+        Parameter::mm(
+            "hammered_mm",
+            "hammered to",
+            [0.0, 0.1, 5.0],
+            "Thickness the bend is hammered to; 0 leaves it round.",
+        )
+        .or_none("bend left round"),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
+    free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
+    page: Page {
+        purpose: "The plainest clasp: a ring drops over the hook and is held by the pull.",
+        wires: "1.0 to 1.6 mm (18 to 14 AWG): gauge rises with the size of the clasp. Soft wire forms and is hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        faults: &[
+            Mishap::new(
+                "It opens",
+                "Too soft, too thin or too wide: harden the bend on the block, or take thicker wire.",
+            ),
+            Mishap::new(
+                "The ring does not go in",
+                "The mouth is narrower than the ring's wire: open the bend or take a thinner ring.",
+            ),
+            Mishap::new(
+                "It slips off when slack",
+                "The nose is short, or the mouth much wider than the ring's wire.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let eye = plain_loop(f, "eye", d.of("eye_mm"), false);
+    f.step(StepKind::Loop, "eye", &[eye]);
+    closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
+    let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
+    let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
+    let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
+    f.step(StepKind::Bend, "hook", &[bend]);
+    f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
+    if d.of("tip_deg") > 0.0 {
+        let (kick, _) = kicked_tip(f, d.of("tip_deg"), d.of("tip_mm"), true);
+        f.shows("tip_deg", Lies::Angle(kick));
+    }
+    f.hammer(&[bend], d.of("hammered_mm"), "hammered_mm")?;
+    f.step(StepKind::Round, "tip", &[]);
+    f.step(StepKind::Hammer, "bend", &[]);
+    f.stands = (shank, 90.0);
+    f.bears.push(bend);
+    f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });
+    f.shows("eye_mm", Lies::Across(eye));
+    f.shows("shank_mm", Lies::Along(shank));
+    f.shows("bend_mm", Lies::Across(bend));
+    f.shows("nose_mm", Lies::Along(nose));
+    Ok(())
+}

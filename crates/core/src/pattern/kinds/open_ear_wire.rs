@@ -1,0 +1,90 @@
+//! Open ear wire: a hook with a plain loop.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Open ear wire: a hook with a plain loop.
+pub static PATTERN: Pattern = Pattern {
+    kind: "open-ear-wire",
+    name: "open hook",
+    plural: "open hooks",
+    also: &["hook", "hooks", "ear wire", "ear wires", "earwires", "earring hooks", "ear hooks", "fish hooks"],
+    family: Family::EarWires,
+    worn: Worn::Ear,
+    paired: true,
+    parameters: &[
+        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in."),
+        Parameter::mm("front_mm", "front", [11.0, 1.0, 80.0], "Straight front leg, from loop to crown."),
+        Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
+        Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
+        Parameter::deg("tip_deg", "tip out", [18.0, 0.0, 80.0], "How far the tip is kicked outward."),
+        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tip."),
+        Parameter::choice(
+            "loop_side",
+            "loop turned",
+            &["loop to the front", "loop to the back"],
+            1.0,
+            "Which way the loop is rolled.",
+        ),
+        Parameter::mm(
+            "hammered_mm",
+            "hammered to",
+            [0.0, 0.1, 5.0],
+            "Thickness the crown is hammered to; 0 leaves it round.",
+        )
+        .or_none("crown left round"),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
+    page: Page {
+        purpose: "The everyday ear wire: a drop hangs in the plain loop, which is opened sideways like a door to take it.",
+        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        faults: &[
+            Mishap::new(
+                "The pair does not match",
+                "The crown of one slipped along the jaw or rod: mark both blanks from the same template.",
+            ),
+            Mishap::new(
+                "It works out of the ear",
+                "The tip has no kick, or the crown is too wide for the ear.",
+            ),
+            Mishap::new(
+                "It opens under a heavy drop",
+                "The wire is too soft or thin: harden the crown, or take thicker wire.",
+            ),
+            Mishap::new(
+                "It scratches",
+                "The tip is not rounded: cup burr or emery, one direction, then test it on your own ear.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let rolled = plain_loop(f, "loop", d.of("loop_mm"), d.second("loop_side"));
+    f.step(StepKind::Loop, "loop", &[rolled]);
+    closes_on(f, d.of("loop_mm"), "front", d.of("front_mm"), "front_mm")?;
+    let front = f.lay("front", Course::straight(d.of("front_mm")));
+    let crown = f.lay("crown", Course::right(d.of("crown_mm"), 180.0));
+    f.step(StepKind::Bend, "crown", &[crown]);
+    let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
+    let (bend, tip) = kicked_tip(f, d.of("tip_deg"), d.of("tip_mm"), true);
+    f.hammer(&[crown], d.of("hammered_mm"), "hammered_mm")?;
+    f.step(StepKind::Round, "tip", &[tip]);
+    f.step(StepKind::Hammer, "crown", &[]);
+    f.stands = (front, 90.0);
+    f.bears.push(crown);
+    f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
+    f.shows("loop_mm", Lies::Across(rolled));
+    f.shows("front_mm", Lies::Along(front));
+    f.shows("crown_mm", Lies::Across(crown));
+    f.shows("back_mm", Lies::From(back, tip));
+    f.shows("tip_deg", Lies::Angle(bend));
+    Ok(())
+}

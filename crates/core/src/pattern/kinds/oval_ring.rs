@@ -1,0 +1,56 @@
+//! Oval jump ring: holds its place in a chain and resists opening.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Oval jump ring: holds its place in a chain and resists opening.
+pub static PATTERN: Pattern = Pattern {
+    kind: "oval-ring",
+    name: "oval ring",
+    plural: "oval rings",
+    also: &[],
+    family: Family::Rings,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("long_mm", "inside, long way", [7.0, 1.0, 100.0], "Long axis inside."),
+        Parameter::mm("short_mm", "short way", [4.5, 0.8, 100.0], "Short axis inside."),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.024 },
+    free: Free { height: "short_mm", width: "long_mm", blank: "long_mm" },
+    page: Page {
+        purpose: "Links that keep their direction: the gap stays at the side and the pull at the ends.",
+        wires: "0.8 to 1.3 mm. Half-hard where it stays unsoldered.",
+        faults: &[
+            Mishap::new("It turns round in the chain", "The two axes are too alike."),
+            Mishap::new(
+                "One end is rounder than the other",
+                "The oval rod was turned in the hand while winding.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let (long, short) = (d.of("long_mm"), d.of("short_mm"));
+    Former::under(
+        short,
+        long,
+        &PATTERN.parameters[1],
+        "an oval's short way is no longer than its long way.",
+    )?;
+    let ring = f.lay("ring", Course::Oval { long_mm: long, short_mm: short });
+    f.stands = (ring, 0.0);
+    f.step(StepKind::Bend, "oval", &[ring]).hint = "Wind it on an oval rod, or bend a round ring over two.";
+    f.step(StepKind::Close, "ring", &[]);
+    f.closures.push(Closure { what: "ring", far_end: true, on: None });
+    f.openings.push(Opening { what: "ring", inside_mm: short, mouth: None });
+    f.bears.push(ring);
+    f.shows("long_mm", Lies::Across(ring));
+    Ok(())
+}

@@ -1,0 +1,48 @@
+//! Head pin with its end flattened to a paddle.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Head pin with its end flattened to a paddle.
+pub static PATTERN: Pattern = Pattern {
+    kind: "paddle-head-pin",
+    name: "paddle head pin",
+    plural: "paddle head pins",
+    also: &["paddle pin", "paddle pins"],
+    family: Family::Pins,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("paddle_mm", "paddle", [4.0, 0.5, 30.0], "Length of the finished paddle."),
+        Parameter::mm("thickness_mm", "thickness", [0.45, 0.1, 5.0], "Thickness it is hammered to."),
+        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.8118 },
+    free: Free { height: "stem_mm", width: "stem_mm", blank: "stem_mm" },
+    page: Page {
+        purpose: "A flat head that stops a bead and shows: plain, textured or filed to a shape.",
+        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the paddle is hammered far, and the stem is stiffened afterwards by pulling it through smooth jaws.",
+        faults: &[
+            Mishap::new("It cracks at the edge", "It was hammered too far in one go: anneal half-way."),
+            Mishap::new("It leans", "The blows fell on one side: turn it over as often as you strike."),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let paddle = f.lay("paddle", Course::straight(d.of("paddle_mm")));
+    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    f.hammer(&[paddle], d.of("thickness_mm"), "thickness_mm")?;
+    f.step(StepKind::Flatten, "end", &[paddle]);
+    f.step(StepKind::Round, "edges", &[]);
+    f.stands = (stem, 90.0);
+    f.asks.push(Asks::Stem { segment: stem });
+    f.shows("paddle_mm", Lies::Along(paddle));
+    f.shows("stem_mm", Lies::Along(stem));
+    Ok(())
+}

@@ -1,0 +1,53 @@
+//! Plain head pin: its end folded back short, to stop a bead.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Plain head pin: its end folded back short, to stop a bead.
+pub static PATTERN: Pattern = Pattern {
+    kind: "plain-head-pin",
+    name: "plain head pin",
+    plural: "plain head pins",
+    also: &["head pin", "head pins", "headpin", "headpins"],
+    family: Family::Pins,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("fold_mm", "fold", [2.0, 0.8, 12.0], "Length folded back."),
+        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.6438 },
+    free: Free { height: "stem_mm", width: "fold_mm", blank: "stem_mm" },
+    page: Page {
+        purpose: "Stops a bead from below without torch or hammer: the end is folded back on itself and pressed.",
+        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the fold asks much of the wire; the stem is stiffened afterwards by pulling it through smooth jaws.",
+        faults: &[
+            Mishap::new(
+                "The bead slips over it",
+                "The fold is no wider than two wires: choose a bead with a smaller hole, or make a balled or paddle head.",
+            ),
+            Mishap::new(
+                "It snaps at the fold",
+                "The wire was hard: fold softer wire, once, and press it together slowly.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let folded = f.lay("fold", Course::straight(d.of("fold_mm")));
+    let bend = f.lay("turn of the fold", Course::left(0.0, 180.0));
+    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    f.step(StepKind::Fold, "end", &[folded, bend]);
+    f.stands = (stem, 90.0);
+    f.bears.push(bend);
+    f.asks.push(Asks::Stem { segment: stem });
+    f.shows("fold_mm", Lies::Along(folded));
+    f.shows("stem_mm", Lies::Along(stem));
+    Ok(())
+}

@@ -1,0 +1,91 @@
+//! Pointed ear wire: two curved sides meeting in a point, a marquise.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::finding::closing::on_neck_deg;
+use crate::length::shown;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Pointed ear wire: two curved sides meeting in a point, a marquise.
+pub static PATTERN: Pattern = Pattern {
+    kind: "pointed-ear-wire",
+    name: "pointed hook",
+    plural: "pointed hooks",
+    also: &["marquise", "marquise hooks", "marquise ear wires", "pointed ear wire", "pointed ear wires"],
+    family: Family::EarWires,
+    worn: Worn::Ear,
+    paired: true,
+    parameters: &[
+        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in."),
+        Parameter::mm("side_mm", "side", [24.0, 6.0, 90.0], "Length of each curved side, along the wire."),
+        Parameter::deg("bulge_deg", "bulge", [70.0, 10.0, 120.0], "How far each side turns from end to end."),
+        Parameter::mm("point_mm", "point", [1.6, 0.4, 8.0], "Inside of the bend at the point."),
+        Parameter::mm(
+            "hammered_mm",
+            "hammered to",
+            [0.0, 0.1, 5.0],
+            "Thickness the sides are hammered to; 0 leaves it round.",
+        )
+        .or_none("sides left round"),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    free: Free { height: "side_mm", width: "bulge_deg", blank: "side_mm" },
+    page: Page {
+        purpose: "A pointed oval worn as a hoop-like hook: the point sits above the lobe, the free end meets the loop below.",
+        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        faults: &[
+            Mishap::new(
+                "One side bows more",
+                "The point is not in the middle of what is left beside the loop: halve that, not the blank.",
+            ),
+            Mishap::new(
+                "The point cracks",
+                "It was bent over a sharp edge: use a rounded tip, and softer wire.",
+            ),
+            Mishap::new(
+                "The pair does not match",
+                "The crown of one slipped along the jaw or rod: mark both blanks from the same template.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let bulge = d.of("bulge_deg");
+    let inside = 2.0 * (d.of("side_mm") / bulge.to_radians() - f.profile.centroid_mm());
+    if inside <= 0.0 {
+        let least = f.profile.centroid_mm() * bulge.to_radians();
+        let said = format!(
+            "A side of {} mm cannot turn {} degrees. Make it longer than {} mm.",
+            shown(d.of("side_mm"), 2),
+            shown(bulge, 0),
+            shown(least, 2)
+        );
+        return Err(Fault::new("parameters.side_mm", said).limit(least));
+    }
+    let (h, side) = (f.h(), f.mean(inside));
+    let rolled = f.lay("loop", Course::left(d.of("loop_mm"), on_neck_deg(d.of("loop_mm"), h, side)));
+    f.openings.push(Opening { what: "loop", inside_mm: d.of("loop_mm"), mouth: None });
+    f.closures.push(Closure { what: "loop", far_end: false, on: Some(rolled + 1) });
+    let front = f.lay("front", Course::right(inside, bulge));
+    let point = f.lay("point", Course::right(d.of("point_mm"), 180.0 - bulge));
+    let back = f.lay("back", Course::right(inside, bulge));
+    f.hammer(&[front, back], d.of("hammered_mm"), "hammered_mm")?;
+    f.step(StepKind::Loop, "loop", &[rolled]);
+    f.step(StepKind::Bend, "sides", &[front, back]).hint =
+        "Curve both sides alike over a large round before the point is made.";
+    f.step(StepKind::Bend, "point", &[point]);
+    f.step(StepKind::Round, "tip", &[]);
+    f.step(StepKind::Hammer, "sides", &[]);
+    f.stands = (front, 90.0 + bulge / 2.0);
+    f.bears.push(point);
+    f.shows("loop_mm", Lies::Across(rolled));
+    f.shows("side_mm", Lies::From(front, front));
+    f.shows("point_mm", Lies::Angle(point));
+    f.shows("bulge_deg", Lies::Angle(back));
+    Ok(())
+}

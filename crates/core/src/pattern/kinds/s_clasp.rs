@@ -1,0 +1,86 @@
+//! S clasp: two hooks turned opposite ways, their ends curled.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{closes_on, plain_loop};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// S clasp: two hooks turned opposite ways, their ends curled.
+pub static PATTERN: Pattern = Pattern {
+    kind: "s-clasp",
+    name: "S clasp",
+    plural: "S clasps",
+    also: &["s-clasp", "s hook", "s hooks"],
+    family: Family::Clasps,
+    worn: Worn::Skin,
+    paired: false,
+    parameters: &[
+        Parameter::mm("bend_mm", "bends", [6.0, 2.0, 30.0], "Inside of both large bends."),
+        Parameter::mm("body_mm", "body", [8.0, 0.5, 60.0], "Straight between the bends."),
+        Parameter::deg("turn_deg", "turned", [200.0, 150.0, 230.0], "How far each bend turns."),
+        Parameter::mm("nose_mm", "noses", [3.0, 0.5, 40.0], "Straight from each bend to its end curl."),
+        Parameter::mm("curl_mm", "end curls", [1.6, 0.6, 12.0], "Inside of the small curls at the ends."),
+        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
+        Parameter::mm(
+            "hammered_mm",
+            "hammered to",
+            [0.0, 0.1, 5.0],
+            "Thickness the bends are hammered to; 0 leaves it round.",
+        )
+        .or_none("bends left round"),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
+    free: Free { height: "body_mm", width: "bend_mm", blank: "body_mm" },
+    page: Page {
+        purpose: "Hooks into a ring at each end of a necklace; one side is usually closed for good.",
+        wires: "1.0 to 1.6 mm (18 to 14 AWG): gauge rises with the size of the clasp. Soft wire forms and is hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        faults: &[
+            Mishap::new(
+                "It opens",
+                "Too soft, too thin or too wide: harden the bend on the block, or take thicker wire.",
+            ),
+            Mishap::new(
+                "The ring does not go in",
+                "The mouth is narrower than the ring's wire: open the bend or take a thinner ring.",
+            ),
+            Mishap::new(
+                "One hook is larger",
+                "The quarter marks were off: mark at a quarter, half and three quarters of what is left between the curls.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let (curl_mm, bend_mm, turn) = (d.of("curl_mm"), d.of("bend_mm"), d.of("turn_deg"));
+    let first = plain_loop(f, "first curl", curl_mm, true);
+    closes_on(f, curl_mm, "nose", d.of("nose_mm"), "nose_mm")?;
+    let nose = f.lay("first nose", Course::straight(d.of("nose_mm")));
+    let upper = f.lay("first bend", Course::left(bend_mm, turn));
+    let body = f.lay("body", Course::straight(d.of("body_mm")));
+    let lower = f.lay("second bend", Course::right(bend_mm, turn));
+    let other = f.lay("second nose", Course::straight(d.of("nose_mm")));
+    let last = plain_loop(f, "second curl", curl_mm, false);
+    f.openings.retain(|opening| opening.mouth.is_some());
+    for (what, bend, mouth) in [("first hook", upper, (first, body)), ("second hook", lower, (body, last))] {
+        f.openings.push(Opening { what, inside_mm: bend_mm, mouth: Some(mouth) });
+        f.bears.push(bend);
+    }
+    f.hammer(&[upper, lower], d.of("hammered_mm"), "hammered_mm")?;
+    f.step(StepKind::Loop, "both end curls", &[first, last]);
+    f.step(StepKind::Bend, "first bend", &[upper]);
+    f.step(StepKind::Bend, "second bend", &[lower]).hint = "The other way round from the first.";
+    f.step(StepKind::Hammer, "bends", &[]);
+    f.stands = (body, -60.0);
+    f.asks.push(Asks::Takes { opening: 0, ring_mm: d.of("ring_mm") });
+    f.shows("bend_mm", Lies::Across(upper));
+    f.shows("body_mm", Lies::Along(body));
+    f.shows("nose_mm", Lies::Along(other));
+    f.shows("turn_deg", Lies::Angle(lower));
+    f.shows("curl_mm", Lies::Angle(nose));
+    Ok(())
+}

@@ -1,0 +1,76 @@
+//! Ring with flat sides: square, hexagon or octagon.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Ring with flat sides: square, hexagon or octagon.
+pub static PATTERN: Pattern = Pattern {
+    kind: "shaped-ring",
+    name: "shaped ring",
+    plural: "shaped rings",
+    also: &["square ring", "hexagon ring", "octagon ring"],
+    family: Family::Rings,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::choice(
+            "sides",
+            "sides",
+            &["four sides", "six sides", "eight sides"],
+            2.0,
+            "How many flat sides.",
+        ),
+        Parameter::mm("across_mm", "across flats", [8.0, 2.0, 100.0], "Inside, across two flats."),
+        Parameter::mm("corner_mm", "corner", [0.8, 0.2, 20.0], "Inside radius of the corners."),
+    ],
+    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
+    free: Free { height: "across_mm", width: "across_mm", blank: "across_mm" },
+    page: Page {
+        purpose: "Rings with a shape of their own, for frames and links that lie flat against each other.",
+        wires: "1.0 to 1.6 mm. Soft: the corners ask much of the wire.",
+        faults: &[
+            Mishap::new(
+                "The corners crack",
+                "Their radius is too small for this temper: anneal, or round them more.",
+            ),
+            Mishap::new(
+                "The sides bow",
+                "They were bent between corners: press them straight in smooth jaws.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let sides = 4.0 + 2.0 * d.of("sides");
+    let (across, corner) = (d.of("across_mm"), d.of("corner_mm"));
+    let half = std::f64::consts::PI / sides;
+    // A flat is what the corners' roundings leave of the polygon's side.
+    let flat = (across - 2.0 * corner) * half.tan();
+    Former::under(corner, across / 2.0, &PATTERN.parameters[2], "the corners would leave no flats.")?;
+    let first = f.lay("half a flat", Course::straight(flat / 2.0));
+    let mut corners = vec![];
+    #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "4, 6 or 8")]
+    let n = sides as u32;
+    for i in 0..n {
+        corners.push(f.lay("corner", Course::left(2.0 * corner, 360.0 / sides)));
+        if i + 1 < n {
+            f.lay("flat", Course::straight(flat));
+        }
+    }
+    let last = f.lay("half a flat", Course::straight(flat / 2.0));
+    f.stands = (first, 0.0);
+    f.step(StepKind::Bend, "corners", &corners).hint =
+        "Work from the middle outwards, on a rod of the shape if you have one.";
+    f.step(StepKind::Close, "ring", &[]);
+    f.closures.push(Closure { what: "ring", far_end: true, on: None });
+    f.openings.push(Opening { what: "ring", inside_mm: across, mouth: None });
+    f.bears.extend(corners.first());
+    f.shows("across_mm", Lies::From(first, last));
+    Ok(())
+}

@@ -1,0 +1,106 @@
+//! Ear wire with a wrapped loop and a dropped front.
+
+use crate::fault::Fault;
+use crate::finding::Course;
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{
+    COUNTED, KICK, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm, wraps_longer_than,
+};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Ear wire with a wrapped loop and a dropped front.
+pub static PATTERN: Pattern = Pattern {
+    kind: "wrapped-ear-wire",
+    name: "wrapped hook",
+    plural: "wrapped hooks",
+    also: &["wrapped ear wire", "wrapped ear wires", "wrapped loop hooks"],
+    family: Family::EarWires,
+    worn: Worn::Ear,
+    paired: true,
+    parameters: &[
+        Parameter::mm("loop_mm", "loop", [2.6, 1.0, 12.0], "Inside of the wrapped loop."),
+        Parameter::turns("wraps_n", "wraps", [2.5, 0.5, 12.0], "Wraps under the loop."),
+        Parameter::choice("counted", "wraps counted as", COUNTED, 1.0, "How the wraps are counted."),
+        Parameter::mm(
+            "drop_mm",
+            "front drop",
+            [12.0, 2.0, 80.0],
+            "Front leg, from the crown down to the loop's neck.",
+        ),
+        Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
+        Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
+        Parameter::deg("tip_deg", "tip out", [18.0, 0.0, 80.0], "How far the tip is kicked outward."),
+        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tip."),
+        Parameter::mm(
+            "hammered_mm",
+            "hammered to",
+            [0.0, 0.1, 5.0],
+            "Thickness the crown is hammered to; 0 leaves it round.",
+        )
+        .or_none("crown left round"),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    free: Free { height: "drop_mm", width: "crown_mm", blank: "back_mm" },
+    page: Page {
+        purpose: "An ear wire whose loop cannot open: the drop is hung before the wraps are closed. The long front lets it swing below the lobe.",
+        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        faults: &[
+            Mishap::new(
+                "The pair does not match",
+                "The crown of one slipped along the jaw or rod: mark both blanks from the same template.",
+            ),
+            Mishap::new(
+                "It works out of the ear",
+                "The tip has no kick, or the crown is too wide for the ear.",
+            ),
+            Mishap::new(
+                "It opens under a heavy drop",
+                "The wire is too soft or thin: harden the crown, or take thicker wire.",
+            ),
+            Mishap::new(
+                "The wraps differ from the other's",
+                "They were counted differently: count both by the same rule, on the same side.",
+            ),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let turns = full_turns(d.of("wraps_n"), d.second("counted"));
+    let tip = f.lay("tip", Course::straight(d.of("tip_mm")));
+    let bend = f.lay("tip bend", Course::right(KICK * f.h(), d.of("tip_deg")));
+    let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
+    let crown = f.lay("crown", Course::left(d.of("crown_mm"), 180.0));
+    let front = f.leg("front", d.of("drop_mm"), "drop_mm")?;
+    let cover = wraps_cover_mm(f, turns);
+    if d.of("drop_mm") < cover {
+        return Err(wraps_longer_than("drop_mm", "front", d.of("drop_mm"), cover));
+    }
+    let neck = f.segments.len();
+    f.segments.extend(wrapped_loop(f, d.of("loop_mm"), turns));
+    let wraps: Vec<usize> = (neck + 2..f.segments.len()).collect();
+    f.openings.push(Opening { what: "loop", inside_mm: d.of("loop_mm"), mouth: None });
+    f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (neck + 1, *wrap), (front, *wrap)]));
+    f.tails_mm.1 = WRAP_TAIL_MM;
+    f.step(StepKind::Loop, "loop", &[neck, neck + 1]);
+    f.step(StepKind::Wrap, "wraps", &wraps);
+    f.step(StepKind::Bend, "crown", &[crown]);
+    if d.of("tip_deg") > 0.0 {
+        f.step(StepKind::Kick, "tip", &[bend]);
+    }
+    f.hammer(&[crown], d.of("hammered_mm"), "hammered_mm")?;
+    f.step(StepKind::Round, "tip", &[tip]);
+    f.step(StepKind::Hammer, "crown", &[]);
+    f.stands = (back, 90.0);
+    f.bears.push(crown);
+    f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
+    f.shows("loop_mm", Lies::Across(neck + 1));
+    f.shows("drop_mm", Lies::Along(front));
+    f.shows("crown_mm", Lies::Across(crown));
+    f.shows("back_mm", Lies::From(tip, back));
+    f.shows("tip_deg", Lies::Angle(bend));
+    Ok(())
+}

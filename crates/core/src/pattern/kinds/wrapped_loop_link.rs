@@ -1,0 +1,80 @@
+//! Link with a wrapped loop at each end and room for a bead.
+
+use crate::fault::Fault;
+use crate::finding::{Course, backwards};
+use crate::metal::{Metal, Temper};
+use crate::pattern::former::{Dims, Former, Lies, Opening, StepKind};
+use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{COUNTED, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm};
+use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+
+/// Link with a wrapped loop at each end and room for a bead.
+pub static PATTERN: Pattern = Pattern {
+    kind: "wrapped-loop-link",
+    name: "wrapped loop link",
+    plural: "wrapped loop links",
+    also: &["wrapped link", "wrapped links", "bead link", "bead links"],
+    family: Family::Links,
+    worn: Worn::Between,
+    paired: false,
+    parameters: &[
+        Parameter::mm("loop_mm", "loops", [2.6, 1.0, 15.0], "Inside of both loops."),
+        Parameter::mm(
+            "room_mm",
+            "room for a bead of",
+            [8.0, 0.5, 80.0],
+            "Straight wire left between the wraps.",
+        ),
+        Parameter::turns("wraps_n", "wraps", [2.5, 0.5, 12.0], "Wraps at each end."),
+        Parameter::choice("counted", "wraps counted as", COUNTED, 1.0, "How the wraps are counted."),
+    ],
+    wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
+    free: Free { height: "room_mm", width: "loop_mm", blank: "room_mm" },
+    page: Page {
+        purpose: "Carries a bead between two loops that cannot open. The neighbours are hung in before the second wrap is closed.",
+        wires: "0.5 to 0.8 mm, whatever goes through the bead. Soft to half-hard: hard wire will not lie close in the wraps.",
+        faults: &[
+            Mishap::new(
+                "The bead rattles",
+                "The room is longer than the bead: measure the bead, not the hole.",
+            ),
+            Mishap::new(
+                "The wraps spread",
+                "They were pulled along the stem: each turn against the last, then pressed together.",
+            ),
+            Mishap::new("A cut end scratches", "The tail was not trimmed flush and pressed in."),
+        ],
+    },
+    form,
+};
+
+fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+    let turns = full_turns(d.of("wraps_n"), d.second("counted"));
+    let near = backwards(&wrapped_loop(f, d.of("loop_mm"), turns));
+    f.segments.extend(near);
+    let stem = f.segments.len();
+    let cover = wraps_cover_mm(f, turns);
+    f.lay("stem", Course::straight(d.of("room_mm") + 2.0 * cover));
+    let far = wrapped_loop(f, d.of("loop_mm"), turns);
+    f.segments.extend(far);
+    let last = f.segments.len() - 1;
+    let (near_wraps, far_wraps): (Vec<usize>, Vec<usize>) =
+        ((0..stem - 2).collect(), (stem + 3..=last).collect());
+    for (wraps, neck, rolled) in [(&near_wraps, stem - 1, stem - 2), (&far_wraps, stem + 1, stem + 2)] {
+        f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (rolled, *wrap), (stem, *wrap)]));
+    }
+    f.tails_mm = (WRAP_TAIL_MM, WRAP_TAIL_MM);
+    for what in ["first loop", "second loop"] {
+        f.openings.push(Opening { what, inside_mm: d.of("loop_mm"), mouth: None });
+    }
+    f.step(StepKind::Loop, "first loop", &[stem - 2, stem - 1]);
+    f.step(StepKind::Wrap, "first wraps", &near_wraps);
+    f.step(StepKind::Loop, "second loop", &[stem + 1, stem + 2]).hint =
+        "Thread the bead on first, and hang in what the loop is to hold.";
+    f.step(StepKind::Wrap, "second wraps", &far_wraps);
+    f.stands = (stem, 90.0);
+    f.bears.push(stem + 2);
+    f.shows("loop_mm", Lies::Across(stem + 2));
+    f.shows("room_mm", Lies::Along(stem));
+    Ok(())
+}

@@ -1,0 +1,229 @@
+//! The tool and the place on it for each bend, so that the bend has its inside after letting go.
+
+use serde::Serialize;
+
+use super::form::Formed;
+use super::former::StepKind;
+use crate::finding::Course;
+use crate::length::{LengthUnit, shown};
+use crate::mandrel::Shape;
+use crate::plier::Plier;
+use crate::words::words;
+use crate::workshop::Workshop;
+
+words! {
+    /// What a stretch is formed with.
+    pub enum With ("tool") {
+        /// A plier's jaw of a certain diameter.
+        Jaw = "jaw", "jaw";
+        /// A rod.
+        Rod = "rod", "rod";
+        /// Flat-nose pliers.
+        FlatNose = "flat-nose", "flat-nose pliers";
+        /// The piece's own stem.
+        OwnStem = "own-stem", "its own stem";
+        /// A taper.
+        Taper = "taper", "taper";
+        /// Hammer and block.
+        Hammer = "hammer", "hammer and block";
+        /// A torch.
+        Torch = "torch", "torch";
+    }
+}
+
+/// A tool in its place for one bend.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct ToolPlace {
+    /// What kind of tool.
+    pub with: With,
+    /// Its name in the workshop.
+    pub tool: String,
+    /// Diameter of the tool there, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub diameter_mm: Option<f64>,
+    /// From the tip of the jaw, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub jaw_mm: Option<f64>,
+    /// How much 1 mm of slip along the jaw changes the inside, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub slip_mm: Option<f64>,
+    /// Inside it gives after letting go, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub gives_mm: Option<f64>,
+    /// What is wrong with the fit, where the workshop owns nothing better.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub misfit: Option<String>,
+}
+
+/// A bend past its mark, and with what.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Bent {
+    /// The tool.
+    pub place: ToolPlace,
+    /// Angle to go to, so that the wanted one is left, degrees.
+    pub to_deg: f64,
+}
+
+/// Bends up to this inside, in thicknesses of the wire, are made against the edge of flat-nose pliers.
+const SHARP: f64 = 1.3;
+/// Misfit that is still taken, mm and as a share of the inside.
+const FIT_MM: f64 = 0.1;
+const FIT_SHARE: f64 = 0.03;
+/// Bends wider than this are made over a rod rather than a jaw where both fit, mm.
+const ROD_FROM_MM: f64 = 6.0;
+
+fn plain(with: With) -> ToolPlace {
+    let tool = with.shown().to_owned();
+    ToolPlace { with, tool, diameter_mm: None, jaw_mm: None, slip_mm: None, gives_mm: None, misfit: None }
+}
+
+impl Formed<'_> {
+    /// The tool for every segment that is not left straight, in the order of the wire.
+    pub fn tools(&self, workshop: &Workshop) -> Vec<Option<Bent>> {
+        let mut known: Vec<(f64, StepKind, f64, ToolPlace)> = vec![];
+        let segments = &self.design.segments;
+        let mut tools = Vec::with_capacity(segments.len());
+        for (i, segment) in segments.iter().enumerate() {
+            let step = self.design.steps.iter().find(|step| step.segments.contains(&i));
+            let kind = step.map_or(StepKind::Bend, |step| step.kind);
+            let angle_deg = segment.curve(self.design.profile).angle().to_degrees();
+            tools.push(
+                match segment.course {
+                    Course::Straight { .. } if segment.flattened_mm.is_some() => {
+                        Some((plain(With::Hammer), 1.0))
+                    }
+                    Course::Straight { .. } => None,
+                    Course::Ball { .. } => Some((plain(With::Torch), 1.0)),
+                    Course::Wrap { .. } if kind == StepKind::Wrap => Some((plain(With::OwnStem), 1.0)),
+                    Course::Cone { .. } => Some((plain(With::Taper), 1.0)),
+                    Course::Oval { long_mm, short_mm } => {
+                        Some((self.oval_rod(long_mm, short_mm, workshop), 1.0))
+                    }
+                    Course::Bend { inside_mm, .. }
+                    | Course::Wrap { core_mm: inside_mm, .. }
+                    | Course::Spiral { inner_mm: inside_mm, .. } => {
+                        let same = known.iter().find(|k| (k.0 - inside_mm).abs() < 1e-12 && k.1 == kind);
+                        let found = same.map(|k| (k.3.clone(), k.2));
+                        Some(found.unwrap_or_else(|| {
+                            let (place, over) = self.sized(inside_mm, kind, workshop);
+                            known.push((inside_mm, kind, over, place.clone()));
+                            (place, over)
+                        }))
+                    }
+                }
+                .map(|(place, over)| Bent { place, to_deg: angle_deg * over }),
+            );
+        }
+        tools
+    }
+
+    /// The tool for a bend of an inside diameter, and by what factor to go past the angle.
+    fn sized(&self, inside_mm: f64, kind: StepKind, workshop: &Workshop) -> (ToolPlace, f64) {
+        let c = self.design.profile.centroid_mm();
+        let radius = inside_mm / 2.0 + c;
+        let Some(wound) = self.bending.wound_radius(radius) else {
+            return (plain(With::FlatNose), 1.0);
+        };
+        let over = radius / wound;
+        let wanted = 2.0 * (wound - c);
+        let thickness = self.design.profile.thickness_mm();
+        let sharp = inside_mm <= SHARP * thickness && matches!(kind, StepKind::Loop | StepKind::Bend);
+        if matches!(kind, StepKind::Fold | StepKind::Kick) || sharp {
+            return (plain(With::FlatNose), over);
+        }
+        if kind == StepKind::Coil && (inside_mm - thickness).abs() < 1e-9 {
+            let tool = "a straight length of the same wire".to_owned();
+            return (ToolPlace { tool, diameter_mm: Some(thickness), ..plain(With::OwnStem) }, over);
+        }
+        let mut offers: Vec<(ToolPlace, f64)> = vec![];
+        let gives = |diameter: f64| {
+            let relaxed = self.bending.relaxed(1.0 / (diameter / 2.0 + c));
+            if relaxed > 0.0 { 2.0 * (1.0 / relaxed - c) } else { f64::INFINITY }
+        };
+        let named = self.request.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
+        let chosen = |plier: &&Plier| named.is_none_or(|name| plier.name.trim().eq_ignore_ascii_case(name));
+        if kind != StepKind::Coil {
+            for plier in workshop.pliers.iter().filter(chosen) {
+                if let Some(at) = plier.place(wanted) {
+                    let place = ToolPlace {
+                        tool: plier.shown(),
+                        diameter_mm: Some(at.diameter_mm),
+                        jaw_mm: at.at_mm,
+                        slip_mm: (at.slip > 0.0).then_some(at.slip),
+                        gives_mm: Some(gives(at.diameter_mm)),
+                        ..plain(With::Jaw)
+                    };
+                    // A jaw is the handier tool for small loops, a rod for wide bends.
+                    offers.push((place, if inside_mm > ROD_FROM_MM && named.is_none() { 0.06 } else { 0.0 }));
+                }
+            }
+        }
+        let mut rods: Vec<_> = workshop
+            .rods
+            .iter()
+            .filter(|rod| rod.shape == Shape::Round)
+            .map(|rod| (rod, rod.outline().across()))
+            .collect();
+        rods.sort_by(|a, b| (a.1 - wanted).abs().total_cmp(&(b.1 - wanted).abs()));
+        for (rod, across) in rods.into_iter().take(2) {
+            let place = ToolPlace {
+                tool: rod.shown_in(workshop.habits.unit),
+                diameter_mm: Some(across),
+                gives_mm: Some(gives(across)),
+                ..plain(With::Rod)
+            };
+            let handy = if kind == StepKind::Coil || inside_mm > ROD_FROM_MM { 0.0 } else { 0.08 };
+            offers.push((place, handy));
+        }
+        let off = |place: &ToolPlace| place.gives_mm.map_or(f64::INFINITY, |gives| (gives - inside_mm).abs());
+        let best = offers.into_iter().min_by(|a, b| (off(&a.0) + a.1).total_cmp(&(off(&b.0) + b.1)));
+        let wanted_shown = shown(wanted, 2);
+        let place = match best {
+            Some((mut place, _)) => {
+                if off(&place) > FIT_MM.max(FIT_SHARE * inside_mm) {
+                    place.misfit = Some(format!(
+                        "Nothing you own fits: the nearest, {}, gives {} mm instead of {}. Ideal is {wanted_shown} mm.",
+                        place.tool,
+                        place.gives_mm.map_or("nothing".to_owned(), |mm| shown(mm, 2)),
+                        shown(inside_mm, 2)
+                    ));
+                }
+                place
+            }
+            None => ToolPlace {
+                tool: format!("{wanted_shown} mm jaw or rod"),
+                diameter_mm: Some(wanted),
+                gives_mm: Some(inside_mm),
+                misfit: Some(format!(
+                    "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} mm gives this bend."
+                )),
+                ..plain(With::Rod)
+            },
+        };
+        (place, over)
+    }
+
+    fn oval_rod(&self, long_mm: f64, short_mm: f64, workshop: &Workshop) -> ToolPlace {
+        let off = |long: f64, short: f64| (long - long_mm).abs() + (short - short_mm).abs();
+        let ovals = workshop.rods.iter().filter(|rod| rod.shape == Shape::Oval);
+        let best = ovals.min_by(|a, b| {
+            let (a, b) = (a.outline(), b.outline());
+            off(a.across(), a.short_across()).total_cmp(&off(b.across(), b.short_across()))
+        });
+        let named = |text: String| ToolPlace { tool: text, ..plain(With::Rod) };
+        match best {
+            Some(rod) if off(rod.outline().across(), rod.outline().short_across()) < 0.05 * long_mm => {
+                named(rod.shown_in(LengthUnit::Mm))
+            }
+            _ => ToolPlace {
+                misfit: Some(format!(
+                    "No oval rod you own is near {} × {} mm. Bend a round ring over two rods, or wind it on a filed dowel.",
+                    shown(long_mm, 2),
+                    shown(short_mm, 2)
+                )),
+                ..named(format!("{} × {} mm oval rod", shown(long_mm, 2), shown(short_mm, 2)))
+            },
+        }
+    }
+}

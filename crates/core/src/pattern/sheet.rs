@@ -1,0 +1,264 @@
+//! Everything the drawing room shows of one request, worked out in one go.
+
+use serde::Serialize;
+
+use super::blank::Blank;
+use super::change::{pieces, text_of};
+use super::check::Check;
+use super::drawn::DrawnPiece;
+use super::form::Formed;
+use super::step::{Mark, Step};
+use super::{Kind, PatternRequest};
+use crate::drawing::Drawing;
+use crate::fault::{Fault, Faults};
+use crate::figure::Figure;
+use crate::finding::Course;
+use crate::finding::view::Side;
+use crate::sentence::Piece;
+use crate::workshop::Workshop;
+
+/// A segment in numbers.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct SegmentRow {
+    /// What it makes.
+    pub what: &'static str,
+    /// How the wire runs.
+    #[serde(flatten)]
+    pub shape: Course,
+    /// Straight wire in it, mm.
+    pub length_mm: f64,
+    /// Where it starts on the blank, from the left flush end, mm.
+    pub from_mm: f64,
+    /// Where it ends, mm.
+    pub to_mm: f64,
+    /// What it is hammered to, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub flattened_mm: Option<f64>,
+    /// Share of the stretch the metal had left that it uses; 0 where it stays straight.
+    pub strain_used: f64,
+}
+
+/// What follows from a request, in numbers. Lengths in mm.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PatternForm {
+    /// Wire in the finished piece.
+    pub developed_mm: f64,
+    /// Straight wire to cut for one blank, rounded up to the maker's ruler.
+    pub blank_mm: f64,
+    /// The same, exact.
+    pub blank_exact_mm: f64,
+    /// The blank and what is lost or held of it.
+    pub blank: Blank,
+    /// How many blanks to cut.
+    pub blanks_n: u32,
+    /// The wire from end to end; their lengths sum to `developed_mm`.
+    pub segments: Vec<SegmentRow>,
+    /// Marks from the left flush end, left to right; `forming_n` is their order of forming.
+    pub marks: Vec<Mark>,
+    /// Forming steps, in order.
+    pub steps: Vec<Step>,
+    /// What closes, collides and fits.
+    pub checks: Vec<Check>,
+    /// One finished piece, grams.
+    pub mass_g: f64,
+    /// Height over the wire.
+    pub height_mm: f64,
+    /// Width over the wire.
+    pub width_mm: f64,
+    /// Depth over the wire.
+    pub depth_mm: f64,
+    /// Load at which the first bearing bend gives, N; none where nothing bears. An estimate.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub opens_n: Option<f64>,
+}
+
+/// Everything the drawing room shows of one request.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PatternSheet {
+    /// The request as understood.
+    pub request: PatternRequest,
+    /// Its sentence.
+    pub sentence: Vec<Piece>,
+    /// The sentence as plain text.
+    pub text: String,
+    /// What is wrong with it; then there is nothing below.
+    pub faults: Vec<Fault>,
+    /// What follows from it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub result: Option<PatternWorked>,
+}
+
+/// What follows from a request that can be made.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PatternWorked {
+    /// In numbers.
+    pub form: PatternForm,
+    /// Figures with their working.
+    pub figures: Vec<Figure>,
+    /// The finished piece from the front, with dimensions.
+    pub front: DrawnPiece,
+    /// The finished piece from the side.
+    pub side: DrawnPiece,
+    /// The piece after each step, cutting first; as many as there are steps.
+    pub stages: Vec<Drawing>,
+    /// Thickness of the wire in its bends, mm.
+    pub thickness_mm: f64,
+    /// Colour of the bare metal, `#rrggbb`.
+    pub colour: String,
+}
+
+/// A pattern in the library: usual wire, usual dimensions, drawn.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Thumbnail {
+    /// The finished piece from the front.
+    pub drawing: Drawing,
+    /// The cut in a few words: `cut 61.5 mm, mark at 9.0 and 30.8`.
+    pub cut: String,
+    /// Colour of the bare metal.
+    pub colour: String,
+}
+
+impl Formed<'_> {
+    /// The piece in numbers, with the workshop's tools.
+    pub fn in_numbers(&self, workshop: &Workshop) -> PatternForm {
+        let unit = workshop.habits.unit;
+        let blank = self.blank(unit);
+        let tools = self.tools(workshop);
+        self.numbers(&blank, &tools, unit)
+    }
+
+    fn numbers(
+        &self,
+        blank: &Blank,
+        tools: &[Option<super::place::Bent>],
+        unit: crate::length::LengthUnit,
+    ) -> PatternForm {
+        let size = self.extent.size();
+        let spans = self.spans(blank);
+        let segments =
+            self.design.segments.iter().zip(&spans).enumerate().map(|(i, (segment, (from, to)))| {
+                SegmentRow {
+                    what: segment.what,
+                    shape: segment.course,
+                    length_mm: self.wire_mm.get(i).copied().unwrap_or(0.0),
+                    from_mm: *from,
+                    to_mm: *to,
+                    flattened_mm: segment.flattened_mm,
+                    strain_used: self.strain_used(i),
+                }
+            });
+        PatternForm {
+            developed_mm: blank.developed_mm,
+            blank_mm: blank.cut_mm,
+            blank_exact_mm: blank.exact_mm,
+            blank: *blank,
+            blanks_n: self.request.blanks_n(),
+            segments: segments.collect(),
+            marks: self.marks(blank, tools),
+            steps: self.steps(blank, tools, unit),
+            checks: self.checks(),
+            mass_g: self.request.wire.mass_g(blank.developed_mm),
+            height_mm: size.y,
+            width_mm: size.x,
+            depth_mm: size.z,
+            opens_n: self.weakest(0.0).map(|(_, newtons)| newtons),
+        }
+    }
+
+    fn worked_out(&self, workshop: &Workshop) -> PatternWorked {
+        let unit = workshop.habits.unit;
+        let blank = self.blank(unit);
+        let tools = self.tools(workshop);
+        let form = self.numbers(&blank, &tools, unit);
+        PatternWorked {
+            figures: self.figures(&blank, unit),
+            front: self.drawn(Side::Front, unit),
+            side: self.drawn(Side::Right, unit),
+            stages: (0..=self.design.steps.len()).map(|n| self.stage(n, &tools)).collect(),
+            thickness_mm: self.design.profile.thickness_mm(),
+            colour: self.request.wire.metal.figures().colour.to_owned(),
+            form,
+        }
+    }
+}
+
+impl PatternRequest {
+    /// Lays the wire and checks that the plier asked for is in the workshop.
+    ///
+    /// # Errors
+    /// As [`PatternRequest::form`]; and a fault at `plier` when the workshop has none of that name.
+    pub fn form_with(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
+        let formed = self.form()?;
+        if let Some(name) = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty()) {
+            let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
+            if !own.iter().any(|known| known.eq_ignore_ascii_case(name)) {
+                let shown: String = name.chars().take(60).collect();
+                let known = if own.is_empty() {
+                    "None are listed under Tools yet".to_owned()
+                } else {
+                    format!("Yours: {}", own.join(", "))
+                };
+                return Err(Fault::new(
+                    "plier",
+                    format!("The workshop has no plier called “{shown}”. {known}."),
+                )
+                .into());
+            }
+        }
+        Ok(formed)
+    }
+
+    /// Works out everything the drawing room shows.
+    pub fn sheet(&self, workshop: &Workshop) -> PatternSheet {
+        let sentence = pieces(self, workshop.habits.unit);
+        let (faults, result) = match self.form_with(workshop) {
+            Ok(formed) => (vec![], Some(formed.worked_out(workshop))),
+            Err(faults) => (faults.0, None),
+        };
+        PatternSheet { request: self.clone(), text: text_of(&sentence), sentence, faults, result }
+    }
+
+    /// The piece as the library shows it.
+    ///
+    /// # Errors
+    /// As [`PatternRequest::form`].
+    pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
+        let formed = self.form()?;
+        let unit = workshop.habits.unit;
+        let blank = formed.blank(unit);
+        let marks: Vec<String> = formed
+            .spans(&blank)
+            .iter()
+            .zip(&formed.design.segments)
+            .filter(|(_, segment)| !matches!(segment.course, Course::Straight { .. }))
+            .map(|((from, _), _)| format!("{from:.1}"))
+            .collect();
+        let marks = if marks.len() > 4 {
+            format!("{} marks", marks.len())
+        } else {
+            format!("mark at {}", marks.join(", "))
+        };
+        let mut drawing = formed.drawn(Side::Front, unit).drawing;
+        drawing.dimensions.clear();
+        Ok(Thumbnail {
+            drawing,
+            cut: format!("cut {}, {marks}", super::step::said(blank.cut_mm, unit)),
+            colour: self.wire.metal.figures().colour.to_owned(),
+        })
+    }
+}
+
+impl Kind {
+    /// The pattern as it is usually made, drawn.
+    ///
+    /// # Errors
+    /// None for the patterns there are; tested for each.
+    pub fn usually(self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
+        PatternRequest::usual(self).thumbnail(workshop)
+    }
+}
