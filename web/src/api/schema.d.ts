@@ -133,7 +133,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Brings plans, rods and blades in from a JSON document: all of it, or nothing where anything is wrong. */
+        /** Brings plans, patterns and tools in from a JSON document: all of it, or nothing where anything is wrong. */
         post: operations["import_document"];
         delete?: never;
         options?: never;
@@ -167,6 +167,263 @@ export interface paths {
         };
         /** The metals with their handbook figures. */
         get: operations["metals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pattern-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The findings that can be made, with what can be chosen about each. */
+        get: operations["pattern_kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists kept patterns, last changed first. */
+        get: operations["list_patterns"];
+        put?: never;
+        /** Keeps a pattern. */
+        post: operations["keep_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/all.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All kept patterns as one JSON document, in the published schema. */
+        get: operations["all_patterns_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes one word of the sentence and gives the sheet that comes of it. */
+        post: operations["change_pattern_word"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a word could be instead, each with what it would change; nothing for a word that is typed. */
+        post: operations["pattern_word_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Solves the free dimensions of a pattern so that it comes out as wanted. */
+        post: operations["fit_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/form": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Forms a finding: developed length, blank, segments, marks, steps, checks, mass. */
+        post: operations["form_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/mate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether two pieces go into each other and stay there. */
+        post: operations["mate_pieces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Everything the drawing room shows; faults come inside, so that the sentence can still be shown. */
+        post: operations["pattern_sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/take-away/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself. */
+        post: operations["take_pattern_away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/thumbnails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draws pieces as a library shows them; none for one that cannot be made. */
+        post: operations["draw_thumbnails"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/transfer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Carries a pattern over to another wire, proportions kept, and lists what differs. */
+        post: operations["transfer_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One kept pattern. */
+        get: operations["get_pattern"];
+        /** Changes a kept pattern; what it was stays as a revision. */
+        put: operations["change_pattern"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a pattern away, or takes it out again. */
+        post: operations["archive_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A pattern as it stood at each revision, newest first. */
+        get: operations["pattern_revisions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -256,6 +513,58 @@ export interface paths {
         put?: never;
         /** Puts a plan away, or takes it out again. */
         post: operations["archive_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pliers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists the workshop's pliers. */
+        get: operations["list_pliers"];
+        put?: never;
+        /** Adds a plier. */
+        post: operations["add_plier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pliers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a plier. */
+        put: operations["change_plier"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pliers/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Removes a plier, or takes it back. */
+        post: operations["archive_plier"];
         delete?: never;
         options?: never;
         head?: never;
@@ -525,6 +834,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * @description The word for a check.
+         * @enum {string}
+         */
+        About: "closes" | "wire-through-wire" | "mouth" | "bore" | "piercing" | "skin" | "stem" | "tip" | "melts" | "strain";
         /** @description The answer to one line. */
         Answer: {
             /** @description What had to be assumed. */
@@ -539,6 +853,7 @@ export interface components {
             headline: string;
             /** @description What is still missing for an answer. */
             missing: string[];
+            pattern?: components["schemas"]["PatternRequest"] | null;
             request?: components["schemas"]["RingRequest"] | null;
             /** @description The sentence of the plan that was understood. */
             sentence: components["schemas"]["Piece"][];
@@ -582,6 +897,80 @@ export interface components {
              */
             thickness_mm: number;
         };
+        /** @description A blank, mm. Cut `cut_mm`; trimmed flush, `flush_mm` is left; marks count from its left flush end. */
+        Blank: {
+            /**
+             * Format: double
+             * @description The same, rounded up to what the maker's ruler reads.
+             */
+            cut_mm: number;
+            /**
+             * Format: double
+             * @description Wire in the finished piece.
+             */
+            developed_mm: number;
+            /**
+             * Format: double
+             * @description Everything together.
+             */
+            exact_mm: number;
+            /**
+             * Format: double
+             * @description Filed off each end.
+             */
+            filing_mm: number;
+            /**
+             * Format: double
+             * @description What is left when both ends are trimmed.
+             */
+            flush_mm: number;
+            /**
+             * Format: double
+             * @description Tail held at the left end, cut off later.
+             */
+            left_tail_mm: number;
+            /**
+             * Format: double
+             * @description Tail held at the right end, cut off later.
+             */
+            right_tail_mm: number;
+            /**
+             * Format: double
+             * @description Where the finished wire starts, from the left flush end.
+             */
+            starts_mm: number;
+            /**
+             * Format: double
+             * @description What rounding up adds; it stays at the right end.
+             */
+            surplus_mm: number;
+            /**
+             * Format: double
+             * @description Trimmed off each end.
+             */
+            trim_mm: number;
+        };
+        /** @description What is taken off or held at the ends of a blank; usual shares of the wire's thickness if left out. */
+        BlankEnds: {
+            /**
+             * Format: double
+             * @description Filed or rounded off each end, mm; 0.15 thicknesses if left out.
+             * @default null
+             */
+            filing_mm: number | null;
+            /**
+             * Format: double
+             * @description Tail to hold at each end that needs one, mm; what the pattern needs if left out.
+             * @default null
+             */
+            tail_mm: number | null;
+            /**
+             * Format: double
+             * @description Trimmed flush at each end, mm; 0.6 thicknesses if left out.
+             * @default null
+             */
+            trim_mm: number | null;
+        };
         /** @description A rod that could be taken, and the ring it really gives. */
         Candidate: {
             /** @description The rod, with its layers of tape. */
@@ -621,18 +1010,212 @@ export interface components {
              */
             nudge: number;
         };
+        /** @description One check with its finding. */
+        Check: {
+            /** @description What it is about. */
+            about: components["schemas"]["About"];
+            /** @description How much attention it asks for. */
+            level: components["schemas"]["Level"];
+            /** @description Whether it is well; where not, `level` says how pressing it is. */
+            ok: boolean;
+            /** @description The segment it is about, by its place along the wire. */
+            segment_n?: number | null;
+            /** @description What was found, in a sentence. */
+            sentence: string;
+        };
         /** @description One choice for a word, and what it would change. */
-        Choice: {
-            /** @description Whether it is what the plan has now. */
+        Choice_PatternRequest: {
+            /** @description Whether it is what stands there now. */
             chosen: boolean;
-            /** @description What the plan would then give, or why it cannot be. */
+            /** @description What would then come of it, or why it cannot be. */
             effect: string;
             /** @description The word as the sentence would have it. */
             label: string;
-            /** @description Whether a plan comes of it. */
+            /** @description Whether it can be made. */
             possible: boolean;
-            /** @description The whole request with this choice made. */
-            request: components["schemas"]["RingRequest"];
+            /** @description What a maker asks for: so many of a pattern, in a wire. */
+            request: {
+                /** @description What is lost or held at the ends. */
+                ends?: components["schemas"]["BlankEnds"];
+                /** @description Which pattern. */
+                kind: components["schemas"]["Kind"];
+                /** @description Whether it is made the other way round, as in a mirror. */
+                mirrored?: boolean;
+                /** @description What is chosen about it, by name; what is left out is as usual. See `/api/pattern-kinds`. */
+                parameters?: {
+                    [key: string]: number;
+                };
+                /**
+                 * Format: int32
+                 * @description How many pieces, or pairs of what is counted in pairs: 1 to 100 000; 1 if left out.
+                 */
+                pieces_n?: number;
+                /** @description The plier to roll on, by its name in the workshop; the one that suits each bend if left out. */
+                plier?: string | null;
+                /** @description The wire. */
+                wire: components["schemas"]["Wire"];
+            };
+        };
+        /** @description One choice for a word, and what it would change. */
+        Choice_RingRequest: {
+            /** @description Whether it is what stands there now. */
+            chosen: boolean;
+            /** @description What would then come of it, or why it cannot be. */
+            effect: string;
+            /** @description The word as the sentence would have it. */
+            label: string;
+            /** @description Whether it can be made. */
+            possible: boolean;
+            /** @description What a maker asks for: so many rings of a wire, wound on a rod and cut. */
+            request: {
+                /** @description How the coil is cut; sawn with a suited blade if left out. */
+                cutting?: components["schemas"]["Cutting"];
+                /** @description What is lost at the ends of each coil. */
+                ends?: components["schemas"]["Ends"];
+                /** @description The rod. */
+                mandrel: components["schemas"]["Mandrel"];
+                /**
+                 * Format: int32
+                 * @description How many rings, 1 to 1 000 000; 100 if left out.
+                 */
+                rings_n?: number;
+                /** @description How it is wound; by hand if left out. */
+                winding?: components["schemas"]["Winding"];
+                /** @description The wire. */
+                wire: components["schemas"]["Wire"];
+            };
+        };
+        /**
+         * @description How a stretch of wire runs. Lengths in mm, angles in degrees. A roll turns the plane of the bend
+         *     about the wire: 0 bends to the left of the way the wire runs, 180 to the right, 90 towards the
+         *     viewer of a piece that lies flat.
+         */
+        Course: {
+            /** @enum {string} */
+            course: "straight";
+            /**
+             * Format: double
+             * @description Its length.
+             */
+            length_mm: number;
+        } | {
+            /**
+             * Format: double
+             * @description How far it turns.
+             */
+            angle_deg: number;
+            /** @enum {string} */
+            course: "bend";
+            /**
+             * Format: double
+             * @description Inside diameter.
+             */
+            inside_mm: number;
+            /**
+             * Format: double
+             * @description How far it climbs out of its plane on the way, to pass over another part of the wire.
+             */
+            rise_mm: number;
+            /**
+             * Format: double
+             * @description Which way.
+             */
+            roll_deg: number;
+        } | {
+            /**
+             * Format: double
+             * @description Diameter of what it is wound round.
+             */
+            core_mm: number;
+            /** @enum {string} */
+            course: "wrap";
+            /**
+             * Format: double
+             * @description From turn to turn along the core; negative to advance the other way.
+             */
+            pitch_mm: number;
+            /**
+             * Format: double
+             * @description Which way the core lies.
+             */
+            roll_deg: number;
+            /**
+             * Format: double
+             * @description Turns.
+             */
+            turns: number;
+        } | {
+            /** @enum {string} */
+            course: "spiral";
+            /**
+             * Format: double
+             * @description Opening left in its middle.
+             */
+            inner_mm: number;
+            /**
+             * Format: double
+             * @description From turn to turn outward.
+             */
+            pitch_mm: number;
+            /**
+             * Format: double
+             * @description Which way.
+             */
+            roll_deg: number;
+            /**
+             * Format: double
+             * @description Turns.
+             */
+            turns: number;
+        } | {
+            /** @enum {string} */
+            course: "cone";
+            /**
+             * Format: double
+             * @description Bore at the wide end.
+             */
+            large_mm: number;
+            /**
+             * Format: double
+             * @description From turn to turn along the axis.
+             */
+            pitch_mm: number;
+            /**
+             * Format: double
+             * @description Which way the axis lies.
+             */
+            roll_deg: number;
+            /**
+             * Format: double
+             * @description Bore at the narrow end.
+             */
+            small_mm: number;
+            /**
+             * Format: double
+             * @description Turns.
+             */
+            turns: number;
+        } | {
+            /** @enum {string} */
+            course: "oval";
+            /**
+             * Format: double
+             * @description Long axis inside.
+             */
+            long_mm: number;
+            /**
+             * Format: double
+             * @description Short axis inside.
+             */
+            short_mm: number;
+        } | {
+            /** @enum {string} */
+            course: "ball";
+            /**
+             * Format: double
+             * @description Its diameter.
+             */
+            diameter_mm: number;
         };
         /** @description Ring inside against rod, for one temper. */
         Curve: {
@@ -709,6 +1292,25 @@ export interface components {
             /** @description Shapes, back to front. */
             shapes: components["schemas"]["Outlined"][];
         };
+        /** @description Pieces to draw small. */
+        Drawn: {
+            /** @description The pieces, at most 200. */
+            requests: components["schemas"]["PatternRequest"][];
+        };
+        /** @description The drawn line of one segment, for pointing at it. */
+        DrawnPart: {
+            /** @description Its centreline as SVG path data, mm. */
+            path: string;
+            /** @description Which segment, by its place along the wire. */
+            segment_n: number;
+        };
+        /** @description A drawing with its segments told apart. */
+        DrawnPiece: {
+            /** @description The drawing. */
+            drawing: components["schemas"]["Drawing"];
+            /** @description Its segments. */
+            parts: components["schemas"]["DrawnPart"][];
+        };
         /** @description What is lost at the ends of each coil. */
         Ends: {
             /**
@@ -749,6 +1351,38 @@ export interface components {
                 blade: components["schemas"]["Blade"];
                 /** @description A note, at most 200 characters. */
                 note?: string;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_KeptPattern: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description A finding with its name. */
+            record: {
+                /** @description Its name, 1 to 80 characters. */
+                name: string;
+                /** @description A note, at most 2000 characters. */
+                note?: string;
+                /** @description The finding. */
+                request: components["schemas"]["PatternRequest"];
             };
             /**
              * Format: int64
@@ -858,6 +1492,60 @@ export interface components {
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
+        /** @description A record as it stands on its shelf. */
+        Entry_Plier: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description A plier the workshop owns. Lengths in mm. */
+            record: {
+                /**
+                 * Format: double
+                 * @description Round-nose: diameter at the base.
+                 */
+                base_mm?: number | null;
+                /** @description Stepped: the diameters, from the tip. Loop jaws: the two diameters. */
+                diameters_mm?: number[];
+                /** @description How its jaws are made. */
+                jaws: components["schemas"]["Jaws"];
+                /**
+                 * Format: double
+                 * @description Round-nose: length of the jaw.
+                 */
+                length_mm?: number | null;
+                /** @description Round-nose: two measured places, instead of the diameters at tip and base. */
+                measured?: components["schemas"]["MeasuredPlace"][];
+                /** @description What the workshop calls it, 1 to 60 characters. */
+                name: string;
+                /**
+                 * Format: double
+                 * @description Round-nose: diameter at the tip.
+                 */
+                tip_mm?: number | null;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /**
+         * @description The word for a family of findings.
+         * @enum {string}
+         */
+        Family: "rings" | "ear-wires" | "pins" | "links" | "clasps" | "ends";
         /** @description One thing wrong, at one field. */
         Fault: {
             /** @description Path of the field, for example `wire.size_mm`. */
@@ -938,6 +1626,20 @@ export interface components {
              * @description Flow stress that work hardening approaches, MPa, ±15 %.
              */
             saturated_mpa: number;
+        };
+        /** @description How one opening of the first piece takes the other. */
+        Fit: {
+            /** @description Whether it goes in and stays. */
+            ok: boolean;
+            /** @description What was found, in a sentence. */
+            sentence: string;
+        };
+        /** @description A pattern and the results wanted of it. */
+        FitWish: {
+            /** @description The pattern. */
+            request: components["schemas"]["PatternRequest"];
+            /** @description What is wanted: a height, a width, a blank. */
+            targets: components["schemas"]["Target"][];
         };
         /** @description What a drawing covers. */
         Frame: {
@@ -1027,10 +1729,14 @@ export interface components {
         };
         /** @description What was brought in. */
         Imported: {
-            /** @description Blades that were added. */
+            /** @description Blades that were added; those already owned are left alone. */
             blades_n: number;
             /** @description The new plans. */
             entries: components["schemas"]["Entry_KeptPlan"][];
+            /** @description The new patterns. */
+            patterns: components["schemas"]["Entry_KeptPattern"][];
+            /** @description Pliers that were added; those already owned are left alone. */
+            pliers_n: number;
             /** @description Rods that were added; those already owned are left alone. */
             rods_n: number;
             /**
@@ -1039,12 +1745,26 @@ export interface components {
              */
             undo: number;
         };
+        /**
+         * @description The word for a kind of jaws.
+         * @enum {string}
+         */
+        Jaws: "round-nose" | "stepped" | "loop-jaws";
         /** @description A saw blade the workshop owns. */
         KeptBlade: {
             /** @description Which. */
             blade: components["schemas"]["Blade"];
             /** @description A note, at most 200 characters. */
             note?: string;
+        };
+        /** @description A finding with its name. */
+        KeptPattern: {
+            /** @description Its name, 1 to 80 characters. */
+            name: string;
+            /** @description A note, at most 2000 characters. */
+            note?: string;
+            /** @description The finding. */
+            request: components["schemas"]["PatternRequest"];
         };
         /** @description A ring plan with its name. */
         KeptPlan: {
@@ -1055,6 +1775,11 @@ export interface components {
             /** @description What was planned. */
             request: components["schemas"]["RingRequest"];
         };
+        /**
+         * @description The word for a pattern.
+         * @enum {string}
+         */
+        Kind: "open-ear-wire" | "wrapped-ear-wire" | "pointed-ear-wire" | "folded-pair" | "eye-pin" | "plain-head-pin" | "balled-head-pin" | "paddle-head-pin" | "trefoil-head-pin" | "hook-clasp" | "s-clasp" | "doubled-hook" | "spiral-hook" | "figure-eight" | "s-link" | "wrapped-loop-link" | "coil-cap" | "cone-cap" | "round-ring" | "oval-ring" | "shaped-ring" | "smallest-ring";
         /**
          * @description The word for a unit.
          * @enum {string}
@@ -1108,6 +1833,83 @@ export interface components {
              */
             usable_mm?: number | null;
         };
+        /** @description A mark on the blank: where a bend starts, with what it is made, how far it goes. */
+        Mark: {
+            /**
+             * Format: double
+             * @description Angle to bend to, springback included, degrees.
+             */
+            angle_deg: number;
+            /**
+             * Format: double
+             * @description From the left flush end, mm.
+             */
+            at_mm: number;
+            /** @description Which forming step makes it, from 1; 1 is cutting. */
+            forming_n: number;
+            /**
+             * Format: double
+             * @description Inside that is left, mm; none for what is not bent.
+             */
+            inside_mm?: number | null;
+            /**
+             * Format: double
+             * @description From the tip of the jaw, mm.
+             */
+            jaw_mm?: number | null;
+            /**
+             * Format: double
+             * @description Angle that is left, degrees.
+             */
+            left_deg: number;
+            /** @description Its segment, by its place along the wire. */
+            segment_n: number;
+            /**
+             * Format: double
+             * @description How much 1 mm of slip along the jaw changes the inside, mm.
+             */
+            slip_mm?: number | null;
+            /**
+             * Format: double
+             * @description Where the stretch ends, mm.
+             */
+            to_mm: number;
+            /** @description Name of the tool. */
+            tool: string;
+            /**
+             * Format: double
+             * @description Diameter of the tool there, mm.
+             */
+            tool_mm?: number | null;
+            /** @description What it makes. */
+            what: string;
+        };
+        /** @description Something another piece may be hung in. */
+        Mate: {
+            /** @description A finding. */
+            pattern: components["schemas"]["PatternRequest"];
+        } | {
+            /** @description A jump ring. */
+            ring: components["schemas"]["RingRequest"];
+        };
+        /**
+         * @description The word for a measure.
+         * @enum {string}
+         */
+        Measure: "height" | "width" | "blank";
+        /** @description A diameter measured at a place on the jaw. */
+        MeasuredPlace: {
+            /**
+             * Format: double
+             * @description From the tip, mm.
+             */
+            at_mm: number;
+            /**
+             * Format: double
+             * @description Diameter there, mm.
+             */
+            diameter_mm: number;
+        };
         /**
          * @description The word for a metal.
          * @enum {string}
@@ -1127,6 +1929,13 @@ export interface components {
          * @enum {string}
          */
         Method: "saw" | "double-flush" | "single-snip";
+        /** @description Something that comes out wrong, and why. */
+        Mishap: {
+            /** @description What it comes from. */
+            cause: string;
+            /** @description What is seen. */
+            seen: string;
+        };
         /** @description A note on the drawing, centred on its place. */
         Note: {
             /** @description Its place, mm. */
@@ -1148,10 +1957,29 @@ export interface components {
              */
             width_mm?: number | null;
         };
+        /** @description What a maker wants to know before making one. */
+        Page: {
+            /** @description Faults that come up, each with its cause. */
+            faults: components["schemas"]["Mishap"][];
+            /** @description What it is for. */
+            purpose: string;
+            /** @description Usual sizes and tempers, and why. */
+            wires: string;
+        };
         /** @description A stretch of a list. */
         Page_KeptBlade: {
             /** @description Entries, last changed first. */
             entries: components["schemas"]["Entry_KeptBlade"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description A stretch of a list. */
+        Page_KeptPattern: {
+            /** @description Entries, last changed first. */
+            entries: components["schemas"]["Entry_KeptPattern"][];
             /**
              * Format: int64
              * @description How many there are in all.
@@ -1178,16 +2006,217 @@ export interface components {
              */
             total: number;
         };
+        /** @description A stretch of a list. */
+        Page_Plier: {
+            /** @description Entries, last changed first. */
+            entries: components["schemas"]["Entry_Plier"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description Two pieces that are to go together. */
+        Pair: {
+            /** @description One. */
+            first: components["schemas"]["Mate"];
+            /** @description The other. */
+            second: components["schemas"]["Mate"];
+        };
+        /** @description One thing about a pattern that can be chosen. */
+        Parameter: {
+            /**
+             * Format: double
+             * @description What it is if left out.
+             */
+            default: number;
+            /** @description What it is called. */
+            label: string;
+            /**
+             * Format: double
+             * @description Most it can be.
+             */
+            max: number;
+            /**
+             * Format: double
+             * @description Least it can be.
+             */
+            min: number;
+            /** @description Its name in a request; ends in its unit. */
+            name: string;
+            /** @description What the sentence says where it is 0. */
+            none?: string | null;
+            /** @description For a choice: what each number means. */
+            options?: string[];
+            /** @description What it is, in a sentence. */
+            sentence: string;
+            /** @description What it is counted in. */
+            unit: components["schemas"]["Unit"];
+        };
         /** @description The passphrase. */
         Passphrase: {
             /** @description As it was set. */
             passphrase: string;
         };
+        /** @description What follows from a request, in numbers. Lengths in mm. */
+        PatternForm: {
+            /** @description The blank and what is lost or held of it. */
+            blank: components["schemas"]["Blank"];
+            /**
+             * Format: double
+             * @description The same, exact.
+             */
+            blank_exact_mm: number;
+            /**
+             * Format: double
+             * @description Straight wire to cut for one blank, rounded up to the maker's ruler.
+             */
+            blank_mm: number;
+            /**
+             * Format: int32
+             * @description How many blanks to cut.
+             */
+            blanks_n: number;
+            /** @description What closes, collides and fits. */
+            checks: components["schemas"]["Check"][];
+            /**
+             * Format: double
+             * @description Depth over the wire.
+             */
+            depth_mm: number;
+            /**
+             * Format: double
+             * @description Wire in the finished piece.
+             */
+            developed_mm: number;
+            /**
+             * Format: double
+             * @description Height over the wire.
+             */
+            height_mm: number;
+            /** @description Marks from the left flush end, left to right; `forming_n` is their order of forming. */
+            marks: components["schemas"]["Mark"][];
+            /**
+             * Format: double
+             * @description One finished piece, grams.
+             */
+            mass_g: number;
+            /**
+             * Format: double
+             * @description Load at which the first bearing bend gives, N; none where nothing bears. An estimate.
+             */
+            opens_n?: number | null;
+            /** @description The wire from end to end; their lengths sum to `developed_mm`. */
+            segments: components["schemas"]["SegmentRow"][];
+            /** @description Forming steps, in order. */
+            steps: components["schemas"]["Step"][];
+            /**
+             * Format: double
+             * @description Width over the wire.
+             */
+            width_mm: number;
+        };
+        /** @description A finding that can be made. */
+        PatternKind: {
+            /** @description Its family. */
+            family: components["schemas"]["Family"];
+            /** @description What the family is called. */
+            family_shown: string;
+            /** @description The word it travels as. */
+            kind: components["schemas"]["Kind"];
+            /** @description What one is called. */
+            name: string;
+            /** @description What it is for, which wire and why, what goes wrong. */
+            page: components["schemas"]["Page"];
+            /** @description Whether it is counted in pairs. */
+            paired: boolean;
+            /** @description What can be chosen about it. */
+            parameters: components["schemas"]["Parameter"][];
+            /** @description What several are called. */
+            plural: string;
+            /** @description The wire it is usually made of. */
+            wire: components["schemas"]["Wire"];
+            /** @description Where it is worn. */
+            worn: components["schemas"]["Worn"];
+            /** @description The same in words. */
+            worn_shown: string;
+        };
+        /** @description What a maker asks for: so many of a pattern, in a wire. */
+        PatternRequest: {
+            /** @description What is lost or held at the ends. */
+            ends?: components["schemas"]["BlankEnds"];
+            /** @description Which pattern. */
+            kind: components["schemas"]["Kind"];
+            /** @description Whether it is made the other way round, as in a mirror. */
+            mirrored?: boolean;
+            /** @description What is chosen about it, by name; what is left out is as usual. See `/api/pattern-kinds`. */
+            parameters?: {
+                [key: string]: number;
+            };
+            /**
+             * Format: int32
+             * @description How many pieces, or pairs of what is counted in pairs: 1 to 100 000; 1 if left out.
+             */
+            pieces_n?: number;
+            /** @description The plier to roll on, by its name in the workshop; the one that suits each bend if left out. */
+            plier?: string | null;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
+        /** @description Everything the drawing room shows of one request. */
+        PatternSheet: {
+            /** @description What is wrong with it; then there is nothing below. */
+            faults: components["schemas"]["Fault"][];
+            /** @description The request as understood. */
+            request: components["schemas"]["PatternRequest"];
+            result?: components["schemas"]["PatternWorked"] | null;
+            /** @description Its sentence. */
+            sentence: components["schemas"]["Piece"][];
+            /** @description The sentence as plain text. */
+            text: string;
+        };
+        /** @description A word of a pattern's sentence to change. */
+        PatternWordChange: {
+            /** @description What to do to it. */
+            change: components["schemas"]["Change"];
+            /** @description The pattern. */
+            request: components["schemas"]["PatternRequest"];
+            /** @description The word: `pieces`, `kind`, `temper`, `metal`, `section`, `size`, `plier`, `hand` or a parameter's name. */
+            slot: string;
+        };
+        /** @description A word of a pattern's sentence to choose for. */
+        PatternWordChoice: {
+            /** @description The pattern. */
+            request: components["schemas"]["PatternRequest"];
+            /** @description The word. */
+            slot: string;
+        };
+        /** @description What follows from a request that can be made. */
+        PatternWorked: {
+            /** @description Colour of the bare metal, `#rrggbb`. */
+            colour: string;
+            /** @description Figures with their working. */
+            figures: components["schemas"]["Figure"][];
+            /** @description In numbers. */
+            form: components["schemas"]["PatternForm"];
+            /** @description The finished piece from the front, with dimensions. */
+            front: components["schemas"]["DrawnPiece"];
+            /** @description The finished piece from the side. */
+            side: components["schemas"]["DrawnPiece"];
+            /** @description The piece after each step, cutting first; as many as there are steps. */
+            stages: components["schemas"]["Drawing"][];
+            /**
+             * Format: double
+             * @description Thickness of the wire in its bends, mm.
+             */
+            thickness_mm: number;
+        };
         /** @description One piece of a sentence: an input to change, or the words between. */
         Piece: {
             /** @description The field of the request it writes to, which its faults name. */
             field?: string | null;
-            slot?: components["schemas"]["Slot"] | null;
+            /** @description Which input it is, by its word; none for the words between. */
+            slot?: string | null;
             /** @description The text as written. */
             text: string;
         };
@@ -1218,14 +2247,18 @@ export interface components {
             /** @description Its name as the sentence has it. */
             shown: string;
         };
-        /** @description Plans, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`. */
+        /** @description Plans and patterns, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`. */
         PlanDocument: {
             /** @description Saw blades of the workshop. */
             blades?: components["schemas"]["KeptBlade"][];
             /** @description Always `lorimant-plans`. */
             format: string;
-            /** @description Kept plans. */
+            /** @description Kept patterns. */
+            patterns?: components["schemas"]["KeptPattern"][];
+            /** @description Kept ring plans. */
             plans?: components["schemas"]["KeptPlan"][];
+            /** @description Pliers of the workshop. */
+            pliers?: components["schemas"]["Plier"][];
             /** @description Rods of the workshop. */
             rods?: components["schemas"]["Mandrel"][];
             settings?: components["schemas"]["Settings"] | null;
@@ -1243,6 +2276,32 @@ export interface components {
             figures: components["schemas"]["Figure"][];
             /** @description The plan as a sentence. */
             sentence: string;
+        };
+        /** @description A plier the workshop owns. Lengths in mm. */
+        Plier: {
+            /**
+             * Format: double
+             * @description Round-nose: diameter at the base.
+             */
+            base_mm?: number | null;
+            /** @description Stepped: the diameters, from the tip. Loop jaws: the two diameters. */
+            diameters_mm?: number[];
+            /** @description How its jaws are made. */
+            jaws: components["schemas"]["Jaws"];
+            /**
+             * Format: double
+             * @description Round-nose: length of the jaw.
+             */
+            length_mm?: number | null;
+            /** @description Round-nose: two measured places, instead of the diameters at tip and base. */
+            measured?: components["schemas"]["MeasuredPlace"][];
+            /** @description What the workshop calls it, 1 to 60 characters. */
+            name: string;
+            /**
+             * Format: double
+             * @description Round-nose: diameter at the tip.
+             */
+            tip_mm?: number | null;
         };
         /** @description What went wrong, as `application/problem+json`. */
         Problem: {
@@ -1266,7 +2325,7 @@ export interface components {
          * @description The word for a question.
          * @enum {string}
          */
-        Question: "in-your-hand" | "on-the-rod" | "off-the-spool" | "will-it-hold";
+        Question: "cut" | "in-your-hand" | "on-the-rod" | "off-the-spool" | "will-it-hold";
         /** @description A typed length, understood. */
         Reading: {
             /**
@@ -1283,6 +2342,27 @@ export interface components {
             note?: string | null;
             /** @description What was understood, written out in mm, inches and both gauges. */
             text: string;
+        };
+        /** @description A record as it stood at one revision. */
+        Revision_KeptPattern: {
+            /** @description When it was made so, UTC. */
+            made_at: string;
+            /** @description A finding with its name. */
+            record: {
+                /** @description Its name, 1 to 80 characters. */
+                name: string;
+                /** @description A note, at most 2000 characters. */
+                note?: string;
+                /** @description The finding. */
+                request: components["schemas"]["PatternRequest"];
+            };
+            /**
+             * Format: int64
+             * @description Which; 1 is as it was first kept.
+             */
+            revision: number;
+            /** @description What it stood for, in a sentence. */
+            sentence: string;
         };
         /** @description Settings with their revision. */
         Revisioned: {
@@ -1486,12 +2566,44 @@ export interface components {
          * @description The word for a part of a drawing.
          * @enum {string}
          */
-        Role: "wire" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
+        Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
         /**
          * @description The word for a section.
          * @enum {string}
          */
         Section: "round" | "square" | "half-round";
+        /** @description A segment in numbers. */
+        SegmentRow: {
+            /**
+             * Format: double
+             * @description What it is hammered to, mm.
+             */
+            flattened_mm?: number | null;
+            /**
+             * Format: double
+             * @description Where it starts on the blank, from the left flush end, mm.
+             */
+            from_mm: number;
+            /**
+             * Format: double
+             * @description Straight wire in it, mm.
+             */
+            length_mm: number;
+            /** @description How the wire runs. */
+            shape: components["schemas"]["Course"];
+            /**
+             * Format: double
+             * @description Share of the stretch the metal had left that it uses; 0 where it stays straight.
+             */
+            strain_used: number;
+            /**
+             * Format: double
+             * @description Where it ends, mm.
+             */
+            to_mm: number;
+            /** @description What it makes. */
+            what: string;
+        };
         /** @description Whether a passphrase is wanted. */
         SessionState: {
             /** @description Whether the workshop is locked for this browser. */
@@ -1546,6 +2658,28 @@ export interface components {
             /** @description Its name. */
             shown: string;
         };
+        /** @description One step. */
+        Step: {
+            /** @description What can hurt here. */
+            caution?: string | null;
+            /** @description A hint beside it. */
+            hint?: string | null;
+            /** @description What is done. */
+            kind: components["schemas"]["StepKind"];
+            /** @description The segments that get their shape, by their place along the wire. */
+            segments: number[];
+            /** @description Its place in the order, from 1. */
+            step_n: number;
+            /** @description The instruction. */
+            text: string;
+            /** @description What to, in a word or two. */
+            what: string;
+        };
+        /**
+         * @description The word for a forming step.
+         * @enum {string}
+         */
+        StepKind: "cut" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "close" | "round" | "part";
         /** @description One turn as straight wire, with the running total. */
         Strip: {
             /**
@@ -1594,6 +2728,16 @@ export interface components {
              */
             undo?: number | null;
         };
+        /** @description A result wanted. */
+        Target: {
+            /** @description Of what. */
+            measure: components["schemas"]["Measure"];
+            /**
+             * Format: double
+             * @description How much, mm.
+             */
+            mm: number;
+        };
         /**
          * @description The word for a temper.
          * @enum {string}
@@ -1604,6 +2748,29 @@ export interface components {
          * @enum {string}
          */
         Theme: "device" | "light" | "dark";
+        /** @description A pattern in the library: usual wire, usual dimensions, drawn. */
+        Thumbnail: {
+            /** @description Colour of the bare metal. */
+            colour: string;
+            /** @description The cut in a few words: `cut 61.5 mm, mark at 9.0 and 30.8`. */
+            cut: string;
+            /** @description The finished piece from the front. */
+            drawing: components["schemas"]["Drawing"];
+        };
+        /** @description A pattern and another wire. */
+        TransferWish: {
+            /** @description The pattern. */
+            request: components["schemas"]["PatternRequest"];
+            /** @description The other wire. */
+            wire: components["schemas"]["Wire"];
+        };
+        /** @description A pattern in another wire, and what is different about it. */
+        Transferred: {
+            /** @description What changes, in sentences. */
+            differences: string[];
+            /** @description The request in the other wire: its dimensions grown or shrunk with the wire's thickness. */
+            request: components["schemas"]["PatternRequest"];
+        };
         /** @description A typed line. */
         Typed: {
             /** @description What was typed. */
@@ -1628,6 +2795,11 @@ export interface components {
              */
             undo: number;
         };
+        /**
+         * @description The word for a unit of a parameter.
+         * @enum {string}
+         */
+        Unit: "mm" | "deg" | "turns" | "choice";
         /**
          * @description The word for a way of winding.
          * @enum {string}
@@ -1701,10 +2873,25 @@ export interface components {
             /** @description How far off it may be. */
             spread: string;
         };
+        /**
+         * @description The word for a place where a piece is worn.
+         * @enum {string}
+         */
+        Worn: "ear" | "skin" | "between";
         /** @description What was written, and the number that undoes it. */
         Written_KeptBlade: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_KeptBlade"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_KeptPattern: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_KeptPattern"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -1725,6 +2912,16 @@ export interface components {
         Written_Mandrel: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Mandrel"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_Plier: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Plier"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -2059,6 +3256,527 @@ export interface operations {
             };
         };
     };
+    pattern_kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternKind"][];
+                };
+            };
+        };
+    };
+    list_patterns: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_KeptPattern"];
+                };
+            };
+        };
+    };
+    keep_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPattern"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    all_patterns_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+        };
+    };
+    change_pattern_word: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternWordChange"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_word_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternWordChoice"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choice_PatternRequest"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fit_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    form_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternForm"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    mate_pieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pair"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fit"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_pattern_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description card-a4.pdf, card-a5.pdf, card.svg, label.pdf, drawing.dxf, bends.csv or pattern.json */
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPattern"];
+            };
+        };
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    draw_thumbnails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drawn"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": (components["schemas"]["Thumbnail"] | null)[];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    transfer_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransferWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Transferred"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry_KeptPattern"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_pattern: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPattern"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision_KeptPattern"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_plans: {
         parameters: {
             query?: {
@@ -2262,6 +3980,142 @@ export interface operations {
             };
         };
     };
+    list_pliers: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_Plier"];
+                };
+            };
+        };
+    };
+    add_plier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plier"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Plier"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_plier: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plier"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Plier"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_plier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Plier"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     change_word: {
         parameters: {
             query?: never;
@@ -2311,7 +4165,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Choice"][];
+                    "application/json": components["schemas"]["Choice_RingRequest"][];
                 };
             };
             422: {

@@ -11,7 +11,7 @@ use super::place::{Bent, With};
 use crate::drawing::{Drawing, Role, Sketch, svg_path};
 use crate::figure::inches;
 use crate::finding::Course;
-use crate::finding::path::Path;
+use crate::finding::path::{Path, Placed};
 use crate::finding::view::{self, Side};
 use crate::length::{LengthUnit, shown};
 
@@ -94,14 +94,18 @@ impl Formed<'_> {
         let shaped = self.design.segments.iter().zip(&path.placed);
         for (segment, placed) in shaped.filter(|_| balls) {
             if let Course::Ball { diameter_mm } = segment.course {
-                let ahead = placed.start.ahead();
-                let centre =
-                    placed.start.at - ahead * (diameter_mm / 2.0 - self.design.profile.thickness_mm() / 4.0);
+                let centre = self.ball_centre(placed, diameter_mm);
                 let circle = Circle::new(point(side.paper(centre)), diameter_mm / 2.0);
                 sketch.shape(Role::Ball, &circle.to_path(0.005));
             }
         }
         parts
+    }
+
+    /// Centre of a ball: it has swallowed the wire's end, a little past its own surface.
+    pub(super) fn ball_centre(&self, placed: &Placed, diameter_mm: f64) -> DVec3 {
+        placed.start.at
+            - placed.start.ahead() * (diameter_mm / 2.0 - self.design.profile.thickness_mm() / 4.0)
     }
 
     /// The finished piece from a side; from the front with its dimensions.

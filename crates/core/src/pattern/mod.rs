@@ -6,6 +6,7 @@
 
 pub mod backwards;
 pub mod blank;
+pub mod cad;
 pub mod change;
 pub mod check;
 pub mod drawn;

@@ -24,7 +24,6 @@ pub struct SegmentRow {
     /// What it makes.
     pub what: &'static str,
     /// How the wire runs.
-    #[serde(flatten)]
     pub shape: Course,
     /// Straight wire in it, mm.
     pub length_mm: f64,

@@ -2,12 +2,13 @@
 
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::mandrel::Mandrel;
+use lorimant_core::plier::Plier;
 use serde::{Deserialize, Deserializer, Serialize, de};
 use utoipa::{OpenApi, ToSchema};
 
-use crate::store::kept::{Kept, KeptBlade, KeptPlan, Settings};
+use crate::store::kept::{Kept, KeptBlade, KeptPattern, KeptPlan, Settings};
 
-/// Plans, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`.
+/// Plans and patterns, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(crate) struct PlanDocument {
@@ -23,12 +24,18 @@ pub(crate) struct PlanDocument {
     /// Rods of the workshop.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub rods: Vec<Mandrel>,
+    /// Pliers of the workshop.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub pliers: Vec<Plier>,
     /// Saw blades of the workshop.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub blades: Vec<KeptBlade>,
-    /// Kept plans.
-    #[serde(default)]
+    /// Kept ring plans.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub plans: Vec<KeptPlan>,
+    /// Kept patterns.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub patterns: Vec<KeptPattern>,
 }
 
 const FORMAT: &str = "lorimant-plans";
@@ -53,15 +60,17 @@ fn right_version<'de, D: Deserializer<'de>>(from: D) -> Result<u32, D::Error> {
 }
 
 impl PlanDocument {
-    /// A document of plans alone.
-    pub fn of(plans: Vec<KeptPlan>) -> Self {
+    /// A document of plans and patterns alone.
+    pub fn of(plans: Vec<KeptPlan>, patterns: Vec<KeptPattern>) -> Self {
         Self {
             format: FORMAT.to_owned(),
             version: VERSION,
             settings: None,
             rods: vec![],
+            pliers: vec![],
             blades: vec![],
             plans,
+            patterns,
         }
     }
 }
@@ -78,14 +87,22 @@ impl PlanDocument {
         for (i, plan) in self.plans.iter().enumerate() {
             collect(format!("plans[{i}]"), plan.check());
         }
+        for (i, pattern) in self.patterns.iter().enumerate() {
+            collect(format!("patterns[{i}]"), pattern.check());
+        }
+        for (i, plier) in self.pliers.iter().enumerate() {
+            collect(format!("pliers[{i}]"), Kept::check(plier));
+        }
         for (i, rod) in self.rods.iter().enumerate() {
             collect(format!("rods[{i}]"), Kept::check(rod));
         }
         for (i, blade) in self.blades.iter().enumerate() {
             collect(format!("blades[{i}]"), blade.check());
         }
-        if self.plans.is_empty() && self.rods.is_empty() && self.blades.is_empty() {
-            faults.push(Fault::new("plans", "The file holds no plans, rods or blades."));
+        let records =
+            [self.plans.len(), self.patterns.len(), self.rods.len(), self.pliers.len(), self.blades.len()];
+        if records.iter().sum::<usize>() == 0 {
+            faults.push(Fault::new("plans", "The file holds no plans, patterns, rods, pliers or blades."));
         }
         if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
     }

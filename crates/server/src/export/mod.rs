@@ -1,7 +1,10 @@
-//! A plan on paper and in open formats.
+//! Plans and findings on paper and in open formats.
 
+mod card;
 mod cut_sheet;
 pub(crate) mod document;
+mod dxf;
+pub(crate) mod finding;
 mod label;
 mod pdf;
 mod svg;
@@ -78,14 +81,23 @@ impl Sheetable {
         Ok(Self { plan, sheet, worked, workshop: settings.workshop_name.clone(), date })
     }
 
-    /// A file name from the plan's name, in letters every system takes.
+    /// A file name from the plan's name.
     pub fn file_name(&self, format: Format) -> String {
-        let plain = |c: char| if c.is_ascii_alphanumeric() { c.to_ascii_lowercase() } else { '-' };
-        let name: String = self.plan.name.chars().map(plain).collect();
-        let words: Vec<&str> = name.split('-').filter(|word| !word.is_empty()).collect();
-        let stem = if words.is_empty() { "rings".to_owned() } else { words.join("-") };
-        format!("{stem}.{}", format.ending())
+        format!("{}.{}", file_stem(&self.plan.name, "rings"), format.ending())
     }
+}
+
+/// A name in letters every system takes for a file.
+fn file_stem(name: &str, otherwise: &str) -> String {
+    let plain = |c: char| if c.is_ascii_alphanumeric() { c.to_ascii_lowercase() } else { '-' };
+    let name: String = name.chars().map(plain).collect();
+    let words: Vec<&str> = name.split('-').filter(|word| !word.is_empty()).collect();
+    if words.is_empty() { otherwise.to_owned() } else { words.join("-") }
+}
+
+/// Text that a spreadsheet will not take for a formula.
+fn plain(text: &str) -> String {
+    if text.starts_with(['=', '+', '-', '@', '\t', '\r']) { format!("'{text}") } else { text.to_owned() }
 }
 
 /// Makes the file.
@@ -96,7 +108,7 @@ pub(crate) fn make(sheetable: &Sheetable, format: Format) -> anyhow::Result<Vec<
         Format::LabelPdf => pdf::from_svg(&label::draw(sheetable))?,
         Format::Csv => table::write(std::slice::from_ref(&sheetable.plan))?.into_bytes(),
         Format::Json => {
-            let document = document::PlanDocument::of(vec![sheetable.plan.clone()]);
+            let document = document::PlanDocument::of(vec![sheetable.plan.clone()], vec![]);
             serde_json::to_vec_pretty(&document)?
         }
     })

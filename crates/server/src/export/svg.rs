@@ -184,6 +184,9 @@ fn strokes(role: Role, width: Option<f64>, colour: &str, scale: f64) -> Vec<(Str
             (stroke(colour), w * 0.78),
             (stroke(&lightened(colour, 0.45)), w * 0.22),
         ],
+        (Role::Ball, _) => {
+            vec![(format!(r#"fill="{colour}" stroke="{}""#, shaded(colour, 0.45)), line(0.15))]
+        }
         (Role::Rod, _) => vec![(format!(r##"fill="#d9dcdf" stroke="{QUIET}""##), line(0.12))],
         (Role::Tape, _) => vec![(format!(r##"fill="#e6dcc0" stroke="{QUIET}""##), line(0.12))],
         (Role::RodEdge, _) => vec![(stroke(QUIET), line(0.1))],

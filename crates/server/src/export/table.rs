@@ -1,5 +1,6 @@
 //! Plans as a table: one line a plan, its inputs and its main figures.
 
+use super::plain;
 use crate::store::kept::KeptPlan;
 
 const HEADINGS: [&str; 22] = [
@@ -62,9 +63,4 @@ pub(crate) fn write(plans: &[KeptPlan]) -> anyhow::Result<String> {
         ])?;
     }
     Ok(String::from_utf8(table.into_inner().map_err(|error| anyhow::anyhow!("{error}"))?)?)
-}
-
-/// Text that a spreadsheet will not take for a formula.
-fn plain(text: &str) -> String {
-    if text.starts_with(['=', '+', '-', '@', '\t', '\r']) { format!("'{text}") } else { text.to_owned() }
 }

@@ -2,6 +2,8 @@
 
 mod ask;
 mod guide;
+mod kept_patterns;
+mod patterns;
 mod plans;
 mod rings;
 mod session;
@@ -9,6 +11,8 @@ mod settings;
 mod tools;
 
 use axum::Json;
+use axum::http::header;
+use axum::response::{IntoResponse as _, Response};
 use utoipa::OpenApi;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -31,6 +35,8 @@ pub(crate) fn router() -> OpenApiRouter<State> {
         .routes(routes!(health))
         .merge(ask::router())
         .merge(guide::router())
+        .merge(kept_patterns::router())
+        .merge(patterns::router())
         .merge(plans::router())
         .merge(rings::router())
         .merge(session::router())
@@ -52,6 +58,20 @@ struct Health {
     status: &'static str,
     /// The program's version.
     version: &'static str,
+}
+
+/// A made file, to be saved under a name.
+fn file(kind: &str, name: &str, bytes: impl Into<axum::body::Body>) -> Response {
+    let disposition = format!("attachment; filename=\"{name}\"");
+    ([(header::CONTENT_TYPE, kind.to_owned()), (header::CONTENT_DISPOSITION, disposition)], bytes.into())
+        .into_response()
+}
+
+/// Makes a file without holding up other requests.
+async fn made(work: impl FnOnce() -> anyhow::Result<Vec<u8>> + Send + 'static) -> Result<Vec<u8>, Problem> {
+    let made = tokio::task::spawn_blocking(work).await;
+    made.map_err(|_| Problem::internal("The file could not be drawn."))?
+        .map_err(|error| Problem::internal(format!("The file could not be written: {error}.")))
 }
 
 type Stored<T> = Result<T, StoreError>;

@@ -15,7 +15,7 @@ use crate::export::document::PlanDocument;
 use crate::export::table;
 use crate::problem::{Body, Problem};
 use crate::store::kept::{Kept, KeptPlan};
-use crate::store::shelf::{self, Edit, Entry, Page, Shelf, Wanted, Written};
+use crate::store::shelf::{self, Edit, Entry, Imported, Page, Shelf, Wanted, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -175,7 +175,7 @@ async fn all(state: &State) -> Result<Vec<KeptPlan>, Problem> {
 /// All kept plans as one JSON document, in the published schema.
 #[utoipa::path(get, path = "/api/plans/all.json", responses((status = 200, body = PlanDocument)))]
 async fn all_plans_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
-    let document = PlanDocument::of(all(&state).await?);
+    let document = PlanDocument::of(all(&state).await?, vec![]);
     let name = "attachment; filename=\"lorimant-plans.json\"";
     Ok(([(header::CONTENT_DISPOSITION, name)], Json(document)).into_response())
 }
@@ -190,20 +190,7 @@ async fn all_plans_csv(Shared(state): Shared<State>) -> Result<Response, Problem
     Ok((headers, text).into_response())
 }
 
-/// What was brought in.
-#[derive(Serialize, ToSchema)]
-struct Imported {
-    /// The new plans.
-    entries: Vec<Entry<KeptPlan>>,
-    /// Rods that were added; those already owned are left alone.
-    rods_n: usize,
-    /// Blades that were added.
-    blades_n: usize,
-    /// Number to post to `/api/undo/{batch}`.
-    undo: i64,
-}
-
-/// Brings plans, rods and blades in from a JSON document: all of it, or nothing where anything is wrong.
+/// Brings plans, patterns and tools in from a JSON document: all of it, or nothing where anything is wrong.
 #[utoipa::path(post, path = "/api/import", request_body = PlanDocument,
     responses((status = 201, body = Imported), (status = 422, body = Problem)))]
 async fn import_document(
@@ -213,8 +200,7 @@ async fn import_document(
     document.check()?;
     let imported = write(&state, move |transaction| {
         let undo = shelf::batch(transaction)?;
-        let (plans, rods_n, blades_n) = shelf::bring_in(transaction, undo, &document)?;
-        Ok(Imported { entries: plans, rods_n, blades_n, undo })
+        shelf::bring_in(transaction, undo, &document)
     });
     Ok((StatusCode::CREATED, Json(imported.await?)))
 }

@@ -2,19 +2,18 @@
 
 use axum::Json;
 use axum::extract::{Path, State as Shared};
-use axum::http::header;
-use axum::response::{IntoResponse, Response};
+use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::figure::Figure;
 use lorimant_core::length::LengthUnit;
 use lorimant_core::mandrel::Mandrel;
 use lorimant_core::ring::backwards::{RingTarget, RodChoice};
 use lorimant_core::ring::caution::Caution;
-use lorimant_core::ring::change::{Change, Choice};
+
 use lorimant_core::ring::sheet::Sheet;
 use lorimant_core::ring::supply::{HowMany, Supply};
 use lorimant_core::ring::{RingPlan, RingRequest};
-use lorimant_core::sentence::{self, Slot};
+use lorimant_core::sentence::{self, Change, Choice, Slot};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -118,8 +117,11 @@ struct WordChoice {
 
 /// What a word could be instead, each with what it would change.
 #[utoipa::path(post, path = "/api/rings/choices", request_body = WordChoice,
-    responses((status = 200, body = Vec<Choice>), (status = 422, body = Problem)))]
-async fn word_choices(Shared(state): Shared<State>, Body(word): Body<WordChoice>) -> Json<Vec<Choice>> {
+    responses((status = 200, body = [Choice<RingRequest>]), (status = 422, body = Problem)))]
+async fn word_choices(
+    Shared(state): Shared<State>,
+    Body(word): Body<WordChoice>,
+) -> Json<Vec<Choice<RingRequest>>> {
     Json(word.request.choices(word.slot, &state.store.workshop()))
 }
 
@@ -173,14 +175,6 @@ async fn take_away(
     let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
     let sheetable = Sheetable::new(kept, &settings, &state.store.workshop())?;
     let name = sheetable.file_name(format);
-    let made = tokio::task::spawn_blocking(move || export::make(&sheetable, format)).await;
-    let bytes = made
-        .map_err(|_| Problem::internal("The file could not be drawn."))?
-        .map_err(|error| Problem::internal(format!("The file could not be written: {error}.")))?;
-    let disposition = format!("attachment; filename=\"{name}\"");
-    Ok((
-        [(header::CONTENT_TYPE, format.kind().to_owned()), (header::CONTENT_DISPOSITION, disposition)],
-        bytes,
-    )
-        .into_response())
+    let bytes = super::made(move || export::make(&sheetable, format)).await?;
+    Ok(super::file(format.kind(), &name, bytes))
 }

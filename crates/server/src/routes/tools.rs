@@ -1,10 +1,11 @@
-//! Tools the workshop owns: rods and saw blades, and start sets to take over.
+//! Tools the workshop owns: rods, pliers and saw blades, and start sets to take over.
 
 use axum::Json;
 use axum::extract::{Path, Query, State as Shared};
 use axum::http::StatusCode;
 use lorimant_core::cutting::Blade;
 use lorimant_core::mandrel::Mandrel;
+use lorimant_core::plier::Plier;
 use lorimant_core::workshop::StartSet;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -23,6 +24,9 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(list_rods, add_rod))
         .routes(routes!(change_rod))
         .routes(routes!(archive_rod))
+        .routes(routes!(list_pliers, add_plier))
+        .routes(routes!(change_plier))
+        .routes(routes!(archive_plier))
         .routes(routes!(list_blades, add_blade))
         .routes(routes!(change_blade))
         .routes(routes!(archive_blade))
@@ -40,7 +44,7 @@ async fn list_rods(
     read(&state, |connection| Shelf::Rods.page(connection, &query.wanted())).await.map(Json)
 }
 
-async fn add<T: Kept + Send + 'static>(
+pub(super) async fn add<T: Kept + Send + 'static>(
     state: &State,
     shelf: Shelf,
     record: T,
@@ -86,6 +90,49 @@ async fn archive_rod(
     Body(wish): Body<Archive>,
 ) -> Result<Json<Written<Mandrel>>, Problem> {
     edit(&state, Shelf::Rods, id, wish.revision, Edit::Archive(wish.archived)).await
+}
+
+/// Lists the workshop's pliers.
+#[utoipa::path(get, path = "/api/pliers", params(ListQuery), responses((status = 200, body = Page<Plier>)))]
+async fn list_pliers(
+    Shared(state): Shared<State>,
+    Query(query): Query<ListQuery>,
+) -> Result<Json<Page<Plier>>, Problem> {
+    read(&state, |connection| Shelf::Pliers.page(connection, &query.wanted())).await.map(Json)
+}
+
+/// Adds a plier.
+#[utoipa::path(post, path = "/api/pliers", request_body = Plier,
+    responses((status = 201, body = Written<Plier>), (status = 422, body = Problem)))]
+async fn add_plier(
+    Shared(state): Shared<State>,
+    Body(plier): Body<Plier>,
+) -> Result<(StatusCode, Json<Written<Plier>>), Problem> {
+    add(&state, Shelf::Pliers, plier).await
+}
+
+/// Changes a plier.
+#[utoipa::path(put, path = "/api/pliers/{id}", params(("id" = i64, Path), Revised), request_body = Plier,
+    responses((status = 200, body = Written<Plier>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn change_plier(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(Revised { revision }): Query<Revised>,
+    Body(plier): Body<Plier>,
+) -> Result<Json<Written<Plier>>, Problem> {
+    Kept::check(&plier)?;
+    edit(&state, Shelf::Pliers, id, revision, Edit::Replace(plier)).await
+}
+
+/// Removes a plier, or takes it back.
+#[utoipa::path(post, path = "/api/pliers/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+    responses((status = 200, body = Written<Plier>), (status = 409, body = Problem)))]
+async fn archive_plier(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(wish): Body<Archive>,
+) -> Result<Json<Written<Plier>>, Problem> {
+    edit(&state, Shelf::Pliers, id, wish.revision, Edit::Archive(wish.archived)).await
 }
 
 /// Lists the workshop's saw blades.

@@ -5,6 +5,9 @@ use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::gauge::GaugeSystem;
 use lorimant_core::length::{Habits, LengthUnit};
 use lorimant_core::mandrel::Mandrel;
+use lorimant_core::pattern::PatternRequest;
+use lorimant_core::pattern::change::{pieces, text_of};
+use lorimant_core::plier::Plier;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::sentence;
 use serde::{Deserialize, Serialize};
@@ -21,6 +24,19 @@ pub(crate) struct KeptPlan {
     pub note: String,
     /// What was planned.
     pub request: RingRequest,
+}
+
+/// A finding with its name.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct KeptPattern {
+    /// Its name, 1 to 80 characters.
+    pub name: String,
+    /// A note, at most 2000 characters.
+    #[serde(default)]
+    pub note: String,
+    /// The finding.
+    pub request: PatternRequest,
 }
 
 /// A saw blade the workshop owns.
@@ -101,17 +117,47 @@ impl Kept for KeptPlan {
     }
 
     fn check(&self) -> Result<(), Faults> {
-        let mut faults = vec![];
-        if self.name.trim().is_empty() {
-            faults.push(Fault::new("name", "The plan has no name. Give it one, so that you find it again."));
-        }
-        faults.extend(at_most("name", "name", &self.name, 80).err());
-        faults.extend(at_most("note", "note", &self.note, 2000).err());
-        if let Err(Faults(found)) = self.request.plan() {
-            faults.extend(found.into_iter().map(|fault| fault.within("request")));
-        }
-        if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
+        named("plan", &self.name, &self.note, self.request.plan().err())
     }
+}
+
+impl Kept for KeptPattern {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn sentence(&self) -> String {
+        text_of(&pieces(&self.request, LengthUnit::Mm))
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        named("pattern", &self.name, &self.note, self.request.form().err())
+    }
+}
+
+impl Kept for Plier {
+    fn name(&self) -> String {
+        self.shown()
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Plier::check(self)
+    }
+}
+
+/// Checks what has a name and a note, together with what is wrong with its request.
+fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<(), Faults> {
+    let mut faults = vec![];
+    if name.trim().is_empty() {
+        let said = format!("The {noun} has no name. Give it one, so that you find it again.");
+        faults.push(Fault::new("name", said));
+    }
+    faults.extend(at_most("name", "name", name, 80).err());
+    faults.extend(at_most("note", "note", note, 2000).err());
+    if let Some(Faults(found)) = request {
+        faults.extend(found.into_iter().map(|fault| fault.within("request")));
+    }
+    if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
 }
 
 impl Kept for Mandrel {

@@ -15,7 +15,10 @@ use kept::{KeptBlade, Settings};
 use shelf::Shelf;
 
 static MIGRATIONS: LazyLock<Migrations> =
-    LazyLock::new(|| Migrations::new(vec![M::up(include_str!("schema.sql"))]));
+    LazyLock::new(|| Migrations::new(vec![M::up(include_str!("schema.sql")), M::up(REVISIONS)]));
+
+/// Version 2: the changes of one entry are its earlier revisions, which are looked for by entry.
+const REVISIONS: &str = "CREATE INDEX changes_by_entry ON changes (entry, revision);";
 
 /// What can go wrong with the file.
 #[derive(Debug, thiserror::Error)]
@@ -117,7 +120,8 @@ impl Store {
             let rods = Shelf::Rods.all(connection)?.into_iter().map(|entry| entry.record).collect();
             let blades: Vec<shelf::Entry<KeptBlade>> = Shelf::Blades.all(connection)?;
             let blades = blades.into_iter().map(|entry| entry.record.blade).collect();
-            Ok(Workshop { rods, blades, habits: settings.habits() })
+            let pliers = Shelf::Pliers.all(connection)?.into_iter().map(|entry| entry.record).collect();
+            Ok(Workshop { rods, pliers, blades, habits: settings.habits() })
         })?;
         *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = Arc::new(fresh);
         Ok(())

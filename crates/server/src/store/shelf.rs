@@ -6,7 +6,7 @@ use rusqlite::{Connection, OptionalExtension, Row, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::kept::{Kept, KeptPlan};
+use super::kept::{Kept, KeptPattern, KeptPlan};
 use super::{Result, StoreError};
 use crate::export::document::PlanDocument;
 
@@ -15,8 +15,12 @@ use crate::export::document::PlanDocument;
 pub(crate) enum Shelf {
     /// Ring plans.
     Plans,
+    /// Findings.
+    Patterns,
     /// Rods.
     Rods,
+    /// Pliers.
+    Pliers,
     /// Saw blades.
     Blades,
 }
@@ -49,6 +53,19 @@ pub(crate) struct Written<T> {
     pub entry: Entry<T>,
     /// Number to post to `/api/undo/{batch}`.
     pub undo: i64,
+}
+
+/// A record as it stood at one revision.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct Revision<T> {
+    /// Which; 1 is as it was first kept.
+    pub revision: i64,
+    /// When it was made so, UTC.
+    pub made_at: String,
+    /// What it stood for, in a sentence.
+    pub sentence: String,
+    /// The record.
+    pub record: T,
 }
 
 /// A stretch of a list.
@@ -94,7 +111,9 @@ impl Shelf {
     fn word(self) -> &'static str {
         match self {
             Self::Plans => "plan",
+            Self::Patterns => "pattern",
             Self::Rods => "rod",
+            Self::Pliers => "plier",
             Self::Blades => "blade",
         }
     }
@@ -170,6 +189,27 @@ impl Shelf {
         Ok(added)
     }
 
+    /// The entry as it stood at each revision, newest first.
+    pub fn revisions<T: Kept>(self, connection: &Connection, id: i64) -> Result<Vec<Revision<T>>> {
+        let current: Entry<T> = self.get(connection, id)?;
+        // A change holds what it wrote over: the record at the revision before, since it was made.
+        let sql = "SELECT before, revision, made_at FROM changes WHERE entry = ?1 ORDER BY revision DESC";
+        let mut statement = connection.prepare_cached(sql)?;
+        let rows = statement.query_map([id], |row| {
+            Ok((row.get::<_, Option<String>>(0)?, row.get::<_, i64>(1)?, row.get::<_, String>(2)?))
+        })?;
+        let mut revisions: Vec<Revision<T>> = vec![];
+        let mut record = current.record;
+        for row in rows {
+            let (before, revision, made_at) = row?;
+            let sentence = record.sentence();
+            revisions.push(Revision { revision, made_at, sentence, record });
+            let Some(before) = before else { break };
+            record = serde_json::from_str(&serde_json::from_str::<Before>(&before)?.record)?;
+        }
+        Ok(revisions)
+    }
+
     /// Edits the entry, if it still stands at the revision the edit was made from.
     pub fn edit<T: Kept>(
         self,
@@ -227,17 +267,35 @@ fn state(transaction: &Transaction, id: i64) -> Result<(Before, i64)> {
     row.optional()?.ok_or(StoreError::Missing { what: "entry", id })
 }
 
-/// Brings in a whole document as one batch. Rods and blades already owned are left alone. Gives the
-/// new plans and how many rods and blades were added.
-pub(crate) fn bring_in(
-    transaction: &Transaction,
-    batch: i64,
-    document: &PlanDocument,
-) -> Result<(Vec<Entry<KeptPlan>>, usize, usize)> {
-    let rods_n = Shelf::Rods.add_missing(transaction, batch, &document.rods)?;
-    let blades_n = Shelf::Blades.add_missing(transaction, batch, &document.blades)?;
-    let plans = document.plans.iter().map(|plan| Shelf::Plans.add(transaction, batch, plan));
-    Ok((plans.collect::<Result<_>>()?, rods_n, blades_n))
+/// What was brought in.
+#[derive(Debug, Serialize, ToSchema)]
+pub(crate) struct Imported {
+    /// The new plans.
+    pub entries: Vec<Entry<KeptPlan>>,
+    /// The new patterns.
+    pub patterns: Vec<Entry<KeptPattern>>,
+    /// Rods that were added; those already owned are left alone.
+    pub rods_n: usize,
+    /// Pliers that were added; those already owned are left alone.
+    pub pliers_n: usize,
+    /// Blades that were added; those already owned are left alone.
+    pub blades_n: usize,
+    /// Number to post to `/api/undo/{batch}`.
+    pub undo: i64,
+}
+
+/// Brings in a whole document as one batch. Tools already owned are left alone.
+pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocument) -> Result<Imported> {
+    let plans = document.plans.iter().map(|plan| Shelf::Plans.add(transaction, undo, plan));
+    let patterns = document.patterns.iter().map(|pattern| Shelf::Patterns.add(transaction, undo, pattern));
+    Ok(Imported {
+        rods_n: Shelf::Rods.add_missing(transaction, undo, &document.rods)?,
+        pliers_n: Shelf::Pliers.add_missing(transaction, undo, &document.pliers)?,
+        blades_n: Shelf::Blades.add_missing(transaction, undo, &document.blades)?,
+        entries: plans.collect::<Result<_>>()?,
+        patterns: patterns.collect::<Result<_>>()?,
+        undo,
+    })
 }
 
 /// The number of a new batch of changes.

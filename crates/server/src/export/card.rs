@@ -1,0 +1,200 @@
+//! The pattern card: a finding on one page, its drawing and its blank at true size, with bars to check
+//! the printer by; and the label for its bag.
+
+use lorimant_core::length::LengthUnit;
+use lorimant_core::pattern::step::Mark;
+
+use super::finding::Finding;
+use super::label::{self, Label};
+use super::svg::{INK, Page, Type, lightened, shaded};
+
+/// A size of paper, mm, with how many times the usual its text is set.
+#[derive(Clone, Copy)]
+pub(super) struct Paper {
+    width: f64,
+    height: f64,
+    margin: f64,
+    text: f64,
+}
+
+pub(super) const A4: Paper = Paper { width: 210.0, height: 297.0, margin: 16.0, text: 1.0 };
+pub(super) const A5: Paper = Paper { width: 148.0, height: 210.0, margin: 10.0, text: 0.84 };
+
+/// Draws the card as SVG, one unit a millimetre.
+pub(super) fn draw(of: &Finding, paper: Paper) -> String {
+    let mut card = Card { page: Page::new(paper.width, paper.height), paper };
+    let Paper { width, height, margin, text } = paper;
+    let (right, foot) = (width - margin, height - 17.0);
+    card.page.text(margin, margin + 5.0, Type::serif(7.4 * text).bold(), &of.pattern.name);
+    card.page.text(right, margin + 1.0, card.small().anchored("end"), &of.workshop);
+    card.page.text(right, margin + 5.0, card.small().anchored("end"), &of.date);
+    card.page.rule(margin, right, margin + 8.0);
+    let mut y =
+        card.page.paragraph(margin, margin + 14.0, Type::serif(4.9 * text), card.room(), &of.sheet.text);
+    if !of.pattern.note.trim().is_empty() {
+        y = card.page.paragraph(margin, y + 0.5, card.small(), card.room(), &of.pattern.note);
+    }
+    y = card.pieces(of, y + 3.0);
+    y = card.blank(of, y + 5.0 * text);
+    card.steps(of, y + 5.0 * text, foot - 4.0);
+    card.page.check_bar("check-50-mm", margin, foot, 50.0, "50 mm: measure it before you trust the drawing");
+    card.page.check_bar("check-2-in", right - 50.8, foot, 50.8, "2 in");
+    let said =
+        "Lorimant pattern card. Strength and cracking figures are estimates, not ratings. Print at 100 %.";
+    card.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), said);
+    card.page.finish(&of.pattern.name)
+}
+
+struct Card {
+    page: Page,
+    paper: Paper,
+}
+
+impl Card {
+    fn room(&self) -> f64 {
+        self.paper.width - 2.0 * self.paper.margin
+    }
+
+    fn small(&self) -> Type {
+        Type::sans(3.1 * self.paper.text).quiet()
+    }
+
+    fn heading(&mut self, x: f64, y: f64, text: &str) {
+        let set = Type::sans(3.4 * self.paper.text).bold();
+        self.page.text(x, y, set, text);
+    }
+
+    /// The piece from front and side at true size, and once larger with its dimensions.
+    fn pieces(&mut self, of: &Finding, y: f64) -> f64 {
+        let margin = self.paper.margin;
+        let (front, side) = (&of.worked.front.drawing, &of.worked.side.drawing);
+        let colour = &of.worked.colour;
+        let mut bare = front.clone();
+        bare.dimensions.clear();
+        let form = &of.worked.form;
+        // The frame of the front view has its dimensions' room in it; the piece itself is as large as it is.
+        let true_width = front.frame.width_mm + side.frame.width_mm + 14.0;
+        let fits =
+            (self.room() * 0.62 / true_width).min(self.paper.height * 0.36 / front.frame.height_mm).min(1.0);
+        let size =
+            if fits < 1.0 { format!("{:.0} % of true size", fits * 100.0) } else { "true size".to_owned() };
+        self.heading(margin, y, &format!("Front and side: {size}"));
+        self.page.drawing((margin, y + 4.0), fits, &bare, colour);
+        let beside = margin + (front.frame.width_mm + 10.0) * fits;
+        let top = y + 4.0 + (side.frame.top_mm - front.frame.top_mm) * fits;
+        self.page.drawing((beside, top), fits, side, colour);
+        let bottom = y + 4.0 + front.frame.height_mm.max(form.height_mm) * fits;
+        let left = margin + (true_width * fits + 16.0).max(self.room() * 0.36);
+        let room = self.paper.width - margin - left;
+        let tall = (self.paper.height * 0.26).max(bottom - y - 4.0);
+        let large = ((room - 16.0) / front.frame.width_mm).min(tall / front.frame.height_mm).max(0.05);
+        self.heading(left, y, &format!("{large:.1} times, with its dimensions, mm"));
+        self.page.dimensioned((left + 4.0, y + 6.0), large, front, colour);
+        bottom.max(y + 6.0 + front.frame.height_mm * large) + 2.0
+    }
+
+    /// The blank at true size with its marks, in as many rows as the page needs.
+    fn blank(&mut self, of: &Finding, y: f64) -> f64 {
+        let (margin, room) = (self.paper.margin, self.room());
+        let blank = &of.worked.form.blank;
+        let thick = of.worked.thickness_mm;
+        let rows = (blank.flush_mm / room).ceil().max(1.0);
+        let more = if rows > 1.0 { format!(", in {rows:.0} rows that follow on") } else { String::new() };
+        let said = format!(
+            "The blank, true size{more}: cut {:.1} mm, {:.1} mm when both ends are flush; marks in mm from the left",
+            blank.cut_mm, blank.flush_mm
+        );
+        self.heading(margin, y, &said);
+        let mut top = y + 8.5;
+        let (mut from, mut row) = (0.0, 0);
+        while from < blank.flush_mm - 1e-9 && row < 12 {
+            let to = (from + room).min(blank.flush_mm);
+            let id = if row == 0 { "blank".to_owned() } else { format!("blank-{row}") };
+            self.page.rect(&id, (margin, top), (to - from, thick), &lightened(&of.worked.colour, 0.25));
+            for mark in &of.worked.form.marks {
+                self.zone(mark, (from, to), top, thick, &of.worked.colour);
+            }
+            (from, row, top) = (to, row + 1, top + thick + 11.0);
+        }
+        top - 5.0
+    }
+
+    fn zone(&mut self, mark: &Mark, (from, to): (f64, f64), top: f64, thick: f64, colour: &str) {
+        let (start, end) = (mark.at_mm.max(from), mark.to_mm.min(to));
+        let x = |mm: f64| self.paper.margin + mm - from;
+        if end > start {
+            let (at, width) = (x(start), end - start);
+            self.page.rect(
+                &format!("zone-{}", mark.segment_n),
+                (at, top),
+                (width, thick),
+                &shaded(colour, 0.6),
+            );
+        }
+        if (from..to).contains(&mark.at_mm) {
+            let at = x(mark.at_mm);
+            self.page.line((at, top - 2.0), (at, top + thick + 2.0), INK, 0.2);
+            // Marks close together stand on two heights.
+            let crowded = mark.segment_n % 2 == 1;
+            let label = Type::sans(2.7 * self.paper.text);
+            self.page.text(
+                at,
+                if crowded { top - 5.0 } else { top - 2.5 },
+                label,
+                &format!("{:.1}", mark.at_mm),
+            );
+            self.page.text(at + 0.4, top + thick + 4.4, label.quiet(), mark.what);
+        }
+    }
+
+    /// The steps, as many as the page has room for, with their cautions.
+    fn steps(&mut self, of: &Finding, y: f64, foot: f64) {
+        let margin = self.paper.margin;
+        let set = Type::sans(3.5 * self.paper.text);
+        self.heading(margin, y, "Steps");
+        let mut y = y + 5.0 * self.paper.text;
+        for step in &of.worked.form.steps {
+            if y > foot - 3.0 {
+                self.page.text(margin, y, self.small(), "The rest of the steps stand on the larger card.");
+                return;
+            }
+            self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
+            let said = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
+            let said: Vec<&str> = said.into_iter().flatten().collect();
+            y = self.page.paragraph(margin + 6.0, y, set, self.room() - 6.0, &said.join(" ")) + 0.8;
+        }
+    }
+}
+
+/// Draws the label for the bag.
+pub(super) fn label(of: &Finding) -> String {
+    let request = &of.pattern.request;
+    let wire = &request.wire;
+    let form = &of.worked.form;
+    let pairs = if request.kind.0.paired { "pairs" } else { "pieces" };
+    let first =
+        form.marks.iter().find_map(|mark| Some(format!("{} {:.1} mm from the tip", mark.tool, mark.jaw_mm?)));
+    let marks: Vec<String> = form.marks.iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
+    label::of(&Label {
+        name: &of.pattern.name,
+        count: format!("{} {pairs}", request.pieces_n),
+        rows: vec![
+            (
+                "wire",
+                format!(
+                    "{} {}, {} {}",
+                    wire.temper,
+                    wire.metal,
+                    wire.section,
+                    wire.size_shown(LengthUnit::Mm)
+                ),
+            ),
+            ("pattern", request.kind.0.name.to_owned()),
+            ("each blank", format!("{:.1} mm", form.blank_mm)),
+            ("marks", marks.join(", ")),
+            ("jaw mark", first.unwrap_or_default()),
+        ],
+        date: &of.date,
+        workshop: &of.workshop,
+    })
+}

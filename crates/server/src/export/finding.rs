@@ -1,0 +1,141 @@
+//! A finding on paper and in open formats.
+
+use anyhow::anyhow;
+use lorimant_core::pattern::PatternRequest;
+use lorimant_core::pattern::sheet::{PatternSheet, PatternWorked};
+use lorimant_core::workshop::Workshop;
+
+use super::{card, document, dxf, file_stem, pdf, plain};
+use crate::problem::Problem;
+use crate::store::kept::{Kept as _, KeptPattern, Settings};
+
+/// What a finding can be taken away as.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum PatternFormat {
+    CardA4,
+    CardA5,
+    CardSvg,
+    Label,
+    Dxf,
+    Bends,
+    Json,
+}
+
+impl PatternFormat {
+    const ALL: [(&'static str, Self); 7] = [
+        ("card-a4.pdf", Self::CardA4),
+        ("card-a5.pdf", Self::CardA5),
+        ("card.svg", Self::CardSvg),
+        ("label.pdf", Self::Label),
+        ("drawing.dxf", Self::Dxf),
+        ("bends.csv", Self::Bends),
+        ("pattern.json", Self::Json),
+    ];
+
+    /// The format of a file name; a sentence naming those there are for any other.
+    pub fn named(file: &str) -> Result<Self, Problem> {
+        let found = Self::ALL.iter().find(|(name, _)| *name == file);
+        found.map(|(_, format)| *format).ok_or_else(|| {
+            let known: Vec<&str> = Self::ALL.iter().map(|(name, _)| *name).collect();
+            Problem::missing(format!("There is no file called {file}. There are {}.", known.join(", ")))
+        })
+    }
+
+    /// Media type.
+    pub fn kind(self) -> &'static str {
+        match self {
+            Self::CardA4 | Self::CardA5 | Self::Label => "application/pdf",
+            Self::CardSvg => "image/svg+xml",
+            Self::Dxf => "image/vnd.dxf",
+            Self::Bends => "text/csv; charset=utf-8",
+            Self::Json => "application/json",
+        }
+    }
+
+    fn ending(self) -> &'static str {
+        Self::ALL.iter().find(|(_, format)| *format == self).map_or("", |(name, _)| *name)
+    }
+}
+
+/// A finding worked out and dated, ready for paper.
+pub(crate) struct Finding {
+    pub pattern: KeptPattern,
+    pub sheet: PatternSheet,
+    pub worked: PatternWorked,
+    pub workshop: String,
+    pub date: String,
+}
+
+impl Finding {
+    /// Works a finding out for paper; refused as keeping it would be.
+    pub fn new(pattern: KeptPattern, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
+        pattern.check()?;
+        let request: &PatternRequest = &pattern.request;
+        request.form_with(workshop)?;
+        let sheet = request.sheet(workshop);
+        let worked = sheet.result.clone();
+        let worked = worked.ok_or_else(|| Problem::internal("This pattern could not be worked out."))?;
+        let date = jiff::ZonedDateTime::now().date().to_string();
+        Ok(Self { pattern, sheet, worked, workshop: settings.workshop_name.clone(), date })
+    }
+
+    /// A file name from the pattern's name.
+    pub fn file_name(&self, format: PatternFormat) -> String {
+        format!("{}.{}", file_stem(&self.pattern.name, "pattern"), format.ending())
+    }
+}
+
+/// Makes the file.
+pub(crate) fn make(of: &Finding, format: PatternFormat) -> anyhow::Result<Vec<u8>> {
+    Ok(match format {
+        PatternFormat::CardA4 => pdf::from_svg(&card::draw(of, card::A4))?,
+        PatternFormat::CardA5 => pdf::from_svg(&card::draw(of, card::A5))?,
+        PatternFormat::CardSvg => card::draw(of, card::A4).into_bytes(),
+        PatternFormat::Label => pdf::from_svg(&card::label(of))?,
+        PatternFormat::Dxf => {
+            let formed = of.pattern.request.form().map_err(|faults| anyhow!("{faults}"))?;
+            dxf::write(&formed).into_bytes()
+        }
+        PatternFormat::Bends => bends(of)?.into_bytes(),
+        PatternFormat::Json => {
+            serde_json::to_vec_pretty(&document::PlanDocument::of(vec![], vec![of.pattern.clone()]))?
+        }
+    })
+}
+
+/// The bend table: one line a mark, in the order of forming.
+fn bends(of: &Finding) -> anyhow::Result<String> {
+    let mut table = csv::Writer::from_writer(vec![]);
+    table.write_record([
+        "forming_n",
+        "what",
+        "at_mm",
+        "to_mm",
+        "inside_mm",
+        "angle_deg",
+        "bend_to_deg",
+        "tool",
+        "tool_mm",
+        "jaw_mm",
+        "slip_mm",
+    ])?;
+    let mut marks: Vec<_> = of.worked.form.marks.iter().collect();
+    marks.sort_by_key(|mark| mark.forming_n);
+    let exact = |mm: Option<f64>| mm.map_or(String::new(), |mm| format!("{mm:.4}"));
+    for mark in marks {
+        table.write_record([
+            mark.forming_n.to_string(),
+            mark.what.to_owned(),
+            format!("{:.4}", mark.at_mm),
+            format!("{:.4}", mark.to_mm),
+            exact(mark.inside_mm),
+            format!("{:.3}", mark.left_deg),
+            format!("{:.3}", mark.angle_deg),
+            plain(&mark.tool),
+            exact(mark.tool_mm),
+            exact(mark.jaw_mm),
+            exact(mark.slip_mm),
+        ])?;
+    }
+    Ok(String::from_utf8(table.into_inner().map_err(|error| anyhow!("{error}"))?)?)
+}

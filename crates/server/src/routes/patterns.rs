@@ -1,0 +1,247 @@
+//! Working on a finding: its kinds, its shape, its words, fits, other wires, mates; taking it away.
+
+use axum::Json;
+use axum::extract::{Path, State as Shared};
+use axum::response::Response;
+use lorimant_core::fault::Fault;
+use lorimant_core::pattern::backwards::Target;
+use lorimant_core::pattern::mate::{self, Fit, Mate};
+use lorimant_core::pattern::page::Page;
+use lorimant_core::pattern::sheet::{PatternForm, PatternSheet, Thumbnail};
+use lorimant_core::pattern::transfer::Transferred;
+use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
+use lorimant_core::sentence::{Change, Choice};
+use lorimant_core::wire::Wire;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use crate::State;
+use crate::export::finding::{self, Finding, PatternFormat};
+use crate::problem::{Body, Problem};
+use crate::store::kept::KeptPattern;
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(pattern_kinds))
+        .routes(routes!(form_pattern))
+        .routes(routes!(pattern_sheet))
+        .routes(routes!(change_pattern_word))
+        .routes(routes!(pattern_word_choices))
+        .routes(routes!(fit_pattern))
+        .routes(routes!(transfer_pattern))
+        .routes(routes!(mate_pieces))
+        .routes(routes!(draw_thumbnails))
+        .routes(routes!(take_pattern_away))
+}
+
+/// A finding that can be made.
+#[derive(Serialize, ToSchema)]
+struct PatternKind {
+    /// The word it travels as.
+    kind: Kind,
+    /// What one is called.
+    name: &'static str,
+    /// What several are called.
+    plural: &'static str,
+    /// Its family.
+    family: Family,
+    /// What the family is called.
+    family_shown: &'static str,
+    /// Where it is worn.
+    worn: Worn,
+    /// The same in words.
+    worn_shown: &'static str,
+    /// Whether it is counted in pairs.
+    paired: bool,
+    /// What can be chosen about it.
+    parameters: &'static [Parameter],
+    /// The wire it is usually made of.
+    wire: Wire,
+    /// What it is for, which wire and why, what goes wrong.
+    page: Page,
+}
+
+/// The findings that can be made, with what can be chosen about each.
+#[utoipa::path(get, path = "/api/pattern-kinds", responses((status = 200, body = Vec<PatternKind>)))]
+async fn pattern_kinds() -> Json<Vec<PatternKind>> {
+    let row = |kind: Kind| PatternKind {
+        kind,
+        name: kind.0.name,
+        plural: kind.0.plural,
+        family: kind.0.family,
+        family_shown: kind.0.family.shown(),
+        worn: kind.0.worn,
+        worn_shown: kind.0.worn.shown(),
+        paired: kind.0.paired,
+        parameters: kind.0.parameters,
+        wire: kind.0.usual(),
+        page: kind.0.page,
+    };
+    Json(Kind::all().map(row).collect())
+}
+
+/// Forms a finding: developed length, blank, segments, marks, steps, checks, mass.
+#[utoipa::path(post, path = "/api/patterns/form", request_body = PatternRequest,
+    responses((status = 200, body = PatternForm), (status = 422, body = Problem)))]
+async fn form_pattern(
+    Shared(state): Shared<State>,
+    Body(request): Body<PatternRequest>,
+) -> Result<Json<PatternForm>, Problem> {
+    let workshop = state.store.workshop();
+    Ok(Json(request.form_with(&workshop)?.in_numbers(&workshop)))
+}
+
+/// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
+#[utoipa::path(post, path = "/api/patterns/sheet", request_body = PatternRequest,
+    responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
+async fn pattern_sheet(
+    Shared(state): Shared<State>,
+    Body(request): Body<PatternRequest>,
+) -> Json<PatternSheet> {
+    Json(request.sheet(&state.store.workshop()))
+}
+
+/// A word of a pattern's sentence to change.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct PatternWordChange {
+    /// The pattern.
+    request: PatternRequest,
+    /// The word: `pieces`, `kind`, `temper`, `metal`, `section`, `size`, `plier`, `hand` or a parameter's name.
+    slot: String,
+    /// What to do to it.
+    change: Change,
+}
+
+/// Changes one word of the sentence and gives the sheet that comes of it.
+#[utoipa::path(post, path = "/api/patterns/change", request_body = PatternWordChange,
+    responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
+async fn change_pattern_word(
+    Shared(state): Shared<State>,
+    Body(word): Body<PatternWordChange>,
+) -> Result<Json<PatternSheet>, Problem> {
+    let workshop = state.store.workshop();
+    let changed = word.request.changed(&word.slot, &word.change, &workshop)?;
+    Ok(Json(changed.sheet(&workshop)))
+}
+
+/// A word of a pattern's sentence to choose for.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct PatternWordChoice {
+    /// The pattern.
+    request: PatternRequest,
+    /// The word.
+    slot: String,
+}
+
+/// What a word could be instead, each with what it would change; nothing for a word that is typed.
+#[utoipa::path(post, path = "/api/patterns/choices", request_body = PatternWordChoice,
+    responses((status = 200, body = [Choice<PatternRequest>]), (status = 422, body = Problem)))]
+async fn pattern_word_choices(
+    Shared(state): Shared<State>,
+    Body(word): Body<PatternWordChoice>,
+) -> Json<Vec<Choice<PatternRequest>>> {
+    Json(word.request.choices(&word.slot, &state.store.workshop()))
+}
+
+/// A pattern and the results wanted of it.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct FitWish {
+    /// The pattern.
+    request: PatternRequest,
+    /// What is wanted: a height, a width, a blank.
+    targets: Vec<Target>,
+}
+
+/// Solves the free dimensions of a pattern so that it comes out as wanted.
+#[utoipa::path(post, path = "/api/patterns/fit", request_body = FitWish,
+    responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
+async fn fit_pattern(
+    Shared(state): Shared<State>,
+    Body(wish): Body<FitWish>,
+) -> Result<Json<PatternSheet>, Problem> {
+    Ok(Json(wish.request.fitted(&wish.targets)?.sheet(&state.store.workshop())))
+}
+
+/// A pattern and another wire.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct TransferWish {
+    /// The pattern.
+    request: PatternRequest,
+    /// The other wire.
+    wire: Wire,
+}
+
+/// Carries a pattern over to another wire, proportions kept, and lists what differs.
+#[utoipa::path(post, path = "/api/patterns/transfer", request_body = TransferWish,
+    responses((status = 200, body = Transferred), (status = 422, body = Problem)))]
+async fn transfer_pattern(Body(wish): Body<TransferWish>) -> Result<Json<Transferred>, Problem> {
+    Ok(Json(wish.request.transferred(&wish.wire)?))
+}
+
+/// Two pieces that are to go together.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Pair {
+    /// One.
+    first: Mate,
+    /// The other.
+    second: Mate,
+}
+
+/// Whether two pieces go into each other and stay there.
+#[utoipa::path(post, path = "/api/patterns/mate", request_body = Pair,
+    responses((status = 200, body = Vec<Fit>), (status = 422, body = Problem)))]
+async fn mate_pieces(Body(pair): Body<Pair>) -> Result<Json<Vec<Fit>>, Problem> {
+    Ok(Json(mate::mate(&pair.first, &pair.second)?))
+}
+
+/// Pieces to draw small.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Drawn {
+    /// The pieces, at most 200.
+    requests: Vec<PatternRequest>,
+}
+
+/// Most pieces drawn small at once.
+const MOST_DRAWN: usize = 200;
+
+/// Draws pieces as a library shows them; none for one that cannot be made.
+#[utoipa::path(post, path = "/api/patterns/thumbnails", request_body = Drawn,
+    responses((status = 200, body = Vec<Option<Thumbnail>>), (status = 422, body = Problem)))]
+async fn draw_thumbnails(
+    Shared(state): Shared<State>,
+    Body(drawn): Body<Drawn>,
+) -> Result<Json<Vec<Option<Thumbnail>>>, Problem> {
+    let n = drawn.requests.len();
+    if n > MOST_DRAWN {
+        let said = format!("{n} pieces are too many to draw at once. Ask for at most {MOST_DRAWN}.");
+        return Err(Fault::new("requests", said).limit(200.0).into());
+    }
+    let workshop = state.store.workshop();
+    Ok(Json(drawn.requests.iter().map(|request| request.thumbnail(&workshop).ok()).collect()))
+}
+
+/// A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself.
+#[utoipa::path(post, path = "/api/patterns/take-away/{file}", request_body = KeptPattern,
+    params(("file" = String, Path,
+        description = "card-a4.pdf, card-a5.pdf, card.svg, label.pdf, drawing.dxf, bends.csv or pattern.json")),
+    responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn take_pattern_away(
+    Shared(state): Shared<State>,
+    Path(file): Path<String>,
+    Body(pattern): Body<KeptPattern>,
+) -> Result<Response, Problem> {
+    let format = PatternFormat::named(&file)?;
+    let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
+    let finding = Finding::new(pattern, &settings, &state.store.workshop())?;
+    let name = finding.file_name(format);
+    let bytes = super::made(move || finding::make(&finding, format)).await?;
+    Ok(super::file(format.kind(), &name, bytes))
+}
