@@ -5,6 +5,7 @@ import RingsView from './rings/RingsView.vue'
 export const stages = [
   { path: '/rings', name: 'Rings' },
   { path: '/kept', name: 'Kept' },
+  { path: '/patterns', name: 'Patterns' },
   { path: '/tools', name: 'Tools' },
   { path: '/guide', name: 'Guide' },
 ] as const
@@ -15,6 +16,12 @@ const router = createRouter({
     { path: '/', redirect: '/rings' },
     { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
     { path: '/kept', component: () => import('./kept/KeptView.vue'), meta: { title: 'Kept plans' } },
+    { path: '/patterns', component: () => import('./patterns/LibraryView.vue'), meta: { title: 'Patterns' } },
+    {
+      path: '/patterns/room',
+      component: () => import('./patterns/RoomView.vue'),
+      meta: { title: 'Drawing room' },
+    },
     { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: 'Tools' } },
     { path: '/guide', component: () => import('./guide/GuideView.vue'), meta: { title: 'Guide' } },
     { path: '/:rest(.*)', redirect: '/rings' },

@@ -75,6 +75,28 @@ pub struct Frame {
     pub height_mm: f64,
 }
 
+words! {
+    /// Which part of a text stands at its place.
+    pub enum Anchor ("anchor of a text") {
+        /// Its start.
+        Start = "start", "start";
+        /// Its middle.
+        Middle = "middle", "middle";
+        /// Its end.
+        End = "end", "end";
+    }
+}
+
+/// Where the text of a dimension stands when that is not beside the middle of its line.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Label {
+    /// Its place, mm.
+    pub at: Place,
+    /// Which part of the text stands there.
+    pub anchor: Anchor,
+}
+
 /// A dimension: the distance between two points, drawn beside it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -85,8 +107,11 @@ pub struct Dimension {
     pub to: Place,
     /// What it says.
     pub text: String,
-    /// The figure it shows, by its key.
+    /// The figure or parameter it shows, by its key.
     pub figure: &'static str,
+    /// Where it says so; beside the middle of its line if left out.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub label: Option<Label>,
 }
 
 /// A note on the drawing, centred on its place.
@@ -163,7 +188,29 @@ impl Sketch {
 
     pub fn dimension(&mut self, from: Point, to: Point, text: String, figure: &'static str) {
         self.cover(Rect::from_points(from, to));
-        self.drawing.dimensions.push(Dimension { from: from.into(), to: to.into(), text, figure });
+        self.drawing.dimensions.push(Dimension {
+            from: from.into(),
+            to: to.into(),
+            text,
+            figure,
+            label: None,
+        });
+    }
+
+    /// A dimension whose text has a place of its own.
+    pub fn labelled(
+        &mut self,
+        (from, to): (Point, Point),
+        text: String,
+        figure: &'static str,
+        label: (Point, Anchor),
+    ) {
+        self.dimension(from, to, text, figure);
+        let (at, anchor) = label;
+        self.cover(Rect::from_points(at, at));
+        if let Some(last) = self.drawing.dimensions.last_mut() {
+            last.label = Some(Label { at: at.into(), anchor });
+        }
     }
 
     pub fn note(&mut self, at: Point, text: String) {

@@ -4,7 +4,6 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 export type Answer = Schemas['Answer']
 export type Candidate = Schemas['Candidate']
-export type Choice = Schemas['Choice']
 export type CurvePoint = Schemas['CurvePoint']
 export type Curve = Schemas['Curve']
 export type Drawing = Schemas['Drawing']
@@ -14,7 +13,29 @@ export type KeptPlan = Schemas['KeptPlan']
 export type KeptBlade = Schemas['KeptBlade']
 export type Mandrel = Schemas['Mandrel']
 export type Place = Schemas['Place']
+export type Check = Schemas['Check']
+export type Dimension = Schemas['Dimension']
+export type DrawnPart = Schemas['DrawnPart']
+export type Fit = Schemas['Fit']
+export type KeptPattern = Schemas['KeptPattern']
+export type Mark = Schemas['Mark']
+export type Mate = Schemas['Mate']
+export type Parameter = Schemas['Parameter']
+export type PatternEntry = Schemas['Entry_KeptPattern']
+export type PatternForm = Schemas['PatternForm']
+export type PatternKind = Schemas['PatternKind']
+export type PatternRequest = Schemas['PatternRequest']
+export type PatternRevision = Schemas['Revision_KeptPattern']
+export type PatternSheet = Schemas['PatternSheet']
+export type PatternWorked = Schemas['PatternWorked']
 export type Piece = Schemas['Piece']
+export type Plier = Schemas['Plier']
+export type PlierEntry = Schemas['Entry_Plier']
+export type Step = Schemas['Step']
+export type Target = Schemas['Target']
+export type Thumbnail = Schemas['Thumbnail']
+export type Transferred = Schemas['Transferred']
+export type Wire = Schemas['Wire']
 export type PlacedRod = Schemas['PlacedRod']
 export type PlanDocument = Schemas['PlanDocument']
 export type Problem = Schemas['Problem']
@@ -77,14 +98,14 @@ export function faultsOf(thrown: unknown): Fault[] {
 }
 
 /** Fetches a made file and hands it to the browser to save. */
-export async function takeAway(file: string, plan: KeptPlan): Promise<void> {
-  const response = await fetch(`/api/rings/take-away/${file}`, {
+export async function takeAway(path: string, record: KeptPlan | KeptPattern): Promise<void> {
+  const response = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(plan),
+    body: JSON.stringify(record),
   })
   if (!response.ok) throw new Refused((await response.json()) as Problem)
-  const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? file
+  const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? 'lorimant'
   const link = document.createElement('a')
   link.href = URL.createObjectURL(await response.blob())
   link.download = name

@@ -839,6 +839,11 @@ export interface components {
          * @enum {string}
          */
         About: "closes" | "wire-through-wire" | "mouth" | "bore" | "piercing" | "skin" | "stem" | "tip" | "melts" | "strain";
+        /**
+         * @description The word for a anchor of a text.
+         * @enum {string}
+         */
+        Anchor: "start" | "middle" | "end";
         /** @description The answer to one line. */
         Answer: {
             /** @description What had to be assumed. */
@@ -1270,10 +1275,11 @@ export interface components {
         };
         /** @description A dimension: the distance between two points, drawn beside it. */
         Dimension: {
-            /** @description The figure it shows, by its key. */
+            /** @description The figure or parameter it shows, by its key. */
             figure: string;
             /** @description From here, mm. */
             from: components["schemas"]["Place"];
+            label?: components["schemas"]["Label"] | null;
             /** @description What it says. */
             text: string;
             /** @description To here, mm. */
@@ -1780,6 +1786,13 @@ export interface components {
          * @enum {string}
          */
         Kind: "open-ear-wire" | "wrapped-ear-wire" | "pointed-ear-wire" | "folded-pair" | "eye-pin" | "plain-head-pin" | "balled-head-pin" | "paddle-head-pin" | "trefoil-head-pin" | "hook-clasp" | "s-clasp" | "doubled-hook" | "spiral-hook" | "figure-eight" | "s-link" | "wrapped-loop-link" | "coil-cap" | "cone-cap" | "round-ring" | "oval-ring" | "shaped-ring" | "smallest-ring";
+        /** @description Where the text of a dimension stands when that is not beside the middle of its line. */
+        Label: {
+            /** @description Which part of the text stands there. */
+            anchor: components["schemas"]["Anchor"];
+            /** @description Its place, mm. */
+            at: components["schemas"]["Place"];
+        };
         /**
          * @description The word for a unit.
          * @enum {string}
@@ -2666,6 +2679,8 @@ export interface components {
             hint?: string | null;
             /** @description What is done. */
             kind: components["schemas"]["StepKind"];
+            /** @description Whether the workshop owns no tool that fits; the hint says which would. */
+            misfit: boolean;
             /** @description The segments that get their shape, by their place along the wire. */
             segments: number[];
             /** @description Its place in the order, from 1. */

@@ -1,100 +1,224 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, useId, useTemplateRef } from 'vue'
-import type { Drawing, Place } from '../api/client'
-import MetalGradient from './MetalGradient.vue'
+import { useElementSize, useEventListener } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import type { Dimension, Drawing, DrawnPart, Place } from '../api/client'
+import DrawnShapes from './DrawnShapes.vue'
 
 const props = defineProps<{
   drawing: Drawing
   /** Pixels in a millimetre for true size; without it the drawing fills its place. */
   truePixels?: number | null
+  /** Millimetres the drawing is kept large enough for, so that it does not jump while one drags. */
+  atLeast?: Drawing['frame'] | null
+  /** Lines of the segments, for pointing at them. */
+  parts?: DrawnPart[]
+  /** The segments that are lit. */
+  lit?: number[]
+  /** A second piece laid over the first, in outline. */
+  over?: Drawing | null
+  /** Dimensions that can be grabbed and typed into, by what they show, and what each is called. */
+  handles?: Record<string, string>
+}>()
+const emit = defineEmits<{
+  point: [segment: number | null]
+  /** A dimension was dragged so many mm longer or shorter than it was when it was grabbed. */
+  drag: [name: string, mm: number, phase: 'start' | 'move' | 'end']
+  /** A dimension was clicked, to be typed into. */
+  edit: [name: string, at: HTMLElement]
 }>()
 
-const id = useId()
 const place = useTemplateRef<HTMLElement>('place')
 const { width, height } = useElementSize(place)
 
 /** Room round the drawing for its dimensions and notes, in pixels. */
-const room = { left: 8, right: 8, top: 26, bottom: 28 }
+const room = computed(() => {
+  const labelled = props.drawing.dimensions.some((dimension) => dimension.label)
+  return labelled
+    ? { left: 116, right: 116, top: 22, bottom: 18 }
+    : { left: 8, right: 8, top: 26, bottom: 28 }
+})
 
 const view = computed(() => {
-  const { left_mm: left, top_mm: top, width_mm: w, height_mm: h } = props.drawing.frame
-  const fit = Math.min(
-    (width.value - room.left - room.right) / w,
-    (height.value - room.top - room.bottom) / h,
-  )
-  const scale = props.truePixels ?? Math.max(fit, 0.1)
-  const x = (width.value - w * scale) / 2 - left * scale
-  const y = room.top + Math.max(0, (height.value - room.top - room.bottom - h * scale) / 2) - top * scale
+  const frame = props.atLeast ?? props.drawing.frame
+  const { left_mm: left, top_mm: top, width_mm: w, height_mm: h } = frame
+  const { left: west, right: east, top: north, bottom: south } = room.value
+  const fit = Math.min((width.value - west - east) / w, (height.value - north - south) / h)
+  const scale = props.truePixels ?? Math.min(Math.max(fit, 0.1), 60)
+  const x = west + (width.value - west - east - w * scale) / 2 - left * scale
+  const y = north + Math.max(0, (height.value - north - south - h * scale) / 2) - top * scale
   return { scale, x, y }
 })
 
 const put = (place: Place) =>
   [place.x_mm * view.value.scale + view.value.x, place.y_mm * view.value.scale + view.value.y] as const
 
+/** Where a dimension's text stands: at its label, beside an upright line, over a level one. */
+function textOf(dimension: Dimension, [x1, y1]: readonly number[], [x2, y2]: readonly number[]) {
+  if (dimension.label) {
+    const [x, y] = put(dimension.label.at)
+    const gap = { start: 8, middle: 0, end: -8 }[dimension.label.anchor]
+    return { x: x + gap, y: y + 5, 'text-anchor': dimension.label.anchor }
+  }
+  const upright = Math.abs(y2! - y1!) > Math.abs(x2! - x1!)
+  return upright
+    ? { x: x1! + 9, y: (y1! + y2!) / 2 + 5, 'text-anchor': 'start' as const }
+    : { x: (x1! + x2!) / 2, y: y1! - 8, 'text-anchor': 'middle' as const }
+}
+
 const dimensions = computed(() =>
   props.drawing.dimensions.map((dimension) => {
-    const [x1, y1] = put(dimension.from)
-    const [x2, y2] = put(dimension.to)
-    const upright = Math.abs(y2 - y1) > Math.abs(x2 - x1)
-    return { ...dimension, x1, y1, x2, y2, upright }
+    const [from, to] = [put(dimension.from), put(dimension.to)]
+    const length = Math.hypot(to[0] - from[0], to[1] - from[1])
+    const along = length > 0.5 ? [(to[0] - from[0]) / length, (to[1] - from[1]) / length] : [0, 0]
+    const tick = ([x, y]: readonly number[]) => ({
+      x1: x! - along[1]! * 5,
+      y1: y! + along[0]! * 5,
+      x2: x! + along[1]! * 5,
+      y2: y! - along[0]! * 5,
+    })
+    const standing = textOf(dimension, from, to)
+    // A label that stands away from its line is led to it.
+    let lead = null
+    if (dimension.label && Math.abs(to[1] - from[1]) < 0.5 && length > 0.5) {
+      const [x, y] = put(dimension.label.at)
+      const near = Math.abs(x - from[0]) < Math.abs(x - to[0]) ? from : to
+      lead = { x1: near[0], y1: near[1], x2: x, y2: y }
+    }
+    return {
+      ...dimension,
+      line: { x1: from[0], y1: from[1], x2: to[0], y2: to[1] },
+      along,
+      length,
+      standing,
+      lead,
+      ticks: length > 0.5 ? [tick(from), tick(to)] : [],
+    }
   }),
 )
+
 /** A note stands centred under its place, unless it would run off the right edge. */
 function beside(note: Drawing['notes'][number]) {
   const [x, y] = put(note.at)
   const near = x + note.text.length * 3.6 > width.value
   return { x: near ? width.value - 4 : x, y: y + 20, 'text-anchor': near ? 'end' : 'middle' }
 }
+
+const grabbed = ref<{
+  name: string
+  at: [number, number]
+  along: number[]
+  moved: boolean
+  scale: number
+} | null>(null)
+
+function grab(dimension: (typeof dimensions.value)[number], event: PointerEvent) {
+  if (!props.handles?.[dimension.figure] || event.button !== 0) return
+  event.preventDefault()
+  ;(event.currentTarget as HTMLElement).focus()
+  // An angle has no line: dragging to the right opens it.
+  const along = dimension.length > 0.5 ? dimension.along : [1, 0]
+  // A line is longer when its nearer end is pulled outward.
+  const far = dimension.length > 0.5 && nearer(dimension.line, event)
+  const signed = far ? along : along.map((part) => -part)
+  grabbed.value = {
+    name: dimension.figure,
+    at: [event.clientX, event.clientY],
+    along: signed,
+    moved: false,
+    scale: view.value.scale,
+  }
+}
+
+/** Whether a place is nearer to a line's second end. */
+function nearer(line: { x1: number; y1: number; x2: number; y2: number }, event: PointerEvent): boolean {
+  const box = place.value!.getBoundingClientRect()
+  const [x, y] = [event.clientX - box.left, event.clientY - box.top]
+  return Math.hypot(x - line.x2, y - line.y2) <= Math.hypot(x - line.x1, y - line.y1)
+}
+
+useEventListener('pointermove', (event) => {
+  const held = grabbed.value
+  if (!held) return
+  const [dx, dy] = [event.clientX - held.at[0], event.clientY - held.at[1]]
+  if (!held.moved && Math.hypot(dx, dy) < 4) return
+  if (!held.moved) emit('drag', held.name, 0, 'start')
+  held.moved = true
+  emit('drag', held.name, (dx * held.along[0]! + dy * held.along[1]!) / held.scale, 'move')
+})
+useEventListener('pointerup', (event) => {
+  const held = grabbed.value
+  grabbed.value = null
+  if (!held) return
+  if (held.moved) emit('drag', held.name, 0, 'end')
+  else {
+    const at = (event.target as Element).closest<SVGElement>('[data-dimension]')
+    if (at) emit('edit', held.name, at as unknown as HTMLElement)
+  }
+})
+useEventListener('pointercancel', () => {
+  if (grabbed.value?.moved) emit('drag', grabbed.value.name, 0, 'end')
+  grabbed.value = null
+})
 </script>
 
 <template>
   <div ref="place" class="stage">
-    <svg :width="width" :height="height" role="img" :aria-label="drawing.described" data-test="drawing">
-      <defs>
-        <MetalGradient :id="`${id}-wire`" />
-        <linearGradient :id="`${id}-rod`" x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" class="rod-edge" />
-          <stop offset="0.3" class="rod-light" />
-          <stop offset="1" class="rod-edge" />
-        </linearGradient>
-      </defs>
+    <svg
+      :width="width"
+      :height="height"
+      :role="handles ? 'group' : 'img'"
+      :aria-label="drawing.described"
+      data-test="drawing"
+    >
       <g :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
-        <template v-for="(shape, i) in drawing.shapes" :key="i">
-          <g v-if="shape.role === 'wire'" :stroke-linecap="shape.round_ends ? 'round' : 'butt'">
-            <path :d="shape.path" class="wire-edge" :stroke-width="shape.width_mm!" />
+        <DrawnShapes :drawing="drawing" />
+        <g v-if="over" class="over" data-test="over">
+          <template v-for="(shape, i) in over.shapes" :key="i">
+            <path v-if="shape.width_mm" :d="shape.path" :stroke-width="shape.width_mm" class="over-body" />
             <path
+              v-if="shape.width_mm"
               :d="shape.path"
-              :stroke="`url(#${id}-wire)`"
-              :stroke-width="shape.width_mm! * 0.86"
-              fill="none"
+              class="over-line"
+              vector-effect="non-scaling-stroke"
             />
-            <path :d="shape.path" class="wire-shine" :stroke-width="shape.width_mm! * 0.18" />
-          </g>
-          <path v-else-if="shape.role === 'rod'" :d="shape.path" :fill="`url(#${id}-rod)`" />
+          </template>
+        </g>
+        <template v-for="part in parts" :key="part.segment_n">
           <path
-            v-else
-            :d="shape.path"
-            :class="shape.role"
-            :stroke-width="shape.role === 'kerf' ? 2 : undefined"
+            v-if="lit?.includes(part.segment_n)"
+            :d="part.path"
+            class="lit"
+            :stroke-width="drawing.shapes.find((shape) => shape.width_mm)?.width_mm ?? 1"
+            data-test="lit"
+          />
+          <path
+            :d="part.path"
+            class="touch"
+            stroke-width="18"
             vector-effect="non-scaling-stroke"
+            :data-segment="part.segment_n"
+            @pointerenter="emit('point', part.segment_n)"
+            @pointerleave="emit('point', null)"
           />
         </template>
       </g>
-      <g v-for="dimension in dimensions" :key="dimension.figure" class="dimension">
-        <line :x1="dimension.x1" :y1="dimension.y1" :x2="dimension.x2" :y2="dimension.y2" />
-        <template v-if="dimension.upright">
-          <line :x1="dimension.x1 - 5" :x2="dimension.x1 + 5" :y1="dimension.y1" :y2="dimension.y1" />
-          <line :x1="dimension.x2 - 5" :x2="dimension.x2 + 5" :y1="dimension.y2" :y2="dimension.y2" />
-          <text :x="dimension.x1 + 9" :y="(dimension.y1 + dimension.y2) / 2 + 5">{{ dimension.text }}</text>
-        </template>
-        <template v-else>
-          <line :x1="dimension.x1" :x2="dimension.x1" :y1="dimension.y1 - 5" :y2="dimension.y1 + 5" />
-          <line :x1="dimension.x2" :x2="dimension.x2" :y1="dimension.y2 - 5" :y2="dimension.y2 + 5" />
-          <text :x="(dimension.x1 + dimension.x2) / 2" :y="dimension.y1 - 8" text-anchor="middle">
-            {{ dimension.text }}
-          </text>
-        </template>
+      <g
+        v-for="dimension in dimensions"
+        :key="dimension.figure"
+        class="dimension"
+        :class="{ handle: handles?.[dimension.figure], held: grabbed?.name === dimension.figure }"
+        :data-dimension="dimension.figure"
+        :role="handles?.[dimension.figure] ? 'button' : undefined"
+        :tabindex="handles?.[dimension.figure] ? 0 : undefined"
+        :aria-label="handles?.[dimension.figure] ? `${dimension.text}: drag or type` : undefined"
+        @pointerdown="grab(dimension, $event)"
+        @keydown.enter.prevent="emit('edit', dimension.figure, $event.currentTarget as HTMLElement)"
+      >
+        <line v-if="handles?.[dimension.figure]" class="hit" v-bind="dimension.line" />
+        <line v-if="dimension.length > 0.5" v-bind="dimension.line" />
+        <line v-for="(tick, i) in dimension.ticks" :key="i" v-bind="tick" />
+        <line v-if="dimension.lead" class="lead" v-bind="dimension.lead" />
+        <text v-bind="dimension.standing">{{ dimension.text }}</text>
       </g>
       <text v-for="note in drawing.notes" :key="note.text" class="note" v-bind="beside(note)">
         {{ note.text }}
@@ -116,56 +240,67 @@ svg {
   inset: 0;
 }
 
-.rod-edge {
-  stop-color: #868e96;
-}
-
-.rod-light {
-  stop-color: #e4e7e9;
-}
-
-.wire-edge {
+.touch {
   fill: none;
-  stroke: color-mix(in oklab, var(--metal) 45%, black);
+  stroke: transparent;
+  pointer-events: stroke;
 }
 
-.wire-shine {
+.lit {
   fill: none;
-  stroke: rgb(255 255 255 / 22%);
+  stroke: rgb(var(--v-theme-primary));
+  stroke-opacity: 0.82;
+  pointer-events: none;
 }
 
-.tape {
-  fill: #e2d5b0;
-  stroke: #9a8f70;
-  stroke-width: 1;
-}
-
-.rod-edge {
+.over-body {
   fill: none;
-  stroke: rgb(60 66 72 / 45%);
-  stroke-width: 1;
+  stroke: rgb(var(--v-theme-primary));
+  stroke-opacity: 0.24;
 }
 
-.ghost {
+.over-line {
   fill: none;
-  stroke: rgb(var(--v-theme-on-background));
-  stroke-opacity: 0.62;
-  stroke-width: 1.3;
-  stroke-dasharray: 5 5;
-}
-
-.kerf {
-  fill: none;
-  stroke: rgb(var(--v-theme-error));
-}
-
-.break {
-  fill: rgb(var(--v-theme-background));
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 1.5;
+  stroke-dasharray: 6 4;
 }
 
 .dimension line {
   stroke: rgb(var(--v-theme-on-background));
   stroke-width: 1.2;
+}
+
+.dimension .lead {
+  stroke-width: 0.8;
+}
+
+.dimension .hit {
+  stroke: transparent;
+  stroke-width: 26;
+}
+
+.handle {
+  cursor: grab;
+  touch-action: none;
+}
+
+.handle:hover text,
+.handle:focus-visible text,
+.held text {
+  fill: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+
+.handle:hover line:not(.hit),
+.held line:not(.hit) {
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 2;
+}
+
+.held {
+  cursor: grabbing;
 }
 
 .dimension text,
@@ -176,6 +311,7 @@ svg {
   stroke: rgb(var(--v-theme-background));
   stroke-width: 4px;
   stroke-linejoin: round;
+  user-select: none;
 }
 
 .note {

@@ -3,12 +3,19 @@ import { computed, ref } from 'vue'
 import type { Figure } from '../api/client'
 import { useSettings } from '../frame/settings'
 
-const props = defineProps<{ figures: Figure[] }>()
+const props = defineProps<{
+  figures: Figure[]
+  /** The questions shown, in this order; all if left out. */
+  only?: Figure['question'][]
+  /** Whether its first figure is the main one of the view. */
+  lead?: boolean
+}>()
 
 const settings = useSettings()
 const opened = ref<string | null>(null)
 
 const titles: Record<Figure['question'], string> = {
+  cut: 'Cut',
   'in-your-hand': 'In your hand',
   'on-the-rod': 'On the rod',
   'off-the-spool': 'Off the spool',
@@ -16,10 +23,12 @@ const titles: Record<Figure['question'], string> = {
 }
 
 const groups = computed(() =>
-  Object.entries(titles).map(([question, title]) => ({
-    title,
-    figures: props.figures.filter((figure) => figure.question === question),
-  })),
+  (props.only ?? (Object.keys(titles) as Figure['question'][]))
+    .map((question) => ({
+      title: titles[question],
+      figures: props.figures.filter((figure) => figure.question === question),
+    }))
+    .filter((group) => group.figures.length),
 )
 
 /** Value and unit in the unit the workshop reads first; the other stands below. */
@@ -42,7 +51,7 @@ const beside = (figure: Figure) => [figure.more, written(figure).other].filter(B
         <button
           type="button"
           class="plain face"
-          :class="{ main: g === 0 && i === 0 }"
+          :class="{ main: lead && g === 0 && i === 0 }"
           :aria-expanded="opened === figure.key"
           :data-figure="figure.key"
           @click="opened = opened === figure.key ? null : figure.key"

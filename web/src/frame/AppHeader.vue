@@ -4,12 +4,18 @@ import { useElementSize, useResizeObserver } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { stages } from '../router'
+import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import AskLine from './AskLine.vue'
 import SettingsMenu from './SettingsMenu.vue'
 
 const route = useRoute()
 const plan = usePlan()
+const pattern = usePattern()
+/** The metal in hand: that of the piece on the desk one stands at. */
+const colour = computed(() =>
+  route.path.startsWith('/patterns') && pattern.worked ? pattern.colour : plan.colour,
+)
 const header = useTemplateRef<HTMLElement>('header')
 const nav = useTemplateRef<HTMLElement>('nav')
 const { width } = useElementSize(header, undefined, { box: 'border-box' })
@@ -36,11 +42,17 @@ useResizeObserver(nav, placeCurl)
 </script>
 
 <template>
-  <header ref="header" class="head no-print" :style="{ '--metal': plan.colour }">
+  <header ref="header" class="head no-print" :style="{ '--metal': colour }">
     <div class="row">
       <router-link to="/rings" class="name serif">Lorimant</router-link>
       <nav ref="nav" aria-label="Stages of the work">
-        <router-link v-for="stage in stages" :key="stage.path" :to="stage.path">{{ stage.name }}</router-link>
+        <router-link
+          v-for="stage in stages"
+          :key="stage.path"
+          :to="stage.path"
+          :aria-current="route.path.startsWith(stage.path) ? 'page' : undefined"
+          >{{ stage.name }}</router-link
+        >
       </nav>
       <AskLine class="ask" />
       <v-btn

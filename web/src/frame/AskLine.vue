@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { api, data, type Answer } from '../api/client'
+import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import { useNotice } from './notice'
 import { isTyping } from './typing'
 
 const plan = usePlan()
+const pattern = usePattern()
 const notice = useNotice()
 const router = useRouter()
+const route = useRoute()
 const text = ref('')
 const answer = ref<Answer | null>(null)
 const open = ref(false)
@@ -46,14 +49,15 @@ const marked = computed(() => {
 })
 
 async function use() {
-  const request = answer.value?.request
-  if (!request || answer.value?.faults.length) return
+  const { request, pattern: finding, faults } = answer.value ?? {}
+  if ((!request && !finding) || faults?.length) return
   open.value = false
   field.value?.blur()
-  await plan.start(request)
+  if (finding) await pattern.start(finding)
+  else if (request) await plan.start(request)
   text.value = ''
   answer.value = null
-  await router.push('/rings')
+  await router.push(finding ? '/patterns/room' : '/rings')
 }
 
 useEventListener('keydown', (event) => {
@@ -75,8 +79,12 @@ useEventListener('pointerdown', (event) => {
         ref="field"
         v-model="text"
         type="text"
-        aria-label="Ask: rings, sizes, lengths"
-        placeholder="120 rings 5 mm inside copper 18 soft"
+        aria-label="Ask: rings, findings, sizes, lengths"
+        :placeholder="
+          route.path.startsWith('/patterns')
+            ? '24 pairs hooks 20 ga sterling half-hard'
+            : '120 rings 5 mm inside copper 18 soft'
+        "
         autocomplete="off"
         spellcheck="false"
         maxlength="400"
@@ -108,13 +116,13 @@ useEventListener('pointerdown', (event) => {
       </p>
       <p v-for="said in answer.assumed" :key="said" class="quiet small">{{ said }}</p>
       <v-btn
-        v-if="answer.request && !answer.faults.length"
+        v-if="(answer.request || answer.pattern) && !answer.faults.length"
         variant="flat"
         color="primary"
         data-test="use-answer"
         @click="use"
       >
-        Open as a plan
+        {{ answer.pattern ? 'Open in the drawing room' : 'Open as a plan' }}
       </v-btn>
     </section>
   </div>

@@ -8,12 +8,13 @@ const open = ref(false)
 const keys = [
   ['/', 'Go to the ask line'],
   ['Tab', 'Walk from word to word of the sentence'],
-  ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one ring, or the next choice'],
+  ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one piece, or the next choice'],
   ['Enter', 'On a word: open what it could be'],
   ['letters, digits', 'On a word: type in its place'],
-  ['[ ]', 'Back and on: coil on the rod, let go, plot by temper'],
-  ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan'],
-  ['Ctrl S', 'Keep the plan'],
+  ['[ ]', 'Rings: coil on the rod, let go, plot by temper. Patterns: a forming step back and on'],
+  ['Enter', 'On a dimension of a drawing: type its length'],
+  ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan or pattern'],
+  ['Ctrl S', 'Keep the plan or pattern'],
   ['Esc', 'Close what is open'],
   ['?', 'This list'],
 ]
@@ -32,7 +33,7 @@ useEventListener('keydown', (event) => {
       <h2>Keys</h2>
       <table class="ledger">
         <tbody>
-          <tr v-for="[key, does] in keys" :key="key">
+          <tr v-for="[key, does] in keys" :key="does">
             <td>
               <kbd>{{ key }}</kbd>
             </td>

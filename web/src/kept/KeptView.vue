@@ -2,12 +2,13 @@
 import { mdiDotsHorizontal } from '@mdi/js'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, faultsOf, type Fault, type PlanDocument, type PlanEntry } from '../api/client'
+import { api, data, type PlanEntry } from '../api/client'
+import BringIn from '../desk/BringIn.vue'
 import { useNotice } from '../frame/notice'
 import { usePlan } from '../rings/plan'
-import RenameDialog from './RenameDialog.vue'
+import RenameDialog from '../desk/RenameDialog.vue'
 
 const plan = usePlan()
 const notice = useNotice()
@@ -19,8 +20,6 @@ const page = ref(0)
 const most = 50
 const finding = refDebounced(find, 140)
 const renaming = ref<PlanEntry | null>(null)
-const importFaults = ref<Fault[]>([])
-const chooser = useTemplateRef<HTMLInputElement>('chooser')
 
 const { data: found, error } = useQuery({
   queryKey: ['plans', finding, archived, page],
@@ -71,28 +70,14 @@ const archive = ({ id, revision, record, archived: away }: PlanEntry) =>
     notice.did(`“${record.name}” was ${away ? 'taken out again' : 'put away'}.`, written.undo, refresh)
   })
 
-async function bringIn(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
-  importFaults.value = []
-  try {
-    const text = await file.text()
-    const answer = await data(
-      api.POST('/api/import', {
-        // The file goes to the server as it is, so that its errors are about the file itself.
-        body: text as unknown as PlanDocument,
-        bodySerializer: (body) => body as unknown as string,
-        headers: { 'content-type': 'application/json' },
-      }),
-    )
-    await refresh()
-    const n = answer.entries.length
-    notice.did(`Brought in ${n} ${n === 1 ? 'plan' : 'plans'} from ${file.name}.`, answer.undo, refresh)
-  } catch (thrown) {
-    importFaults.value = faultsOf(thrown)
+async function rename({ id, revision }: { id: number; revision: number }, body: PlanEntry['record']) {
+  const written = await data(
+    api.PUT('/api/plans/{id}', { params: { path: { id }, query: { revision } }, body }),
+  )
+  if (plan.kept?.id === id) {
+    plan.kept = { id, revision: written.entry.revision, name: body.name, note: body.note ?? '' }
   }
+  return written
 }
 </script>
 
@@ -113,30 +98,10 @@ async function bringIn(event: Event) {
         <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> put away
       </label>
       <span class="grow" />
-      <v-btn data-test="import" @click="chooser?.click()">Bring in JSON</v-btn>
-      <input
-        ref="chooser"
-        class="visually-hidden"
-        type="file"
-        accept=".json,application/json"
-        aria-label="JSON file of plans to bring in"
-        tabindex="-1"
-        data-test="import-file"
-        @change="bringIn"
-      />
+      <BringIn @brought="refresh" />
       <v-btn href="/api/plans/all.json" download>All as JSON</v-btn>
       <v-btn href="/api/plans/all.csv" download>All as CSV</v-btn>
     </div>
-    <section v-if="importFaults.length" class="import stop" role="alert" data-test="import-faults">
-      <p><b>Nothing was brought in.</b> Mend these and try again:</p>
-      <ul>
-        <li v-for="fault in importFaults.slice(0, 12)" :key="fault.field + fault.sentence">
-          <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}
-        </li>
-        <li v-if="importFaults.length > 12">and {{ importFaults.length - 12 }} more.</li>
-      </ul>
-      <v-btn @click="importFaults = []">Close</v-btn>
-    </section>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <p v-else-if="!found" class="quiet" role="status">Fetching your plans…</p>
     <p v-else-if="!entries.length" class="empty" data-test="empty">
@@ -187,7 +152,7 @@ async function bringIn(event: Event) {
       >
       <v-btn :disabled="(page + 1) * most >= found.total" @click="page += 1">Older</v-btn>
     </nav>
-    <RenameDialog v-model="renaming" @renamed="refresh" />
+    <RenameDialog v-model="renaming" :keep="rename" @renamed="refresh" />
   </div>
 </template>
 
@@ -207,16 +172,6 @@ async function bringIn(event: Event) {
 
 .grow {
   flex: 1;
-}
-
-.import {
-  border-left: 3px solid rgb(var(--v-theme-error));
-  padding: 4px 0 4px 14px;
-  margin-bottom: 16px;
-}
-
-.import ul {
-  padding-left: 18px;
 }
 
 .plans {

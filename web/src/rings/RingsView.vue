@@ -2,15 +2,17 @@
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import { takeAway, type PlacedRod } from '../api/client'
+import { takeAway, type Piece, type PlacedRod, type Slot } from '../api/client'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useNotice } from '../frame/notice'
 import { useSettings } from '../frame/settings'
 import { isTyping } from '../frame/typing'
-import KeepDialog from './KeepDialog.vue'
-import PlanSentence from './PlanSentence.vue'
+import KeepDialog from '../desk/KeepDialog.vue'
+import SentenceLine from '../desk/SentenceLine.vue'
+import type { Word } from '../desk/desk'
+import RingWordMore from './RingWordMore.vue'
 import RodsLine from './RodsLine.vue'
 import { usePlan } from './plan'
 
@@ -43,10 +45,37 @@ async function take(file: string) {
   if (!plan.draft) return
   const name = plan.kept?.name || 'Rings'
   try {
-    await takeAway(file, { name, note: plan.kept?.note ?? '', request: plan.draft })
+    await takeAway(`/api/rings/take-away/${file}`, { name, note: plan.kept?.note ?? '', request: plan.draft })
   } catch (thrown) {
     notice.fail(thrown)
   }
+}
+
+const words: Record<Slot, Word> = {
+  rings: { title: 'How many rings', hint: 'a count' },
+  temper: { title: 'Temper of the wire' },
+  metal: { title: 'Metal' },
+  section: { title: 'Section of the wire' },
+  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: true },
+  winding: { title: 'How it is wound' },
+  mandrel: { title: 'The rod it is wound on', hint: '5 mm, 3/16 in dowel, 6 mm hexagonal rod' },
+  cutting: { title: 'How the coil is cut' },
+  blade: { title: 'Saw blade' },
+  inside: { title: 'The ring wanted in the hand', hint: '5 mm, 3/16"', length: true },
+}
+
+/** A fault at a part of what a word stands for: a rod's shape, a cut's filing. */
+function alsoFaulty(piece: Piece): boolean {
+  const group = piece.field?.split('.')[0] ?? ''
+  return (
+    ['mandrel', 'cutting'].includes(group) &&
+    piece.slot !== 'blade' &&
+    plan.faults.some(
+      (fault) =>
+        fault.field.startsWith(`${group}.`) &&
+        !plan.sheet?.sentence.some((other) => other.field === fault.field),
+    )
+  )
 }
 
 async function wind(rod: PlacedRod) {
@@ -91,7 +120,11 @@ onMounted(() => attempt(plan.open()))
     <h1 class="visually-hidden">Rings</h1>
     <div class="table">
       <div class="left">
-        <PlanSentence />
+        <SentenceLine :desk="plan" :words="(slot) => words[slot as Slot]" :also-faulty="alsoFaulty">
+          <template #default="{ slotName, from, readMm, choose }">
+            <RingWordMore :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
+          </template>
+        </SentenceLine>
         <div class="tools no-print">
           <v-btn
             variant="flat"
@@ -187,11 +220,11 @@ onMounted(() => attempt(plan.open()))
         </div>
       </div>
       <aside v-if="plan.worked" class="right" :class="{ stale: !plan.sound }" aria-label="Figures">
-        <FigureColumn :figures="plan.worked.figures" />
+        <FigureColumn :figures="plan.worked.figures" lead />
       </aside>
     </div>
     <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />
-    <KeepDialog v-model="keeping" />
+    <KeepDialog v-model="keeping" :desk="plan" noun="plan" @undone="plan.kept = null" />
   </div>
   <p v-else class="page quiet" role="status">Laying out the plan…</p>
 </template>

@@ -6,6 +6,7 @@ import { api, data, type Mandrel, type RodEntry, type StartSet } from '../api/cl
 import { useNotice } from '../frame/notice'
 import { usePlan } from '../rings/plan'
 import BladeList from './BladeList.vue'
+import PlierList from './PlierList.vue'
 import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
 
@@ -153,16 +154,24 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
       </table>
       <RodDialog v-model="editing" @kept="refresh" />
     </section>
-    <BladeList />
+    <div class="side">
+      <PlierList />
+      <BladeList />
+    </div>
   </div>
 </template>
 
 <style scoped>
 .tools {
   display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(300px, 2fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 24px 64px;
   align-items: start;
+}
+
+.side {
+  display: grid;
+  gap: 32px;
 }
 
 .lead {

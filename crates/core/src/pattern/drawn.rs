@@ -8,7 +8,7 @@ use super::Unit;
 use super::form::Formed;
 use super::former::{Lies, StepKind};
 use super::place::{Bent, With};
-use crate::drawing::{Drawing, Role, Sketch, svg_path};
+use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
 use crate::figure::inches;
 use crate::finding::Course;
 use crate::finding::path::{Path, Placed};
@@ -41,6 +41,20 @@ fn point(at: DVec2) -> Point {
 
 fn on_paper(at: DVec3) -> Point {
     point(Side::Front.paper(at))
+}
+
+/// To the right or to the left.
+fn outward(x: f64) -> DVec2 {
+    DVec2::new(if x >= -1e-6 { 1.0 } else { -1.0 }, 0.0)
+}
+
+/// How a text stands at a place that lies this way from what it speaks of.
+fn anchor(out: DVec2) -> Anchor {
+    match out.x {
+        x if x > 0.3 => Anchor::Start,
+        x if x < -0.3 => Anchor::End,
+        _ => Anchor::Middle,
+    }
 }
 
 /// The value of a parameter as a dimension says it.
@@ -86,6 +100,7 @@ impl Formed<'_> {
             // Drawn where the bend stands after letting go, so no larger than its inside.
             let circle = Circle::new(on_paper(centre), diameter.min(inside) / 2.0);
             sketch.shape(Role::Rod, &circle.to_path(0.005));
+            sketch.note(circle.center, format!("Ø {}", shown(diameter, 2)));
         }
     }
 
@@ -136,7 +151,7 @@ impl Formed<'_> {
     fn draw_dimensions(&self, sketch: &mut Sketch, unit: LengthUnit) {
         let extent = self.extent;
         let (size, middle) = (extent.size(), (extent.least + extent.most) / 2.0);
-        let away = 0.075 * size.x.max(size.y) + self.design.profile.thickness_mm();
+        let away = 0.06 * size.x.max(size.y) + self.design.profile.thickness_mm();
         for (name, lies) in &self.design.dimensions {
             let Some(parameter) = self.request.kind.0.parameter(name) else { continue };
             let value = dimension_text(self.request.value(name), parameter.unit, unit);
@@ -155,9 +170,12 @@ impl Formed<'_> {
                 Lies::Angle(i) => {
                     let Some(bend) = placed(i) else { continue };
                     let at = bend.at(0.5).0;
-                    let out = DVec2::new(if at.x >= middle.x { 1.0 } else { -1.0 }, 0.0) * (away * 0.8);
-                    let place = point(Side::Front.paper(at) + out);
-                    sketch.dimension(place, place, text, parameter.name);
+                    // A kicked tip has room on its inner side; outside stand the lengths.
+                    let kick = bend.curve.angle() < std::f64::consts::FRAC_PI_2;
+                    let out = outward(if kick { middle.x - at.x } else { at.x - middle.x });
+                    let beyond = if kick { 1.2 * self.design.profile.thickness_mm() } else { away * 0.8 };
+                    let place = point(Side::Front.paper(at) + out * beyond);
+                    sketch.labelled((place, place), text, parameter.name, (place, anchor(out)));
                 }
             }
         }
@@ -179,7 +197,14 @@ impl Formed<'_> {
         if out.dot((a + b) / 2.0 - m) < 0.0 {
             out = -out;
         }
-        sketch.dimension(point(a + out * away), point(b + out * away), text, name);
+        // Clear of whatever else of the piece stands out on that side along the stretch.
+        let length = (b - a).dot(along);
+        let beside = self.path.points(1.0).into_iter().map(|(_, at, _)| Side::Front.paper(at) - a);
+        let beside = beside.filter(|p| (0.0..=length).contains(&p.dot(along)));
+        let reach =
+            beside.map(|p| p.dot(out)).fold(0.0, f64::max).min(0.4 * self.extent.size().max_element());
+        let (from, to) = (a + out * (reach + away), b + out * (reach + away));
+        sketch.labelled((point(from), point(to)), text, name, (point((from + to) / 2.0), anchor(out)));
     }
 
     /// A dimension across the inside of a turn.
@@ -196,8 +221,17 @@ impl Formed<'_> {
             (Some(centre), course) => (centre, course.tightest_mm().unwrap_or(0.0) / 2.0),
             (None, _) => return,
         };
+        let size = self.extent.size();
+        let middle = (self.extent.least + self.extent.most) / 2.0;
+        let out = outward(centre.x - middle.x);
         let centre = Side::Front.paper(centre);
-        let half = DVec2::new(half, 0.0);
-        sketch.dimension(point(centre - half), point(centre + half), text, name);
+        let across = (point(centre - DVec2::new(half, 0.0)), point(centre + DVec2::new(half, 0.0)));
+        // A bend that takes up much of the piece has room for its text inside; a loop has not.
+        if 2.0 * half > 0.25 * size.x.max(size.y) {
+            sketch.dimension(across.0, across.1, text, name);
+        } else {
+            let beside = centre + out * (half + 1.8 * self.design.profile.thickness_mm());
+            sketch.labelled(across, text, name, (point(beside), anchor(out)));
+        }
     }
 }

@@ -141,7 +141,7 @@ impl Formed<'_> {
             };
             figures.push(
                 figure("opens", Question::WillItHold, &format!("{} gives at about", name(bend)), format!("{newtons:.1}"), "N")
-                    .more(format!("{grams:.0} g"))
+                    .more(format!("{grams:.0} gf"))
                     .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as bent, not a rating.")
                     .formula("F = σ·Z / mean radius", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {radius:.3} mm = {newtons:.2} N"))
                     .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 15 % from the metal, ± 3 % from the wire's size.", COLLAPSE),

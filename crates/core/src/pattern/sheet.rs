@@ -230,13 +230,9 @@ impl PatternRequest {
         let formed = self.form()?;
         let unit = workshop.habits.unit;
         let blank = formed.blank(unit);
-        let marks: Vec<String> = formed
-            .spans(&blank)
-            .iter()
-            .zip(&formed.design.segments)
-            .filter(|(_, segment)| !matches!(segment.course, Course::Straight { .. }))
-            .map(|((from, _), _)| format!("{from:.1}"))
-            .collect();
+        let tools = formed.tools(workshop);
+        let marks: Vec<String> =
+            formed.marks(&blank, &tools).iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
         let marks = if marks.len() > 4 {
             format!("{} marks", marks.len())
         } else {

@@ -28,6 +28,8 @@ pub struct Step {
     /// A hint beside it.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub hint: Option<String>,
+    /// Whether the workshop owns no tool that fits; the hint says which would.
+    pub misfit: bool,
     /// What can hurt here.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub caution: Option<&'static str>,
@@ -139,18 +141,30 @@ impl Formed<'_> {
         for (i, (segment, (from, to))) in self.design.segments.iter().zip(&spans).enumerate() {
             let Some(Some(bent)) = tools.get(i) else { continue };
             let step = self.design.steps.iter().position(|step| step.segments.contains(&i));
+            let forming_n = step.map_or(1, |step| step + 2);
+            let left_deg = segment.curve(self.design.profile).angle().to_degrees();
+            // What goes on where the last stretch ends is one bend with it, and needs no mark of its own.
+            let before: Option<&mut Mark> = marks.last_mut();
+            if let Some(last) =
+                before.filter(|m| m.what == segment.what && m.forming_n == forming_n && m.to_mm == *from)
+            {
+                last.to_mm = *to;
+                last.angle_deg += bent.to_deg;
+                last.left_deg += left_deg;
+                continue;
+            }
             marks.push(Mark {
                 at_mm: *from,
                 to_mm: *to,
                 what: segment.what,
                 segment_n: i,
-                forming_n: step.map_or(1, |step| step + 2),
+                forming_n,
                 tool: bent.place.tool.clone(),
                 jaw_mm: bent.place.jaw_mm,
                 tool_mm: bent.place.diameter_mm,
                 slip_mm: bent.place.slip_mm,
                 angle_deg: bent.to_deg,
-                left_deg: segment.curve(self.design.profile).angle().to_degrees(),
+                left_deg,
                 inside_mm: segment.course.tightest_mm(),
             });
         }
@@ -168,14 +182,22 @@ impl Formed<'_> {
             let widest = own.iter().max_by(|a, b| a.left_deg.total_cmp(&b.left_deg));
             let bent = widest.and_then(|mark| tools.get(mark.segment_n)?.as_ref());
             let misfit = bent.and_then(|bent| bent.place.misfit.clone());
-            let hint = misfit.or_else(|| (!forming.hint.is_empty()).then(|| forming.hint.to_owned()));
+            let slip = bent.and_then(|bent| bent.place.slip_mm);
+            let slip =
+                slip.map(|slip| format!("1 mm of slip along the jaw changes it by {} mm.", shown(slip, 2)));
+            let hint: Vec<String> =
+                [(!forming.hint.is_empty()).then(|| forming.hint.to_owned()), misfit, slip]
+                    .into_iter()
+                    .flatten()
+                    .collect();
             steps.push(Step {
                 step_n: i + 2,
                 kind: forming.kind,
                 what: forming.what,
                 segments: forming.segments.clone(),
                 text: self.instruction(forming, &own, bent, unit),
-                hint,
+                hint: (!hint.is_empty()).then(|| hint.join(" ")),
+                misfit: bent.is_some_and(|bent| bent.place.misfit.is_some()),
                 caution: caution(forming.kind),
             });
         }
@@ -185,8 +207,11 @@ impl Formed<'_> {
     fn cut_step(&self, blank: &Blank, unit: LengthUnit) -> Step {
         let n = self.request.blanks_n();
         let cut = said(blank.cut_mm, unit);
-        let template =
-            if n > 1 { format!(" Cut all {n}; the first is the template.") } else { String::new() };
+        let template = match n {
+            1 => String::new(),
+            2 => " Cut both; the first is the template.".to_owned(),
+            n => format!(" Cut all {n}; the first is the template."),
+        };
         let trim = if blank.trim_mm > 0.0 {
             format!(" Trim both ends flush: {} is left.", said(blank.flush_mm, unit))
         } else {
@@ -207,6 +232,7 @@ impl Formed<'_> {
             segments: vec![],
             text: format!("Straighten the wire and cut {cut}.{trim}{template}"),
             hint: surplus,
+            misfit: false,
             caution: caution(StepKind::Cut),
         }
     }
@@ -231,9 +257,6 @@ impl Formed<'_> {
                 format!("go to {to}°, it comes back to {left}°")
             }
         };
-        let slip = first
-            .and_then(|mark| mark.slip_mm)
-            .map_or(String::new(), |slip| format!(" 1 mm of slip changes it by {} mm.", shown(slip, 2)));
         let flattened = |index: usize| self.design.segments.get(index).and_then(|s| s.flattened_mm);
         let hammered = self.design.segments.iter().find_map(|segment| segment.flattened_mm);
         match step.kind {
@@ -286,11 +309,11 @@ impl Formed<'_> {
                     )
                 });
                 let roll = if before.is_empty() { "Roll".to_owned() } else { before };
-                format!("{roll} {the} {at} {with}{until}.{slip}")
+                format!("{roll} {the} {at} {with}{until}.")
             }
             StepKind::Bend => {
                 let angle = first.map_or(String::new(), |mark| over(mark));
-                format!("Bend {the} {at} {with}: {angle}.{slip}")
+                format!("Bend {the} {at} {with}: {angle}.")
             }
             StepKind::Coil => {
                 let turns = first.map_or(0.0, |mark| mark.left_deg / 360.0);
@@ -304,10 +327,7 @@ impl Formed<'_> {
             }
             StepKind::Spiral => {
                 let turns = first.map_or(0.0, |mark| mark.left_deg / 360.0);
-                format!(
-                    "Start {the} {at} {with}, then lay {} flat, each against the last.{slip}",
-                    turned(turns)
-                )
+                format!("Start {the} {at} {with}, then lay {} flat, each against the last.", turned(turns))
             }
             StepKind::Wrap => {
                 let turns: f64 = marks.iter().map(|mark| mark.left_deg).sum::<f64>() / 360.0;

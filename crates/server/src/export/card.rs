@@ -86,7 +86,7 @@ impl Card {
         let bottom = y + 4.0 + front.frame.height_mm.max(form.height_mm) * fits;
         let left = margin + (true_width * fits + 16.0).max(self.room() * 0.36);
         let room = self.paper.width - margin - left;
-        let tall = (self.paper.height * 0.26).max(bottom - y - 4.0);
+        let tall = (self.paper.height * 0.25 * self.paper.text).max(bottom - y - 4.0);
         let large = ((room - 16.0) / front.frame.width_mm).min(tall / front.frame.height_mm).max(0.05);
         self.heading(left, y, &format!("{large:.1} times, with its dimensions, mm"));
         self.page.dimensioned((left + 4.0, y + 6.0), large, front, colour);
@@ -111,15 +111,22 @@ impl Card {
             let to = (from + room).min(blank.flush_mm);
             let id = if row == 0 { "blank".to_owned() } else { format!("blank-{row}") };
             self.page.rect(&id, (margin, top), (to - from, thick), &lightened(&of.worked.colour, 0.25));
-            for mark in &of.worked.form.marks {
-                self.zone(mark, (from, to), top, thick, &of.worked.colour);
+            for (i, mark) in of.worked.form.marks.iter().enumerate() {
+                self.zone((i, mark), (from, to), top, thick, &of.worked.colour);
             }
-            (from, row, top) = (to, row + 1, top + thick + 11.0);
+            (from, row, top) = (to, row + 1, top + thick + 13.0);
         }
         top - 5.0
     }
 
-    fn zone(&mut self, mark: &Mark, (from, to): (f64, f64), top: f64, thick: f64, colour: &str) {
+    fn zone(
+        &mut self,
+        (index, mark): (usize, &Mark),
+        (from, to): (f64, f64),
+        top: f64,
+        thick: f64,
+        colour: &str,
+    ) {
         let (start, end) = (mark.at_mm.max(from), mark.to_mm.min(to));
         let x = |mm: f64| self.paper.margin + mm - from;
         if end > start {
@@ -135,7 +142,7 @@ impl Card {
             let at = x(mark.at_mm);
             self.page.line((at, top - 2.0), (at, top + thick + 2.0), INK, 0.2);
             // Marks close together stand on two heights.
-            let crowded = mark.segment_n % 2 == 1;
+            let crowded = index % 2 == 1;
             let label = Type::sans(2.7 * self.paper.text);
             self.page.text(
                 at,
@@ -143,7 +150,8 @@ impl Card {
                 label,
                 &format!("{:.1}", mark.at_mm),
             );
-            self.page.text(at + 0.4, top + thick + 4.4, label.quiet(), mark.what);
+            let below = if crowded { top + thick + 7.0 } else { top + thick + 4.4 };
+            self.page.text(at + 0.4, below, label.quiet(), mark.what);
         }
     }
 

@@ -2,7 +2,7 @@
 
 use std::fmt::Write as _;
 
-use lorimant_core::drawing::{Dimension, Drawing, Place, Role};
+use lorimant_core::drawing::{Anchor, Dimension, Drawing, Place, Role};
 
 pub(super) const INK: &str = "#22262b";
 pub(super) const QUIET: &str = "#5c626a";
@@ -153,7 +153,19 @@ impl Page {
             self.line(ends.0, ends.1, INK, 0.15);
         }
         let set = Type::sans(2.8);
-        if dy.abs() > dx.abs() {
+        if let Some(label) = dimension.label {
+            let at = place(label.at);
+            let gap = match label.anchor {
+                Anchor::Start => 1.2,
+                Anchor::Middle => 0.0,
+                Anchor::End => -1.2,
+            };
+            let near = if (at.0 - from.0).abs() < (at.0 - to.0).abs() { from } else { to };
+            if dy.abs() < 1e-6 && (at.0 - near.0).abs() > 0.5 && length > 1e-6 {
+                self.line(near, at, INK, 0.12);
+            }
+            self.text(at.0 + gap, at.1 + 1.0, set.anchored(label.anchor.word()), &dimension.text);
+        } else if dy.abs() > dx.abs() {
             self.text(from.0 + 1.4, f64::midpoint(from.1, to.1) + 1.0, set, &dimension.text);
         } else {
             let middle = f64::midpoint(from.0, to.0);

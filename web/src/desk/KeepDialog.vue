@@ -1,11 +1,16 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="R extends object">
 import { computed, ref, watch } from 'vue'
 import { Refused, faultsOf, type Fault } from '../api/client'
 import { useNotice } from '../frame/notice'
-import { usePlan } from './plan'
+import type { Desk } from './desk'
 
+const props = defineProps<{
+  desk: Desk<R>
+  /** What is kept: `plan`, `pattern`. */
+  noun: string
+}>()
 const open = defineModel<boolean>({ required: true })
-const plan = usePlan()
+const emit = defineEmits<{ kept: []; undone: [] }>()
 const notice = useNotice()
 const name = ref('')
 const note = ref('')
@@ -15,8 +20,8 @@ const busy = ref(false)
 
 watch(open, (now) => {
   if (!now) return
-  name.value = plan.kept?.name ?? ''
-  note.value = plan.kept?.note ?? ''
+  name.value = props.desk.kept?.name ?? ''
+  note.value = props.desk.kept?.note ?? ''
   faults.value = []
   conflict.value = false
 })
@@ -29,12 +34,10 @@ async function keep(asNew: boolean) {
   busy.value = true
   faults.value = []
   try {
-    const undo = await plan.keep(name.value, note.value, asNew)
+    const undo = await props.desk.keep(name.value, note.value, asNew)
     open.value = false
-    const refresh = () => {
-      plan.kept = null
-    }
-    if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, refresh)
+    emit('kept')
+    if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, () => emit('undone'))
   } catch (thrown) {
     conflict.value = thrown instanceof Refused && thrown.problem.status === 409
     faults.value = faultsOf(thrown)
@@ -45,10 +48,10 @@ async function keep(asNew: boolean) {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="520" aria-label="Keep this plan">
-    <form class="popover" @submit.prevent="keep(!plan.kept)">
-      <h2>Keep this plan</h2>
-      <p class="serif quiet">{{ plan.sheet?.text }}</p>
+  <v-dialog v-model="open" max-width="520" :aria-label="`Keep this ${noun}`">
+    <form class="popover" @submit.prevent="keep(!desk.kept)">
+      <h2>Keep this {{ noun }}</h2>
+      <p class="serif quiet">{{ desk.sheet?.text }}</p>
       <v-text-field
         v-model="name"
         label="Name"
@@ -67,14 +70,14 @@ async function keep(asNew: boolean) {
       />
       <p v-for="fault in elsewhere" :key="fault.sentence" class="stop mt-2" role="alert">
         {{ fault.sentence }}
-        <template v-if="conflict">You can keep yours as a new plan beside it.</template>
+        <template v-if="conflict">You can keep yours as a new {{ noun }} beside it.</template>
       </p>
       <div class="actions">
         <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="keep-confirm">
-          {{ plan.kept ? 'Keep the change' : 'Keep' }}
+          {{ desk.kept ? 'Keep the change' : 'Keep' }}
         </v-btn>
-        <v-btn v-if="plan.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)"
-          >Keep as a new plan</v-btn
+        <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)"
+          >Keep as a new {{ noun }}</v-btn
         >
         <v-btn @click="open = false">Cancel</v-btn>
       </div>

@@ -1,13 +1,21 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="T extends { name: string; note?: string }">
 import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fault, type PlanEntry } from '../api/client'
+import { faultsOf, type Fault } from '../api/client'
 import { useNotice } from '../frame/notice'
-import { usePlan } from '../rings/plan'
 
-const entry = defineModel<PlanEntry | null>({ required: true })
+interface Entry {
+  id: number
+  revision: number
+  record: T
+}
+
+const props = defineProps<{
+  /** Keeps the record over the entry's revision. */
+  keep: (entry: Entry, record: T) => Promise<{ undo: number }>
+}>()
+const entry = defineModel<Entry | null>({ required: true })
 const emit = defineEmits<{ renamed: [] }>()
 const notice = useNotice()
-const plan = usePlan()
 const name = ref('')
 const note = ref('')
 const faults = ref<Fault[]>([])
@@ -29,14 +37,9 @@ const at = (field: string) =>
 
 async function rename() {
   if (!entry.value) return
-  const { id, revision, record } = entry.value
   try {
-    const body = { ...record, name: name.value, note: note.value }
-    const params = { path: { id }, query: { revision } }
-    const written = await data(api.PUT('/api/plans/{id}', { params, body }))
-    if (plan.kept?.id === id) {
-      plan.kept = { id, revision: written.entry.revision, name: name.value, note: note.value }
-    }
+    const record = { ...entry.value.record, name: name.value, note: note.value }
+    const written = await props.keep(entry.value as Entry, record)
     notice.did(`Renamed to “${name.value}”.`, written.undo, () => emit('renamed'))
     entry.value = null
     emit('renamed')
@@ -47,7 +50,7 @@ async function rename() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="480" aria-label="Rename a plan">
+  <v-dialog v-model="open" max-width="480" aria-label="Rename">
     <form class="popover" @submit.prevent="rename">
       <h2>Rename</h2>
       <v-text-field

@@ -1,0 +1,212 @@
+<script setup lang="ts" generic="R extends object">
+import { useDebounceFn } from '@vueuse/core'
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { api, data, faultsOf, type Fault } from '../api/client'
+import type { Choice, Desk, Word } from './desk'
+
+const props = defineProps<{
+  desk: Desk<R>
+  slotName: string
+  word: Word
+  now: string
+  at: HTMLElement
+  typed: string
+  /** The request as it stood when the editor was opened: one step of undo. */
+  from: R
+}>()
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ closed: [] }>()
+defineSlots<{
+  default(more: {
+    slotName: string
+    from: R
+    readMm: number | null
+    choose: (request: R) => Promise<void>
+  }): unknown
+}>()
+
+const text = ref(props.typed)
+const reading = ref('')
+const readMm = ref<number | null>(null)
+const faults = ref<Fault[]>([])
+const choices = shallowRef<Choice<R>[]>([])
+const find = ref('')
+const body = useTemplateRef<HTMLElement>('body')
+
+/** Lists can be long: those that contain what is being looked for. */
+const listed = computed(() => {
+  const words = find.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return choices.value.filter((choice) => words.every((word) => choice.label.toLowerCase().includes(word)))
+})
+
+async function load() {
+  choices.value = await props.desk.choices(props.from, props.slotName)
+  await nextTick()
+  const first = props.word.hint
+    ? body.value?.querySelector('input')
+    : body.value?.querySelector<HTMLElement>('.chosen')
+  ;(first ?? body.value?.querySelector('button'))?.focus()
+}
+
+const typed = useDebounceFn(async () => {
+  reading.value = ''
+  if (!text.value.trim()) {
+    faults.value = []
+    return
+  }
+  const typedNow = text.value
+  if (props.word.length) {
+    try {
+      const read = await data(api.POST('/api/lengths/read', { body: { text: typedNow } }))
+      reading.value = [read.text, read.note].filter(Boolean).join('. ')
+      readMm.value = read.mm
+    } catch {
+      // The change below says what is wrong, at this word's field.
+    }
+  }
+  faults.value = await props.desk.type(props.slotName, typedNow, props.from)
+}, 140)
+
+async function choose(request: R) {
+  await props.desk.set(request, false)
+  open.value = false
+}
+
+function walk(event: KeyboardEvent) {
+  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
+  const buttons = [...(body.value?.querySelectorAll<HTMLElement>('.choice, input') ?? [])]
+  const at = buttons.indexOf(document.activeElement as HTMLElement)
+  const next = buttons[at + (event.key === 'ArrowDown' ? 1 : -1)]
+  if (next) {
+    event.preventDefault()
+    next.focus()
+  }
+}
+
+watch(open, (now) => {
+  if (!now) emit('closed')
+})
+onMounted(async () => {
+  try {
+    await load()
+    if (props.typed) await typed()
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+})
+</script>
+
+<template>
+  <v-menu
+    v-model="open"
+    :target="at"
+    location="bottom start"
+    :close-on-content-click="false"
+    :offset="6"
+    max-width="460"
+  >
+    <div
+      ref="body"
+      class="popover editor"
+      role="dialog"
+      :aria-label="word.title"
+      data-test="editor"
+      @keydown="walk"
+      @keydown.esc.stop="open = false"
+    >
+      <p class="title">{{ word.title }}</p>
+      <p v-if="word.says" class="quiet says">{{ word.says }}</p>
+      <form v-if="word.hint" @submit.prevent="open = faults.length > 0">
+        <v-text-field
+          v-model="text"
+          :placeholder="now"
+          :hint="reading || `Type ${word.hint}`"
+          persistent-hint
+          persistent-placeholder
+          :aria-label="word.title"
+          :error-messages="faults.map((fault) => fault.sentence)"
+          autocomplete="off"
+          spellcheck="false"
+          data-test="typed"
+          @update:model-value="typed"
+        />
+      </form>
+      <slot :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
+      <input
+        v-if="choices.length > 10"
+        v-model="find"
+        class="find"
+        type="search"
+        placeholder="Find among these"
+        aria-label="Find among these"
+      />
+      <div class="choices">
+        <button
+          v-for="choice in listed"
+          :key="choice.label"
+          type="button"
+          class="plain menu-line choice"
+          :class="{ chosen: choice.chosen, impossible: !choice.possible }"
+          :aria-current="choice.chosen"
+          data-test="choice"
+          @click="choose(choice.request)"
+        >
+          <span>{{ choice.label }}</span>
+          <span class="effect">{{ choice.effect }}</span>
+        </button>
+      </div>
+    </div>
+  </v-menu>
+</template>
+
+<style scoped>
+.editor {
+  min-width: min(400px, 86vw);
+  max-height: min(62vh, 560px);
+  overflow: auto;
+}
+
+.title {
+  font-weight: 700;
+  margin: 0 0 4px;
+}
+
+.says {
+  margin: 0 0 4px;
+}
+
+.choice {
+  display: grid;
+}
+
+.chosen {
+  box-shadow: inset 3px 0 0 rgb(var(--v-theme-primary));
+  font-weight: 700;
+}
+
+.effect {
+  font-weight: 400;
+  font-size: 0.95rem;
+  color: rgb(var(--v-theme-quiet));
+}
+
+.impossible .effect {
+  color: rgb(var(--v-theme-error));
+}
+
+.find {
+  width: 100%;
+  min-height: 40px;
+  margin-top: 12px;
+  padding: 4px 8px;
+  font: inherit;
+  color: inherit;
+  background: rgb(var(--v-theme-background));
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 3px;
+}
+
+.choices {
+  margin-top: 6px;
+}
+</style>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { onMounted, ref, watch } from 'vue'
+import { api, data, faultsOf, type Candidate, type RingRequest } from '../api/client'
+import { usePlan } from './plan'
+
+/** What else the words of a ring plan offer: a count from a supply, rods ranked for a ring. */
+const props = defineProps<{
+  slotName: string
+  from: RingRequest
+  readMm: number | null
+  choose: (request: RingRequest) => Promise<void>
+}>()
+
+const plan = usePlan()
+const supply = ref('')
+const supplySaid = ref('')
+const candidates = ref<Candidate[]>([])
+const ideal = ref<number | null>(null)
+
+/** Ranks the workshop's rods for the ring wanted. */
+async function rank() {
+  const wanted = props.readMm ?? plan.worked?.plan.ring_inside_diameter_mm
+  if (props.slotName !== 'inside' || !wanted) return
+  const { wire, rings_n, winding, cutting, ends, mandrel } = props.from
+  const body = {
+    target_inside_diameter_mm: wanted,
+    shape: mandrel.shape ?? 'round',
+    wire,
+    rings_n,
+    winding,
+    cutting,
+    ends,
+  } as const
+  try {
+    const answer = await data(api.POST('/api/rings/mandrel', { body }))
+    ideal.value = answer.mandrel_diameter_mm
+    candidates.value = answer.candidates.slice(0, 8)
+  } catch {
+    // What is wrong with the ring is said at the field it was typed in.
+    ideal.value = null
+    candidates.value = []
+  }
+}
+
+const supplied = useDebounceFn(async () => {
+  supplySaid.value = ''
+  const said = supply.value.trim()
+  if (!said) return
+  try {
+    const many = await data(api.POST('/api/rings/how-many', { body: { request: props.from, typed: said } }))
+    supplySaid.value = many.sentence
+    if (many.rings_n > 0) await plan.set({ ...props.from, rings_n: many.rings_n }, false)
+  } catch (thrown) {
+    supplySaid.value = faultsOf(thrown)
+      .map((fault) => fault.sentence)
+      .join(' ')
+  }
+}, 160)
+
+watch(() => props.readMm, rank)
+onMounted(rank)
+</script>
+
+<template>
+  <form v-if="slotName === 'rings'" class="part" @submit.prevent>
+    <v-text-field
+      v-model="supply"
+      label="Or: I have this much wire"
+      placeholder="3 m, 10 ft, 50 g"
+      persistent-placeholder
+      :hint="supplySaid || 'A length or a weight; the count follows'"
+      persistent-hint
+      autocomplete="off"
+      data-test="supply"
+      @update:model-value="supplied"
+    />
+  </form>
+  <template v-if="slotName === 'inside' && ideal">
+    <p class="part">
+      The ideal rod is <b>{{ ideal.toFixed(3) }} mm</b>. Of yours, nearest first:
+    </p>
+    <button
+      v-for="candidate in candidates"
+      :key="candidate.shown"
+      type="button"
+      class="plain menu-line choice"
+      data-test="candidate"
+      @click="choose({ ...from, mandrel: candidate.mandrel })"
+    >
+      <span>{{ candidate.shown }}</span>
+      <span class="quiet">
+        gives {{ candidate.ring_inside_diameter_mm.toFixed(2) }} mm, {{ candidate.off_mm >= 0 ? '+' : '−'
+        }}{{ Math.abs(candidate.off_mm).toFixed(2) }}
+      </span>
+    </button>
+    <p v-if="!candidates.length" class="quiet">
+      You own no rod of this outline yet. Add one under <router-link to="/tools">Tools</router-link>.
+    </p>
+  </template>
+</template>
+
+<style scoped>
+.part {
+  margin: 14px 0 6px;
+}
+
+.choice {
+  display: grid;
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { api, data, type Plier, type PlierEntry } from '../api/client'
+import { useNotice } from '../frame/notice'
+import PlierDialog from './PlierDialog.vue'
+
+const queries = useQueryClient()
+const notice = useNotice()
+const editing = ref<PlierEntry | 'new' | null>(null)
+
+const { data: own } = useQuery({
+  queryKey: ['pliers'],
+  queryFn: () => data(api.GET('/api/pliers', { params: { query: { most: 200 } } })),
+})
+const refresh = () => queries.invalidateQueries({ queryKey: ['pliers'] })
+
+async function remove({ id, revision, name }: PlierEntry) {
+  try {
+    const body = { revision, archived: true }
+    const written = await data(api.POST('/api/pliers/{id}/archive', { params: { path: { id } }, body }))
+    await refresh()
+    notice.did(`Removed the ${name}.`, written.undo, refresh)
+  } catch (thrown) {
+    notice.fail(thrown)
+    await refresh()
+  }
+}
+
+/** What is known of the jaws, in a few words. */
+function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): string {
+  if (diameters_mm?.length) return `Ø ${diameters_mm.join(', ')} mm`
+  const [first, second] = measured ?? []
+  const long = length_mm ? `, ${length_mm} mm long` : ''
+  if (first && second)
+    return `Ø ${first.diameter_mm} at ${first.at_mm} mm, ${second.diameter_mm} at ${second.at_mm} mm${long}`
+  return `Ø ${tip_mm} to ${base_mm} mm${long}`
+}
+</script>
+
+<template>
+  <section class="pliers">
+    <h1>Pliers</h1>
+    <p class="quiet lead">What loops are rolled on. Patterns say where on the jaw to hold the wire.</p>
+    <v-btn variant="flat" color="primary" data-test="add-plier" @click="editing = 'new'">Add pliers</v-btn>
+    <p v-if="own && !own.entries.length" data-test="no-pliers">
+      None yet. Measure your round-nose pliers at two places of the jaw and add them.
+    </p>
+    <table v-else-if="own" class="ledger middle" data-test="pliers">
+      <thead>
+        <tr>
+          <th>Pliers</th>
+          <th>Jaws</th>
+          <th><span class="visually-hidden">Edit or remove</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="plier in own.entries" :key="plier.id">
+          <td>{{ plier.name }}</td>
+          <td>{{ jawsOf(plier.record) }}</td>
+          <td class="right acts">
+            <v-btn
+              size="small"
+              :aria-label="`Edit ${plier.name}`"
+              data-test="edit-plier"
+              @click="editing = plier"
+            >
+              Edit
+            </v-btn>
+            <v-btn
+              size="small"
+              :aria-label="`Remove ${plier.name}`"
+              data-test="remove-plier"
+              @click="remove(plier)"
+            >
+              Remove
+            </v-btn>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <PlierDialog v-model="editing" @kept="refresh" />
+  </section>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0 0 12px;
+}
+
+.acts {
+  white-space: nowrap;
+}
+
+.ledger {
+  margin-top: 6px;
+}
+
+.ledger td {
+  padding-block: 3px;
+}
+</style>
