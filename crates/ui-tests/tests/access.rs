@@ -8,6 +8,8 @@ use rstest::rstest;
 #[rstest]
 #[case("/rings", "[data-test=figures]")]
 #[case("/kept", "[data-test=plans]")]
+#[case("/patterns", "[data-test=ready] svg")]
+#[case("/patterns/room?kind=hook-clasp", "[data-test=strip]")]
 #[case("/tools", "[data-test=rods]")]
 #[case("/guide", "[data-test=metals]")]
 fn a_view_can_be_used_by_everyone(#[case] path: &'static str, #[case] there: &'static str) -> Result<()> {
