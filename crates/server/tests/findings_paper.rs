@@ -1,6 +1,7 @@
 //! Findings on paper and in open formats: true size, and read back by other programs.
 #![allow(
     clippy::unwrap_used,
+    clippy::panic,
     clippy::cast_possible_truncation,
     clippy::cast_sign_loss,
     clippy::cast_precision_loss,

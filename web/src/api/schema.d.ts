@@ -2587,6 +2587,8 @@ export interface components {
         Section: "round" | "square" | "half-round";
         /** @description A segment in numbers. */
         SegmentRow: {
+            /** @description The temper that forming leaves it nearest to. */
+            becomes: components["schemas"]["Temper"];
             /**
              * Format: double
              * @description What it is hammered to, mm.

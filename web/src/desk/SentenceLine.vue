@@ -25,6 +25,21 @@ const editing = ref<{ slot: string; now: string; at: HTMLElement; typed: string;
 const open = ref(false)
 const pieces = computed(() => props.desk.sheet?.sentence ?? [])
 
+/** The sentence in words and what stands between them; a comma never begins a line. */
+const parts = computed(() => {
+  const made: { piece?: Piece; text: string; after: string }[] = []
+  for (const piece of pieces.value) {
+    const before = made.at(-1)
+    const [, mark = '', rest = ''] = /^([,.:;]*)(.*)$/s.exec(piece.slot ? '' : piece.text) ?? []
+    if (piece.slot) made.push({ piece, text: piece.text, after: '' })
+    else if (before?.piece) {
+      before.after = mark
+      if (rest) made.push({ text: rest, after: '' })
+    } else made.push({ text: piece.text, after: '' })
+  }
+  return made
+})
+
 function edit(slot: string, now: string, at: HTMLElement, typed = '') {
   if (!props.desk.draft) return
   editing.value = { slot, now, at, typed, from: props.desk.draft } as typeof editing.value
@@ -72,19 +87,20 @@ defineExpose({ editAt })
 <template>
   <div>
     <p class="sentence serif" data-test="sentence">
-      <template v-for="(piece, i) in pieces" :key="`${piece.slot ?? ''}${i}`"
-        ><button
-          v-if="piece.slot"
-          type="button"
-          class="plain word"
-          :class="{ faulty: faulty(piece), open: open && editing?.slot === piece.slot }"
-          :data-slot="piece.slot"
-          aria-haspopup="dialog"
-          @click="edit(piece.slot, piece.text, $event.currentTarget as HTMLElement)"
-          @keydown="onKey(piece, $event)"
-        >
-          {{ piece.text }}</button
-        ><template v-else>{{ piece.text }}</template></template
+      <template v-for="({ piece, text, after }, i) in parts" :key="`${piece?.slot ?? ''}${i}`"
+        ><span v-if="piece?.slot" class="whole"
+          ><button
+            type="button"
+            class="plain word"
+            :class="{ faulty: faulty(piece), open: open && editing?.slot === piece.slot }"
+            :data-slot="piece.slot"
+            aria-haspopup="dialog"
+            @click="edit(piece.slot, piece.text, $event.currentTarget as HTMLElement)"
+            @keydown="onKey(piece, $event)"
+          >
+            {{ text }}</button
+          >{{ after }}</span
+        ><template v-else>{{ text }}</template></template
       >
     </p>
     <ul v-if="desk.faults.length" class="stop faults" role="alert" data-test="faults">
@@ -115,6 +131,10 @@ defineExpose({ editAt })
   margin: 0;
   text-wrap: pretty;
   font-feature-settings: 'onum', 'pnum';
+}
+
+.whole {
+  white-space: nowrap;
 }
 
 .word {

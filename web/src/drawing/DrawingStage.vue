@@ -16,6 +16,8 @@ const props = defineProps<{
   lit?: number[]
   /** A second piece laid over the first, in outline. */
   over?: Drawing | null
+  /** How far that one is moved. */
+  overShift?: Place
   /** Dimensions that can be grabbed and typed into, by what they show, and what each is called. */
   handles?: Record<string, string>
 }>()
@@ -172,7 +174,12 @@ useEventListener('pointercancel', () => {
     >
       <g :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
         <DrawnShapes :drawing="drawing" />
-        <g v-if="over" class="over" data-test="over">
+        <g
+          v-if="over"
+          class="over"
+          :transform="`translate(${overShift?.x_mm ?? 0} ${overShift?.y_mm ?? 0})`"
+          data-test="over"
+        >
           <template v-for="(shape, i) in over.shapes" :key="i">
             <path v-if="shape.width_mm" :d="shape.path" :stroke-width="shape.width_mm" class="over-body" />
             <path

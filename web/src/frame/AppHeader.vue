@@ -81,7 +81,7 @@ useResizeObserver(nav, placeCurl)
 .row {
   display: flex;
   align-items: center;
-  gap: 10px 26px;
+  gap: 10px clamp(14px, 2vw, 26px);
   flex-wrap: wrap;
 }
 
@@ -114,7 +114,7 @@ nav a[aria-current='page'] {
 }
 
 .ask {
-  flex: 1 1 260px;
+  flex: 1 1 170px;
   min-width: 0;
   max-width: 440px;
   margin-left: auto;

@@ -290,6 +290,7 @@ onMounted(() => attempt(open()))
             :at-least="still"
             :true-pixels="truePixels"
             :over="shown === 'front' && finished ? over.laid.value?.sheet.result?.front.drawing : null"
+            :over-shift="over.shift.value"
             class="fill"
             @point="pointSegment"
             @drag="drag"

@@ -33,5 +33,14 @@ export function useOver(pattern: ReturnType<typeof usePattern>, kind: () => Patt
     return found
   })
 
-  return { laid, lay, differences }
+  /** How far it is moved to lie on the piece: a different finding is laid middle on middle, top on top. */
+  const shift = computed(() => {
+    const [here, there] = [pattern.worked, laid.value?.sheet.result]
+    const frames = [here, there].map((worked) => worked?.stages.at(-1)?.frame)
+    const [a, b] = frames
+    if (!a || !b || laid.value?.sheet.request.kind === pattern.draft?.kind) return { x_mm: 0, y_mm: 0 }
+    return { x_mm: a.left_mm + a.width_mm / 2 - b.left_mm - b.width_mm / 2, y_mm: a.top_mm - b.top_mm }
+  })
+
+  return { laid, lay, differences, shift }
 }

@@ -63,7 +63,7 @@ pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
         (Unit::Mm, LengthUnit::Mm) => shown(value, 2),
         (Unit::Mm, LengthUnit::Inch) => inches(value),
         (Unit::Deg, _) => format!("{}°", shown(value, 1)),
-        (Unit::Turns, _) => format!("{} turns", shown(value, 2)),
+        (Unit::Turns, _) => shown(value, 2),
         (Unit::Choice, _) => String::new(),
     }
 }
@@ -171,10 +171,16 @@ impl Formed<'_> {
                     let Some(bend) = placed(i) else { continue };
                     let at = bend.at(0.5).0;
                     // A kicked tip has room on its inner side; outside stand the lengths.
-                    let kick = bend.curve.angle() < std::f64::consts::FRAC_PI_2;
+                    let turned = bend.curve.angle();
+                    let kick = turned < std::f64::consts::FRAC_PI_2;
                     let out = outward(if kick { middle.x - at.x } else { at.x - middle.x });
                     let beyond = if kick { 1.2 * self.design.profile.thickness_mm() } else { away * 0.8 };
-                    let place = point(Side::Front.paper(at) + out * beyond);
+                    let mut place = point(Side::Front.paper(at) + out * beyond);
+                    if turned > std::f64::consts::TAU {
+                        // Beside the whole coil, not on it.
+                        let edge = if out.x > 0.0 { extent.most.x } else { extent.least.x };
+                        place.x = edge + out.x * away;
+                    }
                     sketch.labelled((place, place), text, parameter.name, (place, anchor(out)));
                 }
             }

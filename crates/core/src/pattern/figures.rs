@@ -212,9 +212,7 @@ impl Formed<'_> {
         let extra = if tapped { 0.08 } else { 0.0 };
         let bears = self.design.bears.first().copied().unwrap_or(0);
         let total = start + self.worked(bears) + extra;
-        let off = |temper: &&Temper| (temper.strain() - total).abs();
-        let like =
-            Temper::ALL.iter().min_by(|a, b| off(a).total_cmp(&off(b))).copied().unwrap_or(Temper::Soft);
+        let like = temper_like(total);
         let name = self.design.segments.get(bears).map_or("wire", |segment| segment.what);
         figure("hardened", Question::WillItHold, &format!("the {name} becomes"), like.shown().to_owned(), "")
             .more(format!("from {}", self.request.wire.temper))
@@ -222,6 +220,12 @@ impl Formed<'_> {
             .formula("temper + mean |y|/R + ln(h/t) + 0.08 for the mallet", format!("{start:.3} + {:.3} + {extra:.2} = {total:.3}", self.worked(bears)))
             .assumes("Nothing is annealed on the way.", "An estimate your own tests may correct.", COLLAPSE)
     }
+}
+
+/// The temper whose strain is nearest to a strain since annealing.
+pub(super) fn temper_like(strain: f64) -> Temper {
+    let off = |temper: &&Temper| (temper.strain() - strain).abs();
+    Temper::ALL.iter().min_by(|a, b| off(a).total_cmp(&off(b))).copied().unwrap_or(Temper::Soft)
 }
 
 impl Blank {

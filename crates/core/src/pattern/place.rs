@@ -81,13 +81,15 @@ fn plain(with: With) -> ToolPlace {
 impl Formed<'_> {
     /// The tool for every segment that is not left straight, in the order of the wire.
     pub fn tools(&self, workshop: &Workshop) -> Vec<Option<Bent>> {
-        let mut known: Vec<(f64, StepKind, f64, ToolPlace)> = vec![];
+        let mut known: Vec<(f64, (StepKind, bool), f64, ToolPlace)> = vec![];
         let segments = &self.design.segments;
         let mut tools = Vec::with_capacity(segments.len());
         for (i, segment) in segments.iter().enumerate() {
             let step = self.design.steps.iter().find(|step| step.segments.contains(&i));
             let kind = step.map_or(StepKind::Bend, |step| step.kind);
             let angle_deg = segment.curve(self.design.profile).angle().to_degrees();
+            // A loop is rolled on a jaw however small; a sharp bend of less is made against an edge.
+            let made_as = (kind, angle_deg > 200.0);
             tools.push(
                 match segment.course {
                     Course::Straight { .. } if segment.flattened_mm.is_some() => {
@@ -103,11 +105,11 @@ impl Formed<'_> {
                     Course::Bend { inside_mm, .. }
                     | Course::Wrap { core_mm: inside_mm, .. }
                     | Course::Spiral { inner_mm: inside_mm, .. } => {
-                        let same = known.iter().find(|k| (k.0 - inside_mm).abs() < 1e-12 && k.1 == kind);
+                        let same = known.iter().find(|k| (k.0 - inside_mm).abs() < 1e-12 && k.1 == made_as);
                         let found = same.map(|k| (k.3.clone(), k.2));
                         Some(found.unwrap_or_else(|| {
-                            let (place, over) = self.sized(inside_mm, kind, workshop);
-                            known.push((inside_mm, kind, over, place.clone()));
+                            let (place, over) = self.sized(inside_mm, made_as, workshop);
+                            known.push((inside_mm, made_as, over, place.clone()));
                             (place, over)
                         }))
                     }
@@ -119,7 +121,12 @@ impl Formed<'_> {
     }
 
     /// The tool for a bend of an inside diameter, and by what factor to go past the angle.
-    fn sized(&self, inside_mm: f64, kind: StepKind, workshop: &Workshop) -> (ToolPlace, f64) {
+    fn sized(
+        &self,
+        inside_mm: f64,
+        (kind, loop_like): (StepKind, bool),
+        workshop: &Workshop,
+    ) -> (ToolPlace, f64) {
         let c = self.design.profile.centroid_mm();
         let radius = inside_mm / 2.0 + c;
         let Some(wound) = self.bending.wound_radius(radius) else {
@@ -128,7 +135,8 @@ impl Formed<'_> {
         let over = radius / wound;
         let wanted = 2.0 * (wound - c);
         let thickness = self.design.profile.thickness_mm();
-        let sharp = inside_mm <= SHARP * thickness && matches!(kind, StepKind::Loop | StepKind::Bend);
+        let sharp =
+            inside_mm <= SHARP * thickness && !loop_like && matches!(kind, StepKind::Loop | StepKind::Bend);
         if matches!(kind, StepKind::Fold | StepKind::Kick) || sharp {
             return (plain(With::FlatNose), over);
         }

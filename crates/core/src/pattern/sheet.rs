@@ -6,6 +6,7 @@ use super::blank::Blank;
 use super::change::{pieces, text_of};
 use super::check::Check;
 use super::drawn::DrawnPiece;
+use super::figures::temper_like;
 use super::form::Formed;
 use super::step::{Mark, Step};
 use super::{Kind, PatternRequest};
@@ -14,6 +15,7 @@ use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
 use crate::finding::Course;
 use crate::finding::view::Side;
+use crate::metal::Temper;
 use crate::sentence::Piece;
 use crate::workshop::Workshop;
 
@@ -36,6 +38,8 @@ pub struct SegmentRow {
     pub flattened_mm: Option<f64>,
     /// Share of the stretch the metal had left that it uses; 0 where it stays straight.
     pub strain_used: f64,
+    /// The temper that forming leaves it nearest to.
+    pub becomes: Temper,
 }
 
 /// What follows from a request, in numbers. Lengths in mm.
@@ -149,6 +153,7 @@ impl Formed<'_> {
                     to_mm: *to,
                     flattened_mm: segment.flattened_mm,
                     strain_used: self.strain_used(i),
+                    becomes: temper_like(self.request.wire.temper.strain() + self.worked(i)),
                 }
             });
         PatternForm {

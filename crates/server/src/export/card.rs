@@ -36,7 +36,8 @@ pub(super) fn draw(of: &Finding, paper: Paper) -> String {
     }
     y = card.pieces(of, y + 3.0);
     y = card.blank(of, y + 5.0 * text);
-    card.steps(of, y + 5.0 * text, foot - 4.0);
+    y = card.steps(of, y + 5.0 * text, foot - 10.0);
+    card.for_the_bag(of, y + 1.0, foot - 4.0);
     card.page.check_bar("check-50-mm", margin, foot, 50.0, "50 mm: measure it before you trust the drawing");
     card.page.check_bar("check-2-in", right - 50.8, foot, 50.8, "2 in");
     let said =
@@ -156,7 +157,7 @@ impl Card {
     }
 
     /// The steps, as many as the page has room for, with their cautions.
-    fn steps(&mut self, of: &Finding, y: f64, foot: f64) {
+    fn steps(&mut self, of: &Finding, y: f64, foot: f64) -> f64 {
         let margin = self.paper.margin;
         let set = Type::sans(3.5 * self.paper.text);
         self.heading(margin, y, "Steps");
@@ -164,44 +165,54 @@ impl Card {
         for step in &of.worked.form.steps {
             if y > foot - 3.0 {
                 self.page.text(margin, y, self.small(), "The rest of the steps stand on the larger card.");
-                return;
+                return y + 4.0;
             }
             self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
             let said = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
             let said: Vec<&str> = said.into_iter().flatten().collect();
             y = self.page.paragraph(margin + 6.0, y, set, self.room() - 6.0, &said.join(" ")) + 0.8;
         }
+        y
     }
+
+    /// What the label for the bag says, in one line.
+    fn for_the_bag(&mut self, of: &Finding, y: f64, foot: f64) {
+        if y < foot {
+            let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
+            let said: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
+            let said = format!("For the bag: {}.", said.join("; "));
+            self.page.paragraph(self.paper.margin, y, self.small(), self.room(), &said);
+        }
+    }
+}
+
+/// What a label says of a finding.
+fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
+    let wire = &of.pattern.request.wire;
+    let form = &of.worked.form;
+    let jaw =
+        form.marks.iter().find_map(|mark| Some(format!("{} {:.1} mm from the tip", mark.tool, mark.jaw_mm?)));
+    let marks: Vec<String> = form.marks.iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
+    vec![
+        (
+            "wire",
+            format!("{} {}, {} {}", wire.temper, wire.metal, wire.section, wire.size_shown(LengthUnit::Mm)),
+        ),
+        ("pattern", of.pattern.request.kind.0.name.to_owned()),
+        ("each blank", format!("{:.1} mm", form.blank_mm)),
+        ("marks", marks.join(", ")),
+        ("jaw mark", jaw.unwrap_or_default()),
+    ]
 }
 
 /// Draws the label for the bag.
 pub(super) fn label(of: &Finding) -> String {
     let request = &of.pattern.request;
-    let wire = &request.wire;
-    let form = &of.worked.form;
     let pairs = if request.kind.0.paired { "pairs" } else { "pieces" };
-    let first =
-        form.marks.iter().find_map(|mark| Some(format!("{} {:.1} mm from the tip", mark.tool, mark.jaw_mm?)));
-    let marks: Vec<String> = form.marks.iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
     label::of(&Label {
         name: &of.pattern.name,
         count: format!("{} {pairs}", request.pieces_n),
-        rows: vec![
-            (
-                "wire",
-                format!(
-                    "{} {}, {} {}",
-                    wire.temper,
-                    wire.metal,
-                    wire.section,
-                    wire.size_shown(LengthUnit::Mm)
-                ),
-            ),
-            ("pattern", request.kind.0.name.to_owned()),
-            ("each blank", format!("{:.1} mm", form.blank_mm)),
-            ("marks", marks.join(", ")),
-            ("jaw mark", first.unwrap_or_default()),
-        ],
+        rows: bag_rows(of),
         date: &of.date,
         workshop: &of.workshop,
     })

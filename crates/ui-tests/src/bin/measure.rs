@@ -20,7 +20,8 @@ fn main() -> Result<()> {
     runtime.block_on(ready())?;
     runtime.block_on(planning())?;
     javascript()?;
-    first_view()
+    first_view()?;
+    dragging()
 }
 
 /// Time from starting the program on the demo file to its first answer.
@@ -126,6 +127,52 @@ fn first_view() -> Result<()> {
             times.push(Duration::from_secs_f64(seconds));
         }
         report("first view usable in headless Chromium, navigation to figures drawn", &mut times);
+        Ok(())
+    })
+}
+
+/// Time from moving the pointer with a dimension in hand until the piece is drawn anew.
+fn dragging() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/patterns/room?kind=wrapped-ear-wire").await?;
+        maker.find("[data-dimension=back_mm] .hit").await?;
+        let script = "const done = arguments[0];
+            const handle = document.querySelector('[data-dimension=back_mm] .hit');
+            const box = handle.getBoundingClientRect();
+            let [x, y] = [box.x + box.width / 2, box.y + box.height - 6];
+            const send = (target, kind) => target.dispatchEvent(
+                new PointerEvent(kind, { bubbles: true, button: 0, clientX: x, clientY: y, pointerId: 1 }));
+            send(handle, 'pointerdown');
+            const drawing = document.querySelector('[data-test=drawing]');
+            const times = [];
+            const shape = () => drawing.querySelector('[data-segment=\"1\"]')?.getAttribute('d')
+                + document.querySelector('[data-figure=blank] .num').textContent
+                + drawing.querySelector('[data-dimension=back_mm] text').textContent;
+            const move = () => {
+                if (times.length === 100) { send(window, 'pointerup'); return done(times); }
+                const before = shape();
+                y += times.length < 50 ? 6 : -6;
+                const start = performance.now();
+                send(window, 'pointermove');
+                const look = () => {
+                    if (shape() === before) return setTimeout(look, 0);
+                    requestAnimationFrame(() => setTimeout(() => { times.push(performance.now() - start); move(); }, 0));
+                };
+                look();
+            };
+            move()";
+        let times = maker.browser.driver.execute_async(script, vec![]).await?;
+        let times = times.json().as_array().context("no times")?.iter().filter_map(serde_json::Value::as_f64);
+        let mut times: Vec<Duration> = times.map(|ms| Duration::from_secs_f64(ms / 1000.0)).collect();
+        // The first move only starts the drag.
+        times.remove(0);
+        times.sort();
+        let at = times.len() * 95 / 100;
+        println!(
+            "a dragged dimension, pointer moved to piece drawn: 95th percentile {:.1} ms",
+            times[at].as_secs_f64() * 1000.0
+        );
+        report("the same", &mut times);
         Ok(())
     })
 }

@@ -26,6 +26,25 @@ fn main() -> Result<()> {
             maker.find(there).await?;
             picture(maker, name).await?;
         }
+        maker.open("/patterns").await?;
+        maker.find("[data-test=ready] svg").await?;
+        picture(maker, "patterns").await?;
+        maker.open("/patterns/room?kind=open-ear-wire").await?;
+        maker.find("[data-dimension=crown_mm]").await?;
+        picture(maker, "room").await?;
+        maker.open("/patterns").await?;
+        maker.click("[data-test=own] li:nth-child(3) [data-test=open-pattern]").await?;
+        maker.find("[data-test=kept-as]").await?;
+        maker.click("[data-step='3']").await?;
+        picture(maker, "room-step").await?;
+        maker.open("/patterns").await?;
+        maker.click("[data-test=own] li:nth-child(5) [data-test=open-pattern]").await?;
+        maker.find("[data-test=kept-as]").await?;
+        maker.click("[data-test=try]").await?;
+        maker.click("[data-test=open-over]").await?;
+        maker.click("[data-test=lay-over]:nth-of-type(4)").await?;
+        maker.find("[data-test=over]").await?;
+        picture(maker, "room-compare").await?;
         maker.browser.prefer("dark").await?;
         maker.open("/rings").await?;
         maker.click("[data-test=released]").await?;

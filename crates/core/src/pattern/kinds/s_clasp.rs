@@ -59,7 +59,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let (curl_mm, bend_mm, turn) = (d.of("curl_mm"), d.of("bend_mm"), d.of("turn_deg"));
     let first = plain_loop(f, "first curl", curl_mm, true);
     closes_on(f, curl_mm, "nose", d.of("nose_mm"), "nose_mm")?;
-    let nose = f.lay("first nose", Course::straight(d.of("nose_mm")));
+    f.lay("first nose", Course::straight(d.of("nose_mm")));
     let upper = f.lay("first bend", Course::left(bend_mm, turn));
     let body = f.lay("body", Course::straight(d.of("body_mm")));
     let lower = f.lay("second bend", Course::right(bend_mm, turn));
@@ -81,6 +81,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.shows("body_mm", Lies::Along(body));
     f.shows("nose_mm", Lies::Along(other));
     f.shows("turn_deg", Lies::Angle(lower));
-    f.shows("curl_mm", Lies::Angle(nose));
+    f.shows("curl_mm", Lies::Across(last));
     Ok(())
 }
