@@ -7,6 +7,7 @@
 pub mod ask;
 pub mod bending;
 pub mod coil;
+pub mod cut_plan;
 pub mod cutting;
 pub mod drawing;
 pub mod fault;
@@ -14,6 +15,7 @@ pub mod figure;
 pub mod finding;
 pub mod gauge;
 pub mod length;
+pub mod listing;
 pub mod mandrel;
 pub mod metal;
 pub mod pattern;

@@ -17,6 +17,7 @@ use axum::Router;
 use axum::extract::DefaultBodyLimit;
 use axum::middleware;
 use axum::routing::get;
+use tower_http::CompressionLevel;
 use tower_http::compression::CompressionLayer;
 use tower_http::trace::TraceLayer;
 
@@ -50,7 +51,7 @@ pub fn app(store: Store, address: SocketAddr, host_names: &[String]) -> Result<R
         .layer(middleware::from_fn_with_state(state.clone(), guard::check))
         .layer(middleware::from_fn(guard::headers))
         .layer(DefaultBodyLimit::max(LARGEST_BODY))
-        .layer(CompressionLayer::new())
+        .layer(CompressionLayer::new().quality(CompressionLevel::Fastest))
         .layer(TraceLayer::new_for_http())
         .with_state(state))
 }

@@ -90,6 +90,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-plans/solve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Plans which blank is cut from which piece of stock: everything made, then least scrap, then offcuts
+         *     before spools, then few rests.
+         */
+        post: operations["solve_cut_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges": {
         parameters: {
             query?: never;
@@ -152,6 +172,23 @@ export interface paths {
         put?: never;
         /** Reads one typed length. */
         post: operations["read_length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/listings/decode": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a shop's listing; what it does not say, or says in more than one way, is pointed out. */
+        post: operations["decode_listing"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1246,6 +1283,74 @@ export interface components {
              */
             rod_mm: number;
         };
+        /** @description So many blanks of one length out of one piece of stock. */
+        Cut: {
+            /** @description Which demand. */
+            demand: string;
+            /**
+             * Format: double
+             * @description Length of one, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+        };
+        /** @description A cut plan. */
+        CutPlan: {
+            /**
+             * Format: double
+             * @description How far `used_mm` is above that, as a share of it.
+             */
+            gap: number;
+            /**
+             * Format: double
+             * @description No plan that makes as much can use up less than this, mm.
+             */
+            lower_bound_mm: number;
+            /** @description The usable rests of what was touched, longest first, mm. */
+            offcuts_mm: number[];
+            /** @description Whether no better plan exists. */
+            optimal: boolean;
+            /**
+             * Format: double
+             * @description Everything lost, mm.
+             */
+            scrap_mm: number;
+            /** @description What is short, by demand; empty where everything is made. */
+            short: components["schemas"]["Short"][];
+            /** @description What is cut from each piece of stock that is touched, in bench order. */
+            stock: components["schemas"]["StockCut"][];
+            /**
+             * Format: double
+             * @description Wire that is used up: blanks and scrap, mm.
+             */
+            used_mm: number;
+        };
+        /** @description What is wanted, what there is, and what cutting takes. */
+        CutRequest: {
+            /** @description The blanks wanted, at most 1000 lengths and 100 000 blanks. */
+            demand: components["schemas"]["Demand"][];
+            /**
+             * Format: double
+             * @description Taken by each blank's cut, mm.
+             */
+            kerf_mm?: number;
+            /**
+             * Format: double
+             * @description A rest shorter than this is scrap, mm.
+             */
+            shortest_useful_mm?: number;
+            /** @description The wire there is, at most 5000 pieces. */
+            stock: components["schemas"]["Stock"][];
+            /**
+             * Format: double
+             * @description Taken once off the end of each piece of stock that is cut from, to make it flush, mm.
+             */
+            trim_mm?: number;
+        };
         /** @description How a coil is cut, as a request names it. */
         Cutting: {
             /** @default null */
@@ -1272,6 +1377,26 @@ export interface components {
              * @default null
              */
             sliver_mm: number | null;
+        };
+        /** @description What a listing says, with the price of a blank where one was asked for. */
+        Decoded: components["schemas"]["Listing"] & {
+            /** @description Price of the blank, as a decimal number. */
+            per_blank?: string | null;
+        };
+        /** @description Blanks of one length that are wanted. */
+        Demand: {
+            /** @description What it is called; 1 to 80 characters, no two alike. */
+            id: string;
+            /**
+             * Format: double
+             * @description Length of one as it is cut, its own trims included, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
         };
         /** @description A dimension: the distance between two points, drawn beside it. */
         Dimension: {
@@ -1803,6 +1928,53 @@ export interface components {
          * @enum {string}
          */
         Level: "note" | "watch" | "stop";
+        /** @description What a listing sells, as far as it says. */
+        Listing: {
+            /** @description Currency, as it was written. */
+            currency?: string | null;
+            /** @description What it says in more than one way to read, in sentences. */
+            doubtful: string[];
+            /**
+             * Format: double
+             * @description Length sold, mm; worked out from the weight where that is given.
+             */
+            length_mm?: number | null;
+            /**
+             * Format: double
+             * @description Weight sold, g; worked out from the length where that is given.
+             */
+            mass_g?: number | null;
+            metal?: components["schemas"]["Metal"] | null;
+            /** @description What the listing does not say, in sentences. */
+            missing: string[];
+            /** @description Price of a gram. */
+            per_gram?: string | null;
+            /** @description Price of a metre. */
+            per_metre?: string | null;
+            /** @description Price of what is sold, as a decimal number. */
+            price?: string | null;
+            section?: components["schemas"]["Section"] | null;
+            /**
+             * Format: double
+             * @description Size, mm.
+             */
+            size_mm?: number | null;
+            /** @description `plated` or `coated`, where it says so. */
+            surface?: string | null;
+            temper?: components["schemas"]["Temper"] | null;
+            /** @description Words that are not known. */
+            unclear: string[];
+        };
+        /** @description A shop's line to read. */
+        ListingText: {
+            /**
+             * Format: double
+             * @description A blank to price, mm.
+             */
+            blank_mm?: number | null;
+            /** @description The line, as it was pasted; at most 300 characters are read. */
+            text: string;
+        };
         /** @description A rod as a request or the workshop names it. Lengths in mm. */
         Mandrel: {
             /**
@@ -2216,7 +2388,10 @@ export interface components {
             front: components["schemas"]["DrawnPiece"];
             /** @description The finished piece from the side. */
             side: components["schemas"]["DrawnPiece"];
-            /** @description The piece after each step, cutting first; as many as there are steps. */
+            /**
+             * @description The piece after each step, cutting first; as many as there are steps, or none where they were
+             *     not asked for.
+             */
             stages: components["schemas"]["Drawing"][];
             /**
              * Format: double
@@ -2654,6 +2829,21 @@ export interface components {
             /** @description The sentence as plain text. */
             text: string;
         };
+        /** @description Blanks that the stock does not give. */
+        Short: {
+            /** @description Which demand. */
+            demand: string;
+            /**
+             * Format: double
+             * @description How much wire they are, kerfs included, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: int32
+             * @description How many are short.
+             */
+            n: number;
+        };
         /**
          * @description The word for a word of the sentence.
          * @enum {string}
@@ -2697,6 +2887,49 @@ export interface components {
          * @enum {string}
          */
         StepKind: "cut" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "close" | "round" | "part";
+        /** @description A piece of wire that can be cut from. */
+        Stock: {
+            /** @description What it is called; 1 to 80 characters, no two alike. */
+            id: string;
+            /** @description What it is. */
+            kind: components["schemas"]["StockKind"];
+            /**
+             * Format: double
+             * @description Its length, mm.
+             */
+            length_mm: number;
+        };
+        /** @description What is cut from one piece of stock: the longest blanks first. */
+        StockCut: {
+            /** @description What is cut from it. */
+            cuts: components["schemas"]["Cut"][];
+            /** @description What it is. */
+            kind: components["schemas"]["StockKind"];
+            /**
+             * Format: double
+             * @description Its length, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: double
+             * @description What is left to use, mm; 0 where nothing is.
+             */
+            offcut_mm: number;
+            /**
+             * Format: double
+             * @description What is lost of it: trim, kerfs, a rest too short to use, mm.
+             */
+            scrap_mm: number;
+            /** @description Which piece of stock. */
+            stock: string;
+            /** @description The same in a sentence. */
+            text: string;
+        };
+        /**
+         * @description The word for a kind of stock.
+         * @enum {string}
+         */
+        StockKind: "spool" | "offcut" | "straight";
         /** @description One turn as straight wire, with the running total. */
         Strip: {
             /**
@@ -3154,6 +3387,37 @@ export interface operations {
             };
         };
     };
+    solve_cut_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutPlan"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     gauges: {
         parameters: {
             query?: never;
@@ -3242,6 +3506,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reading"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decode_listing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListingText"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Decoded"];
                 };
             };
             422: {
@@ -3527,7 +3822,10 @@ export interface operations {
     };
     pattern_sheet: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Whether the forming stages are drawn; they are if left out. */
+                stages?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;

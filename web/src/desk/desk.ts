@@ -44,7 +44,8 @@ interface Kept<R> {
 
 /** What a desk asks the server. */
 interface Calls<R, S, C> {
-  sheet(request: R): Promise<S>
+  /** `quick`: only what is seen while something is dragged. */
+  sheet(request: R, quick: boolean): Promise<S>
   change(request: R, slot: string, change: Change): Promise<S>
   choices(request: R, slot: string): Promise<C[]>
   /** What lies on the desk when nothing was being worked on. */
@@ -85,9 +86,9 @@ export function desk<
     if (next.result) worked.value = next.result
   }
 
-  async function work(request: R) {
+  async function work(request: R, quick = false) {
     const mine = ++asked
-    const next = await calls.sheet(request)
+    const next = await calls.sheet(request, quick)
     if (mine === asked) show(next)
   }
 
@@ -133,9 +134,9 @@ export function desk<
   }
 
   /** Puts another request in the present one's place. */
-  async function set(request: R, remembered = true) {
+  async function set(request: R, remembered = true, quick = false) {
     if (remembered) remember()
-    await work(request)
+    await work(request, quick)
   }
 
   /**

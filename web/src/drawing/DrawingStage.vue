@@ -164,7 +164,7 @@ useEventListener('pointercancel', () => {
 </script>
 
 <template>
-  <div ref="place" class="stage">
+  <div ref="place" class="stage" :class="{ dragging: grabbed?.moved }">
     <svg
       :width="width"
       :height="height"
@@ -245,6 +245,11 @@ svg {
   display: block;
   position: absolute;
   inset: 0;
+}
+
+/* A layer of its own, so that only it is painted anew while one drags. */
+.dragging svg {
+  will-change: transform;
 }
 
 .touch {

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, data, takeAway, type Mark } from '../api/client'
+import { api, data, takeAway, type Mark, type PatternWorked } from '../api/client'
 import KeepDialog from '../desk/KeepDialog.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
 import DrawingStage from '../drawing/DrawingStage.vue'
@@ -20,6 +19,7 @@ import FormingLine from './FormingLine.vue'
 import MateDialog from './MateDialog.vue'
 import OverDialog from './OverDialog.vue'
 import PatternPage from './PatternPage.vue'
+import RoomTools from './RoomTools.vue'
 import StepList from './StepList.vue'
 import WireDialog from './WireDialog.vue'
 import { useDrag } from './drag'
@@ -66,6 +66,15 @@ const handles = computed(() =>
     ? Object.fromEntries((kind.value?.parameters ?? []).map((one) => [one.name, one.label]))
     : undefined,
 )
+/** What stands beside the drawing waits until a drag is over, so that the piece follows the hand. */
+const settled = shallowRef<PatternWorked | null>(null)
+watch(
+  () => (still.value ? null : pattern.worked),
+  (worked) => {
+    if (worked) settled.value = worked
+  },
+  { immediate: true },
+)
 const mirrored = computed(() => pattern.draft?.mirrored ?? false)
 const pliers = computed(() => pattern.draft?.plier)
 
@@ -83,16 +92,6 @@ function pointMark(mark: Mark | null) {
 }
 const pointSegment = (segment: number | null) => (pointed.value = segment === null ? null : [segment])
 
-const files = [
-  { file: 'card-a5.pdf', says: 'Pattern card A5, PDF', hint: 'true size, with check bars' },
-  { file: 'card-a4.pdf', says: 'Pattern card A4, PDF', hint: 'the same, larger' },
-  { file: 'card.svg', says: 'Pattern card, SVG', hint: 'millimetres, to draw on' },
-  { file: 'drawing.dxf', says: 'Drawing, DXF', hint: 'centreline and outline, mm' },
-  { file: 'bends.csv', says: 'Bend table, CSV', hint: 'one line a mark' },
-  { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
-  { file: 'pattern.json', says: 'Pattern, JSON', hint: 'can be brought back in' },
-]
-
 async function attempt(work: Promise<unknown> | undefined) {
   try {
     await work
@@ -106,6 +105,11 @@ function take(file: string) {
   const name = pattern.kept?.name || kind.value?.name || 'Pattern'
   const record = { name, note: pattern.kept?.note ?? '', request: pattern.draft }
   return attempt(takeAway(`/api/patterns/take-away/${file}`, record))
+}
+
+function tryIt(how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror') {
+  if (how === 'mirror') flip()
+  else dialog.value = how
 }
 
 function flip() {
@@ -184,69 +188,16 @@ onMounted(() => attempt(open()))
       <div class="left">
         <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
         <div class="tools no-print">
-          <v-btn
-            variant="flat"
-            color="primary"
-            :disabled="!pattern.sound"
-            data-test="keep"
-            @click="keeping = true"
-          >
-            Keep
-          </v-btn>
-          <v-menu location="bottom start" :offset="6">
-            <template #activator="{ props: activator }">
-              <v-btn v-bind="activator" :disabled="!pattern.sound" data-test="take-away">Take away</v-btn>
-            </template>
-            <div class="popover">
-              <button
-                v-for="{ file, says, hint } in files"
-                :key="file"
-                type="button"
-                class="plain menu-line"
-                :data-file="file"
-                @click="take(file)"
-              >
-                {{ says }} <span class="quiet">{{ hint }}</span>
-              </button>
-            </div>
-          </v-menu>
-          <v-menu location="bottom start" :offset="6">
-            <template #activator="{ props: activator }">
-              <v-btn v-bind="activator" data-test="try">Try it</v-btn>
-            </template>
-            <div class="popover">
-              <button type="button" class="plain menu-line" data-test="open-fit" @click="dialog = 'fit'">
-                At a size it must come out as
-              </button>
-              <button type="button" class="plain menu-line" data-test="open-wire" @click="dialog = 'wire'">
-                In another wire
-              </button>
-              <button type="button" class="plain menu-line" data-test="mirror" @click="flip">
-                {{ mirrored ? 'For the hand it was drawn for' : 'For the other hand, mirrored' }}
-              </button>
-              <button type="button" class="plain menu-line" data-test="open-mate" @click="dialog = 'mate'">
-                With a ring or another piece
-              </button>
-              <button type="button" class="plain menu-line" data-test="open-over" @click="dialog = 'over'">
-                Against a revision or another piece
-              </button>
-            </div>
-          </v-menu>
-          <v-btn
-            :icon="mdiUndo"
-            density="comfortable"
-            aria-label="Undo"
-            :disabled="!pattern.past.length"
-            data-test="undo"
-            @click="attempt(pattern.undo())"
-          />
-          <v-btn
-            :icon="mdiRedo"
-            density="comfortable"
-            aria-label="Redo"
-            :disabled="!pattern.future.length"
-            data-test="redo"
-            @click="attempt(pattern.redo())"
+          <RoomTools
+            :sound="pattern.sound"
+            :mirrored="mirrored"
+            :can-undo="pattern.past.length > 0"
+            :can-redo="pattern.future.length > 0"
+            @keep="keeping = true"
+            @take="take"
+            @try="tryIt"
+            @undo="attempt(pattern.undo())"
+            @redo="attempt(pattern.redo())"
           />
           <span v-if="pattern.kept" class="quiet of" data-test="kept-as">{{ pattern.kept.name }}</span>
           <span class="states" role="group" aria-label="What is shown">
@@ -307,12 +258,7 @@ onMounted(() => attempt(open()))
             <figcaption class="quiet">true size</figcaption>
           </figure>
         </div>
-        <FormingLine
-          v-if="form && pattern.worked"
-          v-model="at"
-          :steps="form.steps"
-          :stages="pattern.worked.stages"
-        />
+        <FormingLine v-if="settled" v-model="at" :steps="settled.form.steps" :stages="settled.stages" />
       </div>
       <aside
         v-if="pattern.worked && form"
@@ -322,7 +268,7 @@ onMounted(() => attempt(open()))
       >
         <FigureColumn :figures="pattern.worked.figures" :only="['cut']" lead />
         <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
-        <StepList v-model="at" :steps="form.steps" />
+        <StepList v-if="settled" v-model="at" :steps="settled.form.steps" />
         <label class="plier quiet">
           Rolled on
           <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
@@ -331,7 +277,7 @@ onMounted(() => attempt(open()))
           </select>
         </label>
         <FigureColumn
-          :figures="pattern.worked.figures"
+          :figures="(settled ?? pattern.worked).figures"
           :only="['will-it-hold', 'in-your-hand', 'off-the-spool']"
         />
         <CheckList :checks="form.checks" which="well" />
@@ -480,9 +426,14 @@ option {
   }
 
   /* What goes on below fades rather than being cut. */
-  .right {
-    padding-bottom: 22px;
-    mask-image: linear-gradient(to bottom, black calc(100% - 26px), transparent);
+  .right::after {
+    content: '';
+    position: sticky;
+    bottom: 0;
+    display: block;
+    height: 24px;
+    background: linear-gradient(to bottom, transparent, rgb(var(--v-theme-background)));
+    pointer-events: none;
   }
 }
 

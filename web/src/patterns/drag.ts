@@ -27,12 +27,23 @@ export function useDrag(pattern: ReturnType<typeof usePattern>, kind: () => Patt
       const request = next
       next = null
       try {
-        await pattern.set(request, false)
+        await pattern.set(request, false, true)
       } catch (thrown) {
         failed.value = thrown
       }
     }
     busy = false
+    if (!from) await finish()
+  }
+
+  /** The whole sheet again, once the hand is off. */
+  async function finish() {
+    try {
+      await pattern.refresh()
+    } catch (thrown) {
+      failed.value = thrown
+    }
+    still.value = null
   }
 
   function drag(name: string, mm: number, phase: 'start' | 'move' | 'end') {
@@ -52,7 +63,7 @@ export function useDrag(pattern: ReturnType<typeof usePattern>, kind: () => Patt
     } else if (phase === 'end') {
       if (from) pattern.remember(from)
       from = null
-      still.value = null
+      if (!busy) void finish()
     }
   }
 

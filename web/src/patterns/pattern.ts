@@ -5,7 +5,8 @@ import { desk, type Choice } from '../desk/desk'
 /** The finding in the drawing room. */
 export const usePattern = defineStore('pattern', () =>
   desk<PatternRequest, PatternWorked, PatternSheet, Choice<PatternRequest>>('pattern', {
-    sheet: (body) => data(api.POST('/api/patterns/sheet', { body })),
+    sheet: (body, quick) =>
+      data(api.POST('/api/patterns/sheet', { params: { query: { stages: !quick } }, body })),
     change: (request, slot, change) =>
       data(api.POST('/api/patterns/change', { body: { request, slot, change } })),
     choices: (request, slot) => data(api.POST('/api/patterns/choices', { body: { request, slot } })),

@@ -106,7 +106,8 @@ pub struct PatternWorked {
     pub front: DrawnPiece,
     /// The finished piece from the side.
     pub side: DrawnPiece,
-    /// The piece after each step, cutting first; as many as there are steps.
+    /// The piece after each step, cutting first; as many as there are steps, or none where they were
+    /// not asked for.
     pub stages: Vec<Drawing>,
     /// Thickness of the wire in its bends, mm.
     pub thickness_mm: f64,
@@ -174,7 +175,7 @@ impl Formed<'_> {
         }
     }
 
-    fn worked_out(&self, workshop: &Workshop) -> PatternWorked {
+    fn worked_out(&self, workshop: &Workshop, stages: bool) -> PatternWorked {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
         let tools = self.tools(workshop);
@@ -183,7 +184,7 @@ impl Formed<'_> {
             figures: self.figures(&blank, unit),
             front: self.drawn(Side::Front, unit),
             side: self.drawn(Side::Right, unit),
-            stages: (0..=self.design.steps.len()).map(|n| self.stage(n, &tools)).collect(),
+            stages: (0..=self.design.steps.len()).filter(|_| stages).map(|n| self.stage(n, &tools)).collect(),
             thickness_mm: self.design.profile.thickness_mm(),
             colour: self.request.wire.metal.figures().colour.to_owned(),
             form,
@@ -219,9 +220,14 @@ impl PatternRequest {
 
     /// Works out everything the drawing room shows.
     pub fn sheet(&self, workshop: &Workshop) -> PatternSheet {
+        self.sheet_with(workshop, true)
+    }
+
+    /// The same, with the forming stages drawn or not: while a dimension is dragged nobody sees them.
+    pub fn sheet_with(&self, workshop: &Workshop, stages: bool) -> PatternSheet {
         let sentence = pieces(self, workshop.habits.unit);
         let (faults, result) = match self.form_with(workshop) {
-            Ok(formed) => (vec![], Some(formed.worked_out(workshop))),
+            Ok(formed) => (vec![], Some(formed.worked_out(workshop, stages))),
             Err(faults) => (faults.0, None),
         };
         PatternSheet { request: self.clone(), text: text_of(&sentence), sentence, faults, result }

@@ -5,6 +5,7 @@ mod guide;
 mod kept_patterns;
 mod patterns;
 mod plans;
+mod rack;
 mod rings;
 mod session;
 mod settings;
@@ -38,6 +39,7 @@ pub(crate) fn router() -> OpenApiRouter<State> {
         .merge(kept_patterns::router())
         .merge(patterns::router())
         .merge(plans::router())
+        .merge(rack::router())
         .merge(rings::router())
         .merge(session::router())
         .merge(settings::router())

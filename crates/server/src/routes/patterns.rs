@@ -1,7 +1,7 @@
 //! Working on a finding: its kinds, its shape, its words, fits, other wires, mates; taking it away.
 
 use axum::Json;
-use axum::extract::{Path, State as Shared};
+use axum::extract::{Path, Query, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::pattern::backwards::Target;
@@ -13,7 +13,7 @@ use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
 use lorimant_core::sentence::{Change, Choice};
 use lorimant_core::wire::Wire;
 use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
+use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
@@ -93,14 +93,29 @@ async fn form_pattern(
     Ok(Json(request.form_with(&workshop)?.in_numbers(&workshop)))
 }
 
+/// How much of a sheet is wanted.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct SheetQuery {
+    /// Whether the forming stages are drawn; they are if left out.
+    #[serde(default = "yes")]
+    stages: bool,
+}
+
+fn yes() -> bool {
+    true
+}
+
 /// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
-#[utoipa::path(post, path = "/api/patterns/sheet", request_body = PatternRequest,
+#[utoipa::path(post, path = "/api/patterns/sheet", params(SheetQuery), request_body = PatternRequest,
     responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
 async fn pattern_sheet(
     Shared(state): Shared<State>,
+    Query(SheetQuery { stages }): Query<SheetQuery>,
     Body(request): Body<PatternRequest>,
 ) -> Json<PatternSheet> {
-    Json(request.sheet(&state.store.workshop()))
+    Json(request.sheet_with(&state.store.workshop(), stages))
 }
 
 /// A word of a pattern's sentence to change.

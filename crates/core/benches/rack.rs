@@ -1,0 +1,53 @@
+//! How long cut plans and listings take: `cargo bench --package lorimant-core --bench rack`.
+#![allow(missing_docs, clippy::unwrap_used)]
+
+use std::hint::black_box;
+
+use criterion::{Criterion, criterion_group, criterion_main};
+use lorimant_core::cut_plan::{CutRequest, Demand, Stock, StockKind};
+use lorimant_core::length::Habits;
+use lorimant_core::listing::decode;
+
+/// So many blanks of so many lengths, from offcuts and spools with a third more wire than is wanted.
+fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
+    let chance = |seed: u32| f64::from(seed.wrapping_mul(2_654_435_761) >> 8) / f64::from(1_u32 << 24);
+    let demand: Vec<Demand> = (0..lengths)
+        .map(|i| Demand {
+            id: format!("d{i}"),
+            length_mm: (20.0 + 90.0 * chance(i + 1)).round(),
+            n: blanks / lengths,
+        })
+        .collect();
+    let wanted: f64 = demand.iter().map(|d| d.length_mm * f64::from(d.n)).sum();
+    let mut stock: Vec<Stock> = (0..offcuts)
+        .map(|i| Stock {
+            id: format!("offcut {i}"),
+            length_mm: (60.0 + 500.0 * chance(i + 77)).round(),
+            kind: StockKind::Offcut,
+        })
+        .collect();
+    let each = (wanted * 1.3 / f64::from(spools)).round();
+    stock.extend((0..spools).map(|i| Stock {
+        id: format!("spool {i}"),
+        length_mm: each,
+        kind: StockKind::Spool,
+    }));
+    CutRequest { stock, demand, trim_mm: 0.6, kerf_mm: 0.2, shortest_useful_mm: 60.0 }
+}
+
+fn benches(c: &mut Criterion) {
+    let (small, large) = (request(500, 12, 30, 4), request(5000, 40, 60, 12));
+    let mut group = c.benchmark_group("cut plan, every order tried");
+    group.sample_size(10);
+    for (name, request) in [("500 blanks of 12 lengths", &small), ("5000 blanks of 40 lengths", &large)] {
+        println!("{name}: {:.4} % above the bound", 100.0 * request.solve(&|| true).unwrap().gap);
+        group.bench_function(name, |b| b.iter(|| black_box(request).solve(&|| true).unwrap()));
+    }
+    group.finish();
+    c.bench_function("a listing read", |b| {
+        b.iter(|| decode(black_box(".925 HH sq 20ga 5ft 14.80"), Habits::default()));
+    });
+}
+
+criterion_group!(rack, benches);
+criterion_main!(rack);

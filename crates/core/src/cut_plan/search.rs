@@ -1,0 +1,105 @@
+//! Larger cases: pieces of stock filled one after another in many orders, the best kept.
+
+use super::fill::{Item, Leave, fill};
+use super::{CutRequest, Found, SLACK_MM, Score, StockKind};
+
+/// Orders tried at the most.
+const MOST_ORDERS: usize = 24;
+
+/// The best plan found while `go_on` says so, at least the first.
+pub(super) fn solve(request: &CutRequest, go_on: &dyn Fn() -> bool) -> Found {
+    let leaves = [Leave::Least, Leave::NothingOr(request.shortest_useful_mm)];
+    let mut best: Option<(Score, Vec<Vec<u32>>)> = None;
+    'orders: for (i, order) in orders(request).enumerate() {
+        for leave in leaves {
+            if best.is_some() && !go_on() {
+                break 'orders;
+            }
+            let counts = filled(request, &order, leave);
+            let score = request.score(&counts);
+            if best.as_ref().is_none_or(|(best, _)| score.better_than(best)) {
+                best = Some((score, counts));
+            }
+        }
+        if i > 4 && best.as_ref().is_some_and(|(score, _)| least_possible(request, score)) {
+            break;
+        }
+    }
+    let counts =
+        best.map_or_else(|| vec![vec![0; request.demand.len()]; request.stock.len()], |(_, counts)| counts);
+    Found { counts, optimal: false }
+}
+
+/// Whether everything is made with no more scrap than any plan must have, and nothing off the spools.
+fn least_possible(request: &CutRequest, score: &Score) -> bool {
+    let blanks: f64 = request.demand.iter().map(|d| f64::from(d.n)).sum();
+    score.0[0] <= SLACK_MM
+        && score.0[1] <= blanks * request.kerf_mm + request.trim_mm + SLACK_MM
+        && score.0[2] <= SLACK_MM
+}
+
+/// Fills the stock in this order until nothing is wanted any more.
+fn filled(request: &CutRequest, order: &[usize], leave: Leave) -> Vec<Vec<u32>> {
+    let mut counts = vec![vec![0; request.demand.len()]; request.stock.len()];
+    let mut items: Vec<Item> = request
+        .demand
+        .iter()
+        .enumerate()
+        .map(|(d, demand)| Item { takes_mm: request.takes(d), n: demand.n })
+        .collect();
+    for s in order {
+        let wanted: f64 = items.iter().map(|item| f64::from(item.n) * item.takes_mm).sum();
+        if wanted <= SLACK_MM {
+            break;
+        }
+        let room = request.room(*s);
+        if room <= 0.0 {
+            continue;
+        }
+        // What is left of the demand fits as it is: nothing to choose.
+        let chosen = if wanted <= room + SLACK_MM {
+            items.iter().map(|item| item.n).collect()
+        } else {
+            fill(room, &items, leave)
+        };
+        for (item, n) in items.iter_mut().zip(&chosen) {
+            item.n -= n;
+        }
+        counts[*s] = chosen;
+    }
+    counts
+}
+
+/// Orders worth trying: offcuts first or last, long or short first, and mixtures of these.
+fn orders(request: &CutRequest) -> impl Iterator<Item = Vec<usize>> {
+    let all: Vec<usize> = (0..request.stock.len()).collect();
+    let sorted = |key: &dyn Fn(usize) -> (bool, f64)| {
+        let mut order = all.clone();
+        order.sort_by(|a, b| key(*a).partial_cmp(&key(*b)).unwrap_or(std::cmp::Ordering::Equal));
+        order
+    };
+    let length = |s: usize| request.stock[s].length_mm;
+    let spool = |s: usize| request.stock[s].kind == StockKind::Spool;
+    let firsts = vec![
+        sorted(&|s| (false, -length(s))),
+        sorted(&|s| (spool(s), -length(s))),
+        sorted(&|s| (spool(s), length(s))),
+        sorted(&|s| (!spool(s), -length(s))),
+        sorted(&|s| (false, length(s))),
+    ];
+    // Then the second of them with a few pieces brought forward, the same each time it is asked.
+    let base = firsts[1].clone();
+    let mixed = (1..).map(move |round: usize| {
+        let mut order = base.clone();
+        let n = order.len();
+        for k in 0..(1 + round % 3) {
+            if n > 1 {
+                let from = (round * 7919 + k * 104_729) % n;
+                let moved = order.remove(from);
+                order.insert((round * 31 + k) % (from + 1), moved);
+            }
+        }
+        order
+    });
+    firsts.into_iter().chain(mixed).take(MOST_ORDERS)
+}

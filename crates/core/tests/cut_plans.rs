@@ -1,0 +1,224 @@
+//! Cut plans: against every possibility in small cases, against the bound in large ones.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use lorimant_core::cut_plan::{CutPlan, CutRequest, Demand, Stock, StockKind};
+use proptest::prelude::*;
+use rstest::rstest;
+
+fn request(stock: &[(f64, StockKind)], demand: &[(f64, u32)], losses: [f64; 3]) -> CutRequest {
+    let [trim_mm, kerf_mm, shortest_useful_mm] = losses;
+    let stock = stock.iter().enumerate().map(|(i, (length_mm, kind))| Stock {
+        id: format!("s{i}"),
+        length_mm: *length_mm,
+        kind: *kind,
+    });
+    let demand = demand.iter().enumerate().map(|(i, (length_mm, n))| Demand {
+        id: format!("d{i}"),
+        length_mm: *length_mm,
+        n: *n,
+    });
+    CutRequest { stock: stock.collect(), demand: demand.collect(), trim_mm, kerf_mm, shortest_useful_mm }
+}
+
+fn solved(request: &CutRequest) -> CutPlan {
+    request.solve(&|| true).unwrap()
+}
+
+/// Everything a plan says about itself, worked out again from its cuts alone.
+fn is_valid(request: &CutRequest, plan: &CutPlan) -> Result<(), TestCaseError> {
+    let mut made: std::collections::HashMap<&str, u32> = std::collections::HashMap::new();
+    let mut touched = std::collections::HashSet::new();
+    let mut scrap = 0.0;
+    for cut in &plan.stock {
+        prop_assert!(touched.insert(&cut.stock), "{} is cut twice", cut.stock);
+        let piece = request.stock.iter().find(|s| s.id == cut.stock).unwrap();
+        let mut sum = request.trim_mm;
+        for one in &cut.cuts {
+            let wanted = request.demand.iter().find(|d| d.id == one.demand).unwrap();
+            prop_assert!(one.n > 0 && (one.length_mm - wanted.length_mm).abs() < 1e-12);
+            sum += f64::from(one.n) * (one.length_mm + request.kerf_mm);
+            *made.entry(one.demand.as_str()).or_default() += one.n;
+        }
+        prop_assert!(sum <= piece.length_mm + 1e-6, "{sum} out of {}", piece.length_mm);
+        let blanks: f64 = cut.cuts.iter().map(|one| f64::from(one.n) * one.length_mm).sum();
+        prop_assert!((blanks + cut.scrap_mm + cut.offcut_mm - piece.length_mm).abs() < 1e-6);
+        prop_assert!(cut.offcut_mm == 0.0 || cut.offcut_mm >= request.shortest_useful_mm);
+        scrap += cut.scrap_mm;
+    }
+    prop_assert!((scrap - plan.scrap_mm).abs() < 1e-6);
+    for demand in &request.demand {
+        let short: u32 = plan.short.iter().filter(|s| s.demand == demand.id).map(|s| s.n).sum();
+        prop_assert_eq!(made.get(demand.id.as_str()).copied().unwrap_or(0) + short, demand.n);
+    }
+    prop_assert!(plan.lower_bound_mm <= plan.used_mm + 1e-6 && plan.gap >= -1e-12);
+    Ok(())
+}
+
+/// Short, scrap, taken from spools, rests: by trying every assignment of every blank.
+fn best_of_all(request: &CutRequest) -> [f64; 4] {
+    let blanks: Vec<f64> =
+        request.demand.iter().flat_map(|d| std::iter::repeat_n(d.length_mm, d.n as usize)).collect();
+    let places = request.stock.len() + 1;
+    let mut best = [f64::INFINITY; 4];
+    'ways: for way in 0..places.pow(u32::try_from(blanks.len()).unwrap()) {
+        let mut on = vec![vec![]; places];
+        let mut rest = way;
+        for blank in &blanks {
+            on[rest % places].push(*blank);
+            rest /= places;
+        }
+        let mut score = [on[places - 1].iter().sum::<f64>(), 0.0, 0.0, 0.0];
+        for (stock, cut) in request.stock.iter().zip(&on) {
+            if cut.is_empty() {
+                continue;
+            }
+            let sum: f64 = cut.iter().sum();
+            #[expect(clippy::cast_precision_loss, reason = "a few")]
+            let lost = request.trim_mm + request.kerf_mm * cut.len() as f64;
+            let rest = stock.length_mm - sum - lost;
+            if rest < -1e-9 {
+                continue 'ways;
+            }
+            let useful = rest >= request.shortest_useful_mm && rest > 1e-6;
+            score[1] += if useful { lost } else { lost + rest.max(0.0) };
+            score[2] += if stock.kind == StockKind::Spool { sum } else { 0.0 };
+            score[3] += f64::from(u8::from(useful));
+        }
+        let first = score.iter().zip(&best).find(|(a, b)| (*a - *b).abs() > 1e-6);
+        if first.is_some_and(|(a, b)| a < b) {
+            best = score;
+        }
+    }
+    best
+}
+
+fn score_of(request: &CutRequest, plan: &CutPlan) -> [f64; 4] {
+    let length = |id: &str| request.demand.iter().find(|d| d.id == id).unwrap().length_mm;
+    let short = plan.short.iter().map(|s| f64::from(s.n) * length(&s.demand)).sum();
+    let spools = plan.stock.iter().filter(|s| s.kind == StockKind::Spool).flat_map(|s| &s.cuts);
+    #[expect(clippy::cast_precision_loss, reason = "a few")]
+    let rests = plan.offcuts_mm.len() as f64;
+    [short, plan.scrap_mm, spools.map(|c| f64::from(c.n) * c.length_mm).sum(), rests]
+}
+
+fn kind() -> impl Strategy<Value = StockKind> {
+    prop_oneof![Just(StockKind::Spool), Just(StockKind::Offcut), Just(StockKind::Straight)]
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(400))]
+
+    /// Nothing better exists: every way of cutting is tried.
+    #[test]
+    fn small_cases_are_solved_exactly(
+        stock in prop::collection::vec((20..200_u32, kind()), 0..=3),
+        demand in prop::collection::vec((10..90_u32, 0..=3_u32), 1..=3),
+        trim in 0..4_u32, kerf in 0..3_u32, useful in 0..40_u32,
+    ) {
+        prop_assume!(demand.iter().map(|d| d.1).sum::<u32>() <= 6);
+        let half = |n: u32| f64::from(n) / 2.0;
+        let stock: Vec<_> = stock.iter().map(|(mm, kind)| (f64::from(*mm), *kind)).collect();
+        let demand: Vec<_> = demand.iter().map(|(mm, n)| (half(*mm), *n)).collect();
+        let request = request(&stock, &demand, [half(trim), f64::from(kerf) / 10.0, half(useful)]);
+        let plan = solved(&request);
+        is_valid(&request, &plan)?;
+        prop_assert!(plan.optimal);
+        let (found, best) = (score_of(&request, &plan), best_of_all(&request));
+        prop_assert!(found.iter().zip(&best).all(|(a, b)| (a - b).abs() < 1e-5), "{found:?} for {best:?}");
+    }
+
+    /// Larger ones add up, whatever is asked.
+    #[test]
+    fn every_plan_is_valid(
+        stock in prop::collection::vec((0.0..3000.0_f64, kind()), 0..12),
+        demand in prop::collection::vec((0.5..400.0_f64, 0..60_u32), 1..8),
+        trim_mm in 0.0..2.0_f64, kerf_mm in 0.0..1.0_f64, useful in 0.0..100.0_f64,
+    ) {
+        let request = request(&stock, &demand, [trim_mm, kerf_mm, useful]);
+        is_valid(&request, &request.solve(&|| false).unwrap())?;
+    }
+}
+
+/// A repeatable number between 0 and 1.
+fn chance(seed: u32) -> f64 {
+    f64::from(seed.wrapping_mul(2_654_435_761) >> 8) / f64::from(1_u32 << 24)
+}
+
+/// What there is: so many offcuts and spools that together are about `share` of what is wanted.
+fn large(blanks: u32, lengths: u32, offcuts: u32, spools: u32, share: f64) -> CutRequest {
+    let demand: Vec<(f64, u32)> = (0..lengths)
+        .map(|i| ((20.0 + 90.0 * chance(i + 1)).round(), blanks / lengths + u32::from(i < blanks % lengths)))
+        .collect();
+    let wanted: f64 = demand.iter().map(|(mm, n)| (mm + 0.2) * f64::from(*n)).sum();
+    let mut stock: Vec<(f64, StockKind)> =
+        (0..offcuts).map(|i| ((60.0 + 500.0 * chance(i + 77)).round(), StockKind::Offcut)).collect();
+    let rest = (wanted * share - stock.iter().map(|s| s.0).sum::<f64>()).max(0.0) / f64::from(spools);
+    stock.extend((0..spools).map(|_| (rest.round(), StockKind::Spool)));
+    request(&stock, &demand, [0.6, 0.2, 60.0])
+}
+
+#[rstest]
+#[case(500, 12, 30, 4, 1.5, 0.005)]
+#[case(500, 12, 30, 4, 1.02, 0.005)]
+#[case(5000, 40, 60, 12, 1.3, 0.01)]
+#[case(5000, 40, 60, 12, 1.01, 0.01)]
+fn large_cases_come_near_the_bound(
+    #[case] blanks: u32,
+    #[case] lengths: u32,
+    #[case] offcuts: u32,
+    #[case] spools: u32,
+    #[case] share: f64,
+    #[case] gap: f64,
+) {
+    let request = large(blanks, lengths, offcuts, spools, share);
+    // A dozen orders are tried.
+    let asked = std::cell::Cell::new(0);
+    let go_on = || {
+        asked.set(asked.get() + 1);
+        asked.get() <= 24
+    };
+    let plan = request.solve(&go_on).unwrap();
+    is_valid(&request, &plan).unwrap();
+    assert!(plan.short.is_empty(), "{:?}", plan.short);
+    assert!(plan.gap <= gap, "{} above {}", plan.gap, plan.lower_bound_mm);
+}
+
+#[test]
+fn what_is_short_is_said_by_how_much() {
+    let request = request(&[(100.0, StockKind::Offcut)], &[(60.0, 3), (30.0, 1)], [0.0, 0.5, 10.0]);
+    let plan = solved(&request);
+    assert_eq!(plan.short.len(), 1);
+    assert_eq!((plan.short[0].demand.as_str(), plan.short[0].n), ("d0", 2));
+    assert!((plan.short[0].length_mm - 121.0).abs() < 1e-9);
+}
+
+#[test]
+fn a_plan_reads_in_bench_order() {
+    let stock = [(1000.0, StockKind::Spool), (125.0, StockKind::Offcut)];
+    let request = request(&stock, &[(61.5, 4), (48.0, 2)], [1.0, 0.0, 30.0]);
+    let plan = solved(&request);
+    let spool = plan.stock.iter().find(|cut| cut.kind == StockKind::Spool).unwrap();
+    assert!(spool.text.starts_with("Flush the end; cut"), "{}", spool.text);
+    let longest_first = spool.cuts.windows(2).all(|pair| pair[0].length_mm >= pair[1].length_mm);
+    assert!(longest_first && spool.text.contains("stay on the spool"), "{}", spool.text);
+}
+
+#[rstest]
+#[case(request(&[], &[], [0.0; 3]), "demand", "1 to 1000")]
+#[case(request(&[(-1.0, StockKind::Spool)], &[(5.0, 1)], [0.0; 3]), "stock[0].length_mm", "negative")]
+#[case(request(&[(f64::NAN, StockKind::Spool)], &[(5.0, 1)], [0.0; 3]), "stock[0].length_mm", "not a number")]
+#[case(request(&[], &[(0.0, 1)], [0.0; 3]), "demand[0].length_mm", "zero")]
+#[case(request(&[], &[(5.0, 200_000)], [0.0; 3]), "demand", "too many")]
+#[case(request(&[], &[(5.0, 1)], [-0.5, 0.0, 0.0]), "trim_mm", "negative")]
+fn what_cannot_be_planned_is_refused(#[case] request: CutRequest, #[case] field: &str, #[case] says: &str) {
+    let faults = request.solve(&|| true).unwrap_err().0;
+    let fault = faults.iter().find(|fault| fault.field == field).unwrap_or_else(|| panic!("{faults:?}"));
+    assert!(fault.sentence.contains(says), "{}", fault.sentence);
+}
+
+#[test]
+fn names_stand_once() {
+    let mut twice = request(&[(10.0, StockKind::Spool); 2], &[(5.0, 1)], [0.0; 3]);
+    twice.stock[1].id = "s0".to_owned();
+    assert_eq!(twice.solve(&|| true).unwrap_err().0[0].field, "stock[1].id");
+}
