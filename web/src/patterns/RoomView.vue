@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, takeAway, type Mark, type PatternWorked } from '../api/client'
+import DeskTools from '../desk/DeskTools.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
+import { useDeskKeys } from '../desk/keys'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useNotice } from '../frame/notice'
 import { useSettings } from '../frame/settings'
-import { isTyping } from '../frame/typing'
 import BlankStrip from './BlankStrip.vue'
 import CheckList from './CheckList.vue'
 import FitDialog from './FitDialog.vue'
@@ -19,8 +19,8 @@ import FormingLine from './FormingLine.vue'
 import MateDialog from './MateDialog.vue'
 import OverDialog from './OverDialog.vue'
 import PatternPage from './PatternPage.vue'
-import RoomTools from './RoomTools.vue'
 import StepList from './StepList.vue'
+import TryMenu from './TryMenu.vue'
 import WireDialog from './WireDialog.vue'
 import { useDrag } from './drag'
 import { useKinds } from './kinds'
@@ -92,6 +92,16 @@ function pointMark(mark: Mark | null) {
 }
 const pointSegment = (segment: number | null) => (pointed.value = segment === null ? null : [segment])
 
+const files = [
+  { file: 'card-a5.pdf', says: 'Pattern card A5, PDF', hint: 'true size, with check bars' },
+  { file: 'card-a4.pdf', says: 'Pattern card A4, PDF', hint: 'the same, larger' },
+  { file: 'card.svg', says: 'Pattern card, SVG', hint: 'millimetres, to draw on' },
+  { file: 'drawing.dxf', says: 'Drawing, DXF', hint: 'centreline and outline, mm' },
+  { file: 'bends.csv', says: 'Bend table, CSV', hint: 'one line a mark' },
+  { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
+  { file: 'pattern.json', says: 'Pattern, JSON', hint: 'can be brought back in' },
+]
+
 async function attempt(work: Promise<unknown> | undefined) {
   try {
     await work
@@ -140,21 +150,11 @@ async function open() {
   owned.value = pliers.entries.map((entry) => entry.record.name)
 }
 
-useEventListener('keydown', (event) => {
-  const key = event.key.toLowerCase()
-  if (event.ctrlKey || event.metaKey) {
-    const act = {
-      z: () => attempt(event.shiftKey ? pattern.redo() : pattern.undo()),
-      y: () => attempt(pattern.redo()),
-      s: () => (keeping.value = pattern.sound),
-    }[key]
-    if (act && (key === 's' || !isTyping(event))) {
-      event.preventDefault()
-      act()
-    }
-  } else if (!isTyping(event) && (key === '[' || key === ']')) {
-    at.value = Math.min(Math.max(at.value + (key === '[' ? -1 : 1), 0), last.value)
-  }
+useDeskKeys({
+  undo: () => attempt(pattern.undo()),
+  redo: () => attempt(pattern.redo()),
+  keep: () => (keeping.value = pattern.sound),
+  step: (by) => (at.value = Math.min(Math.max(at.value + by, 0), last.value)),
 })
 
 // What is finished stays finished when another choice adds or takes away a step.
@@ -188,17 +188,18 @@ onMounted(() => attempt(open()))
       <div class="left">
         <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
         <div class="tools no-print">
-          <RoomTools
+          <DeskTools
             :sound="pattern.sound"
-            :mirrored="mirrored"
             :can-undo="pattern.past.length > 0"
             :can-redo="pattern.future.length > 0"
+            :files="files"
             @keep="keeping = true"
             @take="take"
-            @try="tryIt"
             @undo="attempt(pattern.undo())"
             @redo="attempt(pattern.redo())"
-          />
+          >
+            <TryMenu :mirrored="mirrored" @try="tryIt" />
+          </DeskTools>
           <span v-if="pattern.kept" class="quiet of" data-test="kept-as">{{ pattern.kept.name }}</span>
           <span class="states" role="group" aria-label="What is shown">
             <button

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js'
-import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { takeAway, type Piece, type PlacedRod, type Slot } from '../api/client'
 import DrawingStage from '../drawing/DrawingStage.vue'
@@ -8,9 +6,10 @@ import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useNotice } from '../frame/notice'
 import { useSettings } from '../frame/settings'
-import { isTyping } from '../frame/typing'
+import DeskTools from '../desk/DeskTools.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
+import { useDeskKeys } from '../desk/keys'
 import type { Word } from '../desk/desk'
 import RingWordMore from './RingWordMore.vue'
 import RodsLine from './RodsLine.vue'
@@ -90,22 +89,14 @@ async function attempt(work: Promise<unknown>) {
   }
 }
 
-useEventListener('keydown', (event) => {
-  const key = event.key.toLowerCase()
-  if (event.ctrlKey || event.metaKey) {
-    const act = {
-      z: () => attempt(event.shiftKey ? plan.redo() : plan.undo()),
-      y: () => attempt(plan.redo()),
-      s: () => (keeping.value = plan.sound),
-    }[key]
-    if (act && (key === 's' || !isTyping(event))) {
-      event.preventDefault()
-      act()
-    }
-  } else if (!isTyping(event) && (key === '[' || key === ']')) {
+useDeskKeys({
+  undo: () => attempt(plan.undo()),
+  redo: () => attempt(plan.redo()),
+  keep: () => (keeping.value = plan.sound),
+  step: (by) => {
     const at = moments.findIndex((one) => one.key === moment.value)
-    moment.value = moments[at + (key === '[' ? -1 : 1)]?.key ?? moment.value
-  }
+    moment.value = moments[at + by]?.key ?? moment.value
+  },
 })
 
 watch(
@@ -126,47 +117,15 @@ onMounted(() => attempt(plan.open()))
           </template>
         </SentenceLine>
         <div class="tools no-print">
-          <v-btn
-            variant="flat"
-            color="primary"
-            :disabled="!plan.sound"
-            data-test="keep"
-            @click="keeping = true"
-          >
-            Keep
-          </v-btn>
-          <v-menu location="bottom start" :offset="6">
-            <template #activator="{ props: activator }">
-              <v-btn v-bind="activator" :disabled="!plan.sound" data-test="take-away">Take away</v-btn>
-            </template>
-            <div class="popover">
-              <button
-                v-for="{ file, says, hint } in files"
-                :key="file"
-                type="button"
-                class="plain menu-line"
-                :data-file="file"
-                @click="take(file)"
-              >
-                {{ says }} <span class="quiet">{{ hint }}</span>
-              </button>
-            </div>
-          </v-menu>
-          <v-btn
-            :icon="mdiUndo"
-            density="comfortable"
-            aria-label="Undo"
-            :disabled="!plan.past.length"
-            data-test="undo"
-            @click="attempt(plan.undo())"
-          />
-          <v-btn
-            :icon="mdiRedo"
-            density="comfortable"
-            aria-label="Redo"
-            :disabled="!plan.future.length"
-            data-test="redo"
-            @click="attempt(plan.redo())"
+          <DeskTools
+            :sound="plan.sound"
+            :can-undo="plan.past.length > 0"
+            :can-redo="plan.future.length > 0"
+            :files="files"
+            @keep="keeping = true"
+            @take="take"
+            @undo="attempt(plan.undo())"
+            @redo="attempt(plan.redo())"
           />
           <span v-if="plan.kept" class="quiet of" data-test="kept-as">{{ plan.kept.name }}</span>
           <span class="states" role="group" aria-label="What is drawn">

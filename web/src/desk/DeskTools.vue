@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { mdiRedo, mdiUndo } from '@mdi/js'
+
+/** What can be done with what lies on a desk: keep it, take it away, undo; and more in its slot. */
+defineProps<{
+  sound: boolean
+  canUndo: boolean
+  canRedo: boolean
+  /** What it can be taken away as. */
+  files: readonly { file: string; says: string; hint: string }[]
+}>()
+const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>()
+</script>
+
+<template>
+  <v-btn variant="flat" color="primary" :disabled="!sound" data-test="keep" @click="emit('keep')">Keep</v-btn>
+  <v-menu location="bottom start" :offset="6">
+    <template #activator="{ props: activator }">
+      <v-btn v-bind="activator" :disabled="!sound" data-test="take-away">Take away</v-btn>
+    </template>
+    <div class="popover">
+      <button
+        v-for="{ file, says, hint } in files"
+        :key="file"
+        type="button"
+        class="plain menu-line"
+        :data-file="file"
+        @click="emit('take', file)"
+      >
+        {{ says }} <span class="quiet">{{ hint }}</span>
+      </button>
+    </div>
+  </v-menu>
+  <slot />
+  <v-btn
+    :icon="mdiUndo"
+    density="comfortable"
+    aria-label="Undo"
+    :disabled="!canUndo"
+    data-test="undo"
+    @click="emit('undo')"
+  />
+  <v-btn
+    :icon="mdiRedo"
+    density="comfortable"
+    aria-label="Redo"
+    :disabled="!canRedo"
+    data-test="redo"
+    @click="emit('redo')"
+  />
+</template>
