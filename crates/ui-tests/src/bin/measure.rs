@@ -148,17 +148,24 @@ fn dragging() -> Result<()> {
             const shape = () => drawing.querySelector('[data-segment=\"1\"]')?.getAttribute('d')
                 + document.querySelector('[data-figure=blank] .num').textContent
                 + drawing.querySelector('[data-dimension=back_mm] text').textContent;
+            const painted = new MessageChannel();
+            let start = 0;
+            let before = '';
+            let waiting = false;
+            // When the page has changed, the next frame draws it; what is posted in that frame comes after it.
+            new MutationObserver(() => {
+                if (!waiting || shape() === before) return;
+                waiting = false;
+                requestAnimationFrame(() => painted.port2.postMessage(0));
+            }).observe(document.body, { attributes: true, characterData: true, childList: true, subtree: true });
+            painted.port1.onmessage = () => { times.push(performance.now() - start); move(); };
             const move = () => {
                 if (times.length === 100) { send(window, 'pointerup'); return done(times); }
-                const before = shape();
+                before = shape();
+                waiting = true;
                 y += times.length < 50 ? 6 : -6;
-                const start = performance.now();
+                start = performance.now();
                 send(window, 'pointermove');
-                const look = () => {
-                    if (shape() === before) return setTimeout(look, 0);
-                    requestAnimationFrame(() => setTimeout(() => { times.push(performance.now() - start); move(); }, 0));
-                };
-                look();
             };
             move()";
         let times = maker.browser.driver.execute_async(script, vec![]).await?;
