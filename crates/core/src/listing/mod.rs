@@ -163,19 +163,15 @@ fn number(rest: &str) -> Option<(f64, &str)> {
     };
     let (whole, end) = plain(rest)?;
     let after = &rest[end..];
-    if let Some(under) = after.strip_prefix('/') {
-        if let Some((under, length)) = plain(under).filter(|(under, _)| *under > 0.0) {
-            return Some((whole / under, &after[1 + length..]));
-        }
+    if let Some((under, length)) = after.strip_prefix('/').and_then(plain).filter(|(under, _)| *under > 0.0) {
+        return Some((whole / under, &after[1 + length..]));
     }
-    if let Some((over, more)) =
-        after.strip_prefix(' ').and_then(plain).map(|(over, n)| (over, &after[1 + n..]))
-    {
-        if let Some((under, length)) =
+    let over = after.strip_prefix(' ').and_then(plain).map(|(over, n)| (over, &after[1 + n..]));
+    if let Some((over, more)) = over
+        && let Some((under, length)) =
             more.strip_prefix('/').and_then(plain).filter(|(under, _)| *under > 0.0)
-        {
-            return Some((whole + over / under, &more[1 + length..]));
-        }
+    {
+        return Some((whole + over / under, &more[1 + length..]));
     }
     Some((whole, after))
 }
