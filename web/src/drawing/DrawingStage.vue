@@ -81,7 +81,12 @@ const dimensions = computed(() =>
     const standing = textOf(dimension, from, to)
     // A label that stands away from its line is led to it.
     let lead = null
-    if (dimension.label && Math.abs(to[1] - from[1]) < 0.5 && length > 0.5) {
+    if (
+      dimension.label &&
+      dimension.label.anchor !== 'middle' &&
+      Math.abs(to[1] - from[1]) < 0.5 &&
+      length > 0.5
+    ) {
       const [x, y] = put(dimension.label.at)
       const near = Math.abs(x - from[0]) < Math.abs(x - to[0]) ? from : to
       lead = { x1: near[0], y1: near[1], x2: x, y2: y }

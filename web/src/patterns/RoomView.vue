@@ -134,7 +134,7 @@ const owned = ref<string[]>([])
 
 /** Opens what the address names, or what was being worked on. */
 async function open() {
-  const { kind: word, kept, text } = route.query
+  const { kind: word, kept } = route.query
   if (typeof word === 'string') {
     const all = await data(api.GET('/api/pattern-kinds'))
     const found = all.find((one) => one.kind === word)
@@ -143,7 +143,7 @@ async function open() {
     const entry = await data(api.GET('/api/patterns/{id}', { params: { path: { id: Number(kept) } } }))
     await pattern.openKept(entry)
   }
-  if (word || kept || text) await router.replace('/patterns/room')
+  if (word || kept) await router.replace('/patterns/room')
   if (!pattern.sheet) await pattern.open()
   at.value = last.value
   const pliers = await data(api.GET('/api/pliers', { params: { query: { most: 200 } } }))

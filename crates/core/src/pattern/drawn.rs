@@ -100,7 +100,6 @@ impl Formed<'_> {
             // Drawn where the bend stands after letting go, so no larger than its inside.
             let circle = Circle::new(on_paper(centre), diameter.min(inside) / 2.0);
             sketch.shape(Role::Rod, &circle.to_path(0.005));
-            sketch.note(circle.center, format!("Ø {}", shown(diameter, 2)));
         }
     }
 
@@ -166,7 +165,8 @@ impl Formed<'_> {
                     let (Some(a), Some(b)) = (placed(i), placed(j)) else { continue };
                     self.beside(sketch, (a.at(0.0).0, b.at(1.0).0), middle, away, text, parameter.name);
                 }
-                Lies::Across(i) => self.across(sketch, i, text, parameter.name),
+                Lies::Across(i) => self.across(sketch, (i, false), text, parameter.name),
+                Lies::AcrossBeside(i) => self.across(sketch, (i, true), text, parameter.name),
                 Lies::Angle(i) => {
                     let Some(bend) = placed(i) else { continue };
                     let at = bend.at(0.5).0;
@@ -214,7 +214,7 @@ impl Formed<'_> {
     }
 
     /// A dimension across the inside of a turn.
-    fn across(&self, sketch: &mut Sketch, index: usize, text: String, name: &'static str) {
+    fn across(&self, sketch: &mut Sketch, (index, beside): (usize, bool), text: String, name: &'static str) {
         let (Some(placed), Some(segment)) = (self.path.placed.get(index), self.design.segments.get(index))
         else {
             return;
@@ -229,15 +229,18 @@ impl Formed<'_> {
         };
         let size = self.extent.size();
         let middle = (self.extent.least + self.extent.most) / 2.0;
-        let out = outward(centre.x - middle.x);
+        // Above or below it, whichever leads out of the piece: beside it stand the lengths. Paper has y down.
+        let upward = DVec2::new(0.0, if centre.y > middle.y { -1.0 } else { 1.0 });
+        let out = if beside { outward(centre.x - middle.x) } else { upward };
         let centre = Side::Front.paper(centre);
         let across = (point(centre - DVec2::new(half, 0.0)), point(centre + DVec2::new(half, 0.0)));
         // A bend that takes up much of the piece has room for its text inside; a loop has not.
         if 2.0 * half > 0.25 * size.x.max(size.y) {
             sketch.dimension(across.0, across.1, text, name);
         } else {
-            let beside = centre + out * (half + 1.8 * self.design.profile.thickness_mm());
-            sketch.labelled(across, text, name, (point(beside), anchor(out)));
+            let clear = self.design.profile.thickness_mm() + 0.04 * size.x.max(size.y);
+            let label = centre + out * (half + clear);
+            sketch.labelled(across, text, name, (point(label), anchor(out)));
         }
     }
 }

@@ -87,6 +87,8 @@ pub enum Lies {
     Along(usize),
     /// Across the inside of a turn.
     Across(usize),
+    /// The same, of a turn at the piece's side: its text stands beside it.
+    AcrossBeside(usize),
     /// From the start of one segment to the end of another.
     From(usize, usize),
     /// At an angle, beside its bend.

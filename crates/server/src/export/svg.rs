@@ -161,7 +161,11 @@ impl Page {
                 Anchor::End => -1.2,
             };
             let near = if (at.0 - from.0).abs() < (at.0 - to.0).abs() { from } else { to };
-            if dy.abs() < 1e-6 && (at.0 - near.0).abs() > 0.5 && length > 1e-6 {
+            if label.anchor != Anchor::Middle
+                && dy.abs() < 1e-6
+                && (at.0 - near.0).abs() > 0.5
+                && length > 1e-6
+            {
                 self.line(near, at, INK, 0.12);
             }
             self.text(at.0 + gap, at.1 + 1.0, set.anchored(label.anchor.word()), &dimension.text);

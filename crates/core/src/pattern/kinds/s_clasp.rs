@@ -81,6 +81,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.shows("body_mm", Lies::Along(body));
     f.shows("nose_mm", Lies::Along(other));
     f.shows("turn_deg", Lies::Angle(lower));
-    f.shows("curl_mm", Lies::Across(last));
+    f.shows("curl_mm", Lies::AcrossBeside(last));
     Ok(())
 }

@@ -66,7 +66,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     }
     f.pressed.extend([(first, lower), (upper, last)]);
     f.shows("bend_mm", Lies::Across(upper));
-    f.shows("curl_mm", Lies::Across(last));
+    f.shows("curl_mm", Lies::AcrossBeside(last));
     f.shows("turn_deg", Lies::Angle(lower));
     Ok(())
 }
