@@ -125,7 +125,7 @@ pub struct Note {
 }
 
 /// A drawing in millimetres.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, PartialEq, Default, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Drawing {
     /// What everything in it covers that has a size in the world.

@@ -148,7 +148,11 @@ useEventListener('pointermove', (event) => {
   if (!held) return
   const [dx, dy] = [event.clientX - held.at[0], event.clientY - held.at[1]]
   if (!held.moved && Math.hypot(dx, dy) < 4) return
-  if (!held.moved) emit('drag', held.name, 0, 'start')
+  if (!held.moved) {
+    // Nothing is pointed at while one drags: the places to point at are taken away.
+    emit('point', null)
+    emit('drag', held.name, 0, 'start')
+  }
   held.moved = true
   emit('drag', held.name, (dx * held.along[0]! + dy * held.along[1]!) / held.scale, 'move')
 })
@@ -204,6 +208,7 @@ useEventListener('pointercancel', () => {
             data-test="lit"
           />
           <path
+            v-if="!grabbed?.moved"
             :d="part.path"
             class="touch"
             stroke-width="18"
@@ -244,6 +249,7 @@ useEventListener('pointercancel', () => {
   position: relative;
   min-height: 0;
   overflow: hidden;
+  contain: strict;
 }
 
 svg {

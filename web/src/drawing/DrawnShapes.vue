@@ -20,23 +20,25 @@ const id = useId()
       <stop offset="1" class="rod-dark" />
     </linearGradient>
   </defs>
-  <template v-for="(shape, i) in drawing.shapes" :key="i">
-    <g v-if="shape.role === 'wire'" :stroke-linecap="shape.round_ends ? 'round' : 'butt'">
-      <path :d="shape.path" class="wire-edge" :stroke-width="shape.width_mm!" />
-      <path :d="shape.path" class="wire-body" :stroke-width="shape.width_mm! * 0.86" />
-      <path :d="shape.path" class="wire-bright" :stroke-width="shape.width_mm! * 0.5" />
-      <path :d="shape.path" class="wire-shine" :stroke-width="shape.width_mm! * 0.18" />
-    </g>
-    <path v-else-if="shape.role === 'ball'" :d="shape.path" :fill="`url(#${id}-ball)`" />
-    <path v-else-if="shape.role === 'rod'" :d="shape.path" :fill="`url(#${id}-rod)`" class="rod" />
-    <path
-      v-else
-      :d="shape.path"
-      :class="shape.role"
-      :stroke-width="shape.role === 'kerf' ? 2 : undefined"
-      vector-effect="non-scaling-stroke"
-    />
-  </template>
+  <g class="metal">
+    <template v-for="(shape, i) in drawing.shapes" :key="i">
+      <g v-if="shape.role === 'wire'" :stroke-linecap="shape.round_ends ? 'round' : 'butt'">
+        <path :d="shape.path" class="wire-edge" :stroke-width="shape.width_mm!" />
+        <path :d="shape.path" class="wire-body" :stroke-width="shape.width_mm! * 0.86" />
+        <path :d="shape.path" class="wire-bright" :stroke-width="shape.width_mm! * 0.5" />
+        <path :d="shape.path" class="wire-shine" :stroke-width="shape.width_mm! * 0.18" />
+      </g>
+      <path v-else-if="shape.role === 'ball'" :d="shape.path" :fill="`url(#${id}-ball)`" />
+      <path v-else-if="shape.role === 'rod'" :d="shape.path" :fill="`url(#${id}-rod)`" class="rod" />
+      <path
+        v-else
+        :d="shape.path"
+        :class="shape.role"
+        :stroke-width="shape.role === 'kerf' ? 2 : undefined"
+        vector-effect="non-scaling-stroke"
+      />
+    </template>
+  </g>
 </template>
 
 <style scoped>
@@ -46,6 +48,14 @@ const id = useId()
 
 .rod-light {
   stop-color: #e4e7e9;
+}
+
+/* Mixed once for all the strokes of a drawing. */
+.metal {
+  --wire-edge: color-mix(in oklab, var(--metal) 45%, black);
+  --wire-body: color-mix(in oklab, var(--metal) 82%, black);
+  --wire-bright: color-mix(in oklab, var(--metal) 90%, white);
+  --wire-shine: color-mix(in oklab, var(--metal) 45%, white);
 }
 
 .ball-light {
@@ -62,22 +72,22 @@ const id = useId()
 
 .wire-edge {
   fill: none;
-  stroke: color-mix(in oklab, var(--metal) 45%, black);
+  stroke: var(--wire-edge);
 }
 
 .wire-body {
   fill: none;
-  stroke: color-mix(in oklab, var(--metal) 82%, black);
+  stroke: var(--wire-body);
 }
 
 .wire-bright {
   fill: none;
-  stroke: color-mix(in oklab, var(--metal) 90%, white);
+  stroke: var(--wire-bright);
 }
 
 .wire-shine {
   fill: none;
-  stroke: color-mix(in oklab, var(--metal) 45%, white);
+  stroke: var(--wire-shine);
 }
 
 .tape {

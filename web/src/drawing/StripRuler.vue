@@ -9,44 +9,62 @@ const x = (mm: number) => props.edge + mm * props.scale
 
 const millimetres = computed(() => {
   const step = [1, 2, 5, 10, 20, 50, 100].find((mm) => mm * props.scale >= 9) ?? 200
-  const marks = []
+  return marksEvery(step, (n) => ({
+    from: 0,
+    to: n % 5 === 0 ? 9 : 5,
+    says: n % 5 === 0 ? (n === 0 ? '0 mm' : String(n * step)) : '',
+  }))
+})
+const inches = computed(() =>
+  marksEvery(INCH / 4, (n) => ({
+    from: n % 4 === 0 ? 28 : 33,
+    to: 40,
+    says: n % 4 === 0 ? `${n / 4} in` : '',
+  })),
+)
+
+interface Tick {
+  from: number
+  to: number
+  says: string
+}
+
+/** Ticks as one path, so that a ruler that changes while one drags is one change; and their numbers. */
+function marksEvery(step: number, tick: (n: number) => Tick) {
+  let path = ''
+  const texts = []
   for (let n = 0; n * step <= props.lengthMm; n += 1) {
-    const says = n % 5 === 0 ? (n === 0 ? '0 mm' : String(n * step)) : ''
-    marks.push({ at: x(n * step), long: n % 5 === 0, says })
+    const { from, to, says } = tick(n)
+    const at = x(n * step)
+    path += `M${at.toFixed(2)} ${from}V${to}`
+    if (says) texts.push({ at, says })
   }
-  return marks
-})
-const inches = computed(() => {
-  const marks = []
-  for (let n = 0; (n * INCH) / 4 <= props.lengthMm; n += 1) {
-    marks.push({ at: x((n * INCH) / 4), says: n % 4 === 0 ? String(n / 4) : '' })
-  }
-  return marks
-})
+  return { path, texts }
+}
 </script>
 
 <template>
   <g>
-    <template v-for="mark in millimetres" :key="`mm${mark.at}`">
-      <line :x1="mark.at" :x2="mark.at" y1="0" :y2="mark.long ? 9 : 5" />
-      <text
-        v-if="mark.says"
-        :x="mark.at"
-        y="23"
-        :text-anchor="mark.at < 10 ? 'start' : mark.at > width - 14 ? 'end' : 'middle'"
-      >
-        {{ mark.says }}
-      </text>
-    </template>
-    <template v-for="mark in inches" :key="`in${mark.at}`">
-      <line class="inch" :x1="mark.at" :x2="mark.at" :y1="mark.says ? 28 : 33" y2="40" />
-      <text v-if="mark.says" class="quiet" :x="mark.at + 5" y="40">{{ mark.says }} in</text>
-    </template>
+    <path :d="millimetres.path" />
+    <text
+      v-for="mark in millimetres.texts"
+      :key="mark.says"
+      :x="mark.at"
+      y="23"
+      :text-anchor="mark.at < 10 ? 'start' : mark.at > width - 14 ? 'end' : 'middle'"
+    >
+      {{ mark.says }}
+    </text>
+    <path :d="inches.path" class="inch" />
+    <text v-for="mark in inches.texts" :key="mark.says" class="quiet" :x="mark.at + 5" y="40">
+      {{ mark.says }}
+    </text>
   </g>
 </template>
 
 <style scoped>
-line {
+path {
+  fill: none;
   stroke: rgb(var(--v-theme-on-surface));
   stroke-width: 1.2;
 }

@@ -27,7 +27,9 @@ const scale = computed(
   () => props.truePixels ?? Math.max((width.value - 2 * edge) / blank.value.flush_mm, 0.01),
 )
 const x = (mm: number) => edge + mm * scale.value
-const thick = computed(() => Math.min(22, Math.max(9, props.thicknessMm * scale.value)))
+/** The height kept for the wire: the strip stays as high as it is while one drags. */
+const lane = 22
+const thick = computed(() => Math.min(lane, Math.max(9, props.thicknessMm * scale.value)))
 const full = computed(() => Math.max(width.value, x(blank.value.flush_mm) + edge))
 
 /** Marks with their zones; a mark's texts stand on the first of two lines where nothing else does. */
@@ -55,6 +57,7 @@ const zones = computed(() => {
   })
 })
 const top = 36
+const wireTop = computed(() => top + (lane - thick.value) / 2)
 const sum = computed(() => {
   const { developed_mm, trim_mm, filing_mm, left_tail_mm, right_tail_mm } = blank.value
   const tails = left_tail_mm + right_tail_mm
@@ -80,13 +83,13 @@ const said = computed(() =>
       <span class="quiet sum" data-test="sum">{{ sum }}</span>
     </template>
     <div ref="place" class="place">
-      <svg :width="full" :height="top + thick + 48" role="img" :aria-label="said" data-test="strip">
+      <svg :width="full" :height="top + lane + 48" role="img" :aria-label="said" data-test="strip">
         <defs>
           <MetalGradient :id="id" />
         </defs>
         <rect
           :x="x(0)"
-          :y="top"
+          :y="wireTop"
           :width="blank.flush_mm * scale"
           :height="thick"
           :fill="`url(#${id})`"
@@ -96,7 +99,7 @@ const said = computed(() =>
           v-if="blank.left_tail_mm > 0"
           class="tail"
           :x="x(0)"
-          :y="top"
+          :y="wireTop"
           :width="blank.left_tail_mm * scale"
           :height="thick"
         />
@@ -104,7 +107,7 @@ const said = computed(() =>
           v-if="blank.right_tail_mm + blank.surplus_mm > 0.01"
           class="tail"
           :x="x(blank.flush_mm - blank.right_tail_mm - blank.surplus_mm)"
-          :y="top"
+          :y="wireTop"
           :width="(blank.right_tail_mm + blank.surplus_mm) * scale"
           :height="thick"
         />
@@ -122,10 +125,10 @@ const said = computed(() =>
             :x="zone.from - 4"
             :y="0"
             :width="Math.max(zone.to - zone.from, 12) + 8"
-            :height="top + thick + 8"
+            :height="top + lane + 8"
           />
-          <rect class="bend" :x="zone.from" :y="top" :width="zone.to - zone.from" :height="thick" />
-          <line :x1="zone.from" :x2="zone.from" :y1="zone.line ? 2 : 18" :y2="top + thick + 6" />
+          <rect class="bend" :x="zone.from" :y="wireTop" :width="zone.to - zone.from" :height="thick" />
+          <line :x1="zone.from" :x2="zone.from" :y1="zone.line ? 2 : 18" :y2="top + lane + 6" />
           <text
             :x="zone.right ? zone.from - 4 : zone.from + 4"
             :y="zone.line ? 13 : 30"
@@ -136,7 +139,7 @@ const said = computed(() =>
           </text>
         </g>
         <StripRuler
-          :transform="`translate(0 ${top + thick + 4})`"
+          :transform="`translate(0 ${top + lane + 4})`"
           :length-mm="blank.flush_mm"
           :scale="scale"
           :edge="edge"

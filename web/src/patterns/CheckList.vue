@@ -18,8 +18,8 @@ const marks = { stop: 'Stop', watch: 'Watch', note: 'Note' } as const
 <template>
   <section v-if="which === 'pressing' && pressing.length" data-test="checks">
     <p
-      v-for="check in pressing"
-      :key="check.sentence"
+      v-for="(check, i) in pressing"
+      :key="i"
       class="check"
       :class="check.level"
       @pointerenter="emit('point', check.segment_n ?? null)"

@@ -281,7 +281,7 @@ onMounted(() => attempt(open()))
           :figures="(settled ?? pattern.worked).figures"
           :only="['will-it-hold', 'in-your-hand', 'off-the-spool']"
         />
-        <CheckList :checks="form.checks" which="well" />
+        <CheckList :checks="(settled ?? pattern.worked).form.checks" which="well" />
       </aside>
     </div>
     <BlankStrip
@@ -424,6 +424,7 @@ option {
   .right {
     overflow-y: auto;
     scrollbar-width: thin;
+    contain: strict;
   }
 
   /* What goes on below fades rather than being cut. */

@@ -6,7 +6,7 @@ import { desk, type Choice } from '../desk/desk'
 export const usePattern = defineStore('pattern', () =>
   desk<PatternRequest, PatternWorked, PatternSheet, Choice<PatternRequest>>('pattern', {
     sheet: (body, quick) =>
-      data(api.POST('/api/patterns/sheet', { params: { query: { stages: !quick } }, body })),
+      data(api.POST('/api/patterns/sheet', { params: { query: { dragged: quick } }, body })),
     change: (request, slot, change) =>
       data(api.POST('/api/patterns/change', { body: { request, slot, change } })),
     choices: (request, slot) => data(api.POST('/api/patterns/choices', { body: { request, slot } })),

@@ -69,7 +69,7 @@ pub struct Landing {
 }
 
 /// Wire that usual piercings take, mm.
-const PIERCING_MM: (f64, f64) = (0.6, 1.05);
+pub const PIERCING_MM: (f64, f64) = (0.6, 1.05);
 /// Clearance a ring needs to pass a mouth, mm.
 pub const CLEARANCE_MM: f64 = 0.1;
 /// Shortest straight stem that a bead and a second loop can use, mm.

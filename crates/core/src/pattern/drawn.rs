@@ -26,7 +26,7 @@ pub struct DrawnPart {
 }
 
 /// A drawing with its segments told apart.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, PartialEq, Default, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct DrawnPiece {
     /// The drawing.

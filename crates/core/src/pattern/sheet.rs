@@ -19,6 +19,15 @@ use crate::metal::Temper;
 use crate::sentence::Piece;
 use crate::workshop::Workshop;
 
+/// How much of a sheet is worked out.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Extent {
+    /// All of it.
+    Whole,
+    /// What is seen while a dimension is dragged: no side view, no forming stages.
+    Dragged,
+}
+
 /// A segment in numbers.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -104,7 +113,7 @@ pub struct PatternWorked {
     pub figures: Vec<Figure>,
     /// The finished piece from the front, with dimensions.
     pub front: DrawnPiece,
-    /// The finished piece from the side.
+    /// The finished piece from the side; empty where only what is seen while dragging was asked for.
     pub side: DrawnPiece,
     /// The piece after each step, cutting first; as many as there are steps, or none where they were
     /// not asked for.
@@ -175,16 +184,18 @@ impl Formed<'_> {
         }
     }
 
-    fn worked_out(&self, workshop: &Workshop, stages: bool) -> PatternWorked {
+    fn worked_out(&self, workshop: &Workshop, extent: Extent) -> PatternWorked {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
         let tools = self.tools(workshop);
         let form = self.numbers(&blank, &tools, unit);
+        let whole = extent == Extent::Whole;
+        let stages = (0..=self.design.steps.len()).map(|n| self.stage(n, &tools));
         PatternWorked {
             figures: self.figures(&blank, unit),
             front: self.drawn(Side::Front, unit),
-            side: self.drawn(Side::Right, unit),
-            stages: (0..=self.design.steps.len()).filter(|_| stages).map(|n| self.stage(n, &tools)).collect(),
+            side: if whole { self.drawn(Side::Right, unit) } else { DrawnPiece::default() },
+            stages: if whole { stages.collect() } else { vec![] },
             thickness_mm: self.design.profile.thickness_mm(),
             colour: self.request.wire.metal.figures().colour.to_owned(),
             form,
@@ -220,14 +231,14 @@ impl PatternRequest {
 
     /// Works out everything the drawing room shows.
     pub fn sheet(&self, workshop: &Workshop) -> PatternSheet {
-        self.sheet_with(workshop, true)
+        self.sheet_with(workshop, Extent::Whole)
     }
 
-    /// The same, with the forming stages drawn or not: while a dimension is dragged nobody sees them.
-    pub fn sheet_with(&self, workshop: &Workshop, stages: bool) -> PatternSheet {
+    /// The same, or only what is seen while a dimension is dragged.
+    pub fn sheet_with(&self, workshop: &Workshop, extent: Extent) -> PatternSheet {
         let sentence = pieces(self, workshop.habits.unit);
         let (faults, result) = match self.form_with(workshop) {
-            Ok(formed) => (vec![], Some(formed.worked_out(workshop, stages))),
+            Ok(formed) => (vec![], Some(formed.worked_out(workshop, extent))),
             Err(faults) => (faults.0, None),
         };
         PatternSheet { request: self.clone(), text: text_of(&sentence), sentence, faults, result }

@@ -7,7 +7,7 @@ use lorimant_core::fault::Fault;
 use lorimant_core::pattern::backwards::Target;
 use lorimant_core::pattern::mate::{self, Fit, Mate};
 use lorimant_core::pattern::page::Page;
-use lorimant_core::pattern::sheet::{PatternForm, PatternSheet, Thumbnail};
+use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet, Thumbnail};
 use lorimant_core::pattern::transfer::Transferred;
 use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
 use lorimant_core::sentence::{Change, Choice};
@@ -98,13 +98,9 @@ async fn form_pattern(
 #[serde(deny_unknown_fields)]
 #[into_params(parameter_in = Query)]
 struct SheetQuery {
-    /// Whether the forming stages are drawn; they are if left out.
-    #[serde(default = "yes")]
-    stages: bool,
-}
-
-fn yes() -> bool {
-    true
+    /// Only what is seen while a dimension is dragged: no side view, no forming stages.
+    #[serde(default)]
+    dragged: bool,
 }
 
 /// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
@@ -112,10 +108,11 @@ fn yes() -> bool {
     responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
 async fn pattern_sheet(
     Shared(state): Shared<State>,
-    Query(SheetQuery { stages }): Query<SheetQuery>,
+    Query(SheetQuery { dragged }): Query<SheetQuery>,
     Body(request): Body<PatternRequest>,
 ) -> Json<PatternSheet> {
-    Json(request.sheet_with(&state.store.workshop(), stages))
+    let extent = if dragged { Extent::Dragged } else { Extent::Whole };
+    Json(request.sheet_with(&state.store.workshop(), extent))
 }
 
 /// A word of a pattern's sentence to change.

@@ -145,7 +145,7 @@ fn dragging() -> Result<()> {
             send(handle, 'pointerdown');
             const drawing = document.querySelector('[data-test=drawing]');
             const times = [];
-            const shape = () => drawing.querySelector('[data-segment=\"1\"]')?.getAttribute('d')
+            const shape = () => [...drawing.querySelectorAll('.wire-edge')].map((path) => path.getAttribute('d'))
                 + document.querySelector('[data-figure=blank] .num').textContent
                 + drawing.querySelector('[data-dimension=back_mm] text').textContent;
             const painted = new MessageChannel();
