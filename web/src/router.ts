@@ -6,6 +6,7 @@ export const stages = [
   { path: '/rings', name: 'Rings' },
   { path: '/kept', name: 'Kept' },
   { path: '/patterns', name: 'Patterns' },
+  { path: '/rack', name: 'Rack' },
   { path: '/tools', name: 'Tools' },
   { path: '/guide', name: 'Guide' },
 ] as const
@@ -21,6 +22,20 @@ const router = createRouter({
       path: '/patterns/room',
       component: () => import('./patterns/RoomView.vue'),
       meta: { title: 'Drawing room' },
+    },
+    {
+      path: '/rack',
+      component: () => import('./rack/RackFrame.vue'),
+      children: [
+        { path: '', component: () => import('./rack/StockView.vue'), meta: { title: 'On the rack' } },
+        {
+          path: 'choose',
+          component: () => import('./rack/ChooseView.vue'),
+          meta: { title: 'Choose a wire' },
+        },
+        { path: 'cut', component: () => import('./rack/CutView.vue'), meta: { title: 'Cut plan' } },
+        { path: 'cost', component: () => import('./rack/CostView.vue'), meta: { title: 'What it costs' } },
+      ],
     },
     { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: 'Tools' } },
     { path: '/guide', component: () => import('./guide/GuideView.vue'), meta: { title: 'Guide' } },

@@ -36,7 +36,7 @@ enum Command {
     Shots,
     /// Runs every bench whose figures stand in the documents.
     Bench,
-    /// Writes the API's description, its TypeScript types and the plan schema anew.
+    /// Writes the API's description, its TypeScript types and the schemas of documents anew.
     Api,
 }
 
@@ -107,11 +107,12 @@ fn test(shell: &Shell, quick: bool) -> Result<()> {
 }
 
 /// The description, types and schema that are checked in, with what makes them.
-fn generated(shell: &Shell) -> Result<[(&'static str, String); 2]> {
+fn generated(shell: &Shell) -> Result<[(&'static str, String); 3]> {
     let server = "target/debug/lorimant";
     Ok([
         ("web/openapi.json", cmd!(shell, "{server} openapi").read()?),
         ("docs/schema/plans.schema.json", cmd!(shell, "{server} plan-schema").read()?),
+        ("docs/schema/rack.schema.json", cmd!(shell, "{server} rack-schema").read()?),
     ])
 }
 

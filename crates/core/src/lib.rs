@@ -6,7 +6,9 @@
 
 pub mod ask;
 pub mod bending;
+pub mod choose;
 pub mod coil;
+pub mod cost;
 pub mod cut_plan;
 pub mod cutting;
 pub mod drawing;
@@ -23,6 +25,7 @@ pub mod plier;
 pub mod ring;
 pub mod section;
 pub mod sentence;
+pub mod stock;
 pub mod strength;
 pub mod wire;
 pub mod words;

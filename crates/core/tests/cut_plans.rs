@@ -21,7 +21,7 @@ fn request(stock: &[(f64, StockKind)], demand: &[(f64, u32)], losses: [f64; 3]) 
 }
 
 fn solved(request: &CutRequest) -> CutPlan {
-    request.solve(&|| true).unwrap()
+    request.solve(&|_| true).unwrap()
 }
 
 /// Everything a plan says about itself, worked out again from its cuts alone.
@@ -135,7 +135,7 @@ proptest! {
         trim_mm in 0.0..2.0_f64, kerf_mm in 0.0..1.0_f64, useful in 0.0..100.0_f64,
     ) {
         let request = request(&stock, &demand, [trim_mm, kerf_mm, useful]);
-        is_valid(&request, &request.solve(&|| false).unwrap())?;
+        is_valid(&request, &request.solve(&|_| false).unwrap())?;
     }
 }
 
@@ -173,7 +173,7 @@ fn large_cases_come_near_the_bound(
     let request = large(blanks, lengths, offcuts, spools, share);
     // A dozen orders are tried.
     let asked = std::cell::Cell::new(0);
-    let go_on = || {
+    let go_on = |_| {
         asked.set(asked.get() + 1);
         asked.get() <= 24
     };
@@ -211,7 +211,7 @@ fn a_plan_reads_in_bench_order() {
 #[case(request(&[], &[(5.0, 200_000)], [0.0; 3]), "demand", "too many")]
 #[case(request(&[], &[(5.0, 1)], [-0.5, 0.0, 0.0]), "trim_mm", "negative")]
 fn what_cannot_be_planned_is_refused(#[case] request: CutRequest, #[case] field: &str, #[case] says: &str) {
-    let faults = request.solve(&|| true).unwrap_err().0;
+    let faults = request.solve(&|_| true).unwrap_err().0;
     let fault = faults.iter().find(|fault| fault.field == field).unwrap_or_else(|| panic!("{faults:?}"));
     assert!(fault.sentence.contains(says), "{}", fault.sentence);
 }
@@ -220,5 +220,5 @@ fn what_cannot_be_planned_is_refused(#[case] request: CutRequest, #[case] field:
 fn names_stand_once() {
     let mut twice = request(&[(10.0, StockKind::Spool); 2], &[(5.0, 1)], [0.0; 3]);
     twice.stock[1].id = "s0".to_owned();
-    assert_eq!(twice.solve(&|| true).unwrap_err().0[0].field, "stock[1].id");
+    assert_eq!(twice.solve(&|_| true).unwrap_err().0[0].field, "stock[1].id");
 }

@@ -3,11 +3,13 @@
 use anyhow::Context as _;
 
 use crate::export::document::PlanDocument;
+use crate::export::rack::RackDocument;
 use crate::problem::understand;
-use crate::store::shelf;
 use crate::store::{Store, keep_settings, settings};
+use crate::store::{rack, shelf};
 
 const WORKSHOP: &str = include_str!("../../../demo/workshop.json");
+const RACK: &str = include_str!("../../../demo/rack.json");
 
 /// Loads the demo workshop into a new file.
 ///
@@ -16,13 +18,17 @@ const WORKSHOP: &str = include_str!("../../../demo/workshop.json");
 pub fn load(store: &Store) -> anyhow::Result<()> {
     let document: PlanDocument =
         understand(WORKSHOP.as_bytes()).map_err(|problem| anyhow::anyhow!("demo: {}", problem.detail))?;
+    let stock: RackDocument =
+        understand(RACK.as_bytes()).map_err(|problem| anyhow::anyhow!("demo: {}", problem.detail))?;
+    stock.check().context("the demo rack is not sound")?;
     let loaded = store.write(|transaction| {
         let batch = shelf::batch(transaction)?;
         if let Some(new) = &document.settings {
             let (_, revision) = settings(transaction)?;
             keep_settings(transaction, new, revision)?;
         }
-        shelf::bring_in(transaction, batch, &document)
+        shelf::bring_in(transaction, batch, &document)?;
+        rack::bring_in(transaction, batch, &stock)
     });
-    loaded.map(|_| ()).context("the demo workshop could not be loaded")
+    loaded.context("the demo workshop could not be loaded")
 }

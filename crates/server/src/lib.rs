@@ -6,8 +6,10 @@ mod assets;
 mod demo;
 mod export;
 mod guard;
+mod jobs;
 mod problem;
 mod routes;
+mod scale;
 mod session;
 mod store;
 
@@ -19,9 +21,11 @@ use axum::middleware;
 use axum::routing::get;
 use tower_http::CompressionLevel;
 use tower_http::compression::CompressionLayer;
+use tower_http::compression::predicate::{DefaultPredicate, Predicate as _, SizeAbove};
 use tower_http::trace::TraceLayer;
 
 pub use demo::load as load_demo;
+pub use scale::Scale;
 pub use session::hash_passphrase;
 pub use store::{Store, StoreError};
 
@@ -34,15 +38,26 @@ pub(crate) struct State {
     store: Store,
     sessions: session::Sessions,
     hosts: guard::Hosts,
+    scale: Scale,
+    jobs: jobs::Jobs,
 }
 
-/// The whole application on one open store, for the address it will be reached at.
+/// The whole application on one open store, for the address it will be reached at, with its scale.
 ///
 /// # Errors
 /// When the store cannot be read.
-pub fn app(store: Store, address: SocketAddr, host_names: &[String]) -> Result<Router, StoreError> {
+pub fn app(
+    store: Store,
+    address: SocketAddr,
+    host_names: &[String],
+    scale: Scale,
+) -> Result<Router, StoreError> {
     let sessions = session::Sessions::new(store.passphrase_hash()?);
-    let state = State { store, sessions, hosts: guard::Hosts::new(address, host_names) };
+    let hosts = guard::Hosts::new(address, host_names);
+    let state = State { store, sessions, hosts, scale, jobs: jobs::Jobs::default() };
+    // A small answer arrives sooner as it is than pressed and unpressed.
+    let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);
+    let compression = compression.compress_when(DefaultPredicate::new().and(SizeAbove::new(u16::MAX)));
     let (router, description) = routes::router().split_for_parts();
     let description = axum::Json(description);
     Ok(router
@@ -51,7 +66,7 @@ pub fn app(store: Store, address: SocketAddr, host_names: &[String]) -> Result<R
         .layer(middleware::from_fn_with_state(state.clone(), guard::check))
         .layer(middleware::from_fn(guard::headers))
         .layer(DefaultBodyLimit::max(LARGEST_BODY))
-        .layer(CompressionLayer::new().quality(CompressionLevel::Fastest))
+        .layer(compression)
         .layer(TraceLayer::new_for_http())
         .with_state(state))
 }
@@ -67,4 +82,10 @@ pub fn openapi() -> String {
 #[must_use]
 pub fn plan_schema() -> String {
     export::document::schema()
+}
+
+/// The published JSON schema of a rack.
+#[must_use]
+pub fn rack_schema() -> String {
+    export::document::rack_schema()
 }

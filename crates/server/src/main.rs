@@ -6,7 +6,7 @@ use std::path::PathBuf;
 
 use anyhow::{Context as _, bail};
 use clap::{Parser, Subcommand};
-use lorimant_server::{Store, app, hash_passphrase, load_demo, openapi, plan_schema};
+use lorimant_server::{Scale, Store, app, hash_passphrase, load_demo, openapi, plan_schema, rack_schema};
 use tracing_subscriber::EnvFilter;
 
 /// A bench companion for wire jewellers.
@@ -31,6 +31,8 @@ enum Command {
     Openapi,
     /// Prints the JSON schema of a plan document.
     PlanSchema,
+    /// Prints the JSON schema of a rack.
+    RackSchema,
 }
 
 #[derive(clap::Args)]
@@ -47,6 +49,9 @@ struct Serve {
     /// A further host name to answer to, for example the machine's name in the workshop's network.
     #[arg(long = "host-name")]
     host_names: Vec<String>,
+    /// The scale: `host:port`, or a serial device; a simulated one if left out.
+    #[arg(long)]
+    scale: Option<String>,
     /// Load the demo workshop if the file is new.
     #[arg(long)]
     demo: bool,
@@ -63,6 +68,7 @@ fn main() -> anyhow::Result<()> {
         Command::Passphrase { data } => set_passphrase(&data),
         Command::Openapi => print(&openapi()),
         Command::PlanSchema => print(&plan_schema()),
+        Command::RackSchema => print(&rack_schema()),
     }
 }
 
@@ -94,7 +100,8 @@ async fn serve(options: Serve) -> anyhow::Result<()> {
     let listener =
         tokio::net::TcpListener::bind(wanted).await.with_context(|| format!("cannot listen on {wanted}"))?;
     let address = listener.local_addr()?;
-    let app = app(store, address, &options.host_names)?;
+    let scale = options.scale.as_deref().map_or_else(Scale::simulated, Scale::at);
+    let app = app(store, address, &options.host_names, scale)?;
     print(&format!("Lorimant is at http://{address}/"))?;
     axum::serve(listener, app).with_graceful_shutdown(stop()).await?;
     Ok(())

@@ -51,6 +51,13 @@ impl Problem {
         Self::new(StatusCode::BAD_REQUEST, "/problems/unreadable", "Not readable", detail)
     }
 
+    pub fn no_device(error: std::io::Error) -> Self {
+        let said = format!(
+            "The scale gives no reading: {error}. Check that it is on and connected, or type the weight."
+        );
+        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-device", "No reading", said)
+    }
+
     pub fn internal(detail: impl Into<String>) -> Self {
         Self::new(StatusCode::INTERNAL_SERVER_ERROR, "/problems/internal", "Something broke here", detail)
     }
@@ -83,6 +90,7 @@ impl From<StoreError> for Problem {
         };
         match error {
             StoreError::Missing { .. } => Self::missing(sentence),
+            StoreError::Refused(faults) => faults.into(),
             StoreError::NotUndoable => {
                 Self::new(StatusCode::CONFLICT, "/problems/conflict", "Changed elsewhere", sentence)
             }

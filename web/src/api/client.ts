@@ -48,6 +48,26 @@ export type Worked = Schemas['Worked']
 export type PlanEntry = Schemas['Entry_KeptPlan']
 export type RodEntry = Schemas['Entry_Mandrel']
 export type BladeEntry = Schemas['Entry_KeptBlade']
+export type ChooseRequest = Schemas['ChooseRequest']
+export type WireCandidate = Schemas['WireCandidate']
+export type Cost = Schemas['Cost']
+export type CostRequest = Schemas['CostRequest']
+export type CutPlan = Schemas['CutPlan']
+export type CutRequest = Schemas['CutRequest']
+export type Keeping = Schemas['Keeping']
+export type LedgerLine = Schemas['LedgerLine']
+export type Lot = Schemas['Lot']
+export type LotCut = Schemas['LotCut']
+export type Need = Schemas['Need']
+export type PickedRow = Schemas['PickedRow']
+export type PlanSheet = Schemas['PlanSheet']
+export type Purpose = Schemas['Purpose']
+export type RackImport = Schemas['RackImport']
+export type StockCut = Schemas['StockCut']
+export type Stocked = Schemas['Stocked']
+export type Wanted = Schemas['Wanted']
+export type Weighed = Schemas['Weighed']
+export type Word = Schemas['Word']
 export type StartSet = Schemas['StartSet']
 
 /** What the server said was wrong, with the field of each fault. */
@@ -98,7 +118,7 @@ export function faultsOf(thrown: unknown): Fault[] {
 }
 
 /** Fetches a made file and hands it to the browser to save. */
-export async function takeAway(path: string, record: KeptPlan | KeptPattern): Promise<void> {
+export async function takeAway(path: string, record: KeptPlan | KeptPattern | PlanSheet): Promise<void> {
   const response = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

@@ -90,6 +90,125 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/costs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a piece costs to make, against what it costs to buy. */
+        post: operations["work_out_cost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/costs/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A piece whose cost is to be worked out: what is known of it before anything is typed. */
+        post: operations["start_cost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-plans/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Books what was cut off the rack: everything in one step, or nothing. */
+        post: operations["book_cuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-plans/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A cut plan as a file: `cut-plan.pdf` or `cut-plan.csv`. */
+        post: operations["cut_plan_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-plans/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Starts a long solve that shows how far it is and can be stopped. */
+        post: operations["start_cut_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-plans/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a solve stands, and its plan once it is done. */
+        get: operations["cut_plan_job"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-plans/jobs/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stops a solve; its best plan so far follows shortly. */
+        post: operations["stop_cut_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cut-plans/solve": {
         parameters: {
             query?: never;
@@ -104,6 +223,23 @@ export interface paths {
          *     before spools, then few rests.
          */
         post: operations["solve_cut_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-plans/wanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the picks want cut, wire by wire, with the lots it can be cut from. */
+        get: operations["wanted"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -161,6 +297,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keepings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How each wire is kept. */
+        get: operations["list_keepings"];
+        /** Says how a wire is kept, in place of what was said of it before. */
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ledger/{id}/reverse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reverses a line of the ledger by another of the opposite length; the line itself stays. */
+        post: operations["reverse_line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lengths/read": {
         parameters: {
             query?: never;
@@ -195,6 +366,128 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands on the rack, by metal and size, with what is left of each lot and of each metal. */
+        get: operations["list_lots"];
+        put?: never;
+        /** Receives a lot: puts it on the rack and books its wire as bought. */
+        post: operations["receive_lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One lot with what is left of it. */
+        get: operations["get_lot"];
+        /** Changes what is written of a lot; what is left of it changes only through the ledger. */
+        put: operations["change_lot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a lot off the rack, or puts it back; its ledger stays. */
+        post: operations["archive_lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The ledger of a lot, newest line first, with what was left after each. */
+        get: operations["lot_ledger"];
+        put?: never;
+        /** Books a change of a lot's length: what was cut, tried, scrapped, bought on top, or found on counting. */
+        post: operations["book_movement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/set-aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a length off a lot and puts it on the rack as an offcut, with its share of the price. */
+        post: operations["set_aside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says what is left of a lot by its weight, and books the difference where asked to. */
+        post: operations["weigh_lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/metal-prices/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Prices from the simulated feed; they count once they are taken over into the settings. */
+        get: operations["metal_price_feed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/metals": {
         parameters: {
             query?: never;
@@ -204,6 +497,40 @@ export interface paths {
         };
         /** The metals with their handbook figures. */
         get: operations["metals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/needs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is of each wire that is kept or wanted, against what the picks want, and what to buy. */
+        get: operations["list_needs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/needs.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The buying list as a table: wires that are missing, in whole packs. */
+        get: operations["needs_table"];
         put?: never;
         post?: never;
         delete?: never;
@@ -469,6 +796,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/picks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is picked to be made, in the order it was picked. */
+        get: operations["list_picks"];
+        put?: never;
+        /** Picks a kept plan or pattern to be made. */
+        post: operations["pick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/picks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes how many are picked. */
+        put: operations["change_pick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/picks/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a pick off the list, or puts it back. */
+        post: operations["archive_pick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -602,6 +981,57 @@ export interface paths {
         put?: never;
         /** Removes a plier, or takes it back. */
         post: operations["archive_plier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/all.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything on the rack as one JSON document, in the published schema. */
+        get: operations["rack_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings lots in from a table, or a whole rack from JSON: all of it, or nothing where anything is wrong. */
+        post: operations["import_rack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/lots.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lots with wire on them as a table. */
+        get: operations["lots_table"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -779,6 +1209,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Takes a reading from the scale. */
+        get: operations["read_scale"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/pan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays a lot on the simulated scale; a real one has hands for that. */
+        post: operations["lay_on_scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scrap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Scrap by metal and cleanliness, with grams and an estimate of its value. */
+        get: operations["list_scrap"];
+        put?: never;
+        /** Puts scrap on its pile, or takes some out. */
+        post: operations["book_scrap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -867,6 +1349,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wires/choose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ranks wires for a piece, with the reasons. Loads and efforts are estimates. */
+        post: operations["choose_wire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wires/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Weighs up to four wires for a piece, side by side. */
+        post: operations["compare_wires"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wires/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Length to weight and back, for a wire of any section. */
+        post: operations["weigh_wire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is chosen by a word. */
+        get: operations["words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -876,6 +1426,23 @@ export interface components {
          * @enum {string}
          */
         About: "closes" | "wire-through-wire" | "mouth" | "bore" | "piercing" | "skin" | "stem" | "tip" | "melts" | "strain";
+        /** @description A wire, and how much of it by length or by weight. */
+        Amount: {
+            /**
+             * Format: double
+             * @description Its length, mm.
+             */
+            length_mm?: number | null;
+            /**
+             * Format: double
+             * @description Its weight, g.
+             */
+            mass_g?: number | null;
+            /** @description Either of them as typed: `3 m`, `10 ft`, `50 g`, `2 oz`. */
+            typed?: string | null;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
         /**
          * @description The word for a anchor of a text.
          * @enum {string}
@@ -1013,6 +1580,62 @@ export interface components {
              */
             trim_mm: number | null;
         };
+        /** @description Blanks of one length cut from a lot. */
+        BlanksCut: {
+            /**
+             * Format: double
+             * @description Length of one, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+            /** @description What they are for, at most 120 characters. */
+            what: string;
+        };
+        /** @description The number that undoes a booking. */
+        BookedCuts: {
+            /** @description What was booked, in a sentence. */
+            sentence: string;
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was booked, and the number that undoes it. */
+        BookedLot: {
+            /** @description The lot as it now stands. */
+            lot: components["schemas"]["Stocked"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description The number that undoes a change of scrap. */
+        BookedScrap: {
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description The same amount both ways. */
+        BothWays: {
+            /**
+             * Format: double
+             * @description Length, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: double
+             * @description Weight, g.
+             */
+            mass_g: number;
+        };
         /** @description A rod that could be taken, and the ring it really gives. */
         Candidate: {
             /** @description The rod, with its layers of tape. */
@@ -1126,6 +1749,119 @@ export interface components {
                 /** @description The wire. */
                 wire: components["schemas"]["Wire"];
             };
+        };
+        /** @description What a wire is wanted for. */
+        ChooseRequest: {
+            /**
+             * Format: double
+             * @description What it must bear, N; 0 where nothing hangs on it.
+             */
+            bears_n?: number;
+            /** @description How it is finished. */
+            finish?: components["schemas"]["Finish"];
+            /** @description How it is joined. */
+            joined?: components["schemas"]["Joined"];
+            /** @description Who makes it. */
+            maker?: components["schemas"]["Maker"];
+            /** @description What the wire of one piece may cost, in the workshop's currency. */
+            most_each?: string | null;
+            /** @description The piece. */
+            purpose: components["schemas"]["Purpose"];
+            worn?: components["schemas"]["Worn"] | null;
+        };
+        /** @description Wires for a piece, the best first. */
+        Choosing: {
+            /** @description The best wires: at most three sizes and tempers of any one metal. */
+            candidates: components["schemas"]["WireCandidate"][];
+            /** @description Metals that cannot serve. */
+            left_out: components["schemas"]["LeftOut"][];
+            /** @description Where makers differ. */
+            schools: components["schemas"]["Schools"][];
+            /** @description How many wires were weighed. */
+            weighed_n: number;
+        };
+        /**
+         * @description The word for a cleanliness.
+         * @enum {string}
+         */
+        Cleanliness: "clean" | "soldered" | "mixed" | "dust";
+        /** @description Wires to set side by side for a piece. */
+        Compared: {
+            /** @description What they are wanted for. */
+            request: components["schemas"]["ChooseRequest"];
+            /** @description One to four wires. */
+            wires: components["schemas"]["Wire"][];
+        };
+        /** @description What they cost. Money in the workshop's currency, to a hundredth of its smallest coin. */
+        Cost: {
+            /** @description All of them. */
+            all: string;
+            /**
+             * Format: int32
+             * @description From how many on making them is cheaper than buying; none where it never is, or no price is given.
+             */
+            break_even_n?: number | null;
+            /** @description Consumables of one. */
+            consumables: string;
+            /** @description One piece. */
+            each: string;
+            /** @description Hand time of one, setting up shared out over all. */
+            hand: string;
+            /** @description What an hour at the bench earns against buying; none where no price or no time is given. */
+            hour_earns?: string | null;
+            /** @description A pair. */
+            pair: string;
+            /** @description What it comes to against buying, in a sentence. */
+            sentence: string;
+            /** @description Wire of one, losses included. */
+            wire: string;
+            /** @description The sum for one piece, with its numbers. */
+            working: string;
+        };
+        /** @description What goes into pieces of one kind. Money in the workshop's currency. */
+        CostRequest: {
+            /** @description What one costs bought. */
+            bought?: string | null;
+            /** @description Blades, abrasives, fuel and the like for one piece. */
+            consumables?: string;
+            /** @description The maker's own hour rate. */
+            hour_rate: string;
+            /**
+             * Format: double
+             * @description Share of the wire that is lost besides: rests, trials, spoilt pieces; 0 to 1.
+             */
+            loss_share?: number;
+            /**
+             * Format: double
+             * @description Hand time for one piece, minutes.
+             */
+            minutes: number;
+            /** @description What a metre of the wire costs. */
+            per_metre: string;
+            /**
+             * Format: int32
+             * @description How many are made.
+             */
+            pieces_n: number;
+            /**
+             * Format: double
+             * @description Hand time that is spent once, whatever the count: finding the mark, making the first, minutes.
+             */
+            setting_up_minutes?: number;
+            /**
+             * Format: double
+             * @description Wire for one piece as cut, its trims included, mm.
+             */
+            wire_mm: number;
+        };
+        /** @description What is known of a piece's cost before anything is typed. */
+        CostStart: {
+            /** @description Where its price comes from, in a sentence. */
+            price_from: string;
+            /** @description Filled in as far as it is known: wire, its price, the hour rate, how many. No hand time. */
+            request: components["schemas"]["CostRequest"];
+            /** @description The wire in words. */
+            wire_shown: string;
         };
         /**
          * @description How a stretch of wire runs. Lengths in mm, angles in degrees. A roll turns the plane of the bend
@@ -1319,6 +2055,8 @@ export interface components {
              * @description Everything lost, mm.
              */
             scrap_mm: number;
+            /** @description What it comes to. */
+            sentence: string;
             /** @description What is short, by demand; empty where everything is made. */
             short: components["schemas"]["Short"][];
             /** @description What is cut from each piece of stock that is touched, in bench order. */
@@ -1351,6 +2089,13 @@ export interface components {
              */
             trim_mm?: number;
         };
+        /** @description What was cut, and which picks are made with it. */
+        Cuts: {
+            /** @description What was cut from each lot. */
+            lots: components["schemas"]["LotCut"][];
+            /** @description Picks that are made now and come off the list. */
+            picks?: number[];
+        };
         /** @description How a coil is cut, as a request names it. */
         Cutting: {
             /** @default null */
@@ -1382,6 +2127,7 @@ export interface components {
         Decoded: components["schemas"]["Listing"] & {
             /** @description Price of the blank, as a decimal number. */
             per_blank?: string | null;
+            wire?: components["schemas"]["Wire"] | null;
         };
         /** @description Blanks of one length that are wanted. */
         Demand: {
@@ -1462,6 +2208,53 @@ export interface components {
              * @default 0.5
              */
             ragged_turns: number;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_Keeping: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description How one wire is kept on the rack. */
+            record: {
+                /**
+                 * Format: double
+                 * @description There should always be this much of it, mm.
+                 */
+                keep_mm?: number;
+                /**
+                 * Format: double
+                 * @description How it is sold: a whole pack, mm.
+                 */
+                pack_mm?: number | null;
+                /** @description Price of a pack, in the workshop's currency. */
+                pack_price?: string | null;
+                /**
+                 * Format: double
+                 * @description A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
+                 */
+                shortest_useful_mm?: number | null;
+                /** @description Where it is bought, at most 120 characters. */
+                source?: string;
+                /** @description The wire. */
+                wire: components["schemas"]["Wire"];
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
         Entry_KeptBlade: {
@@ -1558,6 +2351,61 @@ export interface components {
             updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
+        Entry_Lot: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description A lot of wire: one spool, one offcut, one straight length. */
+            record: {
+                /**
+                 * Format: double
+                 * @description Length it was bought as, mm: what the price is for.
+                 */
+                bought_mm?: number | null;
+                /** @description The day it came in, `2026-11-25`. */
+                bought_on?: string | null;
+                /** @description What it is. */
+                kind?: components["schemas"]["StockKind"];
+                /** @description What stands on its tag, 1 to 60 characters. */
+                name: string;
+                /** @description A note, at most 500 characters. */
+                note?: string;
+                /** @description What was paid for all of it, in the workshop's currency. */
+                price?: string | null;
+                /**
+                 * Format: double
+                 * @description Share of the weight that is skin, 0.0001 to 0.5, for plated and filled wire; the usual share if left out.
+                 */
+                skin_share?: number | null;
+                /** @description What lies on its metal; bare if left out. */
+                surface?: components["schemas"]["Surface"];
+                /**
+                 * Format: double
+                 * @description Weight of the empty spool, g.
+                 */
+                tare_g?: number | null;
+                /** @description The wire. */
+                wire: components["schemas"]["Wire"];
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
         Entry_Mandrel: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -1612,6 +2460,42 @@ export interface components {
                  *     grip; without either, as long as the coil needs.
                  */
                 usable_mm?: number | null;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_Pick: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description What is picked to be made: a kept plan or pattern, and how many. */
+            record: {
+                /**
+                 * Format: int64
+                 * @description The number of a kept plan or pattern.
+                 */
+                entry: number;
+                /**
+                 * Format: int32
+                 * @description How many rings, pieces, or pairs: 1 to 100 000.
+                 */
+                pieces_n: number;
             };
             /**
              * Format: int64
@@ -1758,6 +2642,22 @@ export interface components {
              */
             saturated_mpa: number;
         };
+        /** @description A line or lot of a file that is brought in. */
+        FileRow: {
+            /** @description Everything wrong with it. */
+            faults: components["schemas"]["Fault"][];
+            /** @description Its name. */
+            name: string;
+            /** @description Where it stands: `line 3`, or `lots[2]`. */
+            place: string;
+            /** @description What it is, where it can be read. */
+            says: string;
+        };
+        /**
+         * @description The word for a finish.
+         * @enum {string}
+         */
+        Finish: "left" | "polished" | "darkened";
         /** @description How one opening of the first piece takes the other. */
         Fit: {
             /** @description Whether it goes in and stays. */
@@ -1881,6 +2781,47 @@ export interface components {
          * @enum {string}
          */
         Jaws: "round-nose" | "stepped" | "loop-jaws";
+        /** @description How a job stands. */
+        JobState: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            job: number;
+            plan?: components["schemas"]["CutPlan"] | null;
+            progress?: components["schemas"]["Progress"] | null;
+            /** @description Whether it is still looking. */
+            working: boolean;
+        };
+        /**
+         * @description The word for a way of joining.
+         * @enum {string}
+         */
+        Joined: "not" | "fused" | "soldered";
+        /** @description How one wire is kept on the rack. */
+        Keeping: {
+            /**
+             * Format: double
+             * @description There should always be this much of it, mm.
+             */
+            keep_mm?: number;
+            /**
+             * Format: double
+             * @description How it is sold: a whole pack, mm.
+             */
+            pack_mm?: number | null;
+            /** @description Price of a pack, in the workshop's currency. */
+            pack_price?: string | null;
+            /**
+             * Format: double
+             * @description A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
+             */
+            shortest_useful_mm?: number | null;
+            /** @description Where it is bought, at most 120 characters. */
+            source?: string;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
         /** @description A saw blade the workshop owns. */
         KeptBlade: {
             /** @description Which. */
@@ -1917,6 +2858,37 @@ export interface components {
             anchor: components["schemas"]["Anchor"];
             /** @description Its place, mm. */
             at: components["schemas"]["Place"];
+        };
+        /** @description A line as it stands in the ledger of a lot. */
+        LedgerLine: components["schemas"]["Movement"] & {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /**
+             * Format: double
+             * @description What was left after it, mm.
+             */
+            left_mm: number;
+            /** @description When it was booked, UTC. */
+            made_at: string;
+            /** @description Whether another line reverses it. */
+            reversed: boolean;
+            /**
+             * Format: int64
+             * @description The line it reverses.
+             */
+            reverses?: number | null;
+        };
+        /** @description A metal that cannot serve, and why. */
+        LeftOut: {
+            /** @description Why it is left out. */
+            because: string;
+            /** @description The metal. */
+            metal: components["schemas"]["Metal"];
+            /** @description Its name. */
+            shown: string;
         };
         /**
          * @description The word for a unit.
@@ -1975,6 +2947,75 @@ export interface components {
             /** @description The line, as it was pasted; at most 300 characters are read. */
             text: string;
         };
+        /** @description A lot of wire: one spool, one offcut, one straight length. */
+        Lot: {
+            /**
+             * Format: double
+             * @description Length it was bought as, mm: what the price is for.
+             */
+            bought_mm?: number | null;
+            /** @description The day it came in, `2026-11-25`. */
+            bought_on?: string | null;
+            /** @description What it is. */
+            kind?: components["schemas"]["StockKind"];
+            /** @description What stands on its tag, 1 to 60 characters. */
+            name: string;
+            /** @description A note, at most 500 characters. */
+            note?: string;
+            /** @description What was paid for all of it, in the workshop's currency. */
+            price?: string | null;
+            /**
+             * Format: double
+             * @description Share of the weight that is skin, 0.0001 to 0.5, for plated and filled wire; the usual share if left out.
+             */
+            skin_share?: number | null;
+            /** @description What lies on its metal; bare if left out. */
+            surface?: components["schemas"]["Surface"];
+            /**
+             * Format: double
+             * @description Weight of the empty spool, g.
+             */
+            tare_g?: number | null;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
+        /** @description What was cut from one lot. */
+        LotCut: {
+            /** @description The blanks. */
+            cuts: components["schemas"]["BlanksCut"][];
+            /**
+             * Format: double
+             * @description Taken by each blank's cut, mm.
+             */
+            kerf_mm?: number;
+            /**
+             * Format: int64
+             * @description The lot's number.
+             */
+            lot: number;
+            /**
+             * Format: double
+             * @description A rest shorter than this goes to scrap, mm.
+             */
+            shortest_useful_mm?: number;
+            /**
+             * Format: double
+             * @description Taken off its end to make it flush, mm.
+             */
+            trim_mm?: number;
+        };
+        /** @description A lot, and what came in and went out, oldest first. */
+        LotWithLedger: {
+            /** @description Its lines that stand; those that were reversed are left out. */
+            ledger: components["schemas"]["Movement"][];
+            /** @description The lot. */
+            lot: components["schemas"]["Lot"];
+        };
+        /**
+         * @description The word for a maker.
+         * @enum {string}
+         */
+        Maker: "practising" | "confident";
         /** @description A rod as a request or the workshop names it. Lengths in mm. */
         Mandrel: {
             /**
@@ -2100,11 +3141,40 @@ export interface components {
          * @enum {string}
          */
         Metal: "copper" | "brass" | "red-brass" | "phosphor-bronze" | "nickel-silver" | "sterling-silver" | "germanium-silver" | "fine-silver" | "gold-filled" | "silver-filled" | "gold-14k" | "aluminium" | "stainless-steel" | "mild-steel" | "niobium" | "titanium";
+        /** @description What a gram of a metal is reckoned at. */
+        MetalPrice: {
+            /** @description The metal. */
+            metal: components["schemas"]["Metal"];
+            /** @description Price of a gram, in the workshop's currency. */
+            per_gram: string;
+        };
         /** @description A metal with its handbook figures. */
         MetalRow: {
             /** @description Its figures. */
             figures: components["schemas"]["Figures"];
             /** @description Which metal. */
+            metal: components["schemas"]["Metal"];
+            /** @description Its name. */
+            shown: string;
+        };
+        /** @description What there is of one metal. */
+        MetalTotal: {
+            /**
+             * Format: double
+             * @description Mass in all, g.
+             */
+            left_g: number;
+            /**
+             * Format: double
+             * @description Length in all, mm.
+             */
+            left_mm: number;
+            /**
+             * Format: int64
+             * @description How many lots.
+             */
+            lots_n: number;
+            /** @description The metal. */
             metal: components["schemas"]["Metal"];
             /** @description Its name. */
             shown: string;
@@ -2121,12 +3191,90 @@ export interface components {
             /** @description What is seen. */
             seen: string;
         };
+        /** @description A line of the ledger: why the length of a lot changes, by how much, and what for. */
+        Movement: {
+            /** @description Why. */
+            kind: components["schemas"]["MovementKind"];
+            /**
+             * Format: double
+             * @description Change of length, mm; negative where wire goes out.
+             */
+            length_mm: number;
+            /** @description What for, at most 200 characters. */
+            note?: string;
+        };
+        /**
+         * @description The word for a kind of movement.
+         * @enum {string}
+         */
+        MovementKind: "bought" | "cut" | "trimmed" | "tried" | "scrapped" | "corrected";
+        /** @description A pick by the name of its plan or pattern. */
+        NamedPick: {
+            /** @description Name of a kept plan or pattern. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces_n: number;
+        };
+        /** @description What there is of a wire against what is wanted of it. */
+        Need: {
+            /** @description What they cost. */
+            cost?: string | null;
+            /**
+             * Format: double
+             * @description What should be left after that, mm.
+             */
+            keep_mm: number;
+            /**
+             * Format: double
+             * @description What is missing, mm; 0 where nothing is.
+             */
+            missing_mm: number;
+            /**
+             * Format: double
+             * @description Length of a pack, mm.
+             */
+            pack_mm?: number | null;
+            /**
+             * Format: int32
+             * @description Whole packs to buy; none where it is not known how it is sold.
+             */
+            packs_n?: number | null;
+            /** @description The same in a sentence. */
+            sentence: string;
+            /** @description The wire in words. */
+            shown: string;
+            /** @description Where it is bought. */
+            source: string;
+            /**
+             * Format: double
+             * @description What there is of it, mm.
+             */
+            there_mm: number;
+            /**
+             * Format: double
+             * @description What open plans want of it, mm.
+             */
+            wanted_mm: number;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
         /** @description A note on the drawing, centred on its place. */
         Note: {
             /** @description Its place, mm. */
             at: components["schemas"]["Place"];
             /** @description What it says. */
             text: string;
+        };
+        /** @description What to lay on the simulated scale. */
+        OnTheScale: {
+            /**
+             * Format: int64
+             * @description The lot's number; nothing lies on it if left out.
+             */
+            lot?: number | null;
         };
         /** @description One shape. */
         Outlined: {
@@ -2386,7 +3534,7 @@ export interface components {
             form: components["schemas"]["PatternForm"];
             /** @description The finished piece from the front, with dimensions. */
             front: components["schemas"]["DrawnPiece"];
-            /** @description The finished piece from the side. */
+            /** @description The finished piece from the side; empty where only what is seen while dragging was asked for. */
             side: components["schemas"]["DrawnPiece"];
             /**
              * @description The piece after each step, cutting first; as many as there are steps, or none where they were
@@ -2398,6 +3546,28 @@ export interface components {
              * @description Thickness of the wire in its bends, mm.
              */
             thickness_mm: number;
+        };
+        /** @description What is picked to be made: a kept plan or pattern, and how many. */
+        Pick: {
+            /**
+             * Format: int64
+             * @description The number of a kept plan or pattern.
+             */
+            entry: number;
+            /**
+             * Format: int32
+             * @description How many rings, pieces, or pairs: 1 to 100 000.
+             */
+            pieces_n: number;
+        };
+        /** @description Something picked to be made. */
+        PickedRow: components["schemas"]["Entry_Pick"] & {
+            /** @description What its blanks are, or why there are none. */
+            blanks: string;
+            /** @description What it is, in a sentence. */
+            says: string;
+            /** @description What the plan or pattern is called. */
+            what: string;
         };
         /** @description One piece of a sentence: an input to change, or the words between. */
         Piece: {
@@ -2456,6 +3626,17 @@ export interface components {
              */
             version: number;
         };
+        /** @description A cut plan to be put on paper. */
+        PlanSheet: {
+            /** @description Names of the lots, by the ids the plan uses. */
+            names?: {
+                [key: string]: string;
+            };
+            /** @description The plan. */
+            plan: components["schemas"]["CutPlan"];
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
         /** @description A plan with its sentence, figures and cautions. */
         Planned: components["schemas"]["RingPlan"] & {
             /** @description Its cautions. */
@@ -2491,6 +3672,15 @@ export interface components {
              */
             tip_mm?: number | null;
         };
+        /** @description Prices of metals, as a feed would send them. */
+        PriceFeed: {
+            /** @description The day they are of. */
+            day: string;
+            /** @description Price of a gram of each metal, in whatever the workshop reckons in. */
+            prices: components["schemas"]["MetalPrice"][];
+            /** @description Where they come from. */
+            source: string;
+        };
         /** @description What went wrong, as `application/problem+json`. */
         Problem: {
             /** @description On a conflict: what stands there now. Yours is what you sent. */
@@ -2509,11 +3699,80 @@ export interface components {
             /** @description Kind of problem, a path under this server's documentation. */
             type: string;
         };
+        /** @description How far a long solve has come. */
+        Progress: {
+            /** @description Ways there are to try. */
+            of_n: number;
+            /**
+             * Format: double
+             * @description Scrap of the best so far, mm.
+             */
+            scrap_mm: number;
+            /**
+             * Format: double
+             * @description What the best so far does not make, mm.
+             */
+            short_mm: number;
+            /** @description Ways of filling the stock that were tried. */
+            tried_n: number;
+        };
+        /** @description The piece a wire is chosen for. */
+        Purpose: {
+            /** @description A ring plan. */
+            rings: components["schemas"]["RingRequest"];
+        } | {
+            /** @description A finding. */
+            finding: components["schemas"]["PatternRequest"];
+        };
         /**
          * @description The word for a question.
          * @enum {string}
          */
         Question: "cut" | "in-your-hand" | "on-the-rod" | "off-the-spool" | "will-it-hold";
+        /** @description A stretch of the rack. */
+        Rack: {
+            /** @description Lots, by metal, size and length left. */
+            lots: components["schemas"]["Stocked"][];
+            /** @description What there is of each metal, whatever is looked for. */
+            metals: components["schemas"]["MetalTotal"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description Everything on the rack. Schema: `docs/schema/rack.schema.json`. */
+        RackDocument: {
+            /** @description Always `lorimant-rack`. */
+            format: string;
+            /** @description How wires are kept. */
+            keepings?: components["schemas"]["Keeping"][];
+            /** @description Lots with their ledgers. */
+            lots?: components["schemas"]["LotWithLedger"][];
+            /** @description What is picked to be made. */
+            picks?: components["schemas"]["NamedPick"][];
+            /** @description Scrap by metal and cleanliness. */
+            scrap?: components["schemas"]["ScrapChange"][];
+            /**
+             * Format: int32
+             * @description Version of this format: 1.
+             */
+            version: number;
+        };
+        /** @description What a file holds, and whether it was brought in. */
+        RackImport: {
+            /** @description Other records: how wires are kept, scrap, picks. */
+            others_n: number;
+            /** @description Its lots, one by one. */
+            rows: components["schemas"]["FileRow"][];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`; none where nothing was written.
+             */
+            undo?: number | null;
+            /** @description How many rows cannot be brought in; while there are any, none is. */
+            wrong_n: number;
+        };
         /** @description A typed length, understood. */
         Reading: {
             /**
@@ -2530,6 +3789,29 @@ export interface components {
             note?: string | null;
             /** @description What was understood, written out in mm, inches and both gauges. */
             text: string;
+        };
+        /** @description Wire that comes in: the lot, and how much of it, by length or by weight. */
+        Received: {
+            /**
+             * Format: double
+             * @description Length that comes in, mm.
+             */
+            length_mm?: number | null;
+            /** @description The lot. */
+            lot: components["schemas"]["Lot"];
+            /**
+             * Format: double
+             * @description Weight of the wire that comes in, without its spool, g.
+             */
+            mass_g?: number | null;
+        };
+        /** @description What was reversed can be undone like everything else. */
+        ReversedLine: {
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
         };
         /** @description A record as it stood at one revision. */
         Revision_KeptPattern: {
@@ -2755,6 +4037,64 @@ export interface components {
          * @enum {string}
          */
         Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
+        /** @description A scale's reading. */
+        ScaleReading: {
+            /** @description Its line of text, as it was sent. */
+            line: string;
+            /**
+             * Format: double
+             * @description What it reads, g.
+             */
+            mass_g: number;
+            /** @description Whether it is the simulated scale. */
+            simulated: boolean;
+        };
+        /** @description A question on which makers differ, with both answers in figures. */
+        Schools: {
+            /** @description Others. */
+            others: string;
+            /** @description The question. */
+            question: string;
+            /** @description Some. */
+            some: string;
+        };
+        /** @description Scrap of one metal and cleanliness. */
+        Scrap: {
+            /** @description How clean it is. */
+            cleanliness: components["schemas"]["Cleanliness"];
+            /** @description What becomes of it. */
+            goes: string;
+            /**
+             * Format: double
+             * @description Grams.
+             */
+            mass_g: number;
+            /** @description The metal. */
+            metal: components["schemas"]["Metal"];
+            /** @description What it is worth, where the metal's price is known. An estimate. */
+            value?: string | null;
+        };
+        /** @description A change of the scrap of one kind: put in, or taken out. */
+        ScrapChange: {
+            /** @description How clean it is. */
+            cleanliness: components["schemas"]["Cleanliness"];
+            /**
+             * Format: double
+             * @description Grams; negative where it is taken out.
+             */
+            mass_g: number;
+            /** @description The metal. */
+            metal: components["schemas"]["Metal"];
+            /** @description A note, at most 200 characters. */
+            note?: string;
+        };
+        /** @description Scrap, and what it is worth. */
+        ScrapHeap: {
+            /** @description Piles by metal and cleanliness. */
+            piles: components["schemas"]["Scrap"][];
+            /** @description What all of them are worth, as far as prices are known. An estimate. */
+            value: string;
+        };
         /**
          * @description The word for a section.
          * @enum {string}
@@ -2801,10 +4141,26 @@ export interface components {
             /** @description Whether a passphrase is set at all. */
             passphrase: boolean;
         };
+        /** @description A length to set aside as an offcut of its own. */
+        SetAside: {
+            /**
+             * Format: double
+             * @description Its length, mm.
+             */
+            length_mm: number;
+            /** @description What stands on its tag. */
+            name: string;
+        };
         /** @description How the workshop likes things. */
         Settings: {
+            /** @description What the workshop reckons in, as it is written behind an amount; at most 8 characters. */
+            currency?: string;
             /** @description System of a bare gauge. */
             gauge: components["schemas"]["GaugeSystem"];
+            /** @description The maker's own hour rate. */
+            hour_rate?: string;
+            /** @description What a gram of each metal is reckoned at. */
+            metal_prices?: components["schemas"]["MetalPrice"][];
             /** @description Light, dark, or as the device has it. */
             theme: components["schemas"]["Theme"];
             /** @description Which unit comes first, and that of a bare number. */
@@ -2849,6 +4205,28 @@ export interface components {
          * @enum {string}
          */
         Slot: "rings" | "temper" | "metal" | "section" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "inside";
+        /** @description What there is of a lot, in every way it is counted. */
+        Standing: {
+            /**
+             * Format: double
+             * @description The same with the empty spool, as a scale would show it, g.
+             */
+            gross_g: number;
+            /**
+             * Format: double
+             * @description Its mass, g.
+             */
+            left_g: number;
+            /**
+             * Format: double
+             * @description Length left, mm.
+             */
+            left_mm: number;
+            /** @description Price of a metre, where it is known. */
+            per_metre?: string | null;
+            /** @description What it cost, where its price is known. */
+            value?: string | null;
+        };
         /**
          * @description The word for a start set.
          * @enum {string}
@@ -2930,6 +4308,15 @@ export interface components {
          * @enum {string}
          */
         StockKind: "spool" | "offcut" | "straight";
+        /** @description A lot with what is left of it. */
+        Stocked: components["schemas"]["Entry_Lot"] & {
+            /** @description Colour of its metal, `#rrggbb`. */
+            colour: string;
+            /** @description What is left of it. */
+            standing: components["schemas"]["Standing"];
+            /** @description Its wire in words, in the workshop's unit. */
+            wire_shown: string;
+        };
         /** @description One turn as straight wire, with the running total. */
         Strip: {
             /**
@@ -2968,6 +4355,11 @@ export interface components {
             /** @description The same as typed, for example `3 m` or `50 g`; one of the two. */
             typed?: string | null;
         };
+        /**
+         * @description The word for a surface.
+         * @enum {string}
+         */
+        Surface: "bare" | "plated" | "filled" | "coated";
         /** @description What was taken over. */
         TakenOver: {
             /** @description How many rods were added; those already owned are left alone. */
@@ -3050,6 +4442,68 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
+        /** @description What is wanted of one wire, and what there is of it on the rack. */
+        Wanted: components["schemas"]["WireDemand"] & {
+            /** @description Colour of the metal, `#rrggbb`. */
+            colour: string;
+            /** @description The lots' names, by number. */
+            names: {
+                [key: string]: string;
+            };
+            /** @description The picks that want it. */
+            picks: number[];
+            /** @description The lots of that wire, as a cut plan takes them; their ids are the lots' numbers. */
+            stock: components["schemas"]["Stock"][];
+        };
+        /** @description What a weight says of a lot. */
+        Weighed: {
+            /**
+             * Format: double
+             * @description By how much that differs from what the ledger says, mm.
+             */
+            differs_mm: number;
+            /**
+             * Format: double
+             * @description On the scale, spool and wire, g.
+             */
+            gross_g: number;
+            /**
+             * Format: double
+             * @description Its length, mm.
+             */
+            length_mm: number;
+            /** @description The same in a sentence. */
+            sentence: string;
+            /**
+             * Format: double
+             * @description One standard deviation of it, mm: the wire's size is known to 1 %, so its area to 2 %.
+             */
+            spread_mm: number;
+            /**
+             * Format: double
+             * @description The wire alone, g.
+             */
+            wire_g: number;
+        };
+        /** @description What a weight says of a lot. */
+        WeighedLot: {
+            /** @description The lot as it now stands. */
+            lot: components["schemas"]["Stocked"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`; none where nothing was booked.
+             */
+            undo?: number | null;
+            /** @description What it says. */
+            weighed: components["schemas"]["Weighed"];
+        };
+        /** @description A weight, as it was typed, sent by a scale, or typed by one that acts as a keyboard. */
+        Weighing: {
+            /** @description Whether to book what it says as a correction, or only to look. */
+            book?: boolean;
+            /** @description `182.31 g`, spool and all; grams where it has no unit. */
+            typed: string;
+        };
         /**
          * @description The word for a way of winding.
          * @enum {string}
@@ -3069,6 +4523,92 @@ export interface components {
             /** @description How hard it is; soft if left out, as unlabelled wire nearly always is. */
             temper?: components["schemas"]["Temper"];
         };
+        /** @description A wire weighed for the piece. Loads and efforts are estimates. */
+        WireCandidate: {
+            /**
+             * Format: double
+             * @description Wire of one piece as cut, mm.
+             */
+            blank_mm: number;
+            /** @description What to know before cutting. */
+            cautions: string[];
+            /** @description Colour of the bare metal, `#rrggbb`. */
+            colour: string;
+            /** @description What it costs, where the metal's price is known. */
+            cost?: string | null;
+            /**
+             * Format: double
+             * @description Effort of a bend, as a multiple of 20 AWG soft copper.
+             */
+            effort: number;
+            /**
+             * Format: double
+             * @description The same after two hours in the barrel, N.
+             */
+            holds_hardened_n: number;
+            /**
+             * Format: double
+             * @description Load at which it opens as made, N.
+             */
+            holds_n: number;
+            /**
+             * Format: double
+             * @description Mass of that, g.
+             */
+            mass_g: number;
+            /**
+             * Format: double
+             * @description How far it is from what is wanted; 0 is as wanted in everything.
+             */
+            misses: number;
+            /** @description Why it is where it is, in sentences, what weighs most first. */
+            reasons: string[];
+            /** @description The wire in words. */
+            shown: string;
+            /**
+             * Format: double
+             * @description Share of a bend that stays after letting go, R0/R1, at the bend that bears.
+             */
+            springback_ratio: number;
+            /**
+             * Format: double
+             * @description Share of the stretch it had left that its tightest bend uses.
+             */
+            strain_used: number;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
+        /** @description What is wanted of one wire. */
+        WireDemand: {
+            /** @description The blanks, as a cut plan takes them. */
+            demand: components["schemas"]["Demand"][];
+            /**
+             * Format: double
+             * @description A rest shorter than this is scrap, mm, unless the workshop says otherwise.
+             */
+            shortest_useful_mm: number;
+            /** @description The wire in words. */
+            shown: string;
+            /**
+             * Format: double
+             * @description Taken off each end that is made flush, mm: 0.6 thicknesses, as much as flush cutters lose.
+             */
+            trim_mm: number;
+            /**
+             * Format: double
+             * @description All of them end to end, mm.
+             */
+            wanted_mm: number;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
+        /** @description A word as it travels, and as a person reads it. */
+        Word: {
+            /** @description As a person reads it. */
+            shown: string;
+            /** @description As it travels. */
+            word: string;
+        };
         /** @description A word of a plan's sentence to change. */
         WordChange: {
             /** @description What to do to it. */
@@ -3084,6 +4624,31 @@ export interface components {
             request: components["schemas"]["RingRequest"];
             /** @description The word. */
             slot: components["schemas"]["Slot"];
+        };
+        /** @description The words that can be chosen from, in the order people list them. */
+        Words: {
+            /** @description How clean scrap is. */
+            cleanlinesses: components["schemas"]["Word"][];
+            /** @description How it is finished. */
+            finishes: components["schemas"]["Word"][];
+            /** @description How it is joined. */
+            joins: components["schemas"]["Word"][];
+            /** @description Who makes it. */
+            makers: components["schemas"]["Word"][];
+            /** @description Metals. */
+            metals: components["schemas"]["Word"][];
+            /** @description Why the length of a lot changes. */
+            movement_kinds: components["schemas"]["Word"][];
+            /** @description Sections of wire. */
+            sections: components["schemas"]["Word"][];
+            /** @description Spool, offcut, straight length. */
+            stock_kinds: components["schemas"]["Word"][];
+            /** @description What lies on the metal. */
+            surfaces: components["schemas"]["Word"][];
+            /** @description Tempers. */
+            tempers: components["schemas"]["Word"][];
+            /** @description Where a piece is worn. */
+            worn: components["schemas"]["Word"][];
         };
         /** @description What follows from a request that can be made. */
         Worked: {
@@ -3129,6 +4694,16 @@ export interface components {
          */
         Worn: "ear" | "skin" | "between";
         /** @description What was written, and the number that undoes it. */
+        Written_Keeping: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Keeping"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_KeptBlade: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_KeptBlade"];
@@ -3159,9 +4734,29 @@ export interface components {
             undo: number;
         };
         /** @description What was written, and the number that undoes it. */
+        Written_Lot: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Lot"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_Mandrel: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Mandrel"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_Pick: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Pick"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -3387,6 +4982,237 @@ export interface operations {
             };
         };
     };
+    work_out_cost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CostRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cost"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    start_cost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Purpose"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CostStart"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    book_cuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Cuts"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookedCuts"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cut_plan_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanSheet"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    start_cut_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cut_plan_job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop_cut_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     solve_cut_plan: {
         parameters: {
             query?: never;
@@ -3406,6 +5232,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutPlan"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wanted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Wanted"][];
                 };
             };
             422: {
@@ -3487,6 +5340,101 @@ export interface operations {
             };
         };
     };
+    list_keepings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry_Keeping"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keeping"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Keeping"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reverse_line: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReversedLine"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read_length: {
         parameters: {
             query?: never;
@@ -3549,6 +5497,354 @@ export interface operations {
             };
         };
     };
+    list_lots: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Only this metal. */
+                metal?: components["schemas"]["Metal"];
+                /** @description Only spools, offcuts or straight lengths. */
+                kind?: components["schemas"]["StockKind"];
+                /** @description Those used up or put away instead of those with wire on them. */
+                used_up?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rack"];
+                };
+            };
+        };
+    };
+    receive_lot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Received"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookedLot"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_lot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stocked"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_lot: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Lot"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Lot"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_lot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Lot"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lot_ledger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LedgerLine"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    book_movement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Movement"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookedLot"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetAside"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookedLot"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weigh_lot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Weighing"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedLot"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    metal_price_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceFeed"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     metals: {
         parameters: {
             query?: never;
@@ -3564,6 +5860,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MetalRow"][];
+                };
+            };
+        };
+    };
+    list_needs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Need"][];
+                };
+            };
+        };
+    };
+    needs_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };
@@ -3823,8 +6157,8 @@ export interface operations {
     pattern_sheet: {
         parameters: {
             query?: {
-                /** @description Whether the forming stages are drawn; they are if left out. */
-                stages?: boolean;
+                /** @description Only what is seen while a dimension is dragged: no side view, no forming stages. */
+                dragged?: boolean;
             };
             header?: never;
             path?: never;
@@ -4083,6 +6417,133 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_picks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PickedRow"][];
+                };
+            };
+        };
+    };
+    pick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pick"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Pick"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_pick: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pick"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Pick"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_pick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Pick"];
+                };
+            };
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4427,6 +6888,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rack_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackDocument"];
+                };
+            };
+        };
+    };
+    import_rack: {
+        parameters: {
+            query?: {
+                /** @description Only look: nothing is written. */
+                preview?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackImport"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lots_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };
@@ -4794,6 +7327,128 @@ export interface operations {
             };
         };
     };
+    read_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lay_on_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnTheScale"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_scrap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScrapHeap"];
+                };
+            };
+        };
+    };
+    book_scrap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScrapChange"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookedScrap"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     state_of: {
         parameters: {
             query?: never;
@@ -5003,6 +7658,118 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choose_wire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choosing"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compare_wires: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Compared"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WireCandidate"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weigh_wire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Amount"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BothWays"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Words"];
                 };
             };
         };

@@ -7,6 +7,7 @@
 
 mod exact;
 mod fill;
+pub mod picked;
 mod search;
 
 use serde::{Deserialize, Serialize};
@@ -74,8 +75,9 @@ pub struct CutRequest {
 }
 
 /// So many blanks of one length out of one piece of stock.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
 pub struct Cut {
     /// Which demand.
     pub demand: String,
@@ -86,8 +88,9 @@ pub struct Cut {
 }
 
 /// What is cut from one piece of stock: the longest blanks first.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
 pub struct StockCut {
     /// Which piece of stock.
     pub stock: String,
@@ -106,8 +109,9 @@ pub struct StockCut {
 }
 
 /// Blanks that the stock does not give.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
 pub struct Short {
     /// Which demand.
     pub demand: String,
@@ -118,8 +122,9 @@ pub struct Short {
 }
 
 /// A cut plan.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
 pub struct CutPlan {
     /// What is cut from each piece of stock that is touched, in bench order.
     pub stock: Vec<StockCut>,
@@ -137,6 +142,22 @@ pub struct CutPlan {
     pub gap: f64,
     /// Whether no better plan exists.
     pub optimal: bool,
+    /// What it comes to.
+    pub sentence: String,
+}
+
+/// How far a long solve has come.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Progress {
+    /// Ways of filling the stock that were tried.
+    pub tried_n: usize,
+    /// Ways there are to try.
+    pub of_n: usize,
+    /// Scrap of the best so far, mm.
+    pub scrap_mm: f64,
+    /// What the best so far does not make, mm.
+    pub short_mm: f64,
 }
 
 /// Most pieces of stock.
@@ -144,6 +165,66 @@ const MOST_STOCK: usize = 5000;
 /// Most lengths, and most blanks.
 const MOST_DEMANDS: usize = 1000;
 const MOST_BLANKS: u64 = 100_000;
+
+impl CutPlan {
+    /// Checks a plan that comes from outside: numbers, counts, names.
+    ///
+    /// # Errors
+    /// Every fault found, each at its field.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults(vec![]);
+        if self.stock.len() > MOST_STOCK {
+            let said = format!(
+                "{} pieces of stock are too many for one plan; at most {MOST_STOCK}.",
+                self.stock.len()
+            );
+            faults.0.push(Fault::new("stock", said).limit(5000.0));
+        }
+        for (i, piece) in self.stock.iter().enumerate() {
+            let lengths = [
+                ("length_mm", piece.length_mm),
+                ("scrap_mm", piece.scrap_mm),
+                ("offcut_mm", piece.offcut_mm),
+            ];
+            for (field, mm) in lengths {
+                faults.keep(CutRequest::STOCK.check(&format!("stock[{i}].{field}"), mm));
+            }
+            for (k, cut) in piece.cuts.iter().enumerate() {
+                faults
+                    .keep(CutRequest::BLANK.check(&format!("stock[{i}].cuts[{k}].length_mm"), cut.length_mm));
+            }
+            let blanks: u64 = piece.cuts.iter().map(|cut| u64::from(cut.n)).sum();
+            if blanks > MOST_BLANKS {
+                let said = format!("{blanks} blanks are too many for one piece; at most {MOST_BLANKS}.");
+                faults.0.push(Fault::new(format!("stock[{i}].cuts"), said).limit(100_000.0));
+            }
+        }
+        for (field, value) in
+            [("scrap_mm", self.scrap_mm), ("used_mm", self.used_mm), ("lower_bound_mm", self.lower_bound_mm)]
+        {
+            faults.keep(Span { noun: "length", unit: " mm", least: 0.0, most: 1e11 }.check(field, value));
+        }
+        if faults.0.is_empty() { Ok(()) } else { Err(faults) }
+    }
+
+    /// What it comes to, in a sentence.
+    fn said(&self) -> String {
+        let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
+        let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
+        let pieces = if self.stock.len() == 1 { "piece" } else { "pieces" };
+        let made = if short == 0 { "everything is made".to_owned() } else { format!("{short} are short") };
+        let near = if self.optimal || self.gap < 5e-5 {
+            "no plan does better".to_owned()
+        } else {
+            format!("{} % above what any plan must use", shown(100.0 * self.gap, 2))
+        };
+        format!(
+            "{blanks} blanks from {} {pieces}: {made}, {} mm is scrap; {near}.",
+            self.stock.len(),
+            shown(self.scrap_mm, 1)
+        )
+    }
+}
 
 impl CutRequest {
     const STOCK: Span = Span { noun: "length in stock", unit: " mm", least: 0.0, most: 10_000_000.0 };
@@ -187,12 +268,12 @@ impl CutRequest {
         if faults.0.is_empty() { Ok(()) } else { Err(faults) }
     }
 
-    /// Plans the cuts. `go_on` is asked now and then whether to look for something better still; a
-    /// first good plan is made before it is asked at all.
+    /// Plans the cuts. `go_on` is told now and then how far it has come, and says whether to look for
+    /// something better still; a first good plan is made before it is asked at all.
     ///
     /// # Errors
     /// As [`CutRequest::check`].
-    pub fn solve(&self, go_on: &dyn Fn() -> bool) -> Result<CutPlan, Faults> {
+    pub fn solve(&self, go_on: &dyn Fn(Progress) -> bool) -> Result<CutPlan, Faults> {
         self.check()?;
         let best = match exact::solve(self) {
             Some(best) => Found { counts: best, optimal: true },
@@ -247,7 +328,10 @@ impl CutRequest {
         let used_mm = made_mm + scrap_mm;
         let lower_bound_mm = self.lower_bound(found).min(used_mm);
         let gap = if lower_bound_mm > 0.0 { used_mm / lower_bound_mm - 1.0 } else { 0.0 };
-        CutPlan { stock, scrap_mm, offcuts_mm, short, used_mm, lower_bound_mm, gap, optimal: found.optimal }
+        let (optimal, sentence) = (found.optimal, String::new());
+        let plan =
+            CutPlan { stock, scrap_mm, offcuts_mm, short, used_mm, lower_bound_mm, gap, optimal, sentence };
+        CutPlan { sentence: plan.said(), ..plan }
     }
 
     /// Blanks and their kerfs, and one trim for each of the fewest pieces of stock that hold them.
@@ -281,8 +365,12 @@ impl CutRequest {
             .collect();
         cuts.sort_by(|a, b| b.length_mm.total_cmp(&a.length_mm));
         let (scrap_mm, offcut_mm) = self.left(stock, counts);
-        let each: Vec<String> =
-            cuts.iter().map(|cut| format!("{} at {} mm", cut.n, shown(cut.length_mm, 2))).collect();
+        // Several of one length are cut by the first of them: it is measured, the others are held to it.
+        let said = |cut: &Cut| match (shown(cut.length_mm, 2), cut.n) {
+            (mm, 1) => format!("one at {mm} mm ({})", cut.demand),
+            (mm, n) => format!("the template at {mm} mm and {} more by it ({})", n - 1, cut.demand),
+        };
+        let each: Vec<String> = cuts.iter().map(said).collect();
         let rest = if offcut_mm > 0.0 {
             let stays =
                 if piece.kind == StockKind::Spool { "stay on the spool" } else { "are left as an offcut" };

@@ -1,19 +1,22 @@
 //! Larger cases: pieces of stock filled one after another in many orders, the best kept.
 
 use super::fill::{Item, Leave, fill};
-use super::{CutRequest, Found, SLACK_MM, Score, StockKind};
+use super::{CutRequest, Found, Progress, SLACK_MM, Score, StockKind};
 
 /// Orders tried at the most.
 const MOST_ORDERS: usize = 24;
 
 /// The best plan found while `go_on` says so, at least the first.
-pub(super) fn solve(request: &CutRequest, go_on: &dyn Fn() -> bool) -> Found {
+pub(super) fn solve(request: &CutRequest, go_on: &dyn Fn(Progress) -> bool) -> Found {
     let leaves = [Leave::Least, Leave::NothingOr(request.shortest_useful_mm)];
     let mut best: Option<(Score, Vec<Vec<u32>>)> = None;
     'orders: for (i, order) in orders(request).enumerate() {
-        for leave in leaves {
-            if best.is_some() && !go_on() {
-                break 'orders;
+        for (k, leave) in leaves.into_iter().enumerate() {
+            if let Some((Score([short_mm, scrap_mm, ..]), _)) = best {
+                let of_n = leaves.len() * MOST_ORDERS;
+                if !go_on(Progress { tried_n: leaves.len() * i + k, of_n, scrap_mm, short_mm }) {
+                    break 'orders;
+                }
             }
             let counts = filled(request, &order, leave);
             let score = request.score(&counts);

@@ -16,7 +16,7 @@ pub(crate) struct PlanDocument {
     #[serde(deserialize_with = "right_format")]
     pub format: String,
     /// Version of this format: 1.
-    #[serde(deserialize_with = "right_version")]
+    #[serde(deserialize_with = "said_version")]
     pub version: u32,
     /// Settings of the workshop; only read into a new one.
     #[serde(default, skip_serializing_if = "Option::is_none")]
@@ -42,14 +42,20 @@ const FORMAT: &str = "lorimant-plans";
 const VERSION: u32 = 1;
 
 fn right_format<'de, D: Deserializer<'de>>(from: D) -> Result<String, D::Error> {
+    said_format(from, FORMAT)
+}
+
+/// The format a file says it is of, which must be this one.
+pub(crate) fn said_format<'de, D: Deserializer<'de>>(from: D, wanted: &str) -> Result<String, D::Error> {
     let format = String::deserialize(from)?;
-    if format != FORMAT {
-        return Err(de::Error::custom(format!("This file says it is “{format}”; it must say “{FORMAT}”.")));
+    if format != wanted {
+        return Err(de::Error::custom(format!("This file says it is “{format}”; it must say “{wanted}”.")));
     }
     Ok(format)
 }
 
-fn right_version<'de, D: Deserializer<'de>>(from: D) -> Result<u32, D::Error> {
+/// The version a file says it is of, which must be the one there is.
+pub(crate) fn said_version<'de, D: Deserializer<'de>>(from: D) -> Result<u32, D::Error> {
     let version = u32::deserialize(from)?;
     if version != VERSION {
         return Err(de::Error::custom(format!(
@@ -110,16 +116,29 @@ impl PlanDocument {
 
 #[derive(OpenApi)]
 #[openapi(components(schemas(PlanDocument)))]
-struct Described;
+struct DescribedPlans;
 
-/// The document's JSON schema, made from the same types that read it.
+#[derive(OpenApi)]
+#[openapi(components(schemas(super::rack::RackDocument)))]
+struct DescribedRack;
+
+/// The JSON schema of a document of plans, made from the same types that read it.
 pub(crate) fn schema() -> String {
-    let described = serde_json::to_value(Described::openapi()).unwrap_or_default();
+    schema_of(&DescribedPlans::openapi(), "PlanDocument", "Lorimant plans")
+}
+
+/// The JSON schema of a rack, made from the same types that read it.
+pub(crate) fn rack_schema() -> String {
+    schema_of(&DescribedRack::openapi(), "RackDocument", "Lorimant rack")
+}
+
+fn schema_of(described: &utoipa::openapi::OpenApi, name: &str, title: &str) -> String {
+    let described = serde_json::to_value(described).unwrap_or_default();
     let mut schemas = described["components"]["schemas"].clone();
-    let document = schemas.as_object_mut().and_then(|all| all.remove("PlanDocument")).unwrap_or_default();
+    let document = schemas.as_object_mut().and_then(|all| all.remove(name)).unwrap_or_default();
     let mut schema = serde_json::json!({
         "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "title": "Lorimant plans",
+        "title": title,
         "$defs": schemas,
     });
     if let (Some(schema), Some(document)) = (schema.as_object_mut(), document.as_object()) {

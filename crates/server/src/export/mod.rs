@@ -1,12 +1,14 @@
 //! Plans and findings on paper and in open formats.
 
 mod card;
+pub(crate) mod cut_plan;
 mod cut_sheet;
 pub(crate) mod document;
 mod dxf;
 pub(crate) mod finding;
 mod label;
 mod pdf;
+pub(crate) mod rack;
 mod svg;
 pub(crate) mod table;
 

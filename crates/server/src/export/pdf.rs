@@ -25,3 +25,38 @@ pub(super) fn from_svg(svg: &str) -> anyhow::Result<Vec<u8>> {
     let page = PageOptions { dpi: DPI };
     svg2pdf::to_pdf(&tree, ConversionOptions::default(), page).map_err(|error| anyhow!("{error}"))
 }
+
+/// Turns pages into one PDF, each at true size.
+pub(super) fn from_pages(pages: &[String]) -> anyhow::Result<Vec<u8>> {
+    use pdf_writer::{Content, Finish as _, Name, Pdf, Rect, Ref};
+
+    let options = usvg::Options { fontdb: FONTS.clone(), dpi: DPI, ..usvg::Options::default() };
+    let mut next = Ref::new(1);
+    let (catalog, tree) = (next.bump(), next.bump());
+    let mut pdf = Pdf::new();
+    let mut kids = vec![];
+    for page in pages {
+        let svg = usvg::Tree::from_str(page, &options)?;
+        let (chunk, drawn) =
+            svg2pdf::to_chunk(&svg, ConversionOptions::default()).map_err(|e| anyhow!("{e}"))?;
+        // The chunk numbers its parts from 1 on: moved to numbers that are free.
+        let mut moved = std::collections::HashMap::new();
+        let chunk = chunk.renumber(|old| *moved.entry(old).or_insert_with(|| next.bump()));
+        let drawn = *moved.get(&drawn).ok_or_else(|| anyhow!("a page without a drawing"))?;
+        let (id, content_id) = (next.bump(), next.bump());
+        // Points, 72 to the inch, from what CSS calls pixels, 96 to it.
+        let (width, height) = (svg.size().width() * 72.0 / DPI, svg.size().height() * 72.0 / DPI);
+        let mut content = Content::new();
+        content.transform([width, 0.0, 0.0, height, 0.0, 0.0]).x_object(Name(b"P"));
+        pdf.stream(content_id, &content.finish());
+        let mut sheet = pdf.page(id);
+        sheet.media_box(Rect::new(0.0, 0.0, width, height)).parent(tree).contents(content_id);
+        sheet.resources().x_objects().pair(Name(b"P"), drawn);
+        sheet.finish();
+        pdf.extend(&chunk);
+        kids.push(id);
+    }
+    pdf.catalog(catalog).pages(tree);
+    pdf.pages(tree).count(i32::try_from(kids.len())?).kids(kids);
+    Ok(pdf.finish())
+}

@@ -107,6 +107,14 @@ impl Page {
         ));
     }
 
+    /// An empty box.
+    pub fn frame(&mut self, at: (f64, f64), size: (f64, f64)) {
+        let ((x, y), (w, h)) = (at, size);
+        self.put(format_args!(
+            r#"<rect x="{x:.4}" y="{y:.4}" width="{w:.4}" height="{h:.4}" fill="none" stroke="{INK}" stroke-width="0.3"/>"#
+        ));
+    }
+
     /// A drawing with its frame's top left corner at a place, at so much of its true size.
     pub fn drawing(&mut self, at: (f64, f64), scale: f64, drawing: &Drawing, colour: &str) {
         let frame = drawing.frame;

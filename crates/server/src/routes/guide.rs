@@ -1,8 +1,14 @@
 //! Tables to look things up in: gauges, metals, cautions.
 
 use axum::Json;
+use lorimant_core::choose::{Finish, Joined, Maker};
+use lorimant_core::cut_plan::StockKind;
 use lorimant_core::gauge::{self, GaugeRow, GaugeSystem};
-use lorimant_core::metal::{Figures, Metal};
+use lorimant_core::metal::{Figures, Metal, Temper};
+use lorimant_core::pattern::Worn;
+use lorimant_core::section::Section;
+use lorimant_core::stock::scrap::Cleanliness;
+use lorimant_core::stock::{MovementKind, Surface};
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -11,7 +17,7 @@ use utoipa_axum::routes;
 use crate::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(gauges)).routes(routes!(metals))
+    OpenApiRouter::new().routes(routes!(gauges)).routes(routes!(metals)).routes(routes!(words))
 }
 
 /// A gauge system with its table.
@@ -52,4 +58,63 @@ struct MetalRow {
 async fn metals() -> Json<Vec<MetalRow>> {
     let row = |metal: &Metal| MetalRow { metal: *metal, shown: metal.shown(), figures: metal.figures() };
     Json(Metal::ALL.iter().map(row).collect())
+}
+
+/// A word as it travels, and as a person reads it.
+#[derive(Serialize, ToSchema)]
+struct Word {
+    /// As it travels.
+    word: &'static str,
+    /// As a person reads it.
+    shown: &'static str,
+}
+
+/// The words that can be chosen from, in the order people list them.
+#[derive(Serialize, ToSchema)]
+struct Words {
+    /// Metals.
+    metals: Vec<Word>,
+    /// Tempers.
+    tempers: Vec<Word>,
+    /// Sections of wire.
+    sections: Vec<Word>,
+    /// What lies on the metal.
+    surfaces: Vec<Word>,
+    /// Spool, offcut, straight length.
+    stock_kinds: Vec<Word>,
+    /// Why the length of a lot changes.
+    movement_kinds: Vec<Word>,
+    /// How clean scrap is.
+    cleanlinesses: Vec<Word>,
+    /// Where a piece is worn.
+    worn: Vec<Word>,
+    /// How it is finished.
+    finishes: Vec<Word>,
+    /// How it is joined.
+    joins: Vec<Word>,
+    /// Who makes it.
+    makers: Vec<Word>,
+}
+
+/// Everything that is chosen by a word.
+#[utoipa::path(get, path = "/api/words", responses((status = 200, body = Words)))]
+async fn words() -> Json<Words> {
+    macro_rules! all {
+        ($Name:ident) => {
+            $Name::ALL.iter().map(|one| Word { word: one.word(), shown: one.shown() }).collect()
+        };
+    }
+    Json(Words {
+        metals: all!(Metal),
+        tempers: all!(Temper),
+        sections: all!(Section),
+        surfaces: all!(Surface),
+        stock_kinds: all!(StockKind),
+        movement_kinds: all!(MovementKind),
+        cleanlinesses: all!(Cleanliness),
+        worn: all!(Worn),
+        finishes: all!(Finish),
+        joins: all!(Joined),
+        makers: all!(Maker),
+    })
 }

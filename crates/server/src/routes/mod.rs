@@ -1,11 +1,15 @@
 //! What the server answers, by noun.
 
 mod ask;
+mod buying;
+mod choosing;
+mod cutting;
 mod guide;
 mod kept_patterns;
+mod lots;
 mod patterns;
 mod plans;
-mod rack;
+mod rack_files;
 mod rings;
 mod session;
 mod settings;
@@ -39,7 +43,11 @@ pub(crate) fn router() -> OpenApiRouter<State> {
         .merge(kept_patterns::router())
         .merge(patterns::router())
         .merge(plans::router())
-        .merge(rack::router())
+        .merge(buying::router())
+        .merge(choosing::router())
+        .merge(cutting::router())
+        .merge(lots::router())
+        .merge(rack_files::router())
         .merge(rings::router())
         .merge(session::router())
         .merge(settings::router())

@@ -5,11 +5,15 @@ use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::gauge::GaugeSystem;
 use lorimant_core::length::{Habits, LengthUnit};
 use lorimant_core::mandrel::Mandrel;
-use lorimant_core::pattern::PatternRequest;
 use lorimant_core::pattern::change::{pieces, text_of};
+use lorimant_core::pattern::{MOST_PIECES, PatternRequest};
 use lorimant_core::plier::Plier;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::sentence;
+use lorimant_core::stock::buying::Keeping;
+use lorimant_core::stock::scrap::MetalPrice;
+use lorimant_core::stock::{Lot, check_money, wire_shown};
+use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -63,6 +67,26 @@ pub(crate) struct Settings {
     pub gauge: GaugeSystem,
     /// Light, dark, or as the device has it.
     pub theme: Theme,
+    /// What the workshop reckons in, as it is written behind an amount; at most 8 characters.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub currency: String,
+    /// The maker's own hour rate.
+    #[serde(default)]
+    #[schema(value_type = String)]
+    pub hour_rate: Decimal,
+    /// What a gram of each metal is reckoned at.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub metal_prices: Vec<MetalPrice>,
+}
+
+/// What is picked to be made: a kept plan or pattern, and how many.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct Pick {
+    /// The number of a kept plan or pattern.
+    pub entry: i64,
+    /// How many rings, pieces, or pairs: 1 to 100 000.
+    pub pieces_n: u32,
 }
 
 /// Light, dark, or as the device has it.
@@ -80,7 +104,15 @@ pub(crate) enum Theme {
 impl Default for Settings {
     fn default() -> Self {
         let Habits { unit, gauge } = Habits::default();
-        Self { workshop_name: String::new(), unit, gauge, theme: Theme::Device }
+        Self {
+            workshop_name: String::new(),
+            unit,
+            gauge,
+            theme: Theme::Device,
+            currency: String::new(),
+            hour_rate: Decimal::ZERO,
+            metal_prices: vec![],
+        }
     }
 }
 
@@ -90,7 +122,14 @@ impl Settings {
     }
 
     pub fn check(&self) -> Result<(), Faults> {
-        at_most("workshop_name", "workshop's name", &self.workshop_name, 60).map_err(Faults::from)
+        let mut faults = vec![];
+        faults.extend(at_most("workshop_name", "workshop's name", &self.workshop_name, 60).err());
+        faults.extend(at_most("currency", "currency", &self.currency, 8).err());
+        faults.extend(check_money("hour_rate", Some(self.hour_rate)).err());
+        for (i, price) in self.metal_prices.iter().enumerate() {
+            faults.extend(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)).err());
+        }
+        if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
     }
 }
 
@@ -142,6 +181,44 @@ impl Kept for Plier {
 
     fn check(&self) -> Result<(), Faults> {
         Plier::check(self)
+    }
+}
+
+impl Kept for Lot {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn sentence(&self) -> String {
+        Lot::sentence(self, LengthUnit::Mm)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Lot::check(self)
+    }
+}
+
+impl Kept for Keeping {
+    fn name(&self) -> String {
+        wire_shown(&self.wire, LengthUnit::Mm)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Keeping::check(self)
+    }
+}
+
+impl Kept for Pick {
+    fn name(&self) -> String {
+        format!("{} of {}", self.pieces_n, self.entry)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
+            let said = format!("{} cannot be picked. Pick 1 to {MOST_PIECES}.", self.pieces_n);
+            return Err(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)).into());
+        }
+        Ok(())
     }
 }
 

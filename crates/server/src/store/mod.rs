@@ -1,11 +1,14 @@
 //! The workshop's data in one SQLite file: one writer, pooled readers, every write one transaction.
 
 pub(crate) mod kept;
+pub(crate) mod ledger;
+pub(crate) mod rack;
 pub(crate) mod shelf;
 
 use std::path::Path;
 use std::sync::{Arc, LazyLock, Mutex, MutexGuard, PoisonError, RwLock};
 
+use lorimant_core::fault::Faults;
 use lorimant_core::workshop::Workshop;
 use r2d2_sqlite::SqliteConnectionManager;
 use rusqlite::{Connection, OptionalExtension, Transaction, TransactionBehavior};
@@ -14,8 +17,13 @@ use rusqlite_migration::{M, Migrations};
 use kept::{KeptBlade, Settings};
 use shelf::Shelf;
 
-static MIGRATIONS: LazyLock<Migrations> =
-    LazyLock::new(|| Migrations::new(vec![M::up(include_str!("schema.sql")), M::up(REVISIONS)]));
+static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
+    Migrations::new(vec![
+        M::up(include_str!("schema.sql")),
+        M::up(REVISIONS),
+        M::up(include_str!("ledger.sql")),
+    ])
+});
 
 /// Version 2: the changes of one entry are its earlier revisions, which are looked for by entry.
 const REVISIONS: &str = "CREATE INDEX changes_by_entry ON changes (entry, revision);";
@@ -52,6 +60,9 @@ pub enum StoreError {
     /// The change was made already undone, or something newer stands on it.
     #[error("this can no longer be undone: it has been changed since")]
     NotUndoable,
+    /// What was asked cannot be, given what stands in the file.
+    #[error("{0}")]
+    Refused(#[from] Faults),
 }
 
 type Result<T> = std::result::Result<T, StoreError>;

@@ -7,7 +7,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::kept::{Kept, KeptPattern, KeptPlan};
-use super::{Result, StoreError};
+use super::{Result, StoreError, ledger};
 use crate::export::document::PlanDocument;
 
 /// Which records.
@@ -23,6 +23,12 @@ pub(crate) enum Shelf {
     Pliers,
     /// Saw blades.
     Blades,
+    /// Lots of wire.
+    Lots,
+    /// How wires are kept.
+    Keepings,
+    /// What is picked to be made.
+    Picks,
 }
 
 /// A record as it stands on its shelf.
@@ -115,6 +121,9 @@ impl Shelf {
             Self::Rods => "rod",
             Self::Pliers => "plier",
             Self::Blades => "blade",
+            Self::Lots => "lot",
+            Self::Keepings => "keeping",
+            Self::Picks => "pick",
         }
     }
 
@@ -133,16 +142,7 @@ impl Shelf {
     }
 
     pub fn page<T: Kept>(self, connection: &Connection, wanted: &Wanted) -> Result<Page<T>> {
-        // Each word must stand somewhere in the name or the record; LIKE's own signs are taken literally.
-        let words: Vec<String> = wanted
-            .find
-            .split_whitespace()
-            .take(8)
-            .map(|word| {
-                let literal = word.replace('\\', "\\\\").replace('%', "\\%").replace('_', "\\_");
-                format!("%{literal}%")
-            })
-            .collect();
+        let words = literal_words(&wanted.find);
         let clauses: String = (0..words.len())
             .map(|i| format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", i + 3))
             .collect();
@@ -240,6 +240,12 @@ impl Shelf {
     }
 }
 
+/// Words to be found anywhere, for `LIKE … ESCAPE '\\'`: its own signs are taken literally.
+pub(super) fn literal_words(find: &str) -> Vec<String> {
+    let literal = |word: &str| word.replace('\\', "\\\\").replace('%', "\\%").replace('_', "\\_");
+    find.split_whitespace().take(8).map(|word| format!("%{}%", literal(word))).collect()
+}
+
 fn put(transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {
     transaction.execute(
         "UPDATE entries SET name = ?2, record = ?3, archived = ?4, revision = ?5, updated_at = ?6 WHERE id = ?1",
@@ -300,13 +306,14 @@ pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocu
 
 /// The number of a new batch of changes.
 pub(crate) fn batch(transaction: &Transaction) -> Result<i64> {
-    Ok(transaction.query_row("SELECT coalesce(max(batch), 0) + 1 FROM changes", [], |row| row.get(0))?)
+    let sql = "SELECT 1 + max((SELECT coalesce(max(batch), 0) FROM changes), (SELECT coalesce(max(batch), 0) FROM ledger))";
+    Ok(transaction.prepare_cached(sql)?.query_row([], |row| row.get(0))?)
 }
 
 /// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
 ///
-/// What was added is put away; what was changed is put back. Refused as a whole where anything newer
-/// stands on any of it.
+/// What was added is put away; what was changed is put back; what was booked is reversed. Refused as a
+/// whole where anything newer stands on any of it.
 pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let mut statement = transaction
         .prepare("SELECT entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
@@ -314,7 +321,8 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
         Ok((row.get::<_, i64>(0)?, row.get::<_, Option<String>>(1)?, row.get::<_, i64>(2)?))
     })?;
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
-    if changes.is_empty() {
+    let booked = ledger::of_batch(transaction, undone)?;
+    if changes.is_empty() && booked.is_empty() {
         return Err(StoreError::Missing { what: "change", id: undone });
     }
     let fresh = batch(transaction)?;
@@ -330,13 +338,17 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
         put(transaction, id, &back, at + 1)?;
         log(transaction, fresh, id, Some(&current), at + 1)?;
     }
+    // The last first, so that nothing is overdrawn on the way.
+    for line in booked.into_iter().rev() {
+        ledger::reverse(transaction, fresh, line)?;
+    }
     Ok(fresh)
 }
 
-const COLUMNS: &str = "id, revision, archived, created_at, updated_at, record";
+pub(super) const COLUMNS: &str = "id, revision, archived, created_at, updated_at, record";
 
 /// A row whose record is not yet understood.
-struct Raw {
+pub(super) struct Raw {
     id: i64,
     revision: i64,
     archived: bool,
@@ -346,7 +358,7 @@ struct Raw {
 }
 
 impl Raw {
-    fn of(row: &Row) -> rusqlite::Result<Self> {
+    pub(super) fn of(row: &Row) -> rusqlite::Result<Self> {
         Ok(Self {
             id: row.get(0)?,
             revision: row.get(1)?,
@@ -357,7 +369,7 @@ impl Raw {
         })
     }
 
-    fn entry<T: Kept>(self) -> Result<Entry<T>> {
+    pub(super) fn entry<T: Kept>(self) -> Result<Entry<T>> {
         let record: T = serde_json::from_str(&self.record)?;
         Ok(Entry {
             name: record.name(),
@@ -372,6 +384,6 @@ impl Raw {
     }
 }
 
-fn now() -> String {
+pub(super) fn now() -> String {
     jiff::Timestamp::now().to_string()
 }

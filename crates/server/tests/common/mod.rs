@@ -5,7 +5,7 @@ use axum::Router;
 use axum::body::Body;
 use axum::http::{Request, StatusCode, header};
 use http_body_util::BodyExt as _;
-use lorimant_server::{Store, app, load_demo};
+use lorimant_server::{Scale, Store, app, load_demo};
 use serde_json::Value;
 use tempfile::TempDir;
 use tower::ServiceExt as _;
@@ -59,7 +59,7 @@ impl Workshop {
     }
 
     pub fn of(folder: TempDir, store: Store) -> Self {
-        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[]).unwrap();
+        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[], Scale::simulated()).unwrap();
         Self { folder, store, router }
     }
 

@@ -1,0 +1,130 @@
+//! What a piece costs: sums worked by hand, and laws.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use lorimant_core::choose::Purpose;
+use lorimant_core::cost::{CostRequest, CostStart};
+use lorimant_core::length::LengthUnit;
+use lorimant_core::metal::Metal;
+use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::stock::scrap::MetalPrice;
+use proptest::prelude::*;
+use rstest::rstest;
+use rust_decimal::Decimal;
+
+fn money(text: &str) -> Decimal {
+    text.parse().unwrap()
+}
+
+fn request() -> CostRequest {
+    CostRequest {
+        wire_mm: 60.0,
+        loss_share: 0.05,
+        per_metre: money("13.20"),
+        consumables: money("0.10"),
+        minutes: 4.0,
+        setting_up_minutes: 30.0,
+        hour_rate: money("24"),
+        bought: Some(money("4.00")),
+        pieces_n: 24,
+    }
+}
+
+#[test]
+fn a_piece_costs_its_wire_its_consumables_and_its_hands() {
+    let cost = request().cost().unwrap();
+    // 0.06 · 1.05 · 13.2 = 0.8316; 4 min at 24 = 1.6; half an hour over 24 = 0.5.
+    assert_eq!((cost.wire, cost.hand), (money("0.8316"), money("2.1000")));
+    assert_eq!((cost.each, cost.pair, cost.all), (money("3.0316"), money("6.0632"), money("72.76")));
+    // 4.00 − 2.5316 saved on each; 12 spent once: the ninth piece pays.
+    assert_eq!(cost.break_even_n, Some(9));
+    // 24 · (4 − 0.9316) over 2.1 hours.
+    assert_eq!(cost.hour_earns, Some(money("35.07")));
+    assert!(cost.sentence.contains("from 9 pieces on"), "{}", cost.sentence);
+}
+
+#[test]
+fn making_what_is_cheaper_bought_never_pays() {
+    let cost = CostRequest { bought: Some(money("2.00")), ..request() }.cost().unwrap();
+    assert_eq!(cost.break_even_n, None);
+    assert!(cost.hour_earns.unwrap() < money("24"));
+    assert!(cost.sentence.contains("never cheaper made"), "{}", cost.sentence);
+}
+
+#[test]
+fn hands_that_are_not_counted_are_asked_for() {
+    let cost =
+        CostRequest { minutes: 0.0, setting_up_minutes: 0.0, bought: None, ..request() }.cost().unwrap();
+    assert!(cost.sentence.contains("not counted yet"), "{}", cost.sentence);
+    assert_eq!(cost.hour_earns, None);
+}
+
+#[rstest]
+#[case(CostRequest { wire_mm: 0.0, ..request() }, "wire_mm")]
+#[case(CostRequest { loss_share: 1.5, ..request() }, "loss_share")]
+#[case(CostRequest { per_metre: money("-1"), ..request() }, "per_metre")]
+#[case(CostRequest { consumables: money("20000000"), ..request() }, "consumables")]
+#[case(CostRequest { minutes: f64::INFINITY, ..request() }, "minutes")]
+#[case(CostRequest { setting_up_minutes: -1.0, ..request() }, "setting_up_minutes")]
+#[case(CostRequest { hour_rate: money("-1"), ..request() }, "hour_rate")]
+#[case(CostRequest { bought: Some(money("-0.01")), ..request() }, "bought")]
+#[case(CostRequest { pieces_n: 0, ..request() }, "pieces_n")]
+fn what_is_wrong_is_said_at_its_field(#[case] request: CostRequest, #[case] field: &str) {
+    assert_eq!(request.cost().unwrap_err().0[0].field, field);
+}
+
+proptest! {
+    /// Bought at what it costs to make, an hour earns exactly its rate.
+    #[test]
+    fn at_its_own_cost_an_hour_earns_its_rate(minutes in 0.5..60.0_f64, rate in 1..100_u32, n in 1..500_u32) {
+        let request = CostRequest { minutes, hour_rate: Decimal::from(rate), pieces_n: n, ..request() };
+        let each = request.cost().unwrap().each;
+        let cost = CostRequest { bought: Some(each), ..request }.cost().unwrap();
+        let off = cost.hour_earns.unwrap() - Decimal::from(rate);
+        // `each` is rounded to 0.0001, shared out over the minutes of a piece.
+        prop_assert!(off.abs() < money("0.02"), "{off}");
+    }
+
+    /// From the break-even count on, and not one piece before, making them all is cheaper than buying.
+    #[test]
+    fn the_break_even_count_is_the_first_that_pays(bought in 260..900_i64, setting_up in 0.0..120.0_f64) {
+        let with = |n| CostRequest { bought: Some(Decimal::new(bought, 2)), setting_up_minutes: setting_up, pieces_n: n, ..request() };
+        let n = with(1).cost().unwrap().break_even_n.unwrap();
+        prop_assume!(n < 100_000);
+        let saved = |n: u32| Decimal::new(bought, 2) * Decimal::from(n) - with(n).cost().unwrap().all;
+        prop_assert!(saved(n) > money("-0.02"), "{n}: {}", saved(n));
+        if n > 1 {
+            prop_assert!(saved(n - 1) < money("0.02"), "{}: {}", n - 1, saved(n - 1));
+        }
+    }
+}
+
+fn hooks() -> PatternRequest {
+    PatternRequest {
+        pieces_n: 12,
+        ..PatternRequest::usual(Kind::all().find(|kind| kind.0.kind == "open-ear-wire").unwrap())
+    }
+}
+
+#[test]
+fn a_start_takes_what_the_lots_cost() {
+    let wire = hooks().wire;
+    let lots = [(wire.clone(), money("12")), (wire, money("14"))];
+    let start = CostStart::of(&Purpose::Finding(hooks()), &lots, &[], money("24"), LengthUnit::Mm).unwrap();
+    assert_eq!((start.request.per_metre, start.request.pieces_n), (money("13.0000"), 24));
+    let blank = hooks().form().unwrap().blank(LengthUnit::Mm);
+    assert!((start.request.wire_mm - blank.cut_mm).abs() < 1e-9);
+    assert!(start.price_from.contains("2 lots"), "{}", start.price_from);
+}
+
+#[test]
+fn without_a_lot_the_metals_price_counts_and_without_that_none() {
+    let wire = hooks().wire;
+    let prices = [MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
+    let purpose = Purpose::Finding(hooks());
+    let start = CostStart::of(&purpose, &[], &prices, money("24"), LengthUnit::Mm).unwrap();
+    let metre: f64 = start.request.per_metre.try_into().unwrap();
+    assert!((metre - wire.mass_g(1000.0)).abs() < 1e-4);
+    let start = CostStart::of(&purpose, &[], &[], money("24"), LengthUnit::Mm).unwrap();
+    assert_eq!(start.request.per_metre, Decimal::ZERO);
+    assert!(start.price_from.contains("type one"), "{}", start.price_from);
+}

@@ -1,0 +1,77 @@
+//! Choosing a wire, and what a piece costs.
+
+use axum::Json;
+use axum::extract::State as Shared;
+use lorimant_core::choose::{ChooseRequest, Choosing, Purpose, WireCandidate};
+use lorimant_core::cost::{Cost, CostRequest, CostStart};
+use lorimant_core::wire::Wire;
+use serde::Deserialize;
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::read;
+use crate::State;
+use crate::problem::{Body, Problem};
+use crate::store::rack;
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(choose_wire))
+        .routes(routes!(compare_wires))
+        .routes(routes!(work_out_cost))
+        .routes(routes!(start_cost))
+}
+
+/// Ranks wires for a piece, with the reasons. Loads and efforts are estimates.
+#[utoipa::path(post, path = "/api/wires/choose", request_body = ChooseRequest,
+    responses((status = 200, body = Choosing), (status = 422, body = Problem)))]
+async fn choose_wire(
+    Shared(state): Shared<State>,
+    Body(request): Body<ChooseRequest>,
+) -> Result<Json<Choosing>, Problem> {
+    let (settings, _) = read(&state, crate::store::settings).await?;
+    Ok(Json(request.choose(&settings.metal_prices, settings.habits())?))
+}
+
+/// Wires to set side by side for a piece.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Compared {
+    /// What they are wanted for.
+    request: ChooseRequest,
+    /// One to four wires.
+    wires: Vec<Wire>,
+}
+
+/// Weighs up to four wires for a piece, side by side.
+#[utoipa::path(post, path = "/api/wires/compare", request_body = Compared,
+    responses((status = 200, body = Vec<WireCandidate>), (status = 422, body = Problem)))]
+async fn compare_wires(
+    Shared(state): Shared<State>,
+    Body(Compared { request, wires }): Body<Compared>,
+) -> Result<Json<Vec<WireCandidate>>, Problem> {
+    let (settings, _) = read(&state, crate::store::settings).await?;
+    Ok(Json(request.compare(&wires, &settings.metal_prices, settings.habits())?))
+}
+
+/// What a piece costs to make, against what it costs to buy.
+#[utoipa::path(post, path = "/api/costs", request_body = CostRequest,
+    responses((status = 200, body = Cost), (status = 422, body = Problem)))]
+async fn work_out_cost(Body(request): Body<CostRequest>) -> Result<Json<Cost>, Problem> {
+    Ok(Json(request.cost()?))
+}
+
+/// A piece whose cost is to be worked out: what is known of it before anything is typed.
+#[utoipa::path(post, path = "/api/costs/start", request_body = Purpose,
+    responses((status = 200, body = CostStart), (status = 422, body = Problem)))]
+async fn start_cost(
+    Shared(state): Shared<State>,
+    Body(purpose): Body<Purpose>,
+) -> Result<Json<CostStart>, Problem> {
+    let ((settings, _), lots) =
+        read(&state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;
+    let lots: Vec<_> =
+        lots.into_iter().filter_map(|lot| Some((lot.entry.record.wire, lot.standing.per_metre?))).collect();
+    Ok(Json(CostStart::of(&purpose, &lots, &settings.metal_prices, settings.hour_rate, settings.unit)?))
+}

@@ -1,0 +1,276 @@
+//! Cut plans: what is picked, which blank comes from which lot, booking what was cut, the plan on paper.
+
+use std::collections::BTreeMap;
+use std::time::{Duration, Instant};
+
+use axum::Json;
+use axum::extract::{Path, State as Shared};
+use axum::http::StatusCode;
+use axum::response::Response;
+use lorimant_core::cut_plan::picked::{self, WireDemand};
+use lorimant_core::cut_plan::{CutPlan, CutRequest, Stock};
+use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::stock::booking::LotCut;
+use lorimant_core::stock::same_wire;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::plans::Archive;
+use super::{file, made, read, write};
+use crate::State;
+use crate::export::cut_plan::{self, PlanSheet};
+use crate::jobs::JobState;
+use crate::problem::{Body, Problem};
+use crate::store::kept::{Kept as _, Pick};
+use crate::store::rack;
+use crate::store::shelf::{self, Edit, Entry, Shelf, Written};
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(solve_cut_plan))
+        .routes(routes!(start_cut_plan))
+        .routes(routes!(cut_plan_job))
+        .routes(routes!(stop_cut_plan))
+        .routes(routes!(list_picks, pick))
+        .routes(routes!(change_pick))
+        .routes(routes!(archive_pick))
+        .routes(routes!(wanted))
+        .routes(routes!(book_cuts))
+        .routes(routes!(cut_plan_file))
+}
+
+/// How long something better than a first good plan is looked for, where the answer is waited for.
+const SOLVING: Duration = Duration::from_millis(800);
+
+/// Plans which blank is cut from which piece of stock: everything made, then least scrap, then offcuts
+/// before spools, then few rests.
+#[utoipa::path(post, path = "/api/cut-plans/solve", request_body = CutRequest,
+    responses((status = 200, body = CutPlan), (status = 422, body = Problem)))]
+async fn solve_cut_plan(Body(request): Body<CutRequest>) -> Result<Json<CutPlan>, Problem> {
+    let solving = tokio::task::spawn_blocking(move || {
+        let start = Instant::now();
+        request.solve(&|_| start.elapsed() < SOLVING)
+    });
+    let plan = solving.await.map_err(|_| Problem::internal("The cut plan could not be worked out."))?;
+    Ok(Json(plan?))
+}
+
+/// Starts a long solve that shows how far it is and can be stopped.
+#[utoipa::path(post, path = "/api/cut-plans/jobs", request_body = CutRequest,
+    responses((status = 201, body = JobState), (status = 422, body = Problem)))]
+async fn start_cut_plan(
+    Shared(state): Shared<State>,
+    Body(request): Body<CutRequest>,
+) -> Result<(StatusCode, Json<JobState>), Problem> {
+    let id = state.jobs.start(request)?;
+    Ok((StatusCode::CREATED, Json(state.jobs.state(id).ok_or_else(|| no_job(id))?)))
+}
+
+fn no_job(id: u64) -> Problem {
+    Problem::missing(format!("There is no cut plan being worked out under number {id}. Start it again."))
+}
+
+/// How a solve stands, and its plan once it is done.
+#[utoipa::path(get, path = "/api/cut-plans/jobs/{id}", params(("id" = u64, Path)),
+    responses((status = 200, body = JobState), (status = 404, body = Problem)))]
+async fn cut_plan_job(Shared(state): Shared<State>, Path(id): Path<u64>) -> Result<Json<JobState>, Problem> {
+    state.jobs.state(id).map(Json).ok_or_else(|| no_job(id))
+}
+
+/// Stops a solve; its best plan so far follows shortly.
+#[utoipa::path(post, path = "/api/cut-plans/jobs/{id}/stop", params(("id" = u64, Path)),
+    responses((status = 200, body = JobState), (status = 404, body = Problem)))]
+async fn stop_cut_plan(Shared(state): Shared<State>, Path(id): Path<u64>) -> Result<Json<JobState>, Problem> {
+    state.jobs.stop(id).map(Json).ok_or_else(|| no_job(id))
+}
+
+/// Something picked to be made.
+#[derive(Serialize, ToSchema)]
+struct PickedRow {
+    /// The pick.
+    #[serde(flatten)]
+    pick: Entry<Pick>,
+    /// What the plan or pattern is called.
+    what: String,
+    /// What it is, in a sentence.
+    says: String,
+    /// What its blanks are, or why there are none.
+    blanks: String,
+}
+
+/// What is picked to be made, in the order it was picked.
+#[utoipa::path(get, path = "/api/picks", responses((status = 200, body = Vec<PickedRow>)))]
+async fn list_picks(Shared(state): Shared<State>) -> Result<Json<Vec<PickedRow>>, Problem> {
+    let unit = state.store.workshop().habits.unit;
+    let picks = read(&state, rack::picks).await?;
+    let row = |one: rack::PickedEntry| PickedRow {
+        blanks: one.picked.blanks_shown(unit),
+        what: one.picked.what,
+        says: one.sentence,
+        pick: one.pick,
+    };
+    Ok(Json(picks.into_iter().map(row).collect()))
+}
+
+/// Picks a kept plan or pattern to be made.
+#[utoipa::path(post, path = "/api/picks", request_body = Pick,
+    responses((status = 201, body = Written<Pick>), (status = 422, body = Problem)))]
+async fn pick(
+    Shared(state): Shared<State>,
+    Body(new): Body<Pick>,
+) -> Result<(StatusCode, Json<Written<Pick>>), Problem> {
+    new.check()?;
+    let written = write(&state, move |t| {
+        rack::pickable(t, new.entry, new.pieces_n)?;
+        let undo = shelf::batch(t)?;
+        Ok(Written { entry: Shelf::Picks.add(t, undo, &new)?, undo })
+    });
+    Ok((StatusCode::CREATED, Json(written.await?)))
+}
+
+/// Changes how many are picked.
+#[utoipa::path(put, path = "/api/picks/{id}", params(("id" = i64, Path), super::plans::Revised), request_body = Pick,
+    responses((status = 200, body = Written<Pick>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn change_pick(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    axum::extract::Query(super::plans::Revised { revision }): axum::extract::Query<super::plans::Revised>,
+    Body(pick): Body<Pick>,
+) -> Result<Json<Written<Pick>>, Problem> {
+    pick.check()?;
+    super::plans::edit(&state, Shelf::Picks, id, revision, Edit::Replace(pick)).await
+}
+
+/// Takes a pick off the list, or puts it back.
+#[utoipa::path(post, path = "/api/picks/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+    responses((status = 200, body = Written<Pick>), (status = 409, body = Problem)))]
+async fn archive_pick(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(wish): Body<Archive>,
+) -> Result<Json<Written<Pick>>, Problem> {
+    super::plans::edit(&state, Shelf::Picks, id, wish.revision, Edit::Archive(wish.archived)).await
+}
+
+/// What is wanted of one wire, and what there is of it on the rack.
+#[derive(Serialize, ToSchema)]
+struct Wanted {
+    /// What is wanted.
+    #[serde(flatten)]
+    demand: WireDemand,
+    /// The lots of that wire, as a cut plan takes them; their ids are the lots' numbers.
+    stock: Vec<Stock>,
+    /// The lots' names, by number.
+    names: BTreeMap<String, String>,
+    /// The picks that want it.
+    picks: Vec<i64>,
+    /// Colour of the metal, `#rrggbb`.
+    colour: &'static str,
+}
+
+/// What the picks want cut, wire by wire, with the lots it can be cut from.
+#[utoipa::path(get, path = "/api/cut-plans/wanted",
+    responses((status = 200, body = Vec<Wanted>), (status = 422, body = Problem)))]
+async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Problem> {
+    let unit = state.store.workshop().habits.unit;
+    let (picks, lots, keepings) =
+        read(&state, |c| Ok((rack::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
+    let picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
+    let wires = picked::by_wire(&picked, unit)?;
+    let wanted = wires.into_iter().map(|mut demand| {
+        if let Some(keeping) = keepings.iter().find(|entry| same_wire(&entry.record.wire, &demand.wire)) {
+            demand.shortest_useful_mm = keeping.record.useful_mm();
+        }
+        let of_wire: Vec<_> =
+            lots.iter().filter(|lot| same_wire(&lot.entry.record.wire, &demand.wire)).collect();
+        let stock = of_wire.iter().map(|lot| Stock {
+            id: lot.entry.id.to_string(),
+            length_mm: lot.standing.left_mm,
+            kind: lot.entry.record.kind,
+        });
+        let names = of_wire.iter().map(|lot| (lot.entry.id.to_string(), lot.entry.name.clone()));
+        let picks =
+            picks.iter().filter(|one| same_wire(one.picked.wire(), &demand.wire)).map(|one| one.pick.id);
+        let colour = demand.wire.metal.figures().colour;
+        Wanted { colour, stock: stock.collect(), names: names.collect(), picks: picks.collect(), demand }
+    });
+    Ok(Json(wanted.collect()))
+}
+
+/// What was cut, and which picks are made with it.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Cuts {
+    /// What was cut from each lot.
+    lots: Vec<LotCut>,
+    /// Picks that are made now and come off the list.
+    #[serde(default)]
+    picks: Vec<i64>,
+}
+
+/// The number that undoes a booking.
+#[derive(Serialize, ToSchema)]
+struct BookedCuts {
+    /// Number to post to `/api/undo/{batch}`.
+    undo: i64,
+    /// What was booked, in a sentence.
+    sentence: String,
+}
+
+/// Books what was cut off the rack: everything in one step, or nothing.
+#[utoipa::path(post, path = "/api/cut-plans/book", request_body = Cuts,
+    responses((status = 201, body = BookedCuts), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn book_cuts(
+    Shared(state): Shared<State>,
+    Body(cuts): Body<Cuts>,
+) -> Result<(StatusCode, Json<BookedCuts>), Problem> {
+    if cuts.lots.is_empty() {
+        return Err(Faults::from(Fault::new(
+            "lots",
+            "Nothing is ticked off as cut, so there is nothing to book.",
+        ))
+        .into());
+    }
+    let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
+    let lots_n = cuts.lots.len();
+    let undo = write(&state, move |t| {
+        let undo = shelf::batch(t)?;
+        rack::book_cuts(t, undo, &cuts.lots)?;
+        for id in &cuts.picks {
+            let pick: Entry<Pick> = Shelf::Picks.get(t, *id)?;
+            Shelf::Picks.edit(t, undo, *id, pick.revision, &Edit::<Pick>::Archive(true))?;
+        }
+        Ok(undo)
+    });
+    let lots = if lots_n == 1 { "one lot".to_owned() } else { format!("{lots_n} lots") };
+    let sentence = format!("Booked: {blanks} blanks from {lots}.");
+    Ok((StatusCode::CREATED, Json(BookedCuts { undo: undo.await?, sentence })))
+}
+
+/// A cut plan as a file: `cut-plan.pdf` or `cut-plan.csv`.
+#[utoipa::path(post, path = "/api/cut-plans/files/{file}", params(("file" = String, Path)), request_body = PlanSheet,
+    responses((status = 200, content_type = "application/octet-stream"), (status = 404, body = Problem),
+        (status = 422, body = Problem)))]
+async fn cut_plan_file(
+    Shared(state): Shared<State>,
+    Path(name): Path<String>,
+    Body(sheet): Body<PlanSheet>,
+) -> Result<Response, Problem> {
+    sheet.check()?;
+    let (settings, _) = read(&state, crate::store::settings).await?;
+    match name.as_str() {
+        "cut-plan.pdf" => {
+            let bytes = made(move || cut_plan::pdf(&sheet, &settings)).await?;
+            Ok(file("application/pdf", &name, bytes))
+        }
+        "cut-plan.csv" => {
+            let bytes = made(move || cut_plan::csv(&sheet)).await?;
+            Ok(file("text/csv; charset=utf-8", &name, bytes))
+        }
+        _ => Err(Problem::missing(format!(
+            "A cut plan is not made as “{name}”. There are cut-plan.pdf and cut-plan.csv."
+        ))),
+    }
+}

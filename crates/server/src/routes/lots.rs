@@ -1,0 +1,331 @@
+//! Lots on the rack, their ledger, and stock-taking by weight.
+
+use axum::Json;
+use axum::extract::{Path, Query, State as Shared};
+use axum::http::StatusCode;
+use lorimant_core::cut_plan::StockKind;
+use lorimant_core::fault::Fault;
+use lorimant_core::metal::Metal;
+use lorimant_core::stock::scale::Weighed;
+use lorimant_core::stock::{Lot, Movement, MovementKind, both_ways, scale};
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::plans::{Archive, Revised, edit};
+use super::{read, write};
+use crate::State;
+use crate::problem::{Body, Problem};
+use crate::store::ledger::{self, LedgerLine};
+use crate::store::rack::{self, Rack, Stocked, WantedLots};
+use crate::store::shelf::{self, Edit, Shelf, Written};
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(list_lots, receive_lot))
+        .routes(routes!(get_lot, change_lot))
+        .routes(routes!(archive_lot))
+        .routes(routes!(lot_ledger, book_movement))
+        .routes(routes!(reverse_line))
+        .routes(routes!(set_aside))
+        .routes(routes!(weigh_lot))
+        .routes(routes!(read_scale))
+        .routes(routes!(lay_on_scale))
+}
+
+/// What part of the rack is wanted.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct RackQuery {
+    /// Words to find.
+    #[serde(default)]
+    find: String,
+    /// Only this metal.
+    metal: Option<Metal>,
+    /// Only spools, offcuts or straight lengths.
+    kind: Option<StockKind>,
+    /// Those used up or put away instead of those with wire on them.
+    #[serde(default)]
+    used_up: bool,
+    /// How many to pass over; 0 if left out.
+    #[serde(default)]
+    skip: u32,
+    /// How many at most, up to 500; 100 if left out.
+    #[serde(default = "hundred")]
+    most: u32,
+}
+
+fn hundred() -> u32 {
+    100
+}
+
+/// What stands on the rack, by metal and size, with what is left of each lot and of each metal.
+#[utoipa::path(get, path = "/api/lots", params(RackQuery), responses((status = 200, body = Rack)))]
+async fn list_lots(
+    Shared(state): Shared<State>,
+    Query(query): Query<RackQuery>,
+) -> Result<Json<Rack>, Problem> {
+    let RackQuery { find, metal, kind, used_up, skip, most } = query;
+    let wanted = WantedLots { find, metal, kind, used_up, skip, most: most.clamp(1, 500) };
+    read(&state, move |connection| rack::rack(connection, &wanted)).await.map(Json)
+}
+
+/// Wire that comes in: the lot, and how much of it, by length or by weight.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Received {
+    /// The lot.
+    lot: Lot,
+    /// Length that comes in, mm.
+    #[serde(default)]
+    length_mm: Option<f64>,
+    /// Weight of the wire that comes in, without its spool, g.
+    #[serde(default)]
+    mass_g: Option<f64>,
+}
+
+/// What was booked, and the number that undoes it.
+#[derive(Serialize, ToSchema)]
+struct BookedLot {
+    /// The lot as it now stands.
+    lot: Stocked,
+    /// Number to post to `/api/undo/{batch}`.
+    undo: i64,
+}
+
+/// Receives a lot: puts it on the rack and books its wire as bought.
+#[utoipa::path(post, path = "/api/lots", request_body = Received,
+    responses((status = 201, body = BookedLot), (status = 422, body = Problem)))]
+async fn receive_lot(
+    Shared(state): Shared<State>,
+    Body(Received { mut lot, length_mm, mass_g }): Body<Received>,
+) -> Result<(StatusCode, Json<BookedLot>), Problem> {
+    lot.check()?;
+    let (length_mm, _) = both_ways(&lot.wire, length_mm, mass_g)?;
+    let note = lot.bought_on.as_ref().map(|day| format!("came in {day}")).unwrap_or_default();
+    let line = Movement { kind: MovementKind::Bought, length_mm, note };
+    line.check()?;
+    lot.bought_mm = lot.bought_mm.or(Some(length_mm));
+    let booked = write(&state, move |t| {
+        let undo = shelf::batch(t)?;
+        Ok(BookedLot { lot: rack::receive(t, undo, &lot, &[line])?, undo })
+    });
+    Ok((StatusCode::CREATED, Json(booked.await?)))
+}
+
+/// One lot with what is left of it.
+#[utoipa::path(get, path = "/api/lots/{id}", params(("id" = i64, Path)),
+    responses((status = 200, body = Stocked), (status = 404, body = Problem)))]
+async fn get_lot(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<Stocked>, Problem> {
+    read(&state, move |connection| rack::lot(connection, id)).await.map(Json)
+}
+
+/// Changes what is written of a lot; what is left of it changes only through the ledger.
+#[utoipa::path(put, path = "/api/lots/{id}", params(("id" = i64, Path), Revised), request_body = Lot,
+    responses((status = 200, body = Written<Lot>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn change_lot(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(Revised { revision }): Query<Revised>,
+    Body(lot): Body<Lot>,
+) -> Result<Json<Written<Lot>>, Problem> {
+    lot.check()?;
+    edit(&state, Shelf::Lots, id, revision, Edit::Replace(lot)).await
+}
+
+/// Takes a lot off the rack, or puts it back; its ledger stays.
+#[utoipa::path(post, path = "/api/lots/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+    responses((status = 200, body = Written<Lot>), (status = 409, body = Problem)))]
+async fn archive_lot(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(wish): Body<Archive>,
+) -> Result<Json<Written<Lot>>, Problem> {
+    edit(&state, Shelf::Lots, id, wish.revision, Edit::Archive(wish.archived)).await
+}
+
+/// The ledger of a lot, newest line first, with what was left after each.
+#[utoipa::path(get, path = "/api/lots/{id}/ledger", params(("id" = i64, Path)),
+    responses((status = 200, body = Vec<LedgerLine>), (status = 404, body = Problem)))]
+async fn lot_ledger(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+) -> Result<Json<Vec<LedgerLine>>, Problem> {
+    read(&state, move |connection| {
+        rack::lot(connection, id)?;
+        ledger::lines(connection, id)
+    })
+    .await
+    .map(Json)
+}
+
+/// Books a change of a lot's length: what was cut, tried, scrapped, bought on top, or found on counting.
+#[utoipa::path(post, path = "/api/lots/{id}/ledger", params(("id" = i64, Path)), request_body = Movement,
+    responses((status = 201, body = BookedLot), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn book_movement(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(line): Body<Movement>,
+) -> Result<(StatusCode, Json<BookedLot>), Problem> {
+    line.check()?;
+    let booked = write(&state, move |t| {
+        rack::lot(t, id)?;
+        let undo = shelf::batch(t)?;
+        ledger::book(t, undo, id, &line)?;
+        Ok(BookedLot { lot: rack::lot(t, id)?, undo })
+    });
+    Ok((StatusCode::CREATED, Json(booked.await?)))
+}
+
+/// What was reversed can be undone like everything else.
+#[derive(Serialize, ToSchema)]
+struct ReversedLine {
+    /// Number to post to `/api/undo/{batch}`.
+    undo: i64,
+}
+
+/// Reverses a line of the ledger by another of the opposite length; the line itself stays.
+#[utoipa::path(post, path = "/api/ledger/{id}/reverse", params(("id" = i64, Path)),
+    responses((status = 200, body = ReversedLine), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem)))]
+async fn reverse_line(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+) -> Result<Json<ReversedLine>, Problem> {
+    let undo = write(&state, move |t| {
+        let undo = shelf::batch(t)?;
+        ledger::reverse(t, undo, id)?;
+        Ok(undo)
+    });
+    Ok(Json(ReversedLine { undo: undo.await? }))
+}
+
+/// A length to set aside as an offcut of its own.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct SetAside {
+    /// What stands on its tag.
+    name: String,
+    /// Its length, mm.
+    length_mm: f64,
+}
+
+/// Takes a length off a lot and puts it on the rack as an offcut, with its share of the price.
+#[utoipa::path(post, path = "/api/lots/{id}/set-aside", params(("id" = i64, Path)), request_body = SetAside,
+    responses((status = 201, body = BookedLot), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn set_aside(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(SetAside { name, length_mm }): Body<SetAside>,
+) -> Result<(StatusCode, Json<BookedLot>), Problem> {
+    let line = Movement { kind: MovementKind::Bought, length_mm, note: String::new() };
+    line.check()?;
+    let booked = write(&state, move |t| {
+        let undo = shelf::batch(t)?;
+        Ok(BookedLot { lot: rack::set_aside(t, undo, id, &name, length_mm)?, undo })
+    });
+    Ok((StatusCode::CREATED, Json(booked.await?)))
+}
+
+/// A weight, as it was typed, sent by a scale, or typed by one that acts as a keyboard.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Weighing {
+    /// `182.31 g`, spool and all; grams where it has no unit.
+    typed: String,
+    /// Whether to book what it says as a correction, or only to look.
+    #[serde(default)]
+    book: bool,
+}
+
+/// What a weight says of a lot.
+#[derive(Serialize, ToSchema)]
+struct WeighedLot {
+    /// What it says.
+    weighed: Weighed,
+    /// The lot as it now stands.
+    lot: Stocked,
+    /// Number to post to `/api/undo/{batch}`; none where nothing was booked.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    undo: Option<i64>,
+}
+
+/// Says what is left of a lot by its weight, and books the difference where asked to.
+#[utoipa::path(post, path = "/api/lots/{id}/weigh", params(("id" = i64, Path)), request_body = Weighing,
+    responses((status = 200, body = WeighedLot), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn weigh_lot(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(Weighing { typed, book }): Body<Weighing>,
+) -> Result<Json<WeighedLot>, Problem> {
+    let gross_g = scale::read(&typed)?;
+    if !book {
+        let lot = read(&state, move |connection| rack::lot(connection, id)).await?;
+        let weighed = lot.entry.record.weighed(gross_g, lot.standing.left_mm)?;
+        return Ok(Json(WeighedLot { weighed, lot, undo: None }));
+    }
+    let booked = write(&state, move |t| {
+        let lot = rack::lot(t, id)?;
+        let weighed = lot
+            .entry
+            .record
+            .weighed(gross_g, lot.standing.left_mm)
+            .map_err(lorimant_core::fault::Faults::from)?;
+        let Some(line) = weighed.correction() else { return Ok(WeighedLot { weighed, lot, undo: None }) };
+        let undo = shelf::batch(t)?;
+        ledger::book(t, undo, id, &line)?;
+        Ok(WeighedLot { weighed, lot: rack::lot(t, id)?, undo: Some(undo) })
+    });
+    booked.await.map(Json)
+}
+
+/// A scale's reading.
+#[derive(Serialize, ToSchema)]
+struct ScaleReading {
+    /// Its line of text, as it was sent.
+    line: String,
+    /// What it reads, g.
+    mass_g: f64,
+    /// Whether it is the simulated scale.
+    simulated: bool,
+}
+
+/// Takes a reading from the scale.
+#[utoipa::path(get, path = "/api/scale",
+    responses((status = 200, body = ScaleReading), (status = 422, body = Problem), (status = 503, body = Problem)))]
+async fn read_scale(Shared(state): Shared<State>) -> Result<Json<ScaleReading>, Problem> {
+    let line = state.scale.line().await.map_err(Problem::no_device)?;
+    let mass_g = scale::read(&line)?;
+    Ok(Json(ScaleReading { line, mass_g, simulated: state.scale.is_simulated() }))
+}
+
+/// What to lay on the simulated scale.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct OnTheScale {
+    /// The lot's number; nothing lies on it if left out.
+    #[serde(default)]
+    lot: Option<i64>,
+}
+
+/// Lays a lot on the simulated scale; a real one has hands for that.
+#[utoipa::path(post, path = "/api/scale/pan", request_body = OnTheScale,
+    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn lay_on_scale(
+    Shared(state): Shared<State>,
+    Body(on): Body<OnTheScale>,
+) -> Result<StatusCode, Problem> {
+    let Some(pan) = state.scale.pan() else {
+        return Err(Fault::new("lot", "A real scale is connected: lay the spool on it.").into());
+    };
+    match on.lot {
+        Some(id) => {
+            let lot = read(&state, move |connection| rack::lot(connection, id)).await?;
+            pan.lay(id, lot.standing.left_g, lot.standing.gross_g);
+        }
+        None => pan.clear(),
+    }
+    Ok(StatusCode::NO_CONTENT)
+}

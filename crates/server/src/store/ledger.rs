@@ -1,0 +1,184 @@
+//! The rack's ledger: lines are added, never changed; what is left is their sum.
+
+use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::metal::Metal;
+use lorimant_core::stock::scrap::{Cleanliness, ScrapChange};
+use lorimant_core::stock::{Movement, MovementKind};
+use rusqlite::{Connection, OptionalExtension as _, Transaction, params};
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use super::shelf::now;
+use super::{Result, StoreError};
+
+/// A line as it stands in the ledger of a lot.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct LedgerLine {
+    /// Its number.
+    pub id: i64,
+    /// When it was booked, UTC.
+    pub made_at: String,
+    /// Why, by how much, what for.
+    #[serde(flatten)]
+    pub movement: Movement,
+    /// What was left after it, mm.
+    pub left_mm: f64,
+    /// The line it reverses.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub reverses: Option<i64>,
+    /// Whether another line reverses it.
+    pub reversed: bool,
+}
+
+/// Thousandths of a millimetre.
+#[expect(clippy::cast_possible_truncation, reason = "lengths are checked to be below 1e7 mm")]
+fn micrometres(mm: f64) -> i64 {
+    (mm * 1000.0).round() as i64
+}
+
+#[expect(clippy::cast_precision_loss, reason = "sums stay far below 2^53")]
+pub(crate) fn millimetres(um: i64) -> f64 {
+    um as f64 / 1000.0
+}
+
+/// What is left of a lot, mm.
+pub(crate) fn left_mm(connection: &Connection, lot: i64) -> Result<f64> {
+    let sql = "SELECT coalesce(sum(amount), 0) FROM ledger WHERE lot = ?1";
+    Ok(millimetres(connection.prepare_cached(sql)?.query_row([lot], |row| row.get(0))?))
+}
+
+/// Books a line for a lot; refused where more would go out than there is.
+pub(crate) fn book(t: &Transaction, batch: i64, lot: i64, line: &Movement) -> Result<i64> {
+    let sql = "INSERT INTO ledger (batch, lot, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+    let amount = micrometres(line.length_mm);
+    t.execute(sql, params![batch, lot, line.kind.word(), amount, line.note, now()])?;
+    let id = t.last_insert_rowid();
+    not_overdrawn(t, id)?;
+    Ok(id)
+}
+
+/// Books a change of scrap; refused where more would be taken out than lies there.
+pub(crate) fn book_scrap(t: &Transaction, batch: i64, change: &ScrapChange) -> Result<i64> {
+    let sql = "INSERT INTO ledger (batch, pile, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+    let pile = format!("{} {}", change.metal.word(), change.cleanliness.word());
+    let kind = if change.mass_g < 0.0 { "taken out" } else { "put in" };
+    // Milligrams, as lengths are in thousandths of a millimetre.
+    t.execute(sql, params![batch, pile, kind, micrometres(change.mass_g), change.note, now()])?;
+    let id = t.last_insert_rowid();
+    not_overdrawn(t, id)?;
+    Ok(id)
+}
+
+/// Refuses a line after which its lot or pile holds less than nothing.
+fn not_overdrawn(t: &Transaction, id: i64) -> Result<()> {
+    let sql = "SELECT line.lot, line.amount, (SELECT sum(amount) FROM ledger AS every WHERE every.lot IS line.lot \
+               AND every.pile IS line.pile) FROM ledger AS line WHERE id = ?1";
+    let (lot, amount, sum): (Option<i64>, i64, i64) =
+        t.prepare_cached(sql)?.query_row([id], |row| Ok((row.get(0)?, row.get(1)?, row.get(2)?)))?;
+    if sum >= 0 {
+        return Ok(());
+    }
+    let (field, unit, noun) =
+        if lot.is_some() { ("length_mm", "mm", "the lot") } else { ("mass_g", "g", "the pile") };
+    let before = millimetres(sum - amount);
+    let said = format!(
+        "That takes {} {unit} off {noun}, and {before} {unit} are left. Nothing was booked.",
+        millimetres(-amount)
+    );
+    Err(StoreError::Refused(Fault::new(field, said).limit(before).into()))
+}
+
+/// The lines of a lot, newest first.
+pub(crate) fn lines(connection: &Connection, lot: i64) -> Result<Vec<LedgerLine>> {
+    let sql = "SELECT id, made_at, kind, amount, note, reverses, sum(amount) OVER (ORDER BY id), \
+               EXISTS (SELECT 1 FROM ledger AS back WHERE back.reverses = ledger.id) \
+               FROM ledger WHERE lot = ?1 ORDER BY id DESC";
+    let mut statement = connection.prepare_cached(sql)?;
+    let rows = statement.query_map([lot], |row| {
+        let kind: String = row.get(2)?;
+        Ok(LedgerLine {
+            id: row.get(0)?,
+            made_at: row.get(1)?,
+            movement: Movement {
+                kind: kind.parse().unwrap_or(MovementKind::Corrected),
+                length_mm: millimetres(row.get(3)?),
+                note: row.get(4)?,
+            },
+            left_mm: millimetres(row.get(6)?),
+            reverses: row.get(5)?,
+            reversed: row.get(7)?,
+        })
+    })?;
+    Ok(rows.collect::<rusqlite::Result<_>>()?)
+}
+
+/// Scrap by metal and cleanliness, g; piles that are empty are left out.
+pub(crate) fn piles(connection: &Connection) -> Result<Vec<(Metal, Cleanliness, f64)>> {
+    let sql = "SELECT pile, sum(amount) FROM ledger WHERE pile IS NOT NULL GROUP BY pile HAVING sum(amount) > 0 ORDER BY pile";
+    let mut statement = connection.prepare_cached(sql)?;
+    let rows = statement.query_map([], |row| Ok((row.get::<_, String>(0)?, row.get::<_, i64>(1)?)))?;
+    let mut piles = vec![];
+    for row in rows {
+        let (pile, mg) = row?;
+        let words =
+            pile.split_once(' ').and_then(|(metal, clean)| Some((metal.parse().ok()?, clean.parse().ok()?)));
+        if let Some((metal, cleanliness)) = words {
+            piles.push((metal, cleanliness, millimetres(mg)));
+        }
+    }
+    Ok(piles)
+}
+
+/// Reverses one line by another of the opposite amount.
+pub(crate) fn reverse(t: &Transaction, batch: i64, id: i64) -> Result<()> {
+    let there = t.query_row("SELECT 1 FROM ledger WHERE id = ?1", [id], |_| Ok(())).optional()?;
+    there.ok_or(StoreError::Missing { what: "line of the ledger", id })?;
+    let back = t.query_row("SELECT 1 FROM ledger WHERE reverses = ?1", [id], |_| Ok(())).optional()?;
+    if back.is_some() {
+        return Err(StoreError::NotUndoable);
+    }
+    t.execute(
+        "INSERT INTO ledger (batch, lot, pile, kind, amount, note, made_at, reverses) \
+         SELECT ?2, lot, pile, kind, -amount, note, ?3, id FROM ledger WHERE id = ?1",
+        params![id, batch, now()],
+    )?;
+    not_overdrawn(t, t.last_insert_rowid())
+}
+
+/// The lines booked in a batch, oldest first.
+pub(crate) fn of_batch(t: &Transaction, batch: i64) -> Result<Vec<i64>> {
+    let mut statement = t.prepare_cached("SELECT id FROM ledger WHERE batch = ?1 ORDER BY id")?;
+    let rows = statement.query_map([batch], |row| row.get(0))?;
+    Ok(rows.collect::<rusqlite::Result<_>>()?)
+}
+
+/// Books several lines for a lot.
+///
+/// # Errors
+/// As [`book`], with what is wrong with each line.
+pub(crate) fn book_all(t: &Transaction, batch: i64, lot: i64, lines: &[Movement]) -> Result<()> {
+    for (i, line) in lines.iter().enumerate() {
+        book(t, batch, lot, line).map_err(|error| match error {
+            StoreError::Refused(Faults(found)) => {
+                let place = format!("ledger[{i}]");
+                StoreError::Refused(Faults(found.into_iter().map(|fault| fault.within(&place)).collect()))
+            }
+            other => other,
+        })?;
+    }
+    Ok(())
+}
+
+/// The lines of a lot that stand, oldest first: pairs that cancel each other are left out.
+pub(crate) fn standing_lines(connection: &Connection, lot: i64) -> Result<Vec<Movement>> {
+    let mut lines = lines(connection, lot)?;
+    lines.reverse();
+    // A line that reverses a reversal does again what was first booked; one that reverses once does not.
+    let mut undoes = std::collections::HashMap::new();
+    for line in &lines {
+        let does = line.reverses.and_then(|id| undoes.get(&id)).is_some_and(|undoes| !undoes);
+        undoes.insert(line.id, does);
+    }
+    let stands = |line: &LedgerLine| !line.reversed && undoes.get(&line.id) == Some(&false);
+    Ok(lines.into_iter().filter(stands).map(|line| line.movement).collect())
+}

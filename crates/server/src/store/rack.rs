@@ -1,0 +1,368 @@
+//! What stands on the rack: lots with what is left of them, how wires are kept, what is picked to be made.
+
+use lorimant_core::choose::Purpose;
+use lorimant_core::cut_plan::StockKind;
+use lorimant_core::cut_plan::picked::Picked;
+use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::length::LengthUnit;
+use lorimant_core::metal::Metal;
+use lorimant_core::stock::booking::LotCut;
+use lorimant_core::stock::buying::Keeping;
+use lorimant_core::stock::scrap::{Cleanliness, ScrapChange};
+use lorimant_core::stock::{Lot, Movement, MovementKind, Standing, same_wire, wire_shown};
+use lorimant_core::wire::Wire;
+use rusqlite::{Connection, OptionalExtension as _, Transaction};
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use super::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
+use super::ledger::{self, millimetres};
+use super::shelf::{COLUMNS, Edit, Entry, Raw, Shelf};
+use super::{Result, StoreError};
+use crate::export::rack::{LotWithLedger, NamedPick, RackDocument};
+
+/// A lot with what is left of it.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct Stocked {
+    /// The lot.
+    #[serde(flatten)]
+    pub entry: Entry<Lot>,
+    /// What is left of it.
+    pub standing: Standing,
+    /// Its wire in words, in the workshop's unit.
+    pub wire_shown: String,
+    /// Colour of its metal, `#rrggbb`.
+    pub colour: &'static str,
+}
+
+/// What there is of one metal.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct MetalTotal {
+    /// The metal.
+    pub metal: Metal,
+    /// Its name.
+    pub shown: &'static str,
+    /// How many lots.
+    pub lots_n: i64,
+    /// Length in all, mm.
+    pub left_mm: f64,
+    /// Mass in all, g.
+    pub left_g: f64,
+}
+
+/// What is wanted of the rack.
+#[derive(Debug, Clone, Default)]
+pub(crate) struct WantedLots {
+    /// Words the name or record must contain.
+    pub find: String,
+    /// Only this metal.
+    pub metal: Option<Metal>,
+    /// Only this kind.
+    pub kind: Option<StockKind>,
+    /// Those that are used up or put away instead of those with wire on them.
+    pub used_up: bool,
+    /// How many to pass over.
+    pub skip: u32,
+    /// How many at most.
+    pub most: u32,
+}
+
+/// A stretch of the rack.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct Rack {
+    /// Lots, by metal, size and length left.
+    pub lots: Vec<Stocked>,
+    /// How many there are in all.
+    pub total: i64,
+    /// What there is of each metal, whatever is looked for.
+    pub metals: Vec<MetalTotal>,
+}
+
+/// What is left of every lot, by number.
+const SUMS: &str = "(SELECT lot, sum(amount) AS left_um FROM ledger WHERE lot IS NOT NULL GROUP BY lot)";
+
+fn stocked(row: &rusqlite::Row) -> rusqlite::Result<(Raw, i64)> {
+    Ok((Raw::of(row)?, row.get("left_um")?))
+}
+
+fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
+    let standing = entry.record.standing(left_mm);
+    let wire = &entry.record.wire;
+    Stocked { wire_shown: wire_shown(wire, unit), colour: wire.metal.figures().colour, standing, entry }
+}
+
+/// A stretch of the rack, and what there is in all.
+pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack> {
+    let unit = unit_of(connection)?;
+    let words: Vec<String> = super::shelf::literal_words(&wanted.find);
+    let (metal, kind) = (wanted.metal.map(Metal::word), wanted.kind.map(StockKind::word));
+    let mut clauses = String::new();
+    let mut bound: Vec<&dyn rusqlite::ToSql> = vec![];
+    if let Some(metal) = &metal {
+        bound.push(metal);
+        clauses += &format!(" AND json_extract(record, '$.wire.metal') = ?{}", bound.len());
+    }
+    if let Some(kind) = &kind {
+        bound.push(kind);
+        clauses += &format!(" AND json_extract(record, '$.kind') = ?{}", bound.len());
+    }
+    for word in &words {
+        bound.push(word);
+        clauses += &format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", bound.len());
+    }
+    clauses += if wanted.used_up {
+        " AND (archived = 1 OR coalesce(left_um, 0) = 0)"
+    } else {
+        " AND archived = 0 AND coalesce(left_um, 0) > 0"
+    };
+    let chosen = format!("FROM entries LEFT JOIN {SUMS} ON lot = id WHERE shelf = 'lot'{clauses}");
+    let total =
+        connection.query_row(&format!("SELECT count(*) {chosen}"), bound.as_slice(), |row| row.get(0))?;
+    let sql = format!(
+        "SELECT {COLUMNS}, coalesce(left_um, 0) AS left_um {chosen} ORDER BY json_extract(record, '$.wire.metal'), \
+         json_extract(record, '$.wire.size_mm') DESC, left_um DESC, id LIMIT {} OFFSET {}",
+        wanted.most, wanted.skip
+    );
+    let mut statement = connection.prepare(&sql)?;
+    let rows = statement.query_map(bound.as_slice(), stocked)?;
+    let lots = all_with_standing(rows, unit)?;
+    Ok(Rack { lots, total, metals: metals(connection)? })
+}
+
+fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
+    let mut totals: Vec<MetalTotal> = vec![];
+    // Mass follows from each wire's own section and size, so wires are summed one by one.
+    let sql = format!(
+        "SELECT json_extract(record, '$.wire') AS wire, count(*), sum(left_um) FROM entries JOIN {SUMS} ON lot = id \
+         WHERE shelf = 'lot' AND archived = 0 AND left_um > 0 GROUP BY wire"
+    );
+    let mut statement = connection.prepare_cached(&sql)?;
+    let rows = statement
+        .query_map([], |row| Ok((row.get::<_, String>(0)?, row.get::<_, i64>(1)?, row.get::<_, i64>(2)?)))?;
+    for row in rows {
+        let (wire, lots_n, um) = row?;
+        let wire: Wire = serde_json::from_str(&wire)?;
+        let left_mm = millimetres(um);
+        let at = totals.iter().position(|one| one.metal == wire.metal).unwrap_or_else(|| {
+            let (metal, shown) = (wire.metal, wire.metal.shown());
+            totals.push(MetalTotal { metal, shown, lots_n: 0, left_mm: 0.0, left_g: 0.0 });
+            totals.len() - 1
+        });
+        let of = &mut totals[at];
+        of.lots_n += lots_n;
+        of.left_mm += left_mm;
+        of.left_g += wire.mass_g(left_mm);
+    }
+    totals.sort_by(|a, b| b.left_g.total_cmp(&a.left_g));
+    Ok(totals)
+}
+
+/// Every lot in use that has wire on it.
+pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
+    let sql = format!(
+        "SELECT {COLUMNS}, left_um FROM entries JOIN {SUMS} ON lot = id \
+         WHERE shelf = 'lot' AND archived = 0 AND left_um > 0 ORDER BY id"
+    );
+    let mut statement = connection.prepare_cached(&sql)?;
+    let rows = statement.query_map([], stocked)?;
+    all_with_standing(rows, unit_of(connection)?)
+}
+
+fn all_with_standing(
+    rows: impl Iterator<Item = rusqlite::Result<(Raw, i64)>>,
+    unit: LengthUnit,
+) -> Result<Vec<Stocked>> {
+    rows.map(|row| {
+        let (raw, um) = row?;
+        Ok(with_standing(raw.entry()?, millimetres(um), unit))
+    })
+    .collect()
+}
+
+/// The unit wires are written in.
+fn unit_of(connection: &Connection) -> Result<LengthUnit> {
+    Ok(super::settings(connection)?.0.unit)
+}
+
+/// One lot with what is left of it.
+pub(crate) fn lot(connection: &Connection, id: i64) -> Result<Stocked> {
+    let entry: Entry<Lot> = Shelf::Lots.get(connection, id)?;
+    Ok(with_standing(entry, ledger::left_mm(connection, id)?, unit_of(connection)?))
+}
+
+/// Puts a new lot on the rack with its first lines.
+pub(crate) fn receive(t: &Transaction, batch: i64, new: &Lot, lines: &[Movement]) -> Result<Stocked> {
+    let entry = Shelf::Lots.add(t, batch, new)?;
+    ledger::book_all(t, batch, entry.id, lines)?;
+    lot(t, entry.id)
+}
+
+/// Takes a length off a lot and puts it on the rack as an offcut of its own.
+pub(crate) fn set_aside(
+    t: &Transaction,
+    batch: i64,
+    from: i64,
+    name: &str,
+    length_mm: f64,
+) -> Result<Stocked> {
+    let Stocked { entry, standing, .. } = lot(t, from)?;
+    let (kind, note) = (MovementKind::Corrected, format!("set aside as “{name}”"));
+    ledger::book(t, batch, from, &Movement { kind, length_mm: -length_mm, note })?;
+    let per_metre = standing.per_metre;
+    let old = entry.record;
+    let offcut = Lot {
+        name: name.to_owned(),
+        kind: StockKind::Offcut,
+        price: per_metre.and_then(|price| Lot::price_of_length(price, length_mm)),
+        bought_mm: per_metre.map(|_| length_mm),
+        tare_g: None,
+        note: format!("from {}", old.name),
+        ..old
+    };
+    offcut.check()?;
+    let note = format!("set aside from “{}”", entry.name);
+    receive(t, batch, &offcut, &[Movement { kind, length_mm, note }])
+}
+
+/// Books what a cut plan took: all of it or nothing. Rests too short to use go to clean scrap.
+pub(crate) fn book_cuts(t: &Transaction, batch: i64, cuts: &[LotCut]) -> Result<()> {
+    for (i, cut) in cuts.iter().enumerate() {
+        let Stocked { entry, standing, .. } = lot(t, cut.lot)?;
+        let lines = cut.lines(standing.left_mm).map_err(|Faults(found)| {
+            let place = format!("lots[{i}]");
+            Faults(found.into_iter().map(|fault| fault.within(&place)).collect())
+        })?;
+        ledger::book_all(t, batch, cut.lot, &lines)?;
+        let scrapped: f64 =
+            lines.iter().filter(|line| line.kind == MovementKind::Scrapped).map(|l| -l.length_mm).sum();
+        let mass_g = entry.record.wire.mass_g(scrapped);
+        if mass_g >= 0.001 {
+            let (metal, note) = (entry.record.wire.metal, format!("rest of {}", entry.name));
+            ledger::book_scrap(
+                t,
+                batch,
+                &ScrapChange { metal, cleanliness: Cleanliness::Clean, mass_g, note },
+            )?;
+        }
+    }
+    Ok(())
+}
+
+/// How each wire is kept.
+pub(crate) fn keepings(connection: &Connection) -> Result<Vec<Entry<Keeping>>> {
+    Shelf::Keepings.all(connection)
+}
+
+/// Says how a wire is kept, in place of what was said before.
+pub(crate) fn keep(t: &Transaction, batch: i64, keeping: &Keeping) -> Result<Entry<Keeping>> {
+    let before = keepings(t)?.into_iter().find(|entry| same_wire(&entry.record.wire, &keeping.wire));
+    match before {
+        Some(entry) => {
+            Shelf::Keepings.edit(t, batch, entry.id, entry.revision, &Edit::Replace(keeping.clone()))
+        }
+        None => Shelf::Keepings.add(t, batch, keeping),
+    }
+}
+
+/// A pick with what it stands for.
+#[derive(Debug, Clone)]
+pub(crate) struct PickedEntry {
+    /// The pick.
+    pub pick: Entry<Pick>,
+    /// What it is called and what is made.
+    pub picked: Picked,
+    /// The plan or pattern in a sentence.
+    pub sentence: String,
+}
+
+/// A kept plan or pattern, made so many times.
+pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Result<(Picked, String)> {
+    let sql = "SELECT shelf FROM entries WHERE id = ?1 AND shelf IN ('plan', 'pattern')";
+    let shelf: Option<String> =
+        connection.prepare_cached(sql)?.query_row([entry], |row| row.get(0)).optional()?;
+    match shelf.as_deref() {
+        Some("plan") => {
+            let kept: Entry<KeptPlan> = Shelf::Plans.get(connection, entry)?;
+            let mut record = kept.record;
+            record.request.rings_n = pieces_n;
+            let sentence = record.sentence();
+            Ok((Picked { what: record.name, purpose: Purpose::Rings(record.request) }, sentence))
+        }
+        Some(_) => {
+            let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
+            let mut record = kept.record;
+            record.request.pieces_n = pieces_n;
+            let sentence = record.sentence();
+            Ok((Picked { what: record.name, purpose: Purpose::Finding(record.request) }, sentence))
+        }
+        None => {
+            let said = format!("There is no kept plan or pattern number {entry} to pick.");
+            Err(StoreError::Refused(Fault::new("entry", said).into()))
+        }
+    }
+}
+
+/// What is picked, in the order it was picked.
+pub(crate) fn picks(connection: &Connection) -> Result<Vec<PickedEntry>> {
+    let picks: Vec<Entry<Pick>> = Shelf::Picks.all(connection)?;
+    picks
+        .into_iter()
+        .map(|pick| {
+            let (picked, sentence) = pickable(connection, pick.record.entry, pick.record.pieces_n)?;
+            Ok(PickedEntry { pick, picked, sentence })
+        })
+        .collect()
+}
+
+/// Everything on the rack, to be taken out.
+pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
+    let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
+    let lots = lots.into_iter().map(|entry| {
+        Ok(LotWithLedger { ledger: ledger::standing_lines(connection, entry.id)?, lot: entry.record })
+    });
+    let scrap = ledger::piles(connection)?.into_iter().map(|(metal, cleanliness, mass_g)| ScrapChange {
+        metal,
+        cleanliness,
+        mass_g,
+        note: String::new(),
+    });
+    let picks = picks(connection)?
+        .into_iter()
+        .map(|one| NamedPick { name: one.picked.what, pieces_n: one.pick.record.pieces_n });
+    let keepings = keepings(connection)?.into_iter().map(|entry| entry.record);
+    Ok(RackDocument::of(lots.collect::<Result<_>>()?, keepings.collect(), scrap.collect(), picks.collect()))
+}
+
+/// Brings a whole document in.
+pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> Result<()> {
+    let placed = |place: String| {
+        move |error| match error {
+            StoreError::Refused(Faults(found)) => {
+                StoreError::Refused(Faults(found.into_iter().map(|fault| fault.within(&place)).collect()))
+            }
+            other => other,
+        }
+    };
+    for (i, one) in document.lots.iter().enumerate() {
+        receive(t, batch, &one.lot, &one.ledger).map_err(placed(format!("lots[{i}]")))?;
+    }
+    for keeping in &document.keepings {
+        keep(t, batch, keeping)?;
+    }
+    for (i, change) in document.scrap.iter().enumerate() {
+        ledger::book_scrap(t, batch, change).map_err(placed(format!("scrap[{i}]")))?;
+    }
+    for (i, pick) in document.picks.iter().enumerate() {
+        let sql = "SELECT id FROM entries WHERE shelf IN ('plan', 'pattern') AND archived = 0 AND name = ?1 \
+                   ORDER BY updated_at DESC";
+        let entry = t.query_row(sql, [&pick.name], |row| row.get(0)).optional()?.ok_or_else(|| {
+            let shown: String = pick.name.chars().take(80).collect();
+            let said = format!("There is no kept plan or pattern “{shown}” to pick.");
+            StoreError::Refused(Fault::new(format!("picks[{i}].name"), said).into())
+        })?;
+        let pick = Pick { entry, pieces_n: pick.pieces_n };
+        pick.check().map_err(StoreError::Refused).map_err(placed(format!("picks[{i}]")))?;
+        Shelf::Picks.add(t, batch, &pick)?;
+    }
+    Ok(())
+}

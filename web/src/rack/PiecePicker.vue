@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, watch } from 'vue'
+import { api, data, type Purpose } from '../api/client'
+import { useKinds } from '../patterns/kinds'
+
+/** A kept plan or finding, or a finding as it is usually made. */
+export interface ChosenPiece {
+  key: string
+  name: string
+  purpose: Purpose
+  /** The number it is kept under. */
+  entry?: number
+  pieces_n: number
+}
+
+const props = defineProps<{ label: string; keptOnly?: boolean; first?: boolean }>()
+const chosen = defineModel<ChosenPiece | null>({ required: true })
+
+const { data: plans } = useQuery({
+  queryKey: ['plans', 'to-pick'],
+  queryFn: () => data(api.GET('/api/plans', { params: { query: { most: 500 } } })),
+})
+const { data: patterns } = useQuery({
+  queryKey: ['patterns', 'to-pick'],
+  queryFn: () => data(api.GET('/api/patterns', { params: { query: { most: 500 } } })),
+})
+const { data: kinds } = useKinds()
+
+const groups = computed(() => {
+  const findings: ChosenPiece[] = (patterns.value?.entries ?? []).map(({ id, record }) => ({
+    key: `finding ${id}`,
+    name: record.name,
+    purpose: { finding: record.request },
+    entry: id,
+    pieces_n: record.request.pieces_n ?? 1,
+  }))
+  const rings: ChosenPiece[] = (plans.value?.entries ?? []).map(({ id, record }) => ({
+    key: `rings ${id}`,
+    name: record.name,
+    purpose: { rings: record.request },
+    entry: id,
+    pieces_n: record.request.rings_n ?? 1,
+  }))
+  const usual = new Map<string, ChosenPiece[]>()
+  for (const { kind, name, wire, family_shown } of props.keptOnly ? [] : (kinds.value ?? [])) {
+    const purpose = { finding: { kind, wire } }
+    const family = usual.get(family_shown) ?? []
+    usual.set(family_shown, [...family, { key: `usual ${kind}`, name, purpose, pieces_n: 1 }])
+  }
+  return [
+    { label: 'Your findings', pieces: findings },
+    { label: 'Your rings', pieces: rings },
+    ...[...usual].map(([family, pieces]) => ({ label: `${family}, as usually made`, pieces })),
+  ].filter((group) => group.pieces.length)
+})
+const all = computed(() => groups.value.flatMap((group) => group.pieces))
+
+watch(
+  () => (plans.value && patterns.value && kinds.value ? all.value : []),
+  (pieces) => {
+    if (props.first && !chosen.value && pieces.length) chosen.value = pieces[0]!
+  },
+  { immediate: true },
+)
+
+function choose(event: Event) {
+  const key = (event.target as HTMLSelectElement).value
+  chosen.value = all.value.find((piece) => piece.key === key) ?? null
+}
+</script>
+
+<template>
+  <select class="word" :value="chosen?.key ?? ''" :aria-label="label" data-test="piece" @change="choose">
+    <option v-if="!first || !all.length" value="">{{ label }}</option>
+    <optgroup v-for="group in groups" :key="group.label" :label="group.label">
+      <option v-for="piece in group.pieces" :key="piece.key" :value="piece.key">{{ piece.name }}</option>
+    </optgroup>
+  </select>
+</template>

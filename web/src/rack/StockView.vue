@@ -1,0 +1,327 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api, data, type Need, type Stocked, type Wire } from '../api/client'
+import BuyingList from './BuyingList.vue'
+import KeepingDialog from './KeepingDialog.vue'
+import LotDialog from './LotDialog.vue'
+import LotPanel from './LotPanel.vue'
+import LotShape from './LotShape.vue'
+import RackFiles from './RackFiles.vue'
+import ScrapList from './ScrapList.vue'
+import { useAmounts, useWords } from './words'
+
+const queries = useQueryClient()
+const { metres, grams, money } = useAmounts()
+const words = useWords()
+const find = ref('')
+const finding = refDebounced(find, 90)
+const metal = ref<Wire['metal'] | null>(null)
+const kind = ref<'spool' | 'offcut' | 'straight' | null>(null)
+const usedUp = ref(false)
+const page = ref(0)
+const most = 100
+const receiving = ref<Stocked | 'new' | null>(null)
+const opened = ref<number | null>(null)
+const keeping = ref<Wire | null>(null)
+
+const { data: rack, error } = useQuery({
+  queryKey: ['lots', finding, metal, kind, usedUp, page],
+  queryFn: () =>
+    data(
+      api.GET('/api/lots', {
+        params: {
+          query: {
+            find: finding.value ?? '',
+            metal: metal.value ?? undefined,
+            kind: kind.value ?? undefined,
+            used_up: usedUp.value,
+            most,
+            skip: page.value * most,
+          },
+        },
+      }),
+    ),
+  placeholderData: (before) => before,
+})
+const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/needs')) })
+
+/** Lots of one wire stand together, under its name. */
+const groups = computed(() => {
+  const groups: { shown: string; wire: Wire; lots: Stocked[]; need?: Need }[] = []
+  for (const lot of rack.value?.lots ?? []) {
+    let group = groups.at(-1)
+    if (!group || group.shown !== lot.wire_shown) {
+      const need = needs.value?.find((one) => one.shown === lot.wire_shown)
+      group = { shown: lot.wire_shown, wire: lot.record.wire, lots: [], need }
+      groups.push(group)
+    }
+    group.lots.push(lot)
+  }
+  return groups
+})
+const empty = computed(() => !rack.value?.metals.length && !find.value && !metal.value && !kind.value)
+
+const longest = (lots: Stocked[]) =>
+  Math.max(...lots.filter((lot) => lot.record.kind !== 'spool').map((lot) => lot.standing.left_mm), 1)
+const left = (lots: Stocked[]) => lots.reduce((sum, lot) => sum + lot.standing.left_mm, 0)
+
+async function refresh() {
+  await Promise.all(
+    ['lots', 'needs', 'scrap', 'ledger', 'keepings', 'wanted'].map((key) =>
+      queries.invalidateQueries({ queryKey: [key] }),
+    ),
+  )
+}
+
+function choose(next: Wire['metal']) {
+  metal.value = metal.value === next ? null : next
+  page.value = 0
+}
+</script>
+
+<template>
+  <div class="stock">
+    <section class="lots" aria-label="Lots">
+      <div class="bar no-print">
+        <v-btn variant="flat" color="primary" data-test="receive" @click="receiving = 'new'">
+          Receive wire
+        </v-btn>
+        <v-text-field
+          v-model="find"
+          class="find"
+          label="Find by tag, metal, size or note"
+          type="search"
+          clearable
+          data-test="find-lot"
+          @update:model-value="page = 0"
+        />
+        <RackFiles @brought="refresh" />
+      </div>
+      <div v-if="!empty" class="bar filters no-print">
+        <button
+          v-for="total in rack?.metals ?? []"
+          :key="total.metal"
+          type="button"
+          class="plain toggle"
+          :aria-pressed="metal === total.metal"
+          data-test="filter-metal"
+          @click="choose(total.metal)"
+        >
+          {{ total.shown }} <span class="quiet">{{ total.left_g.toFixed(total.left_g < 10 ? 1 : 0) }} g</span>
+        </button>
+        <span class="grow" />
+        <select
+          v-model="kind"
+          class="word"
+          aria-label="Kind of lot"
+          data-test="filter-kind"
+          @change="page = 0"
+        >
+          <option :value="null">spools and rests</option>
+          <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
+            {{ one.shown }}s
+          </option>
+        </select>
+        <label class="option">
+          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up
+        </label>
+      </div>
+      <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+      <p v-else-if="!rack" class="quiet" role="status">Fetching the rack…</p>
+      <p v-else-if="!groups.length" class="empty" data-test="no-lots">
+        <template v-if="find || metal || kind">Nothing on the rack is like that.</template>
+        <template v-else-if="usedUp">No lot is used up or put away.</template>
+        <template v-else>
+          Nothing is on the rack yet. Receive a spool: paste the shop's line, or say what it is; from then on
+          the rack knows what is left of it.
+        </template>
+      </p>
+      <div v-else data-test="lots">
+        <section v-for="group in groups" :key="group.shown" class="group">
+          <header>
+            <h2>{{ group.shown }}</h2>
+            <span class="quiet">{{ metres(left(group.lots)) }}</span>
+            <span v-if="group.need && group.need.missing_mm > 0" class="watch low" data-test="low">
+              low: {{ metres(group.need.missing_mm) }} missing
+            </span>
+            <button
+              type="button"
+              class="plain how no-print"
+              :aria-label="`How ${group.shown} is kept`"
+              data-test="keeping"
+              @click="keeping = group.wire"
+            >
+              how it is kept
+            </button>
+          </header>
+          <ul>
+            <li v-for="lot in group.lots" :key="lot.id" class="lot" data-test="lot">
+              <LotShape :lot="lot" :longest="longest(group.lots)" />
+              <div class="what">
+                <button type="button" class="plain name serif" data-test="open-lot" @click="opened = lot.id">
+                  {{ lot.name }}
+                </button>
+                <p class="quiet">
+                  {{
+                    [
+                      lot.record.kind === 'spool' ? '' : lot.record.kind,
+                      lot.record.surface === 'bare' ? '' : lot.record.surface,
+                      lot.record.note,
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')
+                  }}
+                </p>
+              </div>
+              <div class="left">
+                <span class="num">{{ metres(lot.standing.left_mm) }}</span>
+                <span class="quiet">{{ grams(lot.standing.left_g) }}</span>
+                <span class="quiet">{{ money(lot.standing.value) }}</span>
+              </div>
+            </li>
+          </ul>
+        </section>
+        <nav v-if="rack.total > most" class="pages" aria-label="Pages">
+          <v-btn :disabled="page === 0" @click="page -= 1">Back</v-btn>
+          <span class="quiet"
+            >{{ page * most + 1 }} to {{ page * most + rack.lots.length }} of {{ rack.total }}</span
+          >
+          <v-btn :disabled="(page + 1) * most >= rack.total" @click="page += 1">On</v-btn>
+        </nav>
+      </div>
+    </section>
+    <aside>
+      <BuyingList :needs="needs" @keep="keeping = $event" />
+      <ScrapList @changed="refresh" />
+    </aside>
+    <LotDialog v-model="receiving" @kept="refresh" />
+    <LotPanel v-model="opened" @changed="refresh" @edit="receiving = $event" />
+    <KeepingDialog v-model="keeping" @kept="refresh" />
+  </div>
+</template>
+
+<style scoped>
+.stock {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 24px 56px;
+  align-items: start;
+}
+
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+}
+
+.filters {
+  gap: 0 20px;
+  margin: 8px 0 4px;
+}
+
+.find {
+  flex: 1 1 180px;
+  max-width: 300px;
+}
+
+.grow {
+  flex: 1;
+}
+
+.group header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 14px;
+  padding-top: 16px;
+  border-bottom: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.group h2 {
+  margin: 0 0 4px;
+}
+
+.how {
+  margin-left: auto;
+  color: rgb(var(--v-theme-primary));
+  min-height: 30px;
+}
+
+.how:hover {
+  text-decoration: underline;
+}
+
+.low {
+  font-weight: 700;
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.lot {
+  display: grid;
+  grid-template-columns: 68px minmax(0, 1fr) auto;
+  gap: 0 18px;
+  align-items: center;
+  min-height: 54px;
+}
+
+.lot p {
+  margin: 0;
+  line-height: 1.2;
+}
+
+.name {
+  font-size: 1.2rem;
+  color: rgb(var(--v-theme-primary));
+}
+
+.name:hover {
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+
+.left {
+  display: grid;
+  grid-template-columns: 84px 74px 112px;
+  text-align: right;
+  align-items: baseline;
+}
+
+.left .num {
+  font-size: 1.2rem;
+}
+
+.pages {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 16px;
+}
+
+@media (max-width: 1000px) {
+  .stock {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 600px) {
+  .lot {
+    grid-template-columns: 68px minmax(0, 1fr);
+    padding-block: 6px;
+  }
+
+  .left {
+    grid-column: 2;
+    grid-template-columns: auto auto 1fr;
+    gap: 12px;
+    text-align: left;
+  }
+}
+</style>
