@@ -1,7 +1,12 @@
 //! Cut plans: against every possibility in small cases, against the bound in large ones.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::cut_plan::{CutPlan, CutRequest, Demand, Stock, StockKind};
+use lorimant_core::choose::Purpose;
+use lorimant_core::cut_plan::picked::{Picked, by_wire};
+use lorimant_core::cut_plan::{CutPlan, CutRequest, Demand, Progress, Stock, StockKind};
+use lorimant_core::length::LengthUnit;
+use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::ring::RingRequest;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -221,4 +226,80 @@ fn names_stand_once() {
     let mut twice = request(&[(10.0, StockKind::Spool); 2], &[(5.0, 1)], [0.0; 3]);
     twice.stock[1].id = "s0".to_owned();
     assert_eq!(twice.solve(&|_| true).unwrap_err().0[0].field, "stock[1].id");
+}
+
+fn picked(what: &str, purpose: Purpose) -> Picked {
+    Picked { what: what.to_owned(), purpose }
+}
+
+fn hooks(pieces_n: u32) -> PatternRequest {
+    let kind = Kind::all().find(|kind| kind.0.kind == "open-ear-wire").unwrap();
+    PatternRequest { pieces_n, ..PatternRequest::usual(kind) }
+}
+
+#[test]
+fn picks_of_one_wire_are_cut_together() {
+    let mut rings: RingRequest =
+        serde_json::from_str(r#"{"wire":{"metal":"copper","size_mm":1},"mandrel":{"diameter_mm":5},"rings_n":100}"#).unwrap();
+    rings.wire = hooks(1).wire;
+    let picks = [
+        picked("hooks", Purpose::Finding(hooks(12))),
+        picked("rings", Purpose::Rings(rings.clone())),
+        picked("hooks", Purpose::Finding(hooks(3))),
+    ];
+    let wires = by_wire(&picks, LengthUnit::Mm).unwrap();
+    assert_eq!(wires.len(), 1);
+    let demand = &wires[0].demand;
+    let ids: Vec<&str> = demand.iter().map(|one| one.id.as_str()).collect();
+    assert_eq!(ids, ["hooks", "rings", "hooks (2)"]);
+    // Pairs: two blanks each, as long as the finding's own.
+    let blank = hooks(1).form().unwrap().blank(LengthUnit::Mm).cut_mm;
+    assert_eq!((demand[0].n, demand[2].n), (24, 6));
+    assert!((demand[0].length_mm - blank).abs() < 1e-12);
+    // A coil for every coil of the plan, none shorter than its wire, each on the ruler.
+    let plan = rings.plan().unwrap();
+    assert_eq!(demand[1].n, plan.coils_n);
+    let cut = demand[1].length_mm * f64::from(demand[1].n);
+    assert!(cut >= plan.wire_length_mm - 1e-6 && cut < plan.wire_length_mm + 0.5 * f64::from(plan.coils_n) + 1e-6);
+    assert!((demand[1].length_mm / 0.5).fract().abs() < 1e-9);
+    let sum: f64 = demand.iter().map(|one| one.length_mm * f64::from(one.n)).sum();
+    assert!((wires[0].wanted_mm - sum).abs() < 1e-6);
+}
+
+#[test]
+fn a_pick_that_cannot_be_made_is_named() {
+    let mut wrong = hooks(2);
+    wrong.wire.size_mm = 0.0;
+    let picks = [picked("hooks", Purpose::Finding(hooks(1))), picked("wrong", Purpose::Finding(wrong))];
+    let faults = by_wire(&picks, LengthUnit::Mm).unwrap_err().0;
+    assert_eq!(faults[0].field, "picked[1].wire.size_mm");
+}
+
+#[test]
+fn a_solve_says_how_far_it_has_come_and_the_best_never_gets_worse() {
+    let request = large(500, 12, 30, 4, 1.02);
+    let seen = std::cell::RefCell::new(vec![]);
+    let go_on = |progress: Progress| {
+        seen.borrow_mut().push(progress);
+        true
+    };
+    let plan = request.solve(&go_on).unwrap();
+    let seen = seen.into_inner();
+    assert!(seen.len() > 3);
+    assert!(seen.windows(2).all(|pair| pair[0].tried_n < pair[1].tried_n && pair[1].tried_n <= pair[1].of_n));
+    assert!(seen.windows(2).all(|pair| pair[1].short_mm <= pair[0].short_mm + 1e-6));
+    assert!(plan.scrap_mm <= seen.last().unwrap().scrap_mm + 1e-6);
+}
+
+#[test]
+fn a_plan_from_outside_is_checked() {
+    let request = request(&[(500.0, StockKind::Spool)], &[(60.0, 3)], [0.5, 0.0, 30.0]);
+    let plan = solved(&request);
+    assert!(plan.check().is_ok());
+    let mut wrong = plan.clone();
+    wrong.stock[0].scrap_mm = -1.0;
+    assert_eq!(wrong.check().unwrap_err().0[0].field, "stock[0].scrap_mm");
+    let mut wrong = plan;
+    wrong.stock[0].cuts[0].n = 1_000_000;
+    assert_eq!(wrong.check().unwrap_err().0[0].field, "stock[0].cuts");
 }

@@ -59,7 +59,11 @@ impl Workshop {
     }
 
     pub fn of(folder: TempDir, store: Store) -> Self {
-        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[], Scale::simulated()).unwrap();
+        Self::with_scale(folder, store, Scale::simulated())
+    }
+
+    pub fn with_scale(folder: TempDir, store: Store, scale: Scale) -> Self {
+        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[], scale).unwrap();
         Self { folder, store, router }
     }
 

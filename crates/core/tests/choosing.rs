@@ -1,0 +1,233 @@
+//! Choosing a wire: every figure is the core's own, what cannot serve is left out, and laws of the ranking.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use lorimant_core::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, Purpose, sizes};
+use lorimant_core::gauge::GaugeSystem;
+use lorimant_core::length::{Habits, LengthUnit};
+use lorimant_core::metal::{Metal, Temper};
+use lorimant_core::pattern::{Kind, PatternRequest, Worn};
+use lorimant_core::ring::RingRequest;
+use lorimant_core::section::Section;
+use lorimant_core::stock::scrap::MetalPrice;
+use lorimant_core::strength::{hand_effort, strain_left};
+use lorimant_core::wire::Wire;
+use rstest::rstest;
+use rust_decimal::Decimal;
+
+fn rings() -> RingRequest {
+    serde_json::from_str(
+        r#"{"wire":{"metal":"sterling-silver","size_mm":1.0,"temper":"half-hard"},"mandrel":{"diameter_mm":5.0},"rings_n":100}"#,
+    )
+    .unwrap()
+}
+
+fn finding(kind: &str) -> PatternRequest {
+    PatternRequest::usual(Kind::all().find(|one| one.0.kind == kind).unwrap())
+}
+
+fn wish(purpose: Purpose) -> ChooseRequest {
+    ChooseRequest {
+        purpose,
+        worn: None,
+        bears_n: 0.0,
+        finish: Finish::Left,
+        joined: Joined::Not,
+        maker: Maker::Confident,
+        most_each: None,
+    }
+}
+
+fn prices() -> Vec<MetalPrice> {
+    Metal::ALL.iter().map(|metal| MetalPrice { metal: *metal, per_gram: Decimal::ONE }).collect()
+}
+
+fn chosen(wish: &ChooseRequest) -> Choosing {
+    wish.choose(&prices(), Habits::default()).unwrap()
+}
+
+#[test]
+fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
+    let request = rings();
+    let plan = request.plan().unwrap();
+    let found = wish(Purpose::Rings(request.clone()))
+        .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
+        .unwrap();
+    let one = &found[0];
+    assert!((one.holds_n / plan.opening_force_n - 1.0).abs() < 1e-9, "{} {}", one.holds_n, plan.opening_force_n);
+    assert!((one.strain_used / plan.strain_used - 1.0).abs() < 1e-9, "{} {}", one.strain_used, plan.strain_used);
+    assert!((one.effort - hand_effort(&request.wire)).abs() < 1e-12);
+    assert!(one.holds_hardened_n > one.holds_n);
+}
+
+#[rstest]
+#[case("open-ear-wire")]
+#[case("spiral-hook")]
+#[case("figure-eight")]
+#[case("balled-head-pin")]
+#[case("s-clasp")]
+#[case("wrapped-loop-link")]
+#[case("coil-cap")]
+fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
+    let request = finding(kind);
+    let blank = request.form().unwrap().blank(LengthUnit::Mm);
+    let one = wish(Purpose::Finding(request.clone()))
+        .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
+        .unwrap()
+        .remove(0);
+    assert!((one.blank_mm - blank.exact_mm).abs() < 1e-6, "{} {}", one.blank_mm, blank.exact_mm);
+    assert!((one.mass_g - request.wire.mass_g(one.blank_mm)).abs() < 1e-12);
+    // A gram costs one: the price is the mass.
+    let cost: f64 = one.cost.unwrap().try_into().unwrap();
+    assert!((cost - one.mass_g).abs() < 0.000_6);
+}
+
+#[test]
+fn every_metal_temper_and_size_that_can_serve_is_weighed_and_the_best_stands_first() {
+    let found = chosen(&wish(Purpose::Finding(finding("figure-eight"))));
+    let metals = Metal::ALL.len() - found.left_out.len();
+    assert_eq!(found.weighed_n, metals * Temper::ALL.len() * 20);
+    assert!(found.candidates.windows(2).all(|pair| pair[0].misses <= pair[1].misses));
+    assert!(found.candidates.len() >= 5);
+    for one in &found.candidates {
+        let of_metal = found.candidates.iter().filter(|other| other.wire.metal == one.wire.metal).count();
+        assert!(of_metal <= 3, "{}", one.shown);
+        assert!(one.reasons.len() >= 4, "{:?}", one.reasons);
+    }
+}
+
+#[rstest]
+#[case(LengthUnit::Mm, GaugeSystem::Awg)]
+#[case(LengthUnit::Mm, GaugeSystem::Swg)]
+#[case(LengthUnit::Inch, GaugeSystem::Swg)]
+#[case(LengthUnit::Inch, GaugeSystem::Awg)]
+#[case(LengthUnit::Mm, GaugeSystem::SteelWire)]
+fn twenty_sizes_whatever_the_habits(#[case] unit: LengthUnit, #[case] gauge: GaugeSystem) {
+    let sizes = sizes(Habits { unit, gauge });
+    assert_eq!(sizes.len(), 20);
+    assert!(sizes.iter().all(|mm| (0.1..=3.0).contains(mm)), "{sizes:?}");
+}
+
+#[rstest]
+#[case::nickel_in_the_ear(ChooseRequest { worn: Some(Worn::Ear), ..wish(Purpose::Rings(rings())) }, Metal::NickelSilver, "nickel")]
+#[case::nickel_on_skin(ChooseRequest { worn: Some(Worn::Skin), ..wish(Purpose::Rings(rings())) }, Metal::NickelSilver, "nickel")]
+#[case::rust(ChooseRequest { worn: Some(Worn::Skin), ..wish(Purpose::Rings(rings())) }, Metal::MildSteel, "rusts")]
+#[case::brass_does_not_fuse(ChooseRequest { joined: Joined::Fused, ..wish(Purpose::Rings(rings())) }, Metal::Brass, "fuse")]
+#[case::niobium_is_not_soldered(ChooseRequest { joined: Joined::Soldered, ..wish(Purpose::Rings(rings())) }, Metal::Niobium, "not soldered")]
+#[case::gold_is_not_darkened(ChooseRequest { finish: Finish::Darkened, ..wish(Purpose::Rings(rings())) }, Metal::Gold14k, "darken")]
+fn a_metal_that_cannot_serve_is_left_out_with_its_reason(
+    #[case] wish: ChooseRequest,
+    #[case] metal: Metal,
+    #[case] says: &str,
+) {
+    let found = chosen(&wish);
+    let out = found.left_out.iter().find(|one| one.metal == metal).unwrap();
+    assert!(out.because.contains(says), "{}", out.because);
+    assert!(found.candidates.iter().all(|one| one.wire.metal != metal));
+}
+
+#[test]
+fn fine_silver_is_left_for_fusing() {
+    let found = chosen(&ChooseRequest { joined: Joined::Fused, ..wish(Purpose::Rings(rings())) });
+    assert!(found.candidates.iter().any(|one| one.wire.metal == Metal::FineSilver));
+}
+
+#[test]
+fn in_the_ear_the_best_goes_through_usual_piercings() {
+    let found = chosen(&wish(Purpose::Finding(finding("open-ear-wire"))));
+    let best = &found.candidates[0];
+    assert!((0.6..=1.05).contains(&best.wire.size_mm), "{}", best.shown);
+    assert!(found.schools.iter().any(|school| school.question.contains("ear")));
+    assert!(found.schools.iter().any(|school| school.question.contains("soft")));
+}
+
+#[rstest]
+#[case(2.0)]
+#[case(5.0)]
+#[case(10.0)]
+#[case(20.0)]
+fn the_best_bears_what_is_asked_where_any_wire_does(#[case] bears_n: f64) {
+    let found = chosen(&ChooseRequest { bears_n, ..wish(Purpose::Rings(rings())) });
+    assert!(found.candidates[0].holds_hardened_n >= bears_n, "{:?}", found.candidates[0]);
+}
+
+#[test]
+fn thicker_wire_holds_more_and_asks_more_of_the_hands() {
+    let wires: Vec<Wire> = [0.8, 1.0, 1.2, 1.4].map(|size_mm| Wire { size_mm, ..rings().wire }).to_vec();
+    let found = wish(Purpose::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
+    assert!(found.windows(2).all(|pair| pair[0].holds_n < pair[1].holds_n));
+    assert!(found.windows(2).all(|pair| pair[0].effort < pair[1].effort));
+    // The moment goes with the cube of the size; the bend hardens thicker wire a little more besides.
+    assert!(found[3].effort / found[0].effort >= (1.4_f64 / 0.8).powi(3) * 0.99);
+}
+
+#[test]
+fn harder_wire_holds_more_as_made_and_springs_back_more() {
+    let wires: Vec<Wire> =
+        [Temper::Soft, Temper::HalfHard, Temper::Hard].map(|temper| Wire { temper, ..rings().wire }).to_vec();
+    let found = wish(Purpose::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
+    assert!(found.windows(2).all(|pair| pair[0].holds_n < pair[1].holds_n));
+    assert!(found.windows(2).all(|pair| pair[0].springback_ratio > pair[1].springback_ratio));
+    assert!(found.windows(2).all(|pair| pair[0].strain_used < pair[1].strain_used));
+    assert!(strain_left(&wires[0]) > strain_left(&wires[2]));
+}
+
+#[test]
+fn who_practises_is_given_softer_work() {
+    let of = |maker| chosen(&ChooseRequest { maker, ..wish(Purpose::Finding(finding("spiral-hook"))) });
+    let (practising, confident) = (of(Maker::Practising), of(Maker::Confident));
+    assert!(practising.candidates[0].effort <= confident.candidates[0].effort);
+}
+
+#[test]
+fn a_limit_of_money_is_kept_to_where_it_can_be() {
+    let most_each = Some(Decimal::new(1, 2));
+    let silver: Decimal = "1.05".parse().unwrap();
+    let copper: Decimal = "0.012".parse().unwrap();
+    let prices = [
+        MetalPrice { metal: Metal::SterlingSilver, per_gram: silver },
+        MetalPrice { metal: Metal::Copper, per_gram: copper },
+    ];
+    let wish = ChooseRequest { most_each, ..wish(Purpose::Finding(finding("figure-eight"))) };
+    let found = wish.choose(&prices, Habits::default()).unwrap();
+    assert_eq!(found.candidates[0].wire.metal, Metal::Copper);
+}
+
+#[test]
+fn what_is_wrong_is_said_at_its_field() {
+    let field = |wish: ChooseRequest| {
+        wish.choose(&prices(), Habits::default()).unwrap_err().0.into_iter().map(|f| f.field).collect::<Vec<_>>()
+    };
+    let base = wish(Purpose::Rings(rings()));
+    assert_eq!(field(ChooseRequest { bears_n: -1.0, ..base.clone() }), ["bears_n"]);
+    assert_eq!(field(ChooseRequest { most_each: Some(Decimal::NEGATIVE_ONE), ..base.clone() }), ["most_each"]);
+    let none = RingRequest { rings_n: 0, ..rings() };
+    assert_eq!(field(wish(Purpose::Rings(none))), ["purpose.rings.rings_n"]);
+    let mut long = finding("open-ear-wire");
+    long.parameters.insert("loop_mm".to_owned(), -2.0);
+    assert_eq!(field(wish(Purpose::Finding(long))), ["purpose.finding.parameters.loop_mm"]);
+}
+
+#[test]
+fn one_to_four_wires_are_compared() {
+    let wish = wish(Purpose::Rings(rings()));
+    let wire = rings().wire;
+    for n in [0, 5] {
+        let faults = wish.compare(&vec![wire.clone(); n], &prices(), Habits::default()).unwrap_err().0;
+        assert_eq!(faults[0].field, "wires");
+    }
+    let wrong = Wire { size_mm: 99.0, ..wire };
+    let faults = wish.compare(&[wrong], &prices(), Habits::default()).unwrap_err().0;
+    assert_eq!(faults[0].field, "wires[0].size_mm");
+}
+
+#[rstest]
+#[case(Section::Round)]
+#[case(Section::Square)]
+#[case(Section::HalfRound)]
+fn the_section_stays_that_of_the_piece(#[case] section: Section) {
+    let mut request = rings();
+    request.wire.section = section;
+    request.mandrel.diameter_mm = 8.0;
+    let found = chosen(&wish(Purpose::Rings(request)));
+    assert!(found.candidates.iter().all(|one| one.wire.section == section));
+}
