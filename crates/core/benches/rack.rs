@@ -1,12 +1,14 @@
-//! How long cut plans and listings take: `cargo bench --package lorimant-core --bench rack`.
+//! How long cut plans, choosing a wire and listings take: `cargo bench --package lorimant-core --bench rack`.
 #![allow(missing_docs, clippy::unwrap_used)]
 
 use std::hint::black_box;
 
 use criterion::{Criterion, criterion_group, criterion_main};
-use lorimant_core::cut_plan::{CutRequest, Demand, Stock, StockKind};
+use lorimant_core::choose::{ChooseRequest, Finish, Joined, Maker, Purpose};
+use lorimant_core::cut_plan::{CutRequest, Demand, Progress, Stock, StockKind};
 use lorimant_core::length::Habits;
 use lorimant_core::listing::decode;
+use lorimant_core::pattern::{Kind, PatternRequest};
 
 /// So many blanks of so many lengths, from offcuts and spools with a third more wire than is wanted.
 fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
@@ -37,13 +39,34 @@ fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
 
 fn benches(c: &mut Criterion) {
     let (small, large) = (request(500, 12, 30, 4), request(5000, 40, 60, 12));
-    let mut group = c.benchmark_group("cut plan, every order tried");
+    // The first plan made, and the best of every order tried.
+    let tries: [(&str, &dyn Fn(Progress) -> bool); 2] =
+        [("first", &|_| false), ("of every order", &|_| true)];
+    let mut group = c.benchmark_group("cut plan");
     group.sample_size(10);
     for (name, request) in [("500 blanks of 12 lengths", &small), ("5000 blanks of 40 lengths", &large)] {
-        println!("{name}: {:.4} % above the bound", 100.0 * request.solve(&|_| true).unwrap().gap);
-        group.bench_function(name, |b| b.iter(|| black_box(request).solve(&|_| true).unwrap()));
+        for (which, go_on) in tries {
+            let name = format!("{name}, {which}");
+            println!("{name}: {:.4} % above the bound", 100.0 * request.solve(go_on).unwrap().gap);
+            group.bench_function(name, |b| b.iter(|| black_box(request).solve(go_on).unwrap()));
+        }
     }
     group.finish();
+    let kind = Kind::all().find(|kind| kind.0.kind == "open-ear-wire").unwrap();
+    let wish = ChooseRequest {
+        purpose: Purpose::Finding(PatternRequest::usual(kind)),
+        worn: None,
+        bears_n: 0.5,
+        finish: Finish::Polished,
+        joined: Joined::Not,
+        maker: Maker::Confident,
+        most_each: None,
+    };
+    let weighed = wish.choose(&[], Habits::default()).unwrap().weighed_n;
+    println!("{weighed} wires weighed");
+    c.bench_function("a wire chosen of every metal, temper and 20 sizes", |b| {
+        b.iter(|| black_box(&wish).choose(&[], Habits::default()).unwrap());
+    });
     c.bench_function("a listing read", |b| {
         b.iter(|| decode(black_box(".925 HH sq 20ga 5ft 14.80"), Habits::default()));
     });

@@ -53,8 +53,18 @@ fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
         .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
         .unwrap();
     let one = &found[0];
-    assert!((one.holds_n / plan.opening_force_n - 1.0).abs() < 1e-9, "{} {}", one.holds_n, plan.opening_force_n);
-    assert!((one.strain_used / plan.strain_used - 1.0).abs() < 1e-9, "{} {}", one.strain_used, plan.strain_used);
+    assert!(
+        (one.holds_n / plan.opening_force_n - 1.0).abs() < 1e-9,
+        "{} {}",
+        one.holds_n,
+        plan.opening_force_n
+    );
+    assert!(
+        (one.strain_used / plan.strain_used - 1.0).abs() < 1e-9,
+        "{} {}",
+        one.strain_used,
+        plan.strain_used
+    );
     assert!((one.effort - hand_effort(&request.wire)).abs() < 1e-12);
     assert!(one.holds_hardened_n > one.holds_n);
 }
@@ -195,11 +205,19 @@ fn a_limit_of_money_is_kept_to_where_it_can_be() {
 #[test]
 fn what_is_wrong_is_said_at_its_field() {
     let field = |wish: ChooseRequest| {
-        wish.choose(&prices(), Habits::default()).unwrap_err().0.into_iter().map(|f| f.field).collect::<Vec<_>>()
+        wish.choose(&prices(), Habits::default())
+            .unwrap_err()
+            .0
+            .into_iter()
+            .map(|f| f.field)
+            .collect::<Vec<_>>()
     };
     let base = wish(Purpose::Rings(rings()));
     assert_eq!(field(ChooseRequest { bears_n: -1.0, ..base.clone() }), ["bears_n"]);
-    assert_eq!(field(ChooseRequest { most_each: Some(Decimal::NEGATIVE_ONE), ..base.clone() }), ["most_each"]);
+    assert_eq!(
+        field(ChooseRequest { most_each: Some(Decimal::NEGATIVE_ONE), ..base.clone() }),
+        ["most_each"]
+    );
     let none = RingRequest { rings_n: 0, ..rings() };
     assert_eq!(field(wish(Purpose::Rings(none))), ["purpose.rings.rings_n"]);
     let mut long = finding("open-ear-wire");

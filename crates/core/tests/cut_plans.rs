@@ -239,8 +239,10 @@ fn hooks(pieces_n: u32) -> PatternRequest {
 
 #[test]
 fn picks_of_one_wire_are_cut_together() {
-    let mut rings: RingRequest =
-        serde_json::from_str(r#"{"wire":{"metal":"copper","size_mm":1},"mandrel":{"diameter_mm":5},"rings_n":100}"#).unwrap();
+    let mut rings: RingRequest = serde_json::from_str(
+        r#"{"wire":{"metal":"copper","size_mm":1},"mandrel":{"diameter_mm":5},"rings_n":100}"#,
+    )
+    .unwrap();
     rings.wire = hooks(1).wire;
     let picks = [
         picked("hooks", Purpose::Finding(hooks(12))),
@@ -260,7 +262,9 @@ fn picks_of_one_wire_are_cut_together() {
     let plan = rings.plan().unwrap();
     assert_eq!(demand[1].n, plan.coils_n);
     let cut = demand[1].length_mm * f64::from(demand[1].n);
-    assert!(cut >= plan.wire_length_mm - 1e-6 && cut < plan.wire_length_mm + 0.5 * f64::from(plan.coils_n) + 1e-6);
+    assert!(
+        cut >= plan.wire_length_mm - 1e-6 && cut < plan.wire_length_mm + 0.5 * f64::from(plan.coils_n) + 1e-6
+    );
     assert!((demand[1].length_mm / 0.5).fract().abs() < 1e-9);
     let sum: f64 = demand.iter().map(|one| one.length_mm * f64::from(one.n)).sum();
     assert!((wires[0].wanted_mm - sum).abs() < 1e-6);

@@ -70,7 +70,8 @@ async fn what_is_left_is_the_sum_of_the_ledger_whatever_is_done() {
     for _ in 0..150 {
         match chance(10) {
             0..=5 => {
-                let kinds = [("cut", -1.0), ("tried", -1.0), ("bought", 1.0), ("corrected", 1.0), ("scrapped", -1.0)];
+                let kinds =
+                    [("cut", -1.0), ("tried", -1.0), ("bought", 1.0), ("corrected", 1.0), ("scrapped", -1.0)];
                 let (kind, sign) = kinds[chance(5) as usize];
                 let reply = book(&workshop, id, kind, sign * f64::from(1 + chance(400))).await;
                 if reply.status == StatusCode::CREATED {
@@ -125,7 +126,8 @@ async fn a_line_is_reversed_once_and_stays() {
 #[tokio::test]
 async fn wire_that_was_cut_since_cannot_be_taken_back() {
     let workshop = Workshop::empty();
-    let reply = workshop.post("/api/lots", &json!({ "lot": lot("Blue spool"), "length_mm": 500 })).await.json();
+    let reply =
+        workshop.post("/api/lots", &json!({ "lot": lot("Blue spool"), "length_mm": 500 })).await.json();
     let id = reply["lot"]["id"].as_i64().unwrap();
     book(&workshop, id, "cut", -200.0).await;
     let refused = undo(&workshop, &reply["undo"]).await;
@@ -138,7 +140,8 @@ async fn wire_that_was_cut_since_cannot_be_taken_back() {
 #[tokio::test]
 async fn receiving_is_undone_and_done_again() {
     let workshop = Workshop::empty();
-    let reply = workshop.post("/api/lots", &json!({ "lot": lot("Blue spool"), "length_mm": 500 })).await.json();
+    let reply =
+        workshop.post("/api/lots", &json!({ "lot": lot("Blue spool"), "length_mm": 500 })).await.json();
     let back = undo(&workshop, &reply["undo"]).await;
     assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
     assert_eq!(undo(&workshop, &back.json()["undo"]).await.status, StatusCode::OK);
@@ -205,7 +208,10 @@ async fn a_spool_is_weighed_on_the_simulated_scale() {
     // A little was forgotten, at most 2.5 %; looking books nothing.
     assert!((9_700.0..=10_010.0).contains(&weighed), "{weighed}");
     assert_eq!((left(&workshop, id).await, look.get("undo")), (10_000.0, None));
-    let booked = workshop.post(&format!("/api/lots/{id}/weigh"), &json!({ "typed": typed, "book": true })).await.json();
+    let booked = workshop
+        .post(&format!("/api/lots/{id}/weigh"), &json!({ "typed": typed, "book": true }))
+        .await
+        .json();
     assert!((left(&workshop, id).await - weighed).abs() < 0.002);
     undo(&workshop, &booked["undo"]).await;
     assert_eq!(left(&workshop, id).await, 10_000.0);
@@ -341,7 +347,8 @@ async fn a_file_from_before_the_rack_is_brought_up_to_date() {
     let path = folder.path().join("workshop.lorimant");
     let old = rusqlite::Connection::open(&path).unwrap();
     old.execute_batch(include_str!("../src/store/schema.sql")).unwrap();
-    old.execute_batch("CREATE INDEX changes_by_entry ON changes (entry, revision); PRAGMA user_version = 2;").unwrap();
+    old.execute_batch("CREATE INDEX changes_by_entry ON changes (entry, revision); PRAGMA user_version = 2;")
+        .unwrap();
     let record = r#"{"name":"Collars","request":{"wire":{"metal":"brass","size_mm":0.8},"mandrel":{"diameter_mm":4}}}"#;
     old.execute(
         "INSERT INTO entries (shelf, name, record, revision, created_at, updated_at) VALUES ('plan', 'Collars', ?1, 1, '', '')",
@@ -356,6 +363,9 @@ async fn a_file_from_before_the_rack_is_brought_up_to_date() {
     assert_eq!(workshop.get("/api/plans").await.json()["total"], 1);
     assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
     let settings = workshop.get("/api/settings").await.json();
-    assert_eq!((&settings["settings"]["workshop_name"], &settings["settings"]["hour_rate"]), (&json!("Old"), &json!("0")));
+    assert_eq!(
+        (&settings["settings"]["workshop_name"], &settings["settings"]["hour_rate"]),
+        (&json!("Old"), &json!("0"))
+    );
     receive(&workshop, "Blue spool", 100.0).await;
 }

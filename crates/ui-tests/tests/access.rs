@@ -10,6 +10,10 @@ use rstest::rstest;
 #[case("/kept", "[data-test=plans]")]
 #[case("/patterns", "[data-test=ready] svg")]
 #[case("/patterns/room?kind=hook-clasp", "[data-test=strip]")]
+#[case("/rack", "[data-test=lots] .lot")]
+#[case("/rack/choose", "[data-test=candidates] li")]
+#[case("/rack/cut", "[data-test=strip] svg")]
+#[case("/rack/cost", "[data-test=cost-each]")]
 #[case("/tools", "[data-test=rods]")]
 #[case("/guide", "[data-test=metals]")]
 fn a_view_can_be_used_by_everyone(#[case] path: &'static str, #[case] there: &'static str) -> Result<()> {

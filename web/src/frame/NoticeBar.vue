@@ -2,10 +2,13 @@
 import { useNotice } from './notice'
 
 const notice = useNotice()
+// A notice is no step on the way back: Escape is for the dialog beneath it.
+const beside = { _disableGlobalStack: true }
 </script>
 
 <template>
   <v-snackbar
+    v-bind="beside"
     v-model="notice.shown"
     :timeout="notice.failed ? 12000 : 8000"
     location="bottom start"

@@ -95,7 +95,7 @@ async function use(one: WireCandidate) {
   <div class="choose">
     <p class="wish serif">
       A wire for <PiecePicker v-model="piece" label="choose a piece" first />, worn
-      <select class="word" v-model="worn" aria-label="Where it is worn" data-test="worn">
+      <select v-model="worn" class="word" aria-label="Where it is worn" data-test="worn">
         <option :value="null">where it usually is</option>
         <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
@@ -109,17 +109,17 @@ async function use(one: WireCandidate) {
         data-test="bears"
       />
       N,
-      <select class="word" v-model="finish" aria-label="How it is finished" data-test="finish">
+      <select v-model="finish" class="word" aria-label="How it is finished" data-test="finish">
         <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
       >,
-      <select class="word" v-model="joined" aria-label="How it is joined" data-test="joined">
+      <select v-model="joined" class="word" aria-label="How it is joined" data-test="joined">
         <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
       >, made
-      <select class="word" v-model="maker" aria-label="Who makes it" data-test="maker">
+      <select v-model="maker" class="word" aria-label="Who makes it" data-test="maker">
         <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select

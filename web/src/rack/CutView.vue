@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, faultsOf, type Fault, type PickedRow } from '../api/client'
 import { useNotice } from '../frame/notice'
 import PiecePicker, { type ChosenPiece } from './PiecePicker.vue'
 import WirePlan from './WirePlan.vue'
+import { useRackRefresh } from './words'
 
 /** What is picked to be made, and from which lot each blank of it is cut. */
-const queries = useQueryClient()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const piece = ref<ChosenPiece | null>(null)
 const faults = ref<Fault[]>([])
@@ -20,14 +21,6 @@ const { data: wanted, error: wantedError } = useQuery({
   queryKey: ['wanted'],
   queryFn: () => data(api.GET('/api/cut-plans/wanted')),
 })
-
-async function refresh() {
-  await Promise.all(
-    ['picks', 'wanted', 'lots', 'needs', 'scrap', 'ledger'].map((key) =>
-      queries.invalidateQueries({ queryKey: [key] }),
-    ),
-  )
-}
 
 async function attempt(work: () => Promise<void>) {
   try {
@@ -112,7 +105,7 @@ const drop = (row: PickedRow) =>
         Nothing is picked. Pick kept plans or findings, say how many, and here stands what to cut from which
         spool or rest.
       </p>
-      <WirePlan v-for="of in wanted ?? []" :key="of.shown" :of="of" @booked="refresh" />
+      <WirePlan v-for="of in wanted ?? []" :key="of.shown" :of="of" />
     </section>
   </div>
 </template>

@@ -3,11 +3,11 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Keeping, type Wire } from '../api/client'
 import { useNotice } from '../frame/notice'
-import { useAmounts } from './words'
+import { useAmounts, useRackRefresh } from './words'
 
 /** How a wire is kept: its shortest useful length, what should always be there, how it is sold. */
 const wire = defineModel<Wire | null>({ required: true })
-const emit = defineEmits<{ kept: [] }>()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const { currency } = useAmounts()
 const texts = ref<Record<string, string>>({})
@@ -74,8 +74,8 @@ async function keep() {
   try {
     const { entry, undo } = await data(api.PUT('/api/keepings', { body }))
     wire.value = null
-    emit('kept')
-    notice.did(`Noted how ${entry.name} is kept.`, undo, () => emit('kept'))
+    await refresh()
+    notice.did(`Noted how ${entry.name} is kept.`, undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }

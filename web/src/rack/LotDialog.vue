@@ -2,11 +2,11 @@
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Lot, type Stocked, type Wire } from '../api/client'
 import { useNotice } from '../frame/notice'
-import { useAmounts, useWords } from './words'
+import { useAmounts, useRackRefresh, useWords } from './words'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
 const entry = defineModel<Stocked | 'new' | null>({ required: true })
-const emit = defineEmits<{ kept: [] }>()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const words = useWords()
 const { currency, money } = useAmounts()
@@ -152,16 +152,16 @@ async function keep() {
       const { undo } = await data(
         api.POST('/api/lots', { body: { lot, length_mm: Number(amount.length_mm.toFixed(3)) } }),
       )
-      notice.did(`“${lot.name}” is on the rack.`, undo, () => emit('kept'))
+      notice.did(`“${lot.name}” is on the rack.`, undo, refresh)
     } else {
       const { id, revision, record } = entry.value
       const body = { ...lot, bought_mm: record.bought_mm }
       const params = { path: { id }, query: { revision } }
       const { undo } = await data(api.PUT('/api/lots/{id}', { params, body }))
-      notice.did(`Changed “${lot.name}”.`, undo, () => emit('kept'))
+      notice.did(`Changed “${lot.name}”.`, undo, refresh)
     }
     entry.value = null
-    emit('kept')
+    await refresh()
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: fault.field.replace(/^lot\./, '') }))
   }

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type LedgerLine, type Stocked, type Weighed } from '../api/client'
 import { useNotice } from '../frame/notice'
-import { useAmounts, useWords } from './words'
+import { useAmounts, useRackRefresh, useWords } from './words'
 
 /** One lot: what is left, its ledger, and what is done to it at the bench. */
 const opened = defineModel<number | null>({ required: true })
-const emit = defineEmits<{ changed: []; edit: [lot: Stocked] }>()
+const emit = defineEmits<{ edit: [lot: Stocked] }>()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const words = useWords()
 const { metres, grams, money } = useAmounts()
@@ -39,7 +40,11 @@ const simulated = ref(true)
 
 watch(opened, () => start(null))
 
+const panel = useTemplateRef<HTMLElement>('panel')
+
 function start(what: Doing | null) {
+  // What was typed into goes away; the keys stay with the panel, so that Escape closes it.
+  if (doing.value && !what) void nextTick(() => panel.value?.focus())
   doing.value = what
   faults.value = []
   weighed.value = null
@@ -67,8 +72,8 @@ async function amount(): Promise<number> {
 }
 
 const done = (sentence: string, undo: number) => {
-  emit('changed')
-  notice.did(sentence, undo, () => emit('changed'))
+  void refresh()
+  notice.did(sentence, undo, refresh)
 }
 
 const book = () =>
@@ -143,7 +148,7 @@ function edit() {
 
 <template>
   <v-dialog v-model="open" max-width="760" scrollable aria-label="A lot and its ledger">
-    <div class="popover panel" data-test="lot-panel">
+    <div ref="panel" class="popover panel" tabindex="-1" data-test="lot-panel">
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <template v-else-if="lot">
         <header>
@@ -289,6 +294,10 @@ function edit() {
 <style scoped>
 .panel {
   overflow-y: auto;
+}
+
+.panel:focus-visible {
+  outline: none;
 }
 
 h2 {

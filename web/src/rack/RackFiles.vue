@@ -2,9 +2,10 @@
 import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type RackImport } from '../api/client'
 import { useNotice } from '../frame/notice'
+import { useRackRefresh } from './words'
 
 /** The rack in and out: a file is looked at first, and comes in whole or not at all. */
-const emit = defineEmits<{ brought: [] }>()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const chooser = useTemplateRef<HTMLInputElement>('chooser')
 const open = ref(false)
@@ -44,8 +45,8 @@ async function bringIn() {
   try {
     const { undo, rows } = await send(false)
     open.value = false
-    emit('brought')
-    if (undo) notice.did(`Brought in ${rows.length} lots from ${name.value}.`, undo, () => emit('brought'))
+    await refresh()
+    if (undo) notice.did(`Brought in ${rows.length} lots from ${name.value}.`, undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }

@@ -4,10 +4,10 @@ import { computed, ref } from 'vue'
 import { api, data, faultsOf, type Fault } from '../api/client'
 import { useNotice } from '../frame/notice'
 import PricesDialog from './PricesDialog.vue'
-import { useAmounts, useWords } from './words'
+import { useAmounts, useRackRefresh, useWords } from './words'
 
 /** Scrap on its piles, by metal and cleanliness, and what it is worth. */
-const emit = defineEmits<{ changed: [] }>()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const words = useWords()
 const { grams, money } = useAmounts()
@@ -58,8 +58,8 @@ async function book() {
   try {
     const { undo } = await data(api.POST('/api/scrap', { body }))
     adding.value = false
-    emit('changed')
-    notice.did(out.value ? 'Taken off the pile.' : 'Put on its pile.', undo, () => emit('changed'))
+    await refresh()
+    notice.did(out.value ? 'Taken off the pile.' : 'Put on its pile.', undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -101,7 +101,7 @@ async function book() {
       <v-btn class="ml-n4" data-test="add-scrap" @click="start()">Put scrap on a pile</v-btn>
       <v-btn data-test="prices" @click="pricing = true">Metal prices</v-btn>
     </div>
-    <PricesDialog v-model="pricing" @kept="emit('changed')" />
+    <PricesDialog v-model="pricing" @kept="refresh" />
     <v-dialog v-model="adding" max-width="440" aria-label="Scrap">
       <form class="popover" novalidate @submit.prevent="book">
         <h2>{{ out ? 'Take from a pile' : 'Put scrap on a pile' }}</h2>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, type Need, type Stocked, type Wire } from '../api/client'
 import BuyingList from './BuyingList.vue'
@@ -12,11 +11,9 @@ import RackFiles from './RackFiles.vue'
 import ScrapList from './ScrapList.vue'
 import { useAmounts, useWords } from './words'
 
-const queries = useQueryClient()
 const { metres, grams, money } = useAmounts()
 const words = useWords()
 const find = ref('')
-const finding = refDebounced(find, 90)
 const metal = ref<Wire['metal'] | null>(null)
 const kind = ref<'spool' | 'offcut' | 'straight' | null>(null)
 const usedUp = ref(false)
@@ -27,13 +24,13 @@ const opened = ref<number | null>(null)
 const keeping = ref<Wire | null>(null)
 
 const { data: rack, error } = useQuery({
-  queryKey: ['lots', finding, metal, kind, usedUp, page],
+  queryKey: ['lots', find, metal, kind, usedUp, page],
   queryFn: () =>
     data(
       api.GET('/api/lots', {
         params: {
           query: {
-            find: finding.value ?? '',
+            find: find.value ?? '',
             metal: metal.value ?? undefined,
             kind: kind.value ?? undefined,
             used_up: usedUp.value,
@@ -67,14 +64,6 @@ const longest = (lots: Stocked[]) =>
   Math.max(...lots.filter((lot) => lot.record.kind !== 'spool').map((lot) => lot.standing.left_mm), 1)
 const left = (lots: Stocked[]) => lots.reduce((sum, lot) => sum + lot.standing.left_mm, 0)
 
-async function refresh() {
-  await Promise.all(
-    ['lots', 'needs', 'scrap', 'ledger', 'keepings', 'wanted'].map((key) =>
-      queries.invalidateQueries({ queryKey: [key] }),
-    ),
-  )
-}
-
 function choose(next: Wire['metal']) {
   metal.value = metal.value === next ? null : next
   page.value = 0
@@ -97,7 +86,7 @@ function choose(next: Wire['metal']) {
           data-test="find-lot"
           @update:model-value="page = 0"
         />
-        <RackFiles @brought="refresh" />
+        <RackFiles />
       </div>
       <div v-if="!empty" class="bar filters no-print">
         <button
@@ -149,7 +138,7 @@ function choose(next: Wire['metal']) {
             <button
               type="button"
               class="plain how no-print"
-              :aria-label="`How ${group.shown} is kept`"
+              :aria-label="`how it is kept: ${group.shown}`"
               data-test="keeping"
               @click="keeping = group.wire"
             >
@@ -194,11 +183,11 @@ function choose(next: Wire['metal']) {
     </section>
     <aside>
       <BuyingList :needs="needs" @keep="keeping = $event" />
-      <ScrapList @changed="refresh" />
+      <ScrapList />
     </aside>
-    <LotDialog v-model="receiving" @kept="refresh" />
-    <LotPanel v-model="opened" @changed="refresh" @edit="receiving = $event" />
-    <KeepingDialog v-model="keeping" @kept="refresh" />
+    <LotDialog v-model="receiving" />
+    <LotPanel v-model="opened" @edit="receiving = $event" />
+    <KeepingDialog v-model="keeping" />
   </div>
 </template>
 

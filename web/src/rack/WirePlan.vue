@@ -13,11 +13,11 @@ import {
 } from '../api/client'
 import { useNotice } from '../frame/notice'
 import CutStrip from './CutStrip.vue'
-import { useAmounts } from './words'
+import { useAmounts, useRackRefresh } from './words'
 
 /** The cut plan of one wire: solved, drawn, ticked off as it is cut, booked in one step. */
 const props = defineProps<{ of: Wanted }>()
-const emit = defineEmits<{ booked: [] }>()
+const refresh = useRackRefresh()
 const notice = useNotice()
 const { metres } = useAmounts()
 
@@ -124,8 +124,8 @@ async function book() {
   const picks = everything.value && !now.short.length ? props.of.picks : []
   try {
     const { undo, sentence } = await data(api.POST('/api/cut-plans/book', { body: { lots, picks } }))
-    emit('booked')
-    notice.did(sentence, undo, () => emit('booked'))
+    await refresh()
+    notice.did(sentence, undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '../api/client'
 import { useSettings } from '../frame/settings'
@@ -27,4 +27,13 @@ export function useAmounts() {
   const money = (amount: string | null | undefined) =>
     amount === null || amount === undefined ? '' : `${Number(amount).toFixed(2)} ${currency.value}`.trim()
   return { metres, grams, money, currency }
+}
+
+/** Has everything the rack shows asked for anew; works as well once the view that wanted it is gone. */
+export function useRackRefresh() {
+  const queries = useQueryClient()
+  const keys = ['lots', 'needs', 'scrap', 'ledger', 'keepings', 'picks', 'wanted']
+  return async () => {
+    await Promise.all(keys.map((key) => queries.invalidateQueries({ queryKey: [key] })))
+  }
 }

@@ -265,6 +265,17 @@ impl Cells<'_> {
         read
     }
 
+    fn price(&self, faults: &mut Vec<Fault>) -> Option<Decimal> {
+        let cell = self.text("price");
+        let read = cell.replace(',', ".").parse();
+        if read.is_err() && !cell.is_empty() {
+            let shown: String = cell.chars().take(40).collect();
+            let said = format!("“{shown}” is no amount of money. Write it as 1240.50, without its currency.");
+            faults.push(Fault::new("price", said));
+        }
+        read.ok()
+    }
+
     fn lot(&self) -> Result<LotWithLedger, Faults> {
         let mut faults = vec![];
         let metal = self.word("metal", &mut faults);
@@ -284,7 +295,7 @@ impl Cells<'_> {
         // A weight beside a length is what the length weighs, as this program writes it itself.
         let length_mm = self.number("length_mm", &mut faults);
         let mass_g = self.number("mass_g", &mut faults).filter(|_| length_mm.is_none());
-        let price = self.word::<Decimal>("price", &mut faults);
+        let price = self.price(&mut faults);
         let (Some(metal), Some(size_mm)) = (metal, size_mm) else { return Err(Faults(faults)) };
         let wire = Wire { metal, section, size_mm, temper };
         let day = self.text("bought_on");

@@ -1,5 +1,7 @@
 //! The rack's ledger: lines are added, never changed; what is left is their sum.
 
+use std::collections::HashMap;
+
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::metal::Metal;
 use lorimant_core::stock::scrap::{Cleanliness, ScrapChange};
@@ -45,6 +47,14 @@ pub(crate) fn millimetres(um: i64) -> f64 {
 pub(crate) fn left_mm(connection: &Connection, lot: i64) -> Result<f64> {
     let sql = "SELECT coalesce(sum(amount), 0) FROM ledger WHERE lot = ?1";
     Ok(millimetres(connection.prepare_cached(sql)?.query_row([lot], |row| row.get(0))?))
+}
+
+/// What is left of every lot by its number, thousandths of a millimetre.
+pub(crate) fn left_of_all(connection: &Connection) -> Result<HashMap<i64, i64>> {
+    let sql = "SELECT lot, sum(amount) FROM ledger WHERE lot IS NOT NULL GROUP BY lot";
+    let mut statement = connection.prepare_cached(sql)?;
+    let rows = statement.query_map([], |row| Ok((row.get(0)?, row.get(1)?)))?;
+    Ok(rows.collect::<rusqlite::Result<_>>()?)
 }
 
 /// Books a line for a lot; refused where more would go out than there is.
@@ -174,7 +184,7 @@ pub(crate) fn standing_lines(connection: &Connection, lot: i64) -> Result<Vec<Mo
     let mut lines = lines(connection, lot)?;
     lines.reverse();
     // A line that reverses a reversal does again what was first booked; one that reverses once does not.
-    let mut undoes = std::collections::HashMap::new();
+    let mut undoes = HashMap::new();
     for line in &lines {
         let does = line.reverses.and_then(|id| undoes.get(&id)).is_some_and(|undoes| !undoes);
         undoes.insert(line.id, does);

@@ -1,5 +1,7 @@
 //! What stands on the rack: lots with what is left of them, how wires are kept, what is picked to be made.
 
+use std::collections::HashMap;
+
 use lorimant_core::choose::Purpose;
 use lorimant_core::cut_plan::StockKind;
 use lorimant_core::cut_plan::picked::Picked;
@@ -78,22 +80,41 @@ pub(crate) struct Rack {
     pub metals: Vec<MetalTotal>,
 }
 
-/// What is left of every lot, by number.
-const SUMS: &str = "(SELECT lot, sum(amount) AS left_um FROM ledger WHERE lot IS NOT NULL GROUP BY lot)";
-
-fn stocked(row: &rusqlite::Row) -> rusqlite::Result<(Raw, i64)> {
-    Ok((Raw::of(row)?, row.get("left_um")?))
-}
-
 fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
     let standing = entry.record.standing(left_mm);
     let wire = &entry.record.wire;
     Stocked { wire_shown: wire_shown(wire, unit), colour: wire.metal.figures().colour, standing, entry }
 }
 
+/// The unit wires are written in.
+fn unit_of(connection: &Connection) -> Result<LengthUnit> {
+    Ok(super::settings(connection)?.0.unit)
+}
+
 /// A stretch of the rack, and what there is in all.
 pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack> {
+    // The ledger is long and is summed once; the lots are few.
+    let sums = ledger::left_of_all(connection)?;
+    let left = |id: i64| sums.get(&id).copied().unwrap_or(0);
     let unit = unit_of(connection)?;
+    let mut found = matching(connection, wanted)?;
+    found.retain(|(raw, _)| wanted.used_up == (raw.archived || left(raw.id) == 0));
+    found.sort_by_key(|(raw, place)| (*place, std::cmp::Reverse(left(raw.id))));
+    let total = i64::try_from(found.len()).unwrap_or(i64::MAX);
+    let lots = found
+        .into_iter()
+        .skip(wanted.skip as usize)
+        .take(wanted.most as usize)
+        .map(|(raw, _)| {
+            let left_mm = millimetres(left(raw.id));
+            Ok(with_standing(raw.entry()?, left_mm, unit))
+        })
+        .collect::<Result<_>>()?;
+    Ok(Rack { lots, total, metals: metals(connection, &sums)? })
+}
+
+/// Lots that are like what is wanted, each with the place of its wire among metals and sizes.
+fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, i64)>> {
     let words: Vec<String> = super::shelf::literal_words(&wanted.find);
     let (metal, kind) = (wanted.metal.map(Metal::word), wanted.kind.map(StockKind::word));
     let mut clauses = String::new();
@@ -110,46 +131,35 @@ pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack>
         bound.push(word);
         clauses += &format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", bound.len());
     }
-    clauses += if wanted.used_up {
-        " AND (archived = 1 OR coalesce(left_um, 0) = 0)"
-    } else {
-        " AND archived = 0 AND coalesce(left_um, 0) > 0"
-    };
-    let chosen = format!("FROM entries LEFT JOIN {SUMS} ON lot = id WHERE shelf = 'lot'{clauses}");
-    let total =
-        connection.query_row(&format!("SELECT count(*) {chosen}"), bound.as_slice(), |row| row.get(0))?;
     let sql = format!(
-        "SELECT {COLUMNS}, coalesce(left_um, 0) AS left_um {chosen} ORDER BY json_extract(record, '$.wire.metal'), \
-         json_extract(record, '$.wire.size_mm') DESC, left_um DESC, id LIMIT {} OFFSET {}",
-        wanted.most, wanted.skip
+        "SELECT {COLUMNS}, dense_rank() OVER (ORDER BY json_extract(record, '$.wire.metal'), \
+         json_extract(record, '$.wire.size_mm') DESC, json_extract(record, '$.wire')) AS place \
+         FROM entries WHERE shelf = 'lot'{clauses}"
     );
     let mut statement = connection.prepare(&sql)?;
-    let rows = statement.query_map(bound.as_slice(), stocked)?;
-    let lots = all_with_standing(rows, unit)?;
-    Ok(Rack { lots, total, metals: metals(connection)? })
+    let rows = statement.query_map(bound.as_slice(), |row| Ok((Raw::of(row)?, row.get("place")?)))?;
+    Ok(rows.collect::<rusqlite::Result<_>>()?)
 }
 
-fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
+fn metals(connection: &Connection, sums: &HashMap<i64, i64>) -> Result<Vec<MetalTotal>> {
+    let sql = "SELECT id, json_extract(record, '$.wire') FROM entries WHERE shelf = 'lot' AND archived = 0";
+    let mut statement = connection.prepare_cached(sql)?;
+    let rows = statement.query_map([], |row| Ok((row.get::<_, i64>(0)?, row.get::<_, String>(1)?)))?;
     let mut totals: Vec<MetalTotal> = vec![];
-    // Mass follows from each wire's own section and size, so wires are summed one by one.
-    let sql = format!(
-        "SELECT json_extract(record, '$.wire') AS wire, count(*), sum(left_um) FROM entries JOIN {SUMS} ON lot = id \
-         WHERE shelf = 'lot' AND archived = 0 AND left_um > 0 GROUP BY wire"
-    );
-    let mut statement = connection.prepare_cached(&sql)?;
-    let rows = statement
-        .query_map([], |row| Ok((row.get::<_, String>(0)?, row.get::<_, i64>(1)?, row.get::<_, i64>(2)?)))?;
     for row in rows {
-        let (wire, lots_n, um) = row?;
+        let (id, wire) = row?;
+        let left_mm = millimetres(sums.get(&id).copied().unwrap_or(0));
+        if left_mm <= 0.0 {
+            continue;
+        }
         let wire: Wire = serde_json::from_str(&wire)?;
-        let left_mm = millimetres(um);
         let at = totals.iter().position(|one| one.metal == wire.metal).unwrap_or_else(|| {
             let (metal, shown) = (wire.metal, wire.metal.shown());
             totals.push(MetalTotal { metal, shown, lots_n: 0, left_mm: 0.0, left_g: 0.0 });
             totals.len() - 1
         });
         let of = &mut totals[at];
-        of.lots_n += lots_n;
+        of.lots_n += 1;
         of.left_mm += left_mm;
         of.left_g += wire.mass_g(left_mm);
     }
@@ -157,31 +167,16 @@ fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
     Ok(totals)
 }
 
-/// Every lot in use that has wire on it.
+/// Every lot in use that has wire on it, oldest first.
 pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
-    let sql = format!(
-        "SELECT {COLUMNS}, left_um FROM entries JOIN {SUMS} ON lot = id \
-         WHERE shelf = 'lot' AND archived = 0 AND left_um > 0 ORDER BY id"
-    );
-    let mut statement = connection.prepare_cached(&sql)?;
-    let rows = statement.query_map([], stocked)?;
-    all_with_standing(rows, unit_of(connection)?)
-}
-
-fn all_with_standing(
-    rows: impl Iterator<Item = rusqlite::Result<(Raw, i64)>>,
-    unit: LengthUnit,
-) -> Result<Vec<Stocked>> {
-    rows.map(|row| {
-        let (raw, um) = row?;
-        Ok(with_standing(raw.entry()?, millimetres(um), unit))
-    })
-    .collect()
-}
-
-/// The unit wires are written in.
-fn unit_of(connection: &Connection) -> Result<LengthUnit> {
-    Ok(super::settings(connection)?.0.unit)
+    let sums = ledger::left_of_all(connection)?;
+    let unit = unit_of(connection)?;
+    let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
+    let with_wire = lots.into_iter().filter_map(|entry| {
+        let left_mm = millimetres(sums.get(&entry.id).copied().unwrap_or(0));
+        (left_mm > 0.0).then(|| with_standing(entry, left_mm, unit))
+    });
+    Ok(with_wire.collect())
 }
 
 /// One lot with what is left of it.

@@ -349,9 +349,9 @@ pub(super) const COLUMNS: &str = "id, revision, archived, created_at, updated_at
 
 /// A row whose record is not yet understood.
 pub(super) struct Raw {
-    id: i64,
+    pub(super) id: i64,
     revision: i64,
-    archived: bool,
+    pub(super) archived: bool,
     created_at: String,
     updated_at: String,
     record: String,

@@ -21,7 +21,8 @@ fn main() -> Result<()> {
     runtime.block_on(planning())?;
     javascript()?;
     first_view()?;
-    dragging()
+    dragging()?;
+    rack()
 }
 
 /// Time from starting the program on the demo file to its first answer.
@@ -182,6 +183,88 @@ fn dragging() -> Result<()> {
         report("the same", &mut times);
         Ok(())
     })
+}
+
+const LOTS: usize = 2000;
+const LINES: usize = 100;
+
+/// A rack of two thousand spools with a hundred ledger lines each: answered, opened, filtered.
+fn rack() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let mut stream = connect(&maker.server.address()).await?;
+        for from in (0..LOTS).step_by(200) {
+            let document = large_rack(from..from + 200);
+            ask(&mut stream, "POST", "/api/rack/import", &document).await?;
+        }
+        for (what, path) in
+            [("GET /api/lots", "/api/lots"), ("the same, filtered", "/api/lots?find=spool%20177")]
+        {
+            let mut times = vec![];
+            for _ in 0..40 {
+                let start = Instant::now();
+                ask(&mut stream, "GET", path, "").await?;
+                times.push(start.elapsed());
+            }
+            report(&format!("{what}, {LOTS} spools and {} ledger lines", LOTS * LINES), &mut times);
+        }
+        let mut opened = vec![];
+        for _ in 0..11 {
+            let script = "const done = arguments[0];
+                const seen = () => document.querySelectorAll('[data-test=lot]').length === 100
+                    ? requestAnimationFrame(() => done(performance.now())) : setTimeout(seen, 2);
+                seen()";
+            maker.open("/rack").await?;
+            let milliseconds = maker.browser.driver.execute_async(script, vec![]).await?;
+            opened.push(Duration::from_secs_f64(milliseconds.json().as_f64().context("no time")? / 1000.0));
+        }
+        report("the rack opened in the browser, navigation to its first hundred lots drawn", &mut opened);
+        let script = "const done = arguments[0];
+            const field = document.querySelector('[data-test=find-lot] input');
+            const first = () => document.querySelector('[data-test=open-lot]')?.textContent.trim();
+            const times = [];
+            let n = 0;
+            const painted = new MessageChannel();
+            painted.port1.onmessage = () => { times.push(performance.now() - start); next(); };
+            let start = 0;
+            let wanted = '';
+            new MutationObserver(() => {
+                if (first() !== wanted || document.querySelectorAll('[data-test=lot]').length > 11) return;
+                wanted = 'nothing more';
+                requestAnimationFrame(() => painted.port2.postMessage(0));
+            }).observe(document.body, { childList: true, characterData: true, subtree: true });
+            const next = () => {
+                if (times.length === 40) return done(times);
+                n += 37;
+                wanted = `Spool ${1000 + n % 900}`;
+                const text = wanted;
+                start = performance.now();
+                field.value = text;
+                field.dispatchEvent(new Event('input', { bubbles: true }));
+            };
+            next()";
+        let times = maker.browser.driver.execute_async(script, vec![]).await?;
+        let times = times.json().as_array().context("no times")?.iter().filter_map(serde_json::Value::as_f64);
+        let mut times: Vec<Duration> = times.map(|ms| Duration::from_secs_f64(ms / 1000.0)).collect();
+        report("the rack filtered in the browser, typed to drawn", &mut times);
+        Ok(())
+    })
+}
+
+/// A document of lots in a dozen wires, each bought once and cut ninety-nine times.
+fn large_rack(numbers: std::ops::Range<usize>) -> String {
+    let metals = ["copper", "brass", "sterling-silver", "fine-silver"];
+    let sizes = [0.8118, 1.0237, 1.628];
+    let lots: Vec<serde_json::Value> = numbers
+        .map(|n| {
+            let wire = serde_json::json!({ "metal": metals[n % 4], "size_mm": sizes[n % 3] });
+            let bought = serde_json::json!({ "kind": "bought", "length_mm": 20_000 });
+            let cut = serde_json::json!({ "kind": "cut", "length_mm": -61.5, "note": "hooks" });
+            let ledger: Vec<&serde_json::Value> =
+                std::iter::once(&bought).chain(std::iter::repeat_n(&cut, LINES - 1)).collect();
+            serde_json::json!({ "lot": { "name": format!("Spool {n}"), "wire": wire }, "ledger": ledger })
+        })
+        .collect();
+    serde_json::json!({ "format": "lorimant-rack", "version": 1, "lots": lots }).to_string()
 }
 
 fn report(what: &str, times: &mut [Duration]) {

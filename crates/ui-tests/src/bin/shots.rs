@@ -45,6 +45,32 @@ fn main() -> Result<()> {
         maker.click("[data-test=lay-over]:nth-of-type(4)").await?;
         maker.find("[data-test=over]").await?;
         picture(maker, "room-compare").await?;
+        maker.open("/rack").await?;
+        maker.find("[data-test=lots] .lot").await?;
+        picture(maker, "rack").await?;
+        maker.fill("[data-test=find-lot] input", "Grey spool").await?;
+        maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
+        maker.click("[data-test=open-lot]").await?;
+        maker.click("[data-test=do-weigh]").await?;
+        maker.click("[data-test=read-scale]").await?;
+        maker.find("[data-test=weighed]").await?;
+        picture(maker, "rack-lot").await?;
+        maker.open("/rack/choose").await?;
+        for nth in [1, 3, 4] {
+            maker.click(&format!("[data-test=candidates] li:nth-child({nth}) [data-test=compare]")).await?;
+        }
+        maker.find("[data-test=compared]").await?;
+        maker.script("scrollTo(0, 0)").await?;
+        picture(maker, "rack-choose").await?;
+        maker.open("/rack/cut").await?;
+        maker.find("[data-test=strip] svg").await?;
+        picture(maker, "rack-cut").await?;
+        maker.open("/rack/cost").await?;
+        maker.fill("[data-test=cost-minutes] input", "4").await?;
+        maker.fill("[data-test=cost-setting_up_minutes] input", "20").await?;
+        maker.fill("[data-test=cost-bought] input", "2.80").await?;
+        maker.sees("[data-test=verdict]", "Making pays").await?;
+        picture(maker, "rack-cost").await?;
         maker.browser.prefer("dark").await?;
         maker.open("/rings").await?;
         maker.click("[data-test=released]").await?;

@@ -1,0 +1,200 @@
+//! The rack in and out: tables and JSON, looked at first, nothing half brought in.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+mod common;
+
+use axum::http::StatusCode;
+use common::{Reply, Workshop};
+use lorimant_server::rack_schema;
+use rstest::rstest;
+use serde_json::{Value, json};
+
+async fn import(workshop: &Workshop, text: &str, preview: bool) -> Reply {
+    workshop.ask("POST", &format!("/api/rack/import?preview={preview}"), text.to_owned()).await
+}
+
+const TABLE: &str = "name,kind,metal,temper,section,size_mm,length_mm,mass_g,price,bought_on,tare_g,note\n\
+    Blue spool,spool,copper,soft,round,1.0,20000,,9.40,2026-06-11,62,\"left drawer, top\"\n\
+    By weight,,brass,,,1.6,,100,,,,\n";
+
+#[tokio::test]
+async fn a_table_is_looked_at_then_brought_in_whole_and_undone_in_one() {
+    let workshop = Workshop::empty();
+    let seen = import(&workshop, TABLE, true).await.json();
+    assert_eq!((&seen["wrong_n"], seen["rows"].as_array().unwrap().len()), (&json!(0), 2));
+    assert_eq!(seen["rows"][0]["says"], "soft copper, round 1 mm, 20 m");
+    assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
+    let brought = import(&workshop, TABLE, false).await.json();
+    let lots = workshop.get("/api/lots").await.json();
+    assert_eq!(lots["total"], 2);
+    assert_eq!(lots["lots"][1]["record"]["note"], "left drawer, top");
+    assert_eq!(lots["lots"][1]["standing"]["per_metre"], "0.47");
+    workshop.post(&format!("/api/undo/{}", brought["undo"]), &json!({})).await;
+    assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
+}
+
+#[rstest]
+#[case::metal("Blue,coper,1,5", "metal", "Did you mean “copper”")]
+#[case::no_metal("Blue,,1,5", "metal", "missing")]
+#[case::no_size("Blue,copper,,5", "size_mm", "missing")]
+#[case::size_no_number("Blue,copper,thick,5", "size_mm", "no number")]
+#[case::size_out("Blue,copper,99,5", "size_mm", "too large")]
+#[case::no_name(",copper,1,5", "name", "1 to 60")]
+#[case::no_amount("Blue,copper,1,", "length_mm", "how much")]
+#[case::negative("Blue,copper,1,-5", "length_mm", "negative")]
+#[case::price("Blue,copper,1,5,1.240.50", "price", "no amount of money")]
+#[case::too_few_columns("Blue,copper", "size_mm", "missing")]
+#[tokio::test]
+async fn a_wrong_line_is_named_with_its_column_and_nothing_comes_in(
+    #[case] line: &str,
+    #[case] column: &str,
+    #[case] says: &str,
+) {
+    let workshop = Workshop::empty();
+    let text =
+        format!("name,metal,size_mm,length_mm,price\nGood,brass,1.6,1000\n{line}\nAlso good,brass,1.6,10\n");
+    let seen = import(&workshop, &text, true).await.json();
+    assert_eq!(seen["wrong_n"], 1, "{seen}");
+    let row = &seen["rows"][1];
+    assert_eq!(row["place"], "line 3");
+    let fault = row["faults"].as_array().unwrap().iter().find(|fault| fault["field"] == column);
+    assert!(fault.unwrap()["sentence"].as_str().unwrap().contains(says), "{row}");
+    let refused = import(&workshop, &text, false).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert!(refused.fault(&format!("line 3.{column}")).contains(says));
+    assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
+}
+
+#[rstest]
+#[case("", "line 1", "no column “name”")]
+#[case("name,metal,thickness\na,b,c\n", "line 1", "“thickness” is no heading")]
+#[case("name,metal,size_mm,length_mm\n", "file", "nothing under its headings")]
+#[case("{\"format\":\"other\"}", "format", "lorimant-rack")]
+#[case("{\"format\":\"lorimant-rack\",\"version\":2}", "version", "version 1")]
+#[case("{\"format\":\"lorimant-rack\",\"version\":1,\"spools\":[]}", "spools", "not a field here")]
+#[tokio::test]
+async fn a_file_that_is_no_rack_says_what_it_is_not(
+    #[case] text: &str,
+    #[case] field: &str,
+    #[case] says: &str,
+) {
+    let refused = import(&Workshop::empty(), text, true).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", refused.text());
+    assert!(refused.fault(field).contains(says), "{}", refused.text());
+}
+
+#[tokio::test]
+async fn semicolons_and_decimal_commas_are_read_too() {
+    let text = "name;metal;size_mm;mass_g;price\nBlaue Rolle;copper;1,0;250,5;9,40\n";
+    let workshop = Workshop::empty();
+    let seen = import(&workshop, text, false).await.json();
+    assert_eq!(seen["wrong_n"], 0, "{seen}");
+    let record = &workshop.get("/api/lots").await.json()["lots"][0]["record"];
+    assert_eq!((&record["wire"]["size_mm"], &record["price"]), (&json!(1.0), &json!("9.40")));
+}
+
+#[tokio::test]
+async fn the_table_that_goes_out_comes_back_in_the_same() {
+    let demo = Workshop::demo();
+    let out = demo.get("/api/rack/lots.csv").await.text();
+    let other = Workshop::empty();
+    let brought = import(&other, &out, false).await;
+    assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
+    let (here, there) = (demo.get("/api/lots").await.json(), other.get("/api/lots").await.json());
+    assert_eq!(here["total"], there["total"]);
+    for (a, b) in here["lots"].as_array().unwrap().iter().zip(there["lots"].as_array().unwrap()) {
+        assert_eq!((&a["name"], &a["record"]["wire"]), (&b["name"], &b["record"]["wire"]));
+        let (left_a, left_b) = (&a["standing"]["left_mm"], &b["standing"]["left_mm"]);
+        assert!((left_a.as_f64().unwrap() - left_b.as_f64().unwrap()).abs() < 0.001);
+    }
+}
+
+#[tokio::test]
+async fn a_name_like_a_formula_is_kept_from_spreadsheets_and_comes_back_as_it_was() {
+    let workshop = Workshop::empty();
+    let lot = json!({ "name": "=1+1", "wire": { "metal": "copper", "size_mm": 1.0 } });
+    workshop.post("/api/lots", &json!({ "lot": lot, "length_mm": 100 })).await;
+    let out = workshop.get("/api/rack/lots.csv").await.text();
+    assert!(out.contains("'=1+1"));
+    let other = Workshop::empty();
+    import(&other, &out, false).await;
+    assert_eq!(other.get("/api/lots").await.json()["lots"][0]["name"], "=1+1");
+}
+
+#[tokio::test]
+async fn the_json_that_goes_out_fits_its_schema_and_comes_back_in_the_same() {
+    let demo = Workshop::demo();
+    let out = demo.get("/api/rack/all.json").await.json();
+    let schema: Value = serde_json::from_str(&rack_schema()).unwrap();
+    let validator = jsonschema::validator_for(&schema).unwrap();
+    let misfits: Vec<String> = validator.iter_errors(&out).map(|misfit| misfit.to_string()).collect();
+    assert!(misfits.is_empty(), "{misfits:?}");
+    assert!(!validator.is_valid(&json!({ "format": "lorimant-rack", "version": 1, "lots": [{ "lot": 1 }] })));
+
+    let other = Workshop::empty();
+    other.post("/api/import", &demo.get("/api/plans/all.json").await.json()).await;
+    other.post("/api/import", &demo.get("/api/patterns/all.json").await.json()).await;
+    let brought = import(&other, &out.to_string(), false).await;
+    assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
+    assert_eq!(other.get("/api/rack/all.json").await.json(), out);
+}
+
+#[tokio::test]
+async fn only_lines_that_stand_go_out() {
+    let workshop = Workshop::empty();
+    import(&workshop, TABLE, false).await;
+    let id = workshop.get("/api/lots").await.json()["lots"][1]["id"].clone();
+    let path = format!("/api/lots/{id}/ledger");
+    workshop.post(&path, &json!({ "kind": "tried", "length_mm": -70 })).await;
+    let line = workshop.get(&path).await.json()[0]["id"].clone();
+    let back = workshop.post(&format!("/api/ledger/{line}/reverse"), &json!({})).await.json();
+    let kinds = async || {
+        let out = workshop.get("/api/rack/all.json").await.json();
+        let lines = out["lots"][0]["ledger"].as_array().unwrap();
+        lines.iter().map(|line| line["kind"].as_str().unwrap().to_owned()).collect::<Vec<_>>()
+    };
+    assert_eq!(kinds().await, ["bought"]);
+    workshop.post(&format!("/api/undo/{}", back["undo"]), &json!({})).await;
+    assert_eq!(kinds().await, ["bought", "tried"]);
+}
+
+#[tokio::test]
+async fn json_with_a_wrong_lot_or_an_unknown_pick_brings_nothing_in() {
+    let workshop = Workshop::empty();
+    let wire = json!({ "metal": "copper", "size_mm": 1 });
+    let overdrawn = json!({ "format": "lorimant-rack", "version": 1, "lots": [
+        { "lot": { "name": "a", "wire": wire }, "ledger": [{ "kind": "bought", "length_mm": 100 }] },
+        { "lot": { "name": "b", "wire": wire }, "ledger": [{ "kind": "bought", "length_mm": 100 }, { "kind": "cut", "length_mm": -101 }] },
+    ] });
+    let refused = import(&workshop, &overdrawn.to_string(), false).await;
+    assert!(refused.fault("lots[1].ledger[1].length_mm").contains("100 mm are left"), "{}", refused.text());
+    let wrong_way = json!({ "format": "lorimant-rack", "version": 1, "lots": [
+        { "lot": { "name": "a", "wire": wire }, "ledger": [{ "kind": "cut", "length_mm": 5 }] } ] });
+    let seen = import(&workshop, &wrong_way.to_string(), true).await.json();
+    assert_eq!(
+        (&seen["wrong_n"], &seen["rows"][0]["faults"][0]["field"]),
+        (&json!(1), &json!("lots[0].ledger[0].length_mm"))
+    );
+    let unknown = json!({ "format": "lorimant-rack", "version": 1, "picks": [{ "name": "No such", "pieces_n": 3 }],
+        "lots": [{ "lot": { "name": "a", "wire": wire }, "ledger": [] }] });
+    let refused = import(&workshop, &unknown.to_string(), false).await;
+    assert!(refused.fault("picks[0].name").contains("No such"));
+    assert_eq!(workshop.get("/api/lots?used_up=true").await.json()["total"], 0);
+}
+
+#[tokio::test]
+async fn the_buying_list_goes_out_in_whole_packs() {
+    let text = Workshop::demo().get("/api/needs.csv").await.text();
+    let mut table = csv::Reader::from_reader(text.as_bytes());
+    let rows: Vec<csv::StringRecord> = table.records().map(Result::unwrap).collect();
+    assert!(!rows.is_empty());
+    for row in &rows {
+        let number = |at: usize| row[at].parse::<f64>().unwrap();
+        let (there, wanted, keep, missing) = (number(1), number(2), number(3), number(4));
+        assert!((wanted + keep - there - missing).abs() < 0.11);
+        if !row[5].is_empty() {
+            let (packs, pack) = (number(5), number(6));
+            assert!(packs * pack >= missing && (packs - 1.0) * pack < missing);
+        }
+    }
+}

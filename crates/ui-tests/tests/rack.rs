@@ -1,0 +1,332 @@
+//! The rack: receiving, booking, weighing, choosing a wire, cutting, what it costs; in and out.
+#![allow(missing_docs)]
+
+use anyhow::{Context as _, Result, ensure};
+use lorimant_ui_tests::{Maker, at_the_bench};
+use thirtyfour::prelude::*;
+
+const NOTICE: &str = "[data-test=notice]";
+
+/// Opens the lot that has this name on its tag.
+async fn open_lot(maker: &Maker, name: &str) -> Result<()> {
+    maker.fill("[data-test=find-lot] input", name).await?;
+    maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
+    maker.sees("[data-test=lot]", name).await?;
+    maker.click("[data-test=open-lot]").await?;
+    maker.find("[data-test=ledger]").await?;
+    Ok(())
+}
+
+async fn choose(maker: &Maker, css: &str, label: &str) -> Result<()> {
+    let script = format!(
+        "const select = document.querySelector('{css}');
+        const option = [...select.options].find((one) => one.label.trim() === '{label}');
+        select.value = option.value; select.selectedIndex = option.index;
+        select.dispatchEvent(new Event('change', {{ bubbles: true }}))"
+    );
+    maker.find(css).await?;
+    maker.until(&format!("{label} at {css}"), || async { Ok(maker.script(&script).await.is_ok()) }).await
+}
+
+#[test]
+fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.find("[data-test=lots]").await?;
+        maker.click("[data-test=receive]").await?;
+        maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
+        maker.sees("[data-test=listing-says]", "a metre").await?;
+        maker.sees("[data-test=listing-says]", "Gauge 20 of which system").await?;
+        maker.sees("[data-test=lot-metal]", "sterling silver").await?;
+        maker.sees("[data-test=lot-temper]", "half-hard").await?;
+        // Without a tag it is not taken, and what was filled in stays.
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=lot-name]", "1 to 60 characters").await?;
+        maker.fill("[data-test=lot-name] input", "Square silver").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees(NOTICE, "is on the rack").await?;
+        maker.fill("[data-test=find-lot] input", "square silver").await?;
+        maker.sees("[data-test=lot]", "1.52 m").await?;
+        maker.sees("[data-test=lot]", "14.80").await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.sees("[data-test=no-lots]", "Nothing on the rack is like that").await
+    })
+}
+
+#[test]
+fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.click("[data-test=receive]").await?;
+        maker.fill("[data-test=lot-name] input", "Wrong").await?;
+        maker.fill("[data-test=lot-size] input", "thick").await?;
+        maker.fill("[data-test=lot-price] input", "cheap").await?;
+        maker.fill("[data-test=lot-tare] input", "light").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=lot-metal]", "Say which metal").await?;
+        maker.sees("[data-test=lot-size]", "thick").await?;
+        maker.sees("[data-test=lot-price]", "no amount of money").await?;
+        maker.sees("[data-test=lot-tare]", "no number").await?;
+        maker.fill("[data-test=listing] input", "copper round 1 mm").await?;
+        maker.sees("[data-test=lot-metal]", "copper").await?;
+        maker.fill("[data-test=lot-price] input", "3.20").await?;
+        maker.fill("[data-test=lot-tare] input", "12").await?;
+        maker.fill("[data-test=lot-amount] input", "lots").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=lot-amount]", "lots").await?;
+        let name = maker.find("[data-test=lot-name] input").await?.value().await?;
+        ensure!(name.as_deref() == Some("Wrong"), "{name:?}");
+        maker.is_accessible().await
+    })
+}
+
+#[test]
+fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        open_lot(maker, "Silver, new in October").await?;
+        maker.sees("[data-test=left]", "5.00 m").await?;
+        maker.click("[data-test=do-book]").await?;
+        maker.fill("[data-test=movement-amount] input", "9 m").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=lot-fault]", "5000 mm are left").await?;
+        maker.fill("[data-test=movement-amount] input", "120 mm").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=left]", "4.88 m").await?;
+        maker.sees("[data-test=ledger] tbody tr", "tried").await?;
+        maker.click("[data-test=reverse]").await?;
+        maker.sees("[data-test=left]", "5.00 m").await?;
+        maker.sees("[data-test=ledger] tbody tr", "reversed: tried").await?;
+
+        maker.click("[data-test=do-weigh]").await?;
+        maker.fill("[data-test=weight] input", "12 stone").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=lot-fault]", "no unit of weight").await?;
+        maker.click("[data-test=read-scale]").await?;
+        maker.sees("[data-test=weighed]", "for the spool is").await?;
+        maker.is_accessible().await?;
+        maker.click("[data-test=book-weight]").await?;
+        maker.sees("[data-test=ledger] tbody tr", "weighed:").await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.sees("[data-test=left]", "5.00 m").await?;
+
+        maker.click("[data-test=do-aside]").await?;
+        maker.fill("[data-test=aside-length] input", "300 mm").await?;
+        maker.fill("[data-test=aside-name] input", "October rest").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=left]", "4.70 m").await?;
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=lot-panel]").await?;
+        maker.fill("[data-test=find-lot] input", "October rest").await?;
+        maker.sees("[data-test=lot]", "300 mm").await
+    })
+}
+
+#[test]
+fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cut").await?;
+        maker.sees("[data-test=wire-plan]", "Water sprites, ear wires").await?;
+        maker.sees("[data-test=strip]", "Flush the end").await?;
+        let plans = maker.count("[data-test=wire-plan]").await?;
+        // By keyboard: the tick, then on to the button.
+        maker.script("document.querySelector('[data-test=tick]').focus()").await?;
+        maker.press(Key::Space + "").await?;
+        maker.click("[data-test=plan-pdf]").await?;
+        ensure!(maker.saved("cut-plan.pdf").await?.starts_with(b"%PDF"), "no PDF");
+        maker.click("[data-test=plan-csv]").await?;
+        let table = String::from_utf8(maker.saved("cut-plan.csv").await?)?;
+        ensure!(table.contains("Grey spool"), "{table}");
+        maker.click("[data-test=book-cuts]").await?;
+        maker.sees(NOTICE, "blanks from one lot").await?;
+        maker
+            .until("the wire to be done", || async {
+                Ok(maker.count("[data-test=wire-plan]").await? == plans - 1)
+            })
+            .await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker
+            .until("the wire to be back", || async {
+                Ok(maker.count("[data-test=wire-plan]").await? == plans)
+            })
+            .await?;
+        maker.sees("[data-test=wire-plan]", "Water sprites, ear wires").await
+    })
+}
+
+#[test]
+fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cut").await?;
+        maker.find("[data-test=strip]").await?;
+        choose(maker, "[data-test=piece]", "Lantern bearers, oval links").await?;
+        maker.sees(NOTICE, "Picked “Lantern bearers, oval links”").await?;
+        maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
+        maker.fill("[data-test=pick-count]", "4000").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=short]", "are short").await?;
+        maker.fill("[data-test=pick-count]", "0").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=pick-fault]", "Pick 1 to 100000").await?;
+        for left in (0..5).rev() {
+            maker.click("[data-test=drop-pick]").await?;
+            maker
+                .until("one fewer", || async { Ok(maker.count("[data-test=pick-count]").await? == left) })
+                .await?;
+        }
+        maker.sees("[data-test=nothing-picked]", "Nothing is picked").await
+    })
+}
+
+#[test]
+fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/choose").await?;
+        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.sees("[data-test=candidates]", "Opens at about").await?;
+        maker.find("[data-test=hold-plot] canvas").await?;
+        choose(maker, "[data-test=joined]", "fused").await?;
+        maker.sees("[data-test=candidates] h2", "fine silver").await?;
+        choose(maker, "[data-test=joined]", "not joined").await?;
+        maker.fill("[data-test=bears]", "much").await?;
+        maker.sees("[role=alert]", "no load").await?;
+        maker.fill("[data-test=bears]", "1,5").await?;
+        maker.until("two to compare", || async { Ok(maker.count("[data-test=compare]").await? > 6) }).await?;
+        for nth in [1, 2, 4] {
+            maker.click(&format!("[data-test=candidates] li:nth-child({nth}) [data-test=compare]")).await?;
+        }
+        maker.sees("[data-test=compared]", "Springs back").await?;
+        maker.is_accessible().await?;
+        let heading = maker.text("[data-test=candidates] li:nth-child(2) h2").await?;
+        let metal = heading.split(',').next().context("no wire")?.trim().to_owned();
+        maker.click("[data-test=candidates] li:nth-child(2) [data-test=use-candidate]").await?;
+        maker.sees("[data-test=sentence]", &metal).await
+    })
+}
+
+#[test]
+fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cost").await?;
+        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.sees("[data-test=verdict]", "Your hands are not counted yet").await?;
+        maker.fill("[data-test=cost-minutes] input", "5").await?;
+        maker.fill("[data-test=cost-setting_up_minutes] input", "30").await?;
+        maker.fill("[data-test=cost-bought] input", "4.00").await?;
+        maker.sees("[data-test=verdict]", "Making pays from").await?;
+        // Five minutes at 24 an hour are 2.00, half an hour over 48 is 0.25, and 55.5 mm · 1.05 at 13.70 is 0.80.
+        maker.sees("[data-test=cost-each]", "3.05").await?;
+        maker.fill("[data-test=cost-bought] input", "0,40").await?;
+        maker.sees("[data-test=verdict]", "never cheaper made").await?;
+        maker.fill("[data-test=cost-minutes] input", "-3").await?;
+        maker.sees("[data-test=cost-minutes]", "negative").await?;
+        maker.fill("[data-test=cost-minutes] input", "quick").await?;
+        maker.sees("[data-test=cost-minutes]", "no number").await?;
+        maker.is_accessible().await
+    })
+}
+
+#[test]
+fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.find("[data-test=lots]").await?;
+        maker.click("[data-test=rack-files]").await?;
+        maker.click("[data-test=lots-csv]").await?;
+        let table = String::from_utf8(maker.saved("lorimant-lots.csv").await?)?;
+        ensure!(table.contains("Blue spool"), "{table}");
+        let folder = tempfile::tempdir()?;
+        let chooser = maker.browser.driver.find(By::Css("[data-test=rack-file]")).await?;
+        let wrong = folder.path().join("wrong.csv");
+        std::fs::write(&wrong, "name,metal,size_mm,length_mm\nGood,brass,1.6,1000\nBad,coper,1,5\n")?;
+        chooser.send_keys(wrong.to_str().context("a path")?).await?;
+        maker.sees("[data-test=preview]", "1 of 2 cannot be brought in").await?;
+        maker.sees("[data-test=preview]", "Did you mean “copper”").await?;
+        let open = maker.find("[data-test=bring-in]").await?.is_enabled().await?;
+        ensure!(!open, "a wrong file can be brought in");
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=preview]").await?;
+        let good = folder.path().join("good.csv");
+        std::fs::write(
+            &good,
+            "name,metal,size_mm,length_mm\nGood brass,brass,1.6,1000\nGood copper,copper,1,5000\n",
+        )?;
+        chooser.send_keys(good.to_str().context("a path")?).await?;
+        maker.sees("[data-test=preview]", "2 lots").await?;
+        maker.click("[data-test=bring-in]").await?;
+        maker.sees(NOTICE, "Brought in 2 lots").await?;
+        maker.fill("[data-test=find-lot] input", "good").await?;
+        maker.until("two lots", || async { Ok(maker.count("[data-test=lot]").await? == 2) }).await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.find("[data-test=no-lots]").await?;
+        Ok(())
+    })
+}
+
+#[test]
+fn the_rack_is_filtered_and_how_a_wire_is_kept_makes_the_buying_list() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.sees("[data-test=low]", "missing").await?;
+        maker.sees("[data-test=buying-list]", "half-hard copper").await?;
+        maker.click("[data-test=filter-metal]").await?;
+        maker.until("brass alone", || async { Ok(maker.count("[data-test=lot]").await? == 4) }).await?;
+        maker.click("[data-test=keeping]").await?;
+        maker.fill("[data-test=keep-length] input", "plenty").await?;
+        maker.click("[data-test=keep-keeping]").await?;
+        maker.sees("[data-test=keep-length]", "plenty").await?;
+        maker.fill("[data-test=keep-length] input", "60 m").await?;
+        maker.press(Key::Enter + "").await?;
+        // 16.75 m are there, 1.69 m picked: 44.94 m are missing, two packs of 25 m.
+        maker.sees("[data-test=buying-list]", "2 × 25.00 m").await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker
+            .until("the list to forget it", || async {
+                Ok(!maker.text("[data-test=buying-list]").await?.contains("2 × 25.00 m"))
+            })
+            .await
+    })
+}
+
+#[test]
+fn scrap_is_put_on_its_pile_and_priced_from_the_feed() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.sees("[data-test=scrap]", "14.62 g").await?;
+        maker.click("[data-test=add-scrap]").await?;
+        maker.fill("[data-test=scrap-mass] input", "some").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=scrap-mass]", "no weight").await?;
+        maker.fill("[data-test=scrap-mass] input", "8").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=scrap]", "220.0 g").await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.sees("[data-test=scrap]", "212.0 g").await?;
+        maker.click("[data-test=prices]").await?;
+        maker.click("[data-test=from-feed]").await?;
+        maker.fill("[data-test=currency] input", "crowns").await?;
+        maker.click("[data-test=keep-prices]").await?;
+        maker.sees("[data-test=scrap]", "crowns").await
+    })
+}
+
+#[test]
+fn an_empty_rack_says_how_to_begin() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.find("[data-test=lots]").await?;
+        let script = "return (async () => {
+            for (;;) {
+                const { lots } = await (await fetch('/api/lots')).json();
+                if (!lots.length) return true;
+                for (const { id, revision } of lots) await fetch(`/api/lots/${id}/archive`, {
+                    method: 'POST', headers: { 'content-type': 'application/json' },
+                    body: JSON.stringify({ revision, archived: true }),
+                });
+            }
+        })()";
+        maker.script(script).await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees("[data-test=no-lots]", "Nothing is on the rack yet").await
+    })
+}
