@@ -297,6 +297,11 @@ async fn lots_are_found_filtered_and_counted() {
     assert_eq!(total("metal=brass&kind=straight").await, 2);
     assert_eq!(total("find=blue%20spool").await, 1);
     assert_eq!(total("find=%25").await, 0);
+    // The next small piece comes from the shortest rest that gives it.
+    let holds = workshop.get("/api/lots?metal=brass&holds_mm=320").await.json();
+    let names: Vec<&str> =
+        holds["lots"].as_array().unwrap().iter().map(|lot| lot["name"].as_str().unwrap()).collect();
+    assert_eq!(names, ["Brass straights 1", "Brass straights 2", "Stage brass"]);
     let rack = workshop.get("/api/lots?metal=brass").await.json();
     let sum: f64 =
         rack["lots"].as_array().unwrap().iter().map(|lot| number(&lot["standing"]["left_g"])).sum();

@@ -66,8 +66,9 @@ async fn a_wrong_line_is_named_with_its_column_and_nothing_comes_in(
 }
 
 #[rstest]
-#[case("", "line 1", "no column “name”")]
-#[case("name,metal,thickness\na,b,c\n", "line 1", "“thickness” is no heading")]
+#[case("", "line 1", "headings of a table of lots")]
+#[case("name,metal,thickness\na,b,c\n", "line 1", "name, metal, size_mm")]
+#[case("name,metal,size_mm,thickness\na,b,c\n", "line 1", "“thickness” is no heading")]
 #[case("name,metal,size_mm,length_mm\n", "file", "nothing under its headings")]
 #[case("{\"format\":\"other\"}", "format", "lorimant-rack")]
 #[case("{\"format\":\"lorimant-rack\",\"version\":2}", "version", "version 1")]
@@ -96,7 +97,7 @@ async fn semicolons_and_decimal_commas_are_read_too() {
 #[tokio::test]
 async fn the_table_that_goes_out_comes_back_in_the_same() {
     let demo = Workshop::demo();
-    let out = demo.get("/api/rack/lots.csv").await.text();
+    let out = demo.get("/api/rack/tables/lots.csv").await.text();
     let other = Workshop::empty();
     let brought = import(&other, &out, false).await;
     assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
@@ -114,7 +115,7 @@ async fn a_name_like_a_formula_is_kept_from_spreadsheets_and_comes_back_as_it_wa
     let workshop = Workshop::empty();
     let lot = json!({ "name": "=1+1", "wire": { "metal": "copper", "size_mm": 1.0 } });
     workshop.post("/api/lots", &json!({ "lot": lot, "length_mm": 100 })).await;
-    let out = workshop.get("/api/rack/lots.csv").await.text();
+    let out = workshop.get("/api/rack/tables/lots.csv").await.text();
     assert!(out.contains("'=1+1"));
     let other = Workshop::empty();
     import(&other, &out, false).await;
@@ -197,4 +198,52 @@ async fn the_buying_list_goes_out_in_whole_packs() {
             assert!(packs * pack >= missing && (packs - 1.0) * pack < missing);
         }
     }
+}
+
+#[tokio::test]
+async fn keepings_and_scrap_come_back_from_their_tables() {
+    let demo = Workshop::demo();
+    let other = Workshop::empty();
+    for table in ["keepings.csv", "scrap.csv"] {
+        let out = demo.get(&format!("/api/rack/tables/{table}")).await.text();
+        let brought = import(&other, &out, false).await;
+        assert_eq!(brought.status, StatusCode::OK, "{table}: {}", brought.text());
+    }
+    let (here, there) =
+        (demo.get("/api/rack/all.json").await.json(), other.get("/api/rack/all.json").await.json());
+    assert_eq!((&here["keepings"], &here["scrap"]), (&there["keepings"], &there["scrap"]));
+    let unknown = demo.get("/api/rack/tables/spools.csv").await;
+    assert_eq!(unknown.status, StatusCode::NOT_FOUND);
+}
+
+#[tokio::test]
+async fn lines_of_the_ledger_come_in_for_lots_by_name() {
+    let workshop = Workshop::empty();
+    import(&workshop, TABLE, false).await;
+    let lines = "lot,change,length_mm,note\nBlue spool,cut,-615,hooks\nBlue spool,tried,-70,\n";
+    let brought = import(&workshop, lines, false).await;
+    assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
+    let left = async || {
+        workshop.get("/api/lots?metal=copper").await.json()["lots"][0]["standing"]["left_mm"].clone()
+    };
+    assert_eq!(left().await, 19_315.0);
+    let out = workshop.get("/api/rack/tables/ledger.csv").await.text();
+    assert!(out.contains("Blue spool,cut,-615.000,hooks,20"), "{out}");
+    for (text, field, says) in [
+        (
+            "lot,change,length_mm\nBlue spool,cut,-15\nBlue spool,cut,-20000\n",
+            "line 3.length_mm",
+            "19300 mm are left",
+        ),
+        ("lot,change,length_mm\nRed spool,cut,-15\n", "line 2.lot", "no lot “Red spool”"),
+        ("lot,change,length_mm\nBlue spool,cut,15\n", "line 2.length_mm", "negative"),
+        ("lot,change,length_mm\nBlue spool,lost,15\n", "line 2.change", "scrapped"),
+        ("lot,change,length_mm\n,cut,-15\n", "line 2.lot", "missing"),
+    ] {
+        let refused = import(&workshop, text, false).await;
+        assert!(refused.fault(field).contains(says), "{}", refused.text());
+    }
+    assert_eq!(left().await, 19_315.0);
+    workshop.post(&format!("/api/undo/{}", brought.json()["undo"]), &json!({})).await;
+    assert_eq!(left().await, 20_000.0);
 }

@@ -37,6 +37,9 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
         maker.sees("[data-test=listing-says]", "a metre").await?;
         maker.sees("[data-test=listing-says]", "Gauge 20 of which system").await?;
+        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        // 55.5 mm at 14.80 for 1.524 m.
+        maker.sees("[data-test=per-piece]", "0.54").await?;
         maker.sees("[data-test=lot-metal]", "sterling silver").await?;
         maker.sees("[data-test=lot-temper]", "half-hard").await?;
         // Without a tag it is not taken, and what was filled in stays.
@@ -102,6 +105,11 @@ fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
         maker.fill("[data-test=weight] input", "12 stone").await?;
         maker.press(Key::Tab + "").await?;
         maker.sees("[data-test=lot-fault]", "no unit of weight").await?;
+        // A scale that types: its line and Enter only look, and nothing is booked yet.
+        maker.fill("[data-test=weight] input", "+ 60.2 g").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=weighed]", "60.2 g less").await?;
+        maker.sees("[data-test=left]", "5.00 m").await?;
         maker.click("[data-test=read-scale]").await?;
         maker.sees("[data-test=weighed]", "for the spool is").await?;
         maker.is_accessible().await?;
@@ -232,7 +240,7 @@ fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
         maker.open("/rack").await?;
         maker.find("[data-test=lots]").await?;
         maker.click("[data-test=rack-files]").await?;
-        maker.click("[data-test=lots-csv]").await?;
+        maker.click("[data-test='lots.csv']").await?;
         let table = String::from_utf8(maker.saved("lorimant-lots.csv").await?)?;
         ensure!(table.contains("Blue spool"), "{table}");
         let folder = tempfile::tempdir()?;
@@ -252,9 +260,9 @@ fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
             "name,metal,size_mm,length_mm\nGood brass,brass,1.6,1000\nGood copper,copper,1,5000\n",
         )?;
         chooser.send_keys(good.to_str().context("a path")?).await?;
-        maker.sees("[data-test=preview]", "2 lots").await?;
+        maker.sees("[data-test=preview]", "2 records").await?;
         maker.click("[data-test=bring-in]").await?;
-        maker.sees(NOTICE, "Brought in 2 lots").await?;
+        maker.sees(NOTICE, "Brought in 2 records").await?;
         maker.fill("[data-test=find-lot] input", "good").await?;
         maker.until("two lots", || async { Ok(maker.count("[data-test=lot]").await? == 2) }).await?;
         maker.click("[data-test=undo-notice]").await?;
@@ -271,6 +279,16 @@ fn the_rack_is_filtered_and_how_a_wire_is_kept_makes_the_buying_list() -> Result
         maker.sees("[data-test=buying-list]", "half-hard copper").await?;
         maker.click("[data-test=filter-metal]").await?;
         maker.until("brass alone", || async { Ok(maker.count("[data-test=lot]").await? == 4) }).await?;
+        maker.fill("[data-test=holds]", "320 mm").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.until("those long enough", || async { Ok(maker.count("[data-test=lot]").await? == 3) }).await?;
+        maker.sees("[data-test=lot]", "Brass straights 1").await?;
+        maker.fill("[data-test=holds]", "a bit").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=holds-fault]", "a bit").await?;
+        maker.fill("[data-test=holds]", "").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.until("all brass", || async { Ok(maker.count("[data-test=lot]").await? == 4) }).await?;
         maker.click("[data-test=keeping]").await?;
         maker.fill("[data-test=keep-length] input", "plenty").await?;
         maker.click("[data-test=keep-keeping]").await?;

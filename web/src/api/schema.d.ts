@@ -1013,7 +1013,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Brings lots in from a table, or a whole rack from JSON: all of it, or nothing where anything is wrong. */
+        /** Brings a table in, or a whole rack from JSON: all of it, or nothing where anything is wrong. */
         post: operations["import_rack"];
         delete?: never;
         options?: never;
@@ -1021,15 +1021,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/rack/lots.csv": {
+    "/api/rack/tables/{table}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The lots with wire on them as a table. */
-        get: operations["lots_table"];
+        /** A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`. */
+        get: operations["rack_table"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3208,6 +3208,13 @@ export interface components {
          * @enum {string}
          */
         MovementKind: "bought" | "cut" | "trimmed" | "tried" | "scrapped" | "corrected";
+        /** @description A line of the ledger by the name of its lot. */
+        NamedMovement: {
+            /** @description The line. */
+            line: components["schemas"]["Movement"];
+            /** @description Name of a lot on the rack. */
+            lot: string;
+        };
         /** @description A pick by the name of its plan or pattern. */
         NamedPick: {
             /** @description Name of a kept plan or pattern. */
@@ -3749,6 +3756,8 @@ export interface components {
             keepings?: components["schemas"]["Keeping"][];
             /** @description Lots with their ledgers. */
             lots?: components["schemas"]["LotWithLedger"][];
+            /** @description Lines for lots that are on the rack already; only brought in. */
+            movements?: components["schemas"]["NamedMovement"][];
             /** @description What is picked to be made. */
             picks?: components["schemas"]["NamedPick"][];
             /** @description Scrap by metal and cleanliness. */
@@ -3763,7 +3772,7 @@ export interface components {
         RackImport: {
             /** @description Other records: how wires are kept, scrap, picks. */
             others_n: number;
-            /** @description Its lots, one by one. */
+            /** @description Its lines, or its lots, one by one. */
             rows: components["schemas"]["FileRow"][];
             /**
              * Format: int64
@@ -5506,6 +5515,8 @@ export interface operations {
                 metal?: components["schemas"]["Metal"];
                 /** @description Only spools, offcuts or straight lengths. */
                 kind?: components["schemas"]["StockKind"];
+                /** @description Only those that still hold a piece of this length, mm; of each wire the shortest that does first. */
+                holds_mm?: number;
                 /** @description Those used up or put away instead of those with wire on them. */
                 used_up?: boolean;
                 /** @description How many to pass over; 0 if left out. */
@@ -6945,11 +6956,13 @@ export interface operations {
             };
         };
     };
-    lots_table: {
+    rack_table: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                table: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -6960,6 +6973,14 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -46,8 +46,10 @@ const change = (row: PickedRow, event: Event) =>
   attempt(async () => {
     const pieces_n = Math.max(0, Math.round(Number((event.target as HTMLInputElement).value) || 0))
     const params = { path: { id: row.id }, query: { revision: row.revision } }
-    await data(api.PUT('/api/picks/{id}', { params, body: { entry: row.record.entry, pieces_n } }))
+    const body = { entry: row.record.entry, pieces_n }
+    const { undo } = await data(api.PUT('/api/picks/{id}', { params, body }))
     await refresh()
+    notice.did(`${pieces_n} of “${row.what}” are picked.`, undo, refresh)
   })
 
 const drop = (row: PickedRow) =>

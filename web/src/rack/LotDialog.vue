@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Lot, type Stocked, type Wire } from '../api/client'
 import { useNotice } from '../frame/notice'
+import PiecePicker, { type ChosenPiece } from './PiecePicker.vue'
 import { useAmounts, useRackRefresh, useWords } from './words'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
@@ -14,6 +15,8 @@ const faults = ref<Fault[]>([])
 const listing = ref('')
 const said = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
 const prices = ref('')
+const piece = ref<ChosenPiece | null>(null)
+const perPiece = ref('')
 const texts = ref<Record<string, string>>({})
 const picked = ref<{
   metal: Wire['metal'] | null
@@ -66,7 +69,14 @@ async function decode() {
     return
   }
   try {
-    const read = await data(api.POST('/api/listings/decode', { body: { text: listing.value } }))
+    const start = piece.value && (await data(api.POST('/api/costs/start', { body: piece.value.purpose })))
+    const body = { text: listing.value, blank_mm: start?.request.wire_mm }
+    const read = await data(api.POST('/api/listings/decode', { body }))
+    perPiece.value = !piece.value
+      ? ''
+      : read.per_blank
+        ? `${money(read.per_blank)} for the wire of one.`
+        : 'The line does not say what its wire costs.'
     said.value = read
     if (read.metal) picked.value.metal = read.metal
     if (read.temper) picked.value.temper = read.temper
@@ -86,6 +96,8 @@ async function decode() {
     faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: 'listing' }))
   }
 }
+
+watch(piece, decode)
 
 const at = (...fields: string[]) =>
   faults.value.filter((fault) => fields.includes(fault.field)).map((fault) => fault.sentence)
@@ -192,6 +204,10 @@ async function keep() {
           <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
           <li v-if="said.unclear.length" class="quiet">Not understood: {{ said.unclear.join(', ') }}.</li>
         </ul>
+        <p v-if="said" class="quiet">
+          Priced for <PiecePicker v-model="piece" label="a piece…" />
+          <span data-test="per-piece">{{ perPiece }}</span>
+        </p>
       </template>
       <div class="fields">
         <v-text-field

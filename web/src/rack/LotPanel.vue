@@ -107,6 +107,8 @@ const look = () =>
 
 const bookWeight = () =>
   attempt(async () => {
+    // A scale that acts as a keyboard ends its line with Enter: that only looks.
+    if (!weighed.value) return look()
     const body = { typed: texts.value.weight ?? '', book: true }
     const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
     start(null)
@@ -213,6 +215,7 @@ function edit() {
               autofocus
               autocomplete="off"
               data-test="weight"
+              @update:model-value="weighed = null"
               @change="look"
             />
             <v-btn data-test="read-scale" @click="readScale(simulated)">

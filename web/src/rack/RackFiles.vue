@@ -14,6 +14,13 @@ const name = ref('')
 const seen = ref<RackImport | null>(null)
 const faults = ref<Fault[]>([])
 
+const tables = [
+  { file: 'lots.csv', title: 'Lots' },
+  { file: 'ledger.csv', title: 'Ledger' },
+  { file: 'keepings.csv', title: 'How wires are kept' },
+  { file: 'scrap.csv', title: 'Scrap' },
+]
+
 const send = (preview: boolean) =>
   data(
     api.POST('/api/rack/import', {
@@ -46,7 +53,7 @@ async function bringIn() {
     const { undo, rows } = await send(false)
     open.value = false
     await refresh()
-    if (undo) notice.did(`Brought in ${rows.length} lots from ${name.value}.`, undo, refresh)
+    if (undo) notice.did(`Brought in ${rows.length} records from ${name.value}.`, undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -62,7 +69,15 @@ async function bringIn() {
       <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
         Bring in a table or JSON
       </button>
-      <a class="menu-line link" href="/api/rack/lots.csv" download data-test="lots-csv">Lots as CSV</a>
+      <a
+        v-for="table in tables"
+        :key="table.file"
+        class="menu-line link"
+        :href="`/api/rack/tables/${table.file}`"
+        download
+        :data-test="table.file"
+        >{{ table.title }} as CSV</a
+      >
       <a class="menu-line link" href="/api/rack/all.json" download data-test="rack-json">
         Everything as JSON
       </a>
@@ -92,8 +107,8 @@ async function bringIn() {
           of it comes in.
         </p>
         <p v-else>
-          {{ seen.rows.length }} lots{{ seen.others_n ? `, ${seen.others_n} other records` : '' }}. Nothing
-          has been written yet.
+          {{ seen.rows.length }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
+          written yet.
         </p>
         <table class="ledger">
           <tbody>

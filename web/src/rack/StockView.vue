@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, type Need, type Stocked, type Wire } from '../api/client'
+import { api, data, faultsOf, type Need, type Stocked, type Wire } from '../api/client'
 import BuyingList from './BuyingList.vue'
 import KeepingDialog from './KeepingDialog.vue'
 import LotDialog from './LotDialog.vue'
@@ -17,6 +17,9 @@ const find = ref('')
 const metal = ref<Wire['metal'] | null>(null)
 const kind = ref<'spool' | 'offcut' | 'straight' | null>(null)
 const usedUp = ref(false)
+const holds = ref('')
+const holdsMm = ref<number | null>(null)
+const holdsFault = ref('')
 const page = ref(0)
 const most = 100
 const receiving = ref<Stocked | 'new' | null>(null)
@@ -24,7 +27,7 @@ const opened = ref<number | null>(null)
 const keeping = ref<Wire | null>(null)
 
 const { data: rack, error } = useQuery({
-  queryKey: ['lots', find, metal, kind, usedUp, page],
+  queryKey: ['lots', find, metal, kind, usedUp, holdsMm, page],
   queryFn: () =>
     data(
       api.GET('/api/lots', {
@@ -34,6 +37,7 @@ const { data: rack, error } = useQuery({
             metal: metal.value ?? undefined,
             kind: kind.value ?? undefined,
             used_up: usedUp.value,
+            holds_mm: holdsMm.value ?? undefined,
             most,
             skip: page.value * most,
           },
@@ -63,6 +67,19 @@ const empty = computed(() => !rack.value?.metals.length && !find.value && !metal
 const longest = (lots: Stocked[]) =>
   Math.max(...lots.filter((lot) => lot.record.kind !== 'spool').map((lot) => lot.standing.left_mm), 1)
 const left = (lots: Stocked[]) => lots.reduce((sum, lot) => sum + lot.standing.left_mm, 0)
+
+/** Where the next small piece could come from: a length, typed any way lengths are written. */
+async function readHolds() {
+  page.value = 0
+  holdsFault.value = ''
+  holdsMm.value = null
+  if (!holds.value.trim()) return
+  try {
+    holdsMm.value = (await data(api.POST('/api/lengths/read', { body: { text: holds.value } }))).mm
+  } catch (thrown) {
+    holdsFault.value = faultsOf(thrown)[0]?.sentence ?? ''
+  }
+}
 
 function choose(next: Wire['metal']) {
   metal.value = metal.value === next ? null : next
@@ -113,14 +130,26 @@ function choose(next: Wire['metal']) {
             {{ one.shown }}s
           </option>
         </select>
+        <label class="holds">
+          that give a piece of
+          <input
+            v-model="holds"
+            class="word"
+            placeholder="any length"
+            autocomplete="off"
+            data-test="holds"
+            @change="readHolds"
+          />
+        </label>
         <label class="option">
           <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up
         </label>
       </div>
+      <p v-if="holdsFault" class="stop" role="alert" data-test="holds-fault">{{ holdsFault }}</p>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <p v-else-if="!rack" class="quiet" role="status">Fetching the rack…</p>
       <p v-else-if="!groups.length" class="empty" data-test="no-lots">
-        <template v-if="find || metal || kind">Nothing on the rack is like that.</template>
+        <template v-if="find || metal || kind || holdsMm">Nothing on the rack is like that.</template>
         <template v-else-if="usedUp">No lot is used up or put away.</template>
         <template v-else>
           Nothing is on the rack yet. Receive a spool: paste the shop's line, or say what it is; from then on
@@ -218,6 +247,10 @@ function choose(next: Wire['metal']) {
 
 .grow {
   flex: 1;
+}
+
+.holds input {
+  min-width: 5em;
 }
 
 .group header {

@@ -1,5 +1,6 @@
 //! The rack in open formats: everything as JSON, lots and the buying list as tables.
 
+use lorimant_core::cut_plan::StockKind;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::metal::Temper;
 use lorimant_core::section::Section;
@@ -13,6 +14,7 @@ use utoipa::ToSchema;
 
 use super::document::said_version;
 use super::plain;
+use crate::store::ledger::LedgerLine;
 
 const FORMAT: &str = "lorimant-rack";
 
@@ -38,6 +40,9 @@ pub(crate) struct RackDocument {
     /// What is picked to be made.
     #[serde(default)]
     pub picks: Vec<NamedPick>,
+    /// Lines for lots that are on the rack already; only brought in.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub movements: Vec<NamedMovement>,
 }
 
 /// A lot, and what came in and went out, oldest first.
@@ -48,6 +53,16 @@ pub(crate) struct LotWithLedger {
     pub lot: Lot,
     /// Its lines that stand; those that were reversed are left out.
     pub ledger: Vec<Movement>,
+}
+
+/// A line of the ledger by the name of its lot.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct NamedMovement {
+    /// Name of a lot on the rack.
+    pub lot: String,
+    /// The line.
+    pub line: Movement,
 }
 
 /// A pick by the name of its plan or pattern.
@@ -71,7 +86,7 @@ impl RackDocument {
         scrap: Vec<ScrapChange>,
         picks: Vec<NamedPick>,
     ) -> Self {
-        Self { format: FORMAT.to_owned(), version: 1, lots, keepings, scrap, picks }
+        Self { format: FORMAT.to_owned(), version: 1, lots, keepings, scrap, picks, movements: vec![] }
     }
 
     /// Everything wrong with it, each at its place in the file.
@@ -102,37 +117,149 @@ impl RackDocument {
     }
 }
 
-const HEADINGS: [&str; 14] = [
-    "name",
-    "kind",
-    "metal",
-    "temper",
-    "section",
-    "size_mm",
-    "surface",
-    "skin_share",
-    "length_mm",
-    "mass_g",
-    "price",
-    "bought_on",
-    "tare_g",
-    "note",
-];
+/// A table that goes out and comes back in, told by its headings.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum Table {
+    /// Lots with what is left of them.
+    Lots,
+    /// Lines of the ledger, for lots that are on the rack.
+    Ledger,
+    /// How wires are kept.
+    Keepings,
+    /// Scrap by metal and cleanliness.
+    Scrap,
+}
+
+impl Table {
+    const ALL: [Self; 4] = [Self::Lots, Self::Ledger, Self::Keepings, Self::Scrap];
+
+    /// Its headings; the first three are those it cannot do without.
+    fn headings(self) -> &'static [&'static str] {
+        match self {
+            Self::Lots => &[
+                "name",
+                "metal",
+                "size_mm",
+                "kind",
+                "temper",
+                "section",
+                "surface",
+                "skin_share",
+                "length_mm",
+                "mass_g",
+                "price",
+                "bought_on",
+                "tare_g",
+                "note",
+            ],
+            Self::Ledger => &["lot", "change", "length_mm", "note", "made_at"],
+            Self::Keepings => &[
+                "metal",
+                "size_mm",
+                "keep_mm",
+                "temper",
+                "section",
+                "shortest_useful_mm",
+                "pack_mm",
+                "pack_price",
+                "source",
+            ],
+            Self::Scrap => &["metal", "cleanliness", "mass_g", "note"],
+        }
+    }
+
+    fn needed(self) -> &'static [&'static str] {
+        &self.headings()[..3]
+    }
+
+    /// The table whose needed headings are all there.
+    fn told_by(headings: &[String]) -> Result<Self, Fault> {
+        let has = |wanted: &&str| headings.iter().any(|heading| heading == wanted);
+        let Some(table) = Self::ALL.into_iter().find(|table| table.needed().iter().all(|one| has(&one)))
+        else {
+            let wanted: Vec<String> = Self::ALL.iter().map(|table| table.needed().join(", ")).collect();
+            let said = format!(
+                "The first line must hold the headings of a table of lots ({}), of the ledger ({}), of how wires are \
+                 kept ({}), or of scrap ({}).",
+                wanted[0], wanted[1], wanted[2], wanted[3]
+            );
+            return Err(Fault::new("line 1", said));
+        };
+        if let Some(heading) = headings.iter().find(|heading| !table.headings().contains(&heading.as_str())) {
+            let shown: String = heading.chars().take(40).collect();
+            let said =
+                format!("“{shown}” is no heading of this table. Known: {}.", table.headings().join(", "));
+            return Err(Fault::new("line 1", said));
+        }
+        Ok(table)
+    }
+}
+
+fn written(table: csv::Writer<Vec<u8>>) -> anyhow::Result<Vec<u8>> {
+    table.into_inner().map_err(|error| anyhow::anyhow!("{error}"))
+}
+
+fn said(number: Option<f64>) -> String {
+    number.map(|n| n.to_string()).unwrap_or_default()
+}
+
+/// Lines of the ledger as a table: the lot's name, the line, when it was booked.
+pub(crate) fn ledger_csv(lines: &[(String, LedgerLine)]) -> anyhow::Result<Vec<u8>> {
+    let mut table = csv::Writer::from_writer(vec![]);
+    table.write_record(Table::Ledger.headings())?;
+    for (lot, line) in lines {
+        let Movement { kind, length_mm, note } = &line.movement;
+        let length = format!("{length_mm:.3}");
+        table.write_record([&plain(lot), kind.word(), &length, &plain(note), &line.made_at])?;
+    }
+    written(table)
+}
+
+/// How wires are kept, as a table.
+pub(crate) fn keepings_csv(keepings: &[Keeping]) -> anyhow::Result<Vec<u8>> {
+    let mut table = csv::Writer::from_writer(vec![]);
+    table.write_record(Table::Keepings.headings())?;
+    for keeping in keepings {
+        let wire = &keeping.wire;
+        table.write_record([
+            wire.metal.word(),
+            &wire.size_mm.to_string(),
+            &keeping.keep_mm.to_string(),
+            wire.temper.word(),
+            wire.section.word(),
+            &said(keeping.shortest_useful_mm),
+            &said(keeping.pack_mm),
+            &keeping.pack_price.map(|price| price.to_string()).unwrap_or_default(),
+            &plain(&keeping.source),
+        ])?;
+    }
+    written(table)
+}
+
+/// Scrap as a table.
+pub(crate) fn scrap_csv(scrap: &[ScrapChange]) -> anyhow::Result<Vec<u8>> {
+    let mut table = csv::Writer::from_writer(vec![]);
+    table.write_record(Table::Scrap.headings())?;
+    for pile in scrap {
+        let mass = format!("{:.3}", pile.mass_g);
+        table.write_record([pile.metal.word(), pile.cleanliness.word(), &mass, &plain(&pile.note)])?;
+    }
+    written(table)
+}
 
 /// Lots as a table: one line a lot, with what is left of it.
 pub(crate) fn lots_csv<'a>(lots: impl Iterator<Item = (&'a Lot, f64)>) -> anyhow::Result<Vec<u8>> {
     let mut table = csv::Writer::from_writer(vec![]);
-    table.write_record(HEADINGS)?;
-    let said = |number: Option<f64>| number.map(|n| n.to_string()).unwrap_or_default();
+    table.write_record(Table::Lots.headings())?;
     for (lot, left_mm) in lots {
         let standing = lot.standing(left_mm);
         table.write_record([
             plain(&lot.name),
-            lot.kind.word().to_owned(),
             lot.wire.metal.word().to_owned(),
+            lot.wire.size_mm.to_string(),
+            lot.kind.word().to_owned(),
             lot.wire.temper.word().to_owned(),
             lot.wire.section.word().to_owned(),
-            lot.wire.size_mm.to_string(),
             lot.surface.word().to_owned(),
             said(lot.skin_share),
             format!("{left_mm:.3}"),
@@ -143,7 +270,7 @@ pub(crate) fn lots_csv<'a>(lots: impl Iterator<Item = (&'a Lot, f64)>) -> anyhow
             plain(&lot.note),
         ])?;
     }
-    table.into_inner().map_err(|error| anyhow::anyhow!("{error}"))
+    written(table)
 }
 
 /// The buying list as a table: what is missing, in whole packs.
@@ -173,56 +300,60 @@ pub(crate) fn needs_csv(needs: &[Need]) -> anyhow::Result<Vec<u8>> {
             plain(&need.source),
         ])?;
     }
-    table.into_inner().map_err(|error| anyhow::anyhow!("{error}"))
+    written(table)
 }
 
-/// A line of a table of lots, read as far as it can be.
+/// What a line of a table holds.
+pub(crate) enum Record {
+    /// A lot and how much of it.
+    Lot(LotWithLedger),
+    /// A line of the ledger, for the lot of this name.
+    Movement(NamedMovement),
+    /// How a wire is kept.
+    Keeping(Keeping),
+    /// Scrap.
+    Scrap(ScrapChange),
+}
+
+/// A line of a table, read as far as it can be.
 pub(crate) struct ReadRow {
     /// Its number in the file; the headings are line 1.
     pub line: u64,
-    /// What stands under `name`.
+    /// What it is about.
     pub name: String,
-    /// The lot and how much of it, or everything wrong with the line, by heading.
-    pub read: Result<LotWithLedger, Faults>,
+    /// What it holds, or everything wrong with it, by heading.
+    pub read: Result<Record, Faults>,
 }
 
-/// Reads a table of lots, line by line; commas or semicolons between the columns.
+/// Reads a table of the rack, line by line; commas or semicolons between the columns.
 ///
 /// # Errors
-/// Where it is no table of lots at all: no headings, unknown ones, none that say what the wire is.
-pub(crate) fn read_lots(text: &str) -> Result<Vec<ReadRow>, Fault> {
+/// Where it is none of the tables there are, or cannot be read at all.
+pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
     let text = text.trim_start_matches('\u{feff}');
     let first = text.lines().next().unwrap_or_default();
     let delimiter = if first.matches(';').count() > first.matches(',').count() { b';' } else { b',' };
-    let mut table = csv::ReaderBuilder::new()
+    let mut reader = csv::ReaderBuilder::new()
         .delimiter(delimiter)
         .trim(csv::Trim::All)
         .flexible(true)
         .from_reader(text.as_bytes());
     let unreadable =
         |error: csv::Error| Fault::new("file", format!("This is no table that can be read: {error}."));
-    let headings: Vec<String> = table.headers().map_err(unreadable)?.iter().map(str::to_lowercase).collect();
-    for heading in &headings {
-        if !HEADINGS.contains(&heading.as_str()) {
-            let shown: String = heading.chars().take(40).collect();
-            let said = format!("“{shown}” is no heading known here. Known: {}.", HEADINGS.join(", "));
-            return Err(Fault::new("line 1", said));
-        }
-    }
-    for wanted in ["name", "metal", "size_mm"] {
-        if !headings.iter().any(|heading| heading == wanted) {
-            return Err(Fault::new(
-                "line 1",
-                format!("There is no column “{wanted}”. Headings stand in the first line."),
-            ));
-        }
-    }
+    let headings: Vec<String> = reader.headers().map_err(unreadable)?.iter().map(str::to_lowercase).collect();
+    let table = Table::told_by(&headings)?;
     let mut rows = vec![];
-    for record in table.records() {
+    for record in reader.records() {
         let record = record.map_err(unreadable)?;
         let line = record.position().map_or(0, csv::Position::line);
         let cells = Cells { headings: &headings, record: &record };
-        rows.push(ReadRow { line, name: cells.text("name"), read: cells.lot() });
+        let (name, read) = match table {
+            Table::Lots => (cells.text("name"), cells.lot().map(Record::Lot)),
+            Table::Ledger => (cells.text("lot"), cells.movement().map(Record::Movement)),
+            Table::Keepings => (cells.text("metal"), cells.keeping().map(Record::Keeping)),
+            Table::Scrap => (cells.text("metal"), cells.scrap().map(Record::Scrap)),
+        };
+        rows.push(ReadRow { line, name, read });
     }
     Ok(rows)
 }
@@ -265,39 +396,60 @@ impl Cells<'_> {
         read
     }
 
-    fn price(&self, faults: &mut Vec<Fault>) -> Option<Decimal> {
-        let cell = self.text("price");
+    fn money(&self, heading: &str, faults: &mut Vec<Fault>) -> Option<Decimal> {
+        let cell = self.text(heading);
         let read = cell.replace(',', ".").parse();
         if read.is_err() && !cell.is_empty() {
             let shown: String = cell.chars().take(40).collect();
             let said = format!("“{shown}” is no amount of money. Write it as 1240.50, without its currency.");
-            faults.push(Fault::new("price", said));
+            faults.push(Fault::new(heading, said));
         }
         read.ok()
     }
 
+    /// A word the line cannot do without.
+    fn needed<T: std::str::FromStr<Err: std::fmt::Display>>(
+        &self,
+        heading: &str,
+        faults: &mut Vec<Fault>,
+    ) -> Option<T> {
+        if self.text(heading).is_empty() {
+            faults.push(Fault::new(heading, format!("The {heading} is missing.")));
+        }
+        self.word(heading, faults)
+    }
+
+    /// A number the line cannot do without.
+    fn needed_number(&self, heading: &str, faults: &mut Vec<Fault>) -> Option<f64> {
+        if self.text(heading).is_empty() {
+            faults.push(Fault::new(
+                heading,
+                format!("The column {heading} is empty here: a number is missing."),
+            ));
+        }
+        self.number(heading, faults)
+    }
+
+    fn wire(&self, faults: &mut Vec<Fault>) -> Option<Wire> {
+        let metal = self.needed("metal", faults);
+        let size_mm = self.needed_number("size_mm", faults);
+        let temper = self.word("temper", faults).unwrap_or(Temper::Soft);
+        let section = self.word("section", faults).unwrap_or(Section::Round);
+        Some(Wire { metal: metal?, section, size_mm: size_mm?, temper })
+    }
+
     fn lot(&self) -> Result<LotWithLedger, Faults> {
         let mut faults = vec![];
-        let metal = self.word("metal", &mut faults);
-        if metal.is_none() && faults.is_empty() {
-            faults.push(Fault::new("metal", "The metal is missing."));
-        }
-        let size_mm = self.number("size_mm", &mut faults);
-        if self.text("size_mm").is_empty() {
-            faults.push(Fault::new("size_mm", "The size is missing: the diameter of the wire, mm."));
-        }
-        let temper = self.word("temper", &mut faults).unwrap_or(Temper::Soft);
-        let section = self.word("section", &mut faults).unwrap_or(Section::Round);
-        let kind = self.word("kind", &mut faults).unwrap_or(lorimant_core::cut_plan::StockKind::Spool);
+        let wire = self.wire(&mut faults);
+        let kind = self.word("kind", &mut faults).unwrap_or(StockKind::Spool);
         let surface = self.word("surface", &mut faults).unwrap_or(Surface::Bare);
         let skin_share = self.number("skin_share", &mut faults);
         let tare_g = self.number("tare_g", &mut faults);
         // A weight beside a length is what the length weighs, as this program writes it itself.
         let length_mm = self.number("length_mm", &mut faults);
         let mass_g = self.number("mass_g", &mut faults).filter(|_| length_mm.is_none());
-        let price = self.price(&mut faults);
-        let (Some(metal), Some(size_mm)) = (metal, size_mm) else { return Err(Faults(faults)) };
-        let wire = Wire { metal, section, size_mm, temper };
+        let price = self.money("price", &mut faults);
+        let Some(wire) = wire else { return Err(Faults(faults)) };
         let day = self.text("bought_on");
         let mut lot = Lot {
             name: self.text("name"),
@@ -311,26 +463,63 @@ impl Cells<'_> {
             tare_g,
             note: self.text("note"),
         };
-        if let Err(Faults(found)) = lot.check() {
-            // A table has no records within records: `wire.size_mm` stands under `size_mm`.
-            faults.extend(found.into_iter().map(|fault| {
-                let field = fault.field.rsplit('.').next().unwrap_or_default().to_owned();
-                Fault { field, ..fault }
-            }));
-            return Err(Faults(faults));
-        }
-        match both_ways(&lot.wire, length_mm, mass_g) {
-            Ok((length_mm, _)) if faults.is_empty() => {
-                lot.bought_mm = Some(length_mm);
-                let ledger =
-                    vec![Movement { kind: MovementKind::Bought, length_mm, note: "brought in".to_owned() }];
-                Ok(LotWithLedger { lot, ledger })
-            }
-            Ok(_) => Err(Faults(faults)),
-            Err(fault) => {
-                faults.push(fault);
-                Err(Faults(faults))
-            }
-        }
+        let amount = both_ways(&lot.wire, length_mm, mass_g);
+        let length_mm = amount.map_err(|fault| faults.push(fault)).map_or(0.0, |(length_mm, _)| length_mm);
+        lot.bought_mm = Some(length_mm).filter(|mm| *mm > 0.0);
+        checked(faults, lot.check())?;
+        let ledger = vec![Movement { kind: MovementKind::Bought, length_mm, note: "brought in".to_owned() }];
+        Ok(LotWithLedger { lot, ledger })
     }
+
+    fn movement(&self) -> Result<NamedMovement, Faults> {
+        let mut faults = vec![];
+        if self.text("lot").is_empty() {
+            faults.push(Fault::new("lot", "The lot's name is missing."));
+        }
+        let kind = self.needed("change", &mut faults);
+        let length_mm = self.needed_number("length_mm", &mut faults);
+        let (Some(kind), Some(length_mm)) = (kind, length_mm) else { return Err(Faults(faults)) };
+        let line = Movement { kind, length_mm, note: self.text("note") };
+        checked(faults, line.check())?;
+        Ok(NamedMovement { lot: self.text("lot"), line })
+    }
+
+    fn keeping(&self) -> Result<Keeping, Faults> {
+        let mut faults = vec![];
+        let wire = self.wire(&mut faults);
+        let keep_mm = self.needed_number("keep_mm", &mut faults);
+        let shortest_useful_mm = self.number("shortest_useful_mm", &mut faults);
+        let pack_mm = self.number("pack_mm", &mut faults);
+        let pack_price = self.money("pack_price", &mut faults);
+        let (Some(wire), Some(keep_mm)) = (wire, keep_mm) else { return Err(Faults(faults)) };
+        let keeping =
+            Keeping { wire, shortest_useful_mm, keep_mm, pack_mm, pack_price, source: self.text("source") };
+        checked(faults, keeping.check())?;
+        Ok(keeping)
+    }
+
+    fn scrap(&self) -> Result<ScrapChange, Faults> {
+        let mut faults = vec![];
+        let metal = self.needed("metal", &mut faults);
+        let cleanliness = self.needed("cleanliness", &mut faults);
+        let mass_g = self.needed_number("mass_g", &mut faults);
+        let (Some(metal), Some(cleanliness), Some(mass_g)) = (metal, cleanliness, mass_g) else {
+            return Err(Faults(faults));
+        };
+        let change = ScrapChange { metal, cleanliness, mass_g, note: self.text("note") };
+        checked(faults, change.check())?;
+        Ok(change)
+    }
+}
+
+/// All that is wrong with a line: what could not be read, and what was read and cannot be.
+fn checked(mut faults: Vec<Fault>, check: Result<(), Faults>) -> Result<(), Faults> {
+    if let Err(Faults(found)) = check {
+        // A table has no records within records: `wire.size_mm` stands under `size_mm`.
+        faults.extend(found.into_iter().map(|fault| {
+            let field = fault.field.rsplit('.').next().unwrap_or_default().to_owned();
+            Fault { field, ..fault }
+        }));
+    }
+    if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
 }

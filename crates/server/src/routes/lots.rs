@@ -46,6 +46,8 @@ struct RackQuery {
     metal: Option<Metal>,
     /// Only spools, offcuts or straight lengths.
     kind: Option<StockKind>,
+    /// Only those that still hold a piece of this length, mm; of each wire the shortest that does first.
+    holds_mm: Option<f64>,
     /// Those used up or put away instead of those with wire on them.
     #[serde(default)]
     used_up: bool,
@@ -67,8 +69,8 @@ async fn list_lots(
     Shared(state): Shared<State>,
     Query(query): Query<RackQuery>,
 ) -> Result<Json<Rack>, Problem> {
-    let RackQuery { find, metal, kind, used_up, skip, most } = query;
-    let wanted = WantedLots { find, metal, kind, used_up, skip, most: most.clamp(1, 500) };
+    let RackQuery { find, metal, kind, holds_mm, used_up, skip, most } = query;
+    let wanted = WantedLots { find, metal, kind, holds_mm, used_up, skip, most: most.clamp(1, 500) };
     read(&state, move |connection| rack::rack(connection, &wanted)).await.map(Json)
 }
 

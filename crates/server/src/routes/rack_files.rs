@@ -1,10 +1,11 @@
 //! The rack in and out: JSON for all of it, a table for the lots; looked at before anything is written.
 
 use axum::Json;
-use axum::extract::{Query, State as Shared};
+use axum::extract::{Path, Query, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::length::shown;
+use lorimant_core::length::{LengthUnit, shown};
+use lorimant_core::stock::wire_shown;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -12,12 +13,12 @@ use utoipa_axum::routes;
 
 use super::{file, made, read, write};
 use crate::State;
-use crate::export::rack::{LotWithLedger, RackDocument, lots_csv, read_lots};
+use crate::export::rack::{self as format, LotWithLedger, RackDocument, Record};
 use crate::problem::{Problem, understand};
 use crate::store::{rack, shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(rack_json)).routes(routes!(lots_table)).routes(routes!(import_rack))
+    OpenApiRouter::new().routes(routes!(rack_json)).routes(routes!(rack_table)).routes(routes!(import_rack))
 }
 
 /// Everything on the rack as one JSON document, in the published schema.
@@ -28,13 +29,34 @@ async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     Ok(file("application/json", "lorimant-rack.json", bytes))
 }
 
-/// The lots with wire on them as a table.
-#[utoipa::path(get, path = "/api/rack/lots.csv", responses((status = 200, body = String, content_type = "text/csv")))]
-async fn lots_table(Shared(state): Shared<State>) -> Result<Response, Problem> {
-    let lots = read(&state, rack::in_stock).await?;
-    let bytes =
-        made(move || lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm)))).await?;
-    Ok(file("text/csv; charset=utf-8", "lorimant-lots.csv", bytes))
+/// A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`.
+#[utoipa::path(get, path = "/api/rack/tables/{table}", params(("table" = String, Path)),
+    responses((status = 200, body = String, content_type = "text/csv"), (status = 404, body = Problem)))]
+async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> Result<Response, Problem> {
+    let bytes = match table.as_str() {
+        "lots.csv" => {
+            let lots = read(&state, rack::in_stock).await?;
+            made(move || format::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm))))
+                .await?
+        }
+        "ledger.csv" => {
+            let lines = read(&state, rack::all_lines).await?;
+            made(move || format::ledger_csv(&lines)).await?
+        }
+        "keepings.csv" => {
+            let document = read(&state, rack::document).await?;
+            made(move || format::keepings_csv(&document.keepings)).await?
+        }
+        "scrap.csv" => {
+            let document = read(&state, rack::document).await?;
+            made(move || format::scrap_csv(&document.scrap)).await?
+        }
+        _ => {
+            let known = "lots.csv, ledger.csv, keepings.csv and scrap.csv";
+            return Err(Problem::missing(format!("There is no table “{table}”. There are {known}.")));
+        }
+    };
+    Ok(file("text/csv; charset=utf-8", &format!("lorimant-{table}"), bytes))
 }
 
 /// Whether a file is only looked at.
@@ -63,7 +85,7 @@ struct FileRow {
 /// What a file holds, and whether it was brought in.
 #[derive(Serialize, ToSchema)]
 struct RackImport {
-    /// Its lots, one by one.
+    /// Its lines, or its lots, one by one.
     rows: Vec<FileRow>,
     /// Other records: how wires are kept, scrap, picks.
     others_n: usize,
@@ -74,9 +96,9 @@ struct RackImport {
     undo: Option<i64>,
 }
 
-fn says(one: &LotWithLedger) -> String {
+fn says_lot(one: &LotWithLedger) -> String {
     let left: f64 = one.ledger.iter().map(|line| line.length_mm).sum();
-    format!("{}, {} m", one.lot.sentence(lorimant_core::length::LengthUnit::Mm), shown(left / 1000.0, 2))
+    format!("{}, {} m", one.lot.sentence(LengthUnit::Mm), shown(left / 1000.0, 2))
 }
 
 /// The document a file holds, with its rows.
@@ -90,7 +112,7 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
             .map(|(i, one)| FileRow {
                 place: format!("lots[{i}]"),
                 name: one.lot.name.clone(),
-                says: says(one),
+                says: says_lot(one),
                 faults: vec![],
             })
             .collect();
@@ -111,27 +133,43 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
         }
         return Ok((document, rows));
     }
-    let mut lots = vec![];
+    let mut document = RackDocument::of(vec![], vec![], vec![], vec![]);
     let mut rows = vec![];
-    for row in read_lots(text)? {
+    for row in format::read_table(text)? {
         let place = format!("line {}", row.line);
+        let (mut says, mut faults) = (String::new(), vec![]);
         match row.read {
-            Ok(one) => {
-                rows.push(FileRow { place, name: row.name, says: says(&one), faults: vec![] });
-                lots.push(one);
+            Ok(Record::Lot(one)) => {
+                says = says_lot(&one);
+                document.lots.push(one);
             }
-            Err(Faults(faults)) => rows.push(FileRow { place, name: row.name, says: String::new(), faults }),
+            Ok(Record::Movement(one)) => {
+                says = format!("{} {} mm", one.line.kind.shown(), shown(one.line.length_mm, 3));
+                document.movements.push(one);
+            }
+            Ok(Record::Keeping(one)) => {
+                says = format!(
+                    "{}, keep {} m",
+                    wire_shown(&one.wire, LengthUnit::Mm),
+                    shown(one.keep_mm / 1000.0, 2)
+                );
+                document.keepings.push(one);
+            }
+            Ok(Record::Scrap(one)) => {
+                says = format!("{}, {} g", one.cleanliness, shown(one.mass_g, 3));
+                document.scrap.push(one);
+            }
+            Err(Faults(found)) => faults = found,
         }
+        rows.push(FileRow { place, name: row.name, says, faults });
     }
     if rows.is_empty() {
-        return Err(
-            Fault::new("file", "The table holds no lots: there is nothing under its headings.").into()
-        );
+        return Err(Fault::new("file", "The table is empty: there is nothing under its headings.").into());
     }
-    Ok((RackDocument::of(lots, vec![], vec![], vec![]), rows))
+    Ok((document, rows))
 }
 
-/// Brings lots in from a table, or a whole rack from JSON: all of it, or nothing where anything is wrong.
+/// Brings a table in, or a whole rack from JSON: all of it, or nothing where anything is wrong.
 #[utoipa::path(post, path = "/api/rack/import", params(HowImported), request_body(content = String, content_type = "text/plain"),
     responses((status = 200, body = RackImport), (status = 422, body = Problem)))]
 async fn import_rack(
@@ -140,7 +178,13 @@ async fn import_rack(
     text: String,
 ) -> Result<Json<RackImport>, Problem> {
     let (document, rows) = understood(&text)?;
-    let others_n = document.keepings.len() + document.scrap.len() + document.picks.len();
+    // Of a table every record is a row; of JSON the lots are.
+    let records = document.lots.len()
+        + document.keepings.len()
+        + document.scrap.len()
+        + document.picks.len()
+        + document.movements.len();
+    let others_n = records.saturating_sub(rows.len());
     let wrong_n = rows.iter().filter(|row| !row.faults.is_empty()).count();
     if preview {
         return Ok(Json(RackImport { rows, others_n, wrong_n, undo: None }));
@@ -150,10 +194,24 @@ async fn import_rack(
     if !faults.is_empty() {
         return Err(Faults(faults).into());
     }
-    let undo = write(&state, move |t| {
+    let brought = write(&state, move |t| {
         let undo = shelf::batch(t)?;
         rack::bring_in(t, undo, &document)?;
         Ok(undo)
     });
-    Ok(Json(RackImport { rows, others_n, wrong_n, undo: Some(undo.await?) }))
+    let undo = brought.await.map_err(|problem| at_its_line(problem, &rows))?;
+    Ok(Json(RackImport { rows, others_n, wrong_n, undo: Some(undo) }))
+}
+
+/// What the store refused stands at the record's place in the document; of a table, that is a line.
+fn at_its_line(mut problem: Problem, rows: &[FileRow]) -> Problem {
+    for fault in &mut problem.errors {
+        let index = fault.field.split(['[', ']']).nth(1).and_then(|number| number.parse::<usize>().ok());
+        let row = index.and_then(|index| rows.get(index)).filter(|row| row.place.starts_with("line"));
+        if let Some(row) = row {
+            let column = fault.field.rsplit('.').next().unwrap_or_default();
+            fault.field = format!("{}.{column}", row.place);
+        }
+    }
+    problem
 }

@@ -18,7 +18,7 @@ use serde::Serialize;
 use utoipa::ToSchema;
 
 use super::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
-use super::ledger::{self, millimetres};
+use super::ledger::{self, LedgerLine, millimetres};
 use super::shelf::{COLUMNS, Edit, Entry, Raw, Shelf};
 use super::{Result, StoreError};
 use crate::export::rack::{LotWithLedger, NamedPick, RackDocument};
@@ -61,6 +61,8 @@ pub(crate) struct WantedLots {
     pub metal: Option<Metal>,
     /// Only this kind.
     pub kind: Option<StockKind>,
+    /// Only those that still hold a piece of this length, mm; the shortest that does first.
+    pub holds_mm: Option<f64>,
     /// Those that are used up or put away instead of those with wire on them.
     pub used_up: bool,
     /// How many to pass over.
@@ -99,7 +101,13 @@ pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack>
     let unit = unit_of(connection)?;
     let mut found = matching(connection, wanted)?;
     found.retain(|(raw, _)| wanted.used_up == (raw.archived || left(raw.id) == 0));
-    found.sort_by_key(|(raw, place)| (*place, std::cmp::Reverse(left(raw.id))));
+    if let Some(holds_mm) = wanted.holds_mm {
+        // The next small piece comes from the shortest rest that gives it.
+        found.retain(|(raw, _)| millimetres(left(raw.id)) >= holds_mm);
+        found.sort_by_key(|(raw, place)| (*place, left(raw.id)));
+    } else {
+        found.sort_by_key(|(raw, place)| (*place, std::cmp::Reverse(left(raw.id))));
+    }
     let total = i64::try_from(found.len()).unwrap_or(i64::MAX);
     let lots = found
         .into_iter()
@@ -134,7 +142,7 @@ fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, i6
     let sql = format!(
         "SELECT {COLUMNS}, dense_rank() OVER (ORDER BY json_extract(record, '$.wire.metal'), \
          json_extract(record, '$.wire.size_mm') DESC, json_extract(record, '$.wire')) AS place \
-         FROM entries WHERE shelf = 'lot'{clauses}"
+         FROM entries WHERE shelf = 'lot'{clauses} ORDER BY id"
     );
     let mut statement = connection.prepare(&sql)?;
     let rows = statement.query_map(bound.as_slice(), |row| Ok((Raw::of(row)?, row.get("place")?)))?;
@@ -347,6 +355,22 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
     for (i, change) in document.scrap.iter().enumerate() {
         ledger::book_scrap(t, batch, change).map_err(placed(format!("scrap[{i}]")))?;
     }
+    for (i, one) in document.movements.iter().enumerate() {
+        let named = "SELECT id FROM entries WHERE shelf = 'lot' AND archived = 0 AND name = ?1";
+        let ids: Vec<i64> = t
+            .prepare_cached(named)?
+            .query_map([&one.lot], |row| row.get(0))?
+            .collect::<rusqlite::Result<_>>()?;
+        let [id] = ids.as_slice() else {
+            let shown: String = one.lot.chars().take(60).collect();
+            let said = match ids.len() {
+                0 => format!("There is no lot “{shown}” on the rack."),
+                n => format!("{n} lots are called “{shown}”: give them different names first."),
+            };
+            return Err(StoreError::Refused(Fault::new(format!("movements[{i}].lot"), said).into()));
+        };
+        ledger::book(t, batch, *id, &one.line).map_err(placed(format!("movements[{i}].line")))?;
+    }
     for (i, pick) in document.picks.iter().enumerate() {
         let sql = "SELECT id FROM entries WHERE shelf IN ('plan', 'pattern') AND archived = 0 AND name = ?1 \
                    ORDER BY updated_at DESC";
@@ -360,4 +384,15 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
         Shelf::Picks.add(t, batch, &pick)?;
     }
     Ok(())
+}
+
+/// Every line of the ledger with the name of its lot, lot by lot, oldest first.
+pub(crate) fn all_lines(connection: &Connection) -> Result<Vec<(String, LedgerLine)>> {
+    let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
+    let mut all = vec![];
+    for lot in lots {
+        let lines = ledger::lines(connection, lot.id)?;
+        all.extend(lines.into_iter().rev().map(|line| (lot.name.clone(), line)));
+    }
+    Ok(all)
 }
