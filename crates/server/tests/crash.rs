@@ -1,29 +1,16 @@
 //! A server killed under writes, again and again: the file opens, every acknowledged plan is there.
-#![allow(clippy::unwrap_used, clippy::expect_used, missing_docs)]
+#![allow(clippy::unwrap_used, missing_docs)]
 
-use std::io::{BufRead as _, BufReader};
-use std::path::Path;
-use std::process::{Child, Command, Stdio};
+mod common;
+
 use std::sync::atomic::{AtomicBool, Ordering};
 use std::sync::{Arc, Mutex};
 
+use common::start;
 use lorimant_server::Store;
 use serde_json::{Value, json};
 
 const KILLS: usize = 200;
-
-fn start(file: &Path) -> (Child, String) {
-    let mut child = Command::new(env!("CARGO_BIN_EXE_lorimant"))
-        .args(["serve", "--port", "0", "--data"])
-        .arg(file)
-        .stdout(Stdio::piped())
-        .spawn()
-        .unwrap();
-    let mut line = String::new();
-    BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
-    let address = line.split_whitespace().last().expect("an address").to_owned();
-    (child, address)
-}
 
 /// Keeps plans one after another until the server is gone; notes each that was acknowledged.
 fn write(address: &str, round: usize, writer: usize, acknowledged: &Mutex<Vec<String>>, stop: &AtomicBool) {

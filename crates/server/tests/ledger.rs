@@ -1,15 +1,12 @@
 //! The ledger: what is left is the sum of its lines, whoever writes, and whatever breaks off.
-#![allow(clippy::unwrap_used, clippy::expect_used, missing_docs)]
+#![allow(clippy::unwrap_used, missing_docs)]
 
 mod common;
 
-use std::io::{BufRead as _, BufReader};
-use std::path::Path;
-use std::process::{Child, Command, Stdio};
 use std::time::Duration;
 
 use axum::http::StatusCode;
-use common::{Reply, Workshop};
+use common::{Reply, Workshop, start};
 use lorimant_server::Store;
 use serde_json::{Value, json};
 
@@ -165,9 +162,17 @@ async fn no_line_is_changed_or_taken_out_even_by_hand() {
     let workshop = Workshop::empty();
     receive(&workshop, "Blue spool", 500.0).await;
     let file = rusqlite::Connection::open(workshop.folder.path().join("workshop.lorimant")).unwrap();
-    for sql in ["UPDATE ledger SET amount = 1", "DELETE FROM ledger"] {
+    for (sql, says) in [
+        ("UPDATE ledger SET amount = 1", "never"),
+        ("DELETE FROM ledger", "never"),
+        // Nor can more go out than there is.
+        (
+            "INSERT INTO ledger (batch, lot, kind, amount, note, made_at) VALUES (9, 1, 'cut', -500001, '', '')",
+            "CHECK",
+        ),
+    ] {
         let refused = file.execute(sql, []).unwrap_err().to_string();
-        assert!(refused.contains("never"), "{refused}");
+        assert!(refused.contains(says), "{refused}");
     }
 }
 
@@ -276,19 +281,6 @@ async fn bookings_at_once_never_overdraw_and_lose_none() {
     // 160 asked for ten millimetres each, of a metre.
     assert_eq!((booked, left(&first, id).await), (100, 0.0));
     assert_eq!(ledger(&first, id).await.len(), 101);
-}
-
-fn start(file: &Path) -> (Child, String) {
-    let mut child = Command::new(env!("CARGO_BIN_EXE_lorimant"))
-        .args(["serve", "--port", "0", "--data"])
-        .arg(file)
-        .stdout(Stdio::piped())
-        .spawn()
-        .unwrap();
-    let mut line = String::new();
-    BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
-    let address = line.split_whitespace().last().expect("an address").to_owned();
-    (child, address)
 }
 
 const LOTS: i64 = 40;

@@ -165,10 +165,18 @@ fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
 #[test]
 fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cut").await?;
-        maker.find("[data-test=strip]").await?;
-        choose(maker, "[data-test=piece]", "Lantern bearers, oval links").await?;
+        maker.open("/kept").await?;
+        maker.fill("[data-test=find] input", "Lantern").await?;
+        maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=pick]").await?;
         maker.sees(NOTICE, "Picked “Lantern bearers, oval links”").await?;
+        maker.open("/rack/cut").await?;
+        maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
+        maker.click("[data-test=drop-pick]").await?;
+        maker.until("four picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 4) }).await?;
+        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.sees(NOTICE, "Picked “Water sprites, ear wires”").await?;
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.fill("[data-test=pick-count]", "4000").await?;
         maker.press(Key::Tab + "").await?;

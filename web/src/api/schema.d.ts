@@ -373,11 +373,28 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What stands on the rack, by metal and size, with what is left of each lot and of each metal. */
+        /** What stands on the rack, by metal and size, with what is left of each lot. */
         get: operations["list_lots"];
         put?: never;
         /** Receives a lot: puts it on the rack and books its wire as bought. */
         post: operations["receive_lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/metals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is of each metal, the heaviest first. */
+        get: operations["metal_totals"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3170,7 +3187,7 @@ export interface components {
              */
             left_mm: number;
             /**
-             * Format: int64
+             * Format: int32
              * @description How many lots.
              */
             lots_n: number;
@@ -3740,12 +3757,7 @@ export interface components {
         Rack: {
             /** @description Lots, by metal, size and length left. */
             lots: components["schemas"]["Stocked"][];
-            /** @description What there is of each metal, whatever is looked for. */
-            metals: components["schemas"]["MetalTotal"][];
-            /**
-             * Format: int64
-             * @description How many there are in all.
-             */
+            /** @description How many there are in all. */
             total: number;
         };
         /** @description Everything on the rack. Schema: `docs/schema/rack.schema.json`. */
@@ -5567,6 +5579,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    metal_totals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MetalTotal"][];
                 };
             };
         };

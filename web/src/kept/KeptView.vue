@@ -7,11 +7,13 @@ import { useRouter } from 'vue-router'
 import { api, data, type PlanEntry } from '../api/client'
 import BringIn from '../desk/BringIn.vue'
 import { useNotice } from '../frame/notice'
+import { usePick } from '../rack/words'
 import { usePlan } from '../rings/plan'
 import RenameDialog from '../desk/RenameDialog.vue'
 
 const plan = usePlan()
 const notice = useNotice()
+const pickToCut = usePick()
 const router = useRouter()
 const queries = useQueryClient()
 const find = ref('')
@@ -52,6 +54,9 @@ const open = (entry: PlanEntry) =>
     await plan.openKept(entry)
     await router.push('/rings')
   })
+
+const pick = ({ id, record }: PlanEntry) =>
+  attempt(() => pickToCut(id, record.name, record.request.rings_n ?? 1))
 
 const duplicate = ({ record }: PlanEntry) =>
   attempt(async () => {
@@ -137,6 +142,15 @@ async function rename({ id, revision }: { id: number; revision: number }, body: 
             </button>
             <button type="button" class="plain menu-line" data-test="duplicate" @click="duplicate(entry)">
               Duplicate
+            </button>
+            <button
+              v-if="!entry.archived"
+              type="button"
+              class="plain menu-line"
+              data-test="pick"
+              @click="pick(entry)"
+            >
+              Pick to be cut
             </button>
             <button type="button" class="plain menu-line" data-test="archive" @click="archive(entry)">
               {{ entry.archived ? 'Take out again' : 'Put away' }}

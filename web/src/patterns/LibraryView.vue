@@ -16,11 +16,13 @@ import BringIn from '../desk/BringIn.vue'
 import RenameDialog from '../desk/RenameDialog.vue'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../frame/notice'
+import { usePick } from '../rack/words'
 import { useKinds } from './kinds'
 import { usePattern } from './pattern'
 
 const queries = useQueryClient()
 const notice = useNotice()
+const pickToCut = usePick()
 const router = useRouter()
 const pattern = usePattern()
 const find = ref('')
@@ -106,6 +108,9 @@ async function attempt(work: () => Promise<unknown>) {
     await refresh()
   }
 }
+
+const pick = ({ id, record }: PatternEntry) =>
+  attempt(() => pickToCut(id, record.name, record.request.pieces_n ?? 1))
 
 const duplicate = ({ record }: PatternEntry) =>
   attempt(async () => {
@@ -234,6 +239,15 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
                 </button>
                 <button type="button" class="plain menu-line" data-test="duplicate" @click="duplicate(entry)">
                   Duplicate
+                </button>
+                <button
+                  v-if="!entry.archived"
+                  type="button"
+                  class="plain menu-line"
+                  data-test="pick"
+                  @click="pick(entry)"
+                >
+                  Pick to be cut
                 </button>
                 <button type="button" class="plain menu-line" data-test="archive" @click="archive(entry)">
                   {{ entry.archived ? 'Take out again' : 'Put away' }}

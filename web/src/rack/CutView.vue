@@ -5,10 +5,11 @@ import { api, data, faultsOf, type Fault, type PickedRow } from '../api/client'
 import { useNotice } from '../frame/notice'
 import PiecePicker, { type ChosenPiece } from './PiecePicker.vue'
 import WirePlan from './WirePlan.vue'
-import { useRackRefresh } from './words'
+import { usePick, useRackRefresh } from './words'
 
 /** What is picked to be made, and from which lot each blank of it is cut. */
 const refresh = useRackRefresh()
+const pickToCut = usePick()
 const notice = useNotice()
 const piece = ref<ChosenPiece | null>(null)
 const faults = ref<Fault[]>([])
@@ -36,10 +37,7 @@ const pick = (chosen: ChosenPiece | null) =>
   attempt(async () => {
     piece.value = null
     if (!chosen?.entry) return
-    const body = { entry: chosen.entry, pieces_n: chosen.pieces_n }
-    const { undo } = await data(api.POST('/api/picks', { body }))
-    await refresh()
-    notice.did(`Picked “${chosen.name}”.`, undo, refresh)
+    await pickToCut(chosen.entry, chosen.name, chosen.pieces_n)
   })
 
 const change = (row: PickedRow, event: Event) =>

@@ -1,21 +1,12 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { LineChart, ScatterChart } from 'echarts/charts'
-import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
-import * as echarts from 'echarts/core'
-import { CanvasRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
-import { useTheme } from 'vuetify'
+import { computed } from 'vue'
 import type { WireCandidate } from '../api/client'
-
-echarts.use([LineChart, ScatterChart, GridComponent, TooltipComponent, MarkLineComponent, CanvasRenderer])
+import { usePlotLook } from '../drawing/plot'
+import PlotPlace from '../drawing/PlotPlace.vue'
 
 /** What each wire holds against what it asks of the hands; a stroke leads to what the barrel adds. */
 const props = defineProps<{ candidates: WireCandidate[]; set: string[]; bears: number }>()
-const theme = useTheme()
-const place = useTemplateRef<HTMLElement>('place')
-const { width, height } = useElementSize(place)
-let chart: echarts.ECharts | null = null
+const look = usePlotLook()
 
 const described = computed(
   () =>
@@ -24,28 +15,15 @@ const described = computed(
       .join('; ')}.`,
 )
 
-const option = computed<echarts.EChartsCoreOption>(() => {
-  const colours = theme.current.value.colors
-  const [ink, quiet, line] = [colours['on-background'], colours.quiet, colours.hairline]
-  const text = { fontFamily: 'Alegreya Sans', fontSize: 14, color: quiet }
-  const axis = {
-    type: 'value',
-    axisLabel: { ...text, hideOverlap: true },
-    nameTextStyle: { ...text, color: ink },
-    splitLine: { lineStyle: { color: line, opacity: 0.5 } },
-    axisLine: { lineStyle: { color: line } },
-    nameLocation: 'middle',
-    min: 0,
-  }
+const option = computed(() => {
+  const { colours, text, tooltip } = look.value
+  const [ink, quiet] = [colours['on-background'], colours.quiet]
+  const axis = { ...look.value.axis, axisLabel: { ...text, hideOverlap: true }, min: 0 }
   return {
     animation: false,
     grid: { left: 50, right: 20, top: 14, bottom: 42 },
     tooltip: {
-      trigger: 'item',
-      renderMode: 'richText',
-      backgroundColor: colours.surface,
-      borderColor: line,
-      textStyle: { ...text, color: ink },
+      ...tooltip,
       formatter: (at: { name: string; value: number[] }) =>
         `${at.name}: holds ${at.value[1]!.toFixed(1)} N, effort ${at.value[0]!.toFixed(1)}`,
     },
@@ -90,18 +68,10 @@ const option = computed<echarts.EChartsCoreOption>(() => {
     ],
   }
 })
-
-onMounted(() => {
-  chart = echarts.init(place.value, undefined, { renderer: 'canvas' })
-  chart.setOption(option.value)
-})
-watch(option, (now) => chart?.setOption(now, true))
-watch([width, height], () => chart?.resize())
-onBeforeUnmount(() => chart?.dispose())
 </script>
 
 <template>
-  <div ref="place" class="plot" role="img" :aria-label="described" data-test="hold-plot" />
+  <PlotPlace class="plot" :option="option" :described="described" data-test="hold-plot" />
 </template>
 
 <style scoped>

@@ -13,7 +13,9 @@ const full = computed(() => {
 })
 /** What is wound stands out from the core by the root of what is left. */
 const depth = computed(() => 3 + 12 * Math.sqrt(full.value))
-const turns = computed(() => Array.from({ length: 13 }, (_, i) => 10.5 + i * 3.6))
+const turns = computed(() =>
+  Array.from({ length: 13 }, (_, i) => `M${10.5 + i * 3.6} ${20 - depth.value}v${2 * depth.value}`).join(''),
+)
 const length = computed(() => Math.max(3, (62 * props.lot.standing.left_mm) / Math.max(props.longest, 1)))
 const thick = computed(() => Math.min(6, Math.max(1.4, props.lot.record.wire.size_mm * 2.2)))
 </script>
@@ -22,9 +24,7 @@ const thick = computed(() => Math.min(6, Math.max(1.4, props.lot.record.wire.siz
   <svg class="lot-shape" width="68" height="40" viewBox="0 0 68 40" aria-hidden="true">
     <g v-if="round">
       <rect class="core" x="8" y="16" width="52" height="8" />
-      <g v-if="full > 0" :stroke="lot.colour" stroke-width="3">
-        <path v-for="x in turns" :key="x" class="turn" :d="`M${x} ${20 - depth}V${20 + depth}`" />
-      </g>
+      <path v-if="full > 0" class="turn" :stroke="lot.colour" stroke-width="3" :d="turns" />
       <rect class="flange" x="3" y="2" width="5" height="36" rx="1.5" />
       <rect class="flange" x="60" y="2" width="5" height="36" rx="1.5" />
     </g>

@@ -21,7 +21,7 @@ const holds = ref('')
 const holdsMm = ref<number | null>(null)
 const holdsFault = ref('')
 const page = ref(0)
-const most = 100
+const most = 50
 const receiving = ref<Stocked | 'new' | null>(null)
 const opened = ref<number | null>(null)
 const keeping = ref<Wire | null>(null)
@@ -46,6 +46,10 @@ const { data: rack, error } = useQuery({
     ),
   placeholderData: (before) => before,
 })
+const { data: metals } = useQuery({
+  queryKey: ['lots', 'metals'],
+  queryFn: () => data(api.GET('/api/lots/metals')),
+})
 const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/needs')) })
 
 /** Lots of one wire stand together, under its name. */
@@ -62,7 +66,7 @@ const groups = computed(() => {
   }
   return groups
 })
-const empty = computed(() => !rack.value?.metals.length && !find.value && !metal.value && !kind.value)
+const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
 
 const longest = (lots: Stocked[]) =>
   Math.max(...lots.filter((lot) => lot.record.kind !== 'spool').map((lot) => lot.standing.left_mm), 1)
@@ -107,7 +111,7 @@ function choose(next: Wire['metal']) {
       </div>
       <div v-if="!empty" class="bar filters no-print">
         <button
-          v-for="total in rack?.metals ?? []"
+          v-for="total in metals ?? []"
           :key="total.metal"
           type="button"
           class="plain toggle"

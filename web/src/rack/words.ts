@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '../api/client'
+import { useNotice } from '../frame/notice'
 import { useSettings } from '../frame/settings'
 
 /** Everything that is chosen by a word; the server's own list. */
@@ -35,5 +36,16 @@ export function useRackRefresh() {
   const keys = ['lots', 'needs', 'scrap', 'ledger', 'keepings', 'picks', 'wanted']
   return async () => {
     await Promise.all(keys.map((key) => queries.invalidateQueries({ queryKey: [key] })))
+  }
+}
+
+/** Puts a kept plan or finding on the list of what is to be cut. */
+export function usePick() {
+  const notice = useNotice()
+  const refresh = useRackRefresh()
+  return async (entry: number, name: string, pieces_n: number) => {
+    const { undo } = await data(api.POST('/api/picks', { body: { entry, pieces_n } }))
+    await refresh()
+    notice.did(`Picked “${name}” to be cut.`, undo, refresh)
   }
 }

@@ -1,21 +1,12 @@
 <script setup lang="ts">
-import { LineChart, ScatterChart } from 'echarts/charts'
-import { GridComponent, TooltipComponent } from 'echarts/components'
-import * as echarts from 'echarts/core'
-import { CanvasRenderer } from 'echarts/renderers'
-import { useElementSize } from '@vueuse/core'
-import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
-import { useTheme } from 'vuetify'
+import { computed } from 'vue'
 import type { Curve, CurvePoint, PlacedRod } from '../api/client'
-
-echarts.use([LineChart, ScatterChart, GridComponent, TooltipComponent, CanvasRenderer])
+import { usePlotLook } from '../drawing/plot'
+import PlotPlace from '../drawing/PlotPlace.vue'
 
 const props = defineProps<{ curves: Curve[]; rods: PlacedRod[]; here: CurvePoint }>()
 
-const theme = useTheme()
-const place = useTemplateRef<HTMLElement>('place')
-const { width, height } = useElementSize(place)
-let chart: echarts.ECharts | null = null
+const look = usePlotLook()
 
 const described = computed(() => {
   const ends = props.curves
@@ -34,33 +25,15 @@ function named(i: number): boolean {
   return i === chosen || ((i === 0 || i === props.curves.length - 1) && Math.abs(i - chosen) > 1)
 }
 
-const option = computed<echarts.EChartsCoreOption>(() => {
-  const colours = theme.current.value.colors
-  const [ink, quiet, line, accent] = [
-    colours['on-background'],
-    colours.quiet,
-    colours.hairline,
-    colours.primary,
-  ]
-  const text = { fontFamily: 'Alegreya Sans', fontSize: 14, color: quiet }
-  const axis = {
-    type: 'value',
-    axisLabel: text,
-    nameTextStyle: { ...text, color: ink },
-    splitLine: { lineStyle: { color: line, opacity: 0.5 } },
-    axisLine: { lineStyle: { color: line } },
-    nameLocation: 'middle',
-  }
+const option = computed(() => {
+  const { colours, text, axis, tooltip } = look.value
+  const [ink, quiet, accent] = [colours['on-background'], colours.quiet, colours.primary]
   const rods = props.curves[0]?.points.map((point) => point.rod_mm) ?? []
   return {
     animation: false,
     grid: { left: 54, right: 128, top: 14, bottom: 42 },
     tooltip: {
-      trigger: 'item',
-      renderMode: 'richText',
-      backgroundColor: colours.surface,
-      borderColor: line,
-      textStyle: { ...text, color: ink },
+      ...tooltip,
       formatter: (at: { seriesName: string; name: string; value: number[] }) =>
         `${at.name || at.seriesName}: rod ${at.value[0]!.toFixed(2)} mm, ring ${at.value[1]!.toFixed(2)} mm`,
     },
@@ -119,18 +92,10 @@ const option = computed<echarts.EChartsCoreOption>(() => {
     ],
   }
 })
-
-onMounted(() => {
-  chart = echarts.init(place.value, undefined, { renderer: 'canvas' })
-  chart.setOption(option.value)
-})
-watch(option, (now) => chart?.setOption(now, true))
-watch([width, height], () => chart?.resize())
-onBeforeUnmount(() => chart?.dispose())
 </script>
 
 <template>
-  <div ref="place" class="plot" role="img" :aria-label="described" data-test="plot" />
+  <PlotPlace class="plot" :option="option" :described="described" data-test="plot" />
 </template>
 
 <style scoped>

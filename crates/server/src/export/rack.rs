@@ -175,8 +175,7 @@ impl Table {
     /// The table whose needed headings are all there.
     fn told_by(headings: &[String]) -> Result<Self, Fault> {
         let has = |wanted: &&str| headings.iter().any(|heading| heading == wanted);
-        let Some(table) = Self::ALL.into_iter().find(|table| table.needed().iter().all(has))
-        else {
+        let Some(table) = Self::ALL.into_iter().find(|table| table.needed().iter().all(has)) else {
             let wanted: Vec<String> = Self::ALL.iter().map(|table| table.needed().join(", ")).collect();
             let said = format!(
                 "The first line must hold the headings of a table of lots ({}), of the ledger ({}), of how wires are \

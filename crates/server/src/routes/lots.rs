@@ -18,12 +18,13 @@ use super::{read, write};
 use crate::State;
 use crate::problem::{Body, Problem};
 use crate::store::ledger::{self, LedgerLine};
-use crate::store::rack::{self, Rack, Stocked, WantedLots};
+use crate::store::rack::{self, MetalTotal, Rack, Stocked, WantedLots};
 use crate::store::shelf::{self, Edit, Shelf, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(list_lots, receive_lot))
+        .routes(routes!(metal_totals))
         .routes(routes!(get_lot, change_lot))
         .routes(routes!(archive_lot))
         .routes(routes!(lot_ledger, book_movement))
@@ -63,7 +64,7 @@ fn hundred() -> u32 {
     100
 }
 
-/// What stands on the rack, by metal and size, with what is left of each lot and of each metal.
+/// What stands on the rack, by metal and size, with what is left of each lot.
 #[utoipa::path(get, path = "/api/lots", params(RackQuery), responses((status = 200, body = Rack)))]
 async fn list_lots(
     Shared(state): Shared<State>,
@@ -72,6 +73,12 @@ async fn list_lots(
     let RackQuery { find, metal, kind, holds_mm, used_up, skip, most } = query;
     let wanted = WantedLots { find, metal, kind, holds_mm, used_up, skip, most: most.clamp(1, 500) };
     read(&state, move |connection| rack::rack(connection, &wanted)).await.map(Json)
+}
+
+/// What there is of each metal, the heaviest first.
+#[utoipa::path(get, path = "/api/lots/metals", responses((status = 200, body = Vec<MetalTotal>)))]
+async fn metal_totals(Shared(state): Shared<State>) -> Result<Json<Vec<MetalTotal>>, Problem> {
+    read(&state, rack::metals).await.map(Json)
 }
 
 /// Wire that comes in: the lot, and how much of it, by length or by weight.

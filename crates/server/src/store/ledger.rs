@@ -45,57 +45,55 @@ pub(crate) fn millimetres(um: i64) -> f64 {
 
 /// What is left of a lot, mm.
 pub(crate) fn left_mm(connection: &Connection, lot: i64) -> Result<f64> {
-    let sql = "SELECT coalesce(sum(amount), 0) FROM ledger WHERE lot = ?1";
-    Ok(millimetres(connection.prepare_cached(sql)?.query_row([lot], |row| row.get(0))?))
+    Ok(millimetres(left_um(connection, lot)?))
+}
+
+fn left_um(connection: &Connection, lot: i64) -> Result<i64> {
+    let sql = "SELECT coalesce((SELECT amount FROM lots_left WHERE lot = ?1), 0)";
+    Ok(connection.prepare_cached(sql)?.query_row([lot], |row| row.get(0))?)
 }
 
 /// What is left of every lot by its number, thousandths of a millimetre.
 pub(crate) fn left_of_all(connection: &Connection) -> Result<HashMap<i64, i64>> {
-    let sql = "SELECT lot, sum(amount) FROM ledger WHERE lot IS NOT NULL GROUP BY lot";
-    let mut statement = connection.prepare_cached(sql)?;
+    let mut statement = connection.prepare_cached("SELECT lot, amount FROM lots_left")?;
     let rows = statement.query_map([], |row| Ok((row.get(0)?, row.get(1)?)))?;
     Ok(rows.collect::<rusqlite::Result<_>>()?)
 }
 
 /// Books a line for a lot; refused where more would go out than there is.
-pub(crate) fn book(t: &Transaction, batch: i64, lot: i64, line: &Movement) -> Result<i64> {
-    let sql = "INSERT INTO ledger (batch, lot, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+pub(crate) fn book(t: &Transaction, batch: i64, lot: i64, line: &Movement) -> Result<()> {
     let amount = micrometres(line.length_mm);
-    t.execute(sql, params![batch, lot, line.kind.word(), amount, line.note, now()])?;
-    let id = t.last_insert_rowid();
-    not_overdrawn(t, id)?;
-    Ok(id)
+    not_overdrawn(left_um(t, lot)?, amount, "length_mm", ("mm", "the lot"))?;
+    let sql = "INSERT INTO ledger (batch, lot, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+    t.prepare_cached(sql)?.execute(params![batch, lot, line.kind.word(), amount, line.note, now()])?;
+    Ok(())
+}
+
+fn on_pile_mg(connection: &Connection, pile: &str) -> Result<i64> {
+    let sql = "SELECT coalesce(sum(amount), 0) FROM ledger WHERE pile = ?1";
+    Ok(connection.prepare_cached(sql)?.query_row([pile], |row| row.get(0))?)
 }
 
 /// Books a change of scrap; refused where more would be taken out than lies there.
-pub(crate) fn book_scrap(t: &Transaction, batch: i64, change: &ScrapChange) -> Result<i64> {
-    let sql = "INSERT INTO ledger (batch, pile, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+pub(crate) fn book_scrap(t: &Transaction, batch: i64, change: &ScrapChange) -> Result<()> {
     let pile = format!("{} {}", change.metal.word(), change.cleanliness.word());
-    let kind = if change.mass_g < 0.0 { "taken out" } else { "put in" };
     // Milligrams, as lengths are in thousandths of a millimetre.
-    t.execute(sql, params![batch, pile, kind, micrometres(change.mass_g), change.note, now()])?;
-    let id = t.last_insert_rowid();
-    not_overdrawn(t, id)?;
-    Ok(id)
+    let amount = micrometres(change.mass_g);
+    not_overdrawn(on_pile_mg(t, &pile)?, amount, "mass_g", ("g", "the pile"))?;
+    let kind = if amount < 0 { "taken out" } else { "put in" };
+    let sql = "INSERT INTO ledger (batch, pile, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+    t.execute(sql, params![batch, pile, kind, amount, change.note, now()])?;
+    Ok(())
 }
 
-/// Refuses a line after which its lot or pile holds less than nothing.
-fn not_overdrawn(t: &Transaction, id: i64) -> Result<()> {
-    let sql = "SELECT line.lot, line.amount, (SELECT sum(amount) FROM ledger AS every WHERE every.lot IS line.lot \
-               AND every.pile IS line.pile) FROM ledger AS line WHERE id = ?1";
-    let (lot, amount, sum): (Option<i64>, i64, i64) =
-        t.prepare_cached(sql)?.query_row([id], |row| Ok((row.get(0)?, row.get(1)?, row.get(2)?)))?;
-    if sum >= 0 {
+/// Refuses a change after which its lot or pile would hold less than nothing.
+fn not_overdrawn(left: i64, change: i64, field: &str, (unit, noun): (&str, &str)) -> Result<()> {
+    if left + change >= 0 {
         return Ok(());
     }
-    let (field, unit, noun) =
-        if lot.is_some() { ("length_mm", "mm", "the lot") } else { ("mass_g", "g", "the pile") };
-    let before = millimetres(sum - amount);
-    let said = format!(
-        "That takes {} {unit} off {noun}, and {before} {unit} are left. Nothing was booked.",
-        millimetres(-amount)
-    );
-    Err(StoreError::Refused(Fault::new(field, said).limit(before).into()))
+    let (left, out) = (millimetres(left), millimetres(-change));
+    let said = format!("That takes {out} {unit} off {noun}, and {left} {unit} are left. Nothing was booked.");
+    Err(StoreError::Refused(Fault::new(field, said).limit(left).into()))
 }
 
 /// The lines of a lot, newest first.
@@ -139,20 +137,31 @@ pub(crate) fn piles(connection: &Connection) -> Result<Vec<(Metal, Cleanliness, 
     Ok(piles)
 }
 
-/// Reverses one line by another of the opposite amount.
+/// Reverses one line by another of the opposite amount; refused where what came in by it is gone.
 pub(crate) fn reverse(t: &Transaction, batch: i64, id: i64) -> Result<()> {
-    let there = t.query_row("SELECT 1 FROM ledger WHERE id = ?1", [id], |_| Ok(())).optional()?;
-    there.ok_or(StoreError::Missing { what: "line of the ledger", id })?;
-    let back = t.query_row("SELECT 1 FROM ledger WHERE reverses = ?1", [id], |_| Ok(())).optional()?;
-    if back.is_some() {
+    let sql = "SELECT lot, pile, amount, EXISTS (SELECT 1 FROM ledger AS back WHERE back.reverses = ledger.id) \
+               FROM ledger WHERE id = ?1";
+    let line: Option<(Option<i64>, Option<String>, i64, bool)> = t
+        .prepare_cached(sql)?
+        .query_row([id], |row| Ok((row.get(0)?, row.get(1)?, row.get(2)?, row.get(3)?)))
+        .optional()?;
+    let (lot, pile, amount, reversed) = line.ok_or(StoreError::Missing { what: "line of the ledger", id })?;
+    if reversed {
         return Err(StoreError::NotUndoable);
+    }
+    match (lot, pile) {
+        (Some(lot), _) => not_overdrawn(left_um(t, lot)?, -amount, "length_mm", ("mm", "the lot"))?,
+        (None, pile) => {
+            let lies = on_pile_mg(t, &pile.unwrap_or_default())?;
+            not_overdrawn(lies, -amount, "mass_g", ("g", "the pile"))?;
+        }
     }
     t.execute(
         "INSERT INTO ledger (batch, lot, pile, kind, amount, note, made_at, reverses) \
          SELECT ?2, lot, pile, kind, -amount, note, ?3, id FROM ledger WHERE id = ?1",
         params![id, batch, now()],
     )?;
-    not_overdrawn(t, t.last_insert_rowid())
+    Ok(())
 }
 
 /// The lines booked in a batch, oldest first.

@@ -1,7 +1,5 @@
 //! What stands on the rack: lots with what is left of them, how wires are kept, what is picked to be made.
 
-use std::collections::HashMap;
-
 use lorimant_core::choose::Purpose;
 use lorimant_core::cut_plan::StockKind;
 use lorimant_core::cut_plan::picked::Picked;
@@ -14,7 +12,7 @@ use lorimant_core::stock::scrap::{Cleanliness, ScrapChange};
 use lorimant_core::stock::{Lot, Movement, MovementKind, Standing, same_wire, wire_shown};
 use lorimant_core::wire::Wire;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
-use serde::Serialize;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
@@ -45,7 +43,7 @@ pub(crate) struct MetalTotal {
     /// Its name.
     pub shown: &'static str,
     /// How many lots.
-    pub lots_n: i64,
+    pub lots_n: u32,
     /// Length in all, mm.
     pub left_mm: f64,
     /// Mass in all, g.
@@ -77,9 +75,7 @@ pub(crate) struct Rack {
     /// Lots, by metal, size and length left.
     pub lots: Vec<Stocked>,
     /// How many there are in all.
-    pub total: i64,
-    /// What there is of each metal, whatever is looked for.
-    pub metals: Vec<MetalTotal>,
+    pub total: usize,
 }
 
 fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
@@ -93,36 +89,45 @@ fn unit_of(connection: &Connection) -> Result<LengthUnit> {
     Ok(super::settings(connection)?.0.unit)
 }
 
-/// A stretch of the rack, and what there is in all.
+/// A stretch of the rack: by metal, size and what is left, or the shortest first where a length is wanted.
 pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack> {
-    // The ledger is long and is summed once; the lots are few.
-    let sums = ledger::left_of_all(connection)?;
-    let left = |id: i64| sums.get(&id).copied().unwrap_or(0);
     let unit = unit_of(connection)?;
-    let mut found = matching(connection, wanted)?;
-    found.retain(|(raw, _)| wanted.used_up == (raw.archived || left(raw.id) == 0));
-    if let Some(holds_mm) = wanted.holds_mm {
-        // The next small piece comes from the shortest rest that gives it.
-        found.retain(|(raw, _)| millimetres(left(raw.id)) >= holds_mm);
-        found.sort_by_key(|(raw, place)| (*place, left(raw.id)));
-    } else {
-        found.sort_by_key(|(raw, place)| (*place, std::cmp::Reverse(left(raw.id))));
-    }
-    let total = i64::try_from(found.len()).unwrap_or(i64::MAX);
-    let lots = found
+    let found = matching(connection, wanted)?;
+    let sums = ledger::left_of_all(connection)?;
+    let left = |raw: &Raw| millimetres(sums.get(&raw.id).copied().unwrap_or(0));
+    let mut found: Vec<(f64, Raw, Wire)> = found
         .into_iter()
-        .skip(wanted.skip as usize)
-        .take(wanted.most as usize)
-        .map(|(raw, _)| {
-            let left_mm = millimetres(left(raw.id));
-            Ok(with_standing(raw.entry()?, left_mm, unit))
-        })
-        .collect::<Result<_>>()?;
-    Ok(Rack { lots, total, metals: metals(connection, &sums)? })
+        .map(|(raw, wire)| (left(&raw), raw, wire))
+        .filter(|(left_mm, raw, _)| wanted.used_up == (raw.archived || *left_mm <= 0.0))
+        .filter(|(left_mm, ..)| wanted.holds_mm.is_none_or(|holds_mm| *left_mm >= holds_mm))
+        .collect();
+    let key = |wire: &Wire| (wire.metal.word(), wire.section.word(), wire.temper.word());
+    found.sort_by(|(left_a, _, a), (left_b, _, b)| {
+        let by_wire = a
+            .metal
+            .word()
+            .cmp(b.metal.word())
+            .then(b.size_mm.total_cmp(&a.size_mm))
+            .then(key(a).cmp(&key(b)));
+        // The next small piece comes from the shortest rest that gives it.
+        let by_left =
+            if wanted.holds_mm.is_some() { left_a.total_cmp(left_b) } else { left_b.total_cmp(left_a) };
+        by_wire.then(by_left)
+    });
+    let total = found.len();
+    let stretch = found.into_iter().skip(wanted.skip as usize).take(wanted.most as usize);
+    let lots = stretch.map(|(left_mm, raw, _)| Ok(with_standing(raw.entry()?, left_mm, unit)));
+    Ok(Rack { lots: lots.collect::<Result<_>>()?, total })
 }
 
-/// Lots that are like what is wanted, each with the place of its wire among metals and sizes.
-fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, i64)>> {
+/// The wire of a lot, whatever else is written of it.
+#[derive(Deserialize)]
+struct OfWire {
+    wire: Wire,
+}
+
+/// Lots that are like what is wanted, with their wires, oldest first.
+fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, Wire)>> {
     let words: Vec<String> = super::shelf::literal_words(&wanted.find);
     let (metal, kind) = (wanted.metal.map(Metal::word), wanted.kind.map(StockKind::word));
     let mut clauses = String::new();
@@ -139,37 +144,30 @@ fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, i6
         bound.push(word);
         clauses += &format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", bound.len());
     }
-    let sql = format!(
-        "SELECT {COLUMNS}, dense_rank() OVER (ORDER BY json_extract(record, '$.wire.metal'), \
-         json_extract(record, '$.wire.size_mm') DESC, json_extract(record, '$.wire')) AS place \
-         FROM entries WHERE shelf = 'lot'{clauses} ORDER BY id"
-    );
+    let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = 'lot'{clauses} ORDER BY id");
     let mut statement = connection.prepare(&sql)?;
-    let rows = statement.query_map(bound.as_slice(), |row| Ok((Raw::of(row)?, row.get("place")?)))?;
-    Ok(rows.collect::<rusqlite::Result<_>>()?)
+    let rows = statement.query_map(bound.as_slice(), Raw::of)?;
+    rows.map(|raw| {
+        let raw = raw?;
+        let OfWire { wire } = raw.read()?;
+        Ok((raw, wire))
+    })
+    .collect()
 }
 
-fn metals(connection: &Connection, sums: &HashMap<i64, i64>) -> Result<Vec<MetalTotal>> {
-    let sql = "SELECT id, json_extract(record, '$.wire') FROM entries WHERE shelf = 'lot' AND archived = 0";
-    let mut statement = connection.prepare_cached(sql)?;
-    let rows = statement.query_map([], |row| Ok((row.get::<_, i64>(0)?, row.get::<_, String>(1)?)))?;
+/// What there is of each metal, the heaviest first.
+pub(crate) fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
     let mut totals: Vec<MetalTotal> = vec![];
-    for row in rows {
-        let (id, wire) = row?;
-        let left_mm = millimetres(sums.get(&id).copied().unwrap_or(0));
-        if left_mm <= 0.0 {
-            continue;
-        }
-        let wire: Wire = serde_json::from_str(&wire)?;
-        let at = totals.iter().position(|one| one.metal == wire.metal).unwrap_or_else(|| {
-            let (metal, shown) = (wire.metal, wire.metal.shown());
-            totals.push(MetalTotal { metal, shown, lots_n: 0, left_mm: 0.0, left_g: 0.0 });
+    for Stocked { entry, standing, .. } in in_stock(connection)? {
+        let metal = entry.record.wire.metal;
+        let at = totals.iter().position(|one| one.metal == metal).unwrap_or_else(|| {
+            totals.push(MetalTotal { metal, shown: metal.shown(), lots_n: 0, left_mm: 0.0, left_g: 0.0 });
             totals.len() - 1
         });
         let of = &mut totals[at];
         of.lots_n += 1;
-        of.left_mm += left_mm;
-        of.left_g += wire.mass_g(left_mm);
+        of.left_mm += standing.left_mm;
+        of.left_g += standing.left_g;
     }
     totals.sort_by(|a, b| b.left_g.total_cmp(&a.left_g));
     Ok(totals)
@@ -177,9 +175,9 @@ fn metals(connection: &Connection, sums: &HashMap<i64, i64>) -> Result<Vec<Metal
 
 /// Every lot in use that has wire on it, oldest first.
 pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
-    let sums = ledger::left_of_all(connection)?;
     let unit = unit_of(connection)?;
     let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
+    let sums = ledger::left_of_all(connection)?;
     let with_wire = lots.into_iter().filter_map(|entry| {
         let left_mm = millimetres(sums.get(&entry.id).copied().unwrap_or(0));
         (left_mm > 0.0).then(|| with_standing(entry, left_mm, unit))

@@ -369,6 +369,11 @@ impl Raw {
         })
     }
 
+    /// Its record, understood as far as is asked.
+    pub(super) fn read<T: serde::de::DeserializeOwned>(&self) -> Result<T> {
+        Ok(serde_json::from_str(&self.record)?)
+    }
+
     pub(super) fn entry<T: Kept>(self) -> Result<Entry<T>> {
         let record: T = serde_json::from_str(&self.record)?;
         Ok(Entry {

@@ -1,5 +1,9 @@
-//! The router in-process, on a temporary workshop file.
+//! The router in-process on a temporary workshop file, or the whole program on one.
 #![allow(dead_code, clippy::unwrap_used, clippy::panic, missing_docs)]
+
+use std::io::{BufRead as _, BufReader};
+use std::path::Path;
+use std::process::{Child, Command, Stdio};
 
 use axum::Router;
 use axum::body::Body;
@@ -44,6 +48,20 @@ impl Reply {
 }
 
 pub const ADDRESS: &str = "127.0.0.1:4780";
+
+/// Starts the program on a file; gives it and its address.
+pub fn start(file: &Path) -> (Child, String) {
+    let mut child = Command::new(env!("CARGO_BIN_EXE_lorimant"))
+        .args(["serve", "--port", "0", "--data"])
+        .arg(file)
+        .stdout(Stdio::piped())
+        .spawn()
+        .unwrap();
+    let mut line = String::new();
+    BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
+    let address = line.split_whitespace().last().unwrap().to_owned();
+    (child, address)
+}
 
 impl Workshop {
     pub fn empty() -> Self {

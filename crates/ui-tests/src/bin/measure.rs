@@ -210,14 +210,17 @@ fn rack() -> Result<()> {
         let mut opened = vec![];
         for _ in 0..11 {
             let script = "const done = arguments[0];
-                const seen = () => document.querySelectorAll('[data-test=lot]').length === 100
-                    ? requestAnimationFrame(() => done(performance.now())) : setTimeout(seen, 2);
+                const start = performance.now();
+                document.querySelector('nav a[href=\"/rack\"]').click();
+                const seen = () => document.querySelectorAll('[data-test=lot]').length === 50
+                    ? requestAnimationFrame(() => done(performance.now() - start)) : setTimeout(seen, 2);
                 seen()";
-            maker.open("/rack").await?;
+            maker.open("/tools").await?;
+            maker.find("[data-test=rods]").await?;
             let milliseconds = maker.browser.driver.execute_async(script, vec![]).await?;
             opened.push(Duration::from_secs_f64(milliseconds.json().as_f64().context("no time")? / 1000.0));
         }
-        report("the rack opened in the browser, navigation to its first hundred lots drawn", &mut opened);
+        report("the rack opened from another view, clicked to its first fifty lots drawn", &mut opened);
         let script = "const done = arguments[0];
             const field = document.querySelector('[data-test=find-lot] input');
             const first = () => document.querySelector('[data-test=open-lot]')?.textContent.trim();
