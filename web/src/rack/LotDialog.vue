@@ -53,7 +53,7 @@ watch(entry, (now) => {
   texts.value = {
     name: lot?.name ?? '',
     size: lot ? `${lot.wire.size_mm} mm` : '',
-    share: lot?.skin_share ? String(lot.skin_share * 100) : '',
+    share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
     amount: '',
     price: lot?.price ?? '',
     bought_on: lot ? (lot.bought_on ?? '') : today(),
@@ -72,11 +72,8 @@ async function decode() {
     const start = piece.value && (await data(api.POST('/api/costs/start', { body: piece.value.purpose })))
     const body = { text: listing.value, blank_mm: start?.request.wire_mm }
     const read = await data(api.POST('/api/listings/decode', { body }))
-    perPiece.value = !piece.value
-      ? ''
-      : read.per_blank
-        ? `${money(read.per_blank)} for the wire of one.`
-        : 'The line does not say what its wire costs.'
+    // Typed on meanwhile: a later answer is on its way.
+    if (body.text !== listing.value) return
     said.value = read
     if (read.metal) picked.value.metal = read.metal
     if (read.temper) picked.value.temper = read.temper
@@ -85,12 +82,21 @@ async function decode() {
     if (read.surface === 'plated' || read.surface === 'coated') picked.value.surface = read.surface
     if (read.metal === 'gold-filled' || read.metal === 'silver-filled') picked.value.surface = 'filled'
     if (read.length_mm) texts.value.amount = `${Number((read.length_mm / 1000).toFixed(3))} m`
-    if (read.price) texts.value.price = read.price
+    if (read.price) texts.value.price = Number(read.price).toFixed(2)
+    const foreign = read.currency && read.currency !== currency.value ? read.currency : ''
+    const shown = (amount: string) => (foreign ? `${Number(amount).toFixed(2)} ${foreign}` : money(amount))
+    if (foreign && currency.value)
+      read.doubtful.push(`The line says ${foreign}, you reckon in ${currency.value}: type the price over.`)
     const per = [
-      read.per_metre ? `${money(read.per_metre)} a metre` : '',
-      read.per_gram ? `${money(read.per_gram)} a gram` : '',
+      read.per_metre ? `${shown(read.per_metre)} a metre` : '',
+      read.per_gram ? `${shown(read.per_gram)} a gram` : '',
     ].filter(Boolean)
     prices.value = per.length ? `That is ${per.join(', ')}.` : ''
+    perPiece.value = !piece.value
+      ? ''
+      : read.per_blank
+        ? `${shown(read.per_blank)} for the wire of one.`
+        : 'The line does not say what its wire costs.'
     faults.value = []
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: 'listing' }))

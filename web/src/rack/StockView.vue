@@ -121,7 +121,8 @@ function choose(next: Wire['metal']) {
         >
           {{ total.shown }} <span class="quiet">{{ total.left_g.toFixed(total.left_g < 10 ? 1 : 0) }} g</span>
         </button>
-        <span class="grow" />
+      </div>
+      <div v-if="!empty" class="bar filters no-print">
         <select
           v-model="kind"
           class="word"
@@ -145,6 +146,7 @@ function choose(next: Wire['metal']) {
             @change="readHolds"
           />
         </label>
+        <span class="grow" />
         <label class="option">
           <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up
         </label>
@@ -240,8 +242,7 @@ function choose(next: Wire['metal']) {
 }
 
 .filters {
-  gap: 0 20px;
-  margin: 8px 0 4px;
+  gap: 0 16px;
 }
 
 .find {
