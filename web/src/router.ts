@@ -47,4 +47,11 @@ router.afterEach((to) => {
   document.title = `${String(to.meta.title ?? '')} · Lorimant`
 })
 
+// The rack is opened in the middle of work: what it needs is fetched while nobody waits for it.
+void router.isReady().then(() => {
+  const fetch = () => void Promise.all([import('./rack/RackFrame.vue'), import('./rack/StockView.vue')])
+  if ('requestIdleCallback' in window) window.requestIdleCallback(fetch)
+  else setTimeout(fetch, 2000)
+})
+
 export default router

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, faultsOf, type Need, type Stocked, type Wire } from '../api/client'
+import { api, data, faultsOf, type Stocked, type Wire } from '../api/client'
 import BuyingList from './BuyingList.vue'
 import KeepingDialog from './KeepingDialog.vue'
 import LotDialog from './LotDialog.vue'
 import LotPanel from './LotPanel.vue'
-import LotShape from './LotShape.vue'
+import LotRow from './LotRow.vue'
 import RackFiles from './RackFiles.vue'
 import ScrapList from './ScrapList.vue'
 import { useAmounts, useWords } from './words'
 
-const { metres, grams, money } = useAmounts()
+const { metres } = useAmounts()
 const words = useWords()
 const find = ref('')
 const metal = ref<Wire['metal'] | null>(null)
@@ -54,23 +54,21 @@ const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.
 
 /** Lots of one wire stand together, under its name. */
 const groups = computed(() => {
-  const groups: { shown: string; wire: Wire; lots: Stocked[]; need?: Need }[] = []
+  const groups: { shown: string; wire: Wire; lots: Stocked[]; left: number; longest: number }[] = []
   for (const lot of rack.value?.lots ?? []) {
     let group = groups.at(-1)
     if (!group || group.shown !== lot.wire_shown) {
-      const need = needs.value?.find((one) => one.shown === lot.wire_shown)
-      group = { shown: lot.wire_shown, wire: lot.record.wire, lots: [], need }
+      group = { shown: lot.wire_shown, wire: lot.record.wire, lots: [], left: 0, longest: 1 }
       groups.push(group)
     }
     group.lots.push(lot)
+    group.left += lot.standing.left_mm
+    if (lot.record.kind !== 'spool') group.longest = Math.max(group.longest, lot.standing.left_mm)
   }
   return groups
 })
+const missing = computed(() => new Map(needs.value?.map((need) => [need.shown, need.missing_mm])))
 const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
-
-const longest = (lots: Stocked[]) =>
-  Math.max(...lots.filter((lot) => lot.record.kind !== 'spool').map((lot) => lot.standing.left_mm), 1)
-const left = (lots: Stocked[]) => lots.reduce((sum, lot) => sum + lot.standing.left_mm, 0)
 
 /** Where the next small piece could come from: a length, typed any way lengths are written. */
 async function readHolds() {
@@ -166,9 +164,9 @@ function choose(next: Wire['metal']) {
         <section v-for="group in groups" :key="group.shown" class="group">
           <header>
             <h2>{{ group.shown }}</h2>
-            <span class="quiet">{{ metres(left(group.lots)) }}</span>
-            <span v-if="group.need && group.need.missing_mm > 0" class="watch low" data-test="low">
-              low: {{ metres(group.need.missing_mm) }} missing
+            <span class="quiet">{{ metres(group.left) }}</span>
+            <span v-if="(missing.get(group.shown) ?? 0) > 0" class="watch low" data-test="low">
+              low: {{ metres(missing.get(group.shown) ?? 0) }} missing
             </span>
             <button
               type="button"
@@ -181,30 +179,13 @@ function choose(next: Wire['metal']) {
             </button>
           </header>
           <ul>
-            <li v-for="lot in group.lots" :key="lot.id" class="lot" data-test="lot">
-              <LotShape :lot="lot" :longest="longest(group.lots)" />
-              <div class="what">
-                <button type="button" class="plain name serif" data-test="open-lot" @click="opened = lot.id">
-                  {{ lot.name }}
-                </button>
-                <p class="quiet">
-                  {{
-                    [
-                      lot.record.kind === 'spool' ? '' : lot.record.kind,
-                      lot.record.surface === 'bare' ? '' : lot.record.surface,
-                      lot.record.note,
-                    ]
-                      .filter(Boolean)
-                      .join(' · ')
-                  }}
-                </p>
-              </div>
-              <div class="left">
-                <span class="num">{{ metres(lot.standing.left_mm) }}</span>
-                <span class="quiet">{{ grams(lot.standing.left_g) }}</span>
-                <span class="quiet">{{ money(lot.standing.value) }}</span>
-              </div>
-            </li>
+            <LotRow
+              v-for="lot in group.lots"
+              :key="lot.id"
+              :lot="lot"
+              :longest="group.longest"
+              @open="opened = lot.id"
+            />
           </ul>
         </section>
         <nav v-if="rack.total > most" class="pages" aria-label="Pages">
@@ -291,40 +272,6 @@ ul {
   padding: 0;
 }
 
-.lot {
-  display: grid;
-  grid-template-columns: 68px minmax(0, 1fr) auto;
-  gap: 0 18px;
-  align-items: center;
-  min-height: 54px;
-}
-
-.lot p {
-  margin: 0;
-  line-height: 1.2;
-}
-
-.name {
-  font-size: 1.2rem;
-  color: rgb(var(--v-theme-primary));
-}
-
-.name:hover {
-  text-decoration: underline;
-  text-underline-offset: 4px;
-}
-
-.left {
-  display: grid;
-  grid-template-columns: 84px 74px 112px;
-  text-align: right;
-  align-items: baseline;
-}
-
-.left .num {
-  font-size: 1.2rem;
-}
-
 .pages {
   display: flex;
   align-items: center;
@@ -335,20 +282,6 @@ ul {
 @media (max-width: 1000px) {
   .stock {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-
-@media (max-width: 600px) {
-  .lot {
-    grid-template-columns: 68px minmax(0, 1fr);
-    padding-block: 6px;
-  }
-
-  .left {
-    grid-column: 2;
-    grid-template-columns: auto auto 1fr;
-    gap: 12px;
-    text-align: left;
   }
 }
 </style>
