@@ -7,6 +7,9 @@ use crate::gauge::MM_PER_INCH;
 use crate::length::shown;
 use crate::words::words;
 
+/// What is minded at every cut.
+pub const CAUTION: &str = "Safety glasses, and hold both sides of the cut: ends fly.";
+
 words! {
     /// How a coil is cut into rings.
     pub enum Method ("way of cutting") {

@@ -2053,6 +2053,8 @@ export interface components {
         };
         /** @description A cut plan. */
         CutPlan: {
+            /** @description What to mind while cutting; the maker of the tool comes first. */
+            caution: string;
             /**
              * Format: double
              * @description How far `used_mm` is above that, as a share of it.

@@ -219,6 +219,7 @@ async function take(file: string) {
       <p class="sum">
         {{ plan.sentence }}
         <span class="quiet">Any plan uses at least {{ metres(plan.lower_bound_mm) }}.</span>
+        <span class="watch caution">{{ plan.caution }}</span>
       </p>
       <div class="no-print">
         <v-btn variant="flat" color="primary" :disabled="!cut.length" data-test="book-cuts" @click="book">
@@ -311,6 +312,10 @@ h2 {
 
 .sum {
   margin: 10px 0 4px 30px;
+}
+
+.caution {
+  display: block;
 }
 
 @media print {

@@ -12,6 +12,7 @@ mod search;
 
 use serde::{Deserialize, Serialize};
 
+use crate::cutting::CAUTION;
 use crate::fault::{Fault, Faults, Span};
 use crate::length::shown;
 use crate::words::words;
@@ -144,6 +145,8 @@ pub struct CutPlan {
     pub optimal: bool,
     /// What it comes to.
     pub sentence: String,
+    /// What to mind while cutting; the maker of the tool comes first.
+    pub caution: String,
 }
 
 /// How far a long solve has come.
@@ -328,9 +331,19 @@ impl CutRequest {
         let used_mm = made_mm + scrap_mm;
         let lower_bound_mm = self.lower_bound(found).min(used_mm);
         let gap = if lower_bound_mm > 0.0 { used_mm / lower_bound_mm - 1.0 } else { 0.0 };
-        let (optimal, sentence) = (found.optimal, String::new());
-        let plan =
-            CutPlan { stock, scrap_mm, offcuts_mm, short, used_mm, lower_bound_mm, gap, optimal, sentence };
+        let (optimal, sentence, caution) = (found.optimal, String::new(), CAUTION.to_owned());
+        let plan = CutPlan {
+            stock,
+            scrap_mm,
+            offcuts_mm,
+            short,
+            used_mm,
+            lower_bound_mm,
+            gap,
+            optimal,
+            sentence,
+            caution,
+        };
         CutPlan { sentence: plan.said(), ..plan }
     }
 

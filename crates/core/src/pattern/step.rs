@@ -7,6 +7,7 @@ use super::form::Formed;
 use super::former::{Forming, StepKind};
 use super::part::COUNTED;
 use super::place::{Bent, With};
+use crate::cutting::CAUTION;
 use crate::figure::inches;
 use crate::finding::Course;
 use crate::length::{LengthUnit, shown};
@@ -93,7 +94,7 @@ fn turned(turns: f64) -> String {
 
 fn caution(kind: StepKind) -> Option<&'static str> {
     Some(match kind {
-        StepKind::Cut | StepKind::Part => "Safety glasses, and hold both sides of the cut: ends fly.",
+        StepKind::Cut | StepKind::Part => CAUTION,
         StepKind::Ball => {
             "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near. Do not heat plated or \
              filled wire. Follow the torch maker and local rules."

@@ -84,8 +84,7 @@ fn head(page: &mut Page, sheet: &PlanSheet, settings: &Settings, title: &str) ->
             format!("Short: {} of {}, {} mm of wire.", short.n, short.demand, shown(short.length_mm, 1));
         y = page.paragraph(LEFT, y + 0.5, Type::sans(3.6).bold(), RIGHT - LEFT, &said);
     }
-    let caution = "Cut ends fly: turn them away from your eyes, hold the short piece, or wear glasses.";
-    page.paragraph(LEFT, y + 0.5, Type::sans(3.2).quiet(), RIGHT - LEFT, caution) + 4.0
+    page.paragraph(LEFT, y + 0.5, Type::sans(3.2).quiet(), RIGHT - LEFT, &sheet.plan.caution) + 4.0
 }
 
 /// One lot: a box to tick, its name, a strip to scale, what to do.
