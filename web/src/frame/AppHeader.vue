@@ -39,6 +39,8 @@ const wire = computed(() => {
 
 watch([() => route.path, width], () => nextTick(placeCurl), { flush: 'post' })
 useResizeObserver(nav, placeCurl)
+// The names of the stages change their widths once their type is there.
+void document.fonts.ready.then(placeCurl)
 </script>
 
 <template>

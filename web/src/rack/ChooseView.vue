@@ -291,6 +291,7 @@ async function use(one: WireCandidate) {
 
 .cost {
   margin-left: auto;
+  white-space: nowrap;
   font-weight: 400;
   font-size: 1rem;
 }

@@ -255,7 +255,7 @@ async function keep() {
         <v-text-field
           v-if="isNew"
           v-model="texts.amount"
-          label="How much: length or weight"
+          label="Length or weight"
           placeholder="5 m, 16 ft, 250 g"
           autocomplete="off"
           :error-messages="at('amount', 'typed', 'length_mm')"
