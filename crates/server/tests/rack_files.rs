@@ -176,6 +176,13 @@ async fn json_with_a_wrong_lot_or_an_unknown_pick_brings_nothing_in() {
         (&seen["wrong_n"], &seen["rows"][0]["faults"][0]["field"]),
         (&json!(1), &json!("lots[0].ledger[0].length_mm"))
     );
+    for (length_mm, says) in [(5.0, "negative"), (-1e300, "too large")] {
+        let line = json!({ "lot": "a", "line": { "kind": "cut", "length_mm": length_mm } });
+        let wrong = json!({ "format": "lorimant-rack", "version": 1, "movements": [line] });
+        let refused = import(&workshop, &wrong.to_string(), false).await;
+        let fault = refused.json()["errors"][0].clone();
+        assert!(fault["sentence"].as_str().unwrap().contains(says), "{fault}");
+    }
     let unknown = json!({ "format": "lorimant-rack", "version": 1, "picks": [{ "name": "No such", "pieces_n": 3 }],
         "lots": [{ "lot": { "name": "a", "wire": wire }, "ledger": [] }] });
     let refused = import(&workshop, &unknown.to_string(), false).await;

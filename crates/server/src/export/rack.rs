@@ -109,8 +109,12 @@ impl RackDocument {
         for (i, change) in self.scrap.iter().enumerate() {
             collect(format!("scrap[{i}]"), change.check());
         }
-        if self.lots.is_empty() && self.keepings.is_empty() && self.scrap.is_empty() && self.picks.is_empty()
-        {
+        for (i, one) in self.movements.iter().enumerate() {
+            collect(format!("movements[{i}].line"), one.line.check());
+        }
+        let records =
+            [self.lots.len(), self.keepings.len(), self.scrap.len(), self.picks.len(), self.movements.len()];
+        if records.iter().sum::<usize>() == 0 {
             faults.push(Fault::new("lots", "The file holds no lots, keepings, scrap or picks."));
         }
         if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }

@@ -101,14 +101,10 @@ pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack>
         .filter(|(left_mm, raw, _)| wanted.used_up == (raw.archived || *left_mm <= 0.0))
         .filter(|(left_mm, ..)| wanted.holds_mm.is_none_or(|holds_mm| *left_mm >= holds_mm))
         .collect();
-    let key = |wire: &Wire| (wire.metal.word(), wire.section.word(), wire.temper.word());
+    let alike = |wire: &Wire| (wire.section.word(), wire.temper.word());
     found.sort_by(|(left_a, _, a), (left_b, _, b)| {
-        let by_wire = a
-            .metal
-            .word()
-            .cmp(b.metal.word())
-            .then(b.size_mm.total_cmp(&a.size_mm))
-            .then(key(a).cmp(&key(b)));
+        let by_metal = a.metal.word().cmp(b.metal.word());
+        let by_wire = by_metal.then(b.size_mm.total_cmp(&a.size_mm)).then(alike(a).cmp(&alike(b)));
         // The next small piece comes from the shortest rest that gives it.
         let by_left =
             if wanted.holds_mm.is_some() { left_a.total_cmp(left_b) } else { left_b.total_cmp(left_a) };
