@@ -9,6 +9,7 @@ pub(crate) mod finding;
 mod label;
 mod pdf;
 pub(crate) mod rack;
+pub(crate) mod rack_tables;
 mod svg;
 pub(crate) mod table;
 

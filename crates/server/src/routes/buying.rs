@@ -19,7 +19,7 @@ use utoipa_axum::routes;
 
 use super::{file, made, read, write};
 use crate::State;
-use crate::export::rack::needs_csv;
+use crate::export::rack_tables::needs_csv;
 use crate::problem::{Body, Problem, understand};
 use crate::store::rack;
 use crate::store::shelf::{self, Entry, Written};

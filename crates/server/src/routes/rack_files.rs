@@ -13,7 +13,8 @@ use utoipa_axum::routes;
 
 use super::{file, made, read, write};
 use crate::State;
-use crate::export::rack::{self as format, LotWithLedger, RackDocument, Record};
+use crate::export::rack::{LotWithLedger, RackDocument};
+use crate::export::rack_tables::{self as tables, Record};
 use crate::problem::{Problem, understand};
 use crate::store::{rack, shelf};
 
@@ -36,20 +37,20 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
     let bytes = match table.as_str() {
         "lots.csv" => {
             let lots = read(&state, rack::in_stock).await?;
-            made(move || format::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm))))
+            made(move || tables::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm))))
                 .await?
         }
         "ledger.csv" => {
             let lines = read(&state, rack::all_lines).await?;
-            made(move || format::ledger_csv(&lines)).await?
+            made(move || tables::ledger_csv(&lines)).await?
         }
         "keepings.csv" => {
             let document = read(&state, rack::document).await?;
-            made(move || format::keepings_csv(&document.keepings)).await?
+            made(move || tables::keepings_csv(&document.keepings)).await?
         }
         "scrap.csv" => {
             let document = read(&state, rack::document).await?;
-            made(move || format::scrap_csv(&document.scrap)).await?
+            made(move || tables::scrap_csv(&document.scrap)).await?
         }
         _ => {
             let known = "lots.csv, ledger.csv, keepings.csv and scrap.csv";
@@ -135,7 +136,7 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
     }
     let mut document = RackDocument::of(vec![], vec![], vec![], vec![]);
     let mut rows = vec![];
-    for row in format::read_table(text)? {
+    for row in tables::read_table(text)? {
         let place = format!("line {}", row.line);
         let (mut says, mut faults) = (String::new(), vec![]);
         match row.read {
