@@ -216,6 +216,10 @@ async fn what_is_kept_and_picked_says_what_to_buy() {
     let written = workshop.put("/api/keepings", &more).await.json();
     let needs = workshop.get("/api/needs").await.json();
     assert_eq!((needs.as_array().unwrap().len(), &needs[0]["packs_n"]), (1, &json!(3)));
+    let how = workshop.post("/api/keepings/of", &wire).await.json();
+    assert_eq!((&how["keeping"]["keep_mm"], &how["usual_shortest_mm"]), (&json!(25_000.0), &json!(30.0)));
+    let other = workshop.post("/api/keepings/of", &json!({ "metal": "brass", "size_mm": 2.0 })).await.json();
+    assert_eq!((&other["keeping"]["keep_mm"], &other["usual_shortest_mm"]), (&json!(0.0), &json!(50.0)));
     workshop.post(&format!("/api/undo/{}", written["undo"]), &json!({})).await;
     assert_eq!(workshop.get("/api/needs").await.json()[0]["packs_n"], 1);
     let wrong = workshop.put("/api/keepings", &json!({ "wire": wire, "keep_mm": -1 })).await;

@@ -315,6 +315,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keepings/of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a wire is kept, whether anything was said of it or not. */
+        post: operations["how_kept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger/{id}/reverse": {
         parameters: {
             query?: never;
@@ -2751,6 +2768,16 @@ export interface components {
             status: string;
             /** @description The program's version. */
             version: string;
+        };
+        /** @description How a wire is kept. */
+        HowKept: {
+            /** @description What was said of it; empty where nothing was. */
+            keeping: components["schemas"]["Keeping"];
+            /**
+             * Format: double
+             * @description Rests shorter than this are scrap where nothing else is said, mm.
+             */
+            usual_shortest_mm: number;
         };
         /** @description How many rings a supply makes. */
         HowMany: {
@@ -5401,6 +5428,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written_Keeping"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    how_kept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wire"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HowKept"];
                 };
             };
             422: {

@@ -18,19 +18,15 @@ const open = computed({
     if (!now) wire.value = null
   },
 })
-const { data: keepings } = useQuery({
-  queryKey: ['keepings'],
-  queryFn: () => data(api.GET('/api/keepings')),
+const { data: how } = useQuery({
+  queryKey: ['keepings', wire],
+  queryFn: () => data(api.POST('/api/keepings/of', { body: wire.value! })),
+  enabled: open,
 })
-const same = (a: Wire, b: Wire) =>
-  a.metal === b.metal &&
-  a.temper === b.temper &&
-  a.section === b.section &&
-  Math.abs(a.size_mm - b.size_mm) < 0.005
 
-watch([wire, keepings], () => {
+watch([wire, how], () => {
   faults.value = []
-  const kept = keepings.value?.find((one) => wire.value && same(one.record.wire, wire.value))?.record
+  const kept = how.value?.keeping
   const metres = (mm: number | null | undefined) => (mm ? `${mm / 1000} m` : '')
   texts.value = {
     shortest_useful_mm: kept?.shortest_useful_mm ? `${kept.shortest_useful_mm} mm` : '',
@@ -115,7 +111,7 @@ async function keep() {
       <v-text-field
         v-model="texts.shortest_useful_mm"
         label="Shortest rest worth keeping"
-        hint="Shorter ends go to scrap. Left empty: 30 mm, or 25 times the thickness."
+        :hint="`Shorter ends go to scrap. Left empty: ${how?.usual_shortest_mm ?? ''} mm.`"
         persistent-hint
         autocomplete="off"
         :error-messages="at('shortest_useful_mm')"

@@ -44,6 +44,12 @@ impl Keeping {
     const KEEP: Span = Span { noun: "length to keep", unit: " mm", least: 0.0, most: 10_000_000.0 };
     const PACK: Span = Span { noun: "pack", unit: " mm", least: 10.0, most: 10_000_000.0 };
 
+    /// Of a wire of which nothing was said.
+    pub fn unsaid(wire: Wire) -> Self {
+        let source = String::new();
+        Self { wire, shortest_useful_mm: None, keep_mm: 0.0, pack_mm: None, pack_price: None, source }
+    }
+
     /// Checks everything about it.
     ///
     /// # Errors

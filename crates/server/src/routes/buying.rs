@@ -8,7 +8,7 @@ use lorimant_core::cut_plan::picked;
 use lorimant_core::listing::{self, Listing};
 use lorimant_core::ring::supply::Supply;
 use lorimant_core::stock::both_ways;
-use lorimant_core::stock::buying::{Keeping, Need, needs};
+use lorimant_core::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
 use lorimant_core::stock::scrap::{MetalPrice, Scrap, ScrapChange};
 use lorimant_core::wire::Wire;
 use rust_decimal::Decimal;
@@ -28,6 +28,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(decode_listing))
         .routes(routes!(list_keepings, keep))
+        .routes(routes!(how_kept))
         .routes(routes!(list_needs))
         .routes(routes!(needs_table))
         .routes(routes!(list_scrap, book_scrap))
@@ -88,6 +89,27 @@ async fn keep(
         Ok(Written { entry: rack::keep(t, undo, &keeping)?, undo })
     });
     written.await.map(Json)
+}
+
+/// How a wire is kept.
+#[derive(Serialize, ToSchema)]
+struct HowKept {
+    /// What was said of it; empty where nothing was.
+    keeping: Keeping,
+    /// Rests shorter than this are scrap where nothing else is said, mm.
+    usual_shortest_mm: f64,
+}
+
+/// How a wire is kept, whether anything was said of it or not.
+#[utoipa::path(post, path = "/api/keepings/of", request_body = Wire,
+    responses((status = 200, body = HowKept), (status = 422, body = Problem)))]
+async fn how_kept(Shared(state): Shared<State>, Body(wire): Body<Wire>) -> Result<Json<HowKept>, Problem> {
+    wire.check()?;
+    let usual_shortest_mm = shortest_useful_mm(&wire);
+    let keeping = read(&state, move |c| {
+        Ok(rack::keeping_of(c, &wire)?.map_or_else(|| Keeping::unsaid(wire), |entry| entry.record))
+    });
+    Ok(Json(HowKept { keeping: keeping.await?, usual_shortest_mm }))
 }
 
 async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {

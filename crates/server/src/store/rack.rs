@@ -250,10 +250,14 @@ pub(crate) fn keepings(connection: &Connection) -> Result<Vec<Entry<Keeping>>> {
     Shelf::Keepings.all(connection)
 }
 
+/// What was said of how a wire is kept.
+pub(crate) fn keeping_of(connection: &Connection, wire: &Wire) -> Result<Option<Entry<Keeping>>> {
+    Ok(keepings(connection)?.into_iter().find(|entry| same_wire(&entry.record.wire, wire)))
+}
+
 /// Says how a wire is kept, in place of what was said before.
 pub(crate) fn keep(t: &Transaction, batch: i64, keeping: &Keeping) -> Result<Entry<Keeping>> {
-    let before = keepings(t)?.into_iter().find(|entry| same_wire(&entry.record.wire, &keeping.wire));
-    match before {
+    match keeping_of(t, &keeping.wire)? {
         Some(entry) => {
             Shelf::Keepings.edit(t, batch, entry.id, entry.revision, &Edit::Replace(keeping.clone()))
         }
