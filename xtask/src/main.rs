@@ -1,6 +1,7 @@
 //! The project's own commands: `cargo xtask demo`, `test`, `shots`, `bench`, `api`.
 
 mod machine;
+mod rooms;
 
 use std::path::{Path, PathBuf};
 
@@ -32,6 +33,8 @@ enum Command {
         #[arg(long)]
         quick: bool,
     },
+    /// Checks that no module uses one above it; a part of `test`.
+    Rooms,
     /// Remakes `docs/screenshots` from the demo workshop.
     Shots,
     /// Runs every bench whose figures stand in the documents.
@@ -46,6 +49,7 @@ fn main() -> Result<()> {
     match Cli::parse().command {
         Command::Demo { fresh, port } => demo(&shell, fresh, port),
         Command::Test { quick } => test(&shell, quick),
+        Command::Rooms => rooms::check(&root()?),
         Command::Shots => shots(&shell),
         Command::Bench => bench(&shell),
         Command::Api => api(&shell),
@@ -86,6 +90,7 @@ fn build_web(shell: &Shell) -> Result<()> {
 }
 
 fn test(shell: &Shell, quick: bool) -> Result<()> {
+    rooms::check(&root()?)?;
     build_web(shell)?;
     cmd!(shell, "cargo fmt --all --check").run()?;
     cmd!(shell, "cargo clippy --workspace --all-targets --all-features -- -D warnings").run()?;

@@ -6,8 +6,8 @@ use std::hint::black_box;
 use criterion::{Criterion, criterion_group, criterion_main};
 use lorimant_core::ask::answer;
 use lorimant_core::pattern::{Kind, PatternRequest};
-use lorimant_core::plier::{Jaws, Plier};
-use lorimant_core::workshop::{StartSet, Workshop};
+use lorimant_core::tool::plier::{Jaws, Plier};
+use lorimant_core::tool::workshop::{StartSet, Workshop};
 
 fn benches(c: &mut Criterion) {
     let plier = Plier {
@@ -28,7 +28,7 @@ fn benches(c: &mut Criterion) {
     }
     group.finish();
     c.bench_function("the ask line about a finding", |b| {
-        b.iter(|| answer(black_box("24 pairs hooks 21 ga sterling half-hard"), &workshop));
+        b.iter(|| answer(black_box("24 pairs hooks 21 ga sterling half-hard"), &workshop, &[]));
     });
 }
 

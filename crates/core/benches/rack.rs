@@ -4,11 +4,13 @@
 use std::hint::black_box;
 
 use criterion::{Criterion, criterion_group, criterion_main};
-use lorimant_core::choose::{ChooseRequest, Finish, Joined, Maker, Purpose};
-use lorimant_core::cut_plan::{CutRequest, Demand, Progress, Stock, StockKind};
-use lorimant_core::length::Habits;
-use lorimant_core::listing::decode;
 use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::choose::{ChooseRequest, Finish, Joined, Maker};
+use lorimant_core::rack::cut_plan::{CutRequest, Demand, Progress, Stock};
+use lorimant_core::rack::listing::decode;
+use lorimant_core::rack::stock::StockKind;
+use lorimant_core::words::length::Habits;
 
 /// So many blanks of so many lengths, from offcuts and spools with a third more wire than is wanted.
 fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
@@ -54,7 +56,7 @@ fn benches(c: &mut Criterion) {
     group.finish();
     let kind = Kind::all().find(|kind| kind.0.kind == "open-ear-wire").unwrap();
     let wish = ChooseRequest {
-        purpose: Purpose::Finding(PatternRequest::usual(kind)),
+        purpose: Piece::Finding(PatternRequest::usual(kind)),
         worn: None,
         bears_n: 0.5,
         finish: Finish::Polished,

@@ -5,9 +5,9 @@ use std::hint::black_box;
 
 use criterion::{Criterion, criterion_group, criterion_main};
 use lorimant_core::ask::answer;
-use lorimant_core::mandrel::{Mandrel, Shape};
 use lorimant_core::ring::RingRequest;
-use lorimant_core::workshop::{StartSet, Workshop};
+use lorimant_core::tool::mandrel::{Mandrel, Shape};
+use lorimant_core::tool::workshop::{StartSet, Workshop};
 
 fn request(shape: &str) -> RingRequest {
     let text = format!(
@@ -42,7 +42,7 @@ fn benches(c: &mut Criterion) {
         b.iter(|| black_box(&round).sheet(&workshop))
     });
     c.bench_function("the ask line, 300 rods", |b| {
-        b.iter(|| answer(black_box("120 rings 5 mm inside copper 18 soft"), &workshop));
+        b.iter(|| answer(black_box("120 rings 5 mm inside copper 18 soft"), &workshop, &[]));
     });
 }
 

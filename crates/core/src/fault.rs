@@ -24,12 +24,14 @@ impl Fault {
     }
 
     /// The same fault with the limit that was passed.
+    #[must_use]
     pub fn limit(mut self, limit: f64) -> Self {
         self.limit = Some(limit);
         self
     }
 
     /// The same fault seen from a larger record: `wire` before `size_mm` makes `wire.size_mm`.
+    #[must_use]
     pub fn within(mut self, outer: &str) -> Self {
         self.field = format!("{outer}.{}", self.field);
         self
@@ -37,13 +39,59 @@ impl Fault {
 }
 
 /// Everything wrong with one input.
+///
+/// Checks collect into it, so that a form can show every fault at once:
+///
+/// ```
+/// use lorimant_core::fault::{Fault, Faults};
+///
+/// let mut faults = Faults::none();
+/// faults.nest("wire", Err::<(), _>(Fault::new("size_mm", "The wire has no size.")));
+/// assert_eq!(faults.into_result().unwrap_err().0[0].field, "wire.size_mm");
+/// ```
 #[derive(Debug, Clone, PartialEq)]
 pub struct Faults(pub Vec<Fault>);
 
 impl Faults {
-    /// Collects the fault of `result`, if it has one, and hands on its value.
-    pub(crate) fn keep<T>(&mut self, result: Result<T, Fault>) -> Option<T> {
-        result.map_err(|fault| self.0.push(fault)).ok()
+    /// Nothing wrong yet.
+    #[must_use]
+    pub fn none() -> Self {
+        Self(vec![])
+    }
+
+    /// Adds one fault.
+    pub fn add(&mut self, fault: Fault) {
+        self.0.push(fault);
+    }
+
+    /// Adds the faults of `result`, if it has any, and hands on its value.
+    pub fn keep<T>(&mut self, result: Result<T, impl Into<Self>>) -> Option<T> {
+        result.map_err(|found| self.0.extend(found.into().0)).ok()
+    }
+
+    /// The same for a part of the record: `wire` before `size_mm` makes `wire.size_mm`.
+    pub fn nest<T>(&mut self, outer: &str, result: Result<T, impl Into<Self>>) -> Option<T> {
+        self.keep(result.map_err(|found| found.into().within(outer)))
+    }
+
+    /// The same faults seen from a larger record, each as [`Fault::within`].
+    #[must_use]
+    pub fn within(self, outer: &str) -> Self {
+        Self(self.0.into_iter().map(|fault| fault.within(outer)).collect())
+    }
+
+    /// Whether nothing is wrong.
+    #[must_use]
+    pub fn is_empty(&self) -> bool {
+        self.0.is_empty()
+    }
+
+    /// Nothing where nothing is wrong, otherwise all of it.
+    ///
+    /// # Errors
+    /// Itself, where there is a fault in it.
+    pub fn into_result(self) -> Result<(), Self> {
+        if self.is_empty() { Ok(()) } else { Err(self) }
     }
 }
 
@@ -65,16 +113,41 @@ impl fmt::Display for Faults {
 
 impl std::error::Error for Faults {}
 
+/// Refuses a text of more than `most` characters.
+///
+/// # Errors
+/// A fault at `field` that says how long it is and how long it may be.
+///
+/// ```
+/// let fault = lorimant_core::fault::text_at_most("note", "note", "too long", 3).unwrap_err();
+/// assert_eq!(fault.sentence, "The note is 8 characters long; at most 3 are kept.");
+/// ```
+pub fn text_at_most(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
+    let length = text.chars().count();
+    if length <= most as usize {
+        return Ok(());
+    }
+    let said = format!("The {noun} is {length} characters long; at most {most} are kept.");
+    Err(Fault::new(field, said).limit(f64::from(most)))
+}
+
 /// A number's allowed span, closed at both ends, with the words for its error.
-pub(crate) struct Span {
+pub struct Span {
+    /// What the number is.
     pub noun: &'static str,
+    /// Its unit as it stands behind the number, with its space.
     pub unit: &'static str,
+    /// Least it may be.
     pub least: f64,
+    /// Most it may be.
     pub most: f64,
 }
 
 impl Span {
-    /// The value itself when it lies in the span; otherwise a fault at `field`.
+    /// The value itself when it lies in the span.
+    ///
+    /// # Errors
+    /// A fault at `field` that says what is wrong with the value and what it can be.
     pub fn check(&self, field: &str, value: f64) -> Result<f64, Fault> {
         let Self { noun, unit, least, most } = self;
         let right = format!("It can be from {least} to {most}{unit}.");

@@ -2,8 +2,7 @@
 
 use serde::Serialize;
 
-use crate::gauge::MM_PER_INCH;
-use crate::length::shown;
+use crate::words::length::inches;
 use crate::words::words;
 
 words! {
@@ -77,22 +76,6 @@ pub struct Figure {
     pub level: Option<Level>,
     /// How it came about.
     pub working: Working,
-}
-
-/// A length in inches, to the thousandth below a foot; in feet and inches above.
-pub fn inches(mm: f64) -> String {
-    let inch = mm / MM_PER_INCH;
-    if inch < 12.0 {
-        format!("{inch:.3} in")
-    } else {
-        let feet = (inch / 12.0).floor();
-        format!("{} ft {:.1} in", shown(feet, 0), inch - 12.0 * feet)
-    }
-}
-
-/// A long length with the unit it is best read in: mm up to a metre, then metres.
-pub fn long_length(mm: f64) -> (String, &'static str) {
-    if mm < 1000.0 { (format!("{mm:.1}"), "mm") } else { (format!("{:.2}", mm / 1000.0), "m") }
 }
 
 /// A figure still without its working.

@@ -1,16 +1,17 @@
 //! Choosing a wire: every figure is the core's own, what cannot serve is left out, and laws of the ranking.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, Purpose, sizes};
-use lorimant_core::gauge::GaugeSystem;
-use lorimant_core::length::{Habits, LengthUnit};
-use lorimant_core::metal::{Metal, Temper};
 use lorimant_core::pattern::{Kind, PatternRequest, Worn};
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, sizes};
+use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::ring::RingRequest;
-use lorimant_core::section::Section;
-use lorimant_core::stock::scrap::MetalPrice;
-use lorimant_core::strength::{hand_effort, strain_left};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::Section;
+use lorimant_core::wire::strength::{hand_effort, strain_left};
+use lorimant_core::words::gauge::GaugeSystem;
+use lorimant_core::words::length::{Habits, LengthUnit};
 use rstest::rstest;
 use rust_decimal::Decimal;
 
@@ -25,7 +26,7 @@ fn finding(kind: &str) -> PatternRequest {
     PatternRequest::usual(Kind::all().find(|one| one.0.kind == kind).unwrap())
 }
 
-fn wish(purpose: Purpose) -> ChooseRequest {
+fn wish(purpose: Piece) -> ChooseRequest {
     ChooseRequest {
         purpose,
         worn: None,
@@ -49,7 +50,7 @@ fn chosen(wish: &ChooseRequest) -> Choosing {
 fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
     let request = rings();
     let plan = request.plan().unwrap();
-    let found = wish(Purpose::Rings(request.clone()))
+    let found = wish(Piece::Rings(request.clone()))
         .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
         .unwrap();
     let one = &found[0];
@@ -80,7 +81,7 @@ fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
 fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
     let request = finding(kind);
     let blank = request.form().unwrap().blank(LengthUnit::Mm);
-    let one = wish(Purpose::Finding(request.clone()))
+    let one = wish(Piece::Finding(request.clone()))
         .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
         .unwrap()
         .remove(0);
@@ -93,7 +94,7 @@ fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
 
 #[test]
 fn every_metal_temper_and_size_that_can_serve_is_weighed_and_the_best_stands_first() {
-    let found = chosen(&wish(Purpose::Finding(finding("figure-eight"))));
+    let found = chosen(&wish(Piece::Finding(finding("figure-eight"))));
     let metals = Metal::ALL.len() - found.left_out.len();
     assert_eq!(found.weighed_n, metals * Temper::ALL.len() * 20);
     assert!(found.candidates.windows(2).all(|pair| pair[0].misses <= pair[1].misses));
@@ -118,12 +119,12 @@ fn twenty_sizes_whatever_the_habits(#[case] unit: LengthUnit, #[case] gauge: Gau
 }
 
 #[rstest]
-#[case::nickel_in_the_ear(ChooseRequest { worn: Some(Worn::Ear), ..wish(Purpose::Rings(rings())) }, Metal::NickelSilver, "nickel")]
-#[case::nickel_on_skin(ChooseRequest { worn: Some(Worn::Skin), ..wish(Purpose::Rings(rings())) }, Metal::NickelSilver, "nickel")]
-#[case::rust(ChooseRequest { worn: Some(Worn::Skin), ..wish(Purpose::Rings(rings())) }, Metal::MildSteel, "rusts")]
-#[case::brass_does_not_fuse(ChooseRequest { joined: Joined::Fused, ..wish(Purpose::Rings(rings())) }, Metal::Brass, "fuse")]
-#[case::niobium_is_not_soldered(ChooseRequest { joined: Joined::Soldered, ..wish(Purpose::Rings(rings())) }, Metal::Niobium, "not soldered")]
-#[case::gold_is_not_darkened(ChooseRequest { finish: Finish::Darkened, ..wish(Purpose::Rings(rings())) }, Metal::Gold14k, "darken")]
+#[case::nickel_in_the_ear(ChooseRequest { worn: Some(Worn::Ear), ..wish(Piece::Rings(rings())) }, Metal::NickelSilver, "nickel")]
+#[case::nickel_on_skin(ChooseRequest { worn: Some(Worn::Skin), ..wish(Piece::Rings(rings())) }, Metal::NickelSilver, "nickel")]
+#[case::rust(ChooseRequest { worn: Some(Worn::Skin), ..wish(Piece::Rings(rings())) }, Metal::MildSteel, "rusts")]
+#[case::brass_does_not_fuse(ChooseRequest { joined: Joined::Fused, ..wish(Piece::Rings(rings())) }, Metal::Brass, "fuse")]
+#[case::niobium_is_not_soldered(ChooseRequest { joined: Joined::Soldered, ..wish(Piece::Rings(rings())) }, Metal::Niobium, "not soldered")]
+#[case::gold_is_not_darkened(ChooseRequest { finish: Finish::Darkened, ..wish(Piece::Rings(rings())) }, Metal::Gold14k, "darken")]
 fn a_metal_that_cannot_serve_is_left_out_with_its_reason(
     #[case] wish: ChooseRequest,
     #[case] metal: Metal,
@@ -137,13 +138,13 @@ fn a_metal_that_cannot_serve_is_left_out_with_its_reason(
 
 #[test]
 fn fine_silver_is_left_for_fusing() {
-    let found = chosen(&ChooseRequest { joined: Joined::Fused, ..wish(Purpose::Rings(rings())) });
+    let found = chosen(&ChooseRequest { joined: Joined::Fused, ..wish(Piece::Rings(rings())) });
     assert!(found.candidates.iter().any(|one| one.wire.metal == Metal::FineSilver));
 }
 
 #[test]
 fn in_the_ear_the_best_goes_through_usual_piercings() {
-    let found = chosen(&wish(Purpose::Finding(finding("open-ear-wire"))));
+    let found = chosen(&wish(Piece::Finding(finding("open-ear-wire"))));
     let best = &found.candidates[0];
     assert!((0.6..=1.05).contains(&best.wire.size_mm), "{}", best.shown);
     assert!(found.schools.iter().any(|school| school.question.contains("ear")));
@@ -156,14 +157,14 @@ fn in_the_ear_the_best_goes_through_usual_piercings() {
 #[case(10.0)]
 #[case(20.0)]
 fn the_best_bears_what_is_asked_where_any_wire_does(#[case] bears_n: f64) {
-    let found = chosen(&ChooseRequest { bears_n, ..wish(Purpose::Rings(rings())) });
+    let found = chosen(&ChooseRequest { bears_n, ..wish(Piece::Rings(rings())) });
     assert!(found.candidates[0].holds_hardened_n >= bears_n, "{:?}", found.candidates[0]);
 }
 
 #[test]
 fn thicker_wire_holds_more_and_asks_more_of_the_hands() {
     let wires: Vec<Wire> = [0.8, 1.0, 1.2, 1.4].map(|size_mm| Wire { size_mm, ..rings().wire }).to_vec();
-    let found = wish(Purpose::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
+    let found = wish(Piece::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
     assert!(found.windows(2).all(|pair| pair[0].holds_n < pair[1].holds_n));
     assert!(found.windows(2).all(|pair| pair[0].effort < pair[1].effort));
     // The moment goes with the cube of the size; the bend hardens thicker wire a little more besides.
@@ -174,7 +175,7 @@ fn thicker_wire_holds_more_and_asks_more_of_the_hands() {
 fn harder_wire_holds_more_as_made_and_springs_back_more() {
     let wires: Vec<Wire> =
         [Temper::Soft, Temper::HalfHard, Temper::Hard].map(|temper| Wire { temper, ..rings().wire }).to_vec();
-    let found = wish(Purpose::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
+    let found = wish(Piece::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
     assert!(found.windows(2).all(|pair| pair[0].holds_n < pair[1].holds_n));
     assert!(found.windows(2).all(|pair| pair[0].springback_ratio > pair[1].springback_ratio));
     assert!(found.windows(2).all(|pair| pair[0].strain_used < pair[1].strain_used));
@@ -183,7 +184,7 @@ fn harder_wire_holds_more_as_made_and_springs_back_more() {
 
 #[test]
 fn who_practises_is_given_softer_work() {
-    let of = |maker| chosen(&ChooseRequest { maker, ..wish(Purpose::Finding(finding("spiral-hook"))) });
+    let of = |maker| chosen(&ChooseRequest { maker, ..wish(Piece::Finding(finding("spiral-hook"))) });
     let (practising, confident) = (of(Maker::Practising), of(Maker::Confident));
     assert!(practising.candidates[0].effort <= confident.candidates[0].effort);
 }
@@ -197,7 +198,7 @@ fn a_limit_of_money_is_kept_to_where_it_can_be() {
         MetalPrice { metal: Metal::SterlingSilver, per_gram: silver },
         MetalPrice { metal: Metal::Copper, per_gram: copper },
     ];
-    let wish = ChooseRequest { most_each, ..wish(Purpose::Finding(finding("figure-eight"))) };
+    let wish = ChooseRequest { most_each, ..wish(Piece::Finding(finding("figure-eight"))) };
     let found = wish.choose(&prices, Habits::default()).unwrap();
     assert_eq!(found.candidates[0].wire.metal, Metal::Copper);
 }
@@ -212,22 +213,22 @@ fn what_is_wrong_is_said_at_its_field() {
             .map(|f| f.field)
             .collect::<Vec<_>>()
     };
-    let base = wish(Purpose::Rings(rings()));
+    let base = wish(Piece::Rings(rings()));
     assert_eq!(field(ChooseRequest { bears_n: -1.0, ..base.clone() }), ["bears_n"]);
     assert_eq!(
         field(ChooseRequest { most_each: Some(Decimal::NEGATIVE_ONE), ..base.clone() }),
         ["most_each"]
     );
     let none = RingRequest { rings_n: 0, ..rings() };
-    assert_eq!(field(wish(Purpose::Rings(none))), ["purpose.rings.rings_n"]);
+    assert_eq!(field(wish(Piece::Rings(none))), ["purpose.rings.rings_n"]);
     let mut long = finding("open-ear-wire");
     long.parameters.insert("loop_mm".to_owned(), -2.0);
-    assert_eq!(field(wish(Purpose::Finding(long))), ["purpose.finding.parameters.loop_mm"]);
+    assert_eq!(field(wish(Piece::Finding(long))), ["purpose.finding.parameters.loop_mm"]);
 }
 
 #[test]
 fn one_to_four_wires_are_compared() {
-    let wish = wish(Purpose::Rings(rings()));
+    let wish = wish(Piece::Rings(rings()));
     let wire = rings().wire;
     for n in [0, 5] {
         let faults = wish.compare(&vec![wire.clone(); n], &prices(), Habits::default()).unwrap_err().0;
@@ -246,6 +247,6 @@ fn the_section_stays_that_of_the_piece(#[case] section: Section) {
     let mut request = rings();
     request.wire.section = section;
     request.mandrel.diameter_mm = 8.0;
-    let found = chosen(&wish(Purpose::Rings(request)));
+    let found = chosen(&wish(Piece::Rings(request)));
     assert!(found.candidates.iter().all(|one| one.wire.section == section));
 }

@@ -1,12 +1,12 @@
 //! What a piece costs: sums worked by hand, and laws.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::choose::Purpose;
-use lorimant_core::cost::{CostRequest, CostStart};
-use lorimant_core::length::LengthUnit;
-use lorimant_core::metal::Metal;
 use lorimant_core::pattern::{Kind, PatternRequest};
-use lorimant_core::stock::scrap::MetalPrice;
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::cost::{CostRequest, CostStart};
+use lorimant_core::rack::stock::scrap::MetalPrice;
+use lorimant_core::wire::metal::Metal;
+use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
 use rstest::rstest;
 use rust_decimal::Decimal;
@@ -109,7 +109,7 @@ fn hooks() -> PatternRequest {
 fn a_start_takes_what_the_lots_cost() {
     let wire = hooks().wire;
     let lots = [(wire.clone(), money("12")), (wire, money("14"))];
-    let start = CostStart::of(&Purpose::Finding(hooks()), &lots, &[], money("24"), LengthUnit::Mm).unwrap();
+    let start = CostStart::of(&Piece::Finding(hooks()), &lots, &[], money("24"), LengthUnit::Mm).unwrap();
     assert_eq!((start.request.per_metre, start.request.pieces_n), (money("13.0000"), 24));
     let blank = hooks().form().unwrap().blank(LengthUnit::Mm);
     assert!((start.request.wire_mm - blank.cut_mm).abs() < 1e-9);
@@ -120,7 +120,7 @@ fn a_start_takes_what_the_lots_cost() {
 fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     let wire = hooks().wire;
     let prices = [MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
-    let purpose = Purpose::Finding(hooks());
+    let purpose = Piece::Finding(hooks());
     let start = CostStart::of(&purpose, &[], &prices, money("24"), LengthUnit::Mm).unwrap();
     let metre: f64 = start.request.per_metre.try_into().unwrap();
     assert!((metre - wire.mass_g(1000.0)).abs() < 1e-4);

@@ -1,12 +1,13 @@
 //! Cut plans: against every possibility in small cases, against the bound in large ones.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::choose::Purpose;
-use lorimant_core::cut_plan::picked::{Picked, by_wire};
-use lorimant_core::cut_plan::{CutPlan, CutRequest, Demand, Progress, Stock, StockKind};
-use lorimant_core::length::LengthUnit;
 use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::cut_plan::picked::{Picked, by_wire};
+use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Demand, Progress, Stock};
+use lorimant_core::rack::stock::StockKind;
 use lorimant_core::ring::RingRequest;
+use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -228,8 +229,8 @@ fn names_stand_once() {
     assert_eq!(twice.solve(&|_| true).unwrap_err().0[0].field, "stock[1].id");
 }
 
-fn picked(what: &str, purpose: Purpose) -> Picked {
-    Picked { what: what.to_owned(), purpose }
+fn picked(what: &str, piece: Piece) -> Picked {
+    Picked { what: what.to_owned(), piece }
 }
 
 fn hooks(pieces_n: u32) -> PatternRequest {
@@ -245,9 +246,9 @@ fn picks_of_one_wire_are_cut_together() {
     .unwrap();
     rings.wire = hooks(1).wire;
     let picks = [
-        picked("hooks", Purpose::Finding(hooks(12))),
-        picked("rings", Purpose::Rings(rings.clone())),
-        picked("hooks", Purpose::Finding(hooks(3))),
+        picked("hooks", Piece::Finding(hooks(12))),
+        picked("rings", Piece::Rings(rings.clone())),
+        picked("hooks", Piece::Finding(hooks(3))),
     ];
     let wires = by_wire(&picks, LengthUnit::Mm).unwrap();
     assert_eq!(wires.len(), 1);
@@ -274,7 +275,7 @@ fn picks_of_one_wire_are_cut_together() {
 fn a_pick_that_cannot_be_made_is_named() {
     let mut wrong = hooks(2);
     wrong.wire.size_mm = 0.0;
-    let picks = [picked("hooks", Purpose::Finding(hooks(1))), picked("wrong", Purpose::Finding(wrong))];
+    let picks = [picked("hooks", Piece::Finding(hooks(1))), picked("wrong", Piece::Finding(wrong))];
     let faults = by_wire(&picks, LengthUnit::Mm).unwrap_err().0;
     assert_eq!(faults[0].field, "picked[1].wire.size_mm");
 }

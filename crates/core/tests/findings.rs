@@ -4,14 +4,14 @@
 use std::f64::consts::{PI, TAU};
 
 use glam::DVec3;
-use lorimant_core::bending::Bending;
-use lorimant_core::finding::closing::{bend_back_deg, crossing_mm, on_neck_deg, on_stem_deg};
-use lorimant_core::finding::contact::{segments_apart, through_itself};
-use lorimant_core::finding::path::{Frame, Path};
-use lorimant_core::finding::{Course, Segment, ball_wire_mm};
-use lorimant_core::metal::{Metal, Temper};
-use lorimant_core::section::{Profile, Section};
+use lorimant_core::shape::closing::{bend_back_deg, crossing_mm, on_neck_deg, on_stem_deg};
+use lorimant_core::shape::contact::{segments_apart, through_itself};
+use lorimant_core::shape::path::{Frame, Path};
+use lorimant_core::shape::{Course, Segment, ball_wire_mm};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::bending::Bending;
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::{Profile, Section};
 use proptest::prelude::*;
 use rstest::rstest;
 

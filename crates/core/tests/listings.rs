@@ -1,10 +1,10 @@
 //! Shop listings in several habits and languages, all invented, with what each says and what must not be guessed.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::length::Habits;
-use lorimant_core::listing::{Listing, decode};
-use lorimant_core::metal::{Metal, Temper};
-use lorimant_core::section::Section;
+use lorimant_core::rack::listing::{Listing, decode};
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::Section;
+use lorimant_core::words::length::Habits;
 use proptest::prelude::*;
 
 /// Line; metal, section, temper; size mm; length mm or −grams; price. A dash, a 0 or nothing is what the line does not say.

@@ -3,12 +3,12 @@
 
 use std::f64::consts::PI;
 
-use lorimant_core::bending::{Bending, FlowCurve};
-use lorimant_core::coil::Coil;
-use lorimant_core::mandrel::{Mandrel, Outline, Shape};
-use lorimant_core::metal::{Metal, Temper};
-use lorimant_core::section::{Profile, Section};
+use lorimant_core::tool::coil::Coil;
+use lorimant_core::tool::mandrel::{Mandrel, Outline, Shape};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::bending::{Bending, FlowCurve};
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::{Profile, Section};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -246,7 +246,7 @@ proptest! {
     /// The stress solves its own equation: flow stress at the plastic part of the strain.
     #[test]
     fn stress_lies_on_the_flow_curve(metal in any_metal(), temper in any_temper(), strain in 1e-5..1.0f64) {
-        let flow = FlowCurve::new(&metal.figures(), temper.strain());
+        let flow = FlowCurve::new(metal.figures(), temper.strain());
         let stress = flow.stress(strain);
         let plastic = strain - stress / flow.modulus;
         if flow.modulus * strain > flow.flow_stress(0.0) {

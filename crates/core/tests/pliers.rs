@@ -1,7 +1,7 @@
 //! Jaws: where a diameter is, what a slip costs, and pliers that cannot be.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::plier::{Jaws, MeasuredPlace, Plier};
+use lorimant_core::tool::plier::{Jaws, MeasuredPlace, Plier};
 use proptest::prelude::*;
 use rstest::rstest;
 

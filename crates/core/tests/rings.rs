@@ -3,15 +3,15 @@
 
 use std::f64::consts::PI;
 
-use lorimant_core::cutting::{Blade, Cutting, Method};
-use lorimant_core::length::Habits;
-use lorimant_core::mandrel::{Mandrel, Shape};
-use lorimant_core::metal::{Metal, Temper};
 use lorimant_core::ring::backwards::RingTarget;
 use lorimant_core::ring::supply::Supply;
 use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding};
-use lorimant_core::section::Section;
+use lorimant_core::tool::cutting::{Blade, Cutting, Method};
+use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::Section;
+use lorimant_core::words::length::Habits;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -30,6 +30,7 @@ fn target(request: &RingRequest, inside: f64) -> RingTarget {
     RingTarget {
         wire: request.wire.clone(),
         target_inside_diameter_mm: inside,
+        target_inside_short_mm: None,
         shape: request.mandrel.shape,
         rings_n: request.rings_n,
         winding: request.winding,

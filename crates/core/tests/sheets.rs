@@ -3,16 +3,16 @@
 #![allow(clippy::unwrap_used, clippy::cast_possible_truncation, clippy::cast_sign_loss, missing_docs)]
 
 use kurbo::{BezPath, Rect, Shape as _};
-use lorimant_core::cutting::{Blade, Cutting, Method};
 use lorimant_core::drawing::{Drawing, Role};
 use lorimant_core::figure::Level;
-use lorimant_core::mandrel::{Mandrel, Shape};
-use lorimant_core::metal::{Metal, Temper};
 use lorimant_core::ring::sheet::{Worked, ZoneKind};
 use lorimant_core::ring::{Ends, RingRequest, Winding};
-use lorimant_core::section::Section;
+use lorimant_core::tool::cutting::{Blade, Cutting, Method};
+use lorimant_core::tool::mandrel::{Mandrel, Shape};
+use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
-use lorimant_core::workshop::{StartSet, Workshop};
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::Section;
 use rstest::rstest;
 
 fn request(shape: Shape, section: Section) -> RingRequest {

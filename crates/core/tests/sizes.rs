@@ -1,8 +1,8 @@
 //! Gauges and typed lengths.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::gauge::{Gauge, GaugeSystem, table};
-use lorimant_core::length::{Habits, LengthUnit, read, written};
+use lorimant_core::words::gauge::{Gauge, GaugeSystem, table};
+use lorimant_core::words::length::{Habits, LengthUnit, read, written};
 use proptest::prelude::*;
 use rstest::rstest;
 

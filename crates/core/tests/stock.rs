@@ -3,16 +3,16 @@
 
 use std::f64::consts::PI;
 
-use lorimant_core::cut_plan::StockKind;
-use lorimant_core::length::LengthUnit;
-use lorimant_core::metal::{Metal, Temper};
-use lorimant_core::section::Section;
-use lorimant_core::stock::booking::{BlanksCut, LotCut};
-use lorimant_core::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
-use lorimant_core::stock::scale::read;
-use lorimant_core::stock::scrap::{Cleanliness, MetalPrice, Scrap, ScrapChange};
-use lorimant_core::stock::{Lot, Movement, MovementKind, Surface, both_ways, same_wire};
+use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
+use lorimant_core::rack::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
+use lorimant_core::rack::stock::scale::read;
+use lorimant_core::rack::stock::scrap::{Cleanliness, MetalPrice, Scrap, ScrapChange};
+use lorimant_core::rack::stock::{Lot, Movement, MovementKind, Surface, both_ways};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::Section;
+use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
 use rstest::rstest;
 use rust_decimal::Decimal;
@@ -293,7 +293,7 @@ fn a_wire_whose_pack_is_not_known_is_not_counted_in_packs() {
 fn lots_and_wants_of_one_wire_are_put_together_and_missing_ones_stand_first() {
     let (brass, copper) = (wire(Metal::Brass, 1.6), wire(Metal::Copper, 1.0));
     let near = Wire { size_mm: 1.003, ..copper.clone() };
-    assert!(same_wire(&copper, &near));
+    assert!(copper.stands_for(&near));
     let there = [(copper.clone(), 300.0), (near.clone(), 200.0), (brass.clone(), 9000.0)];
     let wanted = [(near, 600.0), (copper, 100.0), (brass, 100.0)];
     let found = needs(&[keeping(1000.0, None)], &there, &wanted, LengthUnit::Mm);

@@ -2,15 +2,16 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use lorimant_core::ask::{Answer, answer};
-use lorimant_core::cutting::{Blade, Cutting, Method};
-use lorimant_core::length::LengthUnit;
-use lorimant_core::mandrel::{Mandrel, Shape};
-use lorimant_core::metal::{Metal, Temper};
+use lorimant_core::ring::sentence::{Slot, write};
 use lorimant_core::ring::{Ends, RingRequest, Winding};
-use lorimant_core::section::Section;
-use lorimant_core::sentence::{self, Change, Slot};
+use lorimant_core::tool::cutting::{Blade, Cutting, Method};
+use lorimant_core::tool::mandrel::{Mandrel, Shape};
+use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
-use lorimant_core::workshop::{StartSet, Workshop, inch_fraction, rod_size};
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::section::Section;
+use lorimant_core::words::length::{LengthUnit, inch_fraction, rod_size};
+use lorimant_core::words::sentence::{self, Change};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -39,7 +40,7 @@ fn request() -> RingRequest {
 }
 
 fn ask(line: &str) -> Answer {
-    answer(line, &workshop())
+    answer(line, &workshop(), &[])
 }
 
 #[test]
@@ -47,7 +48,7 @@ fn the_sentence_reads_as_a_person_would_say_it() {
     let request = request();
     let plan = request.plan().unwrap();
     assert_eq!(
-        sentence::text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
+        sentence::text(&write(&request, Some(&plan), LengthUnit::Mm)),
         "120 rings of soft copper, round 1.02 mm (18 AWG), wound by hand on the 5 mm drill shank and sawn with a 4/0 \
          blade: 4.99 mm inside."
     );
@@ -57,7 +58,7 @@ fn the_sentence_reads_as_a_person_would_say_it() {
 fn inches_first_are_written_with_their_millimetres() {
     let request = request();
     let plan = request.plan().unwrap();
-    let text = sentence::text(&sentence::write(&request, Some(&plan), LengthUnit::Inch));
+    let text = sentence::text(&write(&request, Some(&plan), LengthUnit::Inch));
     assert!(
         text.contains("round 18 AWG (1.02 mm), wound by hand on the 0.197 in (5 mm) drill shank"),
         "{text}"
@@ -132,17 +133,25 @@ fn how_many_rings_a_length_makes() {
 fn unclear_words_are_pointed_at_by_place() {
     let answer = ask("120 rings 5 mm inside coper 18 frobnicated soft");
     let words: Vec<&str> = answer.unclear.iter().map(|u| u.text.as_str()).collect();
-    assert_eq!(words, ["coper", "frobnicated"]);
-    assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (22, 27));
-    assert!(answer.unclear[0].why.contains("“copper”"));
-    assert!(answer.request.is_none(), "the metal is not guessed");
+    assert_eq!(words, ["frobnicated"]);
+    assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (31, 42));
+    assert!(answer.assumed.iter().any(|said| said == "“coper” is read as copper."), "{:?}", answer.assumed);
+    assert_eq!(answer.request.unwrap().wire.metal, Metal::Copper);
 }
 
 #[test]
-fn two_lengths_without_a_role_are_not_guessed() {
+fn a_quantity_that_is_not_used_holds_the_answer_back() {
+    let answer = ask("120 rings 5 mm inside copper 18 soft 7 mm");
+    assert!(answer.headline.is_empty() && answer.request.is_none(), "{answer:?}");
+    let words: Vec<&str> = answer.unclear.iter().map(|u| u.text.trim()).collect();
+    assert_eq!(words, ["7 mm"]);
+}
+
+#[test]
+fn of_two_lengths_the_wire_is_the_one_that_can_be() {
     let answer = ask("20 rings copper 1 mm 5 mm");
-    assert_eq!(answer.unclear.len(), 2);
-    assert!(answer.request.is_none());
+    assert!(answer.assumed.iter().any(|said| said.contains("5 mm is taken as the inside")), "{answer:?}");
+    assert_eq!(answer.request.unwrap().wire.size_mm, 1.0);
 }
 
 #[rstest]
@@ -301,8 +310,8 @@ proptest! {
         request in any_request(), unit in proptest::sample::select(LengthUnit::ALL),
     ) {
         let plan = request.plan().ok();
-        let line = sentence::text(&sentence::write(&request, plan.as_ref(), unit));
-        let answer = answer(&line, &Workshop::default());
+        let line = sentence::text(&write(&request, plan.as_ref(), unit));
+        let answer = answer(&line, &Workshop::default(), &[]);
         prop_assert!(answer.unclear.is_empty(), "{line}: {:?}", answer.unclear);
         let mut read = answer.request.unwrap();
         prop_assert!((read.wire.size_mm - request.wire.size_mm).abs() < 0.0005, "{line}");
@@ -319,7 +328,7 @@ proptest! {
 
     #[test]
     fn no_line_panics(line in "\\PC{0,80}") {
-        let _ = answer(&line, &workshop());
+        let _ = answer(&line, &workshop(), &[]);
     }
 
     #[test]
@@ -327,6 +336,6 @@ proptest! {
         proptest::sample::select(vec!["120", "rings", "5", "mm", "inside", "copper", "18", "awg", "soft", "on", "the",
             "x", "(", ")", "4/0", "blade", "with", "layers", "of", "tape", "3/16", "in", "\"", "how", "many", "m", "g",
             "Ø", "½", "hexagonal", "from", "-", ".", "0"]), 0..12)) {
-        let _ = answer(&words.join(" "), &workshop());
+        let _ = answer(&words.join(" "), &workshop(), &[]);
     }
 }

@@ -2,21 +2,36 @@
 
 use serde::Serialize;
 
-use super::said::{Said, gather};
-use super::{LONGEST, Unclear, scan};
-use crate::cutting::{Cutting, Method};
+use super::line::{LONGEST, Line, Unclear};
+use super::makes::{Kept, Makes};
+use super::said::{Given, Said, gather};
+use super::token::{Question, scan};
 use crate::fault::Fault;
-use crate::figure::{Figure, inches, long_length};
-use crate::length::{self, LengthUnit, shown};
-use crate::mandrel::Mandrel;
-use crate::metal::Temper;
+use crate::figure::Figure;
 use crate::pattern::PatternRequest;
-use crate::ring::backwards::{Candidate, RingTarget};
-use crate::ring::{RingRequest, Winding};
-use crate::section::Section;
-use crate::sentence::{self, Piece};
+use crate::ring::RingRequest;
+use crate::ring::backwards::Candidate;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::workshop::Workshop;
+use crate::wire::metal::Temper;
+use crate::wire::section::Section;
+use crate::words::length::{self, LengthUnit, inches, long_length, shown};
+use crate::words::sentence::Phrase;
+use crate::words::words;
+
+words! {
+    /// Where what was asked is worked on.
+    pub enum View ("view") {
+        /// The planning of rings.
+        Rings = "rings", "rings";
+        /// The drawing room.
+        Room = "room", "drawing room";
+        /// Choosing a wire.
+        WhichWire = "which-wire", "which wire";
+        /// What it costs.
+        Cost = "cost", "what it costs";
+    }
+}
 
 /// The answer to one line.
 #[derive(Debug, Clone, PartialEq, Serialize, Default)]
@@ -28,27 +43,44 @@ pub struct Answer {
     pub understood: Vec<String>,
     /// What had to be assumed.
     pub assumed: Vec<String>,
-    /// Words that were not understood, with their place.
+    /// Words that were not understood or not used, with their place.
     pub unclear: Vec<Unclear>,
     /// What is still missing for an answer.
     pub missing: Vec<String>,
     /// What is wrong with what was asked.
     pub faults: Vec<Fault>,
     /// The sentence of the plan that was understood.
-    pub sentence: Vec<Piece>,
+    pub sentence: Vec<Phrase>,
     /// The plan that was understood, ready to be opened or kept.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub request: Option<RingRequest>,
     /// The finding that was understood, ready to be opened in the drawing room.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub pattern: Option<PatternRequest>,
+    /// Where it is opened.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub opens: Option<View>,
     /// The first figures of that plan.
     pub figures: Vec<Figure>,
     /// Rods that come near the ring asked for, nearest first.
     pub candidates: Vec<Candidate>,
+    /// What the wire there is makes, of each kept piece and each pattern.
+    pub makes: Vec<Makes>,
 }
-/// Reads a line and answers it at once.
-pub fn answer(text: &str, workshop: &Workshop) -> Answer {
+
+/// Reads a line and answers it at once. `kept` is what the workshop keeps, for what can be made of a wire.
+///
+/// ```
+/// use lorimant_core::ask::answer;
+/// use lorimant_core::tool::workshop::Workshop;
+///
+/// let reply = answer("120 rings 5 mm inside copper 18 soft", &Workshop::default(), &[]);
+/// assert_eq!(reply.request.map(|plan| plan.rings_n), Some(120));
+///
+/// let reply = answer("120 rings 5 mm inside copper 18 and 7 of those", &Workshop::default(), &[]);
+/// assert!(reply.headline.is_empty() && !reply.unclear.is_empty());
+/// ```
+pub fn answer(text: &str, workshop: &Workshop, kept: &[Kept]) -> Answer {
     let mut reply = Answer::default();
     let length = text.chars().count();
     if length > LONGEST {
@@ -57,188 +89,105 @@ pub fn answer(text: &str, workshop: &Workshop) -> Answer {
         reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
         return reply;
     }
-    let (tokens, unclear) = scan(text, workshop);
+    let line = Line::new(text, workshop);
+    reply.assumed.extend(line.mended.iter().cloned());
+    let (tokens, unclear) = scan(&line, workshop);
     reply.unclear = unclear;
-    let said = gather(&tokens, text, workshop, &mut reply);
-    if !reply.faults.is_empty() {
+    let said = gather(&tokens, &line, workshop, &mut reply);
+    said.point_at_unused(&line, &mut reply);
+    if !reply.faults.is_empty() || held_back(&reply.unclear) {
         return reply;
     }
-    if let Some(kind) = said.pattern {
+    if said.asks(Question::WhatCanIMake) {
+        said.answer_makes(workshop, kept, &mut reply);
+    } else if let Some(kind) = said.pattern.as_ref().map(|kind| kind.value) {
         said.answer_finding(kind, workshop, &mut reply);
-    } else if said.about_rings || said.rod.is_some() || said.inside_mm.is_some() || said.outside_mm.is_some()
-    {
-        said.answer_rings(workshop, &mut reply);
+    } else if said.ring_like() {
+        said.answer_rings(&line, workshop, &mut reply);
     } else {
-        said.answer_wire(&mut reply);
+        said.answer_wire(workshop.habits.unit, &mut reply);
     }
+    if held_back(&reply.unclear) {
+        reply = Answer { unclear: reply.unclear, understood: reply.understood, ..Answer::default() };
+    }
+    reply.unclear.sort_by_key(|unclear| unclear.from);
     reply
 }
+
+/// Whether something unread may be what matters: a quantity, or one of two words for the same thing.
+fn held_back(unclear: &[Unclear]) -> bool {
+    unclear.iter().any(|one| one.holds_back)
+}
+
 impl Said {
-    fn wire(&self, reply: &mut Answer) -> Option<Wire> {
-        if self.wire.metal.is_none() {
+    /// Points at what was said and says nothing of what is asked about.
+    fn point_at_unused(&self, line: &Line, reply: &mut Answer) {
+        let rings = self.ring_like() || self.asks(Question::WhatCanIMake) && self.pattern.is_none();
+        let what = match &self.pattern {
+            Some(kind) => kind.value.0.plural.to_owned(),
+            None if rings => return,
+            None => "a wire by itself".to_owned(),
+        };
+        let mut point = |unused: Option<Unclear>| reply.unclear.extend(unused);
+        fn at<T>(given: Option<&Given<T>>, line: &Line, what: &str) -> Option<Unclear> {
+            given.map(|given| given.pointed(line, format!("This says nothing of {what}: leave it out.")))
+        }
+        if self.pattern.is_some() {
+            point(at(self.rod.as_ref(), line, &what));
+            point(at(self.outside_mm.as_ref(), line, &what));
+            point(at(self.ratio.as_ref(), line, &what));
+        } else {
+            let counted = self.count.as_ref();
+            point(counted.map(|count| {
+                let words = line.typed(count.from, count.to);
+                count.pointed(line, format!("“{}” of what? Name rings or a finding.", words.trim()))
+            }));
+        }
+        point(at(self.blade.as_ref(), line, &what));
+        point(at(self.method.as_ref(), line, &what));
+        point(at(self.winding.as_ref(), line, &what));
+    }
+
+    /// The wire the line names; what is missing of it is asked for.
+    pub(super) fn wire(&self, reply: &mut Answer) -> Option<Wire> {
+        if self.metal.is_none() {
             reply.missing.push("the metal, for example copper or sterling".to_owned());
         }
-        if self.wire.size_mm.is_none() {
+        if self.size_mm.is_none() {
             reply.missing.push("the size of the wire, for example 18 awg or 1 mm wire".to_owned());
         }
-        let (metal, size_mm) = (self.wire.metal?, self.wire.size_mm?);
-        if self.wire.temper.is_none() {
+        let (metal, size_mm) = (self.metal.as_ref()?.value, self.size_mm.as_ref()?.value);
+        Some(Wire { metal, size_mm, section: self.section(), temper: self.temper_or_soft(reply) })
+    }
+
+    pub(super) fn section(&self) -> Section {
+        self.section.as_ref().map_or(Section::Round, |given| given.value)
+    }
+
+    pub(super) fn temper_or_soft(&self, reply: &mut Answer) -> Temper {
+        if self.temper.is_none() {
             reply.assumed.push("No temper is given: unlabelled wire is nearly always soft.".to_owned());
         }
-        Some(Wire {
-            metal,
-            size_mm,
-            section: self.wire.section.unwrap_or(Section::Round),
-            temper: self.wire.temper.unwrap_or(Temper::Soft),
-        })
-    }
-
-    fn cutting(&self) -> Cutting {
-        let method = self.method.unwrap_or(Method::Saw);
-        Cutting { method, blade: self.blade, filed: self.filed, ..Cutting::default() }
-    }
-
-    /// Answers about rings: forwards on a rod that was named, backwards to an inside that was.
-    fn answer_rings(&self, workshop: &Workshop, reply: &mut Answer) {
-        let wire = self.wire(reply);
-        if self.rod.is_none() && self.inside_mm.is_none() && self.outside_mm.is_none() {
-            reply.missing.push("the inside of the ring, for example 5 mm inside, or the rod".to_owned());
-        }
-        let Some(wire) = wire else { return };
-        let rings_n = match self.count {
-            Some(n) if n > f64::from(crate::ring::MOST_RINGS) => {
-                return reply.faults.push(crate::ring::too_many(n));
-            }
-            #[expect(
-                clippy::cast_possible_truncation,
-                clippy::cast_sign_loss,
-                reason = "digits only, and not too many"
-            )]
-            Some(n) => n as u32,
-            None => crate::ring::hundred(),
-        };
-        if self.count.is_none() && !self.how_many {
-            reply.assumed.push(format!("No count is given: {rings_n} rings are taken."));
-        }
-        let outside = self.outside_mm.map(|od| od - 2.0 * wire.profile().thickness_mm());
-        let mandrel = match (&self.rod, self.inside_mm.or(outside)) {
-            (Some(rod), _) => rod.clone(),
-            (None, Some(inside)) => match self.rod_for(inside, &wire, rings_n, workshop, reply) {
-                Some(rod) => rod,
-                None => return,
-            },
-            (None, None) => return,
-        };
-        let winding = self.winding.unwrap_or(Winding::Hand);
-        let request = RingRequest {
-            wire,
-            mandrel,
-            rings_n,
-            winding,
-            cutting: self.cutting(),
-            ends: crate::ring::Ends::default(),
-        };
-        self.plan(request, workshop.habits.unit, reply);
-    }
-
-    fn rod_for(
-        &self,
-        inside: f64,
-        wire: &Wire,
-        rings_n: u32,
-        workshop: &Workshop,
-        reply: &mut Answer,
-    ) -> Option<Mandrel> {
-        let target = RingTarget {
-            wire: wire.clone(),
-            target_inside_diameter_mm: inside,
-            shape: crate::mandrel::Shape::Round,
-            rings_n,
-            winding: Winding::Hand,
-            cutting: self.cutting(),
-            ends: crate::ring::Ends::default(),
-            rods: None,
-        };
-        match target.choose(&workshop.rods) {
-            Err(faults) => {
-                reply.faults.extend(faults.0);
-                None
-            }
-            Ok(choice) => {
-                reply.candidates = choice.candidates.into_iter().take(4).collect();
-                let ideal = shown(choice.mandrel_diameter_mm, 3);
-                match reply.candidates.first() {
-                    Some(best) => {
-                        let sign = if best.off_mm < 0.0 { "−" } else { "+" };
-                        let off = format!("{sign}{:.2}", best.off_mm.abs());
-                        reply.assumed.push(format!(
-                            "The ideal rod is {ideal} mm. The nearest you own is the {}: {off} mm.",
-                            best.shown
-                        ));
-                        Some(best.mandrel.clone())
-                    }
-                    None => {
-                        reply
-                            .assumed
-                            .push(format!("No rods are listed under Tools: a {ideal} mm rod is taken."));
-                        Some(Mandrel::round((choice.mandrel_diameter_mm * 1000.0).round() / 1000.0))
-                    }
-                }
-            }
-        }
-    }
-
-    fn plan(&self, mut request: RingRequest, unit: LengthUnit, reply: &mut Answer) {
-        let mut counted = None;
-        if self.how_many && (self.supply.wire_length_mm.is_some() || self.supply.wire_mass_g.is_some()) {
-            match self.supply.makes(&request) {
-                Err(faults) => return reply.faults.extend(faults.0),
-                Ok(many) => {
-                    request.rings_n = many.rings_n.max(1);
-                    counted = Some(many.sentence);
-                }
-            }
-        }
-        match request.plan() {
-            Err(faults) => {
-                reply.sentence = sentence::write(&request, None, unit);
-                reply.faults.extend(faults.0);
-            }
-            Ok(plan) => {
-                let (length, length_unit) = long_length(plan.wire_length_mm);
-                let rings = format!(
-                    "{} rings of {:.2} mm inside: pull {length} {length_unit} of wire ({:.1} g), wind {:.1} turns on the {}.",
-                    request.rings_n,
-                    plan.ring_inside_diameter_mm,
-                    plan.wire_mass_g,
-                    plan.turns_wound,
-                    request.mandrel.shown()
-                );
-                reply.headline = counted.unwrap_or(rings);
-                reply.sentence = sentence::write(&request, Some(&plan), unit);
-                reply.figures = plan.figures(&request);
-            }
-        }
-        reply.request = Some(request);
+        self.temper.as_ref().map_or(Temper::Soft, |given| given.value)
     }
 
     /// Answers about a size, a length, or what a wire weighs.
-    fn answer_wire(&self, reply: &mut Answer) {
-        let supply = self.supply.wire_length_mm.is_some() || self.supply.wire_mass_g.is_some();
-        if self.wire.metal.is_some() && (supply || self.wire.size_mm.is_some()) {
+    fn answer_wire(&self, unit: LengthUnit, reply: &mut Answer) {
+        let supply = self.supply_mm.is_some() || self.supply_g.is_some();
+        if self.metal.is_some() && (supply || self.size_mm.is_some()) {
             let Some(wire) = self.wire(reply) else { return };
             if let Err(fault) = wire.check() {
                 return reply.faults.push(fault);
             }
-            let name = format!(
-                "{} {}, {} {}",
-                wire.temper,
-                wire.metal,
-                wire.section,
-                wire.size_shown(LengthUnit::Mm)
-            );
-            reply.headline = match (self.supply.wire_length_mm, self.supply.wire_mass_g) {
-                (Some(length), _) => {
+            let name = wire.shown(unit);
+            let amount = (self.supply_mm.as_ref(), self.supply_g.as_ref());
+            reply.headline = match amount.map_values() {
+                (Some(length), Some(mass)) => {
+                    let weighs = wire.mass_g(length);
+                    let (text, unit) = long_length(length);
+                    format!("{text} {unit} of {name} weighs {weighs:.1} g, not {} g.", shown(mass, 2))
+                }
+                (Some(length), None) => {
                     let (text, unit) = long_length(length);
                     format!("{text} {unit} of {name} weighs {:.1} g.", wire.mass_g(length))
                 }
@@ -255,6 +204,8 @@ impl Said {
                     )
                 }
             };
+        } else if supply && self.readings.is_empty() {
+            reply.missing.push("the metal and the size of the wire, for example copper 18 awg".to_owned());
         } else if let Some(reading) = self.readings.first() {
             reply.headline = format!("{}.", reading.text);
             reply.assumed.extend(reading.note.clone());
@@ -262,5 +213,16 @@ impl Said {
             let what = "what you need, for example 120 rings 5 mm inside copper 18 soft";
             reply.missing.push(what.to_owned());
         }
+    }
+}
+
+/// The values of two things given, without their places.
+trait MapValues {
+    fn map_values(self) -> (Option<f64>, Option<f64>);
+}
+
+impl MapValues for (Option<&Given<f64>>, Option<&Given<f64>>) {
+    fn map_values(self) -> (Option<f64>, Option<f64>) {
+        (self.0.map(|given| given.value), self.1.map(|given| given.value))
     }
 }

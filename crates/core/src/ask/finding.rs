@@ -1,35 +1,23 @@
-//! Asking about findings: pairs, dimensions by their label, and the answer.
+//! Asking about findings: dimensions by their label, and the answer.
 
-use winnow::ascii::{digit1, multispace0};
+use std::collections::BTreeMap;
+
+use winnow::ascii::multispace0;
 use winnow::combinator::{alt, opt, terminated};
 use winnow::prelude::*;
 
-use super::answer::Answer;
+use super::answer::{Answer, View};
 use super::said::Said;
-use super::{Meaning, length_alone, vocabulary};
-use crate::length::{self, word_end};
-use crate::metal::Temper;
-use crate::pattern::change::pieces;
-use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit, capital};
-use crate::section::Section;
+use super::token::{Counted, Meaning, Question, length_alone};
+use super::vocabulary;
+use crate::fault::Fault;
+use crate::pattern::sentence;
+use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::workshop::Workshop;
-
-type Fails = winnow::error::ErrMode<winnow::error::ContextError>;
-
-fn backtrack() -> Fails {
-    winnow::error::ErrMode::Backtrack(winnow::error::ContextError::new())
-}
-
-/// `24 pairs`, `1 pair of`; `304 hooks` too, though 304 alone is a steel.
-pub(super) fn pieces_or_pairs(input: &mut &str) -> ModalResult<Meaning> {
-    let n = digit1.parse_to::<f64>().parse_next(input)?;
-    multispace0.parse_next(input)?;
-    if !matches!(vocabulary::phrase(&mut &**input), Ok(Meaning::Pattern(_))) {
-        terminated(alt(("pairs", "pair", "prs", "pr")), word_end).parse_next(input)?;
-    }
-    Ok(Meaning::Pieces(n))
-}
+use crate::words::length::{self, shown};
+use crate::words::number;
+use crate::words::{backtrack, capital, word_end};
 
 /// A dimension of the pattern spoken of: `loop 2.2 mm`, `3mm loops`, `tip out 18°`, `loops touching`.
 pub(super) fn dimension(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalResult<Meaning> {
@@ -68,10 +56,10 @@ fn value(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> ModalR
             let typed = length_alone(input)?;
             length::understand(typed, workshop.habits).map(|reading| reading.mm).map_err(|_| backtrack())
         }
-        Unit::Deg => {
-            terminated(length::amount, opt((multispace0, alt(("degrees", "deg", "°"))))).parse_next(input)
-        }
-        Unit::Turns => length::amount.parse_next(input),
+        Unit::Deg => terminated(number::amount, opt((multispace0, alt(("degrees", "deg", "°")))))
+            .map(|amount| amount.value)
+            .parse_next(input),
+        Unit::Turns => number::amount.map(|amount| amount.value).parse_next(input),
         Unit::Choice => {
             let found = parameter.options.iter().position(|option| input.starts_with(&option.to_lowercase()));
             let index = found.ok_or_else(backtrack)?;
@@ -118,71 +106,121 @@ fn alone(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> ModalR
 impl Said {
     /// Answers about a finding: the wire and dimensions that were said, the usual ones for the rest.
     pub(super) fn answer_finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) {
-        let usual = kind.0.usual();
-        if self.wire.metal.is_none() {
-            reply.assumed.push(format!("No metal is given: {} is taken, as usual for it.", usual.metal));
-        }
-        if self.wire.size_mm.is_none() {
-            let size = usual.size_shown(workshop.habits.unit);
-            reply.assumed.push(format!("No wire size is given: {size} is taken, as usual for it."));
-        }
-        let temper = match (self.wire.temper, self.wire.metal) {
-            (Some(temper), _) => temper,
-            (None, Some(_)) => {
-                reply.assumed.push("No temper is given: unlabelled wire is nearly always soft.".to_owned());
-                Temper::Soft
-            }
-            (None, None) => usual.temper,
-        };
-        let count = self.count.unwrap_or(1.0);
-        if count > f64::from(MOST_PIECES) {
-            let said = format!(
-                "{count:.0} pieces are more than can be planned at once. Ask for at most {MOST_PIECES}."
-            );
-            reply.faults.push(crate::fault::Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
-            return;
-        }
-        #[expect(
-            clippy::cast_possible_truncation,
-            clippy::cast_sign_loss,
-            reason = "digits only, and not too many"
-        )]
-        let pieces_n = count as u32;
-        let request = PatternRequest {
-            kind,
-            parameters: self.parameters.clone(),
-            wire: Wire {
-                metal: self.wire.metal.unwrap_or(usual.metal),
-                section: self.wire.section.unwrap_or(Section::Round),
-                size_mm: self.wire.size_mm.unwrap_or(usual.size_mm),
-                temper,
-            },
-            pieces_n,
-            mirrored: self.mirrored,
-            plier: None,
-            ends: BlankEnds::default(),
-        };
-        reply.sentence = pieces(&request, workshop.habits.unit);
+        let Some(request) = self.finding(kind, workshop, reply) else { return };
+        let unit = workshop.habits.unit;
+        reply.sentence = sentence::write(&request, unit);
         match request.form_with(workshop) {
             Err(faults) => reply.faults.extend(faults.0),
             Ok(formed) => {
-                let blank = formed.blank(workshop.habits.unit);
+                let blank = formed.blank(unit);
                 let n = request.blanks_n();
                 let marks: Vec<String> = formed
                     .marks(&blank, &formed.tools(workshop))
                     .iter()
-                    .map(|mark| length::shown(mark.at_mm, 1))
+                    .map(|mark| shown(mark.at_mm, 1))
                     .collect();
-                reply.headline = format!(
-                    "{}: cut {n} of {}, mark at {} mm; {:.2} m of wire.",
-                    capital(kind.0.plural),
-                    blank.line(workshop.habits.unit),
-                    marks.join(", "),
-                    f64::from(n) * blank.cut_mm / 1000.0
-                );
-                reply.figures = formed.figures(&blank, workshop.habits.unit);
+                let name = capital(kind.0.plural);
+                reply.headline = match self.supply() {
+                    _ if self.asks(Question::WhichWire) => {
+                        format!("Every wire is weighed for {}.", kind.0.plural)
+                    }
+                    _ if self.asks(Question::Cost) => {
+                        format!(
+                            "What {} of {} cost is worked out from your prices.",
+                            request.count_shown(),
+                            kind.0.plural
+                        )
+                    }
+                    Some(supply) => match supply.length_mm(&request.wire) {
+                        Err(fault) => return reply.faults.push(fault),
+                        Ok(there) => {
+                            let makes = (there / blank.cut_mm + 1e-9).floor();
+                            let wanted = if self.count.is_some() {
+                                format!(" {n} are asked for.")
+                            } else {
+                                String::new()
+                            };
+                            format!(
+                                "{name}: {makes} of {} from {} m.{wanted}",
+                                blank.line(unit),
+                                shown(there / 1000.0, 3)
+                            )
+                        }
+                    },
+                    None => format!(
+                        "{name}: cut {n} of {}, mark at {} mm; {:.2} m of wire.",
+                        blank.line(unit),
+                        marks.join(", "),
+                        f64::from(n) * blank.cut_mm / 1000.0
+                    ),
+                };
+                reply.figures = formed.figures(&blank, unit);
             }
         }
+        reply.opens = Some(match (self.asks(Question::WhichWire), self.asks(Question::Cost)) {
+            (true, _) => View::WhichWire,
+            (_, true) => View::Cost,
+            _ => View::Room,
+        });
         reply.pattern = Some(request);
+    }
+
+    /// The finding the line speaks of; what it leaves out is as usual, and said.
+    fn finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) -> Option<PatternRequest> {
+        let usual = kind.0.usual();
+        if self.metal.is_none() {
+            reply.assumed.push(format!("No metal is given: {} is taken, as usual for it.", usual.metal));
+        }
+        if self.size_mm.is_none() {
+            let size = usual.size_shown(workshop.habits.unit);
+            reply.assumed.push(format!("No wire size is given: {size} is taken, as usual for it."));
+        }
+        let temper = match (&self.temper, &self.metal) {
+            (Some(temper), _) => temper.value,
+            (None, Some(_)) => self.temper_or_soft(reply),
+            (None, None) => usual.temper,
+        };
+        let (count, counted) = self.count.as_ref().map_or((1.0, Counted::Pairs), |count| count.value);
+        if count > f64::from(MOST_PIECES) {
+            let said = format!(
+                "{count:.0} pieces are more than can be planned at once. Ask for at most {MOST_PIECES}."
+            );
+            reply.faults.push(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
+            return None;
+        }
+        // Only pairs double; two pieces of what is not made in pairs are two pieces.
+        let doubled =
+            if counted == Counted::Pairs && !kind.0.paired && self.count.is_some() { 2.0 } else { 1.0 };
+        #[expect(
+            clippy::cast_possible_truncation,
+            clippy::cast_sign_loss,
+            reason = "whole, and not too many"
+        )]
+        let pieces_n = (count * doubled) as u32;
+        if self.count.is_none() {
+            let one = if kind.0.paired { "one pair" } else { "one" };
+            reply.assumed.push(format!("No count is given: {one} is taken."));
+        }
+        let mut parameters: BTreeMap<String, f64> =
+            self.parameters.iter().map(|(name, given)| (name.clone(), given.value)).collect();
+        let sizes = [self.inside_mm.as_ref(), self.short_mm.as_ref()].into_iter().flatten();
+        for (name, given) in kind.0.sized_by.iter().zip(sizes) {
+            parameters.entry((*name).to_owned()).or_insert(given.value);
+        }
+        Some(PatternRequest {
+            kind,
+            parameters,
+            wire: Wire {
+                metal: self.metal.as_ref().map_or(usual.metal, |given| given.value),
+                section: self.section(),
+                size_mm: self.size_mm.as_ref().map_or(usual.size_mm, |given| given.value),
+                temper,
+            },
+            pieces_n,
+            singly: kind.0.paired && counted != Counted::Pairs,
+            mirrored: self.mirrored,
+            plier: None,
+            ends: BlankEnds::default(),
+        })
     }
 }

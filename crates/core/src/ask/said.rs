@@ -3,233 +3,358 @@
 use std::collections::BTreeMap;
 
 use super::answer::Answer;
-use super::{Meaning, Role, Token, Unclear};
-use crate::cutting::Method;
+use super::line::{Line, Unclear};
+use super::place::{self, Quantity};
+use super::token::{Counted, Meaning, Question, Role, Token};
 use crate::fault::Fault;
-use crate::figure::inches;
-use crate::length::{self, Reading, Typed, shown};
-use crate::mandrel::Mandrel;
-use crate::metal::Temper;
 use crate::pattern::drawn::dimension_text;
 use crate::pattern::{Kind, Parameter};
-use crate::ring::Winding;
-use crate::ring::supply::Supply;
-use crate::section::Section;
-use crate::workshop::Workshop;
+use crate::reading::Word;
+use crate::tool::coil::Winding;
+use crate::tool::cutting::{Blade, Method};
+use crate::tool::mandrel::Mandrel;
+use crate::tool::workshop::Workshop;
+use crate::wire::metal::{Metal, Temper};
+use crate::wire::section::Section;
+use crate::words::length::{self, Reading, Typed, inches, shown};
+
+/// Largest wire that can be planned, mm; a longer length named as wire is so much of it.
+const THICKEST_MM: f64 = 13.0;
+/// Two sizes further apart than this are no oval: `50 x 5 mm rings` are fifty.
+const MOST_OVAL: f64 = 4.0;
 
 /// A length that is no wire size: in mm and inches, without gauges.
-fn plainly(mm: f64) -> String {
+pub(super) fn plainly(mm: f64) -> String {
     format!("{} mm = {}", shown(mm, 3), inches(mm))
 }
-/// Everything a line can say, gathered from its tokens.
+
+/// Something the line says, and where.
+#[derive(Debug, Clone, PartialEq)]
+pub(super) struct Given<T> {
+    pub value: T,
+    pub from: usize,
+    pub to: usize,
+}
+
+impl<T> Given<T> {
+    /// The stretch it stands in, pointed at.
+    pub fn pointed(&self, line: &Line, why: impl Into<String>) -> Unclear {
+        Unclear {
+            from: self.from,
+            to: self.to,
+            text: line.typed(self.from, self.to),
+            why: why.into(),
+            holds_back: true,
+        }
+    }
+}
+
+/// Everything a line can say. Lengths in mm, masses in g.
 #[derive(Default)]
 pub(super) struct Said {
-    pub count: Option<f64>,
-    pub wire: SaidWire,
-    pub winding: Option<Winding>,
-    pub method: Option<Method>,
+    pub count: Option<Given<(f64, Counted)>>,
+    pub metal: Option<Given<Metal>>,
+    pub temper: Option<Given<Temper>>,
+    pub section: Option<Given<Section>>,
+    pub size_mm: Option<Given<f64>>,
+    pub winding: Option<Given<Winding>>,
+    pub method: Option<Given<Method>>,
     pub filed: bool,
-    pub blade: Option<crate::cutting::Blade>,
-    pub rod: Option<Mandrel>,
-    pub inside_mm: Option<f64>,
-    pub outside_mm: Option<f64>,
-    pub supply: Supply,
-    pub how_many: bool,
+    pub blade: Option<Given<Blade>>,
+    pub rod: Option<Given<Mandrel>>,
+    pub inside_mm: Option<Given<f64>>,
+    /// Short way across, where two sizes were given.
+    pub short_mm: Option<Given<f64>>,
+    pub outside_mm: Option<Given<f64>>,
+    pub ratio: Option<Given<f64>>,
+    pub supply_mm: Option<Given<f64>>,
+    pub supply_g: Option<Given<f64>>,
     pub about_rings: bool,
-    pub pattern: Option<Kind>,
+    pub oval: bool,
+    pub pattern: Option<Given<Kind>>,
     pub mirrored: bool,
-    pub parameters: BTreeMap<String, f64>,
+    pub parameters: BTreeMap<String, Given<f64>>,
+    pub questions: Vec<Question>,
+    /// Every length read, for a line that only converts.
     pub readings: Vec<Reading>,
 }
 
-#[derive(Default)]
-pub(super) struct SaidWire {
-    pub metal: Option<crate::metal::Metal>,
-    pub temper: Option<Temper>,
-    pub section: Option<Section>,
-    pub size_mm: Option<f64>,
-}
-/// Gathers what a line says, and notes in the reply what was understood of it.
-pub(super) fn gather(tokens: &[Token], text: &str, workshop: &Workshop, reply: &mut Answer) -> Said {
-    let mut said = Said::default();
-    let mut unsaid: Vec<(Typed, Reading, &Token)> = vec![];
-    for token in tokens {
-        let written: String = text.chars().skip(token.from).take(token.to - token.from).collect();
-        let mut note = |meaning: String| {
-            let same = meaning.to_lowercase() == written.to_lowercase();
-            reply.understood.push(if same { meaning } else { format!("{written}: {meaning}") });
-        };
-        match &token.meaning {
-            Meaning::Filler => said.about_rings |= written.to_lowercase().contains("ring"),
-            Meaning::HowMuch => {}
-            Meaning::Mirrored => said.mirrored = true,
-            Meaning::HowMany => said.how_many = true,
-            Meaning::Count(n) => {
-                (said.count, said.about_rings) = (Some(*n), true);
-                note(format!("{n} rings"));
-            }
-            Meaning::Pieces(n) => {
-                said.count = Some(*n);
-                note(format!("{n} to make"));
-            }
-            Meaning::Pattern(kind) => {
-                said.pattern = Some(*kind);
-                note(kind.0.name.to_owned());
-            }
-            Meaning::Parameter(parameter, value, several) => {
-                let all =
-                    said.pattern.or_else(|| pattern_of(tokens)).map_or(&[][..], |kind| kind.0.parameters);
-                let same = |other: &&Parameter| {
-                    other.name == parameter.name
-                        || (*several
-                            && other.unit == parameter.unit
-                            && other.label.split(' ').next_back() == Some(parameter.label))
-                };
-                for parameter in all.iter().filter(same) {
-                    said.parameters.insert(parameter.name.to_owned(), *value);
-                    note(format!(
-                        "{} {}",
-                        parameter.label,
-                        dimension_text(*value, parameter.unit, workshop.habits.unit)
-                    ));
-                }
-            }
-            Meaning::Metal(metal) => {
-                said.wire.metal = Some(*metal);
-                note(metal.shown().to_owned());
-            }
-            Meaning::Temper(temper) => {
-                said.wire.temper = Some(*temper);
-                note(temper.shown().to_owned());
-            }
-            Meaning::Section(section) => {
-                said.wire.section = Some(*section);
-                note(section.shown().to_owned());
-            }
-            Meaning::Winding(winding) => said.winding = Some(*winding),
-            Meaning::Method(method) => {
-                said.method = Some(*method);
-                note(method.shown().to_owned());
-            }
-            Meaning::Filed => said.filed = true,
-            Meaning::Blade(blade) => {
-                said.blade = Some(*blade);
-                note(format!("{blade} blade"));
-            }
-            Meaning::Rod(rod) => {
-                note(format!("on the {}", rod.shown()));
-                said.rod = Some((**rod).clone());
-            }
-            Meaning::Mass(grams) => {
-                said.supply.wire_mass_g = Some(*grams);
-                note(format!("{} g", shown(*grams, 2)));
-            }
-            Meaning::Length(typed, role) => match length::understand(*typed, workshop.habits) {
-                Err(sentence) => reply.faults.push(Fault::new("text", sentence)),
-                Ok(reading) => {
-                    match role {
-                        Role::Inside => said.inside_mm = Some(reading.mm),
-                        Role::Outside => said.outside_mm = Some(reading.mm),
-                        Role::Wire => said.wire.size_mm = Some(reading.mm),
-                        Role::Supply => said.supply.wire_length_mm = Some(reading.mm),
-                        Role::Unsaid => unsaid.push((*typed, reading.clone(), token)),
-                    }
-                    if *role != Role::Unsaid {
-                        let gauges = *role == Role::Wire;
-                        note(if gauges { reading.text.clone() } else { plainly(reading.mm) });
-                        reply.assumed.extend(reading.note.clone());
-                    }
-                    said.readings.push(reading);
-                }
-            },
-        }
+impl Said {
+    pub fn asks(&self, question: Question) -> bool {
+        self.questions.contains(&question)
     }
-    place_lengths(unsaid, text, workshop, &mut said, reply);
+
+    /// Whether the line is about rings, said or by what only rings have.
+    pub fn ring_like(&self) -> bool {
+        self.pattern.is_none()
+            && (self.about_rings
+                || self.rod.is_some()
+                || self.inside_mm.is_some()
+                || self.outside_mm.is_some()
+                || self.ratio.is_some())
+    }
+}
+
+/// Gathers what a line says, and notes in the reply what was understood of it and what was not.
+pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: &mut Answer) -> Said {
+    let mut gathering = Gathering {
+        said: Said::default(),
+        unplaced: vec![],
+        kind: tokens.iter().find_map(|token| match token.meaning {
+            Meaning::Pattern(kind) => Some(kind),
+            _ => None,
+        }),
+        line,
+        workshop,
+        reply,
+    };
+    for token in tokens {
+        gathering.take(token);
+    }
+    let Gathering { mut said, unplaced, reply, .. } = gathering;
+    place::place(unplaced, line, workshop, &mut said, reply);
     said
 }
 
-fn pattern_of(tokens: &[Token]) -> Option<Kind> {
-    tokens.iter().find_map(|token| if let Meaning::Pattern(kind) = token.meaning { Some(kind) } else { None })
+struct Gathering<'a> {
+    said: Said,
+    unplaced: Vec<Quantity>,
+    /// The pattern spoken of, wherever in the line.
+    kind: Option<Kind>,
+    line: &'a Line,
+    workshop: &'a Workshop,
+    reply: &'a mut Answer,
 }
 
-/// Gives lengths without a role the one that is still open and that they can only mean.
-fn place_lengths(
-    unsaid: Vec<(Typed, Reading, &Token)>,
-    text: &str,
-    workshop: &Workshop,
-    said: &mut Said,
+/// Keeps the first of what is said twice, and points at the second where it says another thing.
+fn once<T: PartialEq>(
+    slot: &mut Option<Given<T>>,
+    given: Given<T>,
+    noun: &str,
+    line: &Line,
     reply: &mut Answer,
 ) {
-    let ring_like = said.about_rings || said.rod.is_some() || said.inside_mm.is_some();
-    let gauge = |typed: &Typed| matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
-    let size_said = said.wire.size_mm.is_some() || unsaid.iter().any(|(typed, ..)| gauge(typed));
-    let mut open: Vec<(Reading, &Token)> = vec![];
-    for (typed, reading, token) in unsaid {
-        let written: String = text.chars().skip(token.from).take(token.to - token.from).collect();
-        // The number that opens a line about rings counts them, unless it may be the gauge:
-        // `300 sterling rings`.
-        if let Typed::Bare(n) = typed
-            && (token.from == 0 && (said.about_rings || said.pattern.is_some()) && said.count.is_none())
-            && n.fract() == 0.0
-            && (n > 40.0 || size_said || said.pattern.is_some())
-        {
-            let noun = if said.pattern.is_some() { "pieces" } else { "rings" };
-            reply.understood.push(format!("{n} {noun}"));
-            said.count = Some(n);
-            continue;
+    match slot {
+        Some(first) if first.value != given.value => {
+            let other = line.typed(first.from, first.to);
+            let why = format!("The line already says “{}” for the {noun}. Keep one of them.", other.trim());
+            reply.unclear.push(given.pointed(line, why));
         }
-        // A bare whole number beside a metal is a gauge: `copper 18`. So is one from 10 up beside
-        // rings.
-        let bare = match typed {
-            Typed::Bare(n) if n.fract() == 0.0 && (0.0..=40.0).contains(&n) && said.wire.metal.is_some() => {
-                Some(n)
+        Some(_) => {}
+        None => *slot = Some(given),
+    }
+}
+
+impl Gathering<'_> {
+    fn note(&mut self, token: &Token, meaning: String) {
+        let written = self.line.typed(token.from, token.to);
+        let written = written.trim();
+        let same = meaning.to_lowercase() == written.to_lowercase();
+        self.reply.understood.push(if same { meaning } else { format!("{written}: {meaning}") });
+    }
+
+    fn take(&mut self, token: &Token) {
+        let Token { from, to, .. } = *token;
+        macro_rules! once {
+            ($slot:ident, $value:expr, $noun:literal) => {
+                once(&mut self.said.$slot, Given { value: $value, from, to }, $noun, self.line, self.reply)
+            };
+        }
+        match &token.meaning {
+            Meaning::Filler => {}
+            Meaning::Rings => self.said.about_rings = true,
+            Meaning::Oval => self.said.oval = true,
+            Meaning::Ask(question) => self.said.questions.push(*question),
+            Meaning::Mirrored => self.said.mirrored = true,
+            Meaning::Count(n, counted) => {
+                self.said.about_rings |= *counted == Counted::Rings;
+                once!(count, (*n, *counted), "count");
+                self.note(token, counted_text(*n, *counted));
             }
-            _ => None,
-        };
-        if let (Some(n), None) = (bare, said.wire.size_mm) {
-            #[expect(clippy::cast_possible_truncation, reason = "0 to 40")]
-            let gauge = Typed::BareGauge(n as i32);
-            if let Ok(reading) = length::understand(gauge, workshop.habits) {
-                reply.understood.push(format!("{written}: wire {}", reading.text));
-                reply.assumed.extend(reading.note);
-                said.wire.size_mm = Some(reading.mm);
+            Meaning::Pattern(kind) => {
+                once!(pattern, *kind, "finding");
+                self.note(token, kind.0.name.to_owned());
             }
-        } else if gauge(&typed) && said.wire.size_mm.is_none() {
-            reply.understood.push(format!("{written}: wire {}", reading.text));
-            reply.assumed.extend(reading.note);
-            said.wire.size_mm = Some(reading.mm);
-        } else if matches!(typed, Typed::Mm(mm) if mm >= 300.0)
-            && said.supply.wire_length_mm.is_none()
-            && (said.how_many || ring_like || said.wire.metal.is_some())
-        {
-            reply.understood.push(format!("{written}: wire there is"));
-            said.supply.wire_length_mm = Some(reading.mm);
-            said.how_many |= ring_like && said.count.is_none();
-        } else {
-            open.push((reading, token));
+            Meaning::Parameter(parameter, value, several) => {
+                self.parameter(token, parameter, *value, *several)
+            }
+            Meaning::Word(word) => self.word(token, *word),
+            Meaning::Blade(blade) => {
+                once!(blade, *blade, "blade");
+                self.note(token, format!("{blade} blade"));
+            }
+            Meaning::Rod(rod) => {
+                self.note(token, format!("on the {}", rod.shown()));
+                once!(rod, (**rod).clone(), "rod");
+            }
+            Meaning::Mass(grams) => {
+                once!(supply_g, *grams, "weight");
+                self.note(token, format!("{} g", shown(*grams, 2)));
+                let written = self.line.typed(from, to).to_lowercase();
+                if written.trim_end().ends_with("oz")
+                    || written.contains("ounce") && !written.contains("troy")
+                {
+                    let said = "An ounce is read as 28.35 g; write ozt for the troy ounce of precious metals, 31.1 g.";
+                    self.reply.assumed.push(said.to_owned());
+                }
+            }
+            Meaning::Ratio(ratio) => {
+                once!(ratio, *ratio, "aspect ratio");
+                self.note(token, format!("inside {} times the wire", shown(*ratio, 2)));
+            }
+            Meaning::MassOrGauge(n) => self.unplaced.push(Quantity::mass_or_gauge(*n, from, to)),
+            Meaning::Across(first, second, counts) => self.across(token, *first, *second, *counts),
+            Meaning::Length(typed, role) => self.length(token, *typed, *role),
         }
     }
-    let has_place = |said: &Said| said.inside_mm.is_none() && said.outside_mm.is_none() && said.rod.is_none();
-    match open.as_slice() {
-        [] => {}
-        [(reading, _)] if ring_like && said.wire.size_mm.is_some() && has_place(said) => {
-            reply.understood.push(format!("ring inside {}", plainly(reading.mm)));
-            reply.assumed.push(format!("{} mm is taken as the inside of the ring.", shown(reading.mm, 3)));
-            said.inside_mm = Some(reading.mm);
+
+    fn word(&mut self, token: &Token, word: Word) {
+        let Token { from, to, .. } = *token;
+        macro_rules! once {
+            ($slot:ident, $value:expr, $noun:literal) => {
+                once(&mut self.said.$slot, Given { value: $value, from, to }, $noun, self.line, self.reply)
+            };
         }
-        [(reading, _)] if said.wire.size_mm.is_none() && (!ring_like || !has_place(said)) => {
-            if said.wire.metal.is_some() || ring_like {
-                reply.understood.push(format!("wire {}", reading.text));
+        match word {
+            Word::Metal(metal) => {
+                once!(metal, metal, "metal");
+                self.note(token, metal.shown().to_owned());
             }
-            said.wire.size_mm = Some(reading.mm);
+            Word::Either(either) => match either.usual {
+                Some(metal) => {
+                    once!(metal, metal, "metal");
+                    self.note(token, metal.shown().to_owned());
+                    self.reply.assumed.push(format!("{} Read as {metal}.", either.note));
+                }
+                None => {
+                    let text = self.line.typed(from, to);
+                    self.reply.unclear.push(Unclear {
+                        from,
+                        to,
+                        text,
+                        why: either.note.to_owned(),
+                        holds_back: true,
+                    });
+                }
+            },
+            Word::Temper(temper) => {
+                once!(temper, temper, "temper");
+                self.note(token, temper.shown().to_owned());
+            }
+            Word::Section(section) => {
+                once!(section, section, "section");
+                self.note(token, section.shown().to_owned());
+            }
+            Word::Winding(winding) => once!(winding, winding, "winding"),
+            Word::Method(method) => {
+                once!(method, method, "cutting");
+                self.note(token, method.shown().to_owned());
+            }
+            Word::Filed => self.said.filed = true,
         }
-        several => {
-            for (reading, token) in several {
-                let words: String = text.chars().skip(token.from).take(token.to - token.from).collect();
-                let why =
-                    format!("{} mm of what? Write “{words} wire” or “{words} inside”.", shown(reading.mm, 3));
-                reply.unclear.push(Unclear { from: token.from, to: token.to, text: words, why });
+    }
+
+    fn parameter(&mut self, token: &Token, parameter: &'static Parameter, value: f64, several: bool) {
+        let all = self.kind.map_or(&[][..], |kind| kind.0.parameters);
+        let same = |other: &&Parameter| {
+            other.name == parameter.name
+                || (several
+                    && other.unit == parameter.unit
+                    && other.label.split(' ').next_back() == Some(parameter.label))
+        };
+        for one in all.iter().filter(same) {
+            let given = Given { value, from: token.from, to: token.to };
+            self.said.parameters.insert(one.name.to_owned(), given);
+            let text = dimension_text(value, one.unit, self.workshop.habits.unit);
+            self.note(token, format!("{} {text}", one.label));
+        }
+    }
+
+    /// `6 x 4`: an oval; `50 x 5 mm rings`: fifty of 5 mm.
+    fn across(&mut self, token: &Token, first: Typed, second: Typed, counts: bool) {
+        let Token { from, to, .. } = *token;
+        let habits = self.workshop.habits;
+        let (Ok(a), Ok(b)) = (length::understand(first, habits), length::understand(second, habits)) else {
+            return;
+        };
+        let text = self.line.typed(from, to);
+        let count = text.chars().take_while(char::is_ascii_digit).collect::<String>().parse::<f64>().ok();
+        let takes_two = self.kind.is_some_and(|kind| kind.0.sized_by.len() == 2);
+        let far = a.mm / b.mm > MOST_OVAL;
+        match count {
+            Some(n) if counts && far && !takes_two => {
+                let counted = Given { value: (n, Counted::Unsaid), from, to };
+                once(&mut self.said.count, counted, "count", self.line, self.reply);
+                self.reply.understood.push(counted_text(n, Counted::Unsaid));
+                self.unplaced.push(Quantity::length(second, from, to));
+            }
+            Some(n)
+                if counts && !takes_two && !self.said.oval && self.said.count.is_none() && a.mm > b.mm =>
+            {
+                let why = format!(
+                    "An oval of {} by {} mm, or {n} of {} mm? Write “oval {}” or “{n} rings”.",
+                    shown(a.mm, 3),
+                    shown(b.mm, 3),
+                    shown(b.mm, 3),
+                    text.trim()
+                );
+                self.reply.unclear.push(Unclear { from, to, text, why, holds_back: true });
+            }
+            _ => {
+                let (long, short) = (a.mm.max(b.mm), a.mm.min(b.mm));
+                self.note(token, format!("inside {} × {} mm", shown(long, 3), shown(short, 3)));
+                self.said.oval |= long > short;
+                once(
+                    &mut self.said.inside_mm,
+                    Given { value: long, from, to },
+                    "inside",
+                    self.line,
+                    self.reply,
+                );
+                self.said.short_mm = Some(Given { value: short, from, to });
             }
         }
+    }
+
+    fn length(&mut self, token: &Token, typed: Typed, role: Role) {
+        let Token { from, to, .. } = *token;
+        let reading = match length::understand(typed, self.workshop.habits) {
+            Err(sentence) => return self.reply.faults.push(Fault::new("text", sentence)),
+            Ok(reading) => reading,
+        };
+        let value = reading.mm;
+        let given = Given { value, from, to };
+        let gauge = matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
+        let bare = matches!(typed, Typed::Bare(_));
+        let (slot, noun) = match role {
+            Role::Inside => (&mut self.said.inside_mm, "inside"),
+            Role::Outside => (&mut self.said.outside_mm, "outside"),
+            // `10 ft wire` is so much of it; `from 16 ga` and `from 1 mm` are the wire.
+            Role::Wire | Role::From if gauge || value <= THICKEST_MM && !bare => {
+                (&mut self.said.size_mm, "wire size")
+            }
+            Role::Wire if value <= THICKEST_MM => (&mut self.said.size_mm, "wire size"),
+            Role::Wire | Role::From if !bare => (&mut self.said.supply_mm, "length of wire"),
+            Role::Wire | Role::From | Role::Unsaid => {
+                self.unplaced.push(Quantity::length(typed, from, to));
+                return;
+            }
+        };
+        once(slot, given, noun, self.line, self.reply);
+        let gauges = noun == "wire size";
+        self.note(token, if gauges { reading.text.clone() } else { plainly(value) });
+        self.reply.assumed.extend(reading.note.clone());
+        self.said.readings.push(reading);
+    }
+}
+
+/// A count in words.
+fn counted_text(n: f64, counted: Counted) -> String {
+    match counted {
+        Counted::Rings if n == 1.0 => "1 ring".to_owned(),
+        Counted::Rings => format!("{n} rings"),
+        Counted::Pairs if n == 1.0 => "1 pair".to_owned(),
+        Counted::Pairs => format!("{n} pairs"),
+        Counted::Pieces | Counted::Unsaid => format!("{n} to make"),
     }
 }

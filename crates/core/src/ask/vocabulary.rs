@@ -1,15 +1,12 @@
-//! The words the ask line knows besides numbers.
+//! The words the ask line knows besides numbers and the names of wires and tools.
 
 use std::sync::LazyLock;
 
 use winnow::prelude::*;
 
-use super::Meaning;
-use crate::cutting::Method;
-use crate::metal::{Metal, Temper};
+use super::token::{Meaning, Question};
 use crate::pattern::Kind;
-use crate::ring::Winding;
-use crate::section::Section;
+use crate::reading;
 
 /// Words that carry no input of their own.
 const FILLERS: &[&str] = &[
@@ -25,120 +22,239 @@ const FILLERS: &[&str] = &[
     "to",
     "make",
     "making",
+    "makes",
     "wound",
     "wire",
+    "wires",
     "please",
     "i",
+    "i've",
     "have",
+    "got",
     "from",
     "is",
     "what",
+    "whats",
+    "what's",
+    "which",
     "do",
+    "does",
     "need",
-    "jump rings",
-    "jump ring",
-    "rings",
-    "ring",
+    "want",
+    "would",
+    "like",
     "mm",
     "inch",
     "inches",
     "each",
+    "ea",
     "coil",
+    "coils",
     "cut",
     "at",
     "=",
     "can",
     "much",
+    "many",
     "on",
     "one",
+    "some",
     "using",
     "out",
     "ø",
     "gauge",
-    "weigh",
-    "weighs",
+    "ga",
+    "awg",
+    "swg",
     "will",
     "it",
     "long",
-    "does",
     "that",
     "this",
+    "these",
+    "them",
     "there",
     "made",
     "size",
+    "sized",
     "as",
+    "pair",
+    "pairs",
     "pair of",
     "pairs of",
+    "me",
+    "my",
+    "are",
+    "be",
+    "get",
+    "give",
+    "gives",
+    "how",
+    "up",
+    "enough",
+    "about",
+    "diameter",
+    "dia",
+    "dia.",
+    "@",
+    "or so",
+    "piece",
+    "pieces",
+    "single",
+    "convert",
+    "into",
+    "metric",
+    "millimetres",
+    "millimeters",
+    "plus",
+    "length",
+    "lengths",
+    "if",
+    "so",
+    "then",
+    "we",
+    "our",
+    "has",
+    "when",
+    "new",
+    "few",
+    "closed",
+    "finished",
+    "spool",
+    "spool of",
+    "roll",
+    "roll of",
 ];
 
-/// Every known phrase with its meaning, longest first so that `fine silver` is not read as `fine`.
+/// Words for jump rings.
+const RINGS: &[&str] = &["jump rings", "jump ring", "jumprings", "jumpring", "jump-rings", "rings", "ring"];
+
+/// Words that ask, and what for.
+const QUESTIONS: &[(Question, &[&str])] = &[
+    (
+        Question::HowMuch,
+        &["how much wire", "how much", "how long", "length of wire for", "wire needed for", "wire needed"],
+    ),
+    (Question::HowMany, &["how many"]),
+    (
+        Question::WhatCanIMake,
+        &["what can i make", "what could i make", "what can be made", "what can we make", "what to make"],
+    ),
+    (
+        Question::Weight,
+        &[
+            "how much does",
+            "how much do",
+            "what does",
+            "what do",
+            "weigh",
+            "weighs",
+            "weight",
+            "weight of",
+            "the weight of",
+            "how heavy",
+            "heavy",
+            "mass of",
+        ],
+    ),
+    (
+        Question::WhichWire,
+        &[
+            "which wire",
+            "what wire",
+            "best wire",
+            "which gauge for",
+            "what gauge for",
+            "which gauge wire",
+            "what gauge wire",
+            "what size wire",
+            "which size wire",
+            "which metal",
+            "what metal",
+            "best metal",
+        ],
+    ),
+    (
+        Question::WhatRod,
+        &[
+            "what rod",
+            "which rod",
+            "rod for",
+            "what mandrel",
+            "which mandrel",
+            "mandrel for",
+            "what size rod",
+            "what size mandrel",
+            "which size rod",
+            "which size mandrel",
+            "rod size for",
+            "mandrel size for",
+            "what do i wind",
+            "what to wind",
+            "what do i coil",
+        ],
+    ),
+    (
+        Question::Cost,
+        &["cost of", "the cost of", "cost", "costs", "price of", "the price of", "price", "how expensive"],
+    ),
+];
+
+/// Words that stand for a length or a mass's unit, for telling a misspelt word from a known one.
+pub(super) const UNITS: &[&str] = &[
+    "millimetres millimeters millimetre millimeter centimetres centimeters metres meters metre meter inches inch feet foot",
+    "yards yard grams gram grammes kilograms kilogram kilos kilo ounces ounce troy pounds pound pennyweight pennyweights",
+    "gauge inside outside inner outer diameter internal bore aspect ratio rings ring jump layers layer tape blade blades",
+    "degrees turns wraps dozen pieces qty quantity count times both",
+];
+
+/// Every known phrase with its meaning, longest first.
 static PHRASES: LazyLock<Vec<(String, Meaning)>> = LazyLock::new(|| {
     let mut phrases: Vec<(String, Meaning)> = vec![];
     let mut add = |words: &[&str], meaning: Meaning| {
         phrases.extend(words.iter().map(|word| (word.to_lowercase(), meaning.clone())));
     };
-    for metal in Metal::ALL {
-        add(&[metal.word(), metal.shown()], Meaning::Metal(*metal));
-    }
-    add(&["bare copper", "cu"], Meaning::Metal(Metal::Copper));
-    add(&["yellow brass"], Meaning::Metal(Metal::Brass));
-    add(&["bronze"], Meaning::Metal(Metal::PhosphorBronze));
-    add(&["sterling", "925", "925 silver"], Meaning::Metal(Metal::SterlingSilver));
-    add(&["germanium sterling", "935"], Meaning::Metal(Metal::GermaniumSilver));
-    add(&["999", "pure silver"], Meaning::Metal(Metal::FineSilver));
-    add(&["gold filled", "14/20"], Meaning::Metal(Metal::GoldFilled));
-    add(&["silver filled"], Meaning::Metal(Metal::SilverFilled));
-    add(&["gold 14k", "14k gold", "14k", "14kt gold"], Meaning::Metal(Metal::Gold14k));
-    add(&["aluminum", "alu"], Meaning::Metal(Metal::Aluminium));
-    add(&["stainless", "316l", "304"], Meaning::Metal(Metal::StainlessSteel));
-    add(&["iron wire", "annealed steel"], Meaning::Metal(Metal::MildSteel));
-    for temper in Temper::ALL {
-        let spaced = temper.word().replace('-', " ");
-        add(&[temper.word(), temper.shown(), &spaced], Meaning::Temper(*temper));
-    }
-    add(&["dead soft", "dead-soft", "annealed"], Meaning::Temper(Temper::Soft));
-    add(&["hh", "half hard", "1/2 hard", "1/2-hard"], Meaning::Temper(Temper::HalfHard));
-    add(&["1/4 hard", "1/4-hard"], Meaning::Temper(Temper::QuarterHard));
-    add(&["3/4 hard", "3/4-hard"], Meaning::Temper(Temper::ThreeQuarterHard));
-    add(&["full hard", "full-hard"], Meaning::Temper(Temper::Hard));
-    add(&["spring temper"], Meaning::Temper(Temper::Spring));
-    for section in Section::ALL {
-        add(&[section.word()], Meaning::Section(*section));
-    }
-    add(&["sq"], Meaning::Section(Section::Square));
-    add(&["half round"], Meaning::Section(Section::HalfRound));
-    for winding in Winding::ALL {
-        add(&[winding.word(), winding.shown()], Meaning::Winding(*winding));
-    }
-    add(&["pin vise"], Meaning::Winding(Winding::PinVise));
-    add(&["slow drill", "powered"], Meaning::Winding(Winding::SlowDrill));
-    for method in Method::ALL {
-        add(&[method.word(), method.shown()], Meaning::Method(*method));
-    }
-    add(&["saw cut", "sawing"], Meaning::Method(Method::Saw));
-    add(&["double flush", "flush cut", "flush cutter"], Meaning::Method(Method::DoubleFlush));
-    add(&["snipped", "single snip", "snip"], Meaning::Method(Method::SingleSnip));
-    add(&["filed", "file"], Meaning::Filed);
     for kind in Kind::all() {
-        add(&[kind.0.name, kind.0.plural, kind.0.kind], Meaning::Pattern(kind));
-        add(kind.0.also, Meaning::Pattern(kind));
+        let names: Vec<String> = kind.names().flat_map(spellings).collect();
+        let names: Vec<&str> = names.iter().map(String::as_str).collect();
+        add(&names, Meaning::Pattern(kind));
     }
-    add(&["how much wire", "how much", "how long"], Meaning::HowMuch);
-    add(&["how many", "what can i make"], Meaning::HowMany);
-    add(&["mirrored", "left-handed"], Meaning::Mirrored);
+    for (question, words) in QUESTIONS {
+        add(words, Meaning::Ask(*question));
+    }
+    add(&["mirrored", "left-handed", "left handed"], Meaning::Mirrored);
+    add(&["oval", "ovals"], Meaning::Oval);
+    add(RINGS, Meaning::Rings);
     add(FILLERS, Meaning::Filler);
     phrases.sort_by_key(|(words, _)| std::cmp::Reverse(words.len()));
     phrases
 });
 
-/// The longest known phrase at the head of `input`, ending where a word ends.
+/// A name with its plural, written in words, with hyphens, and run together: `head pin`, `headpins`.
+fn spellings(name: &str) -> Vec<String> {
+    let spaced = name.to_lowercase().replace('-', " ");
+    let plural = format!("{spaced}s");
+    let every = |name: &String| [name.clone(), name.replace(' ', "-"), name.replace(' ', "")];
+    [spaced, plural].iter().flat_map(every).chain([name.to_lowercase()]).collect()
+}
+
+/// The longest known phrase at the head of `input`, whoever's it is.
 pub(super) fn phrase(input: &mut &str) -> ModalResult<Meaning> {
-    let ends = |words: &str| !input[words.len()..].starts_with(|c: char| c.is_alphanumeric() || c == '/');
-    let found = PHRASES.iter().find(|(words, _)| input.starts_with(words.as_str()) && ends(words));
-    let (words, meaning) =
-        found.ok_or_else(|| winnow::error::ErrMode::Backtrack(winnow::error::ContextError::new()))?;
-    *input = &input[words.len()..];
-    Ok(meaning.clone())
+    let (mut ours, mut named) = (*input, *input);
+    let meaning = reading::longest(&mut ours, PHRASES.iter().map(|(words, m)| (words.as_str(), m)));
+    let word = reading::phrase(&mut named);
+    let (rest, meaning) = match (meaning, word) {
+        // Of two that begin alike the longer is meant: `silver` in `silver filled`, `saw` in `saw blade`.
+        (Ok(meaning), Ok(word)) if named.len() < ours.len() => (named, {
+            let _ = meaning;
+            Meaning::Word(word)
+        }),
+        (Ok(meaning), _) => (ours, meaning.clone()),
+        (Err(_), Ok(word)) => (named, Meaning::Word(word)),
+        (Err(fails), Err(_)) => return Err(fails),
+    };
+    *input = rest;
+    Ok(meaning)
 }
 
 /// The pattern a line speaks of, wherever in it.
@@ -154,17 +270,15 @@ pub(super) fn pattern_in(line: &str) -> Option<Kind> {
     found.next()
 }
 
-/// The meaning of a text that is exactly one known phrase.
-pub(crate) fn exactly(text: &str) -> Option<Meaning> {
-    let text = text.trim().to_lowercase();
-    PHRASES.iter().find(|(words, _)| *words == text).map(|(_, meaning)| meaning.clone())
+/// Every phrase, for telling a misspelt word from a known one.
+pub(super) fn phrases() -> impl Iterator<Item = &'static str> {
+    PHRASES.iter().map(|(words, _)| words.as_str())
 }
 
-/// The known word closest to a mistyped one.
+/// The known word or phrase closest to a mistyped one.
 pub(super) fn closest(word: &str) -> Option<&'static str> {
     if word.chars().count() < 4 || word.starts_with(|c: char| c.is_ascii_digit()) {
         return None;
     }
-    let long = PHRASES.iter().map(|(words, _)| words.as_str()).filter(|words| words.len() > 3);
-    crate::words::closest(word, long)
+    crate::words::closest(word, phrases().chain(reading::phrases()).filter(|words| words.len() > 3))
 }

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use super::PatternRequest;
 use crate::fault::{Fault, Faults, Span};
-use crate::length::{LengthUnit, shown};
+use crate::words::length::{LengthUnit, shown};
 use crate::words::words;
 
 words! {

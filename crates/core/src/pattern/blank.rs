@@ -3,8 +3,7 @@
 use serde::Serialize;
 
 use super::form::Formed;
-use crate::gauge::MM_PER_INCH;
-use crate::length::LengthUnit;
+use crate::words::length::{LengthUnit, ruler_step_mm};
 
 /// Trimmed flush at each end, in thicknesses of the wire.
 pub const TRIM: f64 = 0.6;
@@ -35,14 +34,6 @@ pub struct Blank {
     pub flush_mm: f64,
     /// Where the finished wire starts, from the left flush end.
     pub starts_mm: f64,
-}
-
-/// What a maker's ruler reads: half a millimetre, or a sixteenth of an inch.
-pub fn ruler_step_mm(unit: LengthUnit) -> f64 {
-    match unit {
-        LengthUnit::Mm => 0.5,
-        LengthUnit::Inch => MM_PER_INCH / 16.0,
-    }
 }
 
 impl Formed<'_> {

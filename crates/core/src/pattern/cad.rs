@@ -4,9 +4,9 @@ use glam::DVec3;
 use kurbo::{BezPath, Cap, Join, PathEl, Stroke, StrokeOpts, stroke};
 
 use super::form::Formed;
-use crate::finding::Course;
-use crate::finding::path::{Curve, Placed};
-use crate::finding::view::centreline;
+use crate::shape::Course;
+use crate::shape::path::{Curve, Placed};
+use crate::shape::view::centreline;
 
 /// A part of the centreline, mm, y up.
 #[derive(Debug, Clone, PartialEq)]

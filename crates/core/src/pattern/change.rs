@@ -1,116 +1,15 @@
-//! A pattern's sentence, and changing one word of it.
+//! Changing one word of a pattern's sentence: by choice, by typing, by a nudge.
 
 use super::{Kind, Parameter, PatternRequest, Unit};
-use crate::ask::{self, Meaning};
 use crate::fault::{Fault, Faults};
-use crate::gauge::MM_PER_INCH;
-use crate::length::{self, LengthUnit, shown};
-use crate::metal::{Metal, Temper};
-use crate::section::Section;
-use crate::sentence::{Change, Choice, Piece, next};
-use crate::workshop::{Workshop, inch_fraction};
-
-const WIRE_SLOTS: [(&str, &str); 4] = [
-    ("temper", "wire.temper"),
-    ("metal", "wire.metal"),
-    ("section", "wire.section"),
-    ("size", "wire.size_mm"),
-];
-
-fn word(text: String, slot: &'static str, field: String) -> Piece {
-    Piece { text, slot: Some(slot), field: Some(field) }
-}
-
-fn between(text: impl Into<String>) -> Piece {
-    Piece { text: text.into(), slot: None, field: None }
-}
-
-/// A parameter's value as the sentence says it.
-fn value_text(parameter: &Parameter, value: f64, unit: LengthUnit) -> String {
-    if value == 0.0
-        && let Some(none) = parameter.none
-    {
-        return none.to_owned();
-    }
-    match parameter.unit {
-        Unit::Mm if unit == LengthUnit::Inch => match inch_fraction(value) {
-            Some(fraction) => format!("{fraction} in"),
-            None => format!("{} in", shown(value / MM_PER_INCH, 3)),
-        },
-        Unit::Mm => format!("{} mm", shown(value, 3)),
-        Unit::Deg => format!("{}°", shown(value, 1)),
-        Unit::Turns => shown(value, 2),
-        Unit::Choice => {
-            #[expect(
-                clippy::cast_possible_truncation,
-                clippy::cast_sign_loss,
-                reason = "a small whole number or 0"
-            )]
-            let index = value.max(0.0) as usize;
-            parameter.options.get(index).copied().unwrap_or("?").to_owned()
-        }
-    }
-}
-
-/// Writes a request as a sentence whose words are its inputs.
-pub fn pieces(request: &PatternRequest, unit: LengthUnit) -> Vec<Piece> {
-    let (pattern, wire) = (request.kind.0, &request.wire);
-    let n = request.pieces_n;
-    let count = match (pattern.paired && pattern.kind != "folded-pair", n) {
-        (true, 1) => "1 pair of".to_owned(),
-        (true, n) => format!("{n} pairs of"),
-        (false, n) => n.to_string(),
-    };
-    let many = n != 1 || (pattern.paired && pattern.kind != "folded-pair");
-    let name = if many { pattern.plural } else { pattern.name };
-    let mut said = vec![
-        word(count, "pieces", "pieces_n".to_owned()),
-        between(" "),
-        word(name.to_owned(), "kind", "kind".to_owned()),
-        between(" in "),
-    ];
-    let texts = [
-        wire.temper.shown().to_owned(),
-        wire.metal.shown().to_owned(),
-        wire.section.shown().to_owned(),
-        wire.size_shown(unit),
-    ];
-    for (i, ((slot, field), text)) in WIRE_SLOTS.into_iter().zip(texts).enumerate() {
-        if i > 0 {
-            said.push(between(if slot == "section" { ", " } else { " " }));
-        }
-        said.push(word(text, slot, field.to_owned()));
-    }
-    for (i, parameter) in pattern.parameters.iter().enumerate() {
-        let value = request.value(parameter.name);
-        said.push(between(if i == 0 { ": " } else { ", " }));
-        let bare = parameter.unit == Unit::Choice && parameter.label != "wraps counted as"
-            || (value == 0.0 && parameter.none.is_some());
-        if !bare {
-            said.push(between(format!("{} ", parameter.label)));
-        }
-        said.push(word(
-            value_text(parameter, value, unit),
-            parameter.name,
-            format!("parameters.{}", parameter.name),
-        ));
-    }
-    if let Some(plier) = &request.plier {
-        said.push(between(", rolled on the "));
-        said.push(word(plier.clone(), "plier", "plier".to_owned()));
-    }
-    if request.mirrored {
-        said.push(between(", "));
-        said.push(word("mirrored".to_owned(), "hand", "mirrored".to_owned()));
-    }
-    said.push(between("."));
-    said
-}
-
-/// The sentence as plain text.
-pub fn text_of(pieces: &[Piece]) -> String {
-    pieces.iter().map(|piece| piece.text.as_str()).collect()
-}
+use crate::reading::{self, Word};
+use crate::tool::workshop::Workshop;
+use crate::wire::metal::{Metal, Temper};
+use crate::wire::section::Section;
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{self, LengthUnit, said};
+use crate::words::sentence::{Change, Choice, next};
+use crate::words::{self, number, quoted};
 
 /// Reads a value for a parameter as people type it.
 ///
@@ -119,7 +18,6 @@ pub fn text_of(pieces: &[Piece]) -> String {
 pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Result<f64, Fault> {
     let field = format!("parameters.{}", parameter.name);
     let typed = text.trim().to_lowercase();
-    let shown: String = text.trim().chars().take(40).collect();
     if let Some(none) = parameter.none
         && (typed == none.to_lowercase() || typed == "none" || typed == "no" || typed == "0")
     {
@@ -133,13 +31,11 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
             let digits = typed.trim_end_matches("degrees").trim_end_matches("deg").trim_end_matches('°');
             let digits =
                 digits.trim_end_matches("turns").trim_end_matches("turn").trim_end_matches("wraps").trim();
-            let mut rest = digits;
-            let number = length::amount(&mut rest).ok().filter(|_| rest.trim().is_empty());
-            number.ok_or_else(|| {
+            number::read(digits).ok_or_else(|| {
                 let try_this = if parameter.unit == Unit::Deg { "18 or 18°" } else { "2.5 or 2 1/2" };
                 Fault::new(
                     field,
-                    format!("“{shown}” is not a number for the {}. Try {try_this}.", parameter.label),
+                    format!("{} is not a number for the {}. Try {try_this}.", quoted(text), parameter.label),
                 )
             })
         }
@@ -150,7 +46,7 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
                 let known = parameter.options.join(", ");
                 Fault::new(
                     field,
-                    format!("“{shown}” is not a way for the {}. Known: {known}.", parameter.label),
+                    format!("{} is not a way for the {}. Known: {known}.", quoted(text), parameter.label),
                 )
             })
         }
@@ -189,40 +85,19 @@ impl PatternRequest {
 
     fn word_typed(&self, slot: &str, text: &str, workshop: &Workshop) -> Result<Self, Fault> {
         let mut changed = self.clone();
-        let unknown = |field: &str, what: &str, known: &[&str]| {
-            let shown: String = text.trim().chars().take(40).collect();
-            let hint = crate::words::closest(&shown, known.iter().copied());
-            let hint = hint.map_or(String::new(), |word| format!(" Did you mean “{word}”?"));
-            Fault::new(
-                field,
-                format!("“{shown}” is not a {what} known here.{hint} Known: {}.", known.join(", ")),
-            )
-        };
+        let unknown =
+            |field: &str, what: &str, known: &[&str]| Fault::new(field, words::unknown(what, text, known));
         match slot {
             "pieces" => {
-                let typed = text.trim().to_lowercase();
-                let digits = typed
-                    .trim_end_matches("of")
-                    .trim_end()
-                    .trim_end_matches("pairs")
-                    .trim_end_matches("pair")
-                    .trim_end_matches("pieces")
-                    .trim();
-                changed.pieces_n = digits.parse().map_err(|_| {
-                    let shown: String = text.trim().chars().take(30).collect();
-                    let said = format!(
-                        "“{shown}” is not a whole number. Type a count from 1 to {}.",
-                        super::MOST_PIECES
-                    );
-                    Fault::new("pieces_n", said)
-                })?;
+                let (pieces_n, singly) = read_pieces(text, self.singly)?;
+                (changed.pieces_n, changed.singly) = (pieces_n, singly && self.kind.0.paired);
             }
             "size" => {
                 changed.wire.size_mm =
                     length::read(text, workshop.habits).map_err(|said| Fault::new("wire.size_mm", said))?.mm;
             }
-            "temper" => match ask::exactly(text) {
-                Some(Meaning::Temper(temper)) => changed.wire.temper = temper,
+            "temper" => match reading::exactly(text) {
+                Some(Word::Temper(temper)) => changed.wire.temper = temper,
                 _ => {
                     return Err(unknown(
                         "wire.temper",
@@ -231,8 +106,8 @@ impl PatternRequest {
                     ));
                 }
             },
-            "metal" => match ask::exactly(text) {
-                Some(Meaning::Metal(metal)) => changed.wire.metal = metal,
+            "metal" => match reading::exactly(text) {
+                Some(Word::Metal(metal)) => changed.wire.metal = metal,
                 _ => {
                     return Err(unknown(
                         "wire.metal",
@@ -241,8 +116,8 @@ impl PatternRequest {
                     ));
                 }
             },
-            "section" => match ask::exactly(text) {
-                Some(Meaning::Section(section)) => changed.wire.section = section,
+            "section" => match reading::exactly(text) {
+                Some(Word::Section(section)) => changed.wire.section = section,
                 _ => {
                     return Err(unknown(
                         "wire.section",
@@ -251,8 +126,8 @@ impl PatternRequest {
                     ));
                 }
             },
-            "kind" => match ask::exactly(text) {
-                Some(Meaning::Pattern(kind)) => changed = changed.of_kind(kind),
+            "kind" => match Kind::called(text) {
+                Some(kind) => changed = changed.of_kind(kind),
                 _ => {
                     return Err(unknown(
                         "kind",
@@ -277,10 +152,10 @@ impl PatternRequest {
     }
 
     fn no_such_word(&self, slot: &str) -> Fault {
-        let shown: String = slot.chars().take(40).collect();
         let own: Vec<&str> = self.kind.0.parameters.iter().map(|p| p.name).collect();
         let said = format!(
-            "“{shown}” is no word of this sentence. Known: pieces, kind, temper, metal, section, size, plier, hand, {}.",
+            "{} is no word of this sentence. Known: pieces, kind, temper, metal, section, size, plier, hand, {}.",
+            quoted(slot),
             own.join(", ")
         );
         Fault::new("slot", said)
@@ -385,7 +260,7 @@ fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
             let blank = formed.blank(workshop.habits.unit);
             let used = (0..formed.design.segments.len()).map(|i| formed.strain_used(i)).fold(0.0, f64::max);
             let gives = formed.weakest(0.0).map_or(String::new(), |(_, n)| format!(", gives at {n:.1} N"));
-            let blank = super::step::said(blank.cut_mm, workshop.habits.unit);
+            let blank = said(blank.cut_mm, workshop.habits.unit);
             (true, format!("blank {blank}{gives}, uses {:.0} % of its stretch", 100.0 * used))
         }
     }
@@ -412,4 +287,30 @@ fn nudged(parameter: &Parameter, value: f64, steps: i32, unit: LengthUnit) -> f6
     };
     let least = if parameter.none.is_some() && moved < parameter.min { 0.0 } else { parameter.min };
     moved.clamp(least, parameter.max)
+}
+
+/// A count of pieces or pairs as people type it, and whether it counts single pieces: `24 pairs`,
+/// `25 single`; a bare number counts as before.
+fn read_pieces(text: &str, singly: bool) -> Result<(u32, bool), Fault> {
+    let typed = text.trim().to_lowercase();
+    let typed = typed.trim_end_matches("of").trim_end();
+    let nouns = [
+        ("pairs", false),
+        ("pair", false),
+        ("pieces", true),
+        ("piece", true),
+        ("singles", true),
+        ("single", true),
+    ];
+    let said = nouns.iter().find_map(|(noun, singly)| Some((typed.strip_suffix(noun)?, *singly)));
+    let (digits, singly) = said.unwrap_or((typed, singly));
+    let most = f64::from(super::MOST_PIECES);
+    #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "whole and within limits")]
+    let n = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);
+    let n = n.ok_or_else(|| {
+        let said =
+            format!("{} is not a whole number. Type a count from 1 to {}.", quoted(text), super::MOST_PIECES);
+        Fault::new("pieces_n", said)
+    })?;
+    Ok((n, singly))
 }

@@ -7,9 +7,10 @@ use super::form::Formed;
 use super::former::{Asks, Closure};
 use super::{Family, Worn};
 use crate::figure::Level;
-use crate::finding::contact::{apart_mm, segments_apart, through_itself};
-use crate::length::shown;
-use crate::metal::Metal;
+use crate::shape::contact::{apart_mm, segments_apart, through_itself};
+use crate::wire::metal::{Balls, Nickel};
+use crate::words::capital;
+use crate::words::length::shown;
 use crate::words::words;
 
 words! {
@@ -260,30 +261,17 @@ impl Formed<'_> {
 
     fn melts(&self) -> Check {
         let metal = self.request.wire.metal;
-        let (level, sentence) = match metal {
-            Metal::FineSilver | Metal::GermaniumSilver => {
-                (None, format!("{} draws up to a bright ball.", super::capital(metal.shown())))
-            }
-            Metal::SterlingSilver | Metal::Copper => (
-                None,
-                format!(
-                    "{} draws up to a ball; it blackens, and wants pickle.",
-                    super::capital(metal.shown())
-                ),
+        let name = capital(metal.shown());
+        let (level, sentence) = match metal.figures().balls {
+            Balls::Bright => (None, format!("{name} draws up to a bright ball.")),
+            Balls::Blackens => (None, format!("{name} draws up to a ball; it blackens, and wants pickle.")),
+            Balls::Never => (
+                Some(Level::Stop),
+                format!("{name} must not be melted: its skin runs into the brass. Take another head."),
             ),
-            Metal::GoldFilled | Metal::SilverFilled => {
-                let said = format!(
-                    "{} must not be melted: its skin runs into the brass. Take another head.",
-                    super::capital(metal.shown())
-                );
-                (Some(Level::Stop), said)
-            }
-            other => (
+            Balls::Badly => (
                 Some(Level::Watch),
-                format!(
-                    "{} does not ball well at the bench. Try a scrap first, or take another head.",
-                    super::capital(other.shown())
-                ),
+                format!("{name} does not ball well at the bench. Try a scrap first, or take another head."),
             ),
         };
         check(About::Melts, level, sentence, Some(0))
@@ -313,26 +301,27 @@ impl Formed<'_> {
             };
             found.push(check(About::Piercing, level, sentence, None));
         }
-        let name = super::capital(wire.metal.shown());
-        let skin = match (pattern.worn, wire.metal) {
+        let name = capital(wire.metal.shown());
+        let figures = wire.metal.figures();
+        let skin = match (pattern.worn, figures) {
             (Worn::Between, _) => return,
-            (_, Metal::NickelSilver) => (
+            (_, f) if f.nickel == Nickel::Contained => (
                 Level::Stop,
                 format!(
                     "{name} contains nickel: not in an ear, not against skin. Nickel rules differ by country."
                 ),
             ),
-            (Worn::Ear, Metal::Copper | Metal::Brass | Metal::RedBrass | Metal::PhosphorBronze) => (
+            (Worn::Ear, f) if f.stains => (
                 Level::Watch,
                 format!(
                     "{name} in the ear is worn by many and kept to practice by others: never in a fresh piercing, and some skins react."
                 ),
             ),
-            (Worn::Ear, Metal::StainlessSteel) => (
+            (Worn::Ear, f) if f.nickel == Nickel::Bound => (
                 Level::Watch,
                 format!("{name} contains bound nickel: ask the wearer, and check the rules where you sell."),
             ),
-            (Worn::Ear, Metal::MildSteel | Metal::Aluminium) => (
+            (Worn::Ear, f) if f.rusts || f.tires => (
                 Level::Stop,
                 format!(
                     "{name} is no metal for an ear: it corrodes or wears. Take silver, gold, niobium or titanium."
@@ -348,14 +337,14 @@ impl Formed<'_> {
         let Some((worst, share)) = used.max_by(|a, b| a.1.total_cmp(&b.1)) else { return };
         let name = self.design.segments.get(worst).map_or("wire", |segment| segment.what);
         let percent = shown(100.0 * share, 0);
-        let (level, sentence) = if share > crate::strength::CRACK_STRAIN {
+        let (level, sentence) = if share > crate::wire::strength::CRACK_STRAIN {
             (
                 Some(Level::Stop),
                 format!(
                     "The {name} asks for {percent} % of the stretch the metal is expected to have left: expect cracks. Anneal, or widen it. An estimate."
                 ),
             )
-        } else if share > crate::strength::WATCH_STRAIN {
+        } else if share > crate::wire::strength::WATCH_STRAIN {
             (
                 Some(Level::Watch),
                 format!(

@@ -9,11 +9,10 @@ use super::form::Formed;
 use super::former::{Lies, StepKind};
 use super::place::{Bent, With};
 use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
-use crate::figure::inches;
-use crate::finding::Course;
-use crate::finding::path::{Path, Placed};
-use crate::finding::view::{self, Side};
-use crate::length::{LengthUnit, shown};
+use crate::shape::Course;
+use crate::shape::path::{Path, Placed};
+use crate::shape::view::{self, Side};
+use crate::words::length::{LengthUnit, inches, shown};
 
 /// The drawn line of one segment, for pointing at it.
 #[derive(Debug, Clone, PartialEq, Serialize)]

@@ -1,13 +1,12 @@
 //! The figures of a piece, each with its working.
 
-use super::blank::{Blank, ruler_step_mm};
+use super::blank::Blank;
 use super::form::Formed;
 use super::former::StepKind;
-use super::step::said;
-use crate::figure::{Figure, Level, Question, figure, inches, long_length};
-use crate::length::LengthUnit;
-use crate::metal::Temper;
-use crate::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::figure::{Figure, Level, Question, figure};
+use crate::wire::metal::Temper;
+use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::words::length::{LengthUnit, inches, long_length, ruler_step_mm, said};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";

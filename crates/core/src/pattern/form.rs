@@ -4,11 +4,11 @@ use glam::DVec3;
 
 use super::PatternRequest;
 use super::former::{Dims, Former};
-use crate::bending::Bending;
 use crate::fault::{Fault, Faults};
-use crate::finding::path::{Frame, Path};
-use crate::finding::{Course, Segment};
-use crate::strength;
+use crate::shape::path::{Frame, Path};
+use crate::shape::{Course, Segment};
+use crate::wire::bending::Bending;
+use crate::wire::strength;
 
 /// A piece as it is when finished.
 pub struct Formed<'a> {

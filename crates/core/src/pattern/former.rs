@@ -1,9 +1,9 @@
 //! What a pattern writes its design into: segments, forming steps, and what is to be shown and checked.
 
 use crate::fault::Fault;
-use crate::finding::{Course, Segment};
-use crate::length::shown;
-use crate::section::Profile;
+use crate::shape::{Course, Segment};
+use crate::wire::section::Profile;
+use crate::words::length::shown;
 use crate::words::words;
 
 use super::{Parameter, PatternRequest};

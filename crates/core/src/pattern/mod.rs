@@ -14,10 +14,10 @@ pub mod figures;
 pub mod form;
 pub mod former;
 pub mod kinds;
-pub mod mate;
 pub mod page;
 pub mod part;
 pub mod place;
+pub mod sentence;
 pub mod sheet;
 pub mod step;
 pub mod transfer;
@@ -29,10 +29,10 @@ use std::str::FromStr;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
-use crate::metal::{Metal, Temper};
-use crate::section::Section;
 use crate::wire::Wire;
-use crate::words::{UnknownWord, WordVisitor, words};
+use crate::wire::metal::{Metal, Temper};
+use crate::wire::section::Section;
+use crate::words::{UnknownWord, WordVisitor, capital, did_you_mean, quoted, words};
 use former::{Dims, Former};
 use page::Page;
 
@@ -199,12 +199,14 @@ pub struct Pattern {
     pub family: Family,
     /// Where it is worn.
     pub worn: Worn,
-    /// Whether it is counted in pairs.
+    /// Whether it is counted in pairs, a blank for each of the two.
     pub paired: bool,
     /// What can be chosen about it.
     pub parameters: &'static [Parameter],
     /// The wire it is usually made of.
     pub wire: UsualWire,
+    /// Parameters that a size said without a name means, in order: `6 x 4`, `50 mm`.
+    pub sized_by: &'static [&'static str],
     /// Which parameter gives way when a finished height, or a width, or a blank is asked for.
     pub free: Free,
     /// What it is for, which wire and why, what goes wrong.
@@ -256,6 +258,26 @@ impl Kind {
     /// All there are, in the order people list them.
     pub fn all() -> impl Iterator<Item = Self> {
         kinds::ALL.iter().map(|pattern| Self(pattern))
+    }
+}
+
+impl Kind {
+    /// The pattern that makers call exactly this: its name, its plural, its word, or what else it is called.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::Kind;
+    ///
+    /// assert_eq!(Kind::called("Hooks").map(|kind| kind.0.kind), Some("open-ear-wire"));
+    /// assert_eq!(Kind::called("brooch"), None);
+    /// ```
+    pub fn called(text: &str) -> Option<Self> {
+        let text = text.trim().to_lowercase();
+        Self::all().find(|kind| kind.names().any(|name| name.to_lowercase() == text))
+    }
+
+    /// Everything makers call it.
+    pub(crate) fn names(self) -> impl Iterator<Item = &'static str> {
+        [self.0.name, self.0.plural, self.0.kind].into_iter().chain(self.0.also.iter().copied())
     }
 }
 
@@ -354,6 +376,9 @@ pub struct PatternRequest {
     /// How many pieces, or pairs of what is counted in pairs: 1 to 100 000; 1 if left out.
     #[serde(default = "one")]
     pub pieces_n: u32,
+    /// Whether single pieces are counted, though the pattern is usually counted in pairs.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub singly: bool,
     /// Whether it is made the other way round, as in a mirror.
     #[serde(default, skip_serializing_if = "std::ops::Not::not")]
     pub mirrored: bool,
@@ -380,6 +405,7 @@ impl PatternRequest {
             parameters: BTreeMap::new(),
             wire: kind.0.usual(),
             pieces_n: 1,
+            singly: false,
             mirrored: false,
             plier: None,
             ends: BlankEnds::default(),
@@ -392,12 +418,23 @@ impl PatternRequest {
         self.parameters.get(name).copied().unwrap_or(usual)
     }
 
-    /// Blanks to cut: two for a pair, unless one blank makes both.
+    /// Whether its count is of pairs.
+    pub fn in_pairs(&self) -> bool {
+        self.kind.0.paired && !self.singly
+    }
+
+    /// Blanks to cut: two for a pair.
     pub fn blanks_n(&self) -> u32 {
-        if self.kind.0.paired && self.kind.0.kind != "folded-pair" {
-            2 * self.pieces_n
-        } else {
-            self.pieces_n
+        if self.in_pairs() { 2 * self.pieces_n } else { self.pieces_n }
+    }
+
+    /// Its count in words: `24 pairs`, `1 piece`.
+    pub fn count_shown(&self) -> String {
+        match (self.pieces_n, self.in_pairs()) {
+            (1, true) => "1 pair".to_owned(),
+            (1, false) => "1 piece".to_owned(),
+            (n, true) => format!("{n} pairs"),
+            (n, false) => format!("{n} pieces"),
         }
     }
 
@@ -406,8 +443,8 @@ impl PatternRequest {
     /// # Errors
     /// Every fault found, each at its field.
     pub fn check(&self) -> Result<(), Faults> {
-        let mut faults = Faults(vec![]);
-        faults.keep(self.wire.check().map_err(|fault| fault.within("wire")));
+        let mut faults = Faults::none();
+        faults.nest("wire", self.wire.check());
         let pattern = self.kind.0;
         for (name, value) in &self.parameters {
             match pattern.parameter(name) {
@@ -416,15 +453,15 @@ impl PatternRequest {
                 }
                 None => {
                     let known: Vec<&str> = pattern.parameters.iter().map(|p| p.name).collect();
-                    let shown: String = name.chars().take(40).collect();
-                    let hint = crate::words::closest(&shown, known.iter().copied());
-                    let hint = hint.map_or(String::new(), |name| format!(" Did you mean “{name}”?"));
                     let said = format!(
-                        "{} has no “{shown}”.{hint} Known: {}.",
+                        "{} has no {}.{} Known: {}.",
                         capital(pattern.name),
+                        quoted(name),
+                        did_you_mean(name, known.iter().copied()),
                         known.join(", ")
                     );
-                    faults.0.push(Fault::new(format!("parameters.{shown}"), said));
+                    let field: String = name.chars().take(40).collect();
+                    faults.add(Fault::new(format!("parameters.{field}"), said));
                 }
             }
         }
@@ -432,15 +469,9 @@ impl PatternRequest {
             let said =
                 format!("{} pieces cannot be planned at once. Ask for 1 to {MOST_PIECES}.", self.pieces_n);
             let limit = if self.pieces_n == 0 { 1.0 } else { f64::from(MOST_PIECES) };
-            faults.0.push(Fault::new("pieces_n", said).limit(limit));
+            faults.add(Fault::new("pieces_n", said).limit(limit));
         }
         self.ends.check(&mut faults);
-        if faults.0.is_empty() { Ok(()) } else { Err(faults) }
+        faults.into_result()
     }
-}
-
-/// A phrase with a capital first letter.
-pub(crate) fn capital(text: &str) -> String {
-    let mut letters = text.chars();
-    letters.next().map_or(String::new(), |first| format!("{}{}", first.to_uppercase(), letters.as_str()))
 }

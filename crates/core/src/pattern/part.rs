@@ -1,10 +1,10 @@
 //! Parts that several findings share: rolled loops, wrapped loops, kicked tips.
 
 use crate::fault::Fault;
-use crate::finding::closing::{bend_back_deg, on_neck_deg, on_stem_deg};
-use crate::finding::{Course, Segment};
+use crate::shape::closing::{bend_back_deg, on_neck_deg, on_stem_deg};
+use crate::shape::{Course, Segment};
 
-use crate::length::shown;
+use crate::words::length::shown;
 
 use super::former::{Closure, Former, Opening, StepKind};
 

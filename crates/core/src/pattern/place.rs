@@ -4,12 +4,12 @@ use serde::Serialize;
 
 use super::form::Formed;
 use super::former::StepKind;
-use crate::finding::Course;
-use crate::length::{LengthUnit, shown};
-use crate::mandrel::Shape;
-use crate::plier::Plier;
+use crate::shape::Course;
+use crate::tool::mandrel::Shape;
+use crate::tool::plier::Plier;
+use crate::tool::workshop::Workshop;
+use crate::words::length::{LengthUnit, shown};
 use crate::words::words;
-use crate::workshop::Workshop;
 
 words! {
     /// What a stretch is formed with.

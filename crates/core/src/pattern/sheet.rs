@@ -3,7 +3,6 @@
 use serde::Serialize;
 
 use super::blank::Blank;
-use super::change::{pieces, text_of};
 use super::check::Check;
 use super::drawn::DrawnPiece;
 use super::figures::temper_like;
@@ -13,11 +12,13 @@ use super::{Kind, PatternRequest};
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
-use crate::finding::Course;
-use crate::finding::view::Side;
-use crate::metal::Temper;
-use crate::sentence::Piece;
-use crate::workshop::Workshop;
+use crate::shape::Course;
+use crate::shape::view::Side;
+use crate::tool::workshop::Workshop;
+use crate::wire::metal::Temper;
+use crate::words::length::said;
+use crate::words::quoted;
+use crate::words::sentence::{self, Phrase};
 
 /// How much of a sheet is worked out.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -93,7 +94,7 @@ pub struct PatternSheet {
     /// The request as understood.
     pub request: PatternRequest,
     /// Its sentence.
-    pub sentence: Vec<Piece>,
+    pub sentence: Vec<Phrase>,
     /// The sentence as plain text.
     pub text: String,
     /// What is wrong with it; then there is nothing below.
@@ -149,7 +150,7 @@ impl Formed<'_> {
         &self,
         blank: &Blank,
         tools: &[Option<super::place::Bent>],
-        unit: crate::length::LengthUnit,
+        unit: crate::words::length::LengthUnit,
     ) -> PatternForm {
         let size = self.extent.size();
         let spans = self.spans(blank);
@@ -213,7 +214,6 @@ impl PatternRequest {
         if let Some(name) = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty()) {
             let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
             if !own.iter().any(|known| known.eq_ignore_ascii_case(name)) {
-                let shown: String = name.chars().take(60).collect();
                 let known = if own.is_empty() {
                     "None are listed under Tools yet".to_owned()
                 } else {
@@ -221,7 +221,7 @@ impl PatternRequest {
                 };
                 return Err(Fault::new(
                     "plier",
-                    format!("The workshop has no plier called “{shown}”. {known}."),
+                    format!("The workshop has no plier called {}. {known}.", quoted(name)),
                 )
                 .into());
             }
@@ -236,12 +236,18 @@ impl PatternRequest {
 
     /// The same, or only what is seen while a dimension is dragged.
     pub fn sheet_with(&self, workshop: &Workshop, extent: Extent) -> PatternSheet {
-        let sentence = pieces(self, workshop.habits.unit);
+        let phrases = super::sentence::write(self, workshop.habits.unit);
         let (faults, result) = match self.form_with(workshop) {
             Ok(formed) => (vec![], Some(formed.worked_out(workshop, extent))),
             Err(faults) => (faults.0, None),
         };
-        PatternSheet { request: self.clone(), text: text_of(&sentence), sentence, faults, result }
+        PatternSheet {
+            request: self.clone(),
+            text: sentence::text(&phrases),
+            sentence: phrases,
+            faults,
+            result,
+        }
     }
 
     /// The piece as the library shows it.
@@ -264,7 +270,7 @@ impl PatternRequest {
         drawing.dimensions.clear();
         Ok(Thumbnail {
             drawing,
-            cut: format!("cut {}, {marks}", super::step::said(blank.cut_mm, unit)),
+            cut: format!("cut {}, {marks}", said(blank.cut_mm, unit)),
             colour: self.wire.metal.figures().colour.to_owned(),
         })
     }

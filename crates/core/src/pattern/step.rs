@@ -7,10 +7,9 @@ use super::form::Formed;
 use super::former::{Forming, StepKind};
 use super::part::COUNTED;
 use super::place::{Bent, With};
-use crate::cutting::CAUTION;
-use crate::figure::inches;
-use crate::finding::Course;
-use crate::length::{LengthUnit, shown};
+use crate::shape::Course;
+use crate::tool::cutting::CAUTION;
+use crate::words::length::{LengthUnit, said, shown};
 
 /// One step.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -72,14 +71,6 @@ pub struct Mark {
 
 /// Bends that start this near the end are rolled with the end level with the jaw, mm.
 const LEVEL_MM: f64 = 0.25;
-
-/// A length as an instruction says it.
-pub fn said(mm: f64, unit: LengthUnit) -> String {
-    match unit {
-        LengthUnit::Mm => format!("{} mm", shown(mm, 1)),
-        LengthUnit::Inch => inches(mm),
-    }
-}
 
 /// A place on the blank as an instruction says it.
 fn place(at_mm: f64, unit: LengthUnit) -> String {

@@ -4,9 +4,9 @@ use serde::Serialize;
 
 use super::{PatternRequest, Unit};
 use crate::fault::Faults;
-use crate::length::{LengthUnit, shown};
-use crate::strength;
 use crate::wire::Wire;
+use crate::wire::strength;
+use crate::words::length::{LengthUnit, shown};
 
 /// A pattern in another wire, and what is different about it.
 #[derive(Debug, Clone, PartialEq, Serialize)]

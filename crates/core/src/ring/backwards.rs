@@ -3,13 +3,13 @@
 use serde::{Deserialize, Serialize};
 
 use super::{Ends, RingRequest, Winding};
-use crate::bending::Bending;
-use crate::coil::Coil;
-use crate::cutting::Cutting;
 use crate::fault::{Fault, Faults, Span};
-use crate::length::shown;
-use crate::mandrel::{Mandrel, Outline, Shape};
+use crate::tool::coil::Coil;
+use crate::tool::cutting::Cutting;
+use crate::tool::mandrel::{Mandrel, Outline, Shape};
 use crate::wire::Wire;
+use crate::wire::bending::Bending;
+use crate::words::length::shown;
 
 /// Most rods offered for a ring; the rest are further off than these.
 pub const MOST_CANDIDATES: usize = 24;
@@ -25,6 +25,9 @@ pub struct RingTarget {
     pub wire: Wire,
     /// Inside of the ring after letting go, cutting and closing, mm: 0.1 to 300.
     pub target_inside_diameter_mm: f64,
+    /// Short way across inside an oval ring; two thirds of the long one if left out. Only for ovals.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub target_inside_short_mm: Option<f64>,
     /// Outline wanted; round if left out.
     #[serde(default = "round")]
     pub shape: Shape,
@@ -95,35 +98,76 @@ impl RingTarget {
     /// `target_inside_diameter_mm` when no rod gives such a ring.
     pub fn choose(&self, rods: &[Mandrel]) -> Result<RodChoice, Faults> {
         let target = self.target_inside_diameter_mm;
-        let mut faults = Faults(vec![]);
+        let mut faults = Faults::none();
         faults.keep(Self::TARGET.check("target_inside_diameter_mm", target));
-        let blank = Mandrel { shape: self.shape, ..Mandrel::round(10.0) };
-        if let Err(Faults(found)) = self.on(blank).check() {
-            faults.0.extend(found);
+        if let Some(short) = self.target_inside_short_mm {
+            faults.keep(Self::TARGET.check("target_inside_short_mm", short));
+            let said = match self.shape {
+                Shape::Oval if short > target => format!(
+                    "The short way of {} mm is longer than the long one of {} mm.",
+                    shown(short, 3),
+                    shown(target, 3)
+                ),
+                Shape::Oval => String::new(),
+                shape => format!("A {shape} ring has no short way; leave it out."),
+            };
+            if !said.is_empty() {
+                faults.add(Fault::new("target_inside_short_mm", said).limit(target));
+            }
         }
-        if !faults.0.is_empty() {
+        let blank = Mandrel { shape: self.shape, ..Mandrel::round(10.0) };
+        faults.keep(self.on(blank).check());
+        if !faults.is_empty() {
             return Err(faults);
         }
         let mandrel_diameter_mm = self.ideal_diameter_mm()?;
         Ok(RodChoice { mandrel_diameter_mm, candidates: self.rank(rods) })
     }
 
+    /// A rod of the wanted outline: an oval one with the proportions wanted, since an oval keeps its own.
+    fn rod(&self, diameter_mm: f64) -> Mandrel {
+        let share = self.target_inside_short_mm.map(|short| short / self.target_inside_diameter_mm);
+        let short_mm = share.filter(|_| self.shape == Shape::Oval).map(|share| share * diameter_mm);
+        Mandrel { shape: self.shape, short_mm, ..Mandrel::round(diameter_mm) }
+    }
+
+    /// The ideal rod as it could be bought or turned, to a thousandth of a millimetre.
+    pub fn ideal_rod(&self, diameter_mm: f64) -> Mandrel {
+        let round = |mm: f64| (mm * 1000.0).round() / 1000.0;
+        let rod = self.rod(diameter_mm);
+        Mandrel { diameter_mm: round(rod.diameter_mm), short_mm: rod.short_mm.map(round), ..rod }
+    }
+
+    /// How far the ring an outline gives is from the one wanted, mm: the worse of an oval's two ways.
+    fn off(&self, inside: Outline) -> f64 {
+        let long = inside.across() - self.target_inside_diameter_mm;
+        match self.target_inside_short_mm {
+            Some(short) if self.shape == Shape::Oval => {
+                let short = inside.short_across() - short;
+                if short.abs() > long.abs() { short } else { long }
+            }
+            _ => long,
+        }
+    }
+
     /// The ring an outline gives, mm, or `None` where it gives none.
     pub fn inside_on(&self, bending: &Bending, outline: Outline) -> Option<f64> {
+        Some(self.ring_on(bending, outline)?.across())
+    }
+
+    fn ring_on(&self, bending: &Bending, outline: Outline) -> Option<Outline> {
         let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
-        let inside = Coil::wind_with(bending, outline)?.closed(taken)?.across();
-        inside.is_finite().then_some(inside)
+        Coil::wind_with(bending, outline)?.closed(taken).filter(|inside| inside.across().is_finite())
     }
 
     fn ideal_diameter_mm(&self) -> Result<f64, Fault> {
         let target = self.target_inside_diameter_mm;
         let bending = Bending::of(&self.wire);
-        let rod = |diameter_mm| Mandrel { shape: self.shape, ..Mandrel::round(diameter_mm) };
         // Too large a rod leaves the wire straight: an endless ring. Too small a one, or one whose
         // whole turn the cut would take, gives none at all.
         let ring = |diameter: f64| {
             let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
-            match Coil::wind_with(&bending, rod(diameter).outline()) {
+            match Coil::wind_with(&bending, self.rod(diameter).outline()) {
                 None => f64::INFINITY,
                 Some(coil) => coil.closed(taken).map_or(0.0, Outline::across),
             }
@@ -169,9 +213,8 @@ impl RingTarget {
 
     fn rank(&self, rods: &[Mandrel]) -> Vec<Candidate> {
         let bending = Bending::of(&self.wire);
-        let target = self.target_inside_diameter_mm;
         let least = smallest_rod_mm(&self.wire, self.shape);
-        let mut ranked: Vec<(f64, &Mandrel, u32)> = vec![];
+        let mut ranked: Vec<(Outline, &Mandrel, u32)> = vec![];
         let usable = |rod: &&Mandrel| rod.shape == self.shape && rod.check().is_ok();
         for rod in rods.iter().filter(usable) {
             for layers in rod.tape_layers..=rod.tape_layers.max(MOST_TAPE_LAYERS) {
@@ -179,14 +222,14 @@ impl RingTarget {
                 if outline.short_across() < least {
                     continue;
                 }
-                if let Some(inside) = self.inside_on(&bending, outline) {
+                if let Some(inside) = self.ring_on(&bending, outline) {
                     ranked.push((inside, rod, layers));
                 }
             }
         }
         // To the hundredth that is shown; among equals the rod with less tape comes first.
-        let off = |inside: f64| (inside - target).abs();
-        let shown = |inside: f64| (off(inside) * 100.0).round();
+        let off = |inside: Outline| self.off(inside).abs();
+        let shown = |inside: Outline| (off(inside) * 100.0).round();
         ranked.sort_by(|a, b| {
             let nearer = shown(a.0).total_cmp(&shown(b.0));
             nearer.then(a.2.cmp(&b.2)).then(off(a.0).total_cmp(&off(b.0)))
@@ -197,7 +240,12 @@ impl RingTarget {
             .map(|(inside, rod, tape_layers)| {
                 let mandrel = Mandrel { tape_layers, ..rod.clone() };
                 let shown = mandrel.shown();
-                Candidate { mandrel, shown, ring_inside_diameter_mm: inside, off_mm: inside - target }
+                Candidate {
+                    mandrel,
+                    shown,
+                    ring_inside_diameter_mm: inside.across(),
+                    off_mm: self.off(inside),
+                }
             })
             .collect()
     }
@@ -207,7 +255,7 @@ impl RingTarget {
 fn smallest_rod_mm(wire: &Wire, shape: Shape) -> f64 {
     let thickness = wire.profile().thickness_mm();
     let short = match wire.section {
-        crate::section::Section::Square => crate::coil::LEAST_SQUARE_RATIO * wire.size_mm,
+        crate::wire::section::Section::Square => crate::tool::coil::LEAST_SQUARE_RATIO * wire.size_mm,
         _ => thickness,
     };
     // An oval is measured along its long axis, half as long again as its short one.

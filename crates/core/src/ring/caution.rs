@@ -3,13 +3,14 @@
 use serde::Serialize;
 
 use super::{RingPlan, RingRequest, Winding};
-use crate::cutting::{Blade, LEAST_TEETH, Method};
 use crate::figure::Level;
-use crate::length::shown;
-use crate::mandrel::Shape;
-use crate::metal::{Metal, Temper};
-use crate::section::Section;
-use crate::strength::{CRACK_STRAIN, WATCH_STRAIN};
+use crate::tool::cutting::{Blade, LEAST_TEETH, Method};
+use crate::tool::mandrel::Shape;
+use crate::wire::metal::{Nickel, Temper};
+use crate::wire::section::Section;
+use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
+use crate::words::capital;
+use crate::words::length::shown;
 
 /// A short caution where the step is. The maker of the tool, local rules and qualified people come
 /// first.
@@ -129,10 +130,13 @@ impl RingPlan {
                  clinician.",
             ));
         }
-        if wire.metal == Metal::NickelSilver {
+        if wire.metal.figures().nickel == Nickel::Contained {
             found.push(caution(
                 Level::Watch,
-                "Nickel silver contains nickel: not against skin, not in an ear. Nickel rules differ by country.",
+                format!(
+                    "{} contains nickel: not against skin, not in an ear. Nickel rules differ by country.",
+                    capital(wire.metal.shown())
+                ),
             ));
         }
         if wire.temper >= Temper::ExtraHard {

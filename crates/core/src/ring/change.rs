@@ -1,18 +1,20 @@
 //! Changing one word of a ring plan's sentence: by choice, by typing, by a nudge.
 
 use super::backwards::RingTarget;
+use super::sentence::{Slot, field_of};
 use super::{RingPlan, RingRequest, Winding};
-use crate::ask::{self, Meaning};
-use crate::cutting::{Blade, Cutting, LEAST_TEETH, Method};
 use crate::fault::{Fault, Faults};
-use crate::gauge::MM_PER_INCH;
-use crate::length::{self, LengthUnit, shown};
-use crate::mandrel::{Mandrel, Shape};
-use crate::metal::{Metal, Temper};
-use crate::section::Section;
-use crate::sentence::{Change, Choice, Slot, field_of, next};
-use crate::strength::CRACK_STRAIN;
-use crate::workshop::Workshop;
+use crate::reading::{self, Word};
+use crate::tool::cutting::{Blade, Cutting, LEAST_TEETH, Method};
+use crate::tool::mandrel::{Mandrel, Shape};
+use crate::tool::workshop::Workshop;
+use crate::wire::metal::{Metal, Temper};
+use crate::wire::section::Section;
+use crate::wire::strength::CRACK_STRAIN;
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{self, LengthUnit, shown};
+use crate::words::sentence::{Change, Choice, next};
+use crate::words::{self, number, quoted};
 
 impl RingRequest {
     /// The request with one word changed. The result may still have faults that planning finds.
@@ -35,19 +37,19 @@ impl RingRequest {
             Slot::Rings => changed.rings_n = read_count(text)?,
             Slot::Size => changed.wire.size_mm = read(text)?.mm,
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
-            Slot::Mandrel => changed.mandrel = read_rod(text, workshop)?,
+            Slot::Mandrel => changed.mandrel = reading::rod::read(text, workshop)?,
             Slot::Blade => {
                 let word = text.trim().trim_end_matches("blade").trim();
                 changed.cutting.blade =
                     Some(word.parse::<Blade>().map_err(|e| Fault::new(field, e.to_string()))?);
             }
             Slot::Temper | Slot::Metal | Slot::Section | Slot::Winding | Slot::Cutting => {
-                match (slot, ask::exactly(text)) {
-                    (Slot::Temper, Some(Meaning::Temper(temper))) => changed.wire.temper = temper,
-                    (Slot::Metal, Some(Meaning::Metal(metal))) => changed.wire.metal = metal,
-                    (Slot::Section, Some(Meaning::Section(section))) => changed.wire.section = section,
-                    (Slot::Winding, Some(Meaning::Winding(winding))) => changed.winding = winding,
-                    (Slot::Cutting, Some(Meaning::Method(method))) => changed.cutting.method = method,
+                match (slot, reading::exactly(text)) {
+                    (Slot::Temper, Some(Word::Temper(temper))) => changed.wire.temper = temper,
+                    (Slot::Metal, Some(Word::Metal(metal))) => changed.wire.metal = metal,
+                    (Slot::Section, Some(Word::Section(section))) => changed.wire.section = section,
+                    (Slot::Winding, Some(Word::Winding(winding))) => changed.winding = winding,
+                    (Slot::Cutting, Some(Word::Method(method))) => changed.cutting.method = method,
                     _ => return Err(unknown(slot, text).into()),
                 }
             }
@@ -118,6 +120,7 @@ impl RingRequest {
         RingTarget {
             wire: self.wire.clone(),
             target_inside_diameter_mm: inside_mm,
+            target_inside_short_mm: None,
             shape: self.mandrel.shape,
             rings_n: self.rings_n,
             winding: self.winding,
@@ -215,28 +218,20 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) ->
 fn read_count(text: &str) -> Result<u32, Fault> {
     let text = text.trim().to_lowercase();
     let digits = text.trim_end_matches("rings").trim_end_matches("ring").trim();
-    let negative = digits.starts_with('-');
-    digits.parse::<u32>().map_err(|_| {
-        let why = if negative { "is negative" } else { "is not a whole number of rings" };
-        let shown: String = text.chars().take(30).collect();
-        Fault::new("rings_n", format!("“{shown}” {why}. Type a count from 1 to {}.", super::MOST_RINGS))
+    let most = f64::from(super::MOST_RINGS);
+    #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "whole and within limits")]
+    let read = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);
+    read.ok_or_else(|| {
+        let why = match digits {
+            digits if digits.starts_with('-') => "is negative",
+            digits if number::read_count(digits).is_some() => "is more than a plan can hold",
+            _ => "is not a whole number of rings",
+        };
+        Fault::new(
+            "rings_n",
+            format!("{} {why}. Type a count from 1 to {}.", quoted(&text), super::MOST_RINGS),
+        )
     })
-}
-
-fn read_rod(text: &str, workshop: &Workshop) -> Result<Mandrel, Fault> {
-    let line = format!("on the {}", text.trim().trim_start_matches("the "));
-    let (tokens, unclear) = ask::scan(&line, workshop);
-    match tokens.first().map(|token| &token.meaning) {
-        Some(Meaning::Rod(rod)) if unclear.is_empty() && tokens.len() == 1 => Ok((**rod).clone()),
-        _ => {
-            let shown: String = text.trim().chars().take(40).collect();
-            let said = format!(
-                "“{shown}” is not a rod that can be read. Try 5 mm, 3/16 in dowel, 6 mm hexagonal rod or 8 × 5 mm oval \
-                 rod."
-            );
-            Err(Fault::new("mandrel.diameter_mm", said))
-        }
-    }
 }
 
 fn unknown(slot: Slot, text: &str) -> Fault {
@@ -247,11 +242,5 @@ fn unknown(slot: Slot, text: &str) -> Fault {
         Slot::Winding => Winding::ALL.iter().map(|w| w.shown()).collect(),
         _ => Method::ALL.iter().map(|m| m.shown()).collect(),
     };
-    let shown: String = text.trim().chars().take(40).collect();
-    let hint = crate::words::closest(&shown, words.iter().copied());
-    let hint = hint.map_or(String::new(), |word| format!(" Did you mean “{word}”?"));
-    Fault::new(
-        field_of(slot),
-        format!("“{shown}” is not a {} known here.{hint} Known: {}.", slot.shown(), words.join(", ")),
-    )
+    Fault::new(field_of(slot), words::unknown(slot.shown(), text, &words))
 }

@@ -3,12 +3,11 @@
 use kurbo::{Affine, Arc, BezPath, Circle, Ellipse, Point, Rect, RoundedRect, Shape as _, Vec2};
 
 use super::{RingPlan, RingRequest};
-use crate::coil::Coil;
 use crate::drawing::{Drawing, Role, Sketch};
-use crate::figure::inches;
-use crate::length::LengthUnit;
-use crate::mandrel::Outline;
-use crate::section::Section;
+use crate::tool::coil::Coil;
+use crate::tool::mandrel::Outline;
+use crate::wire::section::Section;
+use crate::words::length::{LengthUnit, inches};
 
 /// A coil longer than so many outside diameters is drawn with a break.
 const LONGEST_DRAWN: f64 = 3.4;
@@ -206,7 +205,7 @@ fn draw_rod(sketch: &mut Sketch, request: &RingRequest, outline: Outline, along:
     let body = Rect::new(along.x0, -half, along.x1, half);
     let role = if request.mandrel.tape_layers > 0 { Role::Tape } else { Role::Rod };
     if role == Role::Tape {
-        let bare = crate::mandrel::Mandrel { tape_layers: 0, ..request.mandrel.clone() }.outline();
+        let bare = crate::tool::mandrel::Mandrel { tape_layers: 0, ..request.mandrel.clone() }.outline();
         let half = bare.short_across() / 2.0;
         let core = Rect::new(along.x0 - 0.3 * half, -half, along.x1 + 0.3 * half, half);
         sketch.shape(Role::Rod, &core.to_path(0.01));

@@ -1,13 +1,13 @@
 //! The figures of a ring plan, each with its working.
 
 use super::{RingPlan, RingRequest};
-use crate::bending::Bending;
-use crate::cutting::Method;
-use crate::figure::{Figure, Level, Question, figure, long_length};
-use crate::length::shown;
-use crate::mandrel::Shape;
-use crate::section::Section;
-use crate::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::figure::{Figure, Level, Question, figure};
+use crate::tool::cutting::Method;
+use crate::tool::mandrel::Shape;
+use crate::wire::bending::Bending;
+use crate::wire::section::Section;
+use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::words::length::{long_length, shown};
 
 const VOCE: &str = "Voce flow curve with typical handbook values; bending of plane sections past yield.";
 const GEOMETRY: &str = "Geometry.";

@@ -7,35 +7,24 @@ pub mod caution;
 pub mod change;
 pub mod drawn;
 pub mod figures;
+pub mod hold;
+pub mod sentence;
 pub mod sheet;
-
 pub mod supply;
 
 use serde::{Deserialize, Serialize};
 
-use crate::bending::Bending;
-use crate::coil::Coil;
-use crate::cutting::{Cutting, Taken};
 use crate::fault::{Fault, Faults, Span};
-use crate::length::shown;
-use crate::mandrel::{Mandrel, Outline};
-use crate::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
-use crate::section::Profile;
-use crate::strength;
+use crate::tool::coil::Coil;
+pub use crate::tool::coil::Winding;
+use crate::tool::cutting::{Cutting, Taken};
+use crate::tool::mandrel::{Mandrel, Outline};
+use crate::wire::bending::Bending;
+use crate::wire::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
+use crate::wire::section::Profile;
+use crate::wire::strength;
 use crate::wire::{SIZE_SPREAD, Wire};
-use crate::words::words;
-
-words! {
-    /// How the rod or the wire is turned.
-    pub enum Winding ("way of winding") {
-        /// By hand round a held rod.
-        Hand = "hand", "by hand";
-        /// Rod turned in a pin vise.
-        PinVise = "pin-vise", "in a pin vise";
-        /// Rod turned by a slow drill.
-        SlowDrill = "slow-drill", "with a slow drill";
-    }
-}
+use crate::words::length::shown;
 
 /// Most rings one plan may have.
 pub const MOST_RINGS: u32 = 1_000_000;
@@ -182,22 +171,18 @@ impl RingRequest {
     /// # Errors
     /// Every fault found, each at its field.
     pub fn check(&self) -> Result<(), Faults> {
-        let mut faults = Faults(vec![]);
-        faults.keep(self.wire.check().map_err(|fault| fault.within("wire")));
-        if let Err(Faults(found)) = self.mandrel.check() {
-            faults.0.extend(found.into_iter().map(|fault| fault.within("mandrel")));
-        }
-        if let Err(Faults(found)) = self.cutting.check(self.wire.size_mm) {
-            faults.0.extend(found.into_iter().map(|fault| fault.within("cutting")));
-        }
+        let mut faults = Faults::none();
+        faults.nest("wire", self.wire.check());
+        faults.nest("mandrel", self.mandrel.check());
+        faults.nest("cutting", self.cutting.check(self.wire.size_mm));
         if self.rings_n == 0 {
             let said = "0 rings need no wire. Ask for at least 1.";
-            faults.0.push(Fault::new("rings_n", said).limit(1.0));
+            faults.add(Fault::new("rings_n", said).limit(1.0));
         } else if self.rings_n > MOST_RINGS {
-            faults.0.push(too_many(f64::from(self.rings_n)));
+            faults.add(too_many(f64::from(self.rings_n)));
         }
         self.ends.check(&mut faults);
-        if faults.0.is_empty() { Ok(()) } else { Err(faults) }
+        faults.into_result()
     }
 
     /// Works the plan out.
@@ -285,8 +270,8 @@ impl RingRequest {
             cutting_wire_mm: n * (taken.from_ring_mm + taken.between_mm),
             ragged_wire_mm: coils * self.ends.ragged_turns * turn,
             tails_wire_mm,
-            strain_used: strength::strain_used(&self.wire, coil),
-            opening_force_n: strength::opening_force_n(&self.wire, coil, inside),
+            strain_used: hold::strain_used(&self.wire, coil),
+            opening_force_n: hold::opening_force_n(&self.wire, coil, inside),
             hand_effort: strength::hand_effort(&self.wire),
         }
     }

@@ -5,19 +5,19 @@ use serde::Serialize;
 use super::caution::Caution;
 use super::drawn::Moment;
 use super::{RingPlan, RingRequest};
-use crate::bending::Bending;
-use crate::coil::Coil;
-use crate::cutting::Method;
 use crate::drawing::Drawing;
 use crate::fault::Fault;
-use crate::figure::{Figure, long_length};
-use crate::length::shown;
-use crate::mandrel::Mandrel;
-use crate::metal::Temper;
-use crate::sentence::{self, Piece};
+use crate::figure::Figure;
+use crate::tool::coil::Coil;
+use crate::tool::cutting::Method;
+use crate::tool::mandrel::Mandrel;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
+use crate::wire::bending::Bending;
+use crate::wire::metal::Temper;
+use crate::words::length::{long_length, shown};
+use crate::words::sentence::{self, Phrase};
 use crate::words::words;
-use crate::workshop::Workshop;
 
 words! {
     /// What a stretch of the straight wire becomes.
@@ -108,7 +108,7 @@ pub struct Sheet {
     /// The request as understood.
     pub request: RingRequest,
     /// Its sentence.
-    pub sentence: Vec<Piece>,
+    pub sentence: Vec<Phrase>,
     /// The sentence as plain text.
     pub text: String,
     /// What is wrong with it; then there is nothing below.
@@ -153,12 +153,12 @@ impl RingRequest {
     /// Works out everything a planning view shows.
     pub fn sheet(&self, workshop: &Workshop) -> Sheet {
         let planned = self.plan();
-        let pieces = sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
+        let phrases = super::sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
         let (faults, result) = match planned {
             Ok(plan) => (vec![], self.worked(plan, workshop)),
             Err(faults) => (faults.0, None),
         };
-        Sheet { request: self.clone(), text: sentence::text(&pieces), sentence: pieces, faults, result }
+        Sheet { request: self.clone(), text: sentence::text(&phrases), sentence: phrases, faults, result }
     }
 
     fn worked(&self, plan: RingPlan, workshop: &Workshop) -> Option<Worked> {

@@ -3,11 +3,10 @@
 use serde::{Deserialize, Serialize};
 
 use super::{MOST_RINGS, RingRequest};
-use crate::ask::{self, Meaning};
-use crate::coil::Coil;
 use crate::fault::{Fault, Faults, Span};
-use crate::length::{self, Habits, shown};
-use crate::workshop::Workshop;
+use crate::tool::coil::Coil;
+use crate::words::length::{self, Habits, shown};
+use crate::words::{mass, quoted};
 
 /// What there is of a wire: a length or a mass, not both.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
@@ -47,21 +46,14 @@ impl Supply {
     /// # Errors
     /// A fault at `typed` when it is neither a length nor a mass.
     pub fn read(text: &str, habits: Habits) -> Result<Self, Fault> {
-        let workshop = Workshop { habits, ..Workshop::default() };
-        let (tokens, unclear) = ask::scan(text, &workshop);
-        let meanings: Vec<&Meaning> = tokens.iter().map(|token| &token.meaning).collect();
-        match (meanings.as_slice(), unclear.is_empty()) {
-            ([Meaning::Mass(grams)], true) => Ok(Self { wire_length_mm: None, wire_mass_g: Some(*grams) }),
-            ([Meaning::Length(typed, _)], true) => {
-                let reading = length::understand(*typed, habits).map_err(|said| Fault::new("typed", said))?;
-                Ok(Self { wire_length_mm: Some(reading.mm), wire_mass_g: None })
-            }
-            _ => {
-                let shown: String = text.trim().chars().take(40).collect();
-                let said = format!("“{shown}” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.");
-                Err(Fault::new("typed", said))
-            }
+        if let Some(grams) = mass::read(text) {
+            return Ok(Self { wire_length_mm: None, wire_mass_g: Some(grams) });
         }
+        let reading = length::read(text, habits).map_err(|_| {
+            let said = format!("{} is neither a length nor a weight. Try 3 m, 10 ft or 50 g.", quoted(text));
+            Fault::new("typed", said)
+        })?;
+        Ok(Self { wire_length_mm: Some(reading.mm), wire_mass_g: None })
     }
 
     /// Its length in mm, as this wire.

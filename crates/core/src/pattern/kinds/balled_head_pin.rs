@@ -1,19 +1,19 @@
 //! Balled head pin: its end drawn into a ball.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::length::shown;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
+use crate::words::length::shown;
 
 /// Balled head pin: its end drawn into a ball.
 pub static PATTERN: Pattern = Pattern {
     kind: "balled-head-pin",
     name: "balled head pin",
     plural: "balled head pins",
-    also: &["ball pin", "ball pins", "balled pin", "balled pins", "ball head pins"],
+    also: &["ball pin", "balled pin", "ball head pin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,
@@ -22,6 +22,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::FineSilver, temper: Temper::Soft, size_mm: 0.6438 },
+    sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "ball_mm", blank: "stem_mm" },
     page: Page {
         purpose: "A round head made of the pin's own metal, held in the flame until it draws up.",

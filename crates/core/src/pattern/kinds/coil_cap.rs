@@ -1,12 +1,12 @@
 //! Coil end cap with one turn lifted into a bail.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::finding::closing::on_stem_deg;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::shape::closing::on_stem_deg;
+use crate::wire::metal::{Metal, Temper};
 
 /// Coil end cap with one turn lifted into a bail.
 pub static PATTERN: Pattern = Pattern {
@@ -28,6 +28,7 @@ pub static PATTERN: Pattern = Pattern {
         ),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
+    sized_by: &["cord_mm"],
     free: Free { height: "turns_n", width: "cord_mm", blank: "turns_n" },
     page: Page {
         purpose: "Closes the end of a cord: the cord is glued or pinched into the coil, the lifted turn takes the clasp. Two make a cord.",

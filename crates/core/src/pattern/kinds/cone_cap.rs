@@ -1,12 +1,12 @@
 //! Cone end cap wound on a taper.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::length::shown;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
+use crate::words::length::shown;
 
 /// Cone end cap wound on a taper.
 pub static PATTERN: Pattern = Pattern {
@@ -23,6 +23,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::turns("turns_n", "turns", [8.0, 2.0, 60.0], "Turns, mouth to mouth."),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 0.8118 },
+    sized_by: &["small_mm", "large_mm"],
     free: Free { height: "turns_n", width: "large_mm", blank: "turns_n" },
     page: Page {
         purpose: "Gathers several strands: their knot hides in the cone, one wire leaves the narrow mouth. Two make a strand.",

@@ -1,12 +1,12 @@
 //! Hook of doubled wire: folded at its nose, two eyes side by side.
 
 use crate::fault::Fault;
-use crate::finding::{Course, backwards};
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Closure, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::{Course, backwards};
+use crate::wire::metal::{Metal, Temper};
 
 /// Hook of doubled wire: folded at its nose, two eyes side by side.
 pub static PATTERN: Pattern = Pattern {
@@ -26,6 +26,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 1.024 },
+    sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
         purpose: "Twice the wire and twice the strength, with a rounded nose and no cut end to catch.",

@@ -1,12 +1,12 @@
 //! Eye pin: a loop centred over its stem.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::centred_loop;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Eye pin: a loop centred over its stem.
 pub static PATTERN: Pattern = Pattern {
@@ -29,6 +29,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("eye left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
+    sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "loop_mm", blank: "stem_mm" },
     page: Page {
         purpose: "Carries beads and links them on: the eye at one end is made first, the other when the beads are on.",

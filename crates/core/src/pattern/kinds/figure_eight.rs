@@ -1,13 +1,13 @@
 //! Figure eight: two loops, equal or not, closed against one crossing.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::finding::closing::crossing_mm;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::plain_loop;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::shape::closing::crossing_mm;
+use crate::wire::metal::{Metal, Temper};
 
 /// Figure eight: two loops, equal or not, closed against one crossing.
 pub static PATTERN: Pattern = Pattern {
@@ -35,6 +35,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("loops touching"),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::HalfHard, size_mm: 1.024 },
+    sized_by: &["loop_mm", "second_mm"],
     free: Free { height: "apart_mm", width: "loop_mm", blank: "loop_mm" },
     page: Page {
         purpose: "Joins two things that turn freely against each other; the plainest of hand-made links.",

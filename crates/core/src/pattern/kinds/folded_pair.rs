@@ -1,12 +1,12 @@
 //! A pair of hooks bent at once from one folded length.
 
 use crate::fault::Fault;
-use crate::finding::{Course, backwards};
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::{Course, backwards};
+use crate::wire::metal::{Metal, Temper};
 
 /// A pair of hooks bent at once from one folded length.
 pub static PATTERN: Pattern = Pattern {
@@ -16,7 +16,7 @@ pub static PATTERN: Pattern = Pattern {
     also: &["folded hooks", "folded pair", "folded pairs"],
     family: Family::EarWires,
     worn: Worn::Ear,
-    paired: true,
+    paired: false,
     parameters: &[
         Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in."),
         Parameter::mm("front_mm", "front", [11.0, 1.0, 80.0], "Straight front leg, from loop to crown."),
@@ -30,6 +30,7 @@ pub static PATTERN: Pattern = Pattern {
         ),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
         purpose: "Two hooks that cannot help matching: one wire folded in half, both loops rolled side by side, both crowns bent together. The fold stays until the tumbling is done, so a pair is never parted by accident.",

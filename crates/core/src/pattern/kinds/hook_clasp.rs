@@ -1,12 +1,12 @@
 //! Hook clasp with a plain eye; its tip plain or curved outward.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Hook clasp with a plain eye; its tip plain or curved outward.
 pub static PATTERN: Pattern = Pattern {
@@ -40,6 +40,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("bend left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
+    sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
         purpose: "The plainest clasp: a ring drops over the hook and is held by the pull.",

@@ -1,12 +1,12 @@
 //! Open ear wire: a hook with a plain loop.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Open ear wire: a hook with a plain loop.
 pub static PATTERN: Pattern = Pattern {
@@ -40,6 +40,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("crown left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
         purpose: "The everyday ear wire: a drop hangs in the plain loop, which is opened sideways like a door to take it.",

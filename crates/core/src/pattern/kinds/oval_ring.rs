@@ -1,11 +1,11 @@
 //! Oval jump ring: holds its place in a chain and resists opening.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Oval jump ring: holds its place in a chain and resists opening.
 pub static PATTERN: Pattern = Pattern {
@@ -21,6 +21,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("short_mm", "short way", [4.5, 0.8, 100.0], "Short axis inside."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.024 },
+    sized_by: &["long_mm", "short_mm"],
     free: Free { height: "short_mm", width: "long_mm", blank: "long_mm" },
     page: Page {
         purpose: "Links that keep their direction: the gap stays at the side and the pull at the ends.",

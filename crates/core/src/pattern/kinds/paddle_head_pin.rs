@@ -1,11 +1,11 @@
 //! Head pin with its end flattened to a paddle.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Head pin with its end flattened to a paddle.
 pub static PATTERN: Pattern = Pattern {
@@ -22,6 +22,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.8118 },
+    sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "stem_mm", blank: "stem_mm" },
     page: Page {
         purpose: "A flat head that stops a bead and shows: plain, textured or filed to a shape.",

@@ -1,11 +1,11 @@
 //! Plain head pin: its end folded back short, to stop a bead.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Plain head pin: its end folded back short, to stop a bead.
 pub static PATTERN: Pattern = Pattern {
@@ -21,6 +21,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.6438 },
+    sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "fold_mm", blank: "stem_mm" },
     page: Page {
         purpose: "Stops a bead from below without torch or hammer: the end is folded back on itself and pressed.",

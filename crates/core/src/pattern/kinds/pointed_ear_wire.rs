@@ -1,13 +1,13 @@
 //! Pointed ear wire: two curved sides meeting in a point, a marquise.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::finding::closing::on_neck_deg;
-use crate::length::shown;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::shape::closing::on_neck_deg;
+use crate::wire::metal::{Metal, Temper};
+use crate::words::length::shown;
 
 /// Pointed ear wire: two curved sides meeting in a point, a marquise.
 pub static PATTERN: Pattern = Pattern {
@@ -32,6 +32,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("sides left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    sized_by: &[],
     free: Free { height: "side_mm", width: "bulge_deg", blank: "side_mm" },
     page: Page {
         purpose: "A pointed oval worn as a hoop-like hook: the point sits above the lobe, the free end meets the loop below.",

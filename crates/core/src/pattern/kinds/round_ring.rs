@@ -1,11 +1,11 @@
 //! Round jump ring, bent singly from a straight blank.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Round jump ring, bent singly from a straight blank.
 pub static PATTERN: Pattern = Pattern {
@@ -18,6 +18,7 @@ pub static PATTERN: Pattern = Pattern {
     paired: false,
     parameters: &[Parameter::mm("inside_mm", "inside", [5.0, 0.5, 100.0], "Inside of the closed ring.")],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
+    sized_by: &["inside_mm"],
     free: Free { height: "inside_mm", width: "inside_mm", blank: "inside_mm" },
     page: Page {
         purpose: "One ring to match another, when a coil is not worth winding. Many rings are planned under Rings.",

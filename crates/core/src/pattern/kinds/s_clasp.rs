@@ -1,12 +1,12 @@
 //! S clasp: two hooks turned opposite ways, their ends curled.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// S clasp: two hooks turned opposite ways, their ends curled.
 pub static PATTERN: Pattern = Pattern {
@@ -33,6 +33,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("bends left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
+    sized_by: &[],
     free: Free { height: "body_mm", width: "bend_mm", blank: "body_mm" },
     page: Page {
         purpose: "Hooks into a ring at each end of a necklace; one side is usually closed for good.",

@@ -1,12 +1,12 @@
 //! S link with counter-curled ends.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::finding::closing::on_neck_deg;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::shape::closing::on_neck_deg;
+use crate::wire::metal::{Metal, Temper};
 
 /// S link with counter-curled ends.
 pub static PATTERN: Pattern = Pattern {
@@ -30,6 +30,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("bends left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.024 },
+    sized_by: &[],
     free: Free { height: "bend_mm", width: "curl_mm", blank: "bend_mm" },
     page: Page {
         purpose: "A decorative link with its ends curled back the other way, so that nothing catches.",

@@ -1,11 +1,11 @@
 //! Ring with flat sides: square, hexagon or octagon.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Ring with flat sides: square, hexagon or octagon.
 pub static PATTERN: Pattern = Pattern {
@@ -28,6 +28,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("corner_mm", "corner", [0.8, 0.2, 20.0], "Inside radius of the corners."),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
+    sized_by: &["across_mm"],
     free: Free { height: "across_mm", width: "across_mm", blank: "across_mm" },
     page: Page {
         purpose: "Rings with a shape of their own, for frames and links that lie flat against each other.",

@@ -1,11 +1,11 @@
 //! Smallest ring: wound on its own wire.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Closure, Dims, Former, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Smallest ring: wound on its own wire.
 pub static PATTERN: Pattern = Pattern {
@@ -23,6 +23,7 @@ pub static PATTERN: Pattern = Pattern {
         "Turns; more than one makes a bead of wire.",
     )],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.812 },
+    sized_by: &[],
     free: Free { height: "turns_n", width: "turns_n", blank: "turns_n" },
     page: Page {
         purpose: "Tiny spacers and stops, and the bead at the end of a cord: as small as this wire can be wound.",

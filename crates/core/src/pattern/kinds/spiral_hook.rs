@@ -1,12 +1,12 @@
 //! Hook with a spiral head, a catch space and a lifted tip.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::kicked_tip;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Hook with a spiral head, a catch space and a lifted tip.
 pub static PATTERN: Pattern = Pattern {
@@ -28,6 +28,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
+    sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
         purpose: "A hook that is its own ornament: the cord or chain hangs from the spiral, the ring sits in the catch.",

@@ -1,14 +1,14 @@
 //! Ear wire with a wrapped loop and a dropped front.
 
 use crate::fault::Fault;
-use crate::finding::Course;
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{
     COUNTED, KICK, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm, wraps_longer_than,
 };
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::Course;
+use crate::wire::metal::{Metal, Temper};
 
 /// Ear wire with a wrapped loop and a dropped front.
 pub static PATTERN: Pattern = Pattern {
@@ -42,6 +42,7 @@ pub static PATTERN: Pattern = Pattern {
         .or_none("crown left round"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
+    sized_by: &[],
     free: Free { height: "drop_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
         purpose: "An ear wire whose loop cannot open: the drop is hung before the wraps are closed. The long front lets it swing below the lobe.",

@@ -1,12 +1,12 @@
 //! Link with a wrapped loop at each end and room for a bead.
 
 use crate::fault::Fault;
-use crate::finding::{Course, backwards};
-use crate::metal::{Metal, Temper};
 use crate::pattern::former::{Dims, Former, Lies, Opening, StepKind};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{COUNTED, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::{Course, backwards};
+use crate::wire::metal::{Metal, Temper};
 
 /// Link with a wrapped loop at each end and room for a bead.
 pub static PATTERN: Pattern = Pattern {
@@ -29,6 +29,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::choice("counted", "wraps counted as", COUNTED, 1.0, "How the wraps are counted."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
+    sized_by: &["room_mm"],
     free: Free { height: "room_mm", width: "loop_mm", blank: "room_mm" },
     page: Page {
         purpose: "Carries a bead between two loops that cannot open. The neighbours are hung in before the second wrap is closed.",

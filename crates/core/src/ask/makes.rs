@@ -1,0 +1,111 @@
+//! What a wire makes: so many of each kept piece and of each pattern.
+
+use serde::Serialize;
+
+use super::answer::Answer;
+use super::said::Said;
+use crate::pattern::{Kind, PatternRequest};
+use crate::piece::Piece;
+use crate::ring::supply::Supply;
+use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::words::length::{LengthUnit, long_length, shown};
+
+/// A piece the workshop keeps.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Kept {
+    /// The name it is kept under.
+    pub name: String,
+    /// The piece.
+    pub piece: Piece,
+}
+
+/// How many of one piece a supply of wire makes.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Makes {
+    /// What it is called.
+    pub name: String,
+    /// Whether it is kept in the workshop, rather than a pattern as usually made.
+    pub kept: bool,
+    /// How many: rings, blanks of a finding.
+    pub n: u32,
+    /// What is left over, mm.
+    pub left_mm: f64,
+    /// The same in words: `38 rings, 41 mm left`.
+    pub text: String,
+    /// The piece, ready to be opened.
+    pub piece: Piece,
+}
+
+impl Said {
+    /// Answers what can be made of the wire that was named, as long as it goes.
+    pub(super) fn answer_makes(&self, workshop: &Workshop, kept: &[Kept], reply: &mut Answer) {
+        let Some(supply) = self.supply() else {
+            reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
+            return;
+        };
+        // Of a weight nothing can be said without its metal and size.
+        let named = self.metal.is_some() || self.size_mm.is_some() || supply.wire_mass_g.is_some();
+        let wire = if named { self.wire(reply) } else { None };
+        if named && wire.is_none() {
+            return;
+        }
+        if let Some(Err(fault)) = wire.as_ref().map(Wire::check) {
+            return reply.faults.push(fault);
+        }
+        let unit = workshop.habits.unit;
+        let fits = |piece: &Piece| wire.as_ref().is_none_or(|wire| piece.wire().stands_for(wire));
+        let own = kept.iter().filter(|kept| fits(&kept.piece));
+        let mut makes: Vec<Makes> =
+            own.filter_map(|kept| of_piece(&kept.name, true, &kept.piece, &supply, unit)).collect();
+        for kind in Kind::all() {
+            let usual = PatternRequest { singly: true, ..PatternRequest::usual(kind) };
+            let carried = match &wire {
+                Some(wire) => usual.transferred(wire).map(|carried| carried.request).ok(),
+                None => Some(usual),
+            };
+            let piece = carried.map(Piece::Finding);
+            makes.extend(piece.and_then(|piece| of_piece(kind.0.plural, false, &piece, &supply, unit)));
+        }
+        let there = match (supply.wire_length_mm, supply.wire_mass_g) {
+            (Some(mm), _) => {
+                let (text, unit) = long_length(mm);
+                format!("{text} {unit}")
+            }
+            (_, Some(grams)) => format!("{} g", shown(grams, 2)),
+            _ => String::new(),
+        };
+        let of = wire.as_ref().map_or_else(String::new, |wire| format!(" of {}", wire.shown(unit)));
+        let best: Vec<String> = makes.iter().take(3).map(|one| format!("{} {}", one.n, one.name)).collect();
+        reply.headline = if best.is_empty() {
+            format!("{there}{of} is not enough for any piece.")
+        } else {
+            format!("{there}{of} makes {}.", best.join(", or "))
+        };
+        if wire.is_none() {
+            reply.assumed.push("No wire is named: each piece is counted in its own.".to_owned());
+        }
+        reply.makes = makes;
+    }
+}
+
+fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: LengthUnit) -> Option<Makes> {
+    let there_mm = supply.length_mm(piece.wire()).ok()?;
+    let (n, left_mm, noun) = match piece {
+        Piece::Rings(request) => {
+            let many = supply.makes(request).ok()?;
+            (many.rings_n, many.left_mm, if many.rings_n == 1 { "ring" } else { "rings" })
+        }
+        Piece::Finding(_) => {
+            let blank_mm = piece.blanks(unit).ok()?.length_mm;
+            let n = (there_mm / blank_mm + 1e-9).floor().min(1e6);
+            let noun = if n == 1.0 { "blank" } else { "blanks" };
+            #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to a million")]
+            (n as u32, there_mm - n * blank_mm, noun)
+        }
+    };
+    let (left, left_unit) = long_length(left_mm.max(0.0));
+    let text = format!("{n} {noun}, {left} {left_unit} left");
+    (n > 0).then(|| Makes { name: name.to_owned(), kept, n, left_mm, text, piece: piece.clone() })
+}

@@ -1,0 +1,23 @@
+//! The ask line: reads what a maker types, in any order, and says what it understood.
+//!
+//! It reads the sentences that [`crate::ring::sentence`] and [`crate::pattern::sentence`] write, and shorter
+//! ones: `120 rings 5 mm inside copper 18 soft`. What it does not know is pointed at, never guessed, and it
+//! never answers while a number in the line is unused.
+//!
+//! A line goes through four rooms: [`line`] mends what is plainly misspelt, [`token`] cuts it into what is
+//! known, [`said`] gathers that and [`place`] finds the one thing each bare quantity can mean, [`answer`]
+//! answers. `docs/grammar.md` lists what is understood.
+
+mod answer;
+mod finding;
+mod line;
+mod makes;
+mod place;
+mod rings;
+mod said;
+mod token;
+mod vocabulary;
+
+pub use answer::{Answer, View, answer};
+pub use line::{LONGEST, Unclear};
+pub use makes::{Kept, Makes};

@@ -1,0 +1,464 @@
+//! Quantities that come without a word saying whose they are: each gets the one place it can have.
+//!
+//! Every way of giving all of them places is tried; each place has a price for being unlikely. The cheapest
+//! way is taken, and said, where it is clearly the cheapest. Otherwise the quantities are pointed at.
+
+use super::answer::Answer;
+use super::line::{Line, Unclear};
+use super::said::{Given, Said, plainly};
+use super::token::{Counted, Question};
+use crate::tool::workshop::Workshop;
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{self, LengthUnit, Reading, Typed, shown};
+
+/// Most quantities without a word that are tried; a line with more is pointed at.
+const MOST: usize = 6;
+/// How much likelier one way must be than the next to be taken.
+const CLEARLY: f64 = 0.9;
+
+/// A quantity without a word, as it was typed.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(super) struct Quantity {
+    written: Written,
+    from: usize,
+    to: usize,
+}
+
+#[derive(Debug, Clone, Copy, PartialEq)]
+enum Written {
+    Length(Typed),
+    MassOrGauge(f64),
+}
+
+impl Quantity {
+    pub fn length(typed: Typed, from: usize, to: usize) -> Self {
+        Self { written: Written::Length(typed), from, to }
+    }
+
+    pub fn mass_or_gauge(n: f64, from: usize, to: usize) -> Self {
+        Self { written: Written::MassOrGauge(n), from, to }
+    }
+}
+
+/// A place a quantity can have.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum Place {
+    Count,
+    Size,
+    Inside,
+    /// The pattern's parameter that a bare size means, by its place in that list.
+    Sized(usize),
+    Supply,
+    SupplyMass,
+    /// Nothing is asked but what the length is in other units.
+    Converted,
+    /// No place is left for it: it is pointed at.
+    Nowhere,
+}
+
+/// Price of having no place: more than any unlikely one.
+const NOWHERE: f64 = 10.0;
+
+/// Gives every quantity its place, or points at it.
+pub(super) fn place(
+    quantities: Vec<Quantity>,
+    line: &Line,
+    workshop: &Workshop,
+    said: &mut Said,
+    reply: &mut Answer,
+) {
+    if quantities.is_empty() {
+        return;
+    }
+    let placing = Placing::new(said, &quantities, line, workshop);
+    let open = placing.open();
+    let mut ways: Vec<(f64, Vec<Place>)> = vec![];
+    if quantities.len() <= MOST {
+        placing.ways(&open, &mut vec![], 0.0, &mut ways);
+    }
+    ways.sort_by(|a, b| a.0.total_cmp(&b.0));
+    let clear = match ways.as_slice() {
+        [] => false,
+        [_] => true,
+        [first, second, ..] => second.0 - first.0 > CLEARLY,
+    };
+    match ways.first() {
+        // Of several that may be left over, all are pointed at.
+        Some((_, best)) if clear => {
+            let settled: Vec<(Quantity, Place, f64)> = quantities
+                .iter()
+                .zip(best)
+                .map(|(quantity, place)| (*quantity, *place, placing.value(quantity, *place)))
+                .collect();
+            for (quantity, place, value) in settled {
+                settle(quantity, place, value, line, workshop, said, reply);
+            }
+        }
+        _ => {
+            // Only those whose place differs between the likeliest ways are in doubt.
+            let near: Vec<&Vec<Place>> =
+                ways.iter().filter(|way| way.0 - ways[0].0 <= CLEARLY).map(|way| &way.1).collect();
+            for (i, quantity) in quantities.iter().enumerate() {
+                let same = near.windows(2).all(|pair| pair[0].get(i) == pair[1].get(i));
+                if near.is_empty() || !same {
+                    reply.unclear.push(pointed(quantity, line, said, workshop));
+                }
+            }
+        }
+    }
+}
+
+fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -> Unclear {
+    let Quantity { from, to, written } = *quantity;
+    let text = line.typed(from, to);
+    let words = text.trim();
+    let what = match written {
+        Written::MassOrGauge(n) => format!("Gauge {n}, or {n} grams? Write “{n} ga” or “{n} grams”."),
+        Written::Length(typed) => {
+            let reading = length::understand(typed, workshop.habits);
+            let mm = reading.map_or_else(|_| words.to_owned(), |r| format!("{} mm", shown(r.mm, 3)));
+            let bare = matches!(typed, Typed::Bare(_));
+            match said.pattern.as_ref().map(|kind| kind.value) {
+                Some(kind) => {
+                    let labels: Vec<&str> = kind.0.parameters.iter().map(|p| p.label).take(4).collect();
+                    format!("“{words}” of what? Write its word before it: {}, wire.", labels.join(" …, "))
+                }
+                None if bare => {
+                    format!("{words} of what? Write “{words} rings”, “{words} ga” or “{words} mm inside”.")
+                }
+                None => format!("{mm} of what? Write “{words} wire” or “{words} inside”."),
+            }
+        }
+    };
+    Unclear { from, to, text, why: what, holds_back: true }
+}
+
+struct Placing<'a> {
+    said: &'a Said,
+    quantities: &'a [Quantity],
+    text: String,
+    workshop: &'a Workshop,
+}
+
+impl<'a> Placing<'a> {
+    fn new(said: &'a Said, quantities: &'a [Quantity], line: &'a Line, workshop: &'a Workshop) -> Self {
+        let text = line.typed(0, usize::MAX).to_lowercase();
+        Self { said, quantities, text, workshop }
+    }
+
+    fn rings(&self) -> bool {
+        self.said.ring_like()
+    }
+
+    /// The places nothing has yet.
+    fn open(&self) -> Vec<Place> {
+        let said = self.said;
+        let mut open = vec![];
+        let made = self.made();
+        if !made && said.metal.is_none() && !said.asks(Question::WhatCanIMake) {
+            // Nothing is asked but what a size is in other units.
+            return vec![Place::Converted];
+        }
+        if made && said.count.is_none() {
+            open.push(Place::Count);
+        }
+        if said.size_mm.is_none() {
+            open.push(Place::Size);
+        }
+        if self.rings()
+            && said.inside_mm.is_none()
+            && said.outside_mm.is_none()
+            && said.rod.is_none()
+            && said.ratio.is_none()
+        {
+            open.push(Place::Inside);
+        }
+        if let Some(kind) = &said.pattern {
+            let sized = kind.value.0.sized_by.iter().enumerate();
+            let free = sized.filter(|(_, name)| !said.parameters.contains_key(**name));
+            open.extend(free.map(|(i, _)| Place::Sized(i)));
+        }
+        if said.supply_mm.is_none() && said.supply_g.is_none() {
+            open.push(Place::Supply);
+            open.push(Place::SupplyMass);
+        }
+        open
+    }
+
+    /// Every way of giving the quantities from here on a place, with its price.
+    fn ways(&self, open: &[Place], taken: &mut Vec<Place>, price: f64, ways: &mut Vec<(f64, Vec<Place>)>) {
+        let Some(quantity) = self.quantities.get(taken.len()) else {
+            if let Some(more) = self.together(taken) {
+                ways.push((price + more, taken.clone()));
+            }
+            return;
+        };
+        for place in open.iter().chain([&Place::Nowhere]) {
+            if taken.contains(place) && *place != Place::Nowhere {
+                continue;
+            }
+            if let Some(more) = self.price(taken.len(), quantity, *place) {
+                taken.push(*place);
+                self.ways(open, taken, price + more, ways);
+                taken.pop();
+            }
+        }
+    }
+
+    /// What a quantity would be worth at a place: mm, g, or a count.
+    fn value(&self, quantity: &Quantity, place: Place) -> f64 {
+        match (quantity.written, place) {
+            (Written::MassOrGauge(n), Place::Size) => self.mm(as_gauge(n)),
+            (Written::MassOrGauge(n), _) => n,
+            (Written::Length(Typed::Bare(n)), Place::Count) => n,
+            (Written::Length(Typed::Bare(n)), Place::Size) => match bare_size(n) {
+                BareSize::Gauge => self.mm(as_gauge(n)),
+                BareSize::Inch => n * MM_PER_INCH,
+                BareSize::Mm => n,
+            },
+            (Written::Length(typed), _) => self.mm(typed),
+        }
+    }
+
+    fn mm(&self, typed: Typed) -> f64 {
+        length::understand(typed, self.workshop.habits).map_or(f64::NAN, |reading| reading.mm)
+    }
+
+    /// What stands directly before and after a quantity, as typed.
+    fn beside(&self, quantity: &Quantity) -> (&str, &str) {
+        let at = |place: usize| self.text.char_indices().nth(place).map_or(self.text.len(), |(i, _)| i);
+        let before = self.text[..at(quantity.from)].trim_end_matches(|c: char| !c.is_alphabetic());
+        let after = self.text[at(quantity.to)..].trim_start_matches(|c: char| !c.is_alphanumeric());
+        let word = |text: &'_ str| text.rfind(|c: char| !c.is_alphabetic()).map_or(0, |i| i + 1);
+        let first = after.find(|c: char| !c.is_alphabetic()).unwrap_or(after.len());
+        (&before[word(before)..], &after[..first])
+    }
+
+    /// Price of a quantity at a place; none where it cannot stand there.
+    fn price(&self, i: usize, quantity: &Quantity, place: Place) -> Option<f64> {
+        let value = self.value(quantity, place);
+        if !value.is_finite() && place != Place::Nowhere {
+            return None;
+        }
+        let (before, after) = self.beside(quantity);
+        let named_wire = |word: &str| {
+            use crate::reading::{Word, exactly};
+            matches!(exactly(word), Some(Word::Metal(_) | Word::Temper(_) | Word::Section(_)))
+        };
+        let near_wire = named_wire(before) || named_wire(after);
+        let near_rings = ["ring", "rings"].contains(&before) || ["ring", "rings"].contains(&after);
+        let first = quantity.from == 0;
+        let last = self.text.trim_end_matches(|c: char| !c.is_alphanumeric()).chars().count() <= quantity.to;
+        let bare = match quantity.written {
+            Written::Length(Typed::Bare(n)) => Some(n),
+            _ => None,
+        };
+        let gauge = matches!(quantity.written, Written::Length(Typed::Gauge(..) | Typed::BareGauge(_)));
+        match (place, quantity.written) {
+            (Place::Count, _) => {
+                let n = bare.filter(|n| n.fract() == 0.0 && *n >= 1.0)?;
+                let small = if n <= 40.0 && near_wire { 1.5 } else { 0.0 };
+                Some(
+                    small
+                        + if first || last {
+                            0.0
+                        } else if n > 40.0 {
+                            0.2
+                        } else {
+                            1.0
+                        },
+                )
+            }
+            (Place::Size, Written::MassOrGauge(_)) => Some(0.0),
+            (Place::Size, _) if gauge => Some(0.0),
+            (Place::Size, _) => match bare {
+                Some(n) if bare_size(n) == BareSize::Gauge => {
+                    let usual = (10.0..=30.0).contains(&n);
+                    let price = if near_wire { 0.0 } else { 0.8 };
+                    let first = if first && self.made() && !near_wire { 0.5 } else { 0.0 };
+                    (6.0..=40.0).contains(&n).then_some(price + first + if usual { 0.0 } else { 2.0 })
+                }
+                Some(n) if bare_size(n) == BareSize::Inch => {
+                    (value >= 0.2).then_some(0.5).filter(|_| n > 0.0)
+                }
+                Some(_) => (0.2..=6.5).contains(&value).then_some(if near_wire { 0.2 } else { 1.2 }),
+                None if (0.25..=3.3).contains(&value) => Some(if near_wire { 0.0 } else { 0.3 }),
+                None => (0.05..=13.0).contains(&value).then_some(3.0),
+            },
+            (Place::Inside, Written::MassOrGauge(_)) => None,
+            (Place::Inside, _) if gauge => None,
+            (Place::Inside, _) => match bare {
+                Some(n) if !(0.5..=60.0).contains(&value) || n <= 0.0 => None,
+                Some(_) => Some(if near_rings { 0.3 } else { 0.8 } + if value > 15.0 { 1.5 } else { 0.0 }),
+                None if value < 1.5 => (value >= 0.5).then_some(2.5),
+                None => (value <= 100.0).then_some(if value > 40.0 { 2.0 } else { 0.0 }),
+            },
+            (Place::Sized(at), Written::Length(_)) if !gauge => {
+                let parameter = self.parameter(at)?;
+                parameter.check(value).ok()?;
+                #[expect(clippy::cast_precision_loss, reason = "a handful")]
+                let order = 0.1 * (at as f64 - i as f64).abs();
+                Some(order + if bare.is_some() { 1.0 } else { 0.1 })
+            }
+            (Place::Sized(_), _) => None,
+            (Place::Supply, Written::Length(_)) if !gauge && bare.is_none() => {
+                let asked = self.said.asks(Question::HowMany)
+                    || self.said.asks(Question::WhatCanIMake)
+                    || self.said.asks(Question::Weight)
+                    || !self.made();
+                let short = if value >= 300.0 {
+                    0.0
+                } else if value >= 20.0 {
+                    1.5
+                } else {
+                    3.0
+                };
+                (value >= 10.0).then_some(short + if asked { 0.0 } else { 0.4 })
+            }
+            (Place::SupplyMass, Written::MassOrGauge(_)) => {
+                Some(if self.said.size_mm.is_some() { 0.0 } else { 1.5 })
+            }
+            (Place::Supply | Place::SupplyMass, _) => None,
+            (Place::Converted, Written::Length(_)) => Some(0.5),
+            (Place::Converted, Written::MassOrGauge(_)) => Some(2.0),
+            (Place::Nowhere, _) => Some(NOWHERE),
+        }
+    }
+
+    fn made(&self) -> bool {
+        self.rings() || self.said.pattern.is_some()
+    }
+
+    fn parameter(&self, at: usize) -> Option<&'static crate::pattern::Parameter> {
+        let kind = self.said.pattern.as_ref()?.value;
+        kind.0.parameter(kind.0.sized_by.get(at)?)
+    }
+
+    /// Price of places that go badly together; none where they cannot: a ring smaller than its own wire.
+    fn together(&self, taken: &[Place]) -> Option<f64> {
+        let at = |place: Place| {
+            let i = taken.iter().position(|one| *one == place)?;
+            Some(self.value(&self.quantities[i], place))
+        };
+        let size = at(Place::Size).or(self.said.size_mm.as_ref().map(|given| given.value));
+        let inside = at(Place::Inside).or(self.said.inside_mm.as_ref().map(|given| given.value));
+        let (Some(size), Some(inside)) = (size, inside) else { return Some(0.0) };
+        let ratio = inside / size;
+        if ratio < 1.0 && taken.contains(&Place::Inside) {
+            return None;
+        }
+        // Jump rings run from about 2 to 15 wire thicknesses inside.
+        Some(if ratio < 2.0 {
+            1.5
+        } else if ratio > 20.0 {
+            1.0
+        } else {
+            0.0
+        })
+    }
+}
+
+/// What a bare number for a wire size is read as.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum BareSize {
+    Gauge,
+    Mm,
+    Inch,
+}
+
+/// Whole numbers are gauges, `.040` is inches, `0.8` is millimetres: no wire is 0.04 mm.
+fn bare_size(n: f64) -> BareSize {
+    if n.fract() == 0.0 {
+        BareSize::Gauge
+    } else if n < 0.2 {
+        BareSize::Inch
+    } else {
+        BareSize::Mm
+    }
+}
+
+#[expect(clippy::cast_possible_truncation, reason = "a gauge is a small whole number; others have no size")]
+fn as_gauge(n: f64) -> Typed {
+    Typed::BareGauge(n as i32)
+}
+
+/// Puts a quantity in its place and says so.
+fn settle(
+    quantity: Quantity,
+    place: Place,
+    value: f64,
+    line: &Line,
+    workshop: &Workshop,
+    said: &mut Said,
+    reply: &mut Answer,
+) {
+    let Quantity { from, to, written } = quantity;
+    let text = line.typed(from, to);
+    let text = text.trim();
+    let reading = || -> Option<Reading> {
+        match (written, place) {
+            (Written::MassOrGauge(n), _) => length::understand(as_gauge(n), workshop.habits).ok(),
+            (Written::Length(Typed::Bare(n)), Place::Size) if bare_size(n) == BareSize::Gauge => {
+                length::understand(as_gauge(n), workshop.habits).ok()
+            }
+            (Written::Length(Typed::Bare(_)), Place::Size) => {
+                length::understand(Typed::Mm(value), workshop.habits).ok()
+            }
+            (Written::Length(typed), _) => length::understand(typed, workshop.habits).ok(),
+        }
+    };
+    // The workshop's unit for bare numbers is said where it is not plain.
+    let unit_said = |reading: &Reading| match written {
+        Written::Length(Typed::Bare(_)) if workshop.habits.unit == LengthUnit::Inch => reading.note.clone(),
+        Written::Length(Typed::Fraction(_)) => reading.note.clone(),
+        _ => None,
+    };
+    match place {
+        Place::Count => {
+            let noun = if said.pattern.is_some() { "pieces" } else { "rings" };
+            reply.understood.push(format!("{text}: {value} {noun}"));
+            said.count = Some(Given { value: (value, Counted::Unsaid), from, to });
+        }
+        Place::Size => {
+            let reading = reading();
+            if let Some(reading) = &reading {
+                reply.understood.push(format!("{text}: wire {}", reading.text));
+                reply.assumed.extend(reading.note.clone());
+                if matches!(written, Written::Length(Typed::Bare(n)) if bare_size(n) == BareSize::Inch) {
+                    reply.assumed.push(format!("{text} is read as inches: no wire is {text} mm."));
+                }
+                said.readings.push(reading.clone());
+            }
+            said.size_mm = Some(Given { value, from, to });
+        }
+        Place::Inside => {
+            reply.understood.push(format!("ring inside {}", plainly(value)));
+            reply.assumed.push(format!("{} mm is taken as the inside of the ring.", shown(value, 3)));
+            reply.assumed.extend(reading().as_ref().and_then(unit_said));
+            said.inside_mm = Some(Given { value, from, to });
+        }
+        Place::Sized(at) => {
+            let parameter = said.pattern.as_ref().and_then(|kind| {
+                let kind = kind.value;
+                kind.0.parameter(kind.0.sized_by.get(at)?)
+            });
+            if let Some(parameter) = parameter {
+                reply.understood.push(format!("{} {}", parameter.label, plainly(value)));
+                reply.assumed.push(format!("{} mm is taken for: {}.", shown(value, 3), parameter.label));
+                reply.assumed.extend(reading().as_ref().and_then(unit_said));
+                said.parameters.insert(parameter.name.to_owned(), Given { value, from, to });
+            }
+        }
+        Place::Supply => {
+            reply.understood.push(format!("{text}: wire there is"));
+            said.supply_mm = Some(Given { value, from, to });
+        }
+        Place::SupplyMass => {
+            reply.understood.push(format!("{value} g"));
+            reply.assumed.push(format!("{text} is read as {value} grams."));
+            said.supply_g = Some(Given { value, from, to });
+        }
+        Place::Converted => said.readings.extend(reading()),
+        Place::Nowhere => reply.unclear.push(pointed(&quantity, line, said, workshop)),
+    }
+}

@@ -1,0 +1,263 @@
+//! Asking about rings: forwards on a rod that is named, backwards to an inside, an outside or a ratio.
+
+use super::answer::{Answer, View};
+use super::line::Line;
+use super::said::Said;
+use super::token::{Counted, Question};
+use crate::ring::backwards::RingTarget;
+use crate::ring::supply::Supply;
+use crate::ring::{self, Ends, RingRequest};
+use crate::tool::coil::Winding;
+use crate::tool::cutting::{Cutting, Method};
+use crate::tool::mandrel::{Mandrel, Shape};
+use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::wire::metal::Metal;
+use crate::words::length::{LengthUnit, long_length, shown};
+
+/// An inside that was asked for beside a rod may differ so much from what the rod gives, mm.
+const SAME_RING_MM: f64 = 0.06;
+/// Inside over wire of rings when only a wire is asked for: what most chain is made of.
+const USUAL_RATIO: f64 = 5.0;
+
+impl Said {
+    fn cutting(&self) -> Cutting {
+        let method = self.method.as_ref().map_or(Method::Saw, |given| given.value);
+        let blade = self.blade.as_ref().map(|given| given.value);
+        Cutting { method, blade, filed: self.filed, ..Cutting::default() }
+    }
+
+    /// What there is of the wire, where the line says so.
+    pub(super) fn supply(&self) -> Option<Supply> {
+        let wire_length_mm = self.supply_mm.as_ref().map(|given| given.value);
+        let wire_mass_g = self.supply_g.as_ref().map(|given| given.value);
+        (wire_length_mm.is_some() || wire_mass_g.is_some()).then_some(Supply { wire_length_mm, wire_mass_g })
+    }
+
+    /// Answers about rings.
+    pub(super) fn answer_rings(&self, line: &Line, workshop: &Workshop, reply: &mut Answer) {
+        let wire = if self.asks(Question::WhichWire) { self.any_wire(reply) } else { self.ring_wire(reply) };
+        let sized = self.inside_mm.is_some() || self.outside_mm.is_some() || self.ratio.is_some();
+        if self.rod.is_none() && !sized {
+            reply.missing.push("the inside of the ring, for example 5 mm inside, or the rod".to_owned());
+        }
+        let Some(wire) = wire else { return };
+        let rings_n = match &self.count {
+            Some(count) if count.value.0 > f64::from(ring::MOST_RINGS) => {
+                return reply.faults.push(ring::too_many(count.value.0));
+            }
+            #[expect(
+                clippy::cast_possible_truncation,
+                clippy::cast_sign_loss,
+                reason = "whole and not too many"
+            )]
+            Some(count) => count.value.0 as u32 * if count.value.1 == Counted::Pairs { 2 } else { 1 },
+            None => ring::hundred(),
+        };
+        let counting = self.asks(Question::HowMany) || self.count.is_none() && self.supply().is_some();
+        if self.count.is_none() && !counting && !self.asks(Question::WhatRod) {
+            reply.assumed.push(format!("No count is given: {rings_n} rings are taken."));
+        }
+        let inside = self.inside_wanted(&wire);
+        let mandrel = match (&self.rod, inside) {
+            (Some(rod), _) => rod.value.clone(),
+            (None, Some(inside)) => match self.rod_for(inside, &wire, rings_n, workshop, reply) {
+                Some(rod) => rod,
+                None => return,
+            },
+            (None, None) => return,
+        };
+        let request = RingRequest {
+            wire,
+            mandrel,
+            rings_n,
+            winding: self.winding.as_ref().map_or(Winding::Hand, |given| given.value),
+            cutting: self.cutting(),
+            ends: Ends::default(),
+        };
+        self.contradictions(&request, line, reply);
+        self.plan(request, counting, workshop.habits.unit, reply);
+    }
+
+    /// The wire of rings: where only inside and ratio are said, the ratio gives its size.
+    fn ring_wire(&self, reply: &mut Answer) -> Option<Wire> {
+        match (&self.size_mm, &self.inside_mm, &self.ratio, &self.metal) {
+            (None, Some(inside), Some(ratio), Some(metal)) => {
+                let size_mm = inside.value / ratio.value;
+                reply.assumed.push(format!("The ratio asks for wire of {} mm.", shown(size_mm, 2)));
+                let temper = self.temper_or_soft(reply);
+                Some(Wire { metal: metal.value, section: self.section(), size_mm, temper })
+            }
+            _ => self.wire(reply),
+        }
+    }
+
+    /// A wire to start from where the wire itself is asked for.
+    fn any_wire(&self, reply: &mut Answer) -> Option<Wire> {
+        if self.metal.is_some() && self.size_mm.is_some() {
+            return self.wire(reply);
+        }
+        let inside = self.inside_mm.as_ref().map_or(5.0, |given| given.value);
+        let size_mm = self.size_mm.as_ref().map_or(inside / USUAL_RATIO, |given| given.value);
+        let metal = self.metal.as_ref().map_or(Metal::Copper, |given| given.value);
+        reply.assumed.push(format!("Drawn in {metal} of {} mm to start from.", shown(size_mm, 2)));
+        Some(Wire { metal, section: self.section(), size_mm, temper: self.temper_or_soft(reply) })
+    }
+
+    fn inside_wanted(&self, wire: &Wire) -> Option<f64> {
+        let thickness = wire.profile().thickness_mm();
+        let inside = self.inside_mm.as_ref().map(|given| given.value);
+        let outside = self.outside_mm.as_ref().map(|given| given.value - 2.0 * thickness);
+        inside.or(outside).or(self.ratio.as_ref().map(|ratio| ratio.value * thickness))
+    }
+
+    /// Points at what says of the same ring another thing than the plan gives.
+    fn contradictions(&self, request: &RingRequest, line: &Line, reply: &mut Answer) {
+        let Ok(plan) = request.plan() else { return };
+        let gives = plan.ring_inside_diameter_mm;
+        let off = |given: f64| (given - gives).abs() > SAME_RING_MM;
+        let because = |gives: String| format!("The rest of the line gives {gives}. Leave one of them out.");
+        if let Some(inside) = self.inside_mm.as_ref().filter(|given| self.rod.is_some() && off(given.value)) {
+            reply
+                .unclear
+                .push(inside.pointed(line, because(format!("a ring {} mm inside", shown(gives, 2)))));
+        }
+        let short = plan.ring_inside_short_mm;
+        if let Some(given) = self
+            .short_mm
+            .as_ref()
+            .filter(|given| self.rod.is_some() && (given.value - short).abs() > SAME_RING_MM)
+        {
+            reply
+                .unclear
+                .push(given.pointed(line, because(format!("a ring {} mm the short way", shown(short, 2)))));
+        }
+        let outside = plan.ring_outside_diameter_mm;
+        if let Some(given) = self.outside_mm.as_ref()
+            && (self.inside_mm.is_some() || self.rod.is_some())
+            && (given.value - outside).abs() > 2.0 * SAME_RING_MM
+        {
+            reply
+                .unclear
+                .push(given.pointed(line, because(format!("a ring {} mm outside", shown(outside, 2)))));
+        }
+        if let Some(ratio) = self.ratio.as_ref()
+            && (self.inside_mm.is_some() || self.outside_mm.is_some() || self.rod.is_some())
+            && (ratio.value / plan.aspect_ratio - 1.0).abs() > 0.05
+        {
+            let gives = format!("a ratio of {}", shown(plan.aspect_ratio, 2));
+            reply.unclear.push(ratio.pointed(line, because(gives)));
+        }
+    }
+
+    fn rod_for(
+        &self,
+        inside: f64,
+        wire: &Wire,
+        rings_n: u32,
+        workshop: &Workshop,
+        reply: &mut Answer,
+    ) -> Option<Mandrel> {
+        let short = self.short_mm.as_ref().map(|given| given.value).filter(|short| *short < inside);
+        let target = RingTarget {
+            wire: wire.clone(),
+            target_inside_diameter_mm: inside,
+            target_inside_short_mm: short,
+            shape: if short.is_some() || self.oval { Shape::Oval } else { Shape::Round },
+            rings_n,
+            winding: Winding::Hand,
+            cutting: self.cutting(),
+            ends: Ends::default(),
+            rods: None,
+        };
+        let choice = match target.choose(&workshop.rods) {
+            Ok(choice) => choice,
+            Err(faults) => {
+                reply.faults.extend(faults.0);
+                return None;
+            }
+        };
+        let ideal = target.ideal_rod(choice.mandrel_diameter_mm);
+        reply.candidates = choice.candidates.into_iter().take(4).collect();
+        let best = reply.candidates.first();
+        match best {
+            Some(best) => {
+                let sign = if best.off_mm < 0.0 { "−" } else { "+" };
+                let off = format!("{sign}{:.2}", best.off_mm.abs());
+                reply.assumed.push(format!(
+                    "The ideal rod is {}. The nearest you own is the {}: {off} mm.",
+                    ideal.size_shown(workshop.habits.unit),
+                    best.shown
+                ));
+                Some(best.mandrel.clone())
+            }
+            None => {
+                let kind = if ideal.shape == Shape::Oval { "oval rods" } else { "rods" };
+                let said = format!(
+                    "No {kind} are listed under Tools: one of {} is taken.",
+                    ideal.size_shown(workshop.habits.unit)
+                );
+                reply.assumed.push(said);
+                Some(ideal)
+            }
+        }
+    }
+
+    fn plan(&self, mut request: RingRequest, counting: bool, unit: LengthUnit, reply: &mut Answer) {
+        let mut from_supply = None;
+        if let Some(supply) = self.supply() {
+            match supply.makes(&request) {
+                Err(faults) => return reply.faults.extend(faults.0),
+                Ok(many) => {
+                    if counting {
+                        request.rings_n = many.rings_n.max(1);
+                    }
+                    from_supply = Some(many.sentence);
+                }
+            }
+        }
+        let which = self.asks(Question::WhichWire);
+        match request.plan() {
+            Err(faults) => {
+                reply.sentence = ring::sentence::write(&request, None, unit);
+                reply.faults.extend(faults.0);
+            }
+            Ok(plan) => {
+                let (length, length_unit) = long_length(plan.wire_length_mm);
+                let rings = if request.rings_n == 1 { "ring" } else { "rings" };
+                let rings = format!(
+                    "{} {rings} of {:.2} mm inside: pull {length} {length_unit} of wire ({:.1} g), wind {:.1} turns on the {}.",
+                    request.rings_n,
+                    plan.ring_inside_diameter_mm,
+                    plan.wire_mass_g,
+                    plan.turns_wound,
+                    request.mandrel.shown()
+                );
+                reply.headline = match from_supply {
+                    _ if which => "Every wire is weighed for these rings.".to_owned(),
+                    _ if self.asks(Question::Cost) => format!(
+                        "What {} {} cost is worked out from your prices.",
+                        request.rings_n,
+                        if request.rings_n == 1 { "ring" } else { "rings" }
+                    ),
+                    _ if self.asks(Question::WhatRod) => format!(
+                        "Wind on the {}: rings of {:.2} mm inside.",
+                        request.mandrel.shown(),
+                        plan.ring_inside_diameter_mm
+                    ),
+                    Some(many) if counting => many,
+                    Some(many) => format!("{rings} {many}"),
+                    None => rings,
+                };
+                reply.sentence = ring::sentence::write(&request, Some(&plan), unit);
+                reply.figures = plan.figures(&request);
+            }
+        }
+        reply.opens = Some(match (which, self.asks(Question::Cost)) {
+            (true, _) => View::WhichWire,
+            (_, true) => View::Cost,
+            _ => View::Rings,
+        });
+        reply.request = Some(request);
+    }
+}

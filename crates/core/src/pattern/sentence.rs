@@ -1,0 +1,104 @@
+//! A pattern's sentence: the words it is stated in, and which input each writes to.
+
+use super::{Parameter, PatternRequest, Unit};
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{LengthUnit, inch_fraction, shown};
+use crate::words::sentence::Phrase;
+
+const WIRE_SLOTS: [(&str, &str); 4] = [
+    ("temper", "wire.temper"),
+    ("metal", "wire.metal"),
+    ("section", "wire.section"),
+    ("size", "wire.size_mm"),
+];
+
+fn word(text: String, slot: &'static str, field: String) -> Phrase {
+    Phrase { text, slot: Some(slot), field: Some(field) }
+}
+
+fn between(text: impl Into<String>) -> Phrase {
+    Phrase { text: text.into(), slot: None, field: None }
+}
+
+/// A parameter's value as the sentence says it.
+fn value_text(parameter: &Parameter, value: f64, unit: LengthUnit) -> String {
+    if value == 0.0
+        && let Some(none) = parameter.none
+    {
+        return none.to_owned();
+    }
+    match parameter.unit {
+        Unit::Mm if unit == LengthUnit::Inch => match inch_fraction(value) {
+            Some(fraction) => format!("{fraction} in"),
+            None => format!("{} in", shown(value / MM_PER_INCH, 3)),
+        },
+        Unit::Mm => format!("{} mm", shown(value, 3)),
+        Unit::Deg => format!("{}°", shown(value, 1)),
+        Unit::Turns => shown(value, 2),
+        Unit::Choice => {
+            #[expect(
+                clippy::cast_possible_truncation,
+                clippy::cast_sign_loss,
+                reason = "a small whole number or 0"
+            )]
+            let index = value.max(0.0) as usize;
+            parameter.options.get(index).copied().unwrap_or("?").to_owned()
+        }
+    }
+}
+
+/// Writes a request as a sentence whose words are its inputs.
+pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
+    let (pattern, wire) = (request.kind.0, &request.wire);
+    let n = request.pieces_n;
+    let count = match (request.in_pairs(), n) {
+        (true, 1) => "1 pair of".to_owned(),
+        (true, n) => format!("{n} pairs of"),
+        (false, n) if pattern.paired => format!("{n} single"),
+        (false, n) => n.to_string(),
+    };
+    let many = n != 1 || request.in_pairs();
+    let name = if many { pattern.plural } else { pattern.name };
+    let mut said = vec![
+        word(count, "pieces", "pieces_n".to_owned()),
+        between(" "),
+        word(name.to_owned(), "kind", "kind".to_owned()),
+        between(" in "),
+    ];
+    let texts = [
+        wire.temper.shown().to_owned(),
+        wire.metal.shown().to_owned(),
+        wire.section.shown().to_owned(),
+        wire.size_shown(unit),
+    ];
+    for (i, ((slot, field), text)) in WIRE_SLOTS.into_iter().zip(texts).enumerate() {
+        if i > 0 {
+            said.push(between(if slot == "section" { ", " } else { " " }));
+        }
+        said.push(word(text, slot, field.to_owned()));
+    }
+    for (i, parameter) in pattern.parameters.iter().enumerate() {
+        let value = request.value(parameter.name);
+        said.push(between(if i == 0 { ": " } else { ", " }));
+        let bare = parameter.unit == Unit::Choice && parameter.label != "wraps counted as"
+            || (value == 0.0 && parameter.none.is_some());
+        if !bare {
+            said.push(between(format!("{} ", parameter.label)));
+        }
+        said.push(word(
+            value_text(parameter, value, unit),
+            parameter.name,
+            format!("parameters.{}", parameter.name),
+        ));
+    }
+    if let Some(plier) = &request.plier {
+        said.push(between(", rolled on the "));
+        said.push(word(plier.clone(), "plier", "plier".to_owned()));
+    }
+    if request.mirrored {
+        said.push(between(", "));
+        said.push(word("mirrored".to_owned(), "hand", "mirrored".to_owned()));
+    }
+    said.push(between("."));
+    said
+}

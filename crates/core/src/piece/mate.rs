@@ -1,0 +1,117 @@
+//! Whether one piece goes into another, and stays there.
+
+use serde::Serialize;
+
+use super::Piece;
+use crate::fault::Faults;
+use crate::pattern::check::CLEARANCE_MM;
+use crate::words::capital;
+use crate::words::length::shown;
+
+/// How one opening of the first piece takes the other.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Fit {
+    /// Whether it goes in and stays.
+    pub ok: bool,
+    /// What was found, in a sentence.
+    pub sentence: String,
+}
+
+/// A part of a piece that wire can pass through.
+struct Hole {
+    what: String,
+    inside_mm: f64,
+    mouth_mm: Option<f64>,
+}
+
+/// What matters of a piece for hanging it in another.
+struct Hangs {
+    holes: Vec<Hole>,
+    wire_mm: f64,
+}
+
+impl Piece {
+    fn hangs(&self) -> Result<Hangs, Faults> {
+        match self {
+            Self::Finding(request) => {
+                let formed = request.form()?;
+                let openings = formed.design.openings.iter().enumerate();
+                let holes = openings
+                    .map(|(i, opening)| Hole {
+                        what: format!("{} of the {}", opening.what, request.kind.0.name),
+                        inside_mm: opening.inside_mm,
+                        mouth_mm: formed.mouth_mm(i),
+                    })
+                    .collect();
+                Ok(Hangs { holes, wire_mm: request.wire.profile().thickness_mm() })
+            }
+            Self::Rings(request) => {
+                let plan = request.plan()?;
+                let hole =
+                    Hole { what: "ring".to_owned(), inside_mm: plan.ring_inside_short_mm, mouth_mm: None };
+                Ok(Hangs { holes: vec![hole], wire_mm: request.wire.profile().thickness_mm() })
+            }
+        }
+    }
+}
+
+/// How each opening of `first` takes the wire of `second`, and the other way round.
+///
+/// A closed loop takes wire that passes its bore with 0.1 mm to spare, once one of the two is opened.
+/// An open hook takes wire that passes its mouth; it holds by the pull alone unless its mouth is then
+/// closed below the wire.
+///
+/// # Errors
+/// Faults of either piece, within `first` or `second`.
+pub fn mate(first: &Piece, second: &Piece) -> Result<Vec<Fit>, Faults> {
+    let a = first.hangs().map_err(|faults| faults.within("first"))?;
+    let b = second.hangs().map_err(|faults| faults.within("second"))?;
+    let mut fits = vec![];
+    for (holder, guest) in [(&a, &b), (&b, &a)] {
+        for hole in &holder.holes {
+            fits.push(fit(hole, guest.wire_mm, guest));
+        }
+    }
+    Ok(fits)
+}
+
+fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs) -> Fit {
+    let what = capital(&hole.what);
+    let wire = shown(wire_mm, 2);
+    if wire_mm + CLEARANCE_MM > hole.inside_mm {
+        let sentence = format!(
+            "The {}: wire of {wire} mm does not go through its {} mm inside.",
+            hole.what,
+            shown(hole.inside_mm, 2)
+        );
+        return Fit { ok: false, sentence };
+    }
+    match hole.mouth_mm {
+        Some(mouth) if mouth < wire_mm + CLEARANCE_MM => {
+            let sentence =
+                format!("{what}: its mouth of {} mm does not let {wire} mm wire in.", shown(mouth, 2));
+            Fit { ok: false, sentence }
+        }
+        Some(mouth) => {
+            let sentence = format!(
+                "{what}: {wire} mm wire goes in through the mouth of {} mm and is held while pulled. Close the mouth below {wire} mm to catch it for good.",
+                shown(mouth, 2)
+            );
+            Fit { ok: true, sentence }
+        }
+        None => {
+            let open = if guest.holes.iter().any(|hole| hole.mouth_mm.is_some()) {
+                ""
+            } else {
+                ", once one of the two is opened sideways"
+            };
+            let sentence = format!(
+                "{what}: {wire} mm wire passes its {} mm inside with {} mm to spare{open}.",
+                shown(hole.inside_mm, 2),
+                shown(hole.inside_mm - wire_mm, 2)
+            );
+            Fit { ok: true, sentence }
+        }
+    }
+}

@@ -1,0 +1,68 @@
+//! A piece to be made: rings planned on a rod, or a finding. Whoever does not care which asks here.
+
+pub mod mate;
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::Faults;
+use crate::pattern::PatternRequest;
+use crate::ring::RingRequest;
+use crate::wire::Wire;
+use crate::words::length::{LengthUnit, ruler_step_mm, said};
+
+/// A piece that can be made.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub enum Piece {
+    /// A ring plan.
+    Rings(RingRequest),
+    /// A finding.
+    Finding(PatternRequest),
+}
+
+/// Straight lengths of wire, all alike.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Blanks {
+    /// Length of one as it is cut, on the maker's ruler, mm.
+    pub length_mm: f64,
+    /// How many.
+    pub n: u32,
+}
+
+impl Blanks {
+    /// In words: `24 blanks of 61.5 mm`.
+    pub fn shown(&self, unit: LengthUnit) -> String {
+        let blanks = if self.n == 1 { "blank" } else { "blanks" };
+        format!("{} {blanks} of {}", self.n, said(self.length_mm, unit))
+    }
+}
+
+impl Piece {
+    /// The wire it is made of.
+    pub fn wire(&self) -> &Wire {
+        match self {
+            Self::Rings(request) => &request.wire,
+            Self::Finding(request) => &request.wire,
+        }
+    }
+
+    /// What is cut for it: a finding's blanks; of rings one length a coil, tails included.
+    ///
+    /// # Errors
+    /// The faults of the plan or finding.
+    pub fn blanks(&self, unit: LengthUnit) -> Result<Blanks, Faults> {
+        match self {
+            Self::Finding(request) => {
+                Ok(Blanks { length_mm: request.form()?.blank(unit).cut_mm, n: request.blanks_n() })
+            }
+            Self::Rings(request) => {
+                let plan = request.plan()?;
+                let step = ruler_step_mm(unit);
+                // The last coil of several may have fewer rings; each is cut for a full one.
+                let coil_mm = plan.wire_length_mm / f64::from(plan.coils_n);
+                Ok(Blanks { length_mm: (coil_mm / step - 1e-9).ceil() * step, n: plan.coils_n })
+            }
+        }
+    }
+}

@@ -1,0 +1,157 @@
+//! What a piece asks of its wire, whatever wire that is.
+
+use crate::fault::Faults;
+use crate::pattern::blank::{FILING, TRIM};
+use crate::pattern::{PatternRequest, Worn};
+use crate::ring::RingRequest;
+use crate::tool::coil::Coil;
+use crate::wire::Wire;
+use crate::wire::bending::Bending;
+use crate::wire::section::{Profile, Section};
+use crate::wire::strength;
+
+/// Strain that two hours in the barrel put into the wire.
+const TUMBLED: f64 = 0.08;
+
+/// A bend that bears: which inside diameter is the arm of the load, and which hardened it, mm.
+#[derive(Debug, Clone, Copy, PartialEq)]
+struct Bearing {
+    arm_mm: f64,
+    bent_mm: f64,
+}
+
+/// What a piece asks of its wire. Inside dimensions stay as they are; lengths follow the thickness.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Duty {
+    /// The section it is drawn in.
+    pub section: Section,
+    /// The size it is drawn in, mm.
+    pub drawn_mm: f64,
+    /// Where it is worn.
+    pub worn: Worn,
+    /// What it is called.
+    pub name: String,
+    bearing: Vec<Bearing>,
+    /// Inside diameters of its bends, mm, each with what hammering leaves of the thickness, as a share.
+    bends: Vec<(f64, f64)>,
+    /// Wire in it as drawn, mm, and how far it turns in all, radians.
+    developed_mm: f64,
+    turned: f64,
+    /// Length beyond the piece itself: tails, mm.
+    tails_mm: f64,
+    /// Trim and filing at both ends, in thicknesses.
+    ends: f64,
+    strands: f64,
+}
+
+/// What a wire does in the piece.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(super) struct Measured {
+    pub holds_n: f64,
+    pub holds_hardened_n: f64,
+    pub effort: f64,
+    pub strain_used: f64,
+    pub springback_ratio: f64,
+    pub blank_mm: f64,
+}
+
+impl Duty {
+    /// Of rings: the ring's own bend bears; its blank is one turn and what cutting takes of it.
+    pub(super) fn of_rings(request: &RingRequest) -> Result<Self, Faults> {
+        let plan = request.plan()?;
+        let coil = Coil::wind(&request.wire, &request.mandrel)?;
+        let c = request.wire.profile().centroid_mm();
+        let tightest = 2.0 * (coil.tightest_mm() - c);
+        let per_ring = plan.wire_length_mm / f64::from(request.rings_n);
+        Ok(Self {
+            section: request.wire.section,
+            drawn_mm: request.wire.size_mm,
+            worn: Worn::Between,
+            name: "rings".to_owned(),
+            bearing: vec![Bearing { arm_mm: plan.ring_inside_short_mm, bent_mm: tightest }],
+            bends: vec![(tightest, 1.0)],
+            developed_mm: per_ring,
+            turned: std::f64::consts::TAU,
+            tails_mm: 0.0,
+            ends: 0.0,
+            strands: 1.0,
+        })
+    }
+
+    /// Of a finding: its bearing bends, all its bends, its blank.
+    pub(super) fn of_finding(request: &PatternRequest) -> Result<Self, Faults> {
+        let formed = request.form()?;
+        let design = &formed.design;
+        let h = design.profile.thickness_mm();
+        let bearing = design.bears.iter().filter_map(|bend| {
+            let course = design.segments.get(*bend)?.course;
+            let bent_mm = course.tightest_mm()?;
+            let arm_mm = match course {
+                crate::shape::Course::Oval { short_mm, .. } => short_mm,
+                _ => bent_mm,
+            };
+            Some(Bearing { arm_mm, bent_mm })
+        });
+        let bends = design.segments.iter().filter_map(|segment| {
+            let kept = segment.flattened_mm.map_or(1.0, |t| (t / h).min(1.0));
+            segment.course.tightest_mm().map(|inside| (inside, kept))
+        });
+        let turned = design.segments.iter().map(|s| s.curve(design.profile).angle()).sum();
+        Ok(Self {
+            section: request.wire.section,
+            drawn_mm: request.wire.size_mm,
+            worn: request.kind.0.worn,
+            name: request.kind.0.plural.to_owned(),
+            bearing: bearing.collect(),
+            bends: bends.collect(),
+            developed_mm: formed.developed_mm(),
+            turned,
+            tails_mm: design.tails_mm.0 + design.tails_mm.1,
+            ends: 2.0 * (TRIM + FILING),
+            strands: design.strands,
+        })
+    }
+
+    /// What a wire does in the piece; none where a bend is not open to it: it springs straight.
+    ///
+    /// Load: `strands · σ(temper + mean |y|/R) · Z / R`. Strain: `[ln(1 + h/2R) + ln(h/t)] / left`.
+    /// Blank: developed + turned · (c − c as drawn) + ends.
+    pub(super) fn measure(&self, wire: &Wire) -> Option<Measured> {
+        let profile = wire.profile();
+        let (c, h) = (profile.centroid_mm(), profile.thickness_mm());
+        let bending = Bending::of(wire);
+        let modulus = profile.plastic_modulus_mm3();
+        let load = |extra: f64| {
+            let of = |bend: &Bearing| {
+                let worked = bending.mean_strain(bend.bent_mm / 2.0 + c) + extra;
+                self.strands * bending.flow.flow_stress(worked) * modulus / (bend.arm_mm / 2.0 + c)
+            };
+            self.bearing.iter().map(of).fold(f64::INFINITY, f64::min)
+        };
+        let left = strength::strain_left(wire);
+        let used = |(inside, kept): &(f64, f64)| {
+            (strength::outer_strain(profile, inside / 2.0 + c) - kept.ln()) / left
+        };
+        let widest = self.bearing.iter().map(|bend| bend.bent_mm).fold(0.0, f64::max);
+        let springback_ratio = if widest > 0.0 { bending.springback_ratio(widest / 2.0 + c) } else { 1.0 };
+        if springback_ratio <= 0.0 {
+            return None;
+        }
+        let drawn = Profile { section: self.section, size_mm: self.drawn_mm };
+        let developed = self.developed_mm + self.turned * (c - drawn.centroid_mm());
+        let finite = |load: f64| if load.is_finite() { load } else { 0.0 };
+        Some(Measured {
+            holds_n: finite(load(0.0)),
+            holds_hardened_n: finite(load(TUMBLED)),
+            effort: strength::hand_effort(wire),
+            strain_used: self.bends.iter().map(used).fold(0.0, f64::max),
+            springback_ratio,
+            blank_mm: developed + self.tails_mm + self.ends * h,
+        })
+    }
+
+    /// Whether anything of it bears a load.
+    pub(super) fn bears(&self) -> bool {
+        !self.bearing.is_empty()
+    }
+}

@@ -1,0 +1,286 @@
+//! Choosing a wire: every metal, temper and size weighed for a piece, with the reasons.
+//!
+//! A [`ChooseRequest`] says what the wire is for; [`ChooseRequest::choose`] ranks wires for it. The piece
+//! keeps its inside dimensions; what a wire's own thickness changes is worked out anew for each.
+
+mod duty;
+mod weigh;
+
+use rust_decimal::Decimal;
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Faults, Span};
+use crate::pattern::Worn;
+use crate::piece::Piece;
+use crate::rack::stock::check_money;
+use crate::rack::stock::scrap::MetalPrice;
+use crate::wire::Wire;
+use crate::wire::metal::{Metal, Temper};
+use crate::words::gauge::{Gauge, GaugeSystem};
+use crate::words::length::{Habits, LengthUnit};
+use crate::words::words;
+
+pub use duty::Duty;
+
+words! {
+    /// How a piece is finished.
+    pub enum Finish ("finish") {
+        /// Left as it is.
+        Left = "left", "left as it is";
+        /// Polished.
+        Polished = "polished", "polished";
+        /// Darkened.
+        Darkened = "darkened", "darkened";
+    }
+}
+
+words! {
+    /// How a piece is joined.
+    pub enum Joined ("way of joining") {
+        /// Not at all.
+        Not = "not", "not joined";
+        /// Fused to itself.
+        Fused = "fused", "fused";
+        /// Soldered.
+        Soldered = "soldered", "soldered";
+    }
+}
+
+words! {
+    /// Who makes it.
+    pub enum Maker ("maker") {
+        /// Somebody who practises.
+        Practising = "practising", "for practice";
+        /// Somebody with strong, trained hands.
+        Confident = "confident", "by a confident hand";
+    }
+}
+
+/// What a wire is wanted for.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct ChooseRequest {
+    /// The piece.
+    pub purpose: Piece,
+    /// Where it is worn; where the piece usually is if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub worn: Option<Worn>,
+    /// What it must bear, N; 0 where nothing hangs on it.
+    #[serde(default)]
+    pub bears_n: f64,
+    /// How it is finished.
+    #[serde(default = "left")]
+    pub finish: Finish,
+    /// How it is joined.
+    #[serde(default = "not")]
+    pub joined: Joined,
+    /// Who makes it.
+    #[serde(default = "confident")]
+    pub maker: Maker,
+    /// What the wire of one piece may cost, in the workshop's currency.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub most_each: Option<Decimal>,
+}
+
+fn left() -> Finish {
+    Finish::Left
+}
+
+fn not() -> Joined {
+    Joined::Not
+}
+
+fn confident() -> Maker {
+    Maker::Confident
+}
+
+/// A wire weighed for the piece. Loads and efforts are estimates.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct WireCandidate {
+    /// The wire.
+    pub wire: Wire,
+    /// The wire in words.
+    pub shown: String,
+    /// Load at which it opens as made, N.
+    pub holds_n: f64,
+    /// The same after two hours in the barrel, N.
+    pub holds_hardened_n: f64,
+    /// Effort of a bend, as a multiple of 20 AWG soft copper.
+    pub effort: f64,
+    /// Share of the stretch it had left that its tightest bend uses.
+    pub strain_used: f64,
+    /// Share of a bend that stays after letting go, R0/R1, at the bend that bears.
+    pub springback_ratio: f64,
+    /// Wire of one piece as cut, mm.
+    pub blank_mm: f64,
+    /// Mass of that, g.
+    pub mass_g: f64,
+    /// What it costs, where the metal's price is known.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub cost: Option<Decimal>,
+    /// How far it is from what is wanted; 0 is as wanted in everything.
+    pub misses: f64,
+    /// Why it is where it is, in sentences, what weighs most first.
+    pub reasons: Vec<String>,
+    /// What to know before cutting.
+    pub cautions: Vec<String>,
+    /// Colour of the bare metal, `#rrggbb`.
+    pub colour: &'static str,
+}
+
+/// A metal that cannot serve, and why.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct LeftOut {
+    /// The metal.
+    pub metal: Metal,
+    /// Its name.
+    pub shown: &'static str,
+    /// Why it is left out.
+    pub because: String,
+}
+
+/// A question on which makers differ, with both answers in figures.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Schools {
+    /// The question.
+    pub question: &'static str,
+    /// Some.
+    pub some: String,
+    /// Others.
+    pub others: String,
+}
+
+/// Wires for a piece, the best first.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Choosing {
+    /// The best wires: at most three sizes and tempers of any one metal.
+    pub candidates: Vec<WireCandidate>,
+    /// Metals that cannot serve.
+    pub left_out: Vec<LeftOut>,
+    /// Where makers differ.
+    pub schools: Vec<Schools>,
+    /// How many wires were weighed.
+    pub weighed_n: usize,
+}
+
+/// Most wires given.
+const MOST: usize = 16;
+/// Most of one metal.
+const MOST_OF_A_METAL: usize = 3;
+/// Most wires compared side by side.
+pub const MOST_COMPARED: usize = 4;
+
+/// The twenty sizes that are weighed: those of the workshop's gauge from 2 mm down, or whole tenths.
+pub fn sizes(habits: Habits) -> Vec<f64> {
+    match (habits.unit, habits.gauge) {
+        (LengthUnit::Mm, GaugeSystem::Awg)
+        | (LengthUnit::Inch, GaugeSystem::Awg | GaugeSystem::SteelWire) => {
+            (12..32).filter_map(|n| Gauge::new(GaugeSystem::Awg, n)).map(Gauge::mm).collect()
+        }
+        (_, GaugeSystem::Swg) => {
+            (14..34).filter_map(|n| Gauge::new(GaugeSystem::Swg, n)).map(Gauge::mm).collect()
+        }
+        (LengthUnit::Mm, GaugeSystem::SteelWire) => (3..23).map(|n| f64::from(n) / 10.0).collect(),
+    }
+}
+
+impl ChooseRequest {
+    const BEARS: Span = Span { noun: "load to bear", unit: " N", least: 0.0, most: 10_000.0 };
+
+    /// The load and the price; the piece is checked by working it out.
+    fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(Self::BEARS.check("bears_n", self.bears_n));
+        faults.keep(check_money("most_each", self.most_each));
+        faults.into_result()
+    }
+
+    /// What the piece asks of its wire.
+    ///
+    /// # Errors
+    /// The faults of the piece, within `purpose`.
+    pub fn duty(&self) -> Result<Duty, Faults> {
+        match &self.purpose {
+            Piece::Rings(request) => Duty::of_rings(request).map_err(|faults| faults.within("purpose.rings")),
+            Piece::Finding(request) => {
+                Duty::of_finding(request).map_err(|faults| faults.within("purpose.finding"))
+            }
+        }
+    }
+
+    /// Ranks wires for the piece: every metal that can serve, every temper, twenty sizes.
+    ///
+    /// # Errors
+    /// Faults of the piece, of the load and of the price.
+    pub fn choose(&self, prices: &[MetalPrice], habits: Habits) -> Result<Choosing, Faults> {
+        self.check()?;
+        let duty = self.duty()?;
+        let mut left_out = vec![];
+        let mut weighed: Vec<(f64, Wire)> = vec![];
+        let sizes = sizes(habits);
+        let mut weighed_n = 0;
+        for metal in Metal::ALL {
+            if let Some(because) = self.excludes(*metal, &duty) {
+                left_out.push(LeftOut { metal: *metal, shown: metal.shown(), because });
+                continue;
+            }
+            let per_gram = prices.iter().find(|price| price.metal == *metal).map(|price| price.per_gram);
+            for temper in Temper::ALL {
+                for size_mm in &sizes {
+                    weighed_n += 1;
+                    let wire =
+                        Wire { metal: *metal, section: duty.section, size_mm: *size_mm, temper: *temper };
+                    let Some(measured) = duty.measure(&wire) else { continue };
+                    if let Some(misses) = self.misses(&wire, &measured, &duty, per_gram) {
+                        weighed.push((misses, wire));
+                    }
+                }
+            }
+        }
+        weighed.sort_by(|a, b| a.0.total_cmp(&b.0));
+        let mut candidates: Vec<WireCandidate> = vec![];
+        for (_, wire) in &weighed {
+            let of_metal = candidates.iter().filter(|one| one.wire.metal == wire.metal).count();
+            if of_metal < MOST_OF_A_METAL && candidates.len() < MOST {
+                candidates.extend(self.candidate(wire, &duty, prices, habits));
+            }
+        }
+        let schools =
+            candidates.first().map(|best| self.schools(&best.wire, &duty, habits)).unwrap_or_default();
+        Ok(Choosing { candidates, left_out, schools, weighed_n })
+    }
+
+    /// Weighs the wires named, side by side.
+    ///
+    /// # Errors
+    /// Faults of the piece; more than four wires, a wire of impossible size.
+    pub fn compare(
+        &self,
+        wires: &[Wire],
+        prices: &[MetalPrice],
+        habits: Habits,
+    ) -> Result<Vec<WireCandidate>, Faults> {
+        self.check()?;
+        if wires.is_empty() || wires.len() > MOST_COMPARED {
+            let said =
+                format!("{} wires cannot be set side by side; take 1 to {MOST_COMPARED}.", wires.len());
+            return Err(Fault::new("wires", said).limit(4.0).into());
+        }
+        let mut faults = Faults::none();
+        for (i, wire) in wires.iter().enumerate() {
+            faults.keep(wire.check().map_err(|fault| fault.within(&format!("wires[{i}]"))));
+        }
+        if !faults.is_empty() {
+            return Err(faults);
+        }
+        let duty = self.duty()?;
+        Ok(wires.iter().filter_map(|wire| self.candidate(wire, &duty, prices, habits)).collect())
+    }
+}

@@ -1,0 +1,350 @@
+//! How far a wire is from what is wanted, point by point, and the same in sentences.
+//!
+//! Each point counts 0 where the wire is as wanted and about 1 where it is badly off. The weights are
+//! ours, set so that a load that is not borne counts most, then the ear, then hands, then looks and money.
+
+use rust_decimal::Decimal;
+use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
+
+use super::duty::{Duty, Measured};
+use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
+use crate::pattern::Worn;
+use crate::pattern::check::PIERCING_MM;
+use crate::rack::stock::scrap::MetalPrice;
+use crate::wire::Wire;
+use crate::wire::metal::{Joining, Metal, Nickel, Temper};
+use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::words::length::{Habits, shown};
+
+/// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
+fn comfortable(maker: Maker) -> f64 {
+    match maker {
+        Maker::Practising => 2.0,
+        Maker::Confident => 5.0,
+    }
+}
+
+/// A miss that is worth saying before what is as wanted.
+const PLAIN: f64 = 0.05;
+
+fn over(value: f64, limit: f64) -> f64 {
+    if value > limit { (value / limit).ln() } else { 0.0 }
+}
+
+/// One point on which a wire is weighed.
+#[derive(Debug, Clone, Copy, PartialEq)]
+enum Point {
+    Load,
+    Ear,
+    Skin,
+    Hands,
+    Strain,
+    Springback,
+    Temper,
+    Looks,
+    Money,
+}
+
+impl ChooseRequest {
+    fn worn(&self, duty: &Duty) -> Worn {
+        self.worn.unwrap_or(duty.worn)
+    }
+
+    /// Why a metal cannot serve at all.
+    pub(super) fn excludes(&self, metal: Metal, duty: &Duty) -> Option<String> {
+        let figures = metal.figures();
+        let worn = self.worn(duty);
+        if figures.nickel == Nickel::Contained && worn != Worn::Between {
+            return Some("It contains nickel: not against skin, not in an ear.".to_owned());
+        }
+        if figures.rusts && worn != Worn::Between {
+            return Some("It rusts against skin.".to_owned());
+        }
+        if self.joined == Joined::Fused && !metal.joins_by(&[Joining::Fuse]) {
+            return Some(format!("It does not fuse to itself; joined by: {}.", metal.joining()));
+        }
+        let soldered = [Joining::Solder, Joining::SolderGently, Joining::Braze];
+        if self.joined == Joined::Soldered && !metal.joins_by(&soldered) {
+            return Some(format!("It is not soldered at the bench; joined by: {}.", metal.joining()));
+        }
+        if self.finish == Finish::Darkened && !figures.darkens {
+            return Some("The usual baths do not darken it.".to_owned());
+        }
+        None
+    }
+
+    fn points(&self, wire: &Wire, measured: &Measured, duty: &Duty, cost: Option<f64>) -> [(Point, f64); 9] {
+        let (worn, figures) = (self.worn(duty), wire.metal.figures());
+        let load = if self.bears_n <= 0.0 || !duty.bears() || measured.holds_n >= self.bears_n {
+            0.0
+        } else if measured.holds_hardened_n >= self.bears_n {
+            0.3
+        } else {
+            1.0 + 2.0 * over(self.bears_n, measured.holds_hardened_n)
+        };
+        let ear = if worn == Worn::Ear {
+            let (least, most) = PIERCING_MM;
+            let size = 3.0 * (over(wire.size_mm, most) + over(least, wire.size_mm));
+            let metal = match figures {
+                f if f.stains && self.maker == Maker::Confident => 0.6,
+                f if f.nickel == Nickel::Bound => 0.2,
+                f if f.tires => 0.4,
+                _ => 0.0,
+            };
+            size + metal
+        } else {
+            0.0
+        };
+        let worked_over = self.finish == Finish::Polished || self.joined == Joined::Soldered;
+        let skin = match figures {
+            f if f.stains && worn == Worn::Skin => 0.2,
+            f if f.skin_share.is_some() && worked_over => 0.3,
+            _ => 0.0,
+        };
+        let hands = over(measured.effort, comfortable(self.maker));
+        let strain = 2.0 * (measured.strain_used - WATCH_STRAIN).max(0.0);
+        let springback = 2.0 * (1.0 - measured.springback_ratio);
+        // Soft opens unless it is worked hard; beyond half-hard there is hardly a use for it here.
+        let spent = wire.temper.strain();
+        let temper = if spent > Temper::HalfHard.strain() {
+            0.2 + 0.5 * (spent - Temper::HalfHard.strain())
+        } else if figures.tires {
+            0.6
+        } else if figures.stays_soft && self.joined != Joined::Fused {
+            0.2
+        } else if wire.temper == Temper::Soft && worn == Worn::Ear {
+            0.15
+        } else {
+            0.0
+        };
+        let looks = 1.5 * (wire.size_mm / duty.drawn_mm).ln().abs();
+        let most = self.most_each.and_then(|most| most.to_f64());
+        let money = match (most, cost) {
+            (Some(most), Some(cost)) if most > 0.0 && cost > most => 0.6 + over(cost, most),
+            (Some(most), Some(cost)) if most > 0.0 => 0.1 * cost / most,
+            (Some(_), None) => 0.3,
+            _ => 0.0,
+        };
+        [
+            (Point::Load, load),
+            (Point::Ear, ear),
+            (Point::Skin, skin),
+            (Point::Hands, hands),
+            (Point::Strain, strain),
+            (Point::Springback, springback),
+            (Point::Temper, temper),
+            (Point::Looks, looks),
+            (Point::Money, money),
+        ]
+    }
+
+    /// How far a wire is from what is wanted; none where it would crack.
+    pub(super) fn misses(
+        &self,
+        wire: &Wire,
+        measured: &Measured,
+        duty: &Duty,
+        per_gram: Option<Decimal>,
+    ) -> Option<f64> {
+        if measured.strain_used > CRACK_STRAIN {
+            return None;
+        }
+        let cost =
+            per_gram.and_then(|price| price.to_f64()).map(|price| price * wire.mass_g(measured.blank_mm));
+        Some(self.points(wire, measured, duty, cost).iter().map(|(_, miss)| miss).sum())
+    }
+
+    /// A wire with its figures and its reasons.
+    pub(super) fn candidate(
+        &self,
+        wire: &Wire,
+        duty: &Duty,
+        prices: &[MetalPrice],
+        habits: Habits,
+    ) -> Option<WireCandidate> {
+        let measured = duty.measure(wire)?;
+        let mass_g = wire.mass_g(measured.blank_mm);
+        let price = prices.iter().find(|price| price.metal == wire.metal).map(|price| price.per_gram);
+        let cost =
+            price.and_then(|price| Decimal::from_f64(mass_g)?.checked_mul(price)).map(|c| c.round_dp(3));
+        let points = self.points(wire, &measured, duty, cost.and_then(|cost| cost.to_f64()));
+        let mut said: Vec<(f64, String)> = points
+            .iter()
+            .filter_map(|(point, miss)| {
+                Some((*miss, self.sentence(*point, *miss, wire, &measured, duty, cost)?))
+            })
+            .collect();
+        // What misses plainly first, the worst before the rest; what is as wanted keeps its order.
+        let plain = |miss: f64| if miss < PLAIN { 0.0 } else { miss };
+        said.sort_by(|a, b| plain(b.0).total_cmp(&plain(a.0)));
+        let mut cautions = vec![wire.metal.figures().care.to_owned()];
+        if measured.strain_used > CRACK_STRAIN {
+            cautions.insert(
+                0,
+                "Expected to crack at its tightest bend: anneal first, or bend wider. An estimate."
+                    .to_owned(),
+            );
+        }
+        if self.worn(duty) == Worn::Ear && wire.metal.figures().stains {
+            cautions.push("In the ear it is worn by many and kept to practice by others.".to_owned());
+        }
+        cautions.retain(|caution| !caution.is_empty());
+        Some(WireCandidate {
+            wire: wire.clone(),
+            shown: wire.shown(habits.unit),
+            holds_n: measured.holds_n,
+            holds_hardened_n: measured.holds_hardened_n,
+            effort: measured.effort,
+            strain_used: measured.strain_used,
+            springback_ratio: measured.springback_ratio,
+            blank_mm: measured.blank_mm,
+            mass_g,
+            cost,
+            misses: points.iter().map(|(_, miss)| miss).sum(),
+            reasons: said.into_iter().map(|(_, sentence)| sentence).collect(),
+            cautions,
+            colour: wire.metal.figures().colour,
+        })
+    }
+
+    fn sentence(
+        &self,
+        point: Point,
+        miss: f64,
+        wire: &Wire,
+        measured: &Measured,
+        duty: &Duty,
+        cost: Option<Decimal>,
+    ) -> Option<String> {
+        let percent = |share: f64| shown(100.0 * share, 0);
+        Some(match point {
+            Point::Load if !duty.bears() => return None,
+            Point::Load => {
+                let gf = measured.holds_n / GRAVITY * 1000.0;
+                let holds = format!(
+                    "Opens at about {} N ({} gf) as made, {} N after the barrel",
+                    shown(measured.holds_n, 1),
+                    shown(gf, 0),
+                    shown(measured.holds_hardened_n, 1)
+                );
+                match (self.bears_n, miss) {
+                    (n, _) if n <= 0.0 => format!("{holds}."),
+                    (n, m) if m <= 0.0 => format!("{holds}: more than the {} N asked for.", shown(n, 1)),
+                    (n, m) if m <= 0.3 => {
+                        format!("{holds}: the {} N asked for only once it is hardened.", shown(n, 1))
+                    }
+                    (n, _) => format!("{holds}: less than the {} N asked for.", shown(n, 1)),
+                }
+            }
+            Point::Ear if self.worn(duty) != Worn::Ear => return None,
+            Point::Ear => {
+                let (least, most) = PIERCING_MM;
+                let fits = (least..=most).contains(&wire.size_mm);
+                let size = shown(wire.size_mm, 2);
+                if fits {
+                    format!("{size} mm goes through usual piercings, {least} to {most} mm.")
+                } else {
+                    format!("{size} mm is outside what usual piercings take, {least} to {most} mm.")
+                }
+            }
+            Point::Skin if miss <= 0.0 => return None,
+            Point::Skin if wire.metal.figures().stains => "Stains skin.".to_owned(),
+            Point::Skin => "Its skin is thin: polish and solder gently.".to_owned(),
+            Point::Hands => {
+                let effort = shown(measured.effort, 1);
+                if miss > 0.0 {
+                    let most = comfortable(self.maker);
+                    format!(
+                        "{effort} times the effort of 20 AWG soft copper: more than {most:.0} tires the hands."
+                    )
+                } else {
+                    format!("{effort} times the effort of 20 AWG soft copper: easy on the hands.")
+                }
+            }
+            Point::Strain => {
+                let bends = if miss > 0.0 { "look for cracks, or anneal" } else { "bends without complaint" };
+                format!(
+                    "Its tightest bend uses {} % of the stretch it has left: {bends}.",
+                    percent(measured.strain_used)
+                )
+            }
+            Point::Springback => {
+                format!("Springs back {} % when let go.", shown(100.0 * (1.0 - measured.springback_ratio), 1))
+            }
+            Point::Temper if miss <= 0.0 => return None,
+            Point::Temper => match wire.temper {
+                _ if wire.metal.figures().tires => {
+                    "Too soft to hold, and tires when bent to and fro.".to_owned()
+                }
+                Temper::Soft if wire.metal.figures().stays_soft => {
+                    "Stays soft unless it is worked hard.".to_owned()
+                }
+                Temper::Soft => "Soft: it must be worked hard afterwards, or it opens.".to_owned(),
+                temper => format!("Sold {temper}, it fights and marks; hardly anything here wants it."),
+            },
+            Point::Looks => {
+                let ratio = wire.size_mm / duty.drawn_mm;
+                if (ratio - 1.0).abs() < 0.02 {
+                    "As thick as it is drawn.".to_owned()
+                } else {
+                    let way = if ratio > 1.0 { "thicker" } else { "thinner" };
+                    format!("{} % {way} than it is drawn.", percent((ratio - 1.0).abs()))
+                }
+            }
+            Point::Money => {
+                let cost = cost?;
+                match self.most_each {
+                    Some(most) if cost > most => {
+                        format!("Its wire costs {cost} a piece, more than the {most} allowed.")
+                    }
+                    _ => format!("Its wire costs {cost} a piece."),
+                }
+            }
+        })
+    }
+
+    /// Both answers to the questions on which makers differ, in this wire's figures.
+    pub(super) fn schools(&self, best: &Wire, duty: &Duty, habits: Habits) -> Vec<Schools> {
+        let mut schools = vec![];
+        let in_temper = |temper| duty.measure(&Wire { temper, ..best.clone() });
+        if let (Some(soft), Some(half)) = (in_temper(Temper::Soft), in_temper(Temper::HalfHard)) {
+            let said = |m: Measured| {
+                format!(
+                    "effort {}, opens at {} N as made and {} N after the barrel, springs back {} %",
+                    shown(m.effort, 1),
+                    shown(m.holds_n, 1),
+                    shown(m.holds_hardened_n, 1),
+                    shown(100.0 * (1.0 - m.springback_ratio), 1)
+                )
+            };
+            schools.push(Schools {
+                question: "Start soft, or half-hard?",
+                some: format!("Dead soft, worked hard afterwards: {}.", said(soft)),
+                others: format!("Half-hard, and stop there: {}.", said(half)),
+            });
+        }
+        if self.worn(duty) == Worn::Ear {
+            let in_size = |number| {
+                let gauge = crate::words::gauge::Gauge::new(crate::words::gauge::GaugeSystem::Awg, number)?;
+                let wire = Wire { size_mm: gauge.mm(), ..best.clone() };
+                let m = duty.measure(&wire)?;
+                Some(format!(
+                    "{}: opens at {} N, effort {}",
+                    wire.size_shown(habits.unit),
+                    shown(m.holds_n, 1),
+                    shown(m.effort, 1)
+                ))
+            };
+            if let (Some(thick), Some(thin)) = (in_size(20), in_size(22)) {
+                schools.push(Schools {
+                    question: "How thick in the ear?",
+                    some: format!("Thicker for large and heavy, {thick}."),
+                    others: format!(
+                        "Thinner for small ears, {thin}. The size between is ideal and hard to buy."
+                    ),
+                });
+            }
+        }
+        schools
+    }
+}

@@ -1,0 +1,250 @@
+//! What a piece costs to make, against what it costs to buy.
+
+use rust_decimal::Decimal;
+use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Faults, Span};
+use crate::piece::{Blanks, Piece};
+use crate::rack::stock::check_money;
+use crate::rack::stock::scrap::MetalPrice;
+use crate::wire::Wire;
+use crate::words::length::LengthUnit;
+
+/// What goes into pieces of one kind. Money in the workshop's currency.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct CostRequest {
+    /// Wire for one piece as cut, its trims included, mm.
+    pub wire_mm: f64,
+    /// Share of the wire that is lost besides: rests, trials, spoilt pieces; 0 to 1.
+    #[serde(default)]
+    pub loss_share: f64,
+    /// What a metre of the wire costs.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub per_metre: Decimal,
+    /// Blades, abrasives, fuel and the like for one piece.
+    #[serde(default)]
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub consumables: Decimal,
+    /// Hand time for one piece, minutes.
+    pub minutes: f64,
+    /// Hand time that is spent once, whatever the count: finding the mark, making the first, minutes.
+    #[serde(default)]
+    pub setting_up_minutes: f64,
+    /// The maker's own hour rate.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub hour_rate: Decimal,
+    /// What one costs bought.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub bought: Option<Decimal>,
+    /// How many are made.
+    pub pieces_n: u32,
+}
+
+/// What they cost. Money in the workshop's currency, to a hundredth of its smallest coin.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Cost {
+    /// Wire of one, losses included.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub wire: Decimal,
+    /// Consumables of one.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub consumables: Decimal,
+    /// Hand time of one, setting up shared out over all.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub hand: Decimal,
+    /// One piece.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub each: Decimal,
+    /// A pair.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub pair: Decimal,
+    /// All of them.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub all: Decimal,
+    /// From how many on making them is cheaper than buying; none where it never is, or no price is given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub break_even_n: Option<u32>,
+    /// What an hour at the bench earns against buying; none where no price or no time is given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub hour_earns: Option<Decimal>,
+    /// The sum for one piece, with its numbers.
+    pub working: String,
+    /// What it comes to against buying, in a sentence.
+    pub sentence: String,
+}
+
+/// What is known of a piece's cost before anything is typed.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct CostStart {
+    /// Filled in as far as it is known: wire, its price, the hour rate, how many. No hand time.
+    pub request: CostRequest,
+    /// The wire in words.
+    pub wire_shown: String,
+    /// Where its price comes from, in a sentence.
+    pub price_from: String,
+}
+
+impl CostStart {
+    /// Starts from a plan or finding: its wire as cut, at what the lots of that wire cost on the average,
+    /// or, where none has a price, at the metal's. `lots` are wires with their price of a metre.
+    ///
+    /// # Errors
+    /// The faults of the plan or finding.
+    pub fn of(
+        piece: &Piece,
+        lots: &[(Wire, Decimal)],
+        prices: &[MetalPrice],
+        hour_rate: Decimal,
+        unit: LengthUnit,
+    ) -> Result<Self, Faults> {
+        let wire = piece.wire().clone();
+        let Blanks { length_mm, n: blanks_n } = piece.blanks(unit)?;
+        // Rings are cut from coils: what one costs is its share of them.
+        let pieces_n = match piece {
+            Piece::Rings(request) => request.rings_n,
+            Piece::Finding(_) => blanks_n,
+        };
+        let wire_mm = length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1));
+        let of_wire: Vec<Decimal> =
+            lots.iter().filter(|(one, _)| one.stands_for(&wire)).map(|(_, price)| *price).collect();
+        let (per_metre, price_from) = if let Ok(n @ 1..) = u32::try_from(of_wire.len()) {
+            let mean = of_wire.iter().sum::<Decimal>() / Decimal::from(n);
+            let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
+            (mean.round_dp(4), format!("What {lots} of this wire on the rack cost."))
+        } else if let Some(price) = prices.iter().find(|price| price.metal == wire.metal) {
+            let metre = decimal(wire.mass_g(1000.0)) * price.per_gram;
+            (
+                metre.round_dp(4),
+                "No lot of this wire has a price: from the price of a gram of its metal.".to_owned(),
+            )
+        } else {
+            (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned())
+        };
+        let request = CostRequest {
+            wire_mm,
+            loss_share: 0.05,
+            per_metre,
+            consumables: Decimal::ZERO,
+            minutes: 0.0,
+            setting_up_minutes: 0.0,
+            hour_rate,
+            bought: None,
+            pieces_n,
+        };
+        Ok(Self { request, wire_shown: wire.shown(unit), price_from })
+    }
+}
+
+fn decimal(value: f64) -> Decimal {
+    Decimal::from_f64(value).unwrap_or_default()
+}
+
+impl CostRequest {
+    const WIRE: Span = Span { noun: "wire for a piece", unit: " mm", least: 0.1, most: 100_000.0 };
+    const LOSS: Span = Span { noun: "share that is lost", unit: "", least: 0.0, most: 1.0 };
+    const MINUTES: Span = Span { noun: "hand time", unit: " min", least: 0.0, most: 10_000.0 };
+
+    /// Checks everything about it.
+    ///
+    /// # Errors
+    /// Every fault found, each at its field.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(Self::WIRE.check("wire_mm", self.wire_mm));
+        faults.keep(Self::LOSS.check("loss_share", self.loss_share));
+        faults.keep(Self::MINUTES.check("minutes", self.minutes));
+        faults.keep(Self::MINUTES.check("setting_up_minutes", self.setting_up_minutes));
+        for (field, amount) in
+            [("per_metre", self.per_metre), ("consumables", self.consumables), ("hour_rate", self.hour_rate)]
+        {
+            faults.keep(check_money(field, Some(amount)));
+        }
+        faults.keep(check_money("bought", self.bought));
+        if self.pieces_n == 0 || self.pieces_n > 1_000_000 {
+            let said = format!("{} pieces cannot be reckoned; give 1 to 1 000 000.", self.pieces_n);
+            faults.add(Fault::new("pieces_n", said).limit(1_000_000.0));
+        }
+        faults.into_result()
+    }
+
+    /// Works out what they cost.
+    ///
+    /// One: wire · (1 + loss) · price + consumables + (minutes + setting up / n) · rate. Break-even where
+    /// n · (bought − cost without setting up) first covers the setting up. The hour earns what is saved on
+    /// buying, less wire and consumables, over the hours it takes.
+    ///
+    /// # Errors
+    /// As [`CostRequest::check`].
+    pub fn cost(&self) -> Result<Cost, Faults> {
+        self.check()?;
+        let n = Decimal::from(self.pieces_n);
+        let sixty = Decimal::from(60);
+        let wire = decimal(self.wire_mm / 1000.0 * (1.0 + self.loss_share)) * self.per_metre;
+        let once = decimal(self.setting_up_minutes) * self.hour_rate / sixty;
+        let hand = decimal(self.minutes) * self.hour_rate / sixty;
+        let running = wire + self.consumables + hand;
+        let each = running + once / n;
+        let material = wire + self.consumables;
+        let hours = (decimal(self.minutes) * n + decimal(self.setting_up_minutes)) / sixty;
+        let break_even_n = self.bought.and_then(|bought| {
+            let saved = bought - running;
+            (saved > Decimal::ZERO)
+                .then(|| (once / saved).floor().to_u32().map(|n| n.saturating_add(1)))
+                .flatten()
+        });
+        let hour_earns = self
+            .bought
+            .filter(|_| hours > Decimal::ZERO)
+            .and_then(|bought| ((bought - material) * n).checked_div(hours))
+            .map(|earned| earned.round_dp(2));
+        let money = |amount: Decimal| amount.round_dp(4).normalize();
+        let working = format!(
+            "{} m × {} + {} + {} min × {}/h{} = {}",
+            money(decimal(self.wire_mm / 1000.0 * (1.0 + self.loss_share))),
+            money(self.per_metre),
+            money(self.consumables),
+            money(decimal(self.minutes)),
+            money(self.hour_rate),
+            if self.setting_up_minutes > 0.0 { format!(" + {} / {n}", money(once)) } else { String::new() },
+            money(each)
+        );
+        let unpaid =
+            if hours > Decimal::ZERO { "" } else { "Your hands are not counted yet: type the minutes. " };
+        let sentence = match (self.bought, break_even_n, hour_earns) {
+            (None, ..) => "Type what one costs bought, to see whether making it pays.".to_owned(),
+            (Some(bought), None, earns) => {
+                let earns =
+                    earns.map_or(String::new(), |e| format!(" Your hour earns {e}, less than its rate."));
+                format!("Bought for {}, one is never cheaper made at this rate.{earns}", money(bought))
+            }
+            (Some(_), Some(count), earns) => {
+                let from = if count <= 1 {
+                    "Making pays from the first piece on.".to_owned()
+                } else {
+                    format!("Making pays from {count} pieces on.")
+                };
+                earns.map_or(from.clone(), |e| format!("{from} Your hour earns {e} against buying."))
+            }
+        };
+        let sentence = format!("{unpaid}{sentence}");
+        Ok(Cost {
+            wire: wire.round_dp(4),
+            consumables: self.consumables,
+            hand: (hand + once / n).round_dp(4),
+            each: each.round_dp(4),
+            pair: (each * Decimal::TWO).round_dp(4),
+            all: (each * n).round_dp(2),
+            break_even_n,
+            hour_earns,
+            working,
+            sentence,
+        })
+    }
+}

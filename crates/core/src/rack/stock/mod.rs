@@ -1,0 +1,302 @@
+//! Wire in stock: lots on the rack, and the ledger that says what is left of each.
+//!
+//! A [`Lot`] says what the wire is; how much is left of it is always the sum of its [`Movement`]s. None
+//! is ever changed or taken out: a mistake is put right by its reverse.
+
+pub mod booking;
+pub mod buying;
+pub mod scale;
+pub mod scrap;
+
+use rust_decimal::Decimal;
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Faults, Span};
+use crate::wire::Wire;
+use crate::words::length::{LengthUnit, shown};
+use crate::words::{self, words};
+
+words! {
+    /// What a piece of stock is.
+    pub enum StockKind ("kind of stock") {
+        /// Wire on a spool.
+        Spool = "spool", "spool";
+        /// A usable rest.
+        Offcut = "offcut", "offcut";
+        /// A length bought straight.
+        Straight = "straight", "straight length";
+    }
+}
+
+words! {
+    /// What lies on the metal of a wire.
+    pub enum Surface ("surface") {
+        /// Nothing.
+        Bare = "bare", "bare";
+        /// A plated skin, about a hundredth, that scrapes off under tools.
+        Plated = "plated", "plated";
+        /// A rolled-on skin, about ten times as thick as plating.
+        Filled = "filled", "filled";
+        /// Enamel or lacquer; must not be heated.
+        Coated = "coated", "coated";
+    }
+}
+
+words! {
+    /// Why the length of a lot changed.
+    pub enum MovementKind ("kind of movement") {
+        /// Came in.
+        Bought = "bought", "bought";
+        /// Cut into blanks.
+        Cut = "cut", "cut";
+        /// Trimmed flush, or lost to the blade.
+        Trimmed = "trimmed", "trimmed";
+        /// Used up in a trial.
+        Tried = "tried", "tried";
+        /// Thrown to scrap.
+        Scrapped = "scrapped", "scrapped";
+        /// Found to be more or less than was thought; set apart as a lot of its own.
+        Corrected = "corrected", "corrected";
+    }
+}
+
+impl MovementKind {
+    /// Checks that a change of length goes the way its kind does.
+    ///
+    /// # Errors
+    /// A fault at `length_mm`: bought wire comes in, everything else but a correction goes out.
+    pub fn check(self, length_mm: f64) -> Result<(), Fault> {
+        LENGTH.check("length_mm", length_mm.abs())?;
+        match self {
+            Self::Bought if length_mm < 0.0 => {
+                Err(Fault::new("length_mm", "Bought wire comes in: give its length without a minus."))
+            }
+            Self::Cut | Self::Trimmed | Self::Tried | Self::Scrapped if length_mm > 0.0 => Err(Fault::new(
+                "length_mm",
+                format!("Wire that was {self} goes out: its change of length is negative."),
+            )),
+            _ => Ok(()),
+        }
+    }
+}
+
+const LENGTH: Span = Span { noun: "length", unit: " mm", least: 0.001, most: 10_000_000.0 };
+
+/// A line of the ledger: why the length of a lot changes, by how much, and what for.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Movement {
+    /// Why.
+    pub kind: MovementKind,
+    /// Change of length, mm; negative where wire goes out.
+    pub length_mm: f64,
+    /// What for, at most 200 characters.
+    #[serde(default)]
+    pub note: String,
+}
+
+impl Movement {
+    /// Checks it.
+    ///
+    /// # Errors
+    /// Faults at `length_mm` (no length, too long, the wrong way for its kind) and `note`.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(self.kind.check(self.length_mm));
+        if self.note.chars().count() > 200 {
+            faults.add(
+                Fault::new("note", "The note is too long; at most 200 characters are kept.").limit(200.0),
+            );
+        }
+        faults.into_result()
+    }
+}
+
+/// What there is of a lot, in every way it is counted.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Standing {
+    /// Length left, mm.
+    pub left_mm: f64,
+    /// Its mass, g.
+    pub left_g: f64,
+    /// The same with the empty spool, as a scale would show it, g.
+    pub gross_g: f64,
+    /// What it cost, where its price is known.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub value: Option<Decimal>,
+    /// Price of a metre, where it is known.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub per_metre: Option<Decimal>,
+}
+
+/// A lot of wire: one spool, one offcut, one straight length.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Lot {
+    /// What stands on its tag, 1 to 60 characters.
+    pub name: String,
+    /// What it is.
+    #[serde(default = "spool")]
+    pub kind: StockKind,
+    /// The wire.
+    pub wire: Wire,
+    /// What lies on its metal; bare if left out.
+    #[serde(default = "bare")]
+    pub surface: Surface,
+    /// Share of the weight that is skin, 0.0001 to 0.5, for plated and filled wire; the usual share if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub skin_share: Option<f64>,
+    /// What was paid for all of it, in the workshop's currency.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub price: Option<Decimal>,
+    /// Length it was bought as, mm: what the price is for.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub bought_mm: Option<f64>,
+    /// The day it came in, `2026-11-25`.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub bought_on: Option<String>,
+    /// Weight of the empty spool, g.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub tare_g: Option<f64>,
+    /// A note, at most 500 characters.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub note: String,
+}
+
+fn spool() -> StockKind {
+    StockKind::Spool
+}
+
+fn bare() -> Surface {
+    Surface::Bare
+}
+
+/// Largest price that can be written.
+const MOST_MONEY: i64 = 10_000_000;
+
+/// Checks an amount of money.
+///
+/// # Errors
+/// A fault when it is negative or above ten million.
+pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
+    match amount {
+        Some(amount) if amount < Decimal::ZERO || amount > Decimal::from(MOST_MONEY) => {
+            let said = format!("An amount of {amount} cannot be right. Give 0 to {MOST_MONEY}.");
+            Err(Fault::new(field, said))
+        }
+        _ => Ok(()),
+    }
+}
+
+impl Lot {
+    const SKIN: Span = Span { noun: "share of skin", unit: "", least: 0.0001, most: 0.5 };
+    const TARE: Span = Span { noun: "weight of the empty spool", unit: " g", least: 0.0, most: 100_000.0 };
+
+    /// Checks everything about it.
+    ///
+    /// # Errors
+    /// Every fault found, each at its field.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        let length = self.name.trim().chars().count();
+        if length == 0 || length > 60 {
+            let said = "Give the lot a name of 1 to 60 characters, as it stands on its tag.";
+            faults.add(Fault::new("name", said).limit(60.0));
+        }
+        faults.nest("wire", self.wire.check());
+        if let Some(share) = self.skin_share {
+            faults.keep(Self::SKIN.check("skin_share", share));
+            if matches!(self.surface, Surface::Bare | Surface::Coated) {
+                let said = format!(
+                    "{} wire has no skin of metal: leave the share out.",
+                    words::capital(self.surface.shown())
+                );
+                faults.add(Fault::new("skin_share", said));
+            }
+        }
+        if let Some(tare) = self.tare_g {
+            faults.keep(Self::TARE.check("tare_g", tare));
+        }
+        if let Some(bought) = self.bought_mm {
+            faults.keep(LENGTH.check("bought_mm", bought));
+        }
+        faults.keep(check_money("price", self.price));
+        if let Some(day) = &self.bought_on
+            && day.parse::<jiff::civil::Date>().is_err()
+        {
+            let said =
+                format!("“{}” is no day. Write it as 2026-11-25.", day.chars().take(20).collect::<String>());
+            faults.add(Fault::new("bought_on", said));
+        }
+        if self.note.chars().count() > 500 {
+            faults.add(
+                Fault::new("note", "The note is too long; at most 500 characters are kept.").limit(500.0),
+            );
+        }
+        faults.into_result()
+    }
+
+    /// What its metal cost a metre, where price and bought length are known.
+    pub fn per_metre(&self) -> Option<Decimal> {
+        let metres = Decimal::from_f64_retain(self.bought_mm? / 1000.0)?;
+        self.price?.checked_div(metres).map(|price| price.round_dp(4))
+    }
+
+    /// What so much wire costs at a price of a metre, to a hundredth.
+    pub fn price_of_length(per_metre: Decimal, length_mm: f64) -> Option<Decimal> {
+        per_metre.checked_mul(Decimal::from_f64_retain(length_mm / 1000.0)?).map(|price| price.round_dp(2))
+    }
+
+    /// What there is of it, given the length left, mm.
+    pub fn standing(&self, left_mm: f64) -> Standing {
+        let left_g = self.wire.mass_g(left_mm);
+        let per_metre = self.per_metre();
+        let value = per_metre.and_then(|price| Self::price_of_length(price, left_mm));
+        Standing { left_mm, left_g, gross_g: left_g + self.tare_g.unwrap_or(0.0), value, per_metre }
+    }
+
+    /// Share of its weight that is skin: its own, or the usual one for its surface. Sources: plating about
+    /// 1 %, filled 1/20 (gold) or 1/10 (silver), trade usage.
+    pub fn skin(&self) -> Option<f64> {
+        let usual = match self.surface {
+            Surface::Bare | Surface::Coated => None,
+            Surface::Plated => Some(0.01),
+            Surface::Filled => Some(self.wire.metal.figures().skin_share.unwrap_or(0.05)),
+        };
+        self.skin_share.or(usual)
+    }
+
+    /// What it is in one line: `half-hard sterling silver, round 0.81 mm (20 AWG), filled`.
+    pub fn sentence(&self, unit: LengthUnit) -> String {
+        let wire = self.wire.shown(unit);
+        match (self.surface, self.skin()) {
+            (Surface::Bare, _) => wire,
+            (surface, Some(share)) => {
+                format!("{wire}, {surface} ({} % of the weight)", shown(100.0 * share, 2))
+            }
+            (surface, None) => format!("{wire}, {surface}"),
+        }
+    }
+}
+
+/// Length (mm) and mass (g) of an amount of wire that is given as one of the two.
+///
+/// # Errors
+/// A fault at `length_mm` or `mass_g` where that is out of limits, or where both or neither are given.
+pub fn both_ways(wire: &Wire, length_mm: Option<f64>, mass_g: Option<f64>) -> Result<(f64, f64), Fault> {
+    const MASS: Span = Span { noun: "weight of wire", unit: " g", least: 0.001, most: 1_000_000.0 };
+    match (length_mm, mass_g) {
+        (Some(mm), None) => LENGTH.check("length_mm", mm).map(|mm| (mm, wire.mass_g(mm))),
+        (None, Some(grams)) => MASS.check("mass_g", grams).map(|grams| (wire.length_of_mm(grams), grams)),
+        _ => {
+            let said = "Say how much it is: its length, or its weight without the spool, not both.";
+            Err(Fault::new("length_mm", said))
+        }
+    }
+}

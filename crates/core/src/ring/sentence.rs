@@ -1,0 +1,115 @@
+//! A ring plan's sentence: the words it is stated in, and which input each writes to.
+
+use super::{RingPlan, RingRequest};
+use crate::tool::cutting::Method;
+use crate::words::length::{LengthUnit, inches, shown};
+use crate::words::sentence::Phrase;
+use crate::words::words;
+
+words! {
+    /// An input of a ring plan that is a word of its sentence.
+    pub enum Slot ("word of the sentence") {
+        /// How many rings.
+        Rings = "rings", "how many";
+        /// Temper.
+        Temper = "temper", "temper";
+        /// Metal.
+        Metal = "metal", "metal";
+        /// Section.
+        Section = "section", "section";
+        /// Wire size.
+        Size = "size", "wire size";
+        /// How it is wound.
+        Winding = "winding", "winding";
+        /// The rod.
+        Mandrel = "mandrel", "rod";
+        /// How the coil is cut.
+        Cutting = "cutting", "cutting";
+        /// The saw blade.
+        Blade = "blade", "blade";
+        /// The ring wanted, backwards.
+        Inside = "inside", "ring inside";
+    }
+}
+
+/// The field a word of the sentence writes to.
+pub fn field_of(slot: Slot) -> &'static str {
+    match slot {
+        Slot::Rings => "rings_n",
+        Slot::Temper => "wire.temper",
+        Slot::Metal => "wire.metal",
+        Slot::Section => "wire.section",
+        Slot::Size => "wire.size_mm",
+        Slot::Winding => "winding",
+        Slot::Mandrel => "mandrel.diameter_mm",
+        Slot::Cutting => "cutting.method",
+        Slot::Blade => "cutting.blade",
+        Slot::Inside => "target_inside_diameter_mm",
+    }
+}
+
+/// Writes a request, with the ring it gives where that is known, in the unit read first.
+pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -> Vec<Phrase> {
+    let mut pieces = vec![];
+    let mut word = |slot: Slot, text: String| pieces.push((text, Some(slot)));
+    let wire = &request.wire;
+    let rings = if request.rings_n == 1 { "ring" } else { "rings" };
+    word(Slot::Rings, format!("{} {rings}", request.rings_n));
+    word(Slot::Temper, wire.temper.shown().to_owned());
+    word(Slot::Metal, wire.metal.shown().to_owned());
+    word(Slot::Section, wire.section.shown().to_owned());
+    word(Slot::Size, wire.size_shown(unit));
+    word(Slot::Winding, request.winding.shown().to_owned());
+    word(Slot::Mandrel, request.mandrel.shown_in(unit));
+    let filed = if request.cutting.filed { " and filed" } else { "" };
+    match request.cutting.method {
+        Method::SingleSnip => word(Slot::Cutting, format!("snipped once{filed}")),
+        method => word(Slot::Cutting, method.shown().to_owned()),
+    }
+    if request.cutting.method == Method::Saw {
+        word(Slot::Blade, format!("{} blade", request.cutting.blade_for(wire.size_mm)));
+    }
+    if let Some(plan) = plan {
+        let short = plan.ring_inside_short_mm;
+        let inside = shown(plan.ring_inside_diameter_mm, 2);
+        let one_way = (plan.ring_inside_diameter_mm - short).abs() < 1e-9;
+        let text = if one_way && unit == LengthUnit::Inch {
+            format!("{} inside", inches(plan.ring_inside_diameter_mm))
+        } else if one_way {
+            format!("{inside} mm inside")
+        } else {
+            format!("{inside} × {} mm inside", shown(short, 2))
+        };
+        word(Slot::Inside, text);
+    }
+    join(pieces)
+}
+
+/// Puts the words between the inputs.
+fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Phrase> {
+    let before = |slot: Slot| match slot {
+        Slot::Rings => "",
+        Slot::Temper => " of ",
+        Slot::Metal | Slot::Size => " ",
+        Slot::Section => ", ",
+        Slot::Winding => ", wound ",
+        Slot::Mandrel => " on the ",
+        Slot::Cutting => " and ",
+        Slot::Blade => " with a ",
+        Slot::Inside => ": ",
+    };
+    let mut pieces = vec![];
+    for (text, slot) in inputs {
+        let between = slot.map_or("", before);
+        if !between.is_empty() {
+            pieces.push(Phrase { text: between.to_owned(), slot: None, field: None });
+        }
+        pieces.push(Phrase {
+            text,
+            slot: slot.map(Slot::word),
+            field: slot.map(|slot| field_of(slot).to_owned()),
+        });
+    }
+    pieces.push(Phrase { text: ".".to_owned(), slot: None, field: None });
+    pieces
+}

@@ -1,0 +1,155 @@
+//! A close coil on a mandrel, wound and let go.
+
+use std::f64::consts::{PI, TAU};
+
+use crate::fault::Fault;
+use crate::tool::mandrel::{Mandrel, Outline};
+use crate::wire::Wire;
+use crate::wire::bending::Bending;
+use crate::wire::section::{Profile, Section};
+use crate::words::length::shown;
+use crate::words::words;
+
+/// Least ratio of rod to side for square wire: tighter than this the inner face swells so much that
+/// the turns no longer lie flat.
+pub const LEAST_SQUARE_RATIO: f64 = 2.0;
+
+words! {
+    /// How the rod or the wire is turned.
+    pub enum Winding ("way of winding") {
+        /// By hand round a held rod.
+        Hand = "hand", "by hand";
+        /// Rod turned in a pin vise.
+        PinVise = "pin-vise", "in a pin vise";
+        /// Rod turned by a slow drill.
+        SlowDrill = "slow-drill", "with a slow drill";
+    }
+}
+
+/// One close-wound coil. Lengths in mm.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Coil {
+    /// The wire's section.
+    pub profile: Profile,
+    /// What the wire lies on while wound.
+    pub wound: Outline,
+    /// What the inside of the coil is after letting go.
+    pub relaxed: Outline,
+    /// Share of a wound turn that stays a turn: R0/R1.
+    pub springback_ratio: f64,
+    /// From turn to turn along the rod, while wound.
+    pub pitch_mm: f64,
+    /// Wire in one wound turn.
+    pub turn_mm: f64,
+}
+
+impl Coil {
+    /// Winds the wire on the mandrel and lets go.
+    ///
+    /// # Errors
+    /// A fault when the wire is thicker than the rod, square wire has too small a rod, or the wire
+    /// stays elastic and springs straight.
+    pub fn wind(wire: &Wire, mandrel: &Mandrel) -> Result<Self, Fault> {
+        fits(wire, mandrel)?;
+        let bending = Bending::of(wire);
+        Self::wind_with(&bending, mandrel.outline()).ok_or_else(|| springs_straight(&bending, wire, mandrel))
+    }
+
+    /// Winds a wire of known bending on an outline; `None` where it springs straight.
+    pub fn wind_with(bending: &Bending, wound: Outline) -> Option<Self> {
+        let profile = bending.profile;
+        let springback_ratio = wound.springback_ratio(bending);
+        if springback_ratio <= 0.0 {
+            return None;
+        }
+        let around = TAU * profile.centroid_mm();
+        let pitch_mm = pitch(profile, wound.across());
+        // The path parallel to a convex outline is longer by 2π times its distance.
+        let flat_turn = wound.perimeter() + around;
+        let relaxed = wound.with_perimeter(flat_turn / springback_ratio - around);
+        let turn_mm = flat_turn.hypot(pitch_mm);
+        Some(Self { profile, wound, relaxed, springback_ratio, pitch_mm, turn_mm })
+    }
+
+    /// Wire in one turn after letting go, mm: the same wire has fewer turns.
+    pub fn relaxed_turn_mm(&self) -> f64 {
+        self.turn_mm / self.springback_ratio
+    }
+
+    /// From turn to turn after letting go, mm. The coil keeps its length with fewer turns.
+    pub fn relaxed_pitch_mm(&self) -> f64 {
+        self.pitch_mm / self.springback_ratio
+    }
+
+    /// Inside of a ring whose turn lost `taken_mm` of wire and was then closed: on a round rod the
+    /// mean diameter shrinks by `taken/π`. `None` where nothing would be left.
+    pub fn closed(&self, taken_mm: f64) -> Option<Outline> {
+        let around = self.relaxed.perimeter() - taken_mm;
+        (around > 0.0).then(|| self.relaxed.with_perimeter(around))
+    }
+
+    /// Mean radius of the tightest bend while wound, mm.
+    pub fn tightest_mm(&self) -> f64 {
+        self.wound.tightest_radius() + self.profile.centroid_mm()
+    }
+}
+
+/// Pitch of a close coil, mm. Square wire keystones: its inner face swells and keeps the turns
+/// apart, `0.48·a·(OD/Dm + 1)` (spring makers' handbook rule).
+fn pitch(profile: Profile, across: f64) -> f64 {
+    let size = profile.size_mm;
+    match profile.section {
+        Section::Round | Section::HalfRound => size,
+        Section::Square => {
+            let (outside, mean) = (across + 2.0 * size, across + size);
+            0.48 * size * (outside / mean + 1.0)
+        }
+    }
+}
+
+fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
+    let thickness = wire.profile().thickness_mm();
+    let across = mandrel.outline().short_across();
+    let size = wire.size_mm;
+    if thickness > across + 1e-9 {
+        let said = format!(
+            "Wire {} mm thick is thicker than the {} mm rod, which would bend before the wire does. Take wire of at \
+             most {} mm, or a rod of at least {} mm.",
+            shown(thickness, 3),
+            shown(across, 3),
+            shown(across, 3),
+            shown(thickness, 3)
+        );
+        return Err(Fault::new("wire.size_mm", said).limit(across));
+    }
+    if wire.section == Section::Square && across < LEAST_SQUARE_RATIO * size {
+        let least = LEAST_SQUARE_RATIO * size;
+        let said = format!(
+            "Square wire of {} mm swells at its inner face on a {} mm rod and its turns will not lie flat. Take a rod \
+             of at least {} mm.",
+            shown(size, 3),
+            shown(across, 3),
+            shown(least, 2)
+        );
+        return Err(Fault::new("mandrel.diameter_mm", said).limit(least));
+    }
+    Ok(())
+}
+
+fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault {
+    let most = 2.0 * (1.0 / bending.yield_curvature() - bending.profile.centroid_mm());
+    let said = format!(
+        "On the {} this {} {} springs straight again: no part of it is bent past its yield. Take a rod well under {} \
+         mm, or softer or thicker wire.",
+        mandrel.shown(),
+        wire.temper,
+        wire.metal,
+        shown(most, 1)
+    );
+    Fault::new("mandrel.diameter_mm", said).limit(most)
+}
+
+/// Mean diameter of a round outline's wire, or the mean of the same length for any other, mm.
+pub fn mean_diameter_mm(inside: Outline, profile: Profile) -> f64 {
+    inside.perimeter() / PI + 2.0 * profile.centroid_mm()
+}

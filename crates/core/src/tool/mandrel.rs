@@ -1,0 +1,360 @@
+//! Mandrels: rods of any convex outline that wire is wound on.
+
+use std::f64::consts::{PI, TAU};
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Faults, Span};
+use crate::wire::bending::Bending;
+use crate::words::length::{LengthUnit, rod_size, shown};
+use crate::words::words;
+
+words! {
+    /// The outline of a rod.
+    pub enum Shape ("rod shape") {
+        /// Round.
+        Round = "round", "round";
+        /// Oval: an ellipse with a long and a short axis.
+        Oval = "oval", "oval";
+        /// Square, measured across its flats.
+        Square = "square", "square";
+        /// Hexagon, measured across its flats.
+        Hexagon = "hexagon", "hexagonal";
+        /// Octagon, measured across its flats.
+        Octagon = "octagon", "octagonal";
+    }
+}
+
+impl Shape {
+    /// Number of flat sides; `None` for a rounded outline.
+    pub fn sides(self) -> Option<u32> {
+        match self {
+            Self::Round | Self::Oval => None,
+            Self::Square => Some(4),
+            Self::Hexagon => Some(6),
+            Self::Octagon => Some(8),
+        }
+    }
+}
+
+/// A rod as a request or the workshop names it. Lengths in mm.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Mandrel {
+    /// What the workshop calls it, for example `drill shank`; at most 60 characters.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub name: Option<String>,
+    /// Outline; round if left out.
+    #[serde(default = "round")]
+    pub shape: Shape,
+    /// Diameter; long axis of an oval; across the flats of a square, hexagon or octagon: 0.1 to 300.
+    pub diameter_mm: f64,
+    /// Short axis of an oval; two thirds of the long one if left out. Only for ovals.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub short_mm: Option<f64>,
+    /// Rounding of the corners of a flat-sided rod, 0.05 or more; 0.3 if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub corner_mm: Option<f64>,
+    /// Whole length of the rod, mm.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub length_mm: Option<f64>,
+    /// Length that can be wound in one go, mm; if left out, what `length_mm` leaves beyond a 25 mm
+    /// grip; without either, as long as the coil needs.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub usable_mm: Option<f64>,
+    /// Layers of tape wrapped on it; none if left out.
+    #[serde(default, skip_serializing_if = "is_zero")]
+    pub tape_layers: u32,
+    /// Thickness of one layer of tape; 0.13 if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub tape_mm: Option<f64>,
+}
+
+fn round() -> Shape {
+    Shape::Round
+}
+
+#[expect(clippy::trivially_copy_pass_by_ref, reason = "the signature serde asks for")]
+fn is_zero(n: &u32) -> bool {
+    *n == 0
+}
+
+/// Thickness of common masking tape, mm.
+pub const TAPE_MM: f64 = 0.13;
+/// Length of a rod taken by the hand, chuck or vise that holds it, mm.
+pub const GRIP_MM: f64 = 25.0;
+/// Corner rounding assumed for flat-sided rods, mm.
+pub const CORNER_MM: f64 = 0.3;
+
+impl Mandrel {
+    const DIAMETER: Span = Span { noun: "rod diameter", unit: " mm", least: 0.1, most: 300.0 };
+    const SHORT: Span = Span { noun: "short axis", unit: " mm", least: 0.1, most: 300.0 };
+    const CORNER: Span = Span { noun: "corner rounding", unit: " mm", least: 0.05, most: 150.0 };
+    const LENGTH: Span = Span { noun: "rod length", unit: " mm", least: 1.0, most: 5000.0 };
+    const USABLE: Span = Span { noun: "usable length", unit: " mm", least: 1.0, most: 5000.0 };
+    const TAPE: Span = Span { noun: "tape thickness", unit: " mm", least: 0.01, most: 2.0 };
+
+    /// A plain round rod.
+    pub fn round(diameter_mm: f64) -> Self {
+        Self {
+            name: None,
+            shape: Shape::Round,
+            diameter_mm,
+            short_mm: None,
+            corner_mm: None,
+            length_mm: None,
+            usable_mm: None,
+            tape_layers: 0,
+            tape_mm: None,
+        }
+    }
+
+    /// Checks every dimension and that they go together.
+    ///
+    /// # Errors
+    /// A fault for each dimension out of its limits, a short axis on a rod that is no oval or longer
+    /// than the long one, corners rounder than the rod, more usable length than length.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(Self::DIAMETER.check("diameter_mm", self.diameter_mm));
+        let optional = [
+            (&Self::SHORT, "short_mm", self.short_mm),
+            (&Self::CORNER, "corner_mm", self.corner_mm),
+            (&Self::LENGTH, "length_mm", self.length_mm),
+            (&Self::USABLE, "usable_mm", self.usable_mm),
+            (&Self::TAPE, "tape_mm", self.tape_mm),
+        ];
+        for (span, field, value) in optional {
+            if let Some(value) = value {
+                faults.keep(span.check(field, value));
+            }
+        }
+        if self.name.as_ref().is_some_and(|name| name.chars().count() > 60) {
+            faults.add(Fault::new("name", "The rod's name is longer than 60 characters.").limit(60.0));
+        }
+        if self.tape_layers > 20 {
+            let said = format!("{} layers of tape are too many: at most 20.", self.tape_layers);
+            faults.add(Fault::new("tape_layers", said).limit(20.0));
+        }
+        if faults.is_empty() {
+            self.check_together(&mut faults);
+        }
+        faults.into_result()
+    }
+
+    fn check_together(&self, faults: &mut Faults) {
+        if let Some(short) = self.short_mm {
+            if self.shape != Shape::Oval {
+                let said = format!("A {} rod has no short axis; leave it out.", self.shape);
+                faults.add(Fault::new("short_mm", said));
+            } else if short > self.diameter_mm {
+                let said = format!(
+                    "The short axis of {short} mm is longer than the long one of {} mm.",
+                    self.diameter_mm
+                );
+                faults.add(Fault::new("short_mm", said).limit(self.diameter_mm));
+            }
+        }
+        if self.corner_mm.is_some_and(|corner| corner > self.diameter_mm / 2.0) {
+            let most = self.diameter_mm / 2.0;
+            let said = format!("The corners cannot be rounder than the rod: at most {most} mm.");
+            faults.add(Fault::new("corner_mm", said).limit(most));
+        }
+        if let (Some(usable), Some(length)) = (self.usable_mm, self.length_mm)
+            && usable > length
+        {
+            let said = format!(
+                "{usable} mm cannot be wound on a rod that is {length} mm long: give at most its length."
+            );
+            faults.add(Fault::new("usable_mm", said).limit(length));
+        }
+    }
+
+    /// Length that one coil may take, mm; `None` where nothing limits it.
+    pub fn coil_room_mm(&self) -> Option<f64> {
+        self.usable_mm.or_else(|| self.length_mm.map(|length| (length - GRIP_MM).max(1.0)))
+    }
+
+    /// The outline the wire lies on, tape included: each layer adds twice its thickness.
+    pub fn outline(&self) -> Outline {
+        self.outline_taped(self.tape_layers)
+    }
+
+    /// The outline with another number of layers of tape on the rod.
+    pub fn outline_taped(&self, layers: u32) -> Outline {
+        let tape = self.tape_mm.unwrap_or(TAPE_MM) * f64::from(layers);
+        let across = self.diameter_mm + 2.0 * tape;
+        match (self.shape, self.shape.sides()) {
+            (_, Some(sides)) => {
+                let corner = self.corner_mm.unwrap_or(CORNER_MM).min(self.diameter_mm / 2.0) + tape;
+                Outline::Flats { sides, across, corner }
+            }
+            (Shape::Oval, None) => {
+                let short = self.short_mm.unwrap_or(self.diameter_mm / 1.5) + 2.0 * tape;
+                Outline::Oval { long: across, short }
+            }
+            _ => Outline::Round { diameter: across },
+        }
+    }
+
+    /// Its size and what it is called: `5 mm drill shank`, `6 × 4 mm oval rod`, with its tape.
+    pub fn shown(&self) -> String {
+        self.shown_in(LengthUnit::Mm)
+    }
+
+    /// Its size alone: `4.763 mm (3/16 in)`; of an oval both axes.
+    pub fn size_shown(&self, unit: LengthUnit) -> String {
+        match self.shape {
+            Shape::Oval => {
+                let short = self.short_mm.unwrap_or(self.diameter_mm / 1.5);
+                format!("{} × {} mm", shown(self.diameter_mm, 3), shown(short, 3))
+            }
+            _ => rod_size(self.diameter_mm, unit),
+        }
+    }
+
+    /// The same with the unit the workshop reads first: `3/16 in (4.763 mm) dowel`. Ovals stay in mm.
+    pub fn shown_in(&self, unit: LengthUnit) -> String {
+        let size = self.size_shown(unit);
+        let shape = if self.shape == Shape::Round { String::new() } else { format!(" {}", self.shape) };
+        let name = self.name.as_deref().unwrap_or("rod");
+        let tape = match self.tape_layers {
+            0 => String::new(),
+            1 => " with 1 layer of tape".to_owned(),
+            n => format!(" with {n} layers of tape"),
+        };
+        format!("{size}{shape} {name}{tape}")
+    }
+}
+
+/// A convex outline, mm.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Outline {
+    /// A circle.
+    Round {
+        /// Diameter.
+        diameter: f64,
+    },
+    /// An ellipse.
+    Oval {
+        /// Long axis.
+        long: f64,
+        /// Short axis.
+        short: f64,
+    },
+    /// A regular polygon with rounded corners.
+    Flats {
+        /// Number of sides.
+        sides: u32,
+        /// Distance across the flats.
+        across: f64,
+        /// Radius of the corners.
+        corner: f64,
+    },
+}
+
+/// Part of an outline: so much of the full turn (radians), bent at so much inner radius (mm).
+struct Corner {
+    turn: f64,
+    radius: f64,
+}
+
+/// Slices of a quarter ellipse. Springback varies smoothly and evenly round it, so mid-slice sums
+/// converge fast: twelve hold the share that stays to better than 1e-4 up to axes of 3 : 1.
+const OVAL_SLICES: u32 = 12;
+
+impl Outline {
+    /// Length round the outline, mm. Ellipse by Ramanujan's second formula, better than 1e-6 up to
+    /// axes of 4 : 1.
+    pub fn perimeter(self) -> f64 {
+        match self {
+            Self::Round { diameter } => PI * diameter,
+            Self::Oval { long, short } => {
+                let h = ((long - short) / (long + short)).powi(2);
+                PI * (long + short) / 2.0 * (1.0 + 3.0 * h / (10.0 + (4.0 - 3.0 * h).sqrt()))
+            }
+            Self::Flats { sides, across, corner } => {
+                let per_across = f64::from(sides) * (PI / f64::from(sides)).tan();
+                per_across * across - (2.0 * per_across - TAU) * corner
+            }
+        }
+    }
+
+    /// Diameter, long axis, or distance across the flats, mm.
+    pub fn across(self) -> f64 {
+        match self {
+            Self::Round { diameter } => diameter,
+            Self::Oval { long, .. } => long,
+            Self::Flats { across, .. } => across,
+        }
+    }
+
+    /// The smaller way across: the short axis of an oval, otherwise the same as [`Self::across`].
+    pub fn short_across(self) -> f64 {
+        match self {
+            Self::Oval { short, .. } => short,
+            other => other.across(),
+        }
+    }
+
+    /// The outline of the same kind and proportion with another perimeter. A rounded corner keeps
+    /// its radius as long as the flats allow.
+    pub fn with_perimeter(self, perimeter: f64) -> Self {
+        let scale = perimeter / self.perimeter();
+        match self {
+            Self::Round { diameter } => Self::Round { diameter: diameter * scale },
+            Self::Oval { long, short } => Self::Oval { long: long * scale, short: short * scale },
+            Self::Flats { sides, across, corner } => {
+                let per_across = f64::from(sides) * (PI / f64::from(sides)).tan();
+                let kept = (perimeter + (2.0 * per_across - TAU) * corner) / per_across;
+                if kept >= 2.0 * corner {
+                    Self::Flats { sides, across: kept, corner }
+                } else {
+                    Self::Flats { sides, across: across * scale, corner: corner * scale }
+                }
+            }
+        }
+    }
+
+    /// Smallest inner radius the wire is bent to, mm.
+    pub fn tightest_radius(self) -> f64 {
+        match self {
+            Self::Round { diameter } => diameter / 2.0,
+            Self::Oval { long, short } => short * short / (2.0 * long),
+            Self::Flats { corner, .. } => corner,
+        }
+    }
+
+    /// Share of a wound turn that stays a turn after letting go, `R0/R1` on a round rod.
+    ///
+    /// Each part of the outline springs by its own radius; the shares are weighed by how much of
+    /// the turn they make. Flats are straight before and after. 0 means that all springs straight.
+    pub fn springback_ratio(self, bending: &Bending) -> f64 {
+        let c = bending.profile.centroid_mm();
+        let parts = |corners: &[Corner]| -> f64 {
+            corners.iter().map(|p| p.turn * bending.springback_ratio(p.radius + c)).sum::<f64>()
+        };
+        match self {
+            Self::Round { diameter } => bending.springback_ratio(diameter / 2.0 + c),
+            Self::Flats { corner, .. } => bending.springback_ratio(corner + c),
+            Self::Oval { long, short } => {
+                let (a, b) = (long / 2.0, short / 2.0);
+                // Equal steps of the ellipse's parameter over a quarter, at mid-slice; the
+                // direction of its tangent tells how much of the turn each slice makes.
+                let heading = |t: f64| (b * t.cos()).atan2(a * t.sin());
+                let step = PI / 2.0 / f64::from(OVAL_SLICES);
+                let slices: Vec<Corner> = (0..OVAL_SLICES)
+                    .map(|i| {
+                        let t = f64::from(i) * step;
+                        let mid = t + step / 2.0;
+                        let speed = (a * mid.sin()).hypot(b * mid.cos());
+                        let turn = (heading(t) - heading(t + step)) / (PI / 2.0);
+                        Corner { turn, radius: speed.powi(3) / (a * b) }
+                    })
+                    .collect();
+                parts(&slices)
+            }
+        }
+    }
+}

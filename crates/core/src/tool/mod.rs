@@ -1,0 +1,7 @@
+//! What a workshop owns: rods, pliers, ways of cutting and blades, and how it reads numbers.
+
+pub mod coil;
+pub mod cutting;
+pub mod mandrel;
+pub mod plier;
+pub mod workshop;

@@ -1,0 +1,178 @@
+//! Pliers with jaws that wire is rolled on: where on the jaw a diameter is, and what a slip costs.
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Faults, Span};
+use crate::words::length::shown;
+use crate::words::words;
+
+words! {
+    /// How a plier's jaws are made.
+    pub enum Jaws ("kind of jaws") {
+        /// Round cones, thin at the tip.
+        RoundNose = "round-nose", "round-nose";
+        /// A stack of round steps, each of one diameter.
+        Stepped = "stepped", "stepped";
+        /// Two round jaws, each of one diameter.
+        Loop = "loop-jaws", "loop-jaw";
+    }
+}
+
+/// A diameter measured at a place on the jaw.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct MeasuredPlace {
+    /// From the tip, mm.
+    pub at_mm: f64,
+    /// Diameter there, mm.
+    pub diameter_mm: f64,
+}
+
+/// A plier the workshop owns. Lengths in mm.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Plier {
+    /// What the workshop calls it, 1 to 60 characters.
+    pub name: String,
+    /// How its jaws are made.
+    pub jaws: Jaws,
+    /// Round-nose: diameter at the tip.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub tip_mm: Option<f64>,
+    /// Round-nose: diameter at the base.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub base_mm: Option<f64>,
+    /// Round-nose: length of the jaw.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub length_mm: Option<f64>,
+    /// Round-nose: two measured places, instead of the diameters at tip and base.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub measured: Vec<MeasuredPlace>,
+    /// Stepped: the diameters, from the tip. Loop jaws: the two diameters.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub diameters_mm: Vec<f64>,
+}
+
+/// Where wire is held on a jaw to roll a diameter.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct JawPlace {
+    /// Diameter of the jaw there, mm.
+    pub diameter_mm: f64,
+    /// From the tip, mm; none where a step or jaw has one diameter all along.
+    pub at_mm: Option<f64>,
+    /// How much the loop changes with 1 mm of slip along the jaw.
+    pub slip: f64,
+}
+
+/// Jaw length taken where none is given, mm.
+const USUAL_LENGTH_MM: f64 = 25.0;
+
+impl Plier {
+    const DIAMETER: Span = Span { noun: "jaw diameter", unit: " mm", least: 0.2, most: 60.0 };
+    const LENGTH: Span = Span { noun: "jaw length", unit: " mm", least: 2.0, most: 120.0 };
+    const PLACE: Span = Span { noun: "place on the jaw", unit: " mm", least: 0.0, most: 120.0 };
+
+    /// Checks that its dimensions are there and go together.
+    ///
+    /// # Errors
+    /// A fault for each that is missing, out of its limits, or contradicts another.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        let name = self.name.trim().chars().count();
+        if name == 0 {
+            faults.add(Fault::new(
+                "name",
+                "The plier has no name. Give it one that tells it from your others.",
+            ));
+        } else if name > 60 {
+            let said = format!("The name is {name} characters long; at most 60 are kept.");
+            faults.add(Fault::new("name", said).limit(60.0));
+        }
+        if let Some(length) = self.length_mm {
+            faults.keep(Self::LENGTH.check("length_mm", length));
+        }
+        match self.jaws {
+            Jaws::RoundNose => self.check_cone(&mut faults),
+            Jaws::Stepped | Jaws::Loop => self.check_steps(&mut faults),
+        }
+        faults.into_result()
+    }
+
+    fn check_cone(&self, faults: &mut Faults) {
+        for (i, place) in self.measured.iter().enumerate() {
+            faults.keep(Self::PLACE.check(&format!("measured[{i}].at_mm"), place.at_mm));
+            faults.keep(Self::DIAMETER.check(&format!("measured[{i}].diameter_mm"), place.diameter_mm));
+        }
+        match (self.tip_mm, self.base_mm, self.measured.as_slice()) {
+            (Some(tip), Some(base), []) => {
+                faults.keep(Self::DIAMETER.check("tip_mm", tip));
+                faults.keep(Self::DIAMETER.check("base_mm", base));
+                if base <= tip {
+                    let said = format!(
+                        "The base of {} mm is no thicker than the tip of {} mm. Round-nose jaws grow from tip to base.",
+                        shown(base, 2),
+                        shown(tip, 2)
+                    );
+                    faults.add(Fault::new("base_mm", said).limit(tip));
+                }
+            }
+            (None, None, [first, second]) => {
+                if second.at_mm - first.at_mm < 1.0 || second.diameter_mm <= first.diameter_mm {
+                    let said = "The second place must lie at least 1 mm further from the tip and be thicker.";
+                    faults.add(Fault::new("measured[1].at_mm", said));
+                }
+            }
+            _ => {
+                let said = "Give the diameters at tip and base, or two measured places, not a mixture.";
+                faults.add(Fault::new("tip_mm", said));
+            }
+        }
+    }
+
+    fn check_steps(&self, faults: &mut Faults) {
+        let least = if self.jaws == Jaws::Loop { 2 } else { 1 };
+        let n = self.diameters_mm.len();
+        if n < least || n > 12 || (self.jaws == Jaws::Loop && n != 2) {
+            let right = if self.jaws == Jaws::Loop { "exactly 2" } else { "1 to 12" };
+            let said = format!("{n} diameters are given; {} jaws have {right}.", self.jaws.shown());
+            faults.add(Fault::new("diameters_mm", said));
+        }
+        for (i, diameter) in self.diameters_mm.iter().enumerate() {
+            faults.keep(Self::DIAMETER.check(&format!("diameters_mm[{i}]"), *diameter));
+        }
+    }
+
+    /// A cone's diameter at the tip, growth per mm, and length.
+    fn cone(&self) -> Option<(f64, f64, f64)> {
+        let length = self.length_mm.unwrap_or(USUAL_LENGTH_MM);
+        match (self.tip_mm, self.base_mm, self.measured.as_slice()) {
+            (Some(tip), Some(base), _) => Some((tip, (base - tip) / length, length)),
+            (_, _, [first, second]) => {
+                let taper = (second.diameter_mm - first.diameter_mm) / (second.at_mm - first.at_mm);
+                Some((first.diameter_mm - taper * first.at_mm, taper, length.max(second.at_mm)))
+            }
+            _ => None,
+        }
+    }
+
+    /// The place on its jaws nearest to a diameter.
+    ///
+    /// A round-nose jaw grows linearly: `(Ø − tip)/(base − tip) × jaw length` from the tip, and a slip
+    /// of 1 mm changes a loop by `(base − tip)/jaw length`.
+    pub fn place(&self, diameter_mm: f64) -> Option<JawPlace> {
+        if let (Jaws::RoundNose, Some((tip, taper, length))) = (self.jaws, self.cone()) {
+            let at = ((diameter_mm - tip) / taper).clamp(0.0, length);
+            return Some(JawPlace { diameter_mm: tip + taper * at, at_mm: Some(at), slip: taper });
+        }
+        let off = |d: &&f64| (**d - diameter_mm).abs();
+        let nearest = self.diameters_mm.iter().min_by(|a, b| off(a).total_cmp(&off(b)))?;
+        Some(JawPlace { diameter_mm: *nearest, at_mm: None, slip: 0.0 })
+    }
+
+    /// Its name with what it is: `slim round-nose pliers`.
+    pub fn shown(&self) -> String {
+        self.name.trim().to_owned()
+    }
+}

@@ -1,0 +1,134 @@
+//! What a workshop owns and how it reads numbers, as far as planning needs it.
+
+use crate::tool::cutting::Blade;
+use crate::tool::mandrel::Mandrel;
+use crate::tool::plier::Plier;
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::Habits;
+use crate::words::words;
+
+/// The rods, pliers and blades at hand, and the workshop's habits.
+#[derive(Debug, Clone, PartialEq, Default)]
+pub struct Workshop {
+    /// Its rods.
+    pub rods: Vec<Mandrel>,
+    /// Its pliers with measured jaws.
+    pub pliers: Vec<Plier>,
+    /// Its saw blades.
+    pub blades: Vec<Blade>,
+    /// How bare numbers and gauges are read, and which unit is shown first.
+    pub habits: Habits,
+}
+
+words! {
+    /// A ready list of rods to take over.
+    pub enum StartSet ("start set") {
+        /// Metric drills by halves.
+        MetricHalves = "metric-drills-by-0.5", "metric drills 1 to 13 mm by 0.5";
+        /// Metric drills by tenths.
+        MetricTenths = "metric-drills-by-0.1", "metric drills 1 to 13 mm by 0.1";
+        /// Fractional inch drills.
+        FractionalDrills = "fractional-drills", "fractional drills 1/16 to 1/2 in by 64ths";
+        /// Numbered drills.
+        NumberedDrills = "numbered-drills", "numbered drills 1 to 60";
+        /// Knitting needles.
+        KnittingNeedles = "knitting-needles", "knitting needles, with US and UK numbers";
+        /// Wooden dowels, metric and inch.
+        Dowels = "dowels", "wooden dowels";
+    }
+}
+
+/// Numbered drills 1 to 60, inches (ASME B94.11M).
+const NUMBERED_INCH: [f64; 60] = [
+    0.2280, 0.2210, 0.2130, 0.2090, 0.2055, 0.2040, 0.2010, 0.1990, 0.1960, 0.1935, 0.1910, 0.1890, 0.1850,
+    0.1820, 0.1800, 0.1770, 0.1730, 0.1695, 0.1660, 0.1610, 0.1590, 0.1570, 0.1540, 0.1520, 0.1495, 0.1470,
+    0.1440, 0.1405, 0.1360, 0.1285, 0.1200, 0.1160, 0.1130, 0.1110, 0.1100, 0.1065, 0.1040, 0.1015, 0.0995,
+    0.0980, 0.0960, 0.0935, 0.0890, 0.0860, 0.0820, 0.0810, 0.0785, 0.0760, 0.0730, 0.0700, 0.0670, 0.0635,
+    0.0595, 0.0550, 0.0520, 0.0465, 0.0430, 0.0420, 0.0410, 0.0400,
+];
+
+/// Knitting needles: mm, US number, UK number; a dash where a system has none.
+const NEEDLES: [(f64, &str, &str); 20] = [
+    (2.0, "0", "14"),
+    (2.25, "1", "13"),
+    (2.75, "2", "12"),
+    (3.0, "–", "11"),
+    (3.25, "3", "10"),
+    (3.5, "4", "–"),
+    (3.75, "5", "9"),
+    (4.0, "6", "8"),
+    (4.5, "7", "7"),
+    (5.0, "8", "6"),
+    (5.5, "9", "5"),
+    (6.0, "10", "4"),
+    (6.5, "10½", "3"),
+    (7.0, "–", "2"),
+    (7.5, "–", "1"),
+    (8.0, "11", "0"),
+    (9.0, "13", "00"),
+    (10.0, "15", "000"),
+    (12.75, "17", "–"),
+    (15.0, "19", "–"),
+];
+
+const METRIC_DOWELS: [f64; 11] = [3.0, 4.0, 5.0, 6.0, 8.0, 10.0, 12.0, 15.0, 18.0, 20.0, 25.0];
+const INCH_DOWELS_16THS: [u32; 8] = [2, 3, 4, 5, 6, 8, 12, 16];
+
+fn rod(name: String, diameter_mm: f64, length_mm: f64) -> Mandrel {
+    Mandrel { name: Some(name), length_mm: Some(length_mm), ..Mandrel::round(diameter_mm) }
+}
+
+fn drills(steps: u32, per_mm: f64) -> Vec<Mandrel> {
+    // A jobber drill's plain shank is about as long as 30 mm and five diameters.
+    (0..=steps)
+        .map(|step| 1.0 + f64::from(step) / per_mm)
+        .map(|d| rod("drill shank".to_owned(), d, (55.0 + 5.0 * d).round()))
+        .collect()
+}
+
+impl StartSet {
+    /// The rods of the set, smallest first, with usual lengths that can be edited afterwards.
+    pub fn rods(self) -> Vec<Mandrel> {
+        match self {
+            Self::MetricHalves => drills(24, 2.0),
+            Self::MetricTenths => drills(120, 10.0),
+            Self::FractionalDrills => (4..=32)
+                .map(|n| f64::from(n) / 64.0 * MM_PER_INCH)
+                .map(|d| rod("drill shank".to_owned(), d, (55.0 + 5.0 * d).round()))
+                .collect(),
+            Self::NumberedDrills => NUMBERED_INCH
+                .iter()
+                .enumerate()
+                .rev()
+                .map(|(i, inch)| (format!("number {} drill", i + 1), inch * MM_PER_INCH))
+                .map(|(name, d)| rod(name, d, (50.0 + 5.0 * d).round()))
+                .collect(),
+            Self::KnittingNeedles => NEEDLES
+                .iter()
+                .map(|(mm, us, uk)| rod(format!("needle US {us} UK {uk}"), *mm, 200.0))
+                .collect(),
+            Self::Dowels => {
+                let inch = INCH_DOWELS_16THS.iter().map(|n| f64::from(*n) / 16.0 * MM_PER_INCH);
+                let mut sizes: Vec<f64> = METRIC_DOWELS.into_iter().chain(inch).collect();
+                sizes.sort_by(f64::total_cmp);
+                sizes.into_iter().map(|d| rod("dowel".to_owned(), d, 300.0)).collect()
+            }
+        }
+    }
+}
+
+impl Workshop {
+    /// The workshop's own rod that a named size means, if it has one: the same outline and size, and
+    /// the same name unless only a `rod` was spoken of.
+    pub fn own(&self, spoken: &Mandrel) -> Option<&Mandrel> {
+        let same_size = |rod: &&Mandrel| {
+            rod.shape == spoken.shape && (rod.diameter_mm - spoken.diameter_mm).abs() < 0.0006
+        };
+        let same_name = |rod: &&Mandrel| {
+            let name = |m: &Mandrel| m.name.as_deref().unwrap_or("rod").to_lowercase();
+            let (own, said) = (name(rod), name(spoken));
+            said == "rod" || said == "mandrel" || own == said || own.split(' ').any(|word| word == said)
+        };
+        self.rods.iter().filter(same_size).find(same_name)
+    }
+}

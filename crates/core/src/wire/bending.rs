@@ -1,0 +1,196 @@
+//! Bending past yield, and how far the wire springs back.
+//!
+//! A metal flows along a saturating curve (Voce 1948), `σ(ε) = σs − (σs − σ0)·exp(−ε/εc)`, with ε all
+//! the plastic strain since annealing. Bending, drawing and hammering move a piece along the same
+//! curve. Plane sections stay plane, the strain at height y is y/R.
+
+use std::sync::LazyLock;
+
+use gauss_quad::GaussLegendre;
+
+use crate::wire::Wire;
+use crate::wire::metal::Figures;
+use crate::wire::section::{Profile, Section};
+
+/// Stress against strain of a wire as it stands. Stresses in MPa.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct FlowCurve {
+    /// Young's modulus, MPa.
+    pub modulus: f64,
+    /// Flow stress of the annealed metal, MPa.
+    pub annealed: f64,
+    /// Flow stress at saturation, MPa.
+    pub saturated: f64,
+    /// Strain constant.
+    pub hardening_strain: f64,
+    /// Plastic strain already spent since annealing.
+    pub spent: f64,
+}
+
+impl FlowCurve {
+    /// The curve of a metal after `spent` plastic strain since annealing.
+    pub fn new(figures: &Figures, spent: f64) -> Self {
+        Self {
+            modulus: figures.modulus_gpa * 1000.0,
+            annealed: figures.annealed_mpa,
+            saturated: figures.saturated_mpa,
+            hardening_strain: figures.hardening_strain,
+            spent,
+        }
+    }
+
+    /// The same curve with all flow stresses multiplied: a lot that is stronger or weaker than
+    /// the handbook.
+    pub fn strengthened(self, factor: f64) -> Self {
+        Self { annealed: self.annealed * factor, saturated: self.saturated * factor, ..self }
+    }
+
+    /// Flow stress after `plastic` further plastic strain, MPa.
+    pub fn flow_stress(&self, plastic: f64) -> f64 {
+        let fade = (-(self.spent + plastic) / self.hardening_strain).exp();
+        self.saturated - (self.saturated - self.annealed) * fade
+    }
+
+    /// Stress at a total strain ≥ 0: elastic up to the flow stress, then on the flow curve at
+    /// plastic strain `ε − σ/E`, solved by Newton's method.
+    pub fn stress(&self, strain: f64) -> f64 {
+        let yield_stress = self.flow_stress(0.0);
+        let elastic = self.modulus * strain;
+        if elastic <= yield_stress {
+            return elastic;
+        }
+        let reserve = self.saturated - self.annealed;
+        let mut stress = yield_stress;
+        // The curve is concave, so Newton's steps never overshoot; each squares the error, so a step of
+        // 1e-8 leaves full precision behind it.
+        for _ in 0..12 {
+            let plastic = strain - stress / self.modulus;
+            let fade = reserve * (-(self.spent + plastic) / self.hardening_strain).exp();
+            let off = self.saturated - fade - stress;
+            let step = off / (1.0 + fade / (self.hardening_strain * self.modulus));
+            stress += step;
+            if step.abs() < 1e-8 * stress {
+                break;
+            }
+        }
+        stress
+    }
+}
+
+/// A stretch of wire being bent.
+#[derive(Debug, Clone, Copy)]
+pub struct Bending {
+    /// The wire's section.
+    pub profile: Profile,
+    /// The wire's metal as it stands.
+    pub flow: FlowCurve,
+}
+
+/// Ten points hold the plastic part of the moment to better than 1e-7 of itself.
+static QUADRATURE: LazyLock<GaussLegendre> =
+    LazyLock::new(|| GaussLegendre::new(std::num::NonZeroUsize::MIN.saturating_add(9)));
+
+impl Bending {
+    /// Bending of a wire with the handbook's figures.
+    pub fn of(wire: &Wire) -> Self {
+        let flow = FlowCurve::new(wire.metal.figures(), wire.temper.strain());
+        Self { profile: wire.profile(), flow }
+    }
+
+    /// Bending moment that holds the wire at a centroid curvature (1/mm), N·mm:
+    /// `M = ∫ σ(y)·|y|·w(y) dy` over the section.
+    pub fn moment(&self, curvature: f64) -> f64 {
+        let size = self.profile.size_mm;
+        let push = |y: f64| self.flow.stress(y.abs() * curvature) * y.abs();
+        // Height at which the metal begins to flow; the stress has a kink there.
+        let kink = self.flow.flow_stress(0.0) / (self.flow.modulus * curvature);
+        let elastic = self.flow.modulus * curvature;
+        match self.profile.section {
+            Section::Square => {
+                let half = size / 2.0;
+                let kink = kink.min(half);
+                // Below the kink, ∫ Eκy²·a dy in closed form.
+                let core = elastic * kink.powi(3) / 3.0;
+                2.0 * size * (core + integrate(kink, half, push))
+            }
+            // On a circle z = r·sin θ makes the integrand smooth up to the rim: w dz = 2r²cos²θ dθ.
+            Section::Round => {
+                let r = size / 2.0;
+                let kink = (kink / r).min(1.0).asin();
+                let slice = |t: f64| {
+                    let sin = t.sin();
+                    push(r * sin) * 2.0 * r * r * (1.0 - sin * sin)
+                };
+                // Below the kink, ∫ Eκr²sin²θ·2r²cos²θ dθ in closed form.
+                let core = elastic * r.powi(4) * (kink / 4.0 - (4.0 * kink).sin() / 16.0);
+                2.0 * (core + integrate(kink, std::f64::consts::FRAC_PI_2, slice))
+            }
+            Section::HalfRound => {
+                let r = size / 2.0;
+                let c = self.profile.centroid_mm();
+                let slice = |t: f64| push(r * t.sin() - c) * 2.0 * (r * t.cos()).powi(2);
+                let at = |height: f64| (height / r).clamp(0.0, 1.0).asin();
+                let stops = [0.0, at(c - kink), at(c), at(c + kink), std::f64::consts::FRAC_PI_2];
+                stops.windows(2).map(|s| integrate(s[0], s[1], slice)).sum()
+            }
+        }
+    }
+
+    /// Curvature left after letting go of a bend made at `curvature` (both 1/mm, at the centroid):
+    /// `1/R1 = 1/R0 − M/(E·I)`. Zero means that it springs straight.
+    pub fn relaxed(&self, curvature: f64) -> f64 {
+        if self.stays_elastic(curvature) {
+            return 0.0;
+        }
+        let stiffness = self.flow.modulus * self.profile.second_moment_mm4();
+        (curvature - self.moment(curvature) / stiffness).max(0.0)
+    }
+
+    /// `R0/R1`: the share of a bend of centroid radius `radius` mm that stays after letting go.
+    pub fn springback_ratio(&self, radius: f64) -> f64 {
+        self.relaxed(1.0 / radius) * radius
+    }
+
+    /// Centroid radius to bend to so that `radius` mm is left after letting go. None where it would
+    /// need more than can be bent: the wire springs straight from any bend this wide.
+    pub fn wound_radius(&self, radius: f64) -> Option<f64> {
+        let stiffness = self.flow.modulus * self.profile.second_moment_mm4();
+        let wanted = 1.0 / radius;
+        // Past yield the moment grows far slower than the curvature, so each step lands much closer.
+        let mut curvature =
+            wanted.max(self.yield_curvature()) + self.moment(wanted.max(self.yield_curvature())) / stiffness;
+        for _ in 0..60 {
+            let next = wanted + self.moment(curvature) / stiffness;
+            if !next.is_finite() {
+                return None;
+            }
+            let step = (next - curvature).abs();
+            curvature = next;
+            if step < 1e-12 * curvature {
+                break;
+            }
+        }
+        (!self.stays_elastic(curvature)).then(|| 1.0 / curvature)
+    }
+
+    /// Whether no fibre flows at this curvature.
+    pub fn stays_elastic(&self, curvature: f64) -> bool {
+        curvature <= self.yield_curvature()
+    }
+
+    /// Curvature at which the outermost fibre begins to flow, 1/mm.
+    pub fn yield_curvature(&self) -> f64 {
+        let c = self.profile.centroid_mm();
+        let outer = c.max(self.profile.thickness_mm() - c);
+        self.flow.flow_stress(0.0) / (self.flow.modulus * outer)
+    }
+
+    /// Mean plastic working of the section by a bend of centroid radius `radius`: mean |y|/R.
+    pub fn mean_strain(&self, radius: f64) -> f64 {
+        self.profile.mean_height_mm() / radius
+    }
+}
+
+fn integrate(from: f64, to: f64, f: impl Fn(f64) -> f64) -> f64 {
+    if to > from { QUADRATURE.integrate(from, to, f) } else { 0.0 }
+}

@@ -1,0 +1,103 @@
+//! Wire: metal, section, size and temper; how it bends, springs back and bears.
+
+pub mod bending;
+pub mod metal;
+pub mod section;
+pub mod strength;
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Span};
+use crate::wire::metal::{Metal, Temper};
+use crate::wire::section::{Profile, Section};
+use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH};
+use crate::words::length::{LengthUnit, shown};
+
+/// One standard deviation of the size of drawn wire, as a share of it.
+pub const SIZE_SPREAD: f64 = 0.01;
+
+/// A wire as a request names it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Wire {
+    /// What it is made of.
+    pub metal: Metal,
+    /// Shape of the cross-section; round if left out.
+    #[serde(default = "round")]
+    pub section: Section,
+    /// Diameter of round, side of square, width of half-round wire, mm: 0.05 to 13.
+    pub size_mm: f64,
+    /// How hard it is; soft if left out, as unlabelled wire nearly always is.
+    #[serde(default = "soft")]
+    pub temper: Temper,
+}
+
+fn round() -> Section {
+    Section::Round
+}
+
+fn soft() -> Temper {
+    Temper::Soft
+}
+
+impl Wire {
+    const SIZE: Span = Span { noun: "wire size", unit: " mm", least: 0.05, most: 13.0 };
+
+    /// Checks the size.
+    ///
+    /// # Errors
+    /// A fault at `size_mm` when it is not a number or outside 0.05 to 13 mm.
+    pub fn check(&self) -> Result<(), Fault> {
+        Self::SIZE.check("size_mm", self.size_mm).map(|_| ())
+    }
+
+    /// Its cross-section at its size.
+    pub fn profile(&self) -> Profile {
+        Profile { section: self.section, size_mm: self.size_mm }
+    }
+
+    /// The wire in words: `soft copper, round 1.02 mm (18 AWG)`.
+    pub fn shown(&self, unit: LengthUnit) -> String {
+        format!("{} {}, {} {}", self.temper, self.metal, self.section, self.size_shown(unit))
+    }
+
+    /// Whether it can stand for another wire in a plan: metal, section and temper alike, sizes within
+    /// half a hundredth of a millimetre.
+    pub fn stands_for(&self, other: &Self) -> bool {
+        (self.metal, self.section, self.temper) == (other.metal, other.section, other.temper)
+            && (self.size_mm - other.size_mm).abs() < 0.005
+    }
+
+    /// Mass of a length of it, grams. Mass = length · area · density.
+    pub fn mass_g(&self, length_mm: f64) -> f64 {
+        length_mm * self.profile().area_mm2() * self.metal.figures().density_g_cm3 / 1000.0
+    }
+
+    /// Length that has a mass, mm; the other way round from [`Wire::mass_g`].
+    pub fn length_of_mm(&self, mass_g: f64) -> f64 {
+        mass_g / self.mass_g(1.0)
+    }
+
+    /// The gauge this size is sold as, in the system asked for, where it is one.
+    pub fn gauge(&self, system: GaugeSystem) -> Option<Gauge> {
+        Some(Gauge::nearest(system, self.size_mm)).filter(|gauge| gauge.is(self.size_mm))
+    }
+
+    /// Its size, with the gauge it is sold as where there is one: `1.02 mm (18 AWG)`, or for those
+    /// who read inches first `18 AWG (1.02 mm)`, `0.0394 in (1 mm)`.
+    pub fn size_shown(&self, unit: LengthUnit) -> String {
+        let mut systems = vec![GaugeSystem::Awg, GaugeSystem::Swg];
+        if self.metal.is_steel() {
+            systems.push(GaugeSystem::SteelWire);
+        }
+        let gauge = systems.into_iter().find_map(|system| self.gauge(system));
+        let (rounded, exact) = (shown(self.size_mm, 2), shown(self.size_mm, 3));
+        match (unit, gauge) {
+            (LengthUnit::Mm, Some(gauge)) => format!("{rounded} mm ({gauge})"),
+            (LengthUnit::Mm, None) => format!("{exact} mm"),
+            (LengthUnit::Inch, Some(gauge)) => format!("{gauge} ({rounded} mm)"),
+            (LengthUnit::Inch, None) => format!("{} in ({exact} mm)", shown(self.size_mm / MM_PER_INCH, 4)),
+        }
+    }
+}

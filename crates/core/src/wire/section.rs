@@ -1,0 +1,131 @@
+//! Cross-sections of wire, and what bending needs to know of them.
+
+use std::f64::consts::PI;
+
+use crate::words::words;
+
+words! {
+    /// The shape of a wire's cross-section.
+    pub enum Section ("section") {
+        /// Round, size = diameter.
+        Round = "round", "round";
+        /// Square, size = side; bent on its flat.
+        Square = "square", "square";
+        /// Half-round, size = width; the flat side lies inward.
+        HalfRound = "half-round", "half-round";
+    }
+}
+
+impl Section {
+    /// What shops and makers call it besides its own name: English, German, French, Spanish.
+    pub(crate) fn called(self) -> &'static [&'static str] {
+        match self {
+            Self::Round => &["rnd", "rd", "rund", "rond", "redondo"],
+            Self::Square => &["sq", "sq.", "vierkant", "quadratisch", "carré", "carre", "cuadrado"],
+            Self::HalfRound => &[
+                "half round",
+                "halfround",
+                "1/2 round",
+                "½ round",
+                "1/2 rd",
+                "hr",
+                "halbrund",
+                "demi rond",
+                "demi-rond",
+                "media caña",
+                "media cana",
+            ],
+        }
+    }
+}
+
+/// A section at a size. All lengths in mm.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Profile {
+    /// Which shape.
+    pub section: Section,
+    /// Diameter, side or width, mm.
+    pub size_mm: f64,
+}
+
+impl Profile {
+    /// Thickness in the plane of the bend, mm.
+    pub fn thickness_mm(self) -> f64 {
+        match self.section {
+            Section::Round | Section::Square => self.size_mm,
+            Section::HalfRound => self.size_mm / 2.0,
+        }
+    }
+
+    /// Distance from the inner face to the centroid, mm. Half-round: `4r/3π` above the flat.
+    pub fn centroid_mm(self) -> f64 {
+        match self.section {
+            Section::Round | Section::Square => self.size_mm / 2.0,
+            Section::HalfRound => 4.0 * (self.size_mm / 2.0) / (3.0 * PI),
+        }
+    }
+
+    /// Area, mm².
+    pub fn area_mm2(self) -> f64 {
+        let s = self.size_mm;
+        match self.section {
+            Section::Round => PI * s * s / 4.0,
+            Section::Square => s * s,
+            Section::HalfRound => PI * s * s / 8.0,
+        }
+    }
+
+    /// Second moment of area about the centroid, mm⁴.
+    pub fn second_moment_mm4(self) -> f64 {
+        let s = self.size_mm;
+        match self.section {
+            Section::Round => PI * s.powi(4) / 64.0,
+            Section::Square => s.powi(4) / 12.0,
+            Section::HalfRound => (PI / 8.0 - 8.0 / (9.0 * PI)) * (s / 2.0).powi(4),
+        }
+    }
+
+    /// Plastic section modulus, mm³: full plastic moment divided by flow stress.
+    ///
+    /// Round `d³/6`, square `a³/4`. Half-round: about the line that halves the area, which lies
+    /// 0.4040 r above the flat; the two half-areas' first moments about it give 0.3540 r³.
+    pub fn plastic_modulus_mm3(self) -> f64 {
+        let s = self.size_mm;
+        match self.section {
+            Section::Round => s.powi(3) / 6.0,
+            Section::Square => s.powi(3) / 4.0,
+            Section::HalfRound => half_disc_plastic_modulus() * (s / 2.0).powi(3),
+        }
+    }
+
+    /// Mean distance of the section's metal from its centroid axis, mm.
+    pub fn mean_height_mm(self) -> f64 {
+        match self.section {
+            Section::Round => 2.0 * self.size_mm / (3.0 * PI),
+            Section::Square => self.size_mm / 4.0,
+            Section::HalfRound => {
+                let r = self.size_mm / 2.0;
+                let c = self.centroid_mm();
+                // Twice the first moment of the part above the centroid, over the area.
+                2.0 * half_disc_moment_above(c / r) * r.powi(3) / self.area_mm2()
+            }
+        }
+    }
+}
+
+/// First moment about the line at height `k` of the unit half disc's part above that line:
+/// `∫ₖ¹ (z − k)·2√(1 − z²) dz`.
+fn half_disc_moment_above(k: f64) -> f64 {
+    let w = (1.0 - k * k).sqrt();
+    2.0 / 3.0 * w.powi(3) - k * (k.acos() - k * w)
+}
+
+/// `0.3540`: with the neutral line at the height that halves the area (where
+/// `acos k − k√(1 − k²) = π/4`), the metal above and below it push with equal force.
+fn half_disc_plastic_modulus() -> f64 {
+    let halving = 0.403_972_753_299_517_2_f64;
+    let above = half_disc_moment_above(halving);
+    // About any line: moment above − moment below = A·(c − k).
+    let area_offset = PI / 2.0 * (4.0 / (3.0 * PI) - halving);
+    2.0 * above - area_offset
+}

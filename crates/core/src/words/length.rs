@@ -1,0 +1,277 @@
+//! Lengths as people type them: `5`, `5mm`, `0.5 cm`, `3/16"`, `2 1/4 in`, `18 awg`, `.040"`.
+
+use serde::{Deserialize, Serialize};
+use winnow::ascii::{digit1, space0};
+use winnow::combinator::{alt, opt, preceded, terminated};
+use winnow::prelude::*;
+
+use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH, nearest_told};
+use crate::words::number::{self, Amount};
+use crate::words::{quoted, word_end, words};
+
+words! {
+    /// Which unit the workshop reads first.
+    pub enum LengthUnit ("unit") {
+        /// Millimetres.
+        Mm = "mm", "mm";
+        /// Inches.
+        Inch = "inch", "in";
+    }
+}
+
+/// How a workshop reads numbers that come without a unit or a system.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Habits {
+    /// Unit of a bare number.
+    pub unit: LengthUnit,
+    /// System of a bare gauge.
+    pub gauge: GaugeSystem,
+}
+
+impl Default for Habits {
+    fn default() -> Self {
+        Self { unit: LengthUnit::Mm, gauge: GaugeSystem::Awg }
+    }
+}
+
+/// How a length was written.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Typed {
+    /// A number without a unit.
+    Bare(f64),
+    /// A fraction without a unit, like `5/32`: nobody writes millimetres so.
+    Fraction(f64),
+    /// A number with a unit, in mm.
+    Mm(f64),
+    /// A gauge with its system.
+    Gauge(GaugeSystem, i32),
+    /// A gauge without a system, like `18 ga`.
+    BareGauge(i32),
+}
+
+/// A typed length, understood.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Reading {
+    /// The length in millimetres.
+    pub mm: f64,
+    /// The length in inches.
+    pub inch: f64,
+    /// What was understood, written out in mm, inches and both gauges.
+    pub text: String,
+    /// What had to be assumed, for example the system of a bare gauge.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub note: Option<String>,
+}
+
+/// Reads one length, all of it.
+///
+/// # Errors
+/// A sentence that shows the ways a length can be typed, when the text is none of them.
+pub fn read(text: &str, habits: Habits) -> Result<Reading, String> {
+    if text.trim().is_empty() {
+        return Err("Nothing is typed here. Try 5, 5 mm, 3/16\", 2 1/4 in or 18 awg.".to_owned());
+    }
+    let lower = text.trim().to_lowercase();
+    let ways = "Try 5, 5 mm, 0.5 cm, 3/16\", 2 1/4 in, 18 awg or 18 swg.";
+    let typed = terminated(typed, space0)
+        .parse(lower.as_str())
+        .map_err(|_| format!("{} is not a length that can be read. {ways}", quoted(text)))?;
+    understand(typed, habits)
+}
+
+/// Turns what was typed into millimetres, under the workshop's habits.
+///
+/// # Errors
+/// A sentence when a gauge has no such number.
+pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
+    let (mm, note) = match typed {
+        Typed::Bare(n) => match habits.unit {
+            LengthUnit::Mm => (n, None),
+            LengthUnit::Inch => {
+                (n * MM_PER_INCH, Some("A bare number is read as inches in this workshop.".into()))
+            }
+        },
+        Typed::Fraction(n) => {
+            (n * MM_PER_INCH, Some("A fraction without a unit is read as inches.".to_owned()))
+        }
+        Typed::Mm(mm) => (mm, None),
+        Typed::Gauge(system, number) => (gauge_mm(system, number)?, None),
+        Typed::BareGauge(number) => {
+            let note = format!("Read as {}, this workshop's gauge.", habits.gauge);
+            (gauge_mm(habits.gauge, number)?, Some(note))
+        }
+    };
+    if !mm.is_finite() {
+        return Err("That number is too large to be a length.".to_owned());
+    }
+    Ok(Reading { mm, inch: mm / MM_PER_INCH, text: written(mm), note })
+}
+
+fn gauge_mm(system: GaugeSystem, number: i32) -> Result<f64, String> {
+    Gauge::new(system, number).map(Gauge::mm).ok_or_else(|| {
+        let thickest = Gauge { system, number: *Gauge::numbers(system).start() };
+        format!("{system} has no number {number}: it runs from {thickest} to 40.")
+    })
+}
+
+/// A wire size written in every way it is known by: mm, inches and both common gauges, with the
+/// nearest number where the size falls between two.
+pub fn written(mm: f64) -> String {
+    let inch = mm / MM_PER_INCH;
+    let mut text = format!("{} mm = {} in", shown(mm, 3), shown(inch, 4));
+    let gauge_span = Gauge { system: GaugeSystem::Swg, number: 40 }.mm() * 0.9..12.0;
+    if gauge_span.contains(&mm) {
+        for system in [GaugeSystem::Awg, GaugeSystem::Swg] {
+            let near = nearest_told(system, mm);
+            let told =
+                if near.starts_with(char::is_numeric) { format!(" = {near}") } else { format!(", {near}") };
+            text.push_str(&told);
+        }
+    }
+    text
+}
+
+/// A number with at most `places` decimals and no trailing zeros.
+pub fn shown(value: f64, places: usize) -> String {
+    let text = format!("{value:.places$}");
+    let text = if text.contains('.') { text.trim_end_matches('0').trim_end_matches('.') } else { &text };
+    if text == "-0" { "0".to_owned() } else { text.to_owned() }
+}
+
+/// An inch size written as a fraction of 64ths, where it is one: `3/16`, `1 1/4`.
+pub fn inch_fraction(mm: f64) -> Option<String> {
+    let in_64ths = mm / MM_PER_INCH * 64.0;
+    if (in_64ths - in_64ths.round()).abs() > 0.001 || !(0.5..=64.0 * 12.0).contains(&in_64ths) {
+        return None;
+    }
+    #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0.5 to 768, rounded")]
+    let n = in_64ths.round() as u32;
+    let (whole, mut over, mut under) = (n / 64, n % 64, 64);
+    while over > 0 && over % 2 == 0 {
+        (over, under) = (over / 2, under / 2);
+    }
+    Some(match (whole, over) {
+        (w, 0) => w.to_string(),
+        (0, o) => format!("{o}/{under}"),
+        (w, o) => format!("{w} {o}/{under}"),
+    })
+}
+
+/// A rod's size as people name it: `5 mm`, `4.763 mm (3/16 in)`; inches first: `3/16 in (4.763 mm)`,
+/// `0.197 in (5 mm)`.
+pub fn rod_size(mm: f64, unit: LengthUnit) -> String {
+    let exact = shown(mm, 3);
+    // Every whole metric size is shown as it is; only sizes that are odd in mm are named in inches.
+    let metric = (mm * 20.0 - (mm * 20.0).round()).abs() < 1e-6;
+    let inch = inch_fraction(mm).filter(|_| !metric);
+    match (unit, inch) {
+        (LengthUnit::Mm, Some(inch)) => format!("{exact} mm ({inch} in)"),
+        (LengthUnit::Mm, None) => format!("{exact} mm"),
+        (LengthUnit::Inch, Some(inch)) => format!("{inch} in ({exact} mm)"),
+        (LengthUnit::Inch, None) => format!("{} in ({exact} mm)", shown(mm / MM_PER_INCH, 3)),
+    }
+}
+
+/// What a maker's ruler reads: half a millimetre, or a sixteenth of an inch.
+pub fn ruler_step_mm(unit: LengthUnit) -> f64 {
+    match unit {
+        LengthUnit::Mm => 0.5,
+        LengthUnit::Inch => MM_PER_INCH / 16.0,
+    }
+}
+
+/// A length as an instruction says it, in the unit read first: `61.5 mm`, `2.421 in`.
+pub fn said(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{} mm", shown(mm, 1)),
+        LengthUnit::Inch => inches(mm),
+    }
+}
+
+/// A length in inches, to the thousandth below a foot; in feet and inches above.
+pub fn inches(mm: f64) -> String {
+    let inch = mm / MM_PER_INCH;
+    if inch < 12.0 {
+        format!("{inch:.3} in")
+    } else {
+        let feet = (inch / 12.0).floor();
+        format!("{} ft {:.1} in", shown(feet, 0), inch - 12.0 * feet)
+    }
+}
+
+/// A long length with the unit it is best read in: mm up to a metre, then metres.
+pub fn long_length(mm: f64) -> (String, &'static str) {
+    if mm < 1000.0 { (format!("{mm:.1}"), "mm") } else { (format!("{:.2}", mm / 1000.0), "m") }
+}
+
+/// Whether a size in brackets says the same in another unit, but for its rounding.
+pub(crate) fn same_but_rounded(mm: f64, bracket: f64) -> bool {
+    (mm / bracket - 1.0).abs() < 0.005
+}
+
+/// Parses a length or gauge at the head of `input` (lower case), leaving the rest.
+pub(crate) fn typed(input: &mut &str) -> ModalResult<Typed> {
+    alt((slashed_gauge, number_with_unit)).parse_next(input)
+}
+
+/// `2/0 awg`: the aught sizes.
+fn slashed_gauge(input: &mut &str) -> ModalResult<Typed> {
+    let aughts = terminated(digit1, "/0").parse_to::<i32>();
+    (aughts, space0, gauge_word)
+        .map(|(n, _, system)| match system {
+            Some(system) => Typed::Gauge(system, 1 - n),
+            None => Typed::BareGauge(1 - n),
+        })
+        .parse_next(input)
+}
+
+fn number_with_unit(input: &mut &str) -> ModalResult<Typed> {
+    let Amount { value: n, fraction } = number::amount(input)?;
+    let whole = n.fract() == 0.0 && n.abs() < 1000.0;
+    if whole && let Some(system) = opt(preceded(space0, gauge_word)).parse_next(input)? {
+        #[expect(clippy::cast_possible_truncation, reason = "whole and below a thousand")]
+        let number = n as i32;
+        return Ok(system.map_or(Typed::BareGauge(number), |s| Typed::Gauge(s, number)));
+    }
+    let unit = opt(preceded(space0, unit_mm)).parse_next(input)?;
+    Ok(match unit {
+        Some(mm) => Typed::Mm(n * mm),
+        None if fraction => Typed::Fraction(n),
+        None => Typed::Bare(n),
+    })
+}
+
+/// A gauge's name; `None` for a bare `ga`.
+fn gauge_word(input: &mut &str) -> ModalResult<Option<GaugeSystem>> {
+    terminated(
+        alt((
+            alt(("awg", "b&s")).value(Some(GaugeSystem::Awg)),
+            "swg".value(Some(GaugeSystem::Swg)),
+            alt(("w&m", "steel-wire gauge", "steel wire gauge")).value(Some(GaugeSystem::SteelWire)),
+            alt(("gauge", "ga.", "ga", "g.")).value(None),
+        )),
+        word_end,
+    )
+    .parse_next(input)
+}
+
+/// Millimetres in the unit named at the head of `input`.
+fn unit_mm(input: &mut &str) -> ModalResult<f64> {
+    alt((
+        terminated(
+            alt((
+                alt(("millimetres", "millimeters", "mm")).value(1.0),
+                alt(("centimetres", "centimeters", "cm")).value(10.0),
+                alt(("metres", "meters", "metre", "meter", "m")).value(1000.0),
+                alt(("inches", "inch", "in.", "in")).value(MM_PER_INCH),
+                alt(("feet", "foot", "ft.", "ft")).value(12.0 * MM_PER_INCH),
+                alt(("yards", "yard", "yds", "yd")).value(36.0 * MM_PER_INCH),
+            )),
+            word_end,
+        ),
+        alt(("\"", "″", "''", "”", "“")).value(MM_PER_INCH),
+        alt(("'", "′")).value(12.0 * MM_PER_INCH),
+    ))
+    .parse_next(input)
+}

@@ -1,0 +1,174 @@
+//! Numbers as people write them: `5`, `.040`, `1,5`, `3/16`, `2 1/4`, `2½`, `1,200`, `twelve`, `2 dozen`.
+//!
+//! Every reader of lengths, masses, counts and prices takes its numbers from here.
+
+use winnow::ascii::{digit1, space1};
+use winnow::combinator::{alt, opt, preceded, terminated};
+use winnow::prelude::*;
+use winnow::token::one_of;
+
+use super::backtrack;
+
+/// Numbers that have a name, and what multiplies them.
+const NAMED: &[(&str, f64)] = &[
+    ("twenty-five", 25.0),
+    ("seventeen", 17.0),
+    ("thirteen", 13.0),
+    ("fourteen", 14.0),
+    ("eighteen", 18.0),
+    ("nineteen", 19.0),
+    ("fifteen", 15.0),
+    ("sixteen", 16.0),
+    ("seventy", 70.0),
+    ("hundred", 100.0),
+    ("couple", 2.0),
+    ("eleven", 11.0),
+    ("twelve", 12.0),
+    ("twenty", 20.0),
+    ("thirty", 30.0),
+    ("eighty", 80.0),
+    ("ninety", 90.0),
+    ("three", 3.0),
+    ("seven", 7.0),
+    ("eight", 8.0),
+    ("forty", 40.0),
+    ("fifty", 50.0),
+    ("sixty", 60.0),
+    ("four", 4.0),
+    ("five", 5.0),
+    ("nine", 9.0),
+    ("one", 1.0),
+    ("two", 2.0),
+    ("six", 6.0),
+    ("ten", 10.0),
+];
+const MULTIPLES: &[(&str, f64)] =
+    &[("dozens", 12.0), ("dozen", 12.0), ("hundred", 100.0), ("thousand", 1000.0), ("gross", 144.0)];
+
+/// A number, and how it was written.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Amount {
+    /// Its value.
+    pub value: f64,
+    /// Whether it was written as a fraction: `5/32`, `2 1/4`, `½`.
+    pub fraction: bool,
+}
+
+/// A number with decimals, a fraction, or both, at the head of `input`.
+pub(crate) fn amount(input: &mut &str) -> ModalResult<Amount> {
+    let fraction = |input: &mut &str| -> ModalResult<f64> {
+        let slashed =
+            (digit1.parse_to::<f64>(), alt(('/', '⁄')), digit1.parse_to::<f64>().verify(|d| *d != 0.0))
+                .map(|(over, _, under)| over / under);
+        alt((slashed, vulgar)).parse_next(input)
+    };
+    let whole = || digit1.parse_to::<f64>();
+    let mixed = alt((
+        (whole(), alt((space1, "-")), fraction).map(|(n, _, f)| n + f),
+        (whole(), vulgar).map(|(n, f)| n + f),
+    ));
+    let said = |value: f64| Amount { value, fraction: true };
+    alt((mixed.map(said), fraction.map(said), decimal.map(|value| Amount { value, fraction: false })))
+        .parse_next(input)
+}
+
+/// The fractions that have a letter of their own.
+fn vulgar(input: &mut &str) -> ModalResult<f64> {
+    alt((
+        '½'.value(0.5),
+        '¼'.value(0.25),
+        '¾'.value(0.75),
+        '⅛'.value(0.125),
+        '⅜'.value(0.375),
+        '⅝'.value(0.625),
+        '⅞'.value(0.875),
+        '⅓'.value(1.0 / 3.0),
+        '⅔'.value(2.0 / 3.0),
+    ))
+    .parse_next(input)
+}
+
+fn decimal(input: &mut &str) -> ModalResult<f64> {
+    let point = || one_of(['.', ',']);
+    let sign = || opt(one_of(['-', '−']));
+    let text = alt(((sign(), digit1, opt((point(), opt(digit1)))).take(), (sign(), point(), digit1).take()))
+        .parse_next(input)?;
+    Ok(text.replace(',', ".").replace('−', "-").parse().unwrap_or(f64::NAN))
+}
+
+/// A whole number at the head of `input`: digits, thousands parted by a comma, or a word.
+pub(crate) fn count(input: &mut &str) -> ModalResult<f64> {
+    let digits = alt((thousands, digit1.parse_to::<f64>()));
+    let article = opt(terminated(alt(("an", "a")), space1));
+    let dozens = (alt((digits, named)), opt(preceded(space1, multiple))).map(|(n, by)| n * by.unwrap_or(1.0));
+    let half = preceded((opt("a "), "half ", opt("a ")), multiple).map(|by| by / 2.0);
+    alt((half, dozens, preceded(article, multiple))).parse_next(input)
+}
+
+/// `1,200` and `12,500`: a comma before each three digits, and no digit or point behind them.
+fn thousands(input: &mut &str) -> ModalResult<f64> {
+    let end = input.find(|c: char| !c.is_ascii_digit() && c != ',').unwrap_or(input.len());
+    let (text, rest) = input.split_at(end);
+    let mut groups = text.split(',');
+    let first = groups.next().unwrap_or_default();
+    let parted = (1..=3).contains(&first.len()) && !first.starts_with('0') && text.contains(',');
+    let whole = parted && groups.all(|group| group.len() == 3) && !rest.starts_with('.');
+    let value = text.replace(',', "").parse().ok().filter(|_| whole);
+    let value = value.ok_or_else(backtrack)?;
+    *input = rest;
+    Ok(value)
+}
+
+fn named(input: &mut &str) -> ModalResult<f64> {
+    one_of_words(input, NAMED)
+}
+
+fn multiple(input: &mut &str) -> ModalResult<f64> {
+    one_of_words(input, MULTIPLES)
+}
+
+fn one_of_words(input: &mut &str, words: &[(&str, f64)]) -> ModalResult<f64> {
+    let found = words.iter().find(|(word, _)| {
+        input
+            .strip_prefix(word)
+            .is_some_and(|rest| !rest.starts_with(|c: char| c.is_alphanumeric() || c == '-'))
+    });
+    let (word, value) = found.ok_or_else(backtrack)?;
+    *input = &input[word.len()..];
+    Ok(*value)
+}
+
+/// Every word that is a number, for telling a misspelt word from a known one.
+pub(crate) fn words() -> impl Iterator<Item = &'static str> {
+    NAMED.iter().chain(MULTIPLES).map(|(word, _)| *word)
+}
+
+/// Reads a whole text as one number.
+///
+/// ```
+/// use lorimant_core::words::number::read;
+///
+/// assert_eq!(read("2 1/4"), Some(2.25));
+/// assert_eq!(read("2,5"), Some(2.5));
+/// assert_eq!(read("two"), None);
+/// ```
+#[must_use]
+pub fn read(text: &str) -> Option<f64> {
+    let amount = amount.parse(text.trim()).ok()?;
+    Some(amount.value).filter(|value| value.is_finite())
+}
+
+/// Reads a whole text as a whole number.
+///
+/// ```
+/// use lorimant_core::words::number::read_count;
+///
+/// assert_eq!(read_count("1,200"), Some(1200.0));
+/// assert_eq!(read_count("two dozen"), Some(24.0));
+/// assert_eq!(read_count("2.5"), None);
+/// ```
+#[must_use]
+pub fn read_count(text: &str) -> Option<f64> {
+    let text = text.trim().to_lowercase();
+    count.parse(text.as_str()).ok()
+}

@@ -1,0 +1,60 @@
+//! The sentence: a plan stated in words that are its inputs.
+//!
+//! Each kind of piece writes its own; [`crate::ask`] reads them all. What one writes the other understands.
+
+use serde::{Deserialize, Serialize};
+
+/// One phrase of a sentence: an input to change, or the words between.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Phrase {
+    /// The text as written.
+    pub text: String,
+    /// Which input it is, by its word; none for the words between.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub slot: Option<&'static str>,
+    /// The field of the request it writes to, which its faults name.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub field: Option<String>,
+}
+
+/// A change to one word.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(rename_all = "kebab-case", deny_unknown_fields)]
+pub enum Change {
+    /// What was typed in its place.
+    Typed(String),
+    /// So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
+    /// list.
+    Nudge(i32),
+}
+
+/// One choice for a word, and what it would change.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Choice<R> {
+    /// The word as the sentence would have it.
+    pub label: String,
+    /// What would then come of it, or why it cannot be.
+    pub effect: String,
+    /// Whether it is what stands there now.
+    pub chosen: bool,
+    /// Whether it can be made.
+    pub possible: bool,
+    /// The whole request with this choice made.
+    pub request: R,
+}
+
+/// The item so many steps on in a list, no further than its ends.
+pub(crate) fn next<T: Clone + PartialEq>(all: &[T], here: T, steps: i32) -> T {
+    let last = all.len().saturating_sub(1);
+    let at = all.iter().position(|item| *item == here).unwrap_or(0);
+    let moved = at.saturating_add_signed(steps as isize).min(last);
+    all.get(moved).cloned().unwrap_or(here)
+}
+
+/// The sentence as plain text.
+pub fn text(phrases: &[Phrase]) -> String {
+    phrases.iter().map(|phrase| phrase.text.as_str()).collect()
+}

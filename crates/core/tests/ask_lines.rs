@@ -1,0 +1,134 @@
+//! What makers type on the ask line, line by line: `tables/ask.tsv` says what each must be read as.
+//!
+//! A line is *right* when it is read as the table says. It is *silently wrong* when it is answered otherwise
+//! without a word: then the test fails, whatever the share of right lines.
+#![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
+
+use lorimant_core::ask::{Answer, Kept, answer};
+use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::piece::Piece;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+
+const TABLE: &str = include_str!("tables/ask.tsv");
+
+/// The lines of the table with what each must be.
+fn lines() -> impl Iterator<Item = (&'static str, &'static str)> {
+    let rows = TABLE.lines().filter(|row| !row.starts_with('#') && !row.trim().is_empty());
+    rows.map(|row| row.split_once('\t').unwrap_or_else(|| panic!("no tab in “{row}”")))
+}
+
+/// What of the expectation an answer does not meet.
+fn misses(reply: &Answer, wanted: &str) -> Vec<String> {
+    wanted.split(';').map(str::trim).filter(|want| !meets(reply, want)).map(str::to_owned).collect()
+}
+
+fn wire(reply: &Answer) -> Option<&Wire> {
+    let rings = reply.request.as_ref().map(|plan| &plan.wire);
+    rings.or(reply.pattern.as_ref().map(|finding| &finding.wire))
+}
+
+fn meets(reply: &Answer, want: &str) -> bool {
+    let (word, rest) = want.split_once(' ').unwrap_or((want, ""));
+    let number = || rest.trim().parse::<f64>().unwrap_or_else(|_| panic!("no number in “{want}”"));
+    let near = |value: f64, tolerance: f64| (value - number()).abs() <= tolerance;
+    let answered = !reply.headline.is_empty() && reply.faults.is_empty();
+    match word {
+        "rings" => answered && reply.request.as_ref().is_some_and(|plan| f64::from(plan.rings_n) == number()),
+        "inside" => reply
+            .request
+            .as_ref()
+            .is_some_and(|plan| near(plan.plan().unwrap().ring_inside_diameter_mm, 0.011)),
+        "short" => {
+            reply.request.as_ref().is_some_and(|plan| near(plan.plan().unwrap().ring_inside_short_mm, 0.02))
+        }
+        "rod" => reply.request.as_ref().is_some_and(|plan| near(plan.mandrel.diameter_mm, 0.001)),
+        "size" => wire(reply).is_some_and(|wire| near(wire.size_mm, 0.0006)),
+        "cut" => reply.request.as_ref().is_some_and(|plan| plan.cutting.method.word() == rest),
+        "blade" => {
+            reply.request.as_ref().is_some_and(|plan| plan.cutting.blade.is_some_and(|b| b.word() == rest))
+        }
+        "wound" => reply.request.as_ref().is_some_and(|plan| plan.winding.word() == rest),
+        "metal" => wire(reply).is_some_and(|wire| wire.metal.word() == rest),
+        "temper" => wire(reply).is_some_and(|wire| wire.temper.word() == rest),
+        "section" => wire(reply).is_some_and(|wire| wire.section.word() == rest),
+        "pairs" => {
+            answered
+                && reply
+                    .pattern
+                    .as_ref()
+                    .is_some_and(|one| one.in_pairs() && f64::from(one.pieces_n) == number())
+        }
+        "pieces" => {
+            answered && reply.pattern.as_ref().is_some_and(|one| f64::from(one.blanks_n()) == number())
+        }
+        "kind" => reply.pattern.as_ref().is_some_and(|one| one.kind.0.kind == rest),
+        "mirrored" => reply.pattern.as_ref().is_some_and(|one| one.mirrored),
+        "opens" => reply.opens.is_some_and(|view| view.word() == rest),
+        "says" => answered && reply.headline.contains(rest),
+        "makes" => reply.makes.iter().any(|one| one.name == rest && one.n > 0),
+        "notes" => reply.assumed.iter().any(|said| said.contains(rest)),
+        "points" => !answered && reply.unclear.iter().any(|one| one.text.trim() == rest),
+        "lacks" => !answered && reply.missing.iter().any(|one| one.contains(rest)),
+        "refuses" => reply.faults.iter().any(|one| one.sentence.contains(rest)),
+        // Any parameter of a finding by its name.
+        name => reply
+            .pattern
+            .as_ref()
+            .is_some_and(|one| one.kind.0.parameter(name).is_some() && near(one.value(name), 0.0006)),
+    }
+}
+
+/// Answered, though not as meant, and nothing pointed at: what must never be.
+fn silently_wrong(reply: &Answer) -> bool {
+    !reply.headline.is_empty()
+        && reply.unclear.is_empty()
+        && reply.missing.is_empty()
+        && reply.faults.is_empty()
+}
+
+fn kept() -> Vec<Kept> {
+    let hooks = PatternRequest::usual(Kind::called("hooks").unwrap());
+    vec![Kept { name: "lake hooks".to_owned(), piece: Piece::Finding(hooks) }]
+}
+
+#[test]
+fn what_makers_type_is_read_as_they_mean_it() {
+    let (mut n, mut wrong, mut silent) = (0_u32, vec![], vec![]);
+    for (line, wanted) in lines() {
+        n += 1;
+        let reply = answer(line, &Workshop::default(), &kept());
+        let missed = misses(&reply, wanted);
+        if missed.is_empty() {
+            continue;
+        }
+        let said = format!("{line:?} is not “{}”: {}", missed.join("; "), told(&reply));
+        if silently_wrong(&reply) { silent.push(said) } else { wrong.push(said) }
+    }
+    assert!(n >= 150, "the table has {n} lines");
+    assert!(
+        silent.is_empty(),
+        "silently wrong:\n{}\n\nwrong, and said:\n{}",
+        silent.join("\n"),
+        wrong.join("\n")
+    );
+    let share = f64::from(n - u32::try_from(wrong.len()).unwrap()) / f64::from(n);
+    assert!(share > 0.9, "{:.0} % of {n} are right\n{}", 100.0 * share, wrong.join("\n"));
+    println!("{n} lines: {:.1} % right, none silently wrong\n{}", 100.0 * share, wrong.join("\n"));
+}
+
+/// An answer in a few words.
+fn told(reply: &Answer) -> String {
+    let plan = reply.request.as_ref().map(|plan| format!("{plan:?}"));
+    let finding = reply.pattern.as_ref().map(|one| format!("{one:?}"));
+    let unclear: Vec<String> =
+        reply.unclear.iter().map(|one| format!("{} ({})", one.text, one.why)).collect();
+    format!(
+        "“{}” unclear {unclear:?} missing {:?} faults {:?} {} {}",
+        reply.headline,
+        reply.missing,
+        reply.faults.iter().map(|fault| &fault.sentence).collect::<Vec<_>>(),
+        plan.unwrap_or_default(),
+        finding.unwrap_or_default()
+    )
+}
