@@ -2,11 +2,11 @@
 
 use anyhow::Context as _;
 
-use crate::export::document::PlanDocument;
-use crate::export::rack::RackDocument;
+use crate::document::plans::PlanDocument;
+use crate::document::rack::RackDocument;
 use crate::problem::understand;
 use crate::store::{Store, keep_settings, settings};
-use crate::store::{rack, shelf};
+use crate::store::{batch, rack, shelf};
 
 const WORKSHOP: &str = include_str!("../../../demo/workshop.json");
 const RACK: &str = include_str!("../../../demo/rack.json");
@@ -22,7 +22,7 @@ pub fn load(store: &Store) -> anyhow::Result<()> {
         understand(RACK.as_bytes()).map_err(|problem| anyhow::anyhow!("demo: {}", problem.detail))?;
     stock.check().context("the demo rack is not sound")?;
     let loaded = store.write(|transaction| {
-        let batch = shelf::batch(transaction)?;
+        let batch = batch::next(transaction)?;
         if let Some(new) = &document.settings {
             let (_, revision) = settings(transaction)?;
             keep_settings(transaction, new, revision)?;

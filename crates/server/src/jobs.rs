@@ -5,8 +5,8 @@ use std::sync::atomic::{AtomicBool, Ordering};
 use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 use std::time::{Duration, Instant};
 
-use lorimant_core::cut_plan::{CutPlan, CutRequest, Progress};
 use lorimant_core::fault::Faults;
+use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Progress};
 use serde::Serialize;
 use utoipa::ToSchema;
 

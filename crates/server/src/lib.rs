@@ -4,13 +4,17 @@
 
 mod assets;
 mod demo;
+mod document;
 mod export;
 mod guard;
+mod hosts;
 mod jobs;
+mod kept;
 mod problem;
 mod routes;
 mod scale;
 mod session;
+mod state;
 mod store;
 
 use std::net::SocketAddr;
@@ -32,16 +36,6 @@ pub use store::{Store, StoreError};
 /// Largest request body taken, bytes.
 const LARGEST_BODY: usize = 2 * 1024 * 1024;
 
-/// What every request handler shares.
-#[derive(Clone)]
-pub(crate) struct State {
-    store: Store,
-    sessions: session::Sessions,
-    hosts: guard::Hosts,
-    scale: Scale,
-    jobs: jobs::Jobs,
-}
-
 /// The whole application on one open store, for the address it will be reached at, with its scale.
 ///
 /// # Errors
@@ -53,8 +47,8 @@ pub fn app(
     scale: Scale,
 ) -> Result<Router, StoreError> {
     let sessions = session::Sessions::new(store.passphrase_hash()?);
-    let hosts = guard::Hosts::new(address, host_names);
-    let state = State { store, sessions, hosts, scale, jobs: jobs::Jobs::default() };
+    let hosts = hosts::Hosts::new(address, host_names);
+    let state = state::State { store, sessions, hosts, scale, jobs: jobs::Jobs::default() };
     // A small answer arrives sooner as it is than pressed and unpressed.
     let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);
     let compression = compression.compress_when(DefaultPredicate::new().and(SizeAbove::new(u16::MAX)));
@@ -81,11 +75,11 @@ pub fn openapi() -> String {
 /// The published JSON schema of a plan document.
 #[must_use]
 pub fn plan_schema() -> String {
-    export::document::schema()
+    document::schema()
 }
 
 /// The published JSON schema of a rack.
 #[must_use]
 pub fn rack_schema() -> String {
-    export::document::rack_schema()
+    document::rack_schema()
 }

@@ -78,7 +78,7 @@ async fn a_rest_too_short_goes_to_clean_scrap_by_its_weight() {
     let booked = workshop.post("/api/cut-plans/book", &json!({ "lots": [cut] })).await;
     assert_eq!(booked.status, StatusCode::CREATED, "{}", booked.text());
     let scrap = workshop.get("/api/scrap").await.json();
-    let density = lorimant_core::metal::Metal::Brass.figures().density_g_cm3;
+    let density = lorimant_core::wire::metal::Metal::Brass.figures().density_g_cm3;
     let grams = 0.0295 * std::f64::consts::FRAC_PI_4 * density;
     assert!((number(&scrap["piles"][0]["mass_g"]) - grams).abs() < 0.001, "{scrap}");
     // The lot is used up, and stands with those that are.

@@ -44,7 +44,7 @@ async fn wire_comes_in_by_length_or_by_weight() {
     // A hundred grams of 1 mm copper: 100 / (π/4 · 8.96 g/m).
     let reply = workshop.post("/api/lots", &json!({ "lot": lot("By weight"), "mass_g": 100.0 })).await.json();
     let metres = reply["lot"]["standing"]["left_mm"].as_f64().unwrap() / 1000.0;
-    let density = lorimant_core::metal::Metal::Copper.figures().density_g_cm3;
+    let density = lorimant_core::wire::metal::Metal::Copper.figures().density_g_cm3;
     assert!((metres - 100.0 / (std::f64::consts::FRAC_PI_4 * density)).abs() < 1e-5, "{metres}");
     let both = json!({ "lot": lot("Both"), "mass_g": 100.0, "length_mm": 5.0 });
     assert!(workshop.post("/api/lots", &both).await.fault("length_mm").contains("not both"));
@@ -330,34 +330,4 @@ fn a_booking_broken_off_is_booked_whole_or_not_at_all() {
     // Each a cut and a trim for every lot.
     assert!(batches.iter().all(|batch| *batch == (2 * LOTS, LOTS, LOTS)), "{batches:?}");
     assert!(batches.len() >= acknowledged && acknowledged > 0, "{} of {acknowledged}", batches.len());
-}
-
-/// A file of the second schema has no rack yet; what it keeps is there afterwards, and the rack is empty.
-#[tokio::test]
-async fn a_file_from_before_the_rack_is_brought_up_to_date() {
-    let folder = tempfile::tempdir().unwrap();
-    let path = folder.path().join("workshop.lorimant");
-    let old = rusqlite::Connection::open(&path).unwrap();
-    old.execute_batch(include_str!("../src/store/schema.sql")).unwrap();
-    old.execute_batch("CREATE INDEX changes_by_entry ON changes (entry, revision); PRAGMA user_version = 2;")
-        .unwrap();
-    let record = r#"{"name":"Collars","request":{"wire":{"metal":"brass","size_mm":0.8},"mandrel":{"diameter_mm":4}}}"#;
-    old.execute(
-        "INSERT INTO entries (shelf, name, record, revision, created_at, updated_at) VALUES ('plan', 'Collars', ?1, 1, '', '')",
-        [record],
-    )
-    .unwrap();
-    let settings = r#"{"workshop_name":"Old","unit":"mm","gauge":"awg","theme":"dark"}"#;
-    old.execute("INSERT INTO settings (id, record, revision) VALUES (1, ?1, 1)", [settings]).unwrap();
-    drop(old);
-    let store = Store::open(&path).unwrap();
-    let workshop = Workshop::of(folder, store);
-    assert_eq!(workshop.get("/api/plans").await.json()["total"], 1);
-    assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
-    let settings = workshop.get("/api/settings").await.json();
-    assert_eq!(
-        (&settings["settings"]["workshop_name"], &settings["settings"]["hour_rate"]),
-        (&json!("Old"), &json!("0"))
-    );
-    receive(&workshop, "Blue spool", 100.0).await;
 }

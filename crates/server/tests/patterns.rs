@@ -116,7 +116,7 @@ async fn another_wire_and_a_mate() {
     let front = transferred["request"]["parameters"]["front_mm"].as_f64().unwrap();
     assert!((front - 22.0).abs() < 1e-6, "twice the wire, twice the front: {front}");
     let ring = json!({ "wire": { "metal": "copper", "size_mm": 2.5 }, "mandrel": { "diameter_mm": 8 }, "rings_n": 1 });
-    let pair = json!({ "first": { "pattern": hook() }, "second": { "ring": ring } });
+    let pair = json!({ "first": { "finding": hook() }, "second": { "rings": ring } });
     let fits = workshop.post("/api/patterns/mate", &pair).await.json();
     assert!(
         fits.as_array().unwrap().iter().any(|fit| fit["ok"] == false),

@@ -184,28 +184,3 @@ async fn files_are_reopened_and_newer_ones_refused() {
     std::fs::write(&text, "not a workshop ".repeat(100)).unwrap();
     assert!(Store::open(&text).is_err());
 }
-
-/// A file of the first schema is brought up to date: what was kept is there, its changes are revisions.
-#[tokio::test]
-async fn a_file_of_the_first_schema_is_brought_up_to_date() {
-    let folder = tempfile::tempdir().unwrap();
-    let path = folder.path().join("workshop.lorimant");
-    {
-        let old = rusqlite::Connection::open(&path).unwrap();
-        old.execute_batch(include_str!("../src/store/schema.sql")).unwrap();
-        old.pragma_update(None, "user_version", 1).unwrap();
-        let record = json!({ "name": "From before", "request": {
-            "wire": { "metal": "copper", "size_mm": 1.0 }, "mandrel": { "diameter_mm": 5 }, "rings_n": 7 } });
-        old.execute(
-            "INSERT INTO entries (shelf, name, record, revision, created_at, updated_at) VALUES ('plan', 'From before', ?1, 1, '', '')",
-            [record.to_string()],
-        )
-        .unwrap();
-    }
-    let workshop = Workshop::of(folder, Store::open(&path).unwrap());
-    let plans = workshop.get("/api/plans").await.json();
-    assert_eq!(plans["entries"][0]["name"], "From before");
-    let kept = json!({ "name": "New", "request": { "kind": "eye-pin", "wire": { "metal": "copper", "size_mm": 0.8 } } });
-    assert_eq!(workshop.post("/api/patterns", &kept).await.status, StatusCode::CREATED);
-    drop(workshop);
-}

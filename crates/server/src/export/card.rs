@@ -1,8 +1,8 @@
 //! The pattern card: a finding on one page, its drawing and its blank at true size, with bars to check
 //! the printer by; and the label for its bag.
 
-use lorimant_core::length::LengthUnit;
 use lorimant_core::pattern::step::Mark;
+use lorimant_core::words::length::LengthUnit;
 
 use super::finding::Finding;
 use super::label::{self, Label};
@@ -208,10 +208,9 @@ fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
 /// Draws the label for the bag.
 pub(super) fn label(of: &Finding) -> String {
     let request = &of.pattern.request;
-    let pairs = if request.kind.0.paired { "pairs" } else { "pieces" };
     label::of(&Label {
         name: &of.pattern.name,
-        count: format!("{} {pairs}", request.pieces_n),
+        count: request.count_shown(),
         rows: bag_rows(of),
         date: &of.date,
         workshop: &of.workshop,

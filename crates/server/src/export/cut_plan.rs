@@ -2,17 +2,16 @@
 
 use std::collections::BTreeMap;
 
-use lorimant_core::cut_plan::{CutPlan, StockCut};
 use lorimant_core::fault::Faults;
-use lorimant_core::length::{LengthUnit, shown};
-use lorimant_core::stock::wire_shown;
+use lorimant_core::rack::cut_plan::{CutPlan, StockCut};
 use lorimant_core::wire::Wire;
+use lorimant_core::words::length::{LengthUnit, shown};
 use serde::Deserialize;
 use utoipa::ToSchema;
 
 use super::svg::{Page, Type, lightened, shaded};
 use super::{pdf, plain};
-use crate::store::kept::Settings;
+use crate::kept::Settings;
 
 const WIDTH: f64 = 210.0;
 const HEIGHT: f64 = 297.0;
@@ -55,7 +54,7 @@ pub(crate) fn pdf(sheet: &PlanSheet, settings: &Settings) -> anyhow::Result<Vec<
 }
 
 fn pages(sheet: &PlanSheet, settings: &Settings) -> Vec<String> {
-    let title = format!("Cut plan: {}", wire_shown(&sheet.wire, settings.unit));
+    let title = format!("Cut plan: {}", sheet.wire.shown(settings.unit));
     let longest = sheet.plan.stock.iter().map(|cut| cut.length_mm).fold(1.0, f64::max);
     let mut pages = vec![];
     let mut page = Page::new(WIDTH, HEIGHT);
@@ -125,7 +124,7 @@ fn foot(mut page: Page, number: usize, title: &str) -> String {
 pub(crate) fn csv(sheet: &PlanSheet) -> anyhow::Result<Vec<u8>> {
     let mut table = csv::Writer::from_writer(vec![]);
     table.write_record(["lot", "kind", "wire", "what", "length_mm", "n", "left_mm", "scrap_mm"])?;
-    let wire = wire_shown(&sheet.wire, LengthUnit::Mm);
+    let wire = sheet.wire.shown(LengthUnit::Mm);
     for cut in &sheet.plan.stock {
         for group in &cut.cuts {
             table.write_record([

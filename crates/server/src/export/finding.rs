@@ -3,11 +3,12 @@
 use anyhow::anyhow;
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::pattern::sheet::{PatternSheet, PatternWorked};
-use lorimant_core::workshop::Workshop;
+use lorimant_core::tool::workshop::Workshop;
 
-use super::{card, document, dxf, file_stem, pdf, plain};
+use super::{card, dxf, file_stem, pdf, plain};
+use crate::document::plans::PlanDocument;
+use crate::kept::{Kept as _, KeptPattern, Settings};
 use crate::problem::Problem;
-use crate::store::kept::{Kept as _, KeptPattern, Settings};
 
 /// What a finding can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -98,7 +99,7 @@ pub(crate) fn make(of: &Finding, format: PatternFormat) -> anyhow::Result<Vec<u8
         }
         PatternFormat::Bends => bends(of)?.into_bytes(),
         PatternFormat::Json => {
-            serde_json::to_vec_pretty(&document::PlanDocument::of(vec![], vec![of.pattern.clone()]))?
+            serde_json::to_vec_pretty(&PlanDocument::of(vec![], vec![of.pattern.clone()]))?
         }
     })
 }

@@ -1,6 +1,6 @@
 //! The label for the bag: 80 × 45 mm.
 
-use lorimant_core::length::LengthUnit;
+use lorimant_core::words::length::LengthUnit;
 
 use super::Sheetable;
 use super::svg::{Page, Type, wrapped};

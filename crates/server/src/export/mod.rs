@@ -3,22 +3,21 @@
 mod card;
 pub(crate) mod cut_plan;
 mod cut_sheet;
-pub(crate) mod document;
 mod dxf;
 pub(crate) mod finding;
 mod label;
 mod pdf;
-pub(crate) mod rack;
 pub(crate) mod rack_tables;
 mod svg;
 pub(crate) mod table;
 
 use lorimant_core::ring::RingRequest;
 use lorimant_core::ring::sheet::{Sheet, Worked};
-use lorimant_core::workshop::Workshop;
+use lorimant_core::tool::workshop::Workshop;
 
+use crate::document::plans::PlanDocument;
+use crate::kept::{Kept as _, KeptPlan, Settings};
 use crate::problem::Problem;
-use crate::store::kept::{Kept as _, KeptPlan, Settings};
 
 /// What a plan can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -111,7 +110,7 @@ pub(crate) fn make(sheetable: &Sheetable, format: Format) -> anyhow::Result<Vec<
         Format::LabelPdf => pdf::from_svg(&label::draw(sheetable))?,
         Format::Csv => table::write(std::slice::from_ref(&sheetable.plan))?.into_bytes(),
         Format::Json => {
-            let document = document::PlanDocument::of(vec![sheetable.plan.clone()], vec![]);
+            let document = PlanDocument::of(vec![sheetable.plan.clone()], vec![]);
             serde_json::to_vec_pretty(&document)?
         }
     })

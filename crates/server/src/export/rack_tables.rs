@@ -1,17 +1,17 @@
 //! The rack as tables: lots, ledger, keepings and scrap out and in, the buying list out.
 
-use lorimant_core::cut_plan::StockKind;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::metal::Temper;
-use lorimant_core::section::Section;
-use lorimant_core::stock::buying::{Keeping, Need};
-use lorimant_core::stock::scrap::ScrapChange;
-use lorimant_core::stock::{Lot, Movement, MovementKind, Surface, both_ways};
+use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::buying::{Keeping, Need};
+use lorimant_core::rack::stock::scrap::ScrapChange;
+use lorimant_core::rack::stock::{Lot, Movement, MovementKind, Surface, both_ways};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::Temper;
+use lorimant_core::wire::section::Section;
 use rust_decimal::Decimal;
 
 use super::plain;
-use super::rack::{LotWithLedger, NamedMovement};
+use crate::document::rack::{LotWithLedger, NamedMovement};
 use crate::store::ledger::LedgerLine;
 
 /// A table that goes out and comes back in, told by its headings.

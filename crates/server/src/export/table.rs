@@ -1,7 +1,7 @@
 //! Plans as a table: one line a plan, its inputs and its main figures.
 
 use super::plain;
-use crate::store::kept::KeptPlan;
+use crate::kept::KeptPlan;
 
 const HEADINGS: [&str; 22] = [
     "name",
@@ -35,7 +35,7 @@ pub(crate) fn write(plans: &[KeptPlan]) -> anyhow::Result<String> {
     for kept in plans {
         let request = &kept.request;
         let plan = request.plan()?;
-        let sawn = request.cutting.method == lorimant_core::cutting::Method::Saw;
+        let sawn = request.cutting.method == lorimant_core::tool::cutting::Method::Saw;
         let blade = if sawn { request.cutting.blade_for(request.wire.size_mm).word() } else { "" };
         table.write_record([
             plain(&kept.name),

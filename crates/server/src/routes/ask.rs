@@ -2,16 +2,21 @@
 
 use axum::Json;
 use axum::extract::State as Shared;
-use lorimant_core::ask::Answer;
+use lorimant_core::ask::{Answer, Kept};
 use lorimant_core::fault::Fault;
-use lorimant_core::length::{self, Reading};
+use lorimant_core::piece::Piece;
+use lorimant_core::words::length::{self, Reading};
 use serde::Deserialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::State;
+use super::read;
+use crate::kept::{KeptPattern, KeptPlan};
 use crate::problem::{Body, Problem};
+use crate::state::State;
+use crate::store::StoreError;
+use crate::store::shelf::{Entry, Shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(ask)).routes(routes!(read_length))
@@ -28,8 +33,21 @@ struct Typed {
 /// Answers the ask line.
 #[utoipa::path(post, path = "/api/ask", request_body = Typed,
     responses((status = 200, body = Answer), (status = 422, body = Problem)))]
-async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Json<Answer> {
-    Json(lorimant_core::ask::answer(&typed.text, &state.store.workshop()))
+async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<Json<Answer>, Problem> {
+    let kept = read(&state, kept_pieces).await?;
+    Ok(Json(lorimant_core::ask::answer(&typed.text, &state.store.workshop(), &kept)))
+}
+
+/// Everything kept that can be made, with its name.
+fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
+    let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(connection)?;
+    let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(connection)?;
+    let rings =
+        plans.into_iter().map(|entry| Kept { name: entry.name, piece: Piece::Rings(entry.record.request) });
+    let findings = patterns
+        .into_iter()
+        .map(|entry| Kept { name: entry.name, piece: Piece::Finding(entry.record.request) });
+    Ok(rings.chain(findings).collect())
 }
 
 /// Reads one typed length.

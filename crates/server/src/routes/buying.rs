@@ -4,12 +4,12 @@ use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use axum::response::Response;
-use lorimant_core::cut_plan::picked;
-use lorimant_core::listing::{self, Listing};
+use lorimant_core::rack::cut_plan::picked;
+use lorimant_core::rack::listing::{self, Listing};
+use lorimant_core::rack::stock::both_ways;
+use lorimant_core::rack::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
+use lorimant_core::rack::stock::scrap::{MetalPrice, Scrap, ScrapChange};
 use lorimant_core::ring::supply::Supply;
-use lorimant_core::stock::both_ways;
-use lorimant_core::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
-use lorimant_core::stock::scrap::{MetalPrice, Scrap, ScrapChange};
 use lorimant_core::wire::Wire;
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
@@ -18,11 +18,12 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::{file, made, read, write};
-use crate::State;
 use crate::export::rack_tables::needs_csv;
 use crate::problem::{Body, Problem, understand};
+use crate::state::State;
+use crate::store::batch;
 use crate::store::rack;
-use crate::store::shelf::{self, Entry, Written};
+use crate::store::shelf::{Entry, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -85,7 +86,7 @@ async fn keep(
 ) -> Result<Json<Written<Keeping>>, Problem> {
     keeping.check()?;
     let written = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         Ok(Written { entry: rack::keep(t, undo, &keeping)?, undo })
     });
     written.await.map(Json)
@@ -178,7 +179,7 @@ async fn book_scrap(
 ) -> Result<(StatusCode, Json<BookedScrap>), Problem> {
     change.check()?;
     let undo = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         crate::store::ledger::book_scrap(t, undo, &change)?;
         Ok(undo)
     });

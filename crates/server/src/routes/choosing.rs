@@ -2,8 +2,9 @@
 
 use axum::Json;
 use axum::extract::State as Shared;
-use lorimant_core::choose::{ChooseRequest, Choosing, Purpose, WireCandidate};
-use lorimant_core::cost::{Cost, CostRequest, CostStart};
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::choose::{ChooseRequest, Choosing, WireCandidate};
+use lorimant_core::rack::cost::{Cost, CostRequest, CostStart};
 use lorimant_core::wire::Wire;
 use serde::Deserialize;
 use utoipa::ToSchema;
@@ -11,8 +12,8 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::read;
-use crate::State;
 use crate::problem::{Body, Problem};
+use crate::state::State;
 use crate::store::rack;
 
 pub(super) fn router() -> OpenApiRouter<State> {
@@ -63,11 +64,11 @@ async fn work_out_cost(Body(request): Body<CostRequest>) -> Result<Json<Cost>, P
 }
 
 /// A piece whose cost is to be worked out: what is known of it before anything is typed.
-#[utoipa::path(post, path = "/api/costs/start", request_body = Purpose,
+#[utoipa::path(post, path = "/api/costs/start", request_body = Piece,
     responses((status = 200, body = CostStart), (status = 422, body = Problem)))]
 async fn start_cost(
     Shared(state): Shared<State>,
-    Body(purpose): Body<Purpose>,
+    Body(purpose): Body<Piece>,
 ) -> Result<Json<CostStart>, Problem> {
     let ((settings, _), lots) =
         read(&state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;

@@ -7,25 +7,25 @@ use axum::Json;
 use axum::extract::{Path, State as Shared};
 use axum::http::StatusCode;
 use axum::response::Response;
-use lorimant_core::cut_plan::picked::{self, WireDemand};
-use lorimant_core::cut_plan::{CutPlan, CutRequest, Stock};
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::stock::booking::LotCut;
-use lorimant_core::stock::same_wire;
+use lorimant_core::rack::cut_plan::picked::{self, WireDemand};
+use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Stock};
+use lorimant_core::rack::stock::booking::LotCut;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::plans::Archive;
+use super::entries::Archive;
 use super::{file, made, read, write};
-use crate::State;
 use crate::export::cut_plan::{self, PlanSheet};
 use crate::jobs::JobState;
+use crate::kept::{Kept as _, Pick};
 use crate::problem::{Body, Problem};
-use crate::store::kept::{Kept as _, Pick};
+use crate::state::State;
+use crate::store::batch;
 use crate::store::rack;
-use crate::store::shelf::{self, Edit, Entry, Shelf, Written};
+use crate::store::shelf::{Edit, Entry, Shelf, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -106,7 +106,11 @@ async fn list_picks(Shared(state): Shared<State>) -> Result<Json<Vec<PickedRow>>
     let unit = state.store.workshop().habits.unit;
     let picks = read(&state, rack::picks).await?;
     let row = |one: rack::PickedEntry| PickedRow {
-        blanks: one.picked.blanks_shown(unit),
+        blanks: one
+            .picked
+            .piece
+            .blanks(unit)
+            .map_or_else(|faults| faults.to_string(), |blanks| blanks.shown(unit)),
         what: one.picked.what,
         says: one.sentence,
         pick: one.pick,
@@ -124,23 +128,23 @@ async fn pick(
     new.check()?;
     let written = write(&state, move |t| {
         rack::pickable(t, new.entry, new.pieces_n)?;
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         Ok(Written { entry: Shelf::Picks.add(t, undo, &new)?, undo })
     });
     Ok((StatusCode::CREATED, Json(written.await?)))
 }
 
 /// Changes how many are picked.
-#[utoipa::path(put, path = "/api/picks/{id}", params(("id" = i64, Path), super::plans::Revised), request_body = Pick,
+#[utoipa::path(put, path = "/api/picks/{id}", params(("id" = i64, Path), super::entries::Revised), request_body = Pick,
     responses((status = 200, body = Written<Pick>), (status = 409, body = Problem), (status = 422, body = Problem)))]
 async fn change_pick(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    axum::extract::Query(super::plans::Revised { revision }): axum::extract::Query<super::plans::Revised>,
+    axum::extract::Query(super::entries::Revised { revision }): axum::extract::Query<super::entries::Revised>,
     Body(pick): Body<Pick>,
 ) -> Result<Json<Written<Pick>>, Problem> {
     pick.check()?;
-    super::plans::edit(&state, Shelf::Picks, id, revision, Edit::Replace(pick)).await
+    super::entries::edit(&state, Shelf::Picks, id, revision, Edit::Replace(pick)).await
 }
 
 /// Takes a pick off the list, or puts it back.
@@ -151,7 +155,7 @@ async fn archive_pick(
     Path(id): Path<i64>,
     Body(wish): Body<Archive>,
 ) -> Result<Json<Written<Pick>>, Problem> {
-    super::plans::edit(&state, Shelf::Picks, id, wish.revision, Edit::Archive(wish.archived)).await
+    super::entries::edit(&state, Shelf::Picks, id, wish.revision, Edit::Archive(wish.archived)).await
 }
 
 /// What is wanted of one wire, and what there is of it on the rack.
@@ -180,19 +184,21 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
     let picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
     let wires = picked::by_wire(&picked, unit)?;
     let wanted = wires.into_iter().map(|mut demand| {
-        if let Some(keeping) = keepings.iter().find(|entry| same_wire(&entry.record.wire, &demand.wire)) {
+        if let Some(keeping) = keepings.iter().find(|entry| entry.record.wire.stands_for(&demand.wire)) {
             demand.shortest_useful_mm = keeping.record.useful_mm();
         }
         let of_wire: Vec<_> =
-            lots.iter().filter(|lot| same_wire(&lot.entry.record.wire, &demand.wire)).collect();
+            lots.iter().filter(|lot| lot.entry.record.wire.stands_for(&demand.wire)).collect();
         let stock = of_wire.iter().map(|lot| Stock {
             id: lot.entry.id.to_string(),
             length_mm: lot.standing.left_mm,
             kind: lot.entry.record.kind,
         });
         let names = of_wire.iter().map(|lot| (lot.entry.id.to_string(), lot.entry.name.clone()));
-        let picks =
-            picks.iter().filter(|one| same_wire(one.picked.wire(), &demand.wire)).map(|one| one.pick.id);
+        let picks = picks
+            .iter()
+            .filter(|one| one.picked.piece.wire().stands_for(&demand.wire))
+            .map(|one| one.pick.id);
         let colour = demand.wire.metal.figures().colour;
         Wanted { colour, stock: stock.collect(), names: names.collect(), picks: picks.collect(), demand }
     });
@@ -236,7 +242,7 @@ async fn book_cuts(
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
     let lots_n = cuts.lots.len();
     let undo = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         rack::book_cuts(t, undo, &cuts.lots)?;
         for id in &cuts.picks {
             let pick: Entry<Pick> = Shelf::Picks.get(t, *id)?;

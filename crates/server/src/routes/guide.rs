@@ -1,20 +1,20 @@
 //! Tables to look things up in: gauges, metals, cautions.
 
 use axum::Json;
-use lorimant_core::choose::{Finish, Joined, Maker};
-use lorimant_core::cut_plan::StockKind;
-use lorimant_core::gauge::{self, GaugeRow, GaugeSystem};
-use lorimant_core::metal::{Figures, Metal, Temper};
 use lorimant_core::pattern::Worn;
-use lorimant_core::section::Section;
-use lorimant_core::stock::scrap::Cleanliness;
-use lorimant_core::stock::{MovementKind, Surface};
+use lorimant_core::rack::choose::{Finish, Joined, Maker};
+use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::scrap::Cleanliness;
+use lorimant_core::rack::stock::{MovementKind, Surface};
+use lorimant_core::wire::metal::{Figures, Metal, Temper};
+use lorimant_core::wire::section::Section;
+use lorimant_core::words::gauge::{self, GaugeRow, GaugeSystem};
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::State;
+use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(gauges)).routes(routes!(metals)).routes(routes!(words))
@@ -51,12 +51,19 @@ struct MetalRow {
     shown: &'static str,
     /// Its figures.
     figures: Figures,
+    /// How it is joined, in words.
+    joining: String,
 }
 
 /// The metals with their handbook figures.
 #[utoipa::path(get, path = "/api/metals", responses((status = 200, body = Vec<MetalRow>)))]
 async fn metals() -> Json<Vec<MetalRow>> {
-    let row = |metal: &Metal| MetalRow { metal: *metal, shown: metal.shown(), figures: metal.figures() };
+    let row = |metal: &Metal| MetalRow {
+        metal: *metal,
+        shown: metal.shown(),
+        figures: *metal.figures(),
+        joining: metal.joining(),
+    };
     Json(Metal::ALL.iter().map(row).collect())
 }
 

@@ -1,20 +1,18 @@
 //! Kept patterns: finding, keeping, revising, putting away, and their earlier revisions.
 
 use axum::Json;
-use axum::extract::{Path, Query, State as Shared};
-use axum::http::StatusCode;
+use axum::extract::{Path, State as Shared};
 use axum::response::Response;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::plans::{Archive, ListQuery, Revised, edit};
+use super::entries::shelf_routes;
 use super::read;
-use super::tools::add;
-use crate::State;
-use crate::export::document::PlanDocument;
-use crate::problem::{Body, Problem};
-use crate::store::kept::{Kept as _, KeptPattern};
-use crate::store::shelf::{Edit, Entry, Page, Revision, Shelf, Written};
+use crate::document::plans::PlanDocument;
+use crate::kept::KeptPattern;
+use crate::problem::Problem;
+use crate::state::State;
+use crate::store::shelf::{Entry, Revision, Shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -25,23 +23,16 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(all_patterns_json))
 }
 
-/// Lists kept patterns, last changed first.
-#[utoipa::path(get, path = "/api/patterns", params(ListQuery), responses((status = 200, body = Page<KeptPattern>)))]
-async fn list_patterns(
-    Shared(state): Shared<State>,
-    Query(query): Query<ListQuery>,
-) -> Result<Json<Page<KeptPattern>>, Problem> {
-    read(&state, |connection| Shelf::Patterns.page(connection, &query.wanted())).await.map(Json)
-}
-
-/// Keeps a pattern.
-#[utoipa::path(post, path = "/api/patterns", request_body = KeptPattern,
-    responses((status = 201, body = Written<KeptPattern>), (status = 422, body = Problem)))]
-async fn keep_pattern(
-    Shared(state): Shared<State>,
-    Body(pattern): Body<KeptPattern>,
-) -> Result<(StatusCode, Json<Written<KeptPattern>>), Problem> {
-    add(&state, Shelf::Patterns, pattern).await
+shelf_routes! {
+    Patterns of KeptPattern;
+    /// Lists kept patterns, last changed first.
+    list_patterns at "/api/patterns";
+    /// Keeps a pattern.
+    keep_pattern;
+    /// Changes a kept pattern; what it was stays as a revision.
+    change_pattern at "/api/patterns/{id}";
+    /// Puts a pattern away, or takes it out again.
+    archive_pattern at "/api/patterns/{id}/archive";
 }
 
 /// One kept pattern.
@@ -52,30 +43,6 @@ async fn get_pattern(
     Path(id): Path<i64>,
 ) -> Result<Json<Entry<KeptPattern>>, Problem> {
     read(&state, move |connection| Shelf::Patterns.get(connection, id)).await.map(Json)
-}
-
-/// Changes a kept pattern; what it was stays as a revision.
-#[utoipa::path(put, path = "/api/patterns/{id}", params(("id" = i64, Path), Revised), request_body = KeptPattern,
-    responses((status = 200, body = Written<KeptPattern>), (status = 409, body = Problem), (status = 422, body = Problem)))]
-async fn change_pattern(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Query(Revised { revision }): Query<Revised>,
-    Body(pattern): Body<KeptPattern>,
-) -> Result<Json<Written<KeptPattern>>, Problem> {
-    pattern.check()?;
-    edit(&state, Shelf::Patterns, id, revision, Edit::Replace(pattern)).await
-}
-
-/// Puts a pattern away, or takes it out again.
-#[utoipa::path(post, path = "/api/patterns/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
-    responses((status = 200, body = Written<KeptPattern>), (status = 409, body = Problem)))]
-async fn archive_pattern(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Body(wish): Body<Archive>,
-) -> Result<Json<Written<KeptPattern>>, Problem> {
-    edit(&state, Shelf::Patterns, id, wish.revision, Edit::Archive(wish.archived)).await
 }
 
 /// A pattern as it stood at each revision, newest first.

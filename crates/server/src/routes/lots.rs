@@ -3,23 +3,24 @@
 use axum::Json;
 use axum::extract::{Path, Query, State as Shared};
 use axum::http::StatusCode;
-use lorimant_core::cut_plan::StockKind;
 use lorimant_core::fault::Fault;
-use lorimant_core::metal::Metal;
-use lorimant_core::stock::scale::Weighed;
-use lorimant_core::stock::{Lot, Movement, MovementKind, both_ways, scale};
+use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::scale::Weighed;
+use lorimant_core::rack::stock::{Lot, Movement, MovementKind, both_ways, scale};
+use lorimant_core::wire::metal::Metal;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::plans::{Archive, Revised, edit};
+use super::entries::{Archive, Revised, edit};
 use super::{read, write};
-use crate::State;
 use crate::problem::{Body, Problem};
+use crate::state::State;
+use crate::store::batch;
 use crate::store::ledger::{self, LedgerLine};
 use crate::store::rack::{self, MetalTotal, Rack, Stocked, WantedLots};
-use crate::store::shelf::{self, Edit, Shelf, Written};
+use crate::store::shelf::{Edit, Shelf, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -118,7 +119,7 @@ async fn receive_lot(
     line.check()?;
     lot.bought_mm = lot.bought_mm.or(Some(length_mm));
     let booked = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         Ok(BookedLot { lot: rack::receive(t, undo, &lot, &[line])?, undo })
     });
     Ok((StatusCode::CREATED, Json(booked.await?)))
@@ -181,7 +182,7 @@ async fn book_movement(
     line.check()?;
     let booked = write(&state, move |t| {
         rack::lot(t, id)?;
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         ledger::book(t, undo, id, &line)?;
         Ok(BookedLot { lot: rack::lot(t, id)?, undo })
     });
@@ -204,7 +205,7 @@ async fn reverse_line(
     Path(id): Path<i64>,
 ) -> Result<Json<ReversedLine>, Problem> {
     let undo = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         ledger::reverse(t, undo, id)?;
         Ok(undo)
     });
@@ -232,7 +233,7 @@ async fn set_aside(
     let line = Movement { kind: MovementKind::Bought, length_mm, note: String::new() };
     line.check()?;
     let booked = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         Ok(BookedLot { lot: rack::set_aside(t, undo, id, &name, length_mm)?, undo })
     });
     Ok((StatusCode::CREATED, Json(booked.await?)))
@@ -283,7 +284,7 @@ async fn weigh_lot(
             .weighed(gross_g, lot.standing.left_mm)
             .map_err(lorimant_core::fault::Faults::from)?;
         let Some(line) = weighed.correction() else { return Ok(WeighedLot { weighed, lot, undo: None }) };
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         ledger::book(t, undo, id, &line)?;
         Ok(WeighedLot { weighed, lot: rack::lot(t, id)?, undo: Some(undo) })
     });

@@ -4,6 +4,7 @@ mod ask;
 mod buying;
 mod choosing;
 mod cutting;
+mod entries;
 mod guide;
 mod kept_patterns;
 mod lots;
@@ -14,17 +15,16 @@ mod rings;
 mod session;
 mod settings;
 mod tools;
+mod work;
 
 use axum::Json;
-use axum::http::header;
-use axum::response::{IntoResponse as _, Response};
 use utoipa::OpenApi;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::State;
 use crate::problem::Problem;
-use crate::store::{Store, StoreError};
+use crate::state::State;
+use work::{file, made, read, write};
 
 /// The API's own description.
 #[derive(OpenApi)]
@@ -68,45 +68,4 @@ struct Health {
     status: &'static str,
     /// The program's version.
     version: &'static str,
-}
-
-/// A made file, to be saved under a name.
-fn file(kind: &str, name: &str, bytes: impl Into<axum::body::Body>) -> Response {
-    let disposition = format!("attachment; filename=\"{name}\"");
-    ([(header::CONTENT_TYPE, kind.to_owned()), (header::CONTENT_DISPOSITION, disposition)], bytes.into())
-        .into_response()
-}
-
-/// Makes a file without holding up other requests.
-async fn made(work: impl FnOnce() -> anyhow::Result<Vec<u8>> + Send + 'static) -> Result<Vec<u8>, Problem> {
-    let made = tokio::task::spawn_blocking(work).await;
-    made.map_err(|_| Problem::internal("The file could not be drawn."))?
-        .map_err(|error| Problem::internal(format!("The file could not be written: {error}.")))
-}
-
-type Stored<T> = Result<T, StoreError>;
-
-/// Reads from the file without holding up other requests.
-async fn read<T: Send + 'static>(
-    state: &State,
-    work: impl FnOnce(&rusqlite::Connection) -> Stored<T> + Send + 'static,
-) -> Result<T, Problem> {
-    off_thread(state, move |store| store.read(work)).await
-}
-
-/// Writes to the file without holding up other requests.
-async fn write<T: Send + 'static>(
-    state: &State,
-    work: impl FnOnce(&rusqlite::Transaction) -> Stored<T> + Send + 'static,
-) -> Result<T, Problem> {
-    off_thread(state, move |store| store.write(work)).await
-}
-
-async fn off_thread<T: Send + 'static>(
-    state: &State,
-    work: impl FnOnce(&Store) -> Stored<T> + Send + 'static,
-) -> Result<T, Problem> {
-    let store = state.store.clone();
-    let done = tokio::task::spawn_blocking(move || work(&store)).await;
-    done.map_err(|_| Problem::internal("The work broke off. Nothing was changed."))?.map_err(Problem::from)
 }

@@ -5,22 +5,23 @@ use axum::extract::{Path, Query, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::pattern::backwards::Target;
-use lorimant_core::pattern::mate::{self, Fit, Mate};
 use lorimant_core::pattern::page::Page;
 use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet, Thumbnail};
 use lorimant_core::pattern::transfer::Transferred;
 use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
-use lorimant_core::sentence::{Change, Choice};
+use lorimant_core::piece::Piece;
+use lorimant_core::piece::mate::{self, Fit};
 use lorimant_core::wire::Wire;
+use lorimant_core::words::sentence::{Change, Choice};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::State;
 use crate::export::finding::{self, Finding, PatternFormat};
+use crate::kept::KeptPattern;
 use crate::problem::{Body, Problem};
-use crate::store::kept::KeptPattern;
+use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -201,9 +202,9 @@ async fn transfer_pattern(Body(wish): Body<TransferWish>) -> Result<Json<Transfe
 #[serde(deny_unknown_fields)]
 struct Pair {
     /// One.
-    first: Mate,
+    first: Piece,
     /// The other.
-    second: Mate,
+    second: Piece,
 }
 
 /// Whether two pieces go into each other and stay there.

@@ -4,19 +4,18 @@ use axum::Json;
 use axum::extract::{Path, Query, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::length::{LengthUnit, shown};
-use lorimant_core::stock::wire_shown;
+use lorimant_core::words::length::{LengthUnit, shown};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::{file, made, read, write};
-use crate::State;
-use crate::export::rack::{LotWithLedger, RackDocument};
+use crate::document::rack::{LotWithLedger, RackDocument};
 use crate::export::rack_tables::{self as tables, Record};
 use crate::problem::{Problem, understand};
-use crate::store::{rack, shelf};
+use crate::state::State;
+use crate::store::{batch, rack};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(rack_json)).routes(routes!(rack_table)).routes(routes!(import_rack))
@@ -117,7 +116,7 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
                 faults: vec![],
             })
             .collect();
-        let Faults(found) = document.check().err().unwrap_or(Faults(vec![]));
+        let Faults(found) = document.check().err().unwrap_or(Faults::none());
         for fault in found {
             match rows.iter().position(|row| fault.field.starts_with(&format!("{}.", row.place))) {
                 Some(at) => rows[at].faults.push(fault),
@@ -149,11 +148,8 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
                 document.movements.push(one);
             }
             Ok(Record::Keeping(one)) => {
-                says = format!(
-                    "{}, keep {} m",
-                    wire_shown(&one.wire, LengthUnit::Mm),
-                    shown(one.keep_mm / 1000.0, 2)
-                );
+                says =
+                    format!("{}, keep {} m", one.wire.shown(LengthUnit::Mm), shown(one.keep_mm / 1000.0, 2));
                 document.keepings.push(one);
             }
             Ok(Record::Scrap(one)) => {
@@ -196,7 +192,7 @@ async fn import_rack(
         return Err(Faults(faults).into());
     }
     let brought = write(&state, move |t| {
-        let undo = shelf::batch(t)?;
+        let undo = batch::next(t)?;
         rack::bring_in(t, undo, &document)?;
         Ok(undo)
     });

@@ -5,24 +5,25 @@ use axum::extract::{Path, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::figure::Figure;
-use lorimant_core::length::LengthUnit;
-use lorimant_core::mandrel::Mandrel;
 use lorimant_core::ring::backwards::{RingTarget, RodChoice};
 use lorimant_core::ring::caution::Caution;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::words::length::LengthUnit;
 
+use lorimant_core::ring::sentence::{self, Slot};
 use lorimant_core::ring::sheet::Sheet;
 use lorimant_core::ring::supply::{HowMany, Supply};
 use lorimant_core::ring::{RingPlan, RingRequest};
-use lorimant_core::sentence::{self, Change, Choice, Slot};
+use lorimant_core::words::sentence::{Change, Choice, text};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::State;
 use crate::export::{self, Format, Sheetable};
+use crate::kept::KeptPlan;
 use crate::problem::{Body, Problem};
-use crate::store::kept::KeptPlan;
+use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -55,7 +56,7 @@ struct Planned {
 async fn plan_rings(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem> {
     let plan = request.plan()?;
     Ok(Json(Planned {
-        sentence: sentence::text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
+        sentence: text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
         figures: plan.figures(&request),
         cautions: plan.cautions(&request),
         plan,

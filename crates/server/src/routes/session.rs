@@ -8,8 +8,8 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::State;
 use crate::problem::{Body, Problem};
+use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(state_of, unlock, lock))

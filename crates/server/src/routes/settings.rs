@@ -7,11 +7,11 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::plans::Revised;
+use super::entries::Revised;
 use super::{read, write};
-use crate::State;
+use crate::kept::Settings;
 use crate::problem::{Body, Problem};
-use crate::store::kept::Settings;
+use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(get_settings, change_settings))

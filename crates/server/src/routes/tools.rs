@@ -1,23 +1,24 @@
 //! Tools the workshop owns: rods, pliers and saw blades, and start sets to take over.
 
 use axum::Json;
-use axum::extract::{Path, Query, State as Shared};
+use axum::extract::{Path, State as Shared};
 use axum::http::StatusCode;
-use lorimant_core::cutting::Blade;
-use lorimant_core::mandrel::Mandrel;
-use lorimant_core::plier::Plier;
-use lorimant_core::workshop::StartSet;
+use lorimant_core::tool::cutting::Blade;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::plier::Plier;
+use lorimant_core::tool::workshop::StartSet;
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::plans::{Archive, ListQuery, Revised, edit};
-use super::{read, write};
-use crate::State;
-use crate::problem::{Body, Problem};
-use crate::store::kept::{Kept, KeptBlade};
-use crate::store::shelf::{self, Edit, Page, Shelf, Written};
+use super::entries::shelf_routes;
+use super::write;
+use crate::kept::KeptBlade;
+use crate::problem::Problem;
+use crate::state::State;
+use crate::store::batch;
+use crate::store::shelf::Shelf;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -35,147 +36,40 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(take_over_start_set))
 }
 
-/// Lists the workshop's rods.
-#[utoipa::path(get, path = "/api/rods", params(ListQuery), responses((status = 200, body = Page<Mandrel>)))]
-async fn list_rods(
-    Shared(state): Shared<State>,
-    Query(query): Query<ListQuery>,
-) -> Result<Json<Page<Mandrel>>, Problem> {
-    read(&state, |connection| Shelf::Rods.page(connection, &query.wanted())).await.map(Json)
+shelf_routes! {
+    Rods of Mandrel;
+    /// Lists the workshop's rods.
+    list_rods at "/api/rods";
+    /// Adds a rod.
+    add_rod;
+    /// Changes a rod.
+    change_rod at "/api/rods/{id}";
+    /// Removes a rod, or takes it back.
+    archive_rod at "/api/rods/{id}/archive";
 }
 
-pub(super) async fn add<T: Kept + Send + 'static>(
-    state: &State,
-    shelf: Shelf,
-    record: T,
-) -> Result<(StatusCode, Json<Written<T>>), Problem> {
-    record.check()?;
-    let written = write(state, move |transaction| {
-        let undo = shelf::batch(transaction)?;
-        let entry = shelf.add(transaction, undo, &record)?;
-        Ok(Written { entry, undo })
-    });
-    Ok((StatusCode::CREATED, Json(written.await?)))
+shelf_routes! {
+    Pliers of Plier;
+    /// Lists the workshop's pliers.
+    list_pliers at "/api/pliers";
+    /// Adds a plier.
+    add_plier;
+    /// Changes a plier.
+    change_plier at "/api/pliers/{id}";
+    /// Removes a plier, or takes it back.
+    archive_plier at "/api/pliers/{id}/archive";
 }
 
-/// Adds a rod.
-#[utoipa::path(post, path = "/api/rods", request_body = Mandrel,
-    responses((status = 201, body = Written<Mandrel>), (status = 422, body = Problem)))]
-async fn add_rod(
-    Shared(state): Shared<State>,
-    Body(rod): Body<Mandrel>,
-) -> Result<(StatusCode, Json<Written<Mandrel>>), Problem> {
-    add(&state, Shelf::Rods, rod).await
-}
-
-/// Changes a rod.
-#[utoipa::path(put, path = "/api/rods/{id}", params(("id" = i64, Path), Revised), request_body = Mandrel,
-    responses((status = 200, body = Written<Mandrel>), (status = 409, body = Problem), (status = 422, body = Problem)))]
-async fn change_rod(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Query(Revised { revision }): Query<Revised>,
-    Body(rod): Body<Mandrel>,
-) -> Result<Json<Written<Mandrel>>, Problem> {
-    Kept::check(&rod)?;
-    edit(&state, Shelf::Rods, id, revision, Edit::Replace(rod)).await
-}
-
-/// Removes a rod, or takes it back.
-#[utoipa::path(post, path = "/api/rods/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
-    responses((status = 200, body = Written<Mandrel>), (status = 409, body = Problem)))]
-async fn archive_rod(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Body(wish): Body<Archive>,
-) -> Result<Json<Written<Mandrel>>, Problem> {
-    edit(&state, Shelf::Rods, id, wish.revision, Edit::Archive(wish.archived)).await
-}
-
-/// Lists the workshop's pliers.
-#[utoipa::path(get, path = "/api/pliers", params(ListQuery), responses((status = 200, body = Page<Plier>)))]
-async fn list_pliers(
-    Shared(state): Shared<State>,
-    Query(query): Query<ListQuery>,
-) -> Result<Json<Page<Plier>>, Problem> {
-    read(&state, |connection| Shelf::Pliers.page(connection, &query.wanted())).await.map(Json)
-}
-
-/// Adds a plier.
-#[utoipa::path(post, path = "/api/pliers", request_body = Plier,
-    responses((status = 201, body = Written<Plier>), (status = 422, body = Problem)))]
-async fn add_plier(
-    Shared(state): Shared<State>,
-    Body(plier): Body<Plier>,
-) -> Result<(StatusCode, Json<Written<Plier>>), Problem> {
-    add(&state, Shelf::Pliers, plier).await
-}
-
-/// Changes a plier.
-#[utoipa::path(put, path = "/api/pliers/{id}", params(("id" = i64, Path), Revised), request_body = Plier,
-    responses((status = 200, body = Written<Plier>), (status = 409, body = Problem), (status = 422, body = Problem)))]
-async fn change_plier(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Query(Revised { revision }): Query<Revised>,
-    Body(plier): Body<Plier>,
-) -> Result<Json<Written<Plier>>, Problem> {
-    Kept::check(&plier)?;
-    edit(&state, Shelf::Pliers, id, revision, Edit::Replace(plier)).await
-}
-
-/// Removes a plier, or takes it back.
-#[utoipa::path(post, path = "/api/pliers/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
-    responses((status = 200, body = Written<Plier>), (status = 409, body = Problem)))]
-async fn archive_plier(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Body(wish): Body<Archive>,
-) -> Result<Json<Written<Plier>>, Problem> {
-    edit(&state, Shelf::Pliers, id, wish.revision, Edit::Archive(wish.archived)).await
-}
-
-/// Lists the workshop's saw blades.
-#[utoipa::path(get, path = "/api/blades", params(ListQuery), responses((status = 200, body = Page<KeptBlade>)))]
-async fn list_blades(
-    Shared(state): Shared<State>,
-    Query(query): Query<ListQuery>,
-) -> Result<Json<Page<KeptBlade>>, Problem> {
-    read(&state, |connection| Shelf::Blades.page(connection, &query.wanted())).await.map(Json)
-}
-
-/// Adds a saw blade.
-#[utoipa::path(post, path = "/api/blades", request_body = KeptBlade,
-    responses((status = 201, body = Written<KeptBlade>), (status = 422, body = Problem)))]
-async fn add_blade(
-    Shared(state): Shared<State>,
-    Body(blade): Body<KeptBlade>,
-) -> Result<(StatusCode, Json<Written<KeptBlade>>), Problem> {
-    add(&state, Shelf::Blades, blade).await
-}
-
-/// Changes a saw blade.
-#[utoipa::path(put, path = "/api/blades/{id}", params(("id" = i64, Path), Revised), request_body = KeptBlade,
-    responses((status = 200, body = Written<KeptBlade>), (status = 409, body = Problem)))]
-async fn change_blade(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Query(Revised { revision }): Query<Revised>,
-    Body(blade): Body<KeptBlade>,
-) -> Result<Json<Written<KeptBlade>>, Problem> {
-    blade.check()?;
-    edit(&state, Shelf::Blades, id, revision, Edit::Replace(blade)).await
-}
-
-/// Removes a saw blade, or takes it back.
-#[utoipa::path(post, path = "/api/blades/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
-    responses((status = 200, body = Written<KeptBlade>), (status = 409, body = Problem)))]
-async fn archive_blade(
-    Shared(state): Shared<State>,
-    Path(id): Path<i64>,
-    Body(wish): Body<Archive>,
-) -> Result<Json<Written<KeptBlade>>, Problem> {
-    edit(&state, Shelf::Blades, id, wish.revision, Edit::Archive(wish.archived)).await
+shelf_routes! {
+    Blades of KeptBlade;
+    /// Lists the workshop's saw blades.
+    list_blades at "/api/blades";
+    /// Adds a saw blade.
+    add_blade;
+    /// Changes a saw blade.
+    change_blade at "/api/blades/{id}";
+    /// Removes a saw blade, or takes it back.
+    archive_blade at "/api/blades/{id}/archive";
 }
 
 /// A saw blade as makers list it.
@@ -240,7 +134,7 @@ async fn take_over_start_set(
 ) -> Result<(StatusCode, Json<TakenOver>), Problem> {
     let set: StartSet = set.parse().map_err(|error| Problem::missing(format!("{error}")))?;
     let taken = write(&state, move |transaction| {
-        let undo = shelf::batch(transaction)?;
+        let undo = batch::next(transaction)?;
         let added_n = Shelf::Rods.add_missing(transaction, undo, &set.rods())?;
         Ok(TakenOver { added_n, undo: (added_n > 0).then_some(undo) })
     });

@@ -3,15 +3,15 @@
 use std::collections::HashMap;
 
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::metal::Metal;
-use lorimant_core::stock::scrap::{Cleanliness, ScrapChange};
-use lorimant_core::stock::{Movement, MovementKind};
+use lorimant_core::rack::stock::scrap::{Cleanliness, ScrapChange};
+use lorimant_core::rack::stock::{Movement, MovementKind};
+use lorimant_core::wire::metal::Metal;
 use rusqlite::{Connection, OptionalExtension as _, Transaction, params};
 use serde::Serialize;
 use utoipa::ToSchema;
 
-use super::shelf::now;
-use super::{Result, StoreError};
+use super::batch::now;
+use super::error::{Result, StoreError};
 
 /// A line as it stands in the ledger of a lot.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]

@@ -1,71 +1,34 @@
 //! The workshop's data in one SQLite file: one writer, pooled readers, every write one transaction.
 
-pub(crate) mod kept;
+pub(crate) mod batch;
+mod error;
 pub(crate) mod ledger;
 pub(crate) mod rack;
+mod settings;
 pub(crate) mod shelf;
+
+pub(crate) use error::Result;
+pub use error::StoreError;
+pub(crate) use settings::{keep_settings, settings};
 
 use std::path::Path;
 use std::sync::{Arc, LazyLock, Mutex, MutexGuard, PoisonError, RwLock};
 
-use lorimant_core::fault::Faults;
-use lorimant_core::workshop::Workshop;
+use lorimant_core::tool::workshop::Workshop;
 use r2d2_sqlite::SqliteConnectionManager;
 use rusqlite::{Connection, OptionalExtension, Transaction, TransactionBehavior};
 use rusqlite_migration::{M, Migrations};
 
-use kept::{KeptBlade, Settings};
+use crate::kept::KeptBlade;
 use shelf::Shelf;
 
 static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
     Migrations::new(vec![
-        M::up(include_str!("schema.sql")),
-        M::up(REVISIONS),
-        M::up(include_str!("ledger.sql")),
+        M::up(include_str!("../../migrations/01-workshop.sql")),
+        M::up(include_str!("../../migrations/02-revisions.sql")),
+        M::up(include_str!("../../migrations/03-ledger.sql")),
     ])
 });
-
-/// Version 2: the changes of one entry are its earlier revisions, which are looked for by entry.
-const REVISIONS: &str = "CREATE INDEX changes_by_entry ON changes (entry, revision);";
-
-/// What can go wrong with the file.
-#[derive(Debug, thiserror::Error)]
-pub enum StoreError {
-    /// SQLite refused.
-    #[error("the workshop's file could not be read or written: {0}")]
-    Sqlite(#[from] rusqlite::Error),
-    /// The file is of a newer program, or no workshop file.
-    #[error("the workshop's file could not be brought up to date: {0}")]
-    Migration(#[from] rusqlite_migration::Error),
-    /// No reader could be had.
-    #[error("no reader of the workshop's file is free: {0}")]
-    Pool(#[from] r2d2::Error),
-    /// A record in the file cannot be understood.
-    #[error("a record in the workshop's file cannot be understood: {0}")]
-    Record(#[from] serde_json::Error),
-    /// There is no such entry.
-    #[error("there is no {what} number {id}")]
-    Missing {
-        /// What was looked for.
-        what: &'static str,
-        /// The number it was looked for by.
-        id: i64,
-    },
-    /// Somebody else changed the entry first.
-    #[error("it was changed elsewhere since you opened it")]
-    Conflict {
-        /// What stands there now.
-        current: serde_json::Value,
-    },
-    /// The change was made already undone, or something newer stands on it.
-    #[error("this can no longer be undone: it has been changed since")]
-    NotUndoable,
-    /// What was asked cannot be, given what stands in the file.
-    #[error("{0}")]
-    Refused(#[from] Faults),
-}
-
-type Result<T> = std::result::Result<T, StoreError>;
 
 /// An open workshop file.
 #[derive(Clone)]
@@ -159,29 +122,4 @@ impl Store {
         let sql = "INSERT INTO passphrase (id, hash) VALUES (1, ?1) ON CONFLICT (id) DO UPDATE SET hash = ?1";
         self.write(|t| Ok(t.execute(sql, [hash]).map(|_| ())?))
     }
-}
-
-/// The workshop's settings and their revision; the defaults at revision 0 until they are first kept.
-pub(crate) fn settings(connection: &Connection) -> Result<(Settings, i64)> {
-    let row = connection
-        .query_row("SELECT record, revision FROM settings", [], |row| {
-            Ok((row.get::<_, String>(0)?, row.get(1)?))
-        })
-        .optional()?;
-    match row {
-        Some((record, revision)) => Ok((serde_json::from_str(&record)?, revision)),
-        None => Ok((Settings::default(), 0)),
-    }
-}
-
-/// Keeps new settings over the revision they were made from; gives the new revision.
-pub(crate) fn keep_settings(transaction: &Transaction, new: &Settings, revision: i64) -> Result<i64> {
-    let (current, at) = settings(transaction)?;
-    if at != revision {
-        return Err(StoreError::Conflict { current: serde_json::to_value(current)? });
-    }
-    let sql = "INSERT INTO settings (id, record, revision) VALUES (1, ?1, ?2)
-               ON CONFLICT (id) DO UPDATE SET record = ?1, revision = ?2";
-    transaction.execute(sql, (serde_json::to_string(new)?, at + 1))?;
-    Ok(at + 1)
 }

@@ -1,25 +1,26 @@
 //! What stands on the rack: lots with what is left of them, how wires are kept, what is picked to be made.
 
-use lorimant_core::choose::Purpose;
-use lorimant_core::cut_plan::StockKind;
-use lorimant_core::cut_plan::picked::Picked;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::length::LengthUnit;
-use lorimant_core::metal::Metal;
-use lorimant_core::stock::booking::LotCut;
-use lorimant_core::stock::buying::Keeping;
-use lorimant_core::stock::scrap::{Cleanliness, ScrapChange};
-use lorimant_core::stock::{Lot, Movement, MovementKind, Standing, same_wire, wire_shown};
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::cut_plan::picked::Picked;
+use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::booking::LotCut;
+use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::scrap::{Cleanliness, ScrapChange};
+use lorimant_core::rack::stock::{Lot, Movement, MovementKind, Standing};
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::Metal;
+use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
+use super::error::{Result, StoreError};
 use super::ledger::{self, LedgerLine, millimetres};
+use super::settings::settings;
 use super::shelf::{COLUMNS, Edit, Entry, Raw, Shelf};
-use super::{Result, StoreError};
-use crate::export::rack::{LotWithLedger, NamedPick, RackDocument};
+use crate::document::rack::{LotWithLedger, NamedPick, RackDocument};
+use crate::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
 
 /// A lot with what is left of it.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -81,12 +82,12 @@ pub(crate) struct Rack {
 fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
     let standing = entry.record.standing(left_mm);
     let wire = &entry.record.wire;
-    Stocked { wire_shown: wire_shown(wire, unit), colour: wire.metal.figures().colour, standing, entry }
+    Stocked { wire_shown: wire.shown(unit), colour: wire.metal.figures().colour, standing, entry }
 }
 
 /// The unit wires are written in.
 fn unit_of(connection: &Connection) -> Result<LengthUnit> {
-    Ok(super::settings(connection)?.0.unit)
+    Ok(settings(connection)?.0.unit)
 }
 
 /// A stretch of the rack: by metal, size and what is left, or the shortest first where a length is wanted.
@@ -252,7 +253,7 @@ pub(crate) fn keepings(connection: &Connection) -> Result<Vec<Entry<Keeping>>> {
 
 /// What was said of how a wire is kept.
 pub(crate) fn keeping_of(connection: &Connection, wire: &Wire) -> Result<Option<Entry<Keeping>>> {
-    Ok(keepings(connection)?.into_iter().find(|entry| same_wire(&entry.record.wire, wire)))
+    Ok(keepings(connection)?.into_iter().find(|entry| entry.record.wire.stands_for(wire)))
 }
 
 /// Says how a wire is kept, in place of what was said before.
@@ -287,14 +288,14 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
             let mut record = kept.record;
             record.request.rings_n = pieces_n;
             let sentence = record.sentence();
-            Ok((Picked { what: record.name, purpose: Purpose::Rings(record.request) }, sentence))
+            Ok((Picked { what: record.name, piece: Piece::Rings(record.request) }, sentence))
         }
         Some(_) => {
             let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
             let mut record = kept.record;
             record.request.pieces_n = pieces_n;
             let sentence = record.sentence();
-            Ok((Picked { what: record.name, purpose: Purpose::Finding(record.request) }, sentence))
+            Ok((Picked { what: record.name, piece: Piece::Finding(record.request) }, sentence))
         }
         None => {
             let said = format!("There is no kept plan or pattern number {entry} to pick.");

@@ -6,9 +6,11 @@ use rusqlite::{Connection, OptionalExtension, Row, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::kept::{Kept, KeptPattern, KeptPlan};
-use super::{Result, StoreError, ledger};
-use crate::export::document::PlanDocument;
+use super::batch::{self, now};
+use super::error::{Result, StoreError};
+use super::ledger;
+use crate::document::plans::PlanDocument;
+use crate::kept::{Kept, KeptPattern, KeptPlan};
 
 /// Which records.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -304,12 +306,6 @@ pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocu
     })
 }
 
-/// The number of a new batch of changes.
-pub(crate) fn batch(transaction: &Transaction) -> Result<i64> {
-    let sql = "SELECT 1 + max((SELECT coalesce(max(batch), 0) FROM changes), (SELECT coalesce(max(batch), 0) FROM ledger))";
-    Ok(transaction.prepare_cached(sql)?.query_row([], |row| row.get(0))?)
-}
-
 /// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
 ///
 /// What was added is put away; what was changed is put back; what was booked is reversed. Refused as a
@@ -325,7 +321,7 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     if changes.is_empty() && booked.is_empty() {
         return Err(StoreError::Missing { what: "change", id: undone });
     }
-    let fresh = batch(transaction)?;
+    let fresh = batch::next(transaction)?;
     for (id, before, revision) in changes {
         let (current, at) = state(transaction, id)?;
         if at != revision {
@@ -387,8 +383,4 @@ impl Raw {
             record,
         })
     }
-}
-
-pub(super) fn now() -> String {
-    jiff::Timestamp::now().to_string()
 }

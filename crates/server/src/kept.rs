@@ -1,18 +1,17 @@
 //! The records a workshop keeps.
 
-use lorimant_core::cutting::Blade;
-use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::gauge::GaugeSystem;
-use lorimant_core::length::{Habits, LengthUnit};
-use lorimant_core::mandrel::Mandrel;
-use lorimant_core::pattern::change::{pieces, text_of};
-use lorimant_core::pattern::{MOST_PIECES, PatternRequest};
-use lorimant_core::plier::Plier;
-use lorimant_core::ring::RingRequest;
-use lorimant_core::sentence;
-use lorimant_core::stock::buying::Keeping;
-use lorimant_core::stock::scrap::MetalPrice;
-use lorimant_core::stock::{Lot, check_money, wire_shown};
+use lorimant_core::fault::{Fault, Faults, text_at_most};
+use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
+use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::scrap::MetalPrice;
+use lorimant_core::rack::stock::{Lot, check_money};
+use lorimant_core::ring::{self, RingRequest};
+use lorimant_core::tool::cutting::Blade;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::plier::Plier;
+use lorimant_core::words::gauge::GaugeSystem;
+use lorimant_core::words::length::{Habits, LengthUnit};
+use lorimant_core::words::sentence;
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -122,14 +121,14 @@ impl Settings {
     }
 
     pub fn check(&self) -> Result<(), Faults> {
-        let mut faults = vec![];
-        faults.extend(at_most("workshop_name", "workshop's name", &self.workshop_name, 60).err());
-        faults.extend(at_most("currency", "currency", &self.currency, 8).err());
-        faults.extend(check_money("hour_rate", Some(self.hour_rate)).err());
+        let mut faults = Faults::none();
+        faults.keep(text_at_most("workshop_name", "workshop's name", &self.workshop_name, 60));
+        faults.keep(text_at_most("currency", "currency", &self.currency, 8));
+        faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         for (i, price) in self.metal_prices.iter().enumerate() {
-            faults.extend(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)).err());
+            faults.keep(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)));
         }
-        if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
+        faults.into_result()
     }
 }
 
@@ -152,7 +151,7 @@ impl Kept for KeptPlan {
 
     fn sentence(&self) -> String {
         let plan = self.request.plan().ok();
-        sentence::text(&sentence::write(&self.request, plan.as_ref(), LengthUnit::Mm))
+        sentence::text(&ring::sentence::write(&self.request, plan.as_ref(), LengthUnit::Mm))
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -166,7 +165,7 @@ impl Kept for KeptPattern {
     }
 
     fn sentence(&self) -> String {
-        text_of(&pieces(&self.request, LengthUnit::Mm))
+        sentence::text(&pattern::sentence::write(&self.request, LengthUnit::Mm))
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -200,7 +199,7 @@ impl Kept for Lot {
 
 impl Kept for Keeping {
     fn name(&self) -> String {
-        wire_shown(&self.wire, LengthUnit::Mm)
+        self.wire.shown(LengthUnit::Mm)
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -224,17 +223,15 @@ impl Kept for Pick {
 
 /// Checks what has a name and a note, together with what is wrong with its request.
 fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<(), Faults> {
-    let mut faults = vec![];
+    let mut faults = Faults::none();
     if name.trim().is_empty() {
         let said = format!("The {noun} has no name. Give it one, so that you find it again.");
-        faults.push(Fault::new("name", said));
+        faults.add(Fault::new("name", said));
     }
-    faults.extend(at_most("name", "name", name, 80).err());
-    faults.extend(at_most("note", "note", note, 2000).err());
-    if let Some(Faults(found)) = request {
-        faults.extend(found.into_iter().map(|fault| fault.within("request")));
-    }
-    if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
+    faults.keep(text_at_most("name", "name", name, 80));
+    faults.keep(text_at_most("note", "note", note, 2000));
+    faults.nest("request", request.map_or(Ok(()), Err));
+    faults.into_result()
 }
 
 impl Kept for Mandrel {
@@ -253,15 +250,6 @@ impl Kept for KeptBlade {
     }
 
     fn check(&self) -> Result<(), Faults> {
-        at_most("note", "note", &self.note, 200).map_err(Faults::from)
+        Ok(text_at_most("note", "note", &self.note, 200)?)
     }
-}
-
-fn at_most(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
-    let length = text.chars().count();
-    if length > most as usize {
-        let said = format!("The {noun} is {length} characters long; at most {most} are kept.");
-        return Err(Fault::new(field, said).limit(f64::from(most)));
-    }
-    Ok(())
 }

@@ -1,13 +1,13 @@
 //! Everything on the rack as one JSON document.
 
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::stock::buying::Keeping;
-use lorimant_core::stock::scrap::ScrapChange;
-use lorimant_core::stock::{Lot, Movement};
+use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::scrap::ScrapChange;
+use lorimant_core::rack::stock::{Lot, Movement};
 use serde::{Deserialize, Deserializer, Serialize};
 use utoipa::ToSchema;
 
-use super::document::said_version;
+use super::said_version;
 
 const FORMAT: &str = "lorimant-rack";
 
@@ -69,7 +69,7 @@ pub(crate) struct NamedPick {
 }
 
 fn right_format<'de, D: Deserializer<'de>>(from: D) -> Result<String, D::Error> {
-    super::document::said_format(from, FORMAT)
+    super::said_format(from, FORMAT)
 }
 
 impl RackDocument {
@@ -84,32 +84,27 @@ impl RackDocument {
 
     /// Everything wrong with it, each at its place in the file.
     pub fn check(&self) -> Result<(), Faults> {
-        let mut faults = vec![];
-        let mut collect = |place: String, result: Result<(), Faults>| {
-            if let Err(Faults(found)) = result {
-                faults.extend(found.into_iter().map(|fault| fault.within(&place)));
-            }
-        };
+        let mut faults = Faults::none();
         for (i, one) in self.lots.iter().enumerate() {
-            collect(format!("lots[{i}].lot"), one.lot.check());
+            faults.nest(&format!("lots[{i}].lot"), one.lot.check());
             for (k, line) in one.ledger.iter().enumerate() {
-                collect(format!("lots[{i}].ledger[{k}]"), line.check());
+                faults.nest(&format!("lots[{i}].ledger[{k}]"), line.check());
             }
         }
         for (i, keeping) in self.keepings.iter().enumerate() {
-            collect(format!("keepings[{i}]"), keeping.check());
+            faults.nest(&format!("keepings[{i}]"), keeping.check());
         }
         for (i, change) in self.scrap.iter().enumerate() {
-            collect(format!("scrap[{i}]"), change.check());
+            faults.nest(&format!("scrap[{i}]"), change.check());
         }
         for (i, one) in self.movements.iter().enumerate() {
-            collect(format!("movements[{i}].line"), one.line.check());
+            faults.nest(&format!("movements[{i}].line"), one.line.check());
         }
         let records =
             [self.lots.len(), self.keepings.len(), self.scrap.len(), self.picks.len(), self.movements.len()];
         if records.iter().sum::<usize>() == 0 {
-            faults.push(Fault::new("lots", "The file holds no lots, keepings, scrap or picks."));
+            faults.add(Fault::new("lots", "The file holds no lots, keepings, scrap or picks."));
         }
-        if faults.is_empty() { Ok(()) } else { Err(Faults(faults)) }
+        faults.into_result()
     }
 }

@@ -1,0 +1,22 @@
+//! What every request handler shares.
+
+use crate::hosts::Hosts;
+use crate::jobs::Jobs;
+use crate::scale::Scale;
+use crate::session::Sessions;
+use crate::store::Store;
+
+/// What every request handler shares.
+#[derive(Clone)]
+pub(crate) struct State {
+    /// The workshop's file.
+    pub store: Store,
+    /// Who has unlocked it.
+    pub sessions: Sessions,
+    /// The names it answers to.
+    pub hosts: Hosts,
+    /// The scale.
+    pub scale: Scale,
+    /// Long solves.
+    pub jobs: Jobs,
+}

@@ -1,0 +1,43 @@
+//! What can go wrong with the file.
+
+use lorimant_core::fault::Faults;
+
+/// What can go wrong with the file.
+#[derive(Debug, thiserror::Error)]
+pub enum StoreError {
+    /// SQLite refused.
+    #[error("the workshop's file could not be read or written: {0}")]
+    Sqlite(#[from] rusqlite::Error),
+    /// The file is of a newer program, or no workshop file.
+    #[error("the workshop's file could not be brought up to date: {0}")]
+    Migration(#[from] rusqlite_migration::Error),
+    /// No reader could be had.
+    #[error("no reader of the workshop's file is free: {0}")]
+    Pool(#[from] r2d2::Error),
+    /// A record in the file cannot be understood.
+    #[error("a record in the workshop's file cannot be understood: {0}")]
+    Record(#[from] serde_json::Error),
+    /// There is no such entry.
+    #[error("there is no {what} number {id}")]
+    Missing {
+        /// What was looked for.
+        what: &'static str,
+        /// The number it was looked for by.
+        id: i64,
+    },
+    /// Somebody else changed the entry first.
+    #[error("it was changed elsewhere since you opened it")]
+    Conflict {
+        /// What stands there now.
+        current: serde_json::Value,
+    },
+    /// The change was made already undone, or something newer stands on it.
+    #[error("this can no longer be undone: it has been changed since")]
+    NotUndoable,
+    /// What was asked cannot be, given what stands in the file.
+    #[error("{0}")]
+    Refused(#[from] Faults),
+}
+
+/// What reading or writing the file gives.
+pub(crate) type Result<T> = std::result::Result<T, StoreError>;

@@ -1,0 +1,55 @@
+//! Files of every earlier version come up to date with all that was kept in them.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+mod common;
+
+use axum::http::StatusCode;
+use common::Workshop;
+use lorimant_server::Store;
+use rstest::rstest;
+use serde_json::json;
+
+fn opened(version: u32) -> Workshop {
+    let folder = tempfile::tempdir().unwrap();
+    let path = folder.path().join("workshop.lorimant");
+    let frozen = format!("{}/tests/frozen/version-{version}.lorimant", env!("CARGO_MANIFEST_DIR"));
+    std::fs::copy(frozen, &path).unwrap();
+    Workshop::of(folder, Store::open(&path).unwrap())
+}
+
+#[rstest]
+#[tokio::test]
+async fn what_was_kept_is_there_and_can_be_gone_on_with(#[values(1, 2, 3)] version: u32) {
+    let workshop = opened(version);
+    let settings = workshop.get("/api/settings").await.json();
+    assert_eq!(settings["settings"]["workshop_name"], "Old");
+    assert_eq!(settings["settings"]["hour_rate"], "0", "what came later is as in a new file");
+    let plans = workshop.get("/api/plans").await.json();
+    assert_eq!(
+        (&plans["total"], &plans["entries"][0]["record"]["note"]),
+        (&json!(1), &json!("for the chorus"))
+    );
+    assert_eq!(workshop.get("/api/rods").await.json()["entries"][0]["record"]["diameter_mm"], 5.0);
+    let patterns = workshop.get("/api/patterns").await.json();
+    assert_eq!(patterns["total"], u32::from(version >= 2));
+    let lots = workshop.get("/api/lots").await.json();
+    assert_eq!(lots["total"], u32::from(version >= 3));
+    if version >= 3 {
+        assert_eq!(lots["lots"][0]["standing"]["left_mm"], 4880.0, "5 m bought, two of 60 mm cut");
+    }
+
+    let pin = json!({ "name": "New", "request": { "kind": "eye-pin", "wire": { "metal": "copper", "size_mm": 0.8 } } });
+    let kept = workshop.post("/api/patterns", &pin).await;
+    assert_eq!(kept.status, StatusCode::CREATED);
+    let id = kept.json()["entry"]["id"].as_i64().unwrap();
+    let revisions = workshop.get(&format!("/api/patterns/{id}/revisions")).await.json();
+    assert_eq!(revisions.as_array().unwrap().len(), 1);
+}
+
+#[tokio::test]
+async fn what_an_older_program_did_can_still_be_undone() {
+    let workshop = opened(3);
+    assert_eq!(workshop.post("/api/undo/5", &json!({})).await.status, StatusCode::OK);
+    let lots = workshop.get("/api/lots").await.json();
+    assert_eq!(lots["lots"][0]["standing"]["left_mm"], 5000.0);
+}
