@@ -1494,13 +1494,16 @@ export interface components {
             figures: components["schemas"]["Figure"][];
             /** @description The answer in one line; empty where nothing could be answered. */
             headline: string;
+            /** @description What the wire there is makes, of each kept piece and each pattern. */
+            makes: components["schemas"]["Makes"][];
             /** @description What is still missing for an answer. */
             missing: string[];
+            opens?: components["schemas"]["View"] | null;
             pattern?: components["schemas"]["PatternRequest"] | null;
             request?: components["schemas"]["RingRequest"] | null;
             /** @description The sentence of the plan that was understood. */
-            sentence: components["schemas"]["Piece"][];
-            /** @description Words that were not understood, with their place. */
+            sentence: components["schemas"]["Phrase"][];
+            /** @description Words that were not understood or not used, with their place. */
             unclear: components["schemas"]["Unclear"][];
             /** @description What was understood, written out, in the order typed. */
             understood: string[];
@@ -1515,6 +1518,11 @@ export interface components {
              */
             revision: number;
         };
+        /**
+         * @description The word for a way of balling.
+         * @enum {string}
+         */
+        Balls: "bright" | "blackens" | "badly" | "never";
         /**
          * @description The word for a saw blade.
          * @enum {string}
@@ -1751,6 +1759,8 @@ export interface components {
                 pieces_n?: number;
                 /** @description The plier to roll on, by its name in the workshop; the one that suits each bend if left out. */
                 plier?: string | null;
+                /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
+                singly?: boolean;
                 /** @description The wire. */
                 wire: components["schemas"]["Wire"];
             };
@@ -1800,7 +1810,7 @@ export interface components {
             /** @description What the wire of one piece may cost, in the workshop's currency. */
             most_each?: string | null;
             /** @description The piece. */
-            purpose: components["schemas"]["Purpose"];
+            purpose: components["schemas"]["Piece"];
             worn?: components["schemas"]["Worn"] | null;
         };
         /** @description Wires for a piece, the best first. */
@@ -2629,7 +2639,7 @@ export interface components {
             /** @description How it came about. */
             working: components["schemas"]["Working"];
         };
-        /** @description Handbook figures of one metal: typical values for wrought metal, not a certificate. */
+        /** @description All that is known of one metal: typical values for wrought metal, not a certificate. */
         Figures: {
             /**
              * Format: double
@@ -2641,10 +2651,16 @@ export interface components {
                 number,
                 number
             ];
+            /** @description Whether it can be annealed in air, as a torch does it. */
+            anneals_in_air: boolean;
+            /** @description How its end draws up in the flame. */
+            balls: components["schemas"]["Balls"];
             /** @description What skin and torch should know. */
             care: string;
             /** @description The colour of the bare metal, as `#rrggbb`. */
             colour: string;
+            /** @description Whether the usual baths darken it. */
+            darkens: boolean;
             /**
              * Format: double
              * @description Density, g/cm³.
@@ -2660,8 +2676,8 @@ export interface components {
              * @description Strain constant of the hardening curve.
              */
             hardening_strain: number;
-            /** @description How it is joined at the bench. */
-            joins: string;
+            /** @description How it is joined at the bench; not at all where the list is empty. */
+            joins: components["schemas"]["Joining"][];
             /** @description Melting range, °C, about. */
             melts_c: [
                 number,
@@ -2672,11 +2688,28 @@ export interface components {
              * @description Young's modulus, GPa, ±3 %.
              */
             modulus_gpa: number;
+            /** @description Nickel in it. */
+            nickel: components["schemas"]["Nickel"];
+            /** @description Whether it is sold by troy weight. */
+            precious: boolean;
+            /** @description Whether it rusts. */
+            rusts: boolean;
             /**
              * Format: double
              * @description Flow stress that work hardening approaches, MPa, ±15 %.
              */
             saturated_mpa: number;
+            /**
+             * Format: double
+             * @description Share of the weight that is a rolled-on skin of another metal.
+             */
+            skin_share?: number | null;
+            /** @description Whether it stains skin. */
+            stains: boolean;
+            /** @description Whether it stays soft however it is worked. */
+            stays_soft: boolean;
+            /** @description Whether it tires and breaks when bent to and fro, and wears away in use. */
+            tires: boolean;
         };
         /** @description A line or lot of a file that is brought in. */
         FileRow: {
@@ -2844,6 +2877,11 @@ export interface components {
          * @enum {string}
          */
         Joined: "not" | "fused" | "soldered";
+        /**
+         * @description The word for a way a metal is joined.
+         * @enum {string}
+         */
+        Joining: "fuse" | "solder" | "solder-gently" | "weld" | "braze";
         /** @description How one wire is kept on the rack. */
         Keeping: {
             /**
@@ -3062,6 +3100,27 @@ export interface components {
          * @enum {string}
          */
         Maker: "practising" | "confident";
+        /** @description How many of one piece a supply of wire makes. */
+        Makes: {
+            /** @description Whether it is kept in the workshop, rather than a pattern as usually made. */
+            kept: boolean;
+            /**
+             * Format: double
+             * @description What is left over, mm.
+             */
+            left_mm: number;
+            /**
+             * Format: int32
+             * @description How many: rings, blanks of a finding.
+             */
+            n: number;
+            /** @description What it is called. */
+            name: string;
+            /** @description The piece, ready to be opened. */
+            piece: components["schemas"]["Piece"];
+            /** @description The same in words: `38 rings, 41 mm left`. */
+            text: string;
+        };
         /** @description A rod as a request or the workshop names it. Lengths in mm. */
         Mandrel: {
             /**
@@ -3156,14 +3215,6 @@ export interface components {
             /** @description What it makes. */
             what: string;
         };
-        /** @description Something another piece may be hung in. */
-        Mate: {
-            /** @description A finding. */
-            pattern: components["schemas"]["PatternRequest"];
-        } | {
-            /** @description A jump ring. */
-            ring: components["schemas"]["RingRequest"];
-        };
         /**
          * @description The word for a measure.
          * @enum {string}
@@ -3198,6 +3249,8 @@ export interface components {
         MetalRow: {
             /** @description Its figures. */
             figures: components["schemas"]["Figures"];
+            /** @description How it is joined, in words. */
+            joining: string;
             /** @description Which metal. */
             metal: components["schemas"]["Metal"];
             /** @description Its name. */
@@ -3314,6 +3367,11 @@ export interface components {
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
+        /**
+         * @description The word for a content of nickel.
+         * @enum {string}
+         */
+        Nickel: "free" | "bound" | "contained";
         /** @description A note on the drawing, centred on its place. */
         Note: {
             /** @description Its place, mm. */
@@ -3405,9 +3463,9 @@ export interface components {
         /** @description Two pieces that are to go together. */
         Pair: {
             /** @description One. */
-            first: components["schemas"]["Mate"];
+            first: components["schemas"]["Piece"];
             /** @description The other. */
-            second: components["schemas"]["Mate"];
+            second: components["schemas"]["Piece"];
         };
         /** @description One thing about a pattern that can be chosen. */
         Parameter: {
@@ -3546,6 +3604,8 @@ export interface components {
             pieces_n?: number;
             /** @description The plier to roll on, by its name in the workshop; the one that suits each bend if left out. */
             plier?: string | null;
+            /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
+            singly?: boolean;
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
@@ -3557,7 +3617,7 @@ export interface components {
             request: components["schemas"]["PatternRequest"];
             result?: components["schemas"]["PatternWorked"] | null;
             /** @description Its sentence. */
-            sentence: components["schemas"]["Piece"][];
+            sentence: components["schemas"]["Phrase"][];
             /** @description The sentence as plain text. */
             text: string;
         };
@@ -3600,6 +3660,15 @@ export interface components {
              */
             thickness_mm: number;
         };
+        /** @description One phrase of a sentence: an input to change, or the words between. */
+        Phrase: {
+            /** @description The field of the request it writes to, which its faults name. */
+            field?: string | null;
+            /** @description Which input it is, by its word; none for the words between. */
+            slot?: string | null;
+            /** @description The text as written. */
+            text: string;
+        };
         /** @description What is picked to be made: a kept plan or pattern, and how many. */
         Pick: {
             /**
@@ -3622,14 +3691,13 @@ export interface components {
             /** @description What the plan or pattern is called. */
             what: string;
         };
-        /** @description One piece of a sentence: an input to change, or the words between. */
+        /** @description A piece that can be made. */
         Piece: {
-            /** @description The field of the request it writes to, which its faults name. */
-            field?: string | null;
-            /** @description Which input it is, by its word; none for the words between. */
-            slot?: string | null;
-            /** @description The text as written. */
-            text: string;
+            /** @description A ring plan. */
+            rings: components["schemas"]["RingRequest"];
+        } | {
+            /** @description A finding. */
+            finding: components["schemas"]["PatternRequest"];
         };
         /** @description A place on a drawing. */
         Place: {
@@ -3768,14 +3836,6 @@ export interface components {
             short_mm: number;
             /** @description Ways of filling the stock that were tried. */
             tried_n: number;
-        };
-        /** @description The piece a wire is chosen for. */
-        Purpose: {
-            /** @description A ring plan. */
-            rings: components["schemas"]["RingRequest"];
-        } | {
-            /** @description A finding. */
-            finding: components["schemas"]["PatternRequest"];
         };
         /**
          * @description The word for a question.
@@ -4067,6 +4127,11 @@ export interface components {
              * @description Inside of the ring after letting go, cutting and closing, mm: 0.1 to 300.
              */
             target_inside_diameter_mm: number;
+            /**
+             * Format: double
+             * @description Short way across inside an oval ring; two thirds of the long one if left out. Only for ovals.
+             */
+            target_inside_short_mm?: number | null;
             /** @description How it is wound; by hand if left out. */
             winding?: components["schemas"]["Winding"];
             /** @description The wire. */
@@ -4231,7 +4296,7 @@ export interface components {
             request: components["schemas"]["RingRequest"];
             result?: components["schemas"]["Worked"] | null;
             /** @description Its sentence. */
-            sentence: components["schemas"]["Piece"][];
+            sentence: components["schemas"]["Phrase"][];
             /** @description The sentence as plain text. */
             text: string;
         };
@@ -4492,6 +4557,11 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
+        /**
+         * @description The word for a view.
+         * @enum {string}
+         */
+        View: "rings" | "room" | "which-wire" | "cost";
         /** @description What is wanted of one wire, and what there is of it on the rack. */
         Wanted: components["schemas"]["WireDemand"] & {
             /** @description Colour of the metal, `#rrggbb`. */
@@ -4997,6 +5067,14 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     archive_blade: {
@@ -5072,7 +5150,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Purpose"];
+                "application/json": components["schemas"]["Piece"];
             };
         };
         responses: {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type PlanDocument } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 
 /** Bringing plans, patterns and tools in from a JSON file: all of it, or nothing and why. */
 const emit = defineEmits<{ brought: [] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="R extends object">
 import { computed, ref, watch } from 'vue'
 import { Refused, faultsOf, type Fault } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 import type { Desk } from './desk'
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends { name: string; note?: string }">
 import { computed, ref, watch } from 'vue'
 import { faultsOf, type Fault } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 
 interface Entry {
   id: number

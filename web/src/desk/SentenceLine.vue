@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="R extends object">
 import { computed, ref } from 'vue'
-import type { Piece } from '../api/client'
+import type { Phrase } from '../api/client'
 import WordEditor from './WordEditor.vue'
 import type { Desk, Word } from './desk'
 
@@ -9,7 +9,7 @@ const props = defineProps<{
   /** What each word is called and how it is typed. */
   words: (slot: string) => Word
   /** Whether a word carries a fault that is not at its own field. */
-  alsoFaulty?: (piece: Piece) => boolean
+  alsoFaulty?: (phrase: Phrase) => boolean
 }>()
 defineSlots<{
   /** What else an editor offers for a word. */
@@ -27,15 +27,15 @@ const pieces = computed(() => props.desk.sheet?.sentence ?? [])
 
 /** The sentence in words and what stands between them; a comma never begins a line. */
 const parts = computed(() => {
-  const made: { piece?: Piece; text: string; after: string }[] = []
-  for (const piece of pieces.value) {
+  const made: { phrase?: Phrase; text: string; after: string }[] = []
+  for (const phrase of pieces.value) {
     const before = made.at(-1)
-    const [, mark = '', rest = ''] = /^([,.:;]*)(.*)$/s.exec(piece.slot ? '' : piece.text) ?? []
-    if (piece.slot) made.push({ piece, text: piece.text, after: '' })
-    else if (before?.piece) {
+    const [, mark = '', rest = ''] = /^([,.:;]*)(.*)$/s.exec(phrase.slot ? '' : phrase.text) ?? []
+    if (phrase.slot) made.push({ phrase, text: phrase.text, after: '' })
+    else if (before?.phrase) {
       before.after = mark
       if (rest) made.push({ text: rest, after: '' })
-    } else made.push({ text: piece.text, after: '' })
+    } else made.push({ text: phrase.text, after: '' })
   }
   return made
 })
@@ -53,8 +53,8 @@ function closed() {
   at.focus()
 }
 
-async function onKey(piece: Piece, event: KeyboardEvent) {
-  const slot = piece.slot!
+async function onKey(phrase: Phrase, event: KeyboardEvent) {
+  const slot = phrase.slot!
   const step = event.shiftKey ? 10 : 1
   if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
     event.preventDefault()
@@ -70,16 +70,16 @@ async function onKey(piece: Piece, event: KeyboardEvent) {
     !event.altKey
   ) {
     event.preventDefault()
-    edit(slot, piece.text, event.currentTarget as HTMLElement, event.key)
+    edit(slot, phrase.text, event.currentTarget as HTMLElement, event.key)
   }
 }
 
-const faulty = (piece: Piece) =>
-  props.desk.faults.some((fault) => fault.field === piece.field) || !!props.alsoFaulty?.(piece)
+const faulty = (phrase: Phrase) =>
+  props.desk.faults.some((fault) => fault.field === phrase.field) || !!props.alsoFaulty?.(phrase)
 
 /** Opens a word's editor at another place on the screen, such as its dimension. */
 function editAt(slot: string, at: HTMLElement) {
-  edit(slot, pieces.value.find((piece) => piece.slot === slot)?.text ?? '', at)
+  edit(slot, pieces.value.find((phrase) => phrase.slot === slot)?.text ?? '', at)
 }
 defineExpose({ editAt })
 </script>
@@ -87,16 +87,16 @@ defineExpose({ editAt })
 <template>
   <div>
     <p class="sentence serif" data-test="sentence">
-      <template v-for="({ piece, text, after }, i) in parts" :key="`${piece?.slot ?? ''}${i}`"
-        ><span v-if="piece?.slot" class="whole"
+      <template v-for="({ phrase, text, after }, i) in parts" :key="`${phrase?.slot ?? ''}${i}`"
+        ><span v-if="phrase?.slot" class="whole"
           ><button
             type="button"
             class="plain word"
-            :class="{ faulty: faulty(piece), open: open && editing?.slot === piece.slot }"
-            :data-slot="piece.slot"
+            :class="{ faulty: faulty(phrase), open: open && editing?.slot === phrase.slot }"
+            :data-slot="phrase.slot"
             aria-haspopup="dialog"
-            @click="edit(piece.slot, piece.text, $event.currentTarget as HTMLElement)"
-            @keydown="onKey(piece, $event)"
+            @click="edit(phrase.slot, phrase.text, $event.currentTarget as HTMLElement)"
+            @keydown="onKey(phrase, $event)"
           >
             {{ text }}</button
           >{{ after }}</span

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
-import { faultsOf, type Fault, type Piece } from '../api/client'
+import { faultsOf, type Fault, type Phrase } from '../api/client'
 
 /** Which kept record is being worked on. */
 export interface KeptAs {
@@ -20,7 +20,7 @@ export interface Named<R> {
 /** What the core makes of a request; the result is missing where it has faults. */
 interface Sheet<R, W> {
   request: R
-  sentence: Piece[]
+  sentence: Phrase[]
   text: string
   faults: Fault[]
   result?: W | null
@@ -226,7 +226,7 @@ export function desk<
 export interface Desk<R> {
   draft: R | null
   kept: KeptAs | null
-  sheet: { sentence: Piece[]; text: string } | null
+  sheet: { sentence: Phrase[]; text: string } | null
   faults: Fault[]
   sound: boolean
   past: R[]

@@ -1,5 +1,5 @@
 import { useEventListener } from '@vueuse/core'
-import { isTyping } from '../frame/typing'
+import { isTyping } from '../shared/typing'
 
 /** The keys of a desk: undo, redo, keep, and the brackets, which step back and on. */
 export function useDeskKeys(does: {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Figure } from '../api/client'
-import { useSettings } from '../frame/settings'
+import { useSettings } from '../shared/settings'
 
 const props = defineProps<{
   figures: Figure[]

@@ -35,7 +35,7 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ metal, shown, figures } in metals ?? []" :key="metal">
+          <tr v-for="{ metal, shown, figures, joining } in metals ?? []" :key="metal">
             <td class="name"><span class="swatch" :style="{ background: figures.colour }" />{{ shown }}</td>
             <td class="right">{{ figures.modulus_gpa }}</td>
             <td class="right num">{{ figures.annealed_mpa }}</td>
@@ -44,7 +44,7 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
             <td class="right">{{ figures.density_g_cm3.toFixed(2) }}</td>
             <td class="right">{{ range(figures.anneals_c) }}</td>
             <td class="right">{{ range(figures.melts_c) }}</td>
-            <td>{{ figures.joins }}</td>
+            <td>{{ joining }}</td>
             <td class="quiet care">{{ figures.care }}</td>
           </tr>
         </tbody>

@@ -1,18 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
-import { api, data, type Purpose } from '../api/client'
-import { useKinds } from '../patterns/kinds'
-
-/** A kept plan or finding, or a finding as it is usually made. */
-export interface ChosenPiece {
-  key: string
-  name: string
-  purpose: Purpose
-  /** The number it is kept under. */
-  entry?: number
-  pieces_n: number
-}
+import { api, data } from '../api/client'
+import { useKinds } from '../shared/kinds'
+import { useAsked, type ChosenPiece } from '../shared/asked'
 
 const props = defineProps<{ label: string; keptOnly?: boolean; first?: boolean }>()
 const chosen = defineModel<ChosenPiece | null>({ required: true })
@@ -27,6 +18,7 @@ const { data: patterns } = useQuery({
 })
 const { data: kinds } = useKinds()
 
+const { asked } = useAsked()
 const groups = computed(() => {
   const findings: ChosenPiece[] = (patterns.value?.entries ?? []).map(({ id, record }) => ({
     key: `finding ${id}`,
@@ -49,6 +41,7 @@ const groups = computed(() => {
     usual.set(family_shown, [...family, { key: `usual ${kind}`, name, purpose, pieces_n: 1 }])
   }
   return [
+    { label: 'As you asked', pieces: asked.value && !props.keptOnly ? [asked.value] : [] },
     { label: 'Your findings', pieces: findings },
     { label: 'Your rings', pieces: rings },
     ...[...usual].map(([family, pieces]) => ({ label: `${family}, as usually made`, pieces })),
@@ -63,6 +56,8 @@ watch(
   },
   { immediate: true },
 )
+// What was just asked for is what the view is about.
+watch(asked, (piece) => piece && !props.keptOnly && (chosen.value = piece), { immediate: true })
 
 function choose(event: Event) {
   const key = (event.target as HTMLSelectElement).value

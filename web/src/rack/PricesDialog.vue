@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Settings } from '../api/client'
-import { useNotice } from '../frame/notice'
-import { useSettings } from '../frame/settings'
-import { useWords } from './words'
+import { useNotice } from '../shared/notice'
+import { useSettings } from '../shared/settings'
+import { useWords } from '../shared/words'
 
 /** What a gram of each metal is reckoned at, the currency and the hour rate; typed, or from the feed. */
 const open = defineModel<boolean>({ required: true })

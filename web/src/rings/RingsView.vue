@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import { takeAway, type Piece, type PlacedRod, type Slot } from '../api/client'
+import { takeAway, type Phrase, type PlacedRod, type Slot } from '../api/client'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
-import { useNotice } from '../frame/notice'
-import { useSettings } from '../frame/settings'
+import { useNotice } from '../shared/notice'
+import { useSettings } from '../shared/settings'
 import DeskTools from '../desk/DeskTools.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
@@ -64,11 +64,11 @@ const words: Record<Slot, Word> = {
 }
 
 /** A fault at a part of what a word stands for: a rod's shape, a cut's filing. */
-function alsoFaulty(piece: Piece): boolean {
-  const group = piece.field?.split('.')[0] ?? ''
+function alsoFaulty(phrase: Phrase): boolean {
+  const group = phrase.field?.split('.')[0] ?? ''
   return (
     ['mandrel', 'cutting'].includes(group) &&
-    piece.slot !== 'blade' &&
+    phrase.slot !== 'blade' &&
     plan.faults.some(
       (fault) =>
         fault.field.startsWith(`${group}.`) &&

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, type BladeEntry } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 import { usePlan } from '../rings/plan'
 
 const queries = useQueryClient()

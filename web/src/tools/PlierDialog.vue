@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Plier, type PlierEntry } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 
 const entry = defineModel<PlierEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 import PlierDialog from './PlierDialog.vue'
 
 const queries = useQueryClient()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Mandrel, type RodEntry } from '../api/client'
-import { useNotice } from '../frame/notice'
+import { useNotice } from '../shared/notice'
 
 const entry = defineModel<RodEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()

@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, useId, useTemplateRef } from 'vue'
+import type { Mark, PatternForm } from '../../api/client'
+import MetalGradient from '../../drawing/MetalGradient.vue'
+import StripFoot from '../../drawing/StripFoot.vue'
+import StripRuler from '../../drawing/StripRuler.vue'
+
+/** One blank as straight wire to scale: flush ends, bend zones, marks from the left end. */
+const props = defineProps<{
+  form: PatternForm
+  thicknessMm: number
+  truePixels?: number | null
+  /** Forming steps that are done, cutting counted as 1: their zones are filled. */
+  done: number
+  lit: number[]
+}>()
+const emit = defineEmits<{ point: [mark: Mark | null] }>()
+
+const id = useId()
+const place = useTemplateRef<HTMLElement>('place')
+const { width } = useElementSize(place)
+const edge = 6
+
+const blank = computed(() => props.form.blank)
+const scale = computed(
+  () => props.truePixels ?? Math.max((width.value - 2 * edge) / blank.value.flush_mm, 0.01),
+)
+const x = (mm: number) => edge + mm * scale.value
+/** The height kept for the wire: the strip stays as high as it is while one drags. */
+const lane = 22
+const thick = computed(() => Math.min(lane, Math.max(9, props.thicknessMm * scale.value)))
+const full = computed(() => Math.max(width.value, x(blank.value.flush_mm) + edge))
+
+/** Marks with their zones; a mark's texts stand on the first of two lines where nothing else does. */
+const zones = computed(() => {
+  const ends = [-1e9, -1e9]
+  return props.form.marks.map((mark) => {
+    const from = x(mark.at_mm)
+    const to = Math.max(x(mark.to_mm), from + 3)
+    const number = mark.at_mm.toFixed(1)
+    const needs = number.length * 8 + mark.what.length * 7.2 + 14
+    const right = from + needs > full.value
+    const starts = right ? from - needs : from
+    const line = starts > ends[0]! ? 0 : starts > ends[1]! ? 1 : 0
+    ends[line] = right ? from + 6 : from + needs
+    return {
+      mark,
+      from,
+      to,
+      number,
+      line,
+      right,
+      lit: props.lit.includes(mark.segment_n),
+      done: mark.forming_n <= props.done,
+    }
+  })
+})
+const top = 36
+const wireTop = computed(() => top + (lane - thick.value) / 2)
+const sum = computed(() => {
+  const { developed_mm, trim_mm, filing_mm, left_tail_mm, right_tail_mm } = blank.value
+  const tails = left_tail_mm + right_tail_mm
+  const parts = [
+    `${developed_mm.toFixed(1)} in the piece`,
+    `trims ${(2 * trim_mm).toFixed(1)}`,
+    `filing ${(2 * filing_mm).toFixed(1)}`,
+  ]
+  if (tails > 0) parts.push(`tails ${tails.toFixed(0)}`)
+  return `${parts.join(' + ')} = ${blank.value.exact_mm.toFixed(2)} mm, cut ${blank.value.cut_mm.toFixed(1)}`
+})
+const said = computed(() =>
+  props.form.marks.map((mark) => `${mark.what} at ${mark.at_mm.toFixed(1)} mm`).join(', '),
+)
+</script>
+
+<template>
+  <StripFoot
+    label="The strip: one blank as straight wire"
+    title="The strip: one blank, straight, marks from the flush left end"
+  >
+    <template #sum>
+      <span class="quiet sum" data-test="sum">{{ sum }}</span>
+    </template>
+    <div ref="place" class="place">
+      <svg :width="full" :height="top + lane + 48" role="img" :aria-label="said" data-test="strip">
+        <defs>
+          <MetalGradient :id="id" />
+        </defs>
+        <rect
+          :x="x(0)"
+          :y="wireTop"
+          :width="blank.flush_mm * scale"
+          :height="thick"
+          :fill="`url(#${id})`"
+          data-test="blank"
+        />
+        <rect
+          v-if="blank.left_tail_mm > 0"
+          class="tail"
+          :x="x(0)"
+          :y="wireTop"
+          :width="blank.left_tail_mm * scale"
+          :height="thick"
+        />
+        <rect
+          v-if="blank.right_tail_mm + blank.surplus_mm > 0.01"
+          class="tail"
+          :x="x(blank.flush_mm - blank.right_tail_mm - blank.surplus_mm)"
+          :y="wireTop"
+          :width="(blank.right_tail_mm + blank.surplus_mm) * scale"
+          :height="thick"
+        />
+        <g
+          v-for="zone in zones"
+          :key="`${zone.mark.segment_n}`"
+          class="zone"
+          :class="{ lit: zone.lit, done: zone.done }"
+          :data-zone="zone.mark.segment_n"
+          @pointerenter="emit('point', zone.mark)"
+          @pointerleave="emit('point', null)"
+        >
+          <rect
+            class="touch"
+            :x="zone.from - 4"
+            :y="0"
+            :width="Math.max(zone.to - zone.from, 12) + 8"
+            :height="top + lane + 8"
+          />
+          <rect class="bend" :x="zone.from" :y="wireTop" :width="zone.to - zone.from" :height="thick" />
+          <line :x1="zone.from" :x2="zone.from" :y1="zone.line ? 2 : 18" :y2="top + lane + 6" />
+          <text
+            :x="zone.right ? zone.from - 4 : zone.from + 4"
+            :y="zone.line ? 13 : 30"
+            :text-anchor="zone.right ? 'end' : 'start'"
+          >
+            <tspan class="number">{{ zone.number }}</tspan>
+            <tspan dx="6" class="what">{{ zone.mark.what }}</tspan>
+          </text>
+        </g>
+        <StripRuler
+          :transform="`translate(0 ${top + lane + 4})`"
+          :length-mm="blank.flush_mm"
+          :scale="scale"
+          :edge="edge"
+          :width="full"
+        />
+      </svg>
+    </div>
+  </StripFoot>
+</template>
+
+<style scoped>
+.place {
+  overflow-x: auto;
+}
+
+svg {
+  display: block;
+}
+
+.sum {
+  text-align: right;
+}
+
+.tail {
+  fill: rgb(var(--v-theme-surface));
+  fill-opacity: 0.66;
+}
+
+.touch {
+  fill: transparent;
+}
+
+.bend {
+  fill: rgb(var(--v-theme-primary));
+  fill-opacity: 0.4;
+}
+
+.done .bend {
+  fill-opacity: 0.72;
+}
+
+.lit .bend {
+  fill-opacity: 1;
+}
+
+line {
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 1.6;
+}
+
+text {
+  font-size: 14.5px;
+  fill: rgb(var(--v-theme-on-surface));
+}
+
+.number {
+  font-weight: 700;
+}
+
+.what {
+  fill: rgb(var(--v-theme-quiet));
+}
+
+.lit .what {
+  fill: rgb(var(--v-theme-primary));
+  font-weight: 700;
+}
+</style>

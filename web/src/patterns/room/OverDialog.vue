@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, data, type PatternRequest } from '../../api/client'
+import type { useOver } from './over'
+import { usePattern } from '../pattern'
+
+/** Choosing what to lay over the piece: an earlier revision, another kept pattern. */
+const props = defineProps<{ over: ReturnType<typeof useOver> }>()
+const open = defineModel<boolean>({ required: true })
+const pattern = usePattern()
+const id = computed(() => pattern.kept?.id ?? 0)
+
+const { data: revisions } = useQuery({
+  queryKey: ['patterns', 'revisions', id, () => pattern.kept?.revision],
+  queryFn: () => data(api.GET('/api/patterns/{id}/revisions', { params: { path: { id: id.value } } })),
+  enabled: () => open.value && id.value > 0,
+})
+const { data: others } = useQuery({
+  queryKey: ['patterns', 'to-lay-over'],
+  queryFn: () => data(api.GET('/api/patterns', { params: { query: { most: 200 } } })),
+  enabled: open,
+})
+
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+async function lay(name: string, request: PatternRequest) {
+  await props.over.lay(name, request)
+  open.value = false
+}
+
+async function bringBack(request: PatternRequest) {
+  await pattern.set(request)
+  open.value = false
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="640" aria-label="Compare">
+    <div class="popover">
+      <h2>Compare</h2>
+      <p class="quiet">What you choose is laid over the drawing in outline, and what differs is listed.</p>
+      <div class="list">
+        <template v-if="pattern.kept && revisions?.length">
+          <h3>Revisions of “{{ pattern.kept.name }}”</h3>
+          <div v-for="one in revisions" :key="one.revision" class="one" data-test="revision">
+            <button
+              type="button"
+              class="plain menu-line"
+              @click="lay(`revision ${one.revision}`, one.record.request)"
+            >
+              Revision {{ one.revision }}, {{ when(one.made_at) }}
+              <span class="quiet">{{ one.sentence }}</span>
+            </button>
+            <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)"
+              >Bring back</v-btn
+            >
+          </div>
+        </template>
+        <h3>Kept patterns</h3>
+        <p v-if="!others?.entries.length" class="quiet">None are kept yet.</p>
+        <button
+          v-for="entry in others?.entries ?? []"
+          :key="entry.id"
+          type="button"
+          class="plain menu-line"
+          data-test="lay-over"
+          @click="lay(`“${entry.record.name}”`, entry.record.request)"
+        >
+          {{ entry.record.name }} <span class="quiet">{{ entry.sentence }}</span>
+        </button>
+      </div>
+      <v-btn class="mt-3" @click="open = false">Close</v-btn>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 1.02rem;
+  margin: 10px 0 2px;
+}
+
+.list {
+  max-height: 56vh;
+  overflow-y: auto;
+}
+
+.one {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+
+.menu-line {
+  display: grid;
+  flex: 1;
+  margin: 0;
+  width: 100%;
+}
+</style>

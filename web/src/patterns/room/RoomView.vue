@@ -1,0 +1,455 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, data, takeAway, type Mark, type PatternWorked } from '../../api/client'
+import DeskTools from '../../desk/DeskTools.vue'
+import KeepDialog from '../../desk/KeepDialog.vue'
+import SentenceLine from '../../desk/SentenceLine.vue'
+import { useDeskKeys } from '../../desk/keys'
+import DrawingStage from '../../drawing/DrawingStage.vue'
+import PieceSketch from '../../drawing/PieceSketch.vue'
+import FigureColumn from '../../figures/FigureColumn.vue'
+import { useNotice } from '../../shared/notice'
+import { useSettings } from '../../shared/settings'
+import BlankStrip from './BlankStrip.vue'
+import CheckList from './CheckList.vue'
+import FitDialog from './FitDialog.vue'
+import FormingLine from './FormingLine.vue'
+import MateDialog from './MateDialog.vue'
+import OverDialog from './OverDialog.vue'
+import PatternPage from '../library/PatternPage.vue'
+import StepList from './StepList.vue'
+import TryMenu from './TryMenu.vue'
+import WireDialog from './WireDialog.vue'
+import { useDrag } from './drag'
+import { useKinds } from '../../shared/kinds'
+import { useOver } from './over'
+import { usePattern } from '../pattern'
+import { wordOf } from '../words'
+
+const pattern = usePattern()
+const settings = useSettings()
+const notice = useNotice()
+const queries = useQueryClient()
+const route = useRoute()
+const router = useRouter()
+const { data: kinds } = useKinds()
+
+const kind = computed(() => kinds.value?.find((one) => one.kind === pattern.draft?.kind))
+const form = computed(() => pattern.worked?.form)
+const last = computed(() => (form.value?.steps.length ?? 1) - 1)
+const at = ref(0)
+const shown = ref<'front' | 'side' | 'about'>('front')
+const trueSize = ref(false)
+const keeping = ref(false)
+const dialog = ref<'fit' | 'wire' | 'mate' | 'over' | null>(null)
+const shows = (which: NonNullable<typeof dialog.value>) =>
+  computed({ get: () => dialog.value === which, set: (now) => (dialog.value = now ? which : null) })
+const [fitting, wiring, mating, comparing] = [shows('fit'), shows('wire'), shows('mate'), shows('over')]
+const sentence = useTemplateRef<{ editAt: (slot: string, at: HTMLElement) => void }>('sentence')
+const { drag, still, failed } = useDrag(pattern, () => kind.value)
+const over = useOver(pattern, () => kind.value)
+
+const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
+const finished = computed(() => at.value >= last.value)
+const drawn = computed(() => {
+  const worked = pattern.worked
+  if (!worked) return null
+  if (shown.value === 'side') return worked.side
+  return finished.value
+    ? worked.front
+    : { drawing: worked.stages[at.value] ?? worked.front.drawing, parts: [] }
+})
+const handles = computed(() =>
+  shown.value === 'front' && finished.value
+    ? Object.fromEntries((kind.value?.parameters ?? []).map((one) => [one.name, one.label]))
+    : undefined,
+)
+/** What stands beside the drawing waits until a drag is over, so that the piece follows the hand. */
+const settled = shallowRef<PatternWorked | null>(null)
+watch(
+  () => (still.value ? null : pattern.worked),
+  (worked) => {
+    if (worked) settled.value = worked
+  },
+  { immediate: true },
+)
+const mirrored = computed(() => pattern.draft?.mirrored ?? false)
+const pliers = computed(() => pattern.draft?.plier)
+
+/** The segments that are lit: what is pointed at on the drawing or the strip, or what the step forms. */
+const pointed = ref<number[] | null>(null)
+const lit = computed(
+  () => pointed.value ?? (finished.value ? [] : (form.value?.steps[at.value]?.segments ?? [])),
+)
+function pointMark(mark: Mark | null) {
+  if (!mark) return (pointed.value = null)
+  const inside = form.value?.segments.flatMap((segment, i) =>
+    segment.from_mm >= mark.at_mm - 1e-6 && segment.to_mm <= mark.to_mm + 1e-6 ? [i] : [],
+  )
+  return (pointed.value = inside ?? [])
+}
+const pointSegment = (segment: number | null) => (pointed.value = segment === null ? null : [segment])
+
+const files = [
+  { file: 'card-a5.pdf', says: 'Pattern card A5, PDF', hint: 'true size, with check bars' },
+  { file: 'card-a4.pdf', says: 'Pattern card A4, PDF', hint: 'the same, larger' },
+  { file: 'card.svg', says: 'Pattern card, SVG', hint: 'millimetres, to draw on' },
+  { file: 'drawing.dxf', says: 'Drawing, DXF', hint: 'centreline and outline, mm' },
+  { file: 'bends.csv', says: 'Bend table, CSV', hint: 'one line a mark' },
+  { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
+  { file: 'pattern.json', says: 'Pattern, JSON', hint: 'can be brought back in' },
+]
+
+async function attempt(work: Promise<unknown> | undefined) {
+  try {
+    await work
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+
+function take(file: string) {
+  if (!pattern.draft) return
+  const name = pattern.kept?.name || kind.value?.name || 'Pattern'
+  const record = { name, note: pattern.kept?.note ?? '', request: pattern.draft }
+  return attempt(takeAway(`/api/patterns/take-away/${file}`, record))
+}
+
+function tryIt(how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror') {
+  if (how === 'mirror') flip()
+  else dialog.value = how
+}
+
+function flip() {
+  if (pattern.draft) void attempt(pattern.set({ ...pattern.draft, mirrored: !mirrored.value }))
+}
+
+async function choosePlier(event: Event) {
+  const name = (event.target as HTMLSelectElement).value
+  if (pattern.draft) await attempt(pattern.set({ ...pattern.draft, plier: name || null }))
+}
+const owned = ref<string[]>([])
+
+/** Opens what the address names, or what was being worked on. */
+async function open() {
+  const { kind: word, kept } = route.query
+  if (typeof word === 'string') {
+    const all = await data(api.GET('/api/pattern-kinds'))
+    const found = all.find((one) => one.kind === word)
+    if (found) await pattern.start({ kind: found.kind, wire: found.wire })
+  } else if (typeof kept === 'string') {
+    const entry = await data(api.GET('/api/patterns/{id}', { params: { path: { id: Number(kept) } } }))
+    await pattern.openKept(entry)
+  }
+  if (word || kept) await router.replace('/patterns/room')
+  if (!pattern.sheet) await pattern.open()
+  at.value = last.value
+  const pliers = await data(api.GET('/api/pliers', { params: { query: { most: 200 } } }))
+  owned.value = pliers.entries.map((entry) => entry.record.name)
+}
+
+useDeskKeys({
+  undo: () => attempt(pattern.undo()),
+  redo: () => attempt(pattern.redo()),
+  keep: () => (keeping.value = pattern.sound),
+  step: (by) => (at.value = Math.min(Math.max(at.value + by, 0), last.value)),
+})
+
+// What is finished stays finished when another choice adds or takes away a step.
+watch(last, (now, before) => {
+  if (at.value >= before || at.value > now) at.value = now
+})
+watch(failed, (thrown) => thrown && notice.fail(thrown))
+watch(
+  () => pattern.draft?.kind,
+  () => {
+    at.value = last.value
+  },
+)
+watch(
+  () => [settings.settings.unit, settings.settings.gauge],
+  () => attempt(pattern.refresh()),
+)
+watch(
+  () => route.query,
+  (query) => {
+    if (query.kind || query.kept) void attempt(open())
+  },
+)
+onMounted(() => attempt(open()))
+</script>
+
+<template>
+  <div v-if="pattern.sheet" class="room" :style="{ '--metal': pattern.colour }">
+    <h1 class="visually-hidden">Drawing room</h1>
+    <div class="table">
+      <div class="left">
+        <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
+        <div class="tools no-print">
+          <DeskTools
+            :sound="pattern.sound"
+            :can-undo="pattern.past.length > 0"
+            :can-redo="pattern.future.length > 0"
+            :files="files"
+            @keep="keeping = true"
+            @take="take"
+            @undo="attempt(pattern.undo())"
+            @redo="attempt(pattern.redo())"
+          >
+            <TryMenu :mirrored="mirrored" @try="tryIt" />
+          </DeskTools>
+          <span v-if="pattern.kept" class="quiet of" data-test="kept-as">{{ pattern.kept.name }}</span>
+          <span class="states" role="group" aria-label="What is shown">
+            <button
+              v-for="one in ['front', 'side', 'about'] as const"
+              :key="one"
+              type="button"
+              class="plain toggle"
+              :aria-pressed="shown === one"
+              :data-test="`show-${one}`"
+              @click="shown = one"
+            >
+              {{ one }}
+            </button>
+            <button
+              v-if="settings.pixelsPerMm"
+              type="button"
+              class="plain toggle"
+              :aria-pressed="trueSize"
+              data-test="true-size"
+              @click="trueSize = !trueSize"
+            >
+              true size
+            </button>
+          </span>
+        </div>
+        <p v-if="over.laid.value" class="compared" data-test="compared">
+          <b>Over it, {{ over.laid.value.name }}:</b>
+          {{ over.differences.value.join('; ') || 'nothing differs' }}.
+          <button type="button" class="plain take-off" data-test="take-off" @click="over.laid.value = null">
+            Take it off
+          </button>
+        </p>
+        <PatternPage v-if="shown === 'about' && kind" :kind="kind" class="drawing" />
+        <div v-else-if="drawn" class="drawing stage" :class="{ stale: !pattern.sound }">
+          <DrawingStage
+            :drawing="drawn.drawing"
+            :parts="drawn.parts"
+            :lit="lit"
+            :handles="handles"
+            :at-least="still"
+            :true-pixels="truePixels"
+            :over="shown === 'front' && finished ? over.laid.value?.sheet.result?.front.drawing : null"
+            :over-shift="over.shift.value"
+            class="fill"
+            @point="pointSegment"
+            @drag="drag"
+            @edit="(name, where) => sentence?.editAt(name, where)"
+          />
+          <figure
+            v-if="shown === 'front' && finished && settings.pixelsPerMm && !trueSize && pattern.worked"
+            class="small"
+          >
+            <PieceSketch
+              :drawing="{ ...pattern.worked.front.drawing, dimensions: [] }"
+              :pixels="settings.pixelsPerMm"
+            />
+            <figcaption class="quiet">true size</figcaption>
+          </figure>
+        </div>
+        <FormingLine v-if="settled" v-model="at" :steps="settled.form.steps" :stages="settled.stages" />
+      </div>
+      <aside
+        v-if="pattern.worked && form"
+        class="right"
+        :class="{ stale: !pattern.sound }"
+        aria-label="Figures and steps"
+      >
+        <FigureColumn :figures="pattern.worked.figures" :only="['cut']" lead />
+        <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
+        <StepList v-if="settled" v-model="at" :steps="settled.form.steps" />
+        <label class="plier quiet">
+          Rolled on
+          <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
+            <option value="">whatever suits each bend</option>
+            <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
+          </select>
+        </label>
+        <FigureColumn
+          :figures="(settled ?? pattern.worked).figures"
+          :only="['will-it-hold', 'in-your-hand', 'off-the-spool']"
+        />
+        <CheckList :checks="(settled ?? pattern.worked).form.checks" which="well" />
+      </aside>
+    </div>
+    <BlankStrip
+      v-if="form && pattern.worked"
+      :form="form"
+      :thickness-mm="pattern.worked.thickness_mm"
+      :true-pixels="truePixels"
+      :done="at + 1"
+      :lit="lit"
+      @point="pointMark"
+    />
+    <KeepDialog
+      v-model="keeping"
+      :desk="pattern"
+      noun="pattern"
+      @kept="queries.invalidateQueries({ queryKey: ['patterns'] })"
+      @undone="((pattern.kept = null), queries.invalidateQueries({ queryKey: ['patterns'] }))"
+    />
+    <FitDialog v-model="fitting" />
+    <WireDialog v-model="wiring" />
+    <MateDialog v-model="mating" />
+    <OverDialog v-model="comparing" :over="over" />
+  </div>
+  <p v-else class="page quiet" role="status">Laying out the drawing…</p>
+</template>
+
+<style scoped>
+.room {
+  display: flex;
+  flex-direction: column;
+  min-height: calc(100dvh - 63px);
+}
+
+.table {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 372px;
+  gap: 0 40px;
+  padding: 16px var(--gutter) 6px;
+}
+
+.left {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+
+.says :deep(.sentence) {
+  font-size: clamp(1.2rem, 1.85vw, 1.5rem);
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  margin-top: 8px;
+}
+
+.of {
+  margin-left: 4px;
+  font-style: italic;
+}
+
+.states {
+  margin-left: auto;
+  display: flex;
+  gap: 18px;
+}
+
+.compared {
+  margin: 6px 0 0;
+}
+
+.take-off {
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  padding: 2px 4px;
+}
+
+.drawing {
+  flex: 1 1 220px;
+  min-height: 220px;
+}
+
+.stage {
+  position: relative;
+}
+
+.fill {
+  position: absolute;
+  inset: 0;
+}
+
+.small {
+  position: absolute;
+  right: 0;
+  bottom: 6px;
+  margin: 0;
+  text-align: center;
+}
+
+.stale {
+  opacity: 0.4;
+}
+
+.plier {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  padding: 2px 0 4px 34px;
+}
+
+select {
+  font: inherit;
+  color: rgb(var(--v-theme-on-background));
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid rgb(var(--v-theme-primary));
+  min-height: 30px;
+  min-width: 0;
+  flex: 1;
+}
+
+option {
+  background: rgb(var(--v-theme-surface));
+}
+
+@media (min-width: 901px) and (min-height: 700px) {
+  .room {
+    height: calc(100dvh - 63px);
+  }
+
+  .table {
+    min-height: 0;
+  }
+
+  .left,
+  .right {
+    overflow-y: auto;
+    scrollbar-width: thin;
+    contain: strict;
+  }
+
+  /* What goes on below fades rather than being cut. */
+  .right::after {
+    content: '';
+    position: sticky;
+    bottom: 0;
+    display: block;
+    height: 24px;
+    background: linear-gradient(to bottom, transparent, rgb(var(--v-theme-background)));
+    pointer-events: none;
+  }
+}
+
+@media (max-width: 900px) {
+  .table {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .drawing {
+    flex-basis: 320px;
+  }
+
+  .right {
+    margin-top: 18px;
+  }
+}
+</style>

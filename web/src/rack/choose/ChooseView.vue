@@ -1,0 +1,364 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, faultsOf, type ChooseRequest, type Fault, type WireCandidate } from '../../api/client'
+import HoldPlot from './HoldPlot.vue'
+import PiecePicker from '../PiecePicker.vue'
+import type { ChosenPiece } from '../../shared/asked'
+import { useAmounts } from '../../shared/amounts'
+import { useWords } from '../../shared/words'
+
+/** Which wire for a piece: every metal, temper and size weighed, the reasons in figures. */
+const words = useWords()
+const router = useRouter()
+const { money, currency } = useAmounts()
+const piece = ref<ChosenPiece | null>(null)
+const worn = ref<ChooseRequest['worn']>(null)
+const bears = ref('0.5')
+const finish = ref<ChooseRequest['finish']>('polished')
+const joined = ref<ChooseRequest['joined']>('not')
+const maker = ref<ChooseRequest['maker']>('confident')
+const most = ref('')
+const set = ref<string[]>([])
+const opened = ref<string | null>(null)
+
+const typedFaults = computed(() => {
+  const wrong: Fault[] = []
+  const amount = (text: string) => Number(text.trim().replace(',', '.') || '0')
+  if (Number.isNaN(amount(bears.value)))
+    wrong.push({ field: 'bears_n', sentence: `“${bears.value}” is no load. Write it in newtons, as 0.5.` })
+  if (Number.isNaN(amount(most.value)))
+    wrong.push({ field: 'most_each', sentence: `“${most.value}” is no amount of money. Write it as 1.20.` })
+  return wrong
+})
+const request = computed<ChooseRequest | null>(() =>
+  piece.value && !typedFaults.value.length
+    ? {
+        purpose: piece.value.purpose,
+        worn: worn.value,
+        bears_n: Number(bears.value.trim().replace(',', '.') || '0'),
+        finish: finish.value,
+        joined: joined.value,
+        maker: maker.value,
+        most_each: most.value.trim() ? most.value.trim().replace(',', '.') : undefined,
+      }
+    : null,
+)
+const asked = refDebounced(request, 120)
+const { data: found, error } = useQuery({
+  queryKey: ['choose', asked],
+  queryFn: () => data(api.POST('/api/wires/choose', { body: asked.value! })),
+  enabled: () => !!asked.value,
+  placeholderData: (before) => before,
+})
+const faults = computed(() =>
+  typedFaults.value.length ? typedFaults.value : error.value ? faultsOf(error.value) : [],
+)
+const candidates = computed(() => found.value?.candidates ?? [])
+watch(piece, () => (set.value = []))
+
+const key = (one: WireCandidate) => one.shown
+const compared = computed(() => candidates.value.filter((one) => set.value.includes(key(one))))
+function toggle(one: WireCandidate) {
+  set.value = set.value.includes(key(one))
+    ? set.value.filter((k) => k !== key(one))
+    : [...set.value, key(one)].slice(-4)
+}
+const percent = (share: number) => `${Math.round(100 * share)} %`
+const rows: { label: string; of: (one: WireCandidate) => string }[] = [
+  { label: 'Opens at, as made', of: (one) => `${one.holds_n.toFixed(1)} N` },
+  { label: 'after the barrel', of: (one) => `${one.holds_hardened_n.toFixed(1)} N` },
+  { label: 'Effort (20 AWG soft copper is 1)', of: (one) => one.effort.toFixed(1) },
+  { label: 'Stretch used at its tightest bend', of: (one) => percent(one.strain_used) },
+  { label: 'Springs back', of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
+  { label: 'Wire of one, as cut', of: (one) => `${one.blank_mm.toFixed(1)} mm, ${one.mass_g.toFixed(3)} g` },
+  { label: 'costs', of: (one) => money(one.cost) || 'no price yet' },
+]
+
+/** Takes the piece to its desk in this wire. */
+async function use(one: WireCandidate) {
+  const text = piece.value
+  if (!text) return
+  if ('finding' in text.purpose) {
+    const { usePattern } = await import('../../patterns/pattern')
+    await usePattern().set({ ...text.purpose.finding, wire: one.wire })
+    await router.push('/patterns/room')
+  } else {
+    const { usePlan } = await import('../../rings/plan')
+    await usePlan().set({ ...text.purpose.rings, wire: one.wire })
+    await router.push('/rings')
+  }
+}
+</script>
+
+<template>
+  <div class="choose">
+    <p class="wish serif">
+      A wire for <PiecePicker v-model="piece" label="choose a piece" first />, worn
+      <select v-model="worn" class="word" aria-label="Where it is worn" data-test="worn">
+        <option :value="null">where it usually is</option>
+        <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
+          {{ one.shown }}
+        </option></select
+      >, that bears
+      <input
+        v-model="bears"
+        class="word short"
+        inputmode="decimal"
+        aria-label="Load it bears, newtons"
+        data-test="bears"
+      />
+      N,
+      <select v-model="finish" class="word" aria-label="How it is finished" data-test="finish">
+        <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
+          {{ one.shown }}
+        </option></select
+      >,
+      <select v-model="joined" class="word" aria-label="How it is joined" data-test="joined">
+        <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
+          {{ one.shown }}
+        </option></select
+      >, made
+      <select v-model="maker" class="word" aria-label="Who makes it" data-test="maker">
+        <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
+          {{ one.shown }}
+        </option></select
+      >, for at most
+      <input
+        v-model="most"
+        class="word short"
+        inputmode="decimal"
+        aria-label="What the wire of one may cost"
+        placeholder="any"
+        data-test="most"
+      />
+      {{ currency }} of wire each.
+    </p>
+    <p class="quiet hint">1 N is about what 100 g weigh. Loads and efforts are estimates.</p>
+    <p v-for="fault in faults" :key="fault.field" class="stop" role="alert">{{ fault.sentence }}</p>
+    <p v-if="!found && !faults.length" class="quiet" role="status">
+      {{ piece ? 'Weighing every wire…' : 'Choose a piece, and every wire is weighed for it.' }}
+    </p>
+    <div v-if="found" class="found">
+      <ol class="list" data-test="candidates">
+        <li v-for="(one, i) in candidates" :key="key(one)" :style="{ '--metal': one.colour }">
+          <label class="option set">
+            <input
+              type="checkbox"
+              :checked="set.includes(key(one))"
+              :aria-label="`Compare ${one.shown}`"
+              data-test="compare"
+              @change="toggle(one)"
+            />
+          </label>
+          <span class="rank num">{{ i + 1 }}</span>
+          <div>
+            <h2>
+              <span class="metal" aria-hidden="true" />{{ one.shown }}
+              <span v-if="one.cost" class="quiet cost">{{ money(one.cost) }} each</span>
+            </h2>
+            <p>{{ one.reasons.slice(0, opened === key(one) ? undefined : 2).join(' ') }}</p>
+            <p
+              v-for="line in opened === key(one) ? one.cautions : one.cautions.slice(0, 1)"
+              :key="line"
+              class="watch"
+            >
+              {{ line }}
+            </p>
+            <p class="acts">
+              <button
+                type="button"
+                class="plain act"
+                :aria-expanded="opened === key(one)"
+                data-test="reasons"
+                @click="opened = opened === key(one) ? null : key(one)"
+              >
+                {{ opened === key(one) ? 'fewer reasons' : 'every reason' }}
+              </button>
+              <button type="button" class="plain act" data-test="use-candidate" @click="use(one)">
+                make it of this
+              </button>
+            </p>
+          </div>
+        </li>
+      </ol>
+      <aside>
+        <HoldPlot :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
+        <table v-if="compared.length > 1" class="ledger side" data-test="compared">
+          <thead>
+            <tr>
+              <th><span class="visually-hidden">Figure</span></th>
+              <th v-for="one in compared" :key="key(one)" class="right">
+                {{ candidates.indexOf(one) + 1 }}
+                <span class="quiet">{{ one.shown }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.label">
+              <td class="quiet">{{ row.label }}</td>
+              <td v-for="one in compared" :key="key(one)" class="right num">{{ row.of(one) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-else class="quiet">Tick two to four wires to set them side by side.</p>
+        <section v-for="school in found.schools" :key="school.question" class="school">
+          <h2>{{ school.question }}</h2>
+          <p>{{ school.some }}</p>
+          <p>{{ school.others }}</p>
+        </section>
+        <details v-if="found.left_out.length">
+          <summary>{{ found.left_out.length }} metals cannot serve</summary>
+          <ul>
+            <li v-for="one in found.left_out" :key="one.metal">
+              <b>{{ one.shown }}</b> <span class="quiet">{{ one.because }}</span>
+            </li>
+          </ul>
+        </details>
+        <p class="quiet">{{ found.weighed_n }} wires weighed.</p>
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.wish {
+  font-size: 1.35rem;
+  line-height: 1.75;
+  max-width: 62ch;
+  margin: 0;
+}
+
+.short {
+  min-width: 1.8em;
+}
+
+.hint {
+  margin: 4px 0 10px;
+}
+
+.found {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 20px 56px;
+  align-items: start;
+}
+
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.list li {
+  display: grid;
+  grid-template-columns: 26px 26px minmax(0, 1fr);
+  gap: 0 6px;
+  padding: 9px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.list h2 {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  margin: 0;
+}
+
+.list p {
+  margin: 2px 0 0;
+}
+
+.set {
+  min-height: 26px;
+  margin: 0;
+  align-items: flex-start;
+  padding-top: 3px;
+}
+
+.rank {
+  color: rgb(var(--v-theme-quiet));
+}
+
+.metal {
+  flex: none;
+  width: 26px;
+  height: 7px;
+  border-radius: 4px;
+  background: var(--metal);
+  border: 1px solid rgb(var(--v-theme-quiet));
+}
+
+.cost {
+  margin-left: auto;
+  white-space: nowrap;
+  font-weight: 400;
+  font-size: 1rem;
+}
+
+.acts {
+  display: flex;
+  gap: 20px;
+}
+
+.act {
+  color: rgb(var(--v-theme-primary));
+  min-height: 30px;
+}
+
+.act:hover {
+  text-decoration: underline;
+}
+
+aside {
+  position: sticky;
+  top: 12px;
+}
+
+.side th {
+  vertical-align: bottom;
+  line-height: 1.15;
+}
+
+.side th .quiet {
+  display: block;
+  font-size: 0.92rem;
+}
+
+.side td {
+  padding-block: 4px;
+}
+
+.school {
+  margin-top: 14px;
+}
+
+.school h2 {
+  margin: 0;
+}
+
+.school p {
+  margin: 2px 0;
+}
+
+details {
+  margin-top: 12px;
+}
+
+summary {
+  cursor: pointer;
+  min-height: 30px;
+}
+
+@media (max-width: 900px) {
+  .found {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  aside {
+    position: static;
+  }
+}
+</style>

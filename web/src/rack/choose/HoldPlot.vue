@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { WireCandidate } from '../../api/client'
+import { usePlotLook } from '../../drawing/plot'
+import PlotPlace from '../../drawing/PlotPlace.vue'
+
+/** What each wire holds against what it asks of the hands; a stroke leads to what the barrel adds. */
+const props = defineProps<{ candidates: WireCandidate[]; set: string[]; bears: number }>()
+const look = usePlotLook()
+
+const described = computed(
+  () =>
+    `Hold against effort. ${props.candidates
+      .map((one, i) => `${i + 1}, ${one.shown}: ${one.holds_n.toFixed(1)} N, effort ${one.effort.toFixed(1)}`)
+      .join('; ')}.`,
+)
+
+const option = computed(() => {
+  const { colours, text, tooltip } = look.value
+  const [ink, quiet] = [colours['on-background'], colours.quiet]
+  const axis = { ...look.value.axis, axisLabel: { ...text, hideOverlap: true }, min: 0 }
+  return {
+    animation: false,
+    grid: { left: 50, right: 20, top: 14, bottom: 42 },
+    tooltip: {
+      ...tooltip,
+      formatter: (at: { name: string; value: number[] }) =>
+        `${at.name}: holds ${at.value[1]!.toFixed(1)} N, effort ${at.value[0]!.toFixed(1)}`,
+    },
+    xAxis: { ...axis, name: 'effort of a bend', nameGap: 26 },
+    yAxis: { ...axis, name: 'opens at, N', nameGap: 32 },
+    series: [
+      ...props.candidates.map((one) => ({
+        type: 'line',
+        silent: true,
+        data: [
+          [one.effort, one.holds_n],
+          [one.effort, one.holds_hardened_n],
+        ],
+        showSymbol: false,
+        lineStyle: { width: props.set.includes(one.shown) ? 3 : 1.4, color: quiet },
+      })),
+      {
+        type: 'scatter',
+        symbolSize: (_: number[], at: { dataIndex: number }) =>
+          props.set.includes(props.candidates[at.dataIndex]?.shown ?? '') ? 27 : 22,
+        data: props.candidates.map((one, i) => ({
+          name: `${i + 1}, ${one.shown}`,
+          value: [one.effort, one.holds_n],
+          itemStyle: {
+            color: colours.background,
+            borderColor: props.set.includes(one.shown) ? colours.primary : one.colour,
+            borderWidth: props.set.includes(one.shown) ? 4 : 3,
+          },
+          label: { show: true, formatter: String(i + 1), ...text, fontSize: 13, fontWeight: 700, color: ink },
+        })),
+        markLine:
+          props.bears > 0
+            ? {
+                silent: true,
+                symbol: 'none',
+                lineStyle: { color: colours.primary, type: 'dashed' },
+                label: { formatter: 'asked', position: 'insideEndTop', ...text, color: colours.primary },
+                data: [{ yAxis: props.bears }],
+              }
+            : undefined,
+      },
+    ],
+  }
+})
+</script>
+
+<template>
+  <PlotPlace class="plot" :option="option" :described="described" data-test="hold-plot" />
+</template>
+
+<style scoped>
+.plot {
+  height: 300px;
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { api, data, faultsOf, type CostRequest, type Fault } from '../../api/client'
+import PiecePicker from '../PiecePicker.vue'
+import type { ChosenPiece } from '../../shared/asked'
+import PricesDialog from '../PricesDialog.vue'
+import { useAmounts } from '../../shared/amounts'
+
+/** What a piece costs to make, against what it costs to buy. */
+const { currency, money } = useAmounts()
+const piece = ref<ChosenPiece | null>(null)
+const pricing = ref(false)
+const texts = ref<Record<string, string>>({})
+const notes = ref({ wire: '', price: '' })
+const startFaults = ref<Fault[]>([])
+
+const fields = computed(() => [
+  { key: 'pieces_n', label: 'How many are made', unit: '' },
+  { key: 'wire_mm', label: 'Wire of one, as cut', unit: 'mm' },
+  { key: 'loss', label: 'Lost besides: rests, trials', unit: '%' },
+  { key: 'per_metre', label: 'A metre of the wire', unit: currency.value },
+  { key: 'consumables', label: 'Blades, abrasives, fuel for one', unit: currency.value },
+  { key: 'minutes', label: 'Your hands, for one', unit: 'min' },
+  { key: 'setting_up_minutes', label: 'Setting up, once', unit: 'min' },
+  { key: 'hour_rate', label: 'Your hour', unit: currency.value },
+  { key: 'bought', label: 'One bought', unit: currency.value },
+])
+
+async function start() {
+  if (!piece.value) return
+  try {
+    const known = await data(api.POST('/api/costs/start', { body: piece.value.purpose }))
+    const { request } = known
+    notes.value = { wire: known.wire_shown, price: known.price_from }
+    texts.value = {
+      ...texts.value,
+      pieces_n: String(request.pieces_n),
+      wire_mm: String(Number(request.wire_mm.toFixed(2))),
+      loss: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
+      per_metre: request.per_metre,
+      consumables: texts.value.consumables ?? '0',
+      minutes: texts.value.minutes ?? '',
+      setting_up_minutes: texts.value.setting_up_minutes ?? '',
+      hour_rate: request.hour_rate,
+      bought: texts.value.bought ?? '',
+    }
+    startFaults.value = []
+  } catch (thrown) {
+    startFaults.value = faultsOf(thrown)
+  }
+}
+watch(piece, start)
+
+const plain = (key: string) => (texts.value[key] ?? '').trim().replace(',', '.')
+const typedFaults = computed(() =>
+  fields.value
+    .filter(({ key }) => plain(key) && Number.isNaN(Number(plain(key))))
+    .map(({ key }) => ({ field: key, sentence: `“${texts.value[key]}” is no number. Write it as 12.5.` })),
+)
+const request = computed<CostRequest | null>(() =>
+  piece.value && texts.value.wire_mm && !typedFaults.value.length
+    ? {
+        pieces_n: Math.round(Number(plain('pieces_n') || '0')),
+        wire_mm: Number(plain('wire_mm') || '0'),
+        loss_share: Number(plain('loss') || '0') / 100,
+        per_metre: plain('per_metre') || '0',
+        consumables: plain('consumables') || '0',
+        minutes: Number(plain('minutes') || '0'),
+        setting_up_minutes: Number(plain('setting_up_minutes') || '0'),
+        hour_rate: plain('hour_rate') || '0',
+        bought: plain('bought') || undefined,
+      }
+    : null,
+)
+const asked = refDebounced(request, 100)
+const { data: cost, error } = useQuery({
+  queryKey: ['cost', asked],
+  queryFn: () => data(api.POST('/api/costs', { body: asked.value! })),
+  enabled: () => !!asked.value,
+  placeholderData: (before) => before,
+})
+const faults = computed(() => [
+  ...startFaults.value,
+  ...typedFaults.value,
+  ...(error.value ? faultsOf(error.value) : []),
+])
+const at = (key: string) =>
+  faults.value
+    .filter((fault) => fault.field === (key === 'loss' ? 'loss_share' : key) || fault.field === key)
+    .map((fault) => fault.sentence)
+const elsewhere = computed(() =>
+  faults.value.filter(
+    (fault) => !fields.value.some(({ key }) => key === fault.field) && fault.field !== 'loss_share',
+  ),
+)
+</script>
+
+<template>
+  <div class="cost">
+    <section class="form" aria-label="What goes into it">
+      <p class="wish serif">What does <PiecePicker v-model="piece" label="choose a piece" first /> cost?</p>
+      <p v-if="notes.wire" class="quiet">{{ notes.wire }}. {{ notes.price }}</p>
+      <div v-if="piece" class="fields">
+        <template v-for="field in fields" :key="field.key">
+          <v-text-field
+            v-model="texts[field.key]"
+            :label="field.label"
+            :suffix="field.unit"
+            inputmode="decimal"
+            autocomplete="off"
+            :error-messages="at(field.key)"
+            :data-test="`cost-${field.key}`"
+          />
+        </template>
+      </div>
+      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+      <v-btn class="ml-n4 no-print" @click="pricing = true">Prices, currency and hour rate</v-btn>
+      <PricesDialog v-model="pricing" @kept="start" />
+    </section>
+    <section v-if="cost" class="answer" aria-label="What it comes to" aria-live="polite" data-test="cost">
+      <p class="large">
+        <span class="num" data-test="cost-each">{{ money(cost.each) }}</span> <span class="quiet">one</span>
+      </p>
+      <p class="large second">
+        <span class="num">{{ money(cost.pair) }}</span> <span class="quiet">a pair</span>
+      </p>
+      <table class="ledger">
+        <tbody>
+          <tr>
+            <td>Wire, losses included</td>
+            <td class="right num">{{ money(cost.wire) }}</td>
+          </tr>
+          <tr>
+            <td>Consumables</td>
+            <td class="right num">{{ money(cost.consumables) }}</td>
+          </tr>
+          <tr>
+            <td>Your hands, setting up shared out</td>
+            <td class="right num">{{ money(cost.hand) }}</td>
+          </tr>
+          <tr>
+            <td>All {{ asked?.pieces_n }}</td>
+            <td class="right num">{{ money(cost.all) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="serif verdict" data-test="verdict">{{ cost.sentence }}</p>
+      <p class="quiet working">One: {{ cost.working }}</p>
+    </section>
+    <p v-else-if="!piece" class="empty">
+      Keep a plan or a finding first, or choose one as it is usually made.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.cost {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  gap: 24px 64px;
+  align-items: start;
+}
+
+.wish {
+  font-size: 1.35rem;
+  margin: 0;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px 24px;
+}
+
+.large {
+  font-size: 2.6rem;
+  line-height: 1.1;
+  margin: 0;
+}
+
+.second {
+  font-size: 1.6rem;
+  margin-bottom: 12px;
+}
+
+.large .quiet {
+  font-size: 1.1rem;
+}
+
+.verdict {
+  font-size: 1.35rem;
+  line-height: 1.3;
+  margin: 16px 0 6px;
+}
+
+.working {
+  font-size: 0.98rem;
+}
+
+@media (max-width: 900px) {
+  .cost {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

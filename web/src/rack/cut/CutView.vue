@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { api, data, faultsOf, type Fault, type PickedRow } from '../../api/client'
+import { useNotice } from '../../shared/notice'
+import PiecePicker from '../PiecePicker.vue'
+import type { ChosenPiece } from '../../shared/asked'
+import WirePlan from './WirePlan.vue'
+import { usePick, useRackRefresh } from '../../shared/picking'
+
+/** What is picked to be made, and from which lot each blank of it is cut. */
+const refresh = useRackRefresh()
+const pickToCut = usePick()
+const notice = useNotice()
+const piece = ref<ChosenPiece | null>(null)
+const faults = ref<Fault[]>([])
+
+const { data: picks, error } = useQuery({
+  queryKey: ['picks'],
+  queryFn: () => data(api.GET('/api/picks')),
+})
+const { data: wanted, error: wantedError } = useQuery({
+  queryKey: ['wanted'],
+  queryFn: () => data(api.GET('/api/cut-plans/wanted')),
+})
+
+async function attempt(work: () => Promise<void>) {
+  try {
+    faults.value = []
+    await work()
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+    await refresh()
+  }
+}
+
+const pick = (chosen: ChosenPiece | null) =>
+  attempt(async () => {
+    piece.value = null
+    if (!chosen?.entry) return
+    await pickToCut(chosen.entry, chosen.name, chosen.pieces_n)
+  })
+
+const change = (row: PickedRow, event: Event) =>
+  attempt(async () => {
+    const pieces_n = Math.max(0, Math.round(Number((event.target as HTMLInputElement).value) || 0))
+    const params = { path: { id: row.id }, query: { revision: row.revision } }
+    const body = { entry: row.record.entry, pieces_n }
+    const { undo } = await data(api.PUT('/api/picks/{id}', { params, body }))
+    await refresh()
+    notice.did(`${pieces_n} of “${row.what}” are picked.`, undo, refresh)
+  })
+
+const drop = (row: PickedRow) =>
+  attempt(async () => {
+    const body = { revision: row.revision, archived: true }
+    const { undo } = await data(
+      api.POST('/api/picks/{id}/archive', { params: { path: { id: row.id } }, body }),
+    )
+    await refresh()
+    notice.did(`“${row.what}” is off the list.`, undo, refresh)
+  })
+</script>
+
+<template>
+  <div class="cut">
+    <section class="picks no-print" aria-label="Picked to be made">
+      <h2>Picked to be made</h2>
+      <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+      <ul v-else data-test="picks">
+        <li v-for="row in picks ?? []" :key="row.id">
+          <input
+            class="word count num"
+            type="number"
+            min="1"
+            max="100000"
+            :value="row.record.pieces_n"
+            :aria-label="`How many: ${row.what}`"
+            data-test="pick-count"
+            @change="change(row, $event)"
+          />
+          <div>
+            <p>{{ row.what }}</p>
+            <p class="quiet">{{ row.blanks }}</p>
+          </div>
+          <v-btn size="small" :aria-label="`Take off: ${row.what}`" data-test="drop-pick" @click="drop(row)">
+            Off
+          </v-btn>
+        </li>
+      </ul>
+      <PiecePicker
+        class="add"
+        :model-value="piece"
+        label="Pick something kept…"
+        kept-only
+        @update:model-value="pick"
+      />
+      <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="pick-fault">
+        {{ fault.sentence }}
+      </p>
+    </section>
+    <section aria-label="Cut plan">
+      <p v-if="wantedError" class="stop" role="alert">{{ wantedError.message }}</p>
+      <p v-else-if="!wanted" class="quiet" role="status">Looking through the rack…</p>
+      <p v-else-if="!wanted.length" class="empty" data-test="nothing-picked">
+        Nothing is picked. Pick kept plans or findings, say how many, and here stands what to cut from which
+        spool or rest.
+      </p>
+      <WirePlan v-for="of in wanted ?? []" :key="of.shown" :of="of" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.cut {
+  display: grid;
+  grid-template-columns: 270px minmax(0, 1fr);
+  gap: 20px 48px;
+  align-items: start;
+}
+
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 8px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr) auto;
+  gap: 0 10px;
+  align-items: center;
+  padding: 6px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+li p {
+  margin: 0;
+  line-height: 1.2;
+}
+
+.count {
+  field-sizing: fixed;
+  font-size: 1.15rem;
+  width: 64px;
+  min-height: 36px;
+}
+
+.add {
+  width: 100%;
+  min-height: 40px;
+}
+
+@media (max-width: 900px) {
+  .cut {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,327 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import {
+  api,
+  data,
+  faultsOf,
+  takeAway,
+  type CutPlan,
+  type CutRequest,
+  type Fault,
+  type StockCut,
+  type Wanted,
+} from '../../api/client'
+import { useNotice } from '../../shared/notice'
+import CutStrip from './CutStrip.vue'
+import { useAmounts } from '../../shared/amounts'
+import { useRackRefresh } from '../../shared/picking'
+
+/** The cut plan of one wire: solved, drawn, ticked off as it is cut, booked in one step. */
+const props = defineProps<{ of: Wanted }>()
+const refresh = useRackRefresh()
+const notice = useNotice()
+const { metres } = useAmounts()
+
+const losses = ref({ trim_mm: '', kerf_mm: '0', shortest_useful_mm: '' })
+const plan = ref<CutPlan | null>(null)
+const job = ref<number | null>(null)
+const progress = ref<{ tried_n: number; of_n: number; scrap_mm: number } | null>(null)
+const faults = ref<Fault[]>([])
+const cut = ref<string[]>([])
+const setting = ref(false)
+let timer = 0
+
+const request = computed<CutRequest>(() => ({
+  stock: props.of.stock,
+  demand: props.of.demand,
+  trim_mm: number(losses.value.trim_mm),
+  kerf_mm: number(losses.value.kerf_mm),
+  shortest_useful_mm: number(losses.value.shortest_useful_mm),
+}))
+function number(text: string) {
+  const value = Number(text.trim().replace(',', '.') || '0')
+  return Number.isNaN(value) ? -1 : value
+}
+
+watch(
+  () => props.of,
+  (of, before) => {
+    if (!before || before.shown !== of.shown) {
+      const shown = (mm: number) => String(Number(mm.toFixed(2)))
+      losses.value = {
+        trim_mm: shown(of.trim_mm),
+        kerf_mm: '0',
+        shortest_useful_mm: shown(of.shortest_useful_mm),
+      }
+    }
+    void solve()
+  },
+  { immediate: true },
+)
+
+async function solve() {
+  window.clearTimeout(timer)
+  faults.value = []
+  cut.value = []
+  progress.value = null
+  try {
+    const state = await data(api.POST('/api/cut-plans/jobs', { body: request.value }))
+    job.value = state.job
+    await look(state.job)
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+    job.value = null
+  }
+}
+
+async function look(id: number) {
+  if (job.value !== id) return
+  try {
+    const state = await data(api.GET('/api/cut-plans/jobs/{id}', { params: { path: { id } } }))
+    if (job.value !== id) return
+    progress.value = state.progress ?? null
+    if (state.plan) {
+      plan.value = state.plan
+      job.value = null
+    } else {
+      timer = window.setTimeout(() => void look(id), 120)
+    }
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+    job.value = null
+  }
+}
+
+async function stop() {
+  if (job.value === null) return
+  try {
+    await data(api.POST('/api/cut-plans/jobs/{id}/stop', { params: { path: { id: job.value } } }))
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+}
+onBeforeUnmount(() => {
+  window.clearTimeout(timer)
+  void stop()
+})
+
+const longest = computed(() => Math.max(1, ...(plan.value?.stock ?? []).map((piece) => piece.length_mm)))
+const name = (piece: StockCut) => props.of.names[piece.stock] ?? piece.stock
+const everything = computed(() => !!plan.value && cut.value.length === plan.value.stock.length)
+
+async function book() {
+  const now = plan.value
+  if (!now) return
+  const lots = now.stock
+    .filter((piece) => cut.value.includes(piece.stock))
+    .map((piece) => ({
+      lot: Number(piece.stock),
+      cuts: piece.cuts.map((one) => ({ what: one.demand, length_mm: one.length_mm, n: one.n })),
+      trim_mm: request.value.trim_mm,
+      kerf_mm: request.value.kerf_mm,
+      shortest_useful_mm: request.value.shortest_useful_mm,
+    }))
+  // What is picked comes off the list only once all of it is cut.
+  const picks = everything.value && !now.short.length ? props.of.picks : []
+  try {
+    const { undo, sentence } = await data(api.POST('/api/cut-plans/book', { body: { lots, picks } }))
+    await refresh()
+    notice.did(sentence, undo, refresh)
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+}
+
+async function take(file: string) {
+  if (!plan.value) return
+  try {
+    const body = { wire: props.of.wire, plan: plan.value, names: props.of.names }
+    await takeAway(`/api/cut-plans/files/${file}`, body)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+</script>
+
+<template>
+  <article class="wire-plan" data-test="wire-plan">
+    <header>
+      <h2>{{ of.shown }}</h2>
+      <span class="quiet">{{ metres(of.wanted_mm) }} wanted</span>
+      <span class="acts no-print">
+        <button type="button" class="plain act" :aria-expanded="setting" @click="setting = !setting">
+          trims and rests
+        </button>
+        <button type="button" class="plain act" data-test="plan-pdf" @click="take('cut-plan.pdf')">
+          PDF
+        </button>
+        <button type="button" class="plain act" data-test="plan-csv" @click="take('cut-plan.csv')">
+          CSV
+        </button>
+      </span>
+    </header>
+    <div v-if="setting" class="losses no-print">
+      <v-text-field
+        v-model="losses.trim_mm"
+        label="Off each end made flush, mm"
+        inputmode="decimal"
+        @change="solve"
+      />
+      <v-text-field
+        v-model="losses.kerf_mm"
+        label="Lost at each cut, mm"
+        hint="0 for nippers, the blade's kerf for a saw"
+        persistent-hint
+        inputmode="decimal"
+        @change="solve"
+      />
+      <v-text-field
+        v-model="losses.shortest_useful_mm"
+        label="Shortest rest worth keeping, mm"
+        inputmode="decimal"
+        @change="solve"
+      />
+    </div>
+    <p v-if="job !== null" class="quiet working" role="status" data-test="working">
+      <progress :value="progress?.tried_n ?? 0" :max="progress?.of_n ?? 1" />
+      {{ progress ? `Best so far: ${metres(progress.scrap_mm)} of scrap.` : 'Working the cuts out…' }}
+      <v-btn size="small" @click="stop">Stop with the best so far</v-btn>
+    </p>
+    <p v-for="fault in faults" :key="fault.field + fault.sentence" class="stop" role="alert">
+      {{ fault.sentence }}
+    </p>
+    <template v-if="plan">
+      <p v-for="short in plan.short" :key="short.demand" class="stop" data-test="short">
+        <b>{{ short.n }} of “{{ short.demand }}” are short:</b> {{ metres(short.length_mm) }} of wire.
+      </p>
+      <ul class="strips">
+        <li v-for="piece in plan.stock" :key="piece.stock" data-test="strip">
+          <label class="option tick no-print">
+            <input
+              v-model="cut"
+              type="checkbox"
+              :value="piece.stock"
+              :aria-label="`${name(piece)}: cut`"
+              data-test="tick"
+            />
+          </label>
+          <div class="strip">
+            <p class="do">
+              <b>{{ name(piece) }}</b>
+              <span class="quiet"
+                >{{ piece.kind === 'spool' ? '' : `${piece.kind}, ` }}{{ metres(piece.length_mm) }}</span
+              >
+            </p>
+            <CutStrip :piece="piece" :longest="longest" :colour="of.colour" />
+            <p class="says">{{ piece.text }}</p>
+          </div>
+        </li>
+      </ul>
+      <p class="sum">
+        {{ plan.sentence }}
+        <span class="quiet">Any plan uses at least {{ metres(plan.lower_bound_mm) }}.</span>
+        <span class="watch caution">{{ plan.caution }}</span>
+      </p>
+      <div class="no-print">
+        <v-btn variant="flat" color="primary" :disabled="!cut.length" data-test="book-cuts" @click="book">
+          Book what is ticked
+        </v-btn>
+        <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">Tick all</v-btn>
+        <span v-if="cut.length && !everything" class="quiet"
+          >The picks stay on the list until all is cut.</span
+        >
+      </div>
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.wire-plan {
+  padding-bottom: 22px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 14px;
+  border-bottom: 1px solid rgb(var(--v-theme-hairline));
+}
+
+h2 {
+  margin: 0 0 4px;
+}
+
+.acts {
+  margin-left: auto;
+  display: flex;
+  gap: 18px;
+}
+
+.act {
+  color: rgb(var(--v-theme-primary));
+  min-height: 30px;
+}
+
+.act:hover {
+  text-decoration: underline;
+}
+
+.losses {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 0 20px;
+}
+
+.working {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+
+.strips {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.strips li {
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr);
+  padding-top: 9px;
+}
+
+.tick {
+  margin: 0;
+  align-items: flex-start;
+  padding-top: 2px;
+}
+
+.strip p {
+  margin: 0;
+}
+
+.do {
+  display: flex;
+  gap: 12px;
+}
+
+.says {
+  font-size: 1.12rem;
+}
+
+.sum {
+  margin: 10px 0 4px 30px;
+}
+
+.caution {
+  display: block;
+}
+
+@media print {
+  .wire-plan {
+    break-inside: avoid;
+  }
+}
+</style>

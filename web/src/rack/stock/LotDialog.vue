@@ -1,0 +1,332 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, data, faultsOf, type Fault, type Lot, type Stocked, type Wire } from '../../api/client'
+import { useNotice } from '../../shared/notice'
+import PiecePicker from '../PiecePicker.vue'
+import type { ChosenPiece } from '../../shared/asked'
+import { useAmounts } from '../../shared/amounts'
+import { useRackRefresh } from '../../shared/picking'
+import { useWords } from '../../shared/words'
+
+/** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
+const entry = defineModel<Stocked | 'new' | null>({ required: true })
+const refresh = useRackRefresh()
+const notice = useNotice()
+const words = useWords()
+const { currency, money } = useAmounts()
+const faults = ref<Fault[]>([])
+const listing = ref('')
+const said = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
+const prices = ref('')
+const piece = ref<ChosenPiece | null>(null)
+const perPiece = ref('')
+const texts = ref<Record<string, string>>({})
+const picked = ref<{
+  metal: Wire['metal'] | null
+  temper: NonNullable<Wire['temper']>
+  section: NonNullable<Wire['section']>
+  surface: NonNullable<Lot['surface']>
+  kind: NonNullable<Lot['kind']>
+}>({ metal: null, temper: 'soft', section: 'round', surface: 'bare', kind: 'spool' })
+
+const open = computed({
+  get: () => entry.value !== null,
+  set: (now) => {
+    if (!now) entry.value = null
+  },
+})
+const isNew = computed(() => entry.value === 'new')
+const today = () => new Date().toLocaleDateString('sv')
+const items = (kind: 'metals' | 'tempers' | 'sections' | 'surfaces' | 'stock_kinds') =>
+  (words.value?.[kind] ?? []).map((one) => ({ value: one.word, title: one.shown }))
+
+watch(entry, (now) => {
+  faults.value = []
+  listing.value = ''
+  said.value = null
+  prices.value = ''
+  const lot = now && now !== 'new' ? now.record : null
+  picked.value = {
+    metal: lot?.wire.metal ?? null,
+    temper: lot?.wire.temper ?? 'soft',
+    section: lot?.wire.section ?? 'round',
+    surface: lot?.surface ?? 'bare',
+    kind: lot?.kind ?? 'spool',
+  }
+  texts.value = {
+    name: lot?.name ?? '',
+    size: lot ? `${lot.wire.size_mm} mm` : '',
+    share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
+    amount: '',
+    price: lot?.price ?? '',
+    bought_on: lot ? (lot.bought_on ?? '') : today(),
+    tare: lot?.tare_g ? String(lot.tare_g) : '',
+    note: lot?.note ?? '',
+  }
+})
+
+/** Reads the shop's line and fills in what it says; what it does not say stays as it is. */
+async function decode() {
+  if (!listing.value.trim()) {
+    said.value = null
+    return
+  }
+  try {
+    const start = piece.value && (await data(api.POST('/api/costs/start', { body: piece.value.purpose })))
+    const body = { text: listing.value, blank_mm: start?.request.wire_mm }
+    const read = await data(api.POST('/api/listings/decode', { body }))
+    // Typed on meanwhile: a later answer is on its way.
+    if (body.text !== listing.value) return
+    said.value = read
+    if (read.metal) picked.value.metal = read.metal
+    if (read.temper) picked.value.temper = read.temper
+    if (read.section) picked.value.section = read.section
+    if (read.size_mm) texts.value.size = `${Number(read.size_mm.toFixed(4))} mm`
+    if (read.surface === 'plated' || read.surface === 'coated') picked.value.surface = read.surface
+    if (read.metal === 'gold-filled' || read.metal === 'silver-filled') picked.value.surface = 'filled'
+    if (read.length_mm) texts.value.amount = `${Number((read.length_mm / 1000).toFixed(3))} m`
+    if (read.price) texts.value.price = Number(read.price).toFixed(2)
+    const foreign = read.currency && read.currency !== currency.value ? read.currency : ''
+    const shown = (amount: string) => (foreign ? `${Number(amount).toFixed(2)} ${foreign}` : money(amount))
+    if (foreign && currency.value)
+      read.doubtful.push(`The line says ${foreign}, you reckon in ${currency.value}: type the price over.`)
+    const per = [
+      read.per_metre ? `${shown(read.per_metre)} a metre` : '',
+      read.per_gram ? `${shown(read.per_gram)} a gram` : '',
+    ].filter(Boolean)
+    prices.value = per.length ? `That is ${per.join(', ')}.` : ''
+    perPiece.value = !piece.value
+      ? ''
+      : read.per_blank
+        ? `${shown(read.per_blank)} for the wire of one.`
+        : 'The line does not say what its wire costs.'
+    faults.value = []
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: 'listing' }))
+  }
+}
+
+watch(piece, decode)
+
+const at = (...fields: string[]) =>
+  faults.value.filter((fault) => fields.includes(fault.field)).map((fault) => fault.sentence)
+const known = [
+  'listing',
+  'name',
+  'wire.size_mm',
+  'size',
+  'metal',
+  'skin_share',
+  'amount',
+  'length_mm',
+  'typed',
+  'price',
+  'bought_on',
+  'tare_g',
+  'note',
+]
+const elsewhere = computed(() =>
+  faults.value.filter((fault) => !known.includes(fault.field.replace(/^lot\./, ''))),
+)
+
+function number(field: string, text: string | undefined, wrong: Fault[]): number | undefined {
+  if (!text?.trim()) return undefined
+  const value = Number(text.replace(',', '.').replace(/\s*g$/, ''))
+  if (!Number.isNaN(value)) return value
+  wrong.push({ field, sentence: `“${text}” is no number. Write it as 12.5.` })
+}
+
+async function keep() {
+  const wrong: Fault[] = []
+  const t = texts.value
+  if (!picked.value.metal) wrong.push({ field: 'metal', sentence: 'Say which metal it is.' })
+  let size_mm = 0
+  try {
+    size_mm = (await data(api.POST('/api/lengths/read', { body: { text: t.size ?? '' } }))).mm
+  } catch (thrown) {
+    wrong.push({ field: 'size', sentence: faultsOf(thrown)[0]?.sentence ?? '' })
+  }
+  const share = number('skin_share', t.share, wrong)
+  const tare = number('tare_g', t.tare, wrong)
+  const price = t.price?.trim() ? t.price.trim().replace(',', '.') : undefined
+  if (price && Number.isNaN(Number(price)))
+    wrong.push({ field: 'price', sentence: `“${t.price}” is no amount of money. Write it as 14.80.` })
+  faults.value = wrong
+  if (wrong.length || !picked.value.metal || !entry.value) return
+  const { metal, temper, section, surface, kind } = picked.value
+  const wire: Wire = { metal, temper, section, size_mm }
+  const skin = surface === 'plated' || surface === 'filled'
+  const lot: Lot = {
+    name: t.name?.trim() ?? '',
+    kind,
+    wire,
+    surface,
+    skin_share: skin && share !== undefined ? share / 100 : undefined,
+    price,
+    bought_on: t.bought_on || undefined,
+    tare_g: tare,
+    note: t.note ?? '',
+  }
+  try {
+    if (entry.value === 'new') {
+      const amount = await data(api.POST('/api/wires/weigh', { body: { wire, typed: t.amount ?? '' } }))
+      const { undo } = await data(
+        api.POST('/api/lots', { body: { lot, length_mm: Number(amount.length_mm.toFixed(3)) } }),
+      )
+      notice.did(`“${lot.name}” is on the rack.`, undo, refresh)
+    } else {
+      const { id, revision, record } = entry.value
+      const body = { ...lot, bought_mm: record.bought_mm }
+      const params = { path: { id }, query: { revision } }
+      const { undo } = await data(api.PUT('/api/lots/{id}', { params, body }))
+      notice.did(`Changed “${lot.name}”.`, undo, refresh)
+    }
+    entry.value = null
+    await refresh()
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: fault.field.replace(/^lot\./, '') }))
+  }
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="640" scrollable :aria-label="isNew ? 'Receive wire' : 'Change the lot'">
+    <form class="popover form" novalidate @submit.prevent="keep">
+      <h2>{{ isNew ? 'Receive wire' : 'Change what is written of it' }}</h2>
+      <template v-if="isNew">
+        <v-text-field
+          v-model="listing"
+          label="Paste the shop's line"
+          placeholder=".925 HH sq 20ga 5ft 14.80"
+          hint="Metal, size, temper, amount and price in any order; it fills in what it says."
+          persistent-hint
+          autofocus
+          autocomplete="off"
+          maxlength="300"
+          :error-messages="at('listing')"
+          data-test="listing"
+          @update:model-value="decode"
+        />
+        <ul v-if="said" class="said" data-test="listing-says">
+          <li v-if="prices">{{ prices }}</li>
+          <li v-for="line in said.doubtful" :key="line" class="watch">{{ line }}</li>
+          <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
+          <li v-if="said.unclear.length" class="quiet">Not understood: {{ said.unclear.join(', ') }}.</li>
+        </ul>
+        <p v-if="said" class="quiet">
+          Priced for <PiecePicker v-model="piece" label="a piece…" />
+          <span data-test="per-piece">{{ perPiece }}</span>
+        </p>
+      </template>
+      <div class="fields">
+        <v-text-field
+          v-model="texts.name"
+          class="two"
+          label="What stands on its tag"
+          placeholder="Blue spool"
+          maxlength="60"
+          :error-messages="at('name')"
+          data-test="lot-name"
+        />
+        <v-select v-model="picked.kind" label="It is a" :items="items('stock_kinds')" data-test="lot-kind" />
+        <v-select
+          v-model="picked.metal"
+          label="Metal"
+          :items="items('metals')"
+          :error-messages="at('metal')"
+          data-test="lot-metal"
+        />
+        <v-select v-model="picked.temper" label="Temper" :items="items('tempers')" data-test="lot-temper" />
+        <v-select v-model="picked.section" label="Section" :items="items('sections')" />
+        <v-text-field
+          v-model="texts.size"
+          label="Size"
+          placeholder="18 awg, 1 mm"
+          autocomplete="off"
+          :error-messages="at('size', 'wire.size_mm')"
+          data-test="lot-size"
+        />
+        <v-select v-model="picked.surface" label="Surface" :items="items('surfaces')" />
+        <v-text-field
+          v-if="picked.surface === 'plated' || picked.surface === 'filled'"
+          v-model="texts.share"
+          label="Skin, % of weight"
+          placeholder="5"
+          inputmode="decimal"
+          :error-messages="at('skin_share')"
+        />
+        <v-text-field
+          v-if="isNew"
+          v-model="texts.amount"
+          label="Length or weight"
+          placeholder="5 m, 16 ft, 250 g"
+          autocomplete="off"
+          :error-messages="at('amount', 'typed', 'length_mm')"
+          data-test="lot-amount"
+        />
+        <v-text-field
+          v-model="texts.price"
+          :label="currency ? `Price, ${currency}` : 'Price'"
+          inputmode="decimal"
+          autocomplete="off"
+          :error-messages="at('price')"
+          data-test="lot-price"
+        />
+        <v-text-field
+          v-model="texts.bought_on"
+          label="Came in"
+          type="date"
+          :error-messages="at('bought_on')"
+        />
+        <v-text-field
+          v-model="texts.tare"
+          label="Empty spool, g"
+          inputmode="decimal"
+          autocomplete="off"
+          :error-messages="at('tare_g')"
+          data-test="lot-tare"
+        />
+        <v-text-field v-model="texts.note" class="three" label="Note" maxlength="500" />
+      </div>
+      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+      <div class="mt-4">
+        <v-btn type="submit" variant="flat" color="primary" data-test="keep-lot">
+          {{ isNew ? 'Put it on the rack' : 'Keep' }}
+        </v-btn>
+        <v-btn @click="entry = null">Cancel</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.form {
+  overflow-y: auto;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 4px 18px;
+  margin-top: 8px;
+}
+
+.two {
+  grid-column: span 2;
+}
+
+.three {
+  grid-column: 1 / -1;
+}
+
+.said {
+  margin: 8px 0 4px;
+  padding-left: 18px;
+}
+
+@media (max-width: 600px) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,372 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import {
+  api,
+  data,
+  faultsOf,
+  type Fault,
+  type LedgerLine,
+  type Stocked,
+  type Weighed,
+} from '../../api/client'
+import { useNotice } from '../../shared/notice'
+import { useAmounts } from '../../shared/amounts'
+import { useRackRefresh } from '../../shared/picking'
+import { useWords } from '../../shared/words'
+
+/** One lot: what is left, its ledger, and what is done to it at the bench. */
+const opened = defineModel<number | null>({ required: true })
+const emit = defineEmits<{ edit: [lot: Stocked] }>()
+const refresh = useRackRefresh()
+const notice = useNotice()
+const words = useWords()
+const { metres, grams, money } = useAmounts()
+const open = computed({
+  get: () => opened.value !== null,
+  set: (now) => {
+    if (!now) opened.value = null
+  },
+})
+const path = computed(() => ({ path: { id: opened.value ?? 0 } }))
+const { data: lot, error } = useQuery({
+  queryKey: ['lots', 'one', opened],
+  queryFn: () => data(api.GET('/api/lots/{id}', { params: path.value })),
+  enabled: open,
+})
+const { data: lines } = useQuery({
+  queryKey: ['ledger', opened],
+  queryFn: () => data(api.GET('/api/lots/{id}/ledger', { params: path.value })),
+  enabled: open,
+})
+
+type Doing = 'book' | 'weigh' | 'aside'
+const doing = ref<Doing | null>(null)
+const kind = ref<LedgerLine['kind']>('tried')
+const texts = ref<Record<string, string>>({})
+const faults = ref<Fault[]>([])
+const weighed = ref<Weighed | null>(null)
+const simulated = ref(true)
+
+watch(opened, () => start(null))
+
+const panel = useTemplateRef<HTMLElement>('panel')
+
+function start(what: Doing | null) {
+  // What was typed into goes away; the keys stay with the panel, so that Escape closes it.
+  if (doing.value && !what) void nextTick(() => panel.value?.focus())
+  doing.value = what
+  faults.value = []
+  weighed.value = null
+  texts.value = { amount: '', note: '', weight: '', name: lot.value ? `${lot.value.name}, rest` : '' }
+}
+
+const kinds = computed(() => words.value?.movement_kinds ?? [])
+const shownKind = (word: string) => kinds.value.find((one) => one.word === word)?.shown ?? word
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+async function attempt(work: () => Promise<void>) {
+  try {
+    faults.value = []
+    await work()
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+}
+
+/** An amount as typed, a length or a weight of this wire, mm. */
+async function amount(): Promise<number> {
+  const body = { wire: lot.value!.record.wire, typed: texts.value.amount ?? '' }
+  return Number((await data(api.POST('/api/wires/weigh', { body }))).length_mm.toFixed(3))
+}
+
+const done = (sentence: string, undo: number) => {
+  void refresh()
+  notice.did(sentence, undo, refresh)
+}
+
+const book = () =>
+  attempt(async () => {
+    const typed = texts.value.amount ?? ''
+    const less = kind.value === 'corrected' && /^\s*[-−]/.test(typed)
+    texts.value.amount = typed.replace(/^\s*[-−+]/, '')
+    const mm = await amount()
+    const out = less || !['bought', 'corrected'].includes(kind.value)
+    const body = { kind: kind.value, length_mm: out ? -mm : mm, note: texts.value.note ?? '' }
+    const { undo } = await data(api.POST('/api/lots/{id}/ledger', { params: path.value, body }))
+    start(null)
+    done(`Booked: ${metres(mm)} ${shownKind(body.kind)}.`, undo)
+  })
+
+const readScale = (lay: boolean) =>
+  attempt(async () => {
+    if (lay) await data(api.POST('/api/scale/pan', { body: { lot: opened.value } }))
+    const reading = await data(api.GET('/api/scale'))
+    simulated.value = reading.simulated
+    texts.value.weight = reading.line.replace(/\s+/g, ' ')
+    await look()
+  })
+
+const look = () =>
+  attempt(async () => {
+    weighed.value = null
+    const body = { typed: texts.value.weight ?? '' }
+    weighed.value = (await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))).weighed
+  })
+
+const bookWeight = () =>
+  attempt(async () => {
+    // A scale that acts as a keyboard ends its line with Enter: that only looks.
+    if (!weighed.value) return look()
+    const body = { typed: texts.value.weight ?? '', book: true }
+    const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
+    start(null)
+    if (undo) done('The ledger now says what the scale said.', undo)
+    else notice.say('The ledger says the same already.')
+  })
+
+const setAside = () =>
+  attempt(async () => {
+    const length_mm = await amount()
+    const body = { name: texts.value.name ?? '', length_mm }
+    const { undo } = await data(api.POST('/api/lots/{id}/set-aside', { params: path.value, body }))
+    start(null)
+    done(`“${body.name}” lies on the rack as an offcut.`, undo)
+  })
+
+const reverse = (line: LedgerLine) =>
+  attempt(async () => {
+    const params = { path: { id: line.id } }
+    const { undo } = await data(api.POST('/api/ledger/{id}/reverse', { params }))
+    done('Reversed: the line stays, and another takes it back.', undo)
+  })
+
+const putAway = () =>
+  attempt(async () => {
+    const { id, revision, archived, name } = lot.value!
+    const body = { revision, archived: !archived }
+    const { undo } = await data(api.POST('/api/lots/{id}/archive', { params: { path: { id } }, body }))
+    opened.value = null
+    done(`“${name}” was ${archived ? 'put back on the rack' : 'taken off the rack'}.`, undo)
+  })
+
+function edit() {
+  const now = lot.value
+  opened.value = null
+  if (now) emit('edit', now)
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="760" scrollable aria-label="A lot and its ledger">
+    <div ref="panel" class="popover panel" tabindex="-1" data-test="lot-panel">
+      <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+      <template v-else-if="lot">
+        <header>
+          <h2 class="serif">{{ lot.name }}</h2>
+          <p class="quiet">
+            {{ lot.wire_shown }}{{ lot.record.surface === 'bare' ? '' : `, ${lot.record.surface}` }}
+            {{ lot.record.note ? `· ${lot.record.note}` : '' }}
+          </p>
+        </header>
+        <p class="left">
+          <span class="num" data-test="left">{{ metres(lot.standing.left_mm) }}</span> left ·
+          {{ grams(lot.standing.left_g) }}
+          <template v-if="lot.standing.value">
+            · {{ money(lot.standing.value) }}
+            <span class="quiet">at {{ money(lot.standing.per_metre) }} a metre</span>
+          </template>
+        </p>
+        <div class="acts">
+          <v-btn data-test="do-book" @click="start('book')">Book a change</v-btn>
+          <v-btn data-test="do-weigh" @click="start('weigh')">Weigh it</v-btn>
+          <v-btn data-test="do-aside" @click="start('aside')">Set a rest aside</v-btn>
+          <v-btn @click="edit">Change</v-btn>
+          <v-btn data-test="put-away" @click="putAway">
+            {{ lot.archived ? 'Put back' : 'Take off the rack' }}
+          </v-btn>
+        </div>
+        <form v-if="doing === 'book'" class="doing" novalidate @submit.prevent="book">
+          <div class="fields">
+            <v-select
+              v-model="kind"
+              label="It was"
+              :items="kinds.map((one) => ({ value: one.word, title: one.shown }))"
+              data-test="movement-kind"
+            />
+            <v-text-field
+              v-model="texts.amount"
+              label="How much: length or weight"
+              :placeholder="kind === 'corrected' ? '-120 mm, +2 g' : '120 mm, 5 ft, 2 g'"
+              autofocus
+              autocomplete="off"
+              data-test="movement-amount"
+            />
+            <v-text-field v-model="texts.note" label="What for" maxlength="200" />
+          </div>
+          <v-btn type="submit" variant="flat" color="primary" data-test="book-movement">Book</v-btn>
+          <v-btn @click="start(null)">Cancel</v-btn>
+        </form>
+        <form v-else-if="doing === 'weigh'" class="doing" novalidate @submit.prevent="bookWeight">
+          <p class="quiet">
+            Lay it on the scale with its spool{{
+              lot.record.tare_g ? ` (empty: ${grams(lot.record.tare_g)})` : ''
+            }}, or type what the scale shows.
+            <template v-if="simulated"
+              >The scale here is the simulated one that ships with the program.</template
+            >
+          </p>
+          <div class="fields">
+            <v-text-field
+              v-model="texts.weight"
+              label="Weight, spool and all"
+              placeholder="182.31 g"
+              autofocus
+              autocomplete="off"
+              data-test="weight"
+              @update:model-value="weighed = null"
+              @change="look"
+            />
+            <v-btn data-test="read-scale" @click="readScale(simulated)">
+              {{ simulated ? 'Lay it on and read' : 'Read the scale' }}
+            </v-btn>
+          </div>
+          <p v-if="weighed" data-test="weighed">{{ weighed.sentence }}</p>
+          <v-btn
+            type="submit"
+            variant="flat"
+            color="primary"
+            :disabled="!texts.weight"
+            data-test="book-weight"
+          >
+            Correct the ledger
+          </v-btn>
+          <v-btn @click="start(null)">Cancel</v-btn>
+        </form>
+        <form v-else-if="doing === 'aside'" class="doing" novalidate @submit.prevent="setAside">
+          <div class="fields">
+            <v-text-field
+              v-model="texts.amount"
+              label="Length of the rest"
+              placeholder="240 mm"
+              autofocus
+              autocomplete="off"
+              data-test="aside-length"
+            />
+            <v-text-field v-model="texts.name" label="Its tag" maxlength="60" data-test="aside-name" />
+          </div>
+          <v-btn type="submit" variant="flat" color="primary" data-test="book-aside">Set aside</v-btn>
+          <v-btn @click="start(null)">Cancel</v-btn>
+        </form>
+        <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="lot-fault">
+          {{ fault.sentence }}
+        </p>
+        <table class="ledger" data-test="ledger">
+          <thead>
+            <tr>
+              <th>When</th>
+              <th>What</th>
+              <th class="right">Change</th>
+              <th class="right">Left</th>
+              <th><span class="visually-hidden">Reverse</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="line in lines ?? []" :key="line.id" :class="{ struck: line.reversed }">
+              <td class="quiet when">{{ when(line.made_at) }}</td>
+              <td>
+                {{ line.reverses ? `reversed: ${shownKind(line.kind)}` : shownKind(line.kind) }}
+                <span class="quiet">{{ line.note }}</span>
+              </td>
+              <td class="right num">
+                {{ line.length_mm > 0 ? '+' : '−' }}{{ metres(Math.abs(line.length_mm)) }}
+              </td>
+              <td class="right quiet">{{ metres(line.left_mm) }}</td>
+              <td class="right">
+                <v-btn
+                  v-if="!line.reversed"
+                  size="small"
+                  :aria-label="`Reverse: ${shownKind(line.kind)} ${line.note}`"
+                  data-test="reverse"
+                  @click="reverse(line)"
+                >
+                  Reverse
+                </v-btn>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <v-btn class="ml-n4 mt-2" @click="open = false">Close</v-btn>
+      </template>
+      <p v-else class="quiet" role="status">Fetching its ledger…</p>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.panel {
+  overflow-y: auto;
+}
+
+.panel:focus-visible {
+  outline: none;
+}
+
+h2 {
+  font-family: var(--serif);
+  font-size: 1.6rem;
+  font-weight: 400;
+  line-height: 1.2;
+}
+
+header p,
+.left {
+  margin: 2px 0 0;
+}
+
+.left .num {
+  font-size: 1.7rem;
+}
+
+.acts {
+  margin: 4px -16px 6px;
+}
+
+.doing {
+  border-left: 3px solid rgb(var(--v-theme-primary));
+  padding: 2px 0 6px 16px;
+  margin: 6px 0 14px;
+}
+
+.doing p {
+  margin: 4px 0;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 0 16px;
+  align-items: center;
+  margin-bottom: 10px;
+}
+
+.struck td {
+  text-decoration: line-through;
+  color: rgb(var(--v-theme-quiet));
+}
+
+.ledger td {
+  padding-block: 5px;
+}
+
+@media (max-width: 600px) {
+  .when {
+    display: none;
+  }
+
+  th:first-child {
+    display: none;
+  }
+}
+</style>

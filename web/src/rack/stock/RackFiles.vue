@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { ref, useTemplateRef } from 'vue'
+import { api, data, faultsOf, type Fault, type RackImport } from '../../api/client'
+import { useNotice } from '../../shared/notice'
+import { useRackRefresh } from '../../shared/picking'
+
+/** The rack in and out: a file is looked at first, and comes in whole or not at all. */
+const refresh = useRackRefresh()
+const notice = useNotice()
+const chooser = useTemplateRef<HTMLInputElement>('chooser')
+const open = ref(false)
+const text = ref('')
+const name = ref('')
+const seen = ref<RackImport | null>(null)
+const faults = ref<Fault[]>([])
+
+const tables = [
+  { file: 'lots.csv', title: 'Lots' },
+  { file: 'ledger.csv', title: 'Ledger' },
+  { file: 'keepings.csv', title: 'How wires are kept' },
+  { file: 'scrap.csv', title: 'Scrap' },
+]
+
+const send = (preview: boolean) =>
+  data(
+    api.POST('/api/rack/import', {
+      params: { query: { preview } },
+      body: text.value,
+      bodySerializer: (body) => body,
+      headers: { 'content-type': 'text/plain' },
+    }),
+  )
+
+async function look(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  name.value = file.name
+  seen.value = null
+  faults.value = []
+  open.value = true
+  try {
+    text.value = await file.text()
+    seen.value = await send(true)
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+}
+
+async function bringIn() {
+  try {
+    const { undo, rows } = await send(false)
+    open.value = false
+    await refresh()
+    if (undo) notice.did(`Brought in ${rows.length} records from ${name.value}.`, undo, refresh)
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+}
+</script>
+
+<template>
+  <v-menu location="bottom end">
+    <template #activator="{ props: activator }">
+      <v-btn v-bind="activator" data-test="rack-files">In and out</v-btn>
+    </template>
+    <div class="popover">
+      <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
+        Bring in a table or JSON
+      </button>
+      <a
+        v-for="table in tables"
+        :key="table.file"
+        class="menu-line link"
+        :href="`/api/rack/tables/${table.file}`"
+        download
+        :data-test="table.file"
+        >{{ table.title }} as CSV</a
+      >
+      <a class="menu-line link" href="/api/rack/all.json" download data-test="rack-json">
+        Everything as JSON
+      </a>
+    </div>
+  </v-menu>
+  <input
+    ref="chooser"
+    class="visually-hidden"
+    type="file"
+    accept=".csv,.json,text/csv,application/json"
+    aria-label="Table or JSON file to bring in"
+    tabindex="-1"
+    data-test="rack-file"
+    @change="look"
+  />
+  <v-dialog v-model="open" max-width="720" scrollable aria-label="What the file holds">
+    <div class="popover preview" data-test="preview">
+      <h2>{{ name }}</h2>
+      <ul v-if="faults.length" class="stop" role="alert" data-test="file-faults">
+        <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.sentence">
+          <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}
+        </li>
+      </ul>
+      <template v-if="seen">
+        <p v-if="seen.wrong_n" class="stop">
+          {{ seen.wrong_n }} of {{ seen.rows.length }} cannot be brought in. Mend the file; until then nothing
+          of it comes in.
+        </p>
+        <p v-else>
+          {{ seen.rows.length }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
+          written yet.
+        </p>
+        <table class="ledger">
+          <tbody>
+            <tr v-for="row in seen.rows" :key="row.place">
+              <td class="quiet place">{{ row.place }}</td>
+              <td>
+                {{ row.name }} <span class="quiet">{{ row.says }}</span>
+                <p v-for="fault in row.faults" :key="fault.field + fault.sentence" class="stop fault">
+                  <code>{{ fault.field }}</code> {{ fault.sentence }}
+                </p>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+      <p v-else-if="!faults.length" class="quiet" role="status">Reading the file…</p>
+      <div class="mt-4">
+        <v-btn
+          variant="flat"
+          color="primary"
+          :disabled="!seen || seen.wrong_n > 0"
+          data-test="bring-in"
+          @click="bringIn"
+        >
+          Bring it in
+        </v-btn>
+        <v-btn @click="open = false">Cancel</v-btn>
+      </div>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.preview {
+  overflow-y: auto;
+}
+
+.link {
+  color: inherit;
+  text-decoration: none;
+}
+
+.place {
+  white-space: nowrap;
+}
+
+.fault {
+  margin: 2px 0;
+}
+</style>

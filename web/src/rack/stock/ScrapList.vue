@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, data, faultsOf, type Fault } from '../../api/client'
+import { useNotice } from '../../shared/notice'
+import PricesDialog from '../PricesDialog.vue'
+import { useAmounts } from '../../shared/amounts'
+import { useRackRefresh } from '../../shared/picking'
+import { useWords } from '../../shared/words'
+
+/** Scrap on its piles, by metal and cleanliness, and what it is worth. */
+const refresh = useRackRefresh()
+const notice = useNotice()
+const words = useWords()
+const { grams, money } = useAmounts()
+const { data: heap } = useQuery({ queryKey: ['scrap'], queryFn: () => data(api.GET('/api/scrap')) })
+type Pile = NonNullable<typeof heap.value>['piles'][number]
+
+const adding = ref(false)
+const pricing = ref(false)
+const out = ref(false)
+const metal = ref<Pile['metal']>('copper')
+const cleanliness = ref<Pile['cleanliness']>('clean')
+const typed = ref('')
+const note = ref('')
+const faults = ref<Fault[]>([])
+
+const shown = (kind: 'metals' | 'cleanlinesses', word: string) =>
+  words.value?.[kind].find((one) => one.word === word)?.shown ?? word
+const items = (kind: 'metals' | 'cleanlinesses') =>
+  (words.value?.[kind] ?? []).map((one) => ({ value: one.word, title: one.shown }))
+const grouped = computed(() => heap.value?.piles ?? [])
+
+function start(pile?: Pile) {
+  if (pile) {
+    metal.value = pile.metal
+    cleanliness.value = pile.cleanliness
+  }
+  typed.value = pile ? String(pile.mass_g) : ''
+  out.value = !!pile
+  note.value = pile ? 'to the refiner' : ''
+  faults.value = []
+  adding.value = true
+}
+
+async function book() {
+  const amount = Number(typed.value.replace(',', '.'))
+  if (!typed.value.trim() || Number.isNaN(amount)) {
+    faults.value = [
+      { field: 'mass_g', sentence: `“${typed.value}” is no weight. Write it in grams, as 12.5.` },
+    ]
+    return
+  }
+  const body = {
+    metal: metal.value,
+    cleanliness: cleanliness.value,
+    mass_g: out.value ? -amount : amount,
+    note: note.value,
+  }
+  try {
+    const { undo } = await data(api.POST('/api/scrap', { body }))
+    adding.value = false
+    await refresh()
+    notice.did(out.value ? 'Taken off the pile.' : 'Put on its pile.', undo, refresh)
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  }
+}
+</script>
+
+<template>
+  <section data-test="scrap">
+    <h2>Scrap</h2>
+    <p v-if="!grouped.length" class="quiet">
+      No scrap yet. Keep metals apart, and solder apart from clean: clean wire melts into balls at the bench.
+    </p>
+    <table v-else class="ledger">
+      <tbody>
+        <tr v-for="pile in grouped" :key="pile.metal + pile.cleanliness">
+          <td>
+            <button
+              type="button"
+              class="plain pile"
+              :aria-label="`Take from ${shown('metals', pile.metal)}, ${shown('cleanlinesses', pile.cleanliness)}`"
+              :title="pile.goes"
+              @click="start(pile)"
+            >
+              {{ shown('metals', pile.metal) }}, {{ shown('cleanlinesses', pile.cleanliness) }}
+            </button>
+          </td>
+          <td class="right num">{{ grams(pile.mass_g) }}</td>
+          <td class="right quiet">{{ money(pile.value) }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td class="quiet" colspan="2">reckoned at, an estimate</td>
+          <td class="right num">{{ money(heap?.value) }}</td>
+        </tr>
+      </tfoot>
+    </table>
+    <div class="no-print">
+      <v-btn class="ml-n4" data-test="add-scrap" @click="start()">Put scrap on a pile</v-btn>
+      <v-btn data-test="prices" @click="pricing = true">Metal prices</v-btn>
+    </div>
+    <PricesDialog v-model="pricing" @kept="refresh" />
+    <v-dialog v-model="adding" max-width="440" aria-label="Scrap">
+      <form class="popover" novalidate @submit.prevent="book">
+        <h2>{{ out ? 'Take from a pile' : 'Put scrap on a pile' }}</h2>
+        <v-select v-model="metal" label="Metal" :items="items('metals')" data-test="scrap-metal" />
+        <v-select v-model="cleanliness" label="How clean" :items="items('cleanlinesses')" />
+        <v-text-field
+          v-model="typed"
+          label="Weight, g"
+          inputmode="decimal"
+          autofocus
+          autocomplete="off"
+          :error-messages="faults.map((fault) => fault.sentence)"
+          data-test="scrap-mass"
+        />
+        <v-text-field v-model="note" label="Note" maxlength="200" />
+        <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not put in</label>
+        <div class="mt-4">
+          <v-btn type="submit" variant="flat" color="primary" data-test="book-scrap">Book</v-btn>
+          <v-btn @click="adding = false">Cancel</v-btn>
+        </div>
+      </form>
+    </v-dialog>
+  </section>
+</template>
+
+<style scoped>
+.ledger td {
+  padding: 5px 0 5px 10px;
+}
+
+.ledger td:first-child {
+  padding-left: 0;
+}
+
+.pile {
+  min-height: 28px;
+  color: rgb(var(--v-theme-primary));
+}
+
+.pile:hover {
+  text-decoration: underline;
+}
+
+tfoot td {
+  border: 0;
+}
+</style>

@@ -1,0 +1,288 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, data, faultsOf, type Stocked, type Wire } from '../../api/client'
+import BuyingList from './BuyingList.vue'
+import KeepingDialog from './KeepingDialog.vue'
+import LotDialog from './LotDialog.vue'
+import LotPanel from './LotPanel.vue'
+import LotRow from './LotRow.vue'
+import RackFiles from './RackFiles.vue'
+import ScrapList from './ScrapList.vue'
+import { useAmounts } from '../../shared/amounts'
+import { useWords } from '../../shared/words'
+
+const { metres } = useAmounts()
+const words = useWords()
+const find = ref('')
+const metal = ref<Wire['metal'] | null>(null)
+const kind = ref<'spool' | 'offcut' | 'straight' | null>(null)
+const usedUp = ref(false)
+const holds = ref('')
+const holdsMm = ref<number | null>(null)
+const holdsFault = ref('')
+const page = ref(0)
+const most = 50
+const receiving = ref<Stocked | 'new' | null>(null)
+const opened = ref<number | null>(null)
+const keeping = ref<Wire | null>(null)
+
+const { data: rack, error } = useQuery({
+  queryKey: ['lots', find, metal, kind, usedUp, holdsMm, page],
+  queryFn: () =>
+    data(
+      api.GET('/api/lots', {
+        params: {
+          query: {
+            find: find.value ?? '',
+            metal: metal.value ?? undefined,
+            kind: kind.value ?? undefined,
+            used_up: usedUp.value,
+            holds_mm: holdsMm.value ?? undefined,
+            most,
+            skip: page.value * most,
+          },
+        },
+      }),
+    ),
+  placeholderData: (before) => before,
+})
+const { data: metals } = useQuery({
+  queryKey: ['lots', 'metals'],
+  queryFn: () => data(api.GET('/api/lots/metals')),
+})
+const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/needs')) })
+
+/** Lots of one wire stand together, under its name. */
+const groups = computed(() => {
+  const groups: { shown: string; wire: Wire; lots: Stocked[]; left: number; longest: number }[] = []
+  for (const lot of rack.value?.lots ?? []) {
+    let group = groups.at(-1)
+    if (!group || group.shown !== lot.wire_shown) {
+      group = { shown: lot.wire_shown, wire: lot.record.wire, lots: [], left: 0, longest: 1 }
+      groups.push(group)
+    }
+    group.lots.push(lot)
+    group.left += lot.standing.left_mm
+    if (lot.record.kind !== 'spool') group.longest = Math.max(group.longest, lot.standing.left_mm)
+  }
+  return groups
+})
+const missing = computed(() => new Map(needs.value?.map((need) => [need.shown, need.missing_mm])))
+const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
+
+/** Where the next small piece could come from: a length, typed any way lengths are written. */
+async function readHolds() {
+  page.value = 0
+  holdsFault.value = ''
+  holdsMm.value = null
+  if (!holds.value.trim()) return
+  try {
+    holdsMm.value = (await data(api.POST('/api/lengths/read', { body: { text: holds.value } }))).mm
+  } catch (thrown) {
+    holdsFault.value = faultsOf(thrown)[0]?.sentence ?? ''
+  }
+}
+
+function choose(next: Wire['metal']) {
+  metal.value = metal.value === next ? null : next
+  page.value = 0
+}
+</script>
+
+<template>
+  <div class="stock">
+    <section class="lots" aria-label="Lots">
+      <div class="bar no-print">
+        <v-btn variant="flat" color="primary" data-test="receive" @click="receiving = 'new'">
+          Receive wire
+        </v-btn>
+        <v-text-field
+          v-model="find"
+          class="find"
+          label="Find by tag, metal, size or note"
+          type="search"
+          clearable
+          data-test="find-lot"
+          @update:model-value="page = 0"
+        />
+        <RackFiles />
+      </div>
+      <div v-if="!empty" class="bar filters no-print">
+        <button
+          v-for="total in metals ?? []"
+          :key="total.metal"
+          type="button"
+          class="plain toggle"
+          :aria-pressed="metal === total.metal"
+          data-test="filter-metal"
+          @click="choose(total.metal)"
+        >
+          {{ total.shown }} <span class="quiet">{{ total.left_g.toFixed(total.left_g < 10 ? 1 : 0) }} g</span>
+        </button>
+      </div>
+      <div v-if="!empty" class="bar filters no-print">
+        <select
+          v-model="kind"
+          class="word"
+          aria-label="Kind of lot"
+          data-test="filter-kind"
+          @change="page = 0"
+        >
+          <option :value="null">spools and rests</option>
+          <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
+            {{ one.shown }}s
+          </option>
+        </select>
+        <label class="holds">
+          that give a piece of
+          <input
+            v-model="holds"
+            class="word"
+            placeholder="any length"
+            autocomplete="off"
+            data-test="holds"
+            @change="readHolds"
+          />
+        </label>
+        <span class="grow" />
+        <label class="option">
+          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up
+        </label>
+      </div>
+      <p v-if="holdsFault" class="stop" role="alert" data-test="holds-fault">{{ holdsFault }}</p>
+      <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+      <p v-else-if="!rack" class="quiet" role="status">Fetching the rack…</p>
+      <p v-else-if="!groups.length" class="empty" data-test="no-lots">
+        <template v-if="find || metal || kind || holdsMm">Nothing on the rack is like that.</template>
+        <template v-else-if="usedUp">No lot is used up or put away.</template>
+        <template v-else>
+          Nothing is on the rack yet. Receive a spool: paste the shop's line, or say what it is; from then on
+          the rack knows what is left of it.
+        </template>
+      </p>
+      <div v-else data-test="lots">
+        <section v-for="group in groups" :key="group.shown" class="group">
+          <header>
+            <h2>{{ group.shown }}</h2>
+            <span class="quiet">{{ metres(group.left) }}</span>
+            <span v-if="(missing.get(group.shown) ?? 0) > 0" class="watch low" data-test="low">
+              low: {{ metres(missing.get(group.shown) ?? 0) }} missing
+            </span>
+            <button
+              type="button"
+              class="plain how no-print"
+              :aria-label="`how it is kept: ${group.shown}`"
+              data-test="keeping"
+              @click="keeping = group.wire"
+            >
+              how it is kept
+            </button>
+          </header>
+          <ul>
+            <LotRow
+              v-for="lot in group.lots"
+              :key="lot.id"
+              :lot="lot"
+              :longest="group.longest"
+              @open="opened = lot.id"
+            />
+          </ul>
+        </section>
+        <nav v-if="rack.total > most" class="pages" aria-label="Pages">
+          <v-btn :disabled="page === 0" @click="page -= 1">Back</v-btn>
+          <span class="quiet"
+            >{{ page * most + 1 }} to {{ page * most + rack.lots.length }} of {{ rack.total }}</span
+          >
+          <v-btn :disabled="(page + 1) * most >= rack.total" @click="page += 1">On</v-btn>
+        </nav>
+      </div>
+    </section>
+    <aside>
+      <BuyingList :needs="needs" @keep="keeping = $event" />
+      <ScrapList />
+    </aside>
+    <LotDialog v-model="receiving" />
+    <LotPanel v-model="opened" @edit="receiving = $event" />
+    <KeepingDialog v-model="keeping" />
+  </div>
+</template>
+
+<style scoped>
+.stock {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 24px 56px;
+  align-items: start;
+}
+
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+}
+
+.filters {
+  gap: 0 16px;
+}
+
+.find {
+  flex: 1 1 180px;
+  max-width: 300px;
+}
+
+.grow {
+  flex: 1;
+}
+
+.holds input {
+  min-width: 5em;
+}
+
+.group header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 14px;
+  padding-top: 16px;
+  border-bottom: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.group h2 {
+  margin: 0 0 4px;
+}
+
+.how {
+  margin-left: auto;
+  color: rgb(var(--v-theme-primary));
+  min-height: 30px;
+}
+
+.how:hover {
+  text-decoration: underline;
+}
+
+.low {
+  font-weight: 700;
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.pages {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 16px;
+}
+
+@media (max-width: 1000px) {
+  .stock {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

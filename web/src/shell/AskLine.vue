@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { useDebounceFn, useEventListener } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, data, type Answer, type Piece } from '../api/client'
+import { usePattern } from '../patterns/pattern'
+import { useAsked } from '../shared/asked'
+import { usePlan } from '../rings/plan'
+import { useNotice } from '../shared/notice'
+import { isTyping } from '../shared/typing'
+
+const plan = usePlan()
+const pattern = usePattern()
+const { asked } = useAsked()
+const notice = useNotice()
+const router = useRouter()
+const route = useRoute()
+const text = ref('')
+const answer = ref<Answer | null>(null)
+const open = ref(false)
+const field = useTemplateRef<HTMLInputElement>('field')
+const box = useTemplateRef<HTMLElement>('box')
+let latest = 0
+
+const ask = useDebounceFn(async () => {
+  const mine = ++latest
+  if (!text.value.trim()) {
+    answer.value = null
+    return
+  }
+  try {
+    const reply = await data(api.POST('/api/ask', { body: { text: text.value } }))
+    if (mine === latest) answer.value = reply
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}, 120)
+
+/** The typed line cut where words were not understood. */
+const marked = computed(() => {
+  const letters = [...text.value]
+  const parts: { text: string; unclear: boolean }[] = []
+  let at = 0
+  for (const word of [...(answer.value?.unclear ?? [])].sort((a, b) => a.from - b.from)) {
+    parts.push({ text: letters.slice(at, word.from).join(''), unclear: false })
+    parts.push({ text: letters.slice(word.from, word.to).join(''), unclear: true })
+    at = word.to
+  }
+  parts.push({ text: letters.slice(at).join(''), unclear: false })
+  return parts
+})
+
+const usable = computed(
+  () => !!answer.value && !answer.value.faults.length && !!(answer.value.request || answer.value.pattern),
+)
+const opens = {
+  rings: 'Open as a plan',
+  room: 'Open in the drawing room',
+  'which-wire': 'See which wire',
+  cost: 'See what it costs',
+}
+
+function leave() {
+  open.value = false
+  field.value?.blur()
+  text.value = ''
+  answer.value = null
+}
+
+/** Takes a piece to its desk. */
+async function toDesk(piece: Piece) {
+  leave()
+  if ('finding' in piece) await pattern.start(piece.finding)
+  else await plan.start(piece.rings)
+  await router.push('finding' in piece ? '/patterns/room' : '/rings')
+}
+
+async function use() {
+  const { request, pattern: finding, opens: view } = answer.value ?? {}
+  const piece: Piece | null = finding ? { finding } : request ? { rings: request } : null
+  if (!piece || !usable.value) return
+  if (view !== 'which-wire' && view !== 'cost') return toDesk(piece)
+  const name = answer
+    .value!.sentence.map((phrase) => phrase.text)
+    .join('')
+    .split(/[,:]/)[0]!
+  const pieces_n = finding?.pieces_n ?? request?.rings_n ?? 1
+  asked.value = { key: 'asked', name, purpose: piece, pieces_n }
+  leave()
+  await router.push(view === 'cost' ? '/rack/cost' : '/rack/choose')
+}
+
+useEventListener('keydown', (event) => {
+  if (event.key === '/' && !isTyping(event)) {
+    event.preventDefault()
+    field.value?.focus()
+  }
+})
+useEventListener('pointerdown', (event) => {
+  if (event.target instanceof Node && !box.value?.contains(event.target)) open.value = false
+})
+</script>
+
+<template>
+  <div ref="box" class="ask-line">
+    <label class="line">
+      <span class="slash" aria-hidden="true">/</span>
+      <input
+        ref="field"
+        v-model="text"
+        type="text"
+        aria-label="Ask: rings, findings, sizes, lengths"
+        :placeholder="
+          route.path.startsWith('/patterns')
+            ? '24 pairs hooks 20 ga sterling half-hard'
+            : '120 rings 5 mm inside copper 18 soft'
+        "
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="400"
+        data-test="ask"
+        @focus="open = true"
+        @input="((open = true), ask())"
+        @keydown.enter.prevent="use"
+        @keydown.esc="((open = false), field?.blur())"
+      />
+    </label>
+    <section v-if="open && answer" class="popover reply" aria-live="polite" data-test="answer">
+      <p v-if="answer.unclear.length" class="typed">
+        <template v-for="(part, i) in marked" :key="i"
+          ><mark v-if="part.unclear">{{ part.text }}</mark
+          ><template v-else>{{ part.text }}</template></template
+        >
+      </p>
+      <ul v-if="answer.unclear.length" class="stop">
+        <li v-for="word in answer.unclear" :key="word.from">{{ word.why }}</li>
+      </ul>
+      <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
+      <p v-if="answer.headline" class="headline">{{ answer.headline }}</p>
+      <p v-if="answer.missing.length">Still to say: {{ answer.missing.join('; ') }}.</p>
+      <p v-if="answer.sentence.length" class="serif sentence">
+        {{ answer.sentence.map((phrase) => phrase.text).join('') }}
+      </p>
+      <p v-if="answer.understood.length" class="quiet small">
+        Understood: {{ answer.understood.join(' · ') }}
+      </p>
+      <p v-for="said in answer.assumed" :key="said" class="quiet small">{{ said }}</p>
+      <ul v-if="answer.makes.length" class="makes" data-test="makes">
+        <li v-for="one in answer.makes" :key="`${one.kept} ${one.name}`">
+          <button type="button" @click="toDesk(one.piece)">
+            <span>{{ one.name }}</span> <span class="quiet">{{ one.text }}</span>
+          </button>
+        </li>
+      </ul>
+      <v-btn v-if="usable" variant="flat" color="primary" data-test="use-answer" @click="use">
+        {{ opens[answer.opens ?? 'rings'] }}
+      </v-btn>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.ask-line {
+  position: relative;
+}
+
+.line {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  border-bottom: 1.5px solid rgb(var(--v-theme-on-background));
+  padding: 3px 2px;
+}
+
+.line:focus-within {
+  border-color: rgb(var(--v-theme-primary));
+  box-shadow: 0 1.5px 0 rgb(var(--v-theme-primary));
+}
+
+.slash {
+  border: 1px solid rgb(var(--v-theme-quiet));
+  border-radius: 3px;
+  padding: 0 7px;
+  font-size: 0.95rem;
+}
+
+input {
+  flex: 1;
+  min-width: 0;
+  min-height: 32px;
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  outline: none;
+}
+
+input::placeholder {
+  color: rgb(var(--v-theme-quiet));
+  opacity: 1;
+}
+
+.reply {
+  position: absolute;
+  z-index: 20;
+  top: calc(100% + 8px);
+  right: 0;
+  width: min(520px, calc(100vw - 2 * var(--gutter)));
+  max-height: 70vh;
+  overflow: auto;
+}
+
+.reply p {
+  margin: 0 0 8px;
+}
+
+.reply ul {
+  margin: 0 0 8px;
+  padding-left: 18px;
+}
+
+.makes {
+  list-style: none;
+}
+
+.reply .makes {
+  padding: 0;
+}
+
+.makes button {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  width: 100%;
+  min-height: 36px;
+  padding: 4px 6px;
+  text-align: left;
+  border-bottom: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.makes button:hover,
+.makes button:focus-visible {
+  color: rgb(var(--v-theme-primary));
+}
+
+.headline {
+  font-weight: 700;
+  font-size: 1.12rem;
+}
+
+.sentence {
+  font-size: 1.1rem;
+}
+
+.small {
+  font-size: 0.95rem;
+}
+
+@media (max-width: 560px) {
+  .reply {
+    position: fixed;
+    top: 60px;
+    left: var(--gutter);
+    right: var(--gutter);
+    width: auto;
+  }
+}
+
+mark {
+  background: none;
+  color: rgb(var(--v-theme-error));
+  text-decoration: underline wavy;
+}
+</style>

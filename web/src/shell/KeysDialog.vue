@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
+import { isTyping } from '../shared/typing'
+
+const open = ref(false)
+
+const keys = [
+  ['/', 'Go to the ask line'],
+  ['Tab', 'Walk from word to word of the sentence'],
+  ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one piece, or the next choice'],
+  ['Enter', 'On a word: open what it could be'],
+  ['letters, digits', 'On a word: type in its place'],
+  ['[ ]', 'Rings: coil on the rod, let go, plot by temper. Patterns: a forming step back and on'],
+  ['Enter', 'On a dimension of a drawing: type its length'],
+  ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan or pattern'],
+  ['Ctrl S', 'Keep the plan or pattern'],
+  ['Esc', 'Close what is open'],
+  ['?', 'This list'],
+]
+
+useEventListener('keydown', (event) => {
+  if (event.key === '?' && !isTyping(event)) {
+    event.preventDefault()
+    open.value = true
+  }
+})
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="560" aria-label="Keys">
+    <div class="popover">
+      <h2>Keys</h2>
+      <table class="ledger">
+        <tbody>
+          <tr v-for="[key, does] in keys" :key="does">
+            <td>
+              <kbd>{{ key }}</kbd>
+            </td>
+            <td>{{ does }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <v-btn class="mt-3" @click="open = false">Close</v-btn>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+kbd {
+  font-family: inherit;
+  font-weight: 700;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { useNotice } from '../shared/notice'
+
+const notice = useNotice()
+// A notice is no step on the way back: Escape is for the dialog beneath it.
+const beside = { _disableGlobalStack: true }
+</script>
+
+<template>
+  <v-snackbar
+    v-bind="beside"
+    v-model="notice.shown"
+    :timeout="notice.failed ? 12000 : 8000"
+    location="bottom start"
+    color="on-surface"
+    rounded="sm"
+    data-test="notice"
+  >
+    <span :role="notice.failed ? 'alert' : 'status'">{{ notice.text }}</span>
+    <template #actions>
+      <v-btn v-if="notice.undo" class="undo" data-test="undo-notice" @click="notice.undo">Undo</v-btn>
+      <v-btn @click="notice.shown = false">Close</v-btn>
+    </template>
+  </v-snackbar>
+</template>
+
+<style scoped>
+.undo {
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,66 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import RingsView from '../rings/RingsView.vue'
+
+/** The views there are, in the order of the work. The frame shows these and no others. */
+export const stages = [
+  { path: '/rings', name: 'Rings' },
+  { path: '/kept', name: 'Kept' },
+  { path: '/patterns', name: 'Patterns' },
+  { path: '/rack', name: 'Rack' },
+  { path: '/tools', name: 'Tools' },
+  { path: '/guide', name: 'Guide' },
+] as const
+
+const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/rings' },
+    { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
+    { path: '/kept', component: () => import('../kept/KeptView.vue'), meta: { title: 'Kept plans' } },
+    {
+      path: '/patterns',
+      component: () => import('../patterns/library/LibraryView.vue'),
+      meta: { title: 'Patterns' },
+    },
+    {
+      path: '/patterns/room',
+      component: () => import('../patterns/room/RoomView.vue'),
+      meta: { title: 'Drawing room' },
+    },
+    {
+      path: '/rack',
+      component: () => import('../rack/RackFrame.vue'),
+      children: [
+        { path: '', component: () => import('../rack/stock/StockView.vue'), meta: { title: 'On the rack' } },
+        {
+          path: 'choose',
+          component: () => import('../rack/choose/ChooseView.vue'),
+          meta: { title: 'Choose a wire' },
+        },
+        { path: 'cut', component: () => import('../rack/cut/CutView.vue'), meta: { title: 'Cut plan' } },
+        {
+          path: 'cost',
+          component: () => import('../rack/cost/CostView.vue'),
+          meta: { title: 'What it costs' },
+        },
+      ],
+    },
+    { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
+    { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Guide' } },
+    { path: '/:rest(.*)', redirect: '/rings' },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title ?? '')} · Lorimant`
+})
+
+// The rack is opened in the middle of work: what it needs is fetched while nobody waits for it.
+void router.isReady().then(() => {
+  const fetch = () =>
+    void Promise.all([import('../rack/RackFrame.vue'), import('../rack/stock/StockView.vue')])
+  if ('requestIdleCallback' in window) window.requestIdleCallback(fetch)
+  else setTimeout(fetch, 2000)
+})
+
+export default router
