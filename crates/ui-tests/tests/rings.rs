@@ -89,7 +89,7 @@ fn what_cannot_be_made_says_so_at_its_word_and_keeps_the_last_drawing() -> Resul
         maker.gone("[data-test=faults]").await?;
         maker.sees(SENTENCE, "1.02 mm (18 AWG)").await?;
         maker.click("[data-slot=rings]").await?;
-        maker.fill("[data-test=typed] input", "ten").await?;
+        maker.fill("[data-test=typed] input", "lots").await?;
         maker.sees("[data-test=editor]", "not a whole number of rings").await?;
         maker.fill("[data-test=typed] input", "10000000").await?;
         maker.sees("[data-test=editor]", "at most 1000000").await
@@ -173,14 +173,35 @@ fn the_ask_line_answers_and_points_at_what_it_does_not_know() -> Result<()> {
         at_the_practice_rings(maker).await?;
         maker.press("/").await?;
         maker.press("80 rings 4 mm inside coper 20").await?;
-        maker.sees("[data-test=answer] mark", "coper").await?;
-        maker.sees("[data-test=answer]", "Did you mean “copper”?").await?;
+        maker.sees("[data-test=answer]", "“coper” is read as copper.").await?;
+        maker.sees("[data-test=answer]", "80 rings of").await?;
+        // A quantity that is not used holds the answer back, and is pointed at.
+        maker.fill("[data-test=ask]", "80 rings 4 mm inside copper 20 ga 7 mm").await?;
+        maker.sees("[data-test=answer] mark", "7 mm").await?;
+        maker.gone("[data-test=use-answer]").await?;
         maker.fill("[data-test=ask]", "80 rings 4 mm inside brass 20 half-hard").await?;
         maker.sees("[data-test=answer]", "80 rings of").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees(SENTENCE, "80 rings of half-hard brass, round 0.81 mm (20 AWG)").await?;
         maker.fill("[data-test=ask]", "2 1/4 in").await?;
         maker.sees("[data-test=answer]", "57.15 mm = 2.25 in").await
+    })
+}
+
+#[test]
+fn the_ask_line_opens_what_is_answered_elsewhere() -> Result<()> {
+    at_the_bench(|maker| async move {
+        at_the_practice_rings(maker).await?;
+        maker.fill("[data-test=ask]", "which wire for 24 pairs hooks 20 ga sterling").await?;
+        maker.click("[data-test=use-answer]").await?;
+        maker.sees("[data-test=piece] option:checked", "24 pairs of open hooks").await?;
+        maker.fill("[data-test=ask]", "cost of 50 eye pins 24 ga copper").await?;
+        maker.click("[data-test=use-answer]").await?;
+        maker.sees("[data-test=piece] option:checked", "50 eye pins").await?;
+        maker.fill("[data-test=ask]", "what can i make from 1 m of 20 ga sterling half-hard").await?;
+        maker.sees("[data-test=makes]", "figure eights").await?;
+        maker.click("[data-test=makes] li:last-child button").await?;
+        maker.find("[data-test=sentence]").await.map(|_| ())
     })
 }
 

@@ -211,6 +211,10 @@ pub struct Figures {
     /// Share of the weight that is a rolled-on skin of another metal.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub skin_share: Option<f64>,
+    /// What a gram of its wire costs, about, from cheap by the kilogram to dear by the foot, in any of the usual
+    /// currencies: wide enough only to tell a decimal comma from one that parts thousands.
+    #[serde(skip)]
+    pub(crate) gram_costs: (f64, f64),
     /// What skin and torch should know.
     pub care: &'static str,
     /// The colour of the bare metal, as `#rrggbb`.
@@ -242,6 +246,7 @@ const PLAIN: Figures = Figures {
     stays_soft: false,
     precious: false,
     skin_share: None,
+    gram_costs: (0.003, 2.0),
     care: "",
     colour: "",
     called: &[],
@@ -390,6 +395,7 @@ const STERLING_SILVER: Figures = Figures {
     precious: true,
     darkens: true,
     balls: Balls::Blackens,
+    gram_costs: (0.4, 12.0),
     care: "Firescale under the torch. Tarnishes.",
     colour: "#a7abb2",
     called: &[
@@ -420,6 +426,7 @@ const GERMANIUM_SILVER: Figures = Figures {
     darkens: true,
     balls: Balls::Bright,
     joins: &[Joining::Fuse, Joining::Solder],
+    gram_costs: (0.5, 14.0),
     care: "Brittle while red hot: let the glow go before you move it. No firescale.",
     colour: "#adb1b4",
     called: &[
@@ -440,6 +447,7 @@ const FINE_SILVER: Figures = Figures {
     stays_soft: true,
     balls: Balls::Bright,
     joins: &[Joining::Fuse, Joining::Solder],
+    gram_costs: (0.4, 12.0),
     care: "Stays soft.",
     colour: "#b4b7bb",
     called: &[
@@ -464,6 +472,7 @@ const GOLD_FILLED: Figures = Figures {
     skin_share: Some(0.05),
     balls: Balls::Never,
     joins: &[Joining::SolderGently],
+    gram_costs: (0.3, 12.0),
     care: "The gold is a skin, 1/20 of the weight: do not file through it.",
     colour: "#cda349",
     called: &[
@@ -491,6 +500,7 @@ const SILVER_FILLED: Figures = Figures {
     darkens: true,
     balls: Balls::Never,
     joins: &[Joining::SolderGently],
+    gram_costs: (0.05, 5.0),
     care: "The silver is a skin: do not file through it. It wears in time.",
     colour: "#b3b1a8",
     called: &["silver filled", "silverfilled", "silber gefüllt", "argent rempli", "relleno de plata"],
@@ -501,6 +511,7 @@ const GOLD_14K: Figures = Figures {
     anneals_c: (650, 750),
     melts_c: (830, 890),
     precious: true,
+    gram_costs: (20.0, 250.0),
     care: "Fineness marks differ by country.",
     colour: "#d2a53c",
     called: &[
@@ -527,6 +538,7 @@ const ALUMINIUM: Figures = Figures {
     melts_c: (643, 657),
     tires: true,
     joins: &[],
+    gram_costs: (0.004, 2.0),
     care: "Marks easily. Tires and breaks when bent to and fro.",
     colour: "#b5bac0",
     called: &["aluminum", "aludraht", "aluminio", "alu"],
@@ -570,6 +582,7 @@ const NIOBIUM: Figures = Figures {
     melts_c: (2468, 2468),
     anneals_in_air: false,
     joins: &[],
+    gram_costs: (0.1, 15.0),
     care: "Well tolerated. Cannot be annealed in air.",
     colour: "#8d8b92",
     called: &["niob", "niobio", "nb"],
@@ -581,6 +594,7 @@ const TITANIUM: Figures = Figures {
     melts_c: (1668, 1668),
     anneals_in_air: false,
     joins: &[],
+    gram_costs: (0.05, 10.0),
     care: "Well tolerated. Cannot be annealed in air.",
     colour: "#8f8c88",
     called: &["titan", "titane", "titanio", "ti"],

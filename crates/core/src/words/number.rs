@@ -143,6 +143,49 @@ pub(crate) fn words() -> impl Iterator<Item = &'static str> {
     NAMED.iter().chain(MULTIPLES).map(|(word, _)| *word)
 }
 
+/// A number whose separators may be read in two ways: `1,250` is 1.25 to some and 1250 to others.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Separated {
+    /// The likelier value: with a decimal comma.
+    pub value: f64,
+    /// What it is if the comma parts thousands.
+    pub thousands: Option<f64>,
+}
+
+/// A number with separators at the head of a text, and what follows it: `1,250.00` and `1.250,00` say which
+/// separator is which, `12,5` can only be decimal, `1,250` is left open.
+///
+/// ```
+/// use lorimant_core::words::number::separated;
+///
+/// let (number, rest) = separated("1,250 g").unwrap();
+/// assert_eq!((number.value, number.thousands, rest), (1.25, Some(1250.0), " g"));
+/// assert_eq!(separated("1.250,50").unwrap().0.value, 1250.5);
+/// assert_eq!(separated("12,50").unwrap().0.thousands, None);
+/// ```
+#[must_use]
+pub fn separated(text: &str) -> Option<(Separated, &str)> {
+    let end = text.find(|c: char| !c.is_ascii_digit() && c != '.' && c != ',').unwrap_or(text.len());
+    let written = text[..end].trim_end_matches(['.', ',']);
+    let rest = &text[written.len()..];
+    let plain = |text: &str| text.parse::<f64>().ok();
+    let comma = |text: &str| plain(&text.replace('.', "").replace(',', "."));
+    let point = |text: &str| plain(&text.replace(',', ""));
+    let value = match (written.rfind(','), written.rfind('.')) {
+        // With both, the last is the decimal sign.
+        (Some(at), Some(dot)) => (if at > dot { comma(written) } else { point(written) }, None),
+        (Some(_), None) if written.matches(',').count() > 1 => (point(written), None),
+        (None, Some(_)) if written.matches('.').count() > 1 => (comma(written), None),
+        (Some(at), None) => {
+            let grouped = written.len() - at == 4 && (1..=3).contains(&at) && !written.starts_with('0');
+            (comma(written), grouped.then(|| point(written)).flatten())
+        }
+        (None, _) => (plain(written), None),
+    };
+    let (value, thousands) = (value.0?, value.1);
+    value.is_finite().then_some((Separated { value, thousands }, rest))
+}
+
 /// Reads a whole text as one number.
 ///
 /// ```

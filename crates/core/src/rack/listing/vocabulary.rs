@@ -1,211 +1,4 @@
-//! What shops call things: English, German, French, Spanish and the trade's abbreviations.
-
-use crate::wire::metal::{Metal, Temper};
-use crate::wire::section::Section;
-
-/// Words for metals, longest first within what they overlap with.
-pub(super) const METALS: &[(Metal, &[&str])] = &[
-    (
-        Metal::NickelSilver,
-        &["nickel silver", "nickel-silver", "german silver", "neusilber", "alpaka", "alpaca", "maillechort"],
-    ),
-    (Metal::PhosphorBronze, &["phosphor bronze", "phosphorbronze", "bronze phosphoreux", "bronce fosforoso"]),
-    (
-        Metal::RedBrass,
-        &["red brass", "gilding metal", "rotmessing", "tombak", "tombac", "laiton rouge", "latón rojo"],
-    ),
-    (
-        Metal::GermaniumSilver,
-        &[
-            "germanium silver",
-            "germanium sterling",
-            "935 germanium",
-            "argent au germanium",
-            "plata con germanio",
-        ],
-    ),
-    (
-        Metal::FineSilver,
-        &[
-            "fine silver",
-            "feinsilber",
-            "silber 999",
-            "argent fin",
-            "argent 999",
-            "plata fina",
-            "plata 999",
-            ".999",
-            "999",
-        ],
-    ),
-    (
-        Metal::SilverFilled,
-        &[
-            "silver filled",
-            "silver-filled",
-            "silverfilled",
-            "silber gefüllt",
-            "argent rempli",
-            "relleno de plata",
-        ],
-    ),
-    (
-        Metal::GoldFilled,
-        &[
-            "gold filled",
-            "gold-filled",
-            "goldfilled",
-            "14/20",
-            "14k gf",
-            "12k gf",
-            "gf",
-            "gold gefüllt",
-            "or rempli",
-            "relleno de oro",
-        ],
-    ),
-    (
-        Metal::SterlingSilver,
-        &[
-            "sterling silver",
-            "sterling",
-            "sterlingsilber",
-            "silber 925",
-            "925 silber",
-            "argent 925",
-            "argent massif",
-            "plata 925",
-            "plata de ley",
-            "ag925",
-            "ster",
-            ".925",
-            "925",
-            "stg",
-        ],
-    ),
-    (
-        Metal::Gold14k,
-        &["14k gold", "14 k gold", "14kt gold", "gold 585", "or 14k", "or 585", "oro 14k", "oro 585", "585"],
-    ),
-    (
-        Metal::StainlessSteel,
-        &[
-            "stainless steel",
-            "stainless",
-            "edelstahl",
-            "acier inoxydable",
-            "inox",
-            "acero inoxidable",
-            "316l",
-            "316",
-            "304",
-        ],
-    ),
-    (
-        Metal::MildSteel,
-        &[
-            "mild steel",
-            "annealed steel",
-            "black steel",
-            "iron wire",
-            "bindedraht",
-            "eisendraht",
-            "fil de fer",
-            "alambre recocido",
-            "iron",
-        ],
-    ),
-    (Metal::Aluminium, &["aluminium", "aluminum", "aludraht", "aluminio", "alu"]),
-    (Metal::Niobium, &["niobium", "niob", "niobio"]),
-    (Metal::Titanium, &["titanium", "titan", "titane", "titanio"]),
-    (Metal::Brass, &["brass", "messing", "messingdraht", "laiton", "latón", "laton", "ms63"]),
-    (Metal::Copper, &["copper", "kupfer", "kupferdraht", "cuivre", "cobre", "cu"]),
-];
-
-/// Words that name more than one metal: what they may be.
-pub(super) const EITHER: &[(&str, &str)] = &[
-    ("silver", "Silver of which fineness? Sterling, fine, or a filled or plated wire."),
-    ("silber", "Silver of which fineness? Sterling, fine, or a filled or plated wire."),
-    ("silberdraht", "Silver of which fineness? Sterling, fine, or a filled or plated wire."),
-    ("argent", "Silver of which fineness? Sterling, fine, or a filled or plated wire."),
-    ("plata", "Silver of which fineness? Sterling, fine, or a filled or plated wire."),
-    ("ss", "“SS” is sterling silver to some shops and stainless steel to others."),
-    ("fs", "“FS” may be fine silver; ask."),
-    ("sf", "“SF” may be silver-filled; ask."),
-    ("gold", "Gold of which fineness, or gold-filled or plated?"),
-    ("or", "Gold of which fineness, or gold-filled or plated?"),
-    ("oro", "Gold of which fineness, or gold-filled or plated?"),
-    ("bronze", "Which bronze? Phosphor bronze is usual in wire; red brass is sold as bronze too."),
-    ("bronce", "Which bronze? Phosphor bronze is usual in wire; red brass is sold as bronze too."),
-    ("steel", "Which steel: stainless or mild?"),
-    ("stahl", "Which steel: stainless or mild?"),
-    ("acier", "Which steel: stainless or mild?"),
-    ("acero", "Which steel: stainless or mild?"),
-    ("935", "935 silver is germanium sterling to some and plain silver of that fineness to others."),
-    ("14k", "14 k solid or 14 k gold-filled?"),
-];
-
-/// Words for sections.
-pub(super) const SECTIONS: &[(Section, &[&str])] = &[
-    (
-        Section::HalfRound,
-        &[
-            "half round",
-            "half-round",
-            "1/2 round",
-            "½ round",
-            "1/2 rd",
-            "hr",
-            "halbrund",
-            "demi rond",
-            "demi-rond",
-            "media caña",
-            "media cana",
-        ],
-    ),
-    (Section::Square, &["square", "sq", "vierkant", "quadratisch", "carré", "carre", "cuadrado"]),
-    (Section::Round, &["round", "rnd", "rd", "rund", "rond", "redondo"]),
-];
-
-/// Words for tempers.
-pub(super) const TEMPERS: &[(Temper, &[&str])] = &[
-    (Temper::ThreeQuarterHard, &["three-quarter hard", "3/4 hard", "¾ hard", "dreiviertelhart"]),
-    (
-        Temper::HalfHard,
-        &[
-            "half hard",
-            "half-hard",
-            "1/2 hard",
-            "½ hard",
-            "hh",
-            "halbhart",
-            "demi dur",
-            "demi-dur",
-            "semiduro",
-            "medio duro",
-        ],
-    ),
-    (Temper::QuarterHard, &["quarter hard", "quarter-hard", "1/4 hard", "¼ hard", "viertelhart", "qh"]),
-    (Temper::ExtraHard, &["extra hard", "extra-hard"]),
-    (Temper::Spring, &["spring temper", "spring hard", "spring", "federhart", "dur ressort", "muelle"]),
-    (
-        Temper::Soft,
-        &[
-            "dead soft",
-            "dead-soft",
-            "annealed",
-            "soft",
-            "ds",
-            "weich",
-            "weichgeglüht",
-            "recuit",
-            "recocido",
-            "doux",
-            "blando",
-        ],
-    ),
-    (Temper::Hard, &["full hard", "full-hard", "fh", "hard", "hart", "dur", "duro"]),
-];
+//! What shops write besides metals, sections and tempers: surfaces, fillers, currencies, packs.
 
 /// Words for surfaces, with what to keep in mind.
 pub(super) const SURFACES: &[(&str, &str, &[&str])] = &[
@@ -294,3 +87,23 @@ pub(super) const FILLERS: &[&str] = &[
     "–",
     "silver-coloured",
 ];
+
+/// Signs and words of currencies.
+pub(super) const SIGNS: &[(&str, &[&str])] = &[
+    ("EUR", &["€", "eur", "euro", "euros"]),
+    ("USD", &["us$", "$", "usd"]),
+    ("GBP", &["£", "gbp"]),
+    ("CHF", &["chf", "sfr", "fr."]),
+];
+
+/// Words that count what is sold, before or after the number: `pack of 3`, `3 coils`.
+pub(super) const PACKS: &[&str] = &[
+    "pieces", "piece", "pcs", "pc", "coils", "spools", "rolls", "lengths", "packs", "rods", "sticks",
+    "stück", "stk", "rollen", "bobines", "rollos", "piezas",
+];
+pub(super) const PACK_OF: &[&str] =
+    &["pack of", "lot of", "set of", "bundle of", "qty", "quantity", "pkg of"];
+
+/// Words behind a price that say it is the price of one.
+pub(super) const EACH: &[&str] =
+    &["each", "ea", "apiece", "a piece", "per piece", "pro stück", "je", "chacun", "cada uno"];

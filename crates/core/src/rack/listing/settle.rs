@@ -1,0 +1,393 @@
+//! What a listing says, weighed: what was said twice, which of two readings of a comma can be, what follows.
+
+use rust_decimal::Decimal;
+use rust_decimal::prelude::FromPrimitive as _;
+
+use super::Listing;
+use super::read::{Per, Quantity, Said, SaidGauge};
+use crate::wire::Wire;
+use crate::wire::metal::Metal;
+use crate::words::gauge::{Gauge, GaugeSystem};
+use crate::words::length::{Habits, shown};
+use crate::words::mass::{OUNCE_G, TROY_OUNCE_G};
+use crate::words::number::Separated;
+
+/// Two sizes this near, as a share, are the same one rounded: `20 ga (0.81 mm)`.
+const SAME_SIZE: f64 = 0.03;
+/// Two lengths this near are the same one rounded: `10 ft (3 m)`.
+const SAME_LENGTH: f64 = 0.04;
+/// A weight that differs more than this from that of the length is of something else, its spool perhaps.
+const SAME_MASS: f64 = 0.15;
+
+struct Settling {
+    said: Said,
+    habits: Habits,
+    listing: Listing,
+}
+
+/// Weighs what a line says.
+pub(super) fn settle(said: Said, habits: Habits) -> Listing {
+    let mut settling = Settling { said, habits, listing: Listing::default() };
+    settling.words();
+    settling.size();
+    settling.quantity();
+    settling.price();
+    settling.leftovers();
+    settling.listing
+}
+
+/// The first of what was said, and a sentence where something else was said too.
+fn first<T: Copy + PartialEq>(
+    all: &[T],
+    noun: &str,
+    name: impl Fn(T) -> String,
+) -> (Option<T>, Option<String>) {
+    let one = all.first().copied();
+    let other = all.iter().find(|other| Some(**other) != one);
+    let said = one.zip(other).map(|(one, other)| {
+        format!("The {noun} is said twice: {} and {}. {} is taken.", name(one), name(*other), name(one))
+    });
+    (one, said)
+}
+
+impl Settling {
+    fn doubt(&mut self, note: impl Into<String>) {
+        let note = note.into();
+        if !self.listing.doubtful.contains(&note) {
+            self.listing.doubtful.push(note);
+        }
+    }
+
+    fn words(&mut self) {
+        let (metal, twice_metal) = first(&self.said.metals, "metal", |m| m.shown().to_owned());
+        let (section, twice_section) = first(&self.said.sections, "section", |s| s.shown().to_owned());
+        let (temper, twice_temper) = first(&self.said.tempers, "temper", |t| t.shown().to_owned());
+        (self.listing.metal, self.listing.section, self.listing.temper) = (metal, section, temper);
+        for twice in [twice_metal, twice_section, twice_temper].into_iter().flatten() {
+            self.doubt(twice);
+        }
+        for (word, note) in std::mem::take(&mut self.said.surfaces) {
+            self.listing.surface.get_or_insert(word);
+            self.doubt(note);
+        }
+        // A word for several metals beside one that says which adds nothing: `silver sterling`.
+        match (metal, self.said.either.first()) {
+            (None, Some(either)) => self.doubt(either.note),
+            (None, None) => self.listing.missing.push("The metal is not said.".to_owned()),
+            _ => {}
+        }
+    }
+
+    fn size(&mut self) {
+        let sized: Vec<(f64, String)> =
+            self.said.sizes.iter().map(|size| (size.value(), size.text.clone())).collect();
+        let gauges = std::mem::take(&mut self.said.gauges);
+        let known =
+            gauges.iter().filter_map(|gauge| Some((gauge_mm(*gauge, gauge.system?)?, gauge_text(*gauge))));
+        let mut all: Vec<(f64, String)> = sized;
+        all.extend(known);
+        let open: Vec<SaidGauge> = gauges.into_iter().filter(|gauge| gauge.system.is_none()).collect();
+        for gauge in &open {
+            self.open_gauge(*gauge, &mut all);
+        }
+        if let Some(flat) = self.said.flat.take() {
+            self.doubt(format!("{flat}: a flat wire? Only round, square and half-round wire is known here."));
+        }
+        let Some((size_mm, text)) = all.first().cloned() else {
+            return self.listing.missing.push("The size is not said.".to_owned());
+        };
+        if let Some((other_mm, other)) = all.iter().find(|(mm, _)| (mm / size_mm - 1.0).abs() > SAME_SIZE) {
+            self.doubt(format!(
+                "The size is said twice: {text} and {other} ({} mm). {text} is taken.",
+                shown(*other_mm, 3)
+            ));
+        }
+        self.listing.size_mm = Some(size_mm);
+    }
+
+    /// A gauge whose system is not said: the one that agrees with a size beside it, or the workshop's, and a
+    /// doubt.
+    fn open_gauge(&mut self, gauge: SaidGauge, all: &mut Vec<(f64, String)>) {
+        let steel = self.listing.metal.is_some_and(Metal::is_steel);
+        let mut systems = vec![GaugeSystem::Awg, GaugeSystem::Swg];
+        if steel {
+            systems.push(GaugeSystem::SteelWire);
+        }
+        let beside = all.first().map(|(mm, _)| *mm);
+        let agrees = beside.is_some_and(|mm| {
+            let sizes = systems.iter().filter_map(|system| gauge_mm(gauge, *system));
+            sizes.map(|size| (size / mm - 1.0).abs()).fold(f64::INFINITY, f64::min) <= SAME_SIZE
+        });
+        if agrees {
+            return;
+        }
+        let sizes = systems.iter().filter_map(|system| {
+            Some(format!("{} mm in {}", shown(gauge_mm(gauge, *system)?, 3), system.shown()))
+        });
+        let sizes: Vec<String> = sizes.collect();
+        let own = self.habits.gauge;
+        if let Some(mm) = gauge_mm(gauge, own) {
+            all.push((mm, gauge_text(gauge)));
+        }
+        let (n, own) = (gauge.number, own.shown());
+        self.doubt(format!("Gauge {n} of which system? It is {}; {own} is taken.", sizes.join(", ")));
+    }
+
+    /// How much is sold: one pack times how many, by length, by weight, or both.
+    fn quantity(&mut self) {
+        let packs = self.packs();
+        let ounces = self.ounces();
+        let mut masses = std::mem::take(&mut self.said.masses);
+        masses.extend(ounces);
+        let lengths = std::mem::take(&mut self.said.lengths);
+        let length = self.one_of(&lengths, "length", SAME_LENGTH);
+        let mass = self.one_of(&masses, "weight", SAME_LENGTH);
+        for n in std::mem::take(&mut self.said.mass_or_gauge) {
+            if self.listing.size_mm.is_some() && mass.is_none() && length.is_none() {
+                self.listing.mass_g = Some(n * packs);
+                self.doubt(format!("“{n}g” is read as {n} grams: the size is said besides."));
+            } else {
+                self.doubt(format!("“{n}g” may be a gauge or grams; it is read as neither."));
+            }
+        }
+        let (length_mm, mass_g) = (length.map(|q| q.value() * packs), mass.map(|q| q.value() * packs));
+        self.listing.length_mm = length_mm.or(self.listing.length_mm);
+        self.listing.mass_g = mass_g.or(self.listing.mass_g);
+        let sold = self.listing.length_mm.is_some() || self.listing.mass_g.is_some();
+        if !sold && !matches!(self.said.per, Some(Per::Length(_) | Per::Mass(_))) {
+            self.listing.missing.push("How much is sold is not said.".to_owned());
+        }
+        if !sold && packs > 1.0 {
+            self.doubt(format!("{packs} of what length? It is not said."));
+        }
+    }
+
+    fn packs(&mut self) -> f64 {
+        let packs = std::mem::take(&mut self.said.packs);
+        let (one, twice) = first(&packs, "number of packs", |n| shown(n, 0));
+        if let Some(twice) = twice {
+            self.doubt(twice);
+        }
+        let n = one.unwrap_or(1.0);
+        self.said.packs = vec![n];
+        n
+    }
+
+    /// Ounces as grams: troy for what is sold so.
+    fn ounces(&mut self) -> Vec<Quantity> {
+        let precious = self.listing.metal.is_some_and(|metal| metal.figures().precious);
+        let ounces = std::mem::take(&mut self.said.ounces);
+        if precious && !ounces.is_empty() {
+            self.doubt("Ounces of precious metal are nearly always troy, 31.1 g; that is taken.");
+        }
+        let scale = if precious { TROY_OUNCE_G } else { OUNCE_G };
+        ounces.into_iter().map(|ounce| Quantity { scale, ..ounce }).collect()
+    }
+
+    /// The first of several quantities; a doubt where another differs by more than a rounding.
+    fn one_of(&mut self, all: &[Quantity], noun: &str, same: f64) -> Option<Quantity> {
+        let one = all.first()?;
+        let differs = |other: &&Quantity| (other.value() / one.value() - 1.0).abs() > same;
+        if let Some(other) = all.iter().find(differs) {
+            self.doubt(format!(
+                "The {noun} is said twice: {} and {}. {} is taken.",
+                one.text, other.text, one.text
+            ));
+        }
+        self.decimal_comma(one);
+        Some(one.clone())
+    }
+
+    /// Says how the comma of a quantity was read, where it could part thousands.
+    fn decimal_comma(&mut self, quantity: &Quantity) {
+        if quantity.number.thousands.is_some() {
+            self.doubt(format!("The comma of {} is read as a decimal one.", quantity.text));
+        }
+    }
+
+    fn price(&mut self) {
+        let prices = std::mem::take(&mut self.said.prices);
+        let one = prices.first().cloned();
+        if let (Some(one), Some(other)) = (
+            &one,
+            prices.iter().find(|other| Some(other.number.value) != one.as_ref().map(|one| one.number.value)),
+        ) {
+            let (a, b) = (one.text.trim(), other.text.trim());
+            self.doubt(format!("The price is said twice: {a} and {b}. {a} is taken."));
+        }
+        let (number, currency) = match one {
+            Some(price) => (price.number, price.currency.or(self.said.currency)),
+            None => match self.bare_price() {
+                Some(number) => (number, self.said.currency),
+                None => {
+                    self.both_ways();
+                    return self.listing.missing.push("The price is not said.".to_owned());
+                }
+            },
+        };
+        self.listing.currency = currency.map(str::to_owned);
+        let value = self.plausible(number);
+        self.both_ways();
+        let packs = self.said.packs.first().copied().unwrap_or(1.0);
+        let total = match self.said.per {
+            Some(Per::Each) => value * packs,
+            _ => value,
+        };
+        if packs > 1.0 && self.said.per.is_none() {
+            self.doubt(format!("{} is taken as the price of all {packs} together.", shown(value, 2)));
+        }
+        self.listing.price = Decimal::from_f64(total).map(|price| price.round_dp(4));
+        self.per_unit();
+    }
+
+    /// A number with two decimals and nothing behind is what is paid, where the size is said and it can be: no
+    /// price is taken from a number that may be another thing.
+    fn bare_price(&mut self) -> Option<Separated> {
+        let written = |text: &str| text.rsplit(['.', ',']).next().is_some_and(|decimals| decimals.len() == 2);
+        let at = self.said.bare.iter().position(|(_, text)| text.contains(['.', ',']) && written(text))?;
+        let (number, text) = self.said.bare[at].clone();
+        let fits = self.listing.size_mm.is_some() && self.fits_metal(number.value);
+        if self.listing.size_mm.is_none() || !fits {
+            return None;
+        }
+        self.said.bare.remove(at);
+        self.doubt(format!("{text} is taken for the price; its currency is not said."));
+        Some(number)
+    }
+
+    /// Grams sold, as far as known without deriving anything twice.
+    fn grams(&self) -> Option<f64> {
+        let by_length = || Some(self.listing.wire()?.mass_g(self.listing.length_mm?));
+        self.listing.mass_g.or_else(by_length)
+    }
+
+    /// Whether a price can be one of this metal: what a gram would then cost.
+    fn fits_metal(&self, price: f64) -> bool {
+        let Some(metal) = self.listing.metal else { return true };
+        let (least, most) = metal.figures().gram_costs;
+        let per_gram = match (self.said.per, self.listing.wire()) {
+            (Some(Per::Mass(grams)), _) => Some(price / grams),
+            (Some(Per::Length(mm)), Some(wire)) => Some(price / wire.mass_g(mm)),
+            _ => self.grams().map(|grams| price / grams),
+        };
+        per_gram.is_none_or(|gram| (least..=most).contains(&gram))
+    }
+
+    /// Which reading of its comma a price has: the one a gram of the metal can cost.
+    fn plausible(&mut self, number: Separated) -> f64 {
+        let Some(thousands) = number.thousands else {
+            if !self.fits_metal(number.value) {
+                let metal = self.listing.metal.map_or("metal", Metal::shown);
+                self.doubt(format!(
+                    "{} for so much {metal} is far from what it costs: check price and amount.",
+                    shown(number.value, 2)
+                ));
+            }
+            return number.value;
+        };
+        match (self.fits_metal(number.value), self.fits_metal(thousands)) {
+            (false, true) => {
+                self.doubt(format!(
+                    "The price is read as {thousands}: {} would be far too little.",
+                    number.value
+                ));
+                thousands
+            }
+            (true, false) => {
+                self.doubt(format!(
+                    "The price is read as {}: {thousands} would be far too much.",
+                    number.value
+                ));
+                number.value
+            }
+            _ => {
+                self.doubt(format!(
+                    "The price may be {} or {thousands}; {} is taken.",
+                    number.value, number.value
+                ));
+                number.value
+            }
+        }
+    }
+
+    /// Length from weight or weight from length; where both are said they must agree.
+    fn both_ways(&mut self) {
+        let Some(wire) = self.listing.wire() else { return };
+        match (self.listing.length_mm, self.listing.mass_g) {
+            (Some(length), None) => self.listing.mass_g = Some(wire.mass_g(length)),
+            (None, Some(mass)) => self.listing.length_mm = Some(wire.length_of_mm(mass)),
+            (Some(length), Some(mass)) => self.agree(&wire, length, mass),
+            (None, None) => {}
+        }
+    }
+
+    fn agree(&mut self, wire: &Wire, length: f64, mass: f64) {
+        let weighs = wire.mass_g(length);
+        if (mass / weighs - 1.0).abs() > SAME_MASS {
+            self.doubt(format!(
+                "{} m of this wire weigh {} g, not {} g: is the spool weighed too, or the size another?",
+                shown(length / 1000.0, 2),
+                shown(weighs, 1),
+                shown(mass, 1)
+            ));
+        }
+    }
+
+    fn per_unit(&mut self) {
+        let Some(price) = self.listing.price else { return };
+        let over = |quantity: f64| {
+            let quantity = Decimal::from_f64(quantity).filter(|q| !q.is_zero())?;
+            Some((price / quantity).round_dp(4))
+        };
+        let metre_g = self.listing.wire().map(|wire| wire.mass_g(1000.0));
+        let scaled = |price: Option<Decimal>, by: f64| {
+            let by = Decimal::from_f64(by)?;
+            price?.checked_mul(by).map(|price| price.round_dp(4))
+        };
+        let (per_metre, per_gram) = match self.said.per {
+            Some(Per::Length(mm)) => {
+                let metre = over(mm / 1000.0);
+                (metre, metre_g.and_then(|grams| scaled(metre, 1.0 / grams)))
+            }
+            Some(Per::Mass(grams)) => {
+                let gram = over(grams);
+                (metre_g.and_then(|grams| scaled(gram, grams)), gram)
+            }
+            _ => {
+                (self.listing.length_mm.and_then(|mm| over(mm / 1000.0)), self.listing.mass_g.and_then(over))
+            }
+        };
+        (self.listing.per_metre, self.listing.per_gram) = (per_metre, per_gram);
+    }
+
+    /// What nothing was made of, and what is usual where nothing is said.
+    fn leftovers(&mut self) {
+        let sizes = std::mem::take(&mut self.said.sizes);
+        for size in &sizes {
+            self.decimal_comma(size);
+        }
+        for (_, text) in std::mem::take(&mut self.said.bare) {
+            self.listing.unclear.push(text);
+        }
+        self.listing.unclear.append(&mut self.said.unclear);
+        if self.listing.temper.is_none() {
+            self.listing
+                .missing
+                .push("No temper is given: unlabelled wire is nearly always soft.".to_owned());
+        }
+        if self.listing.section.is_none() {
+            self.listing.missing.push("No section is given: it is nearly always round.".to_owned());
+        }
+    }
+}
+
+fn gauge_mm(gauge: SaidGauge, system: GaugeSystem) -> Option<f64> {
+    Gauge::new(system, gauge.number).map(Gauge::mm)
+}
+
+fn gauge_text(gauge: SaidGauge) -> String {
+    match gauge.system {
+        Some(system) => format!("{} {system}", gauge.number),
+        None => format!("gauge {}", gauge.number),
+    }
+}
