@@ -11,6 +11,7 @@ use lorimant_core::rack::cut_plan::{CutRequest, Demand, Progress, Stock};
 use lorimant_core::rack::listing::decode;
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::words::length::Habits;
+use lorimant_core::words::length::LengthUnit;
 
 /// So many blanks of so many lengths, from offcuts and spools with a third more wire than is wanted.
 fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
@@ -49,8 +50,13 @@ fn benches(c: &mut Criterion) {
     for (name, request) in [("500 blanks of 12 lengths", &small), ("5000 blanks of 40 lengths", &large)] {
         for (which, go_on) in tries {
             let name = format!("{name}, {which}");
-            println!("{name}: {:.4} % above the bound", 100.0 * request.solve(go_on).unwrap().gap);
-            group.bench_function(name, |b| b.iter(|| black_box(request).solve(go_on).unwrap()));
+            println!(
+                "{name}: {:.4} % above the bound",
+                100.0 * request.solve(LengthUnit::Mm, go_on).unwrap().gap
+            );
+            group.bench_function(name, |b| {
+                b.iter(|| black_box(request).solve(LengthUnit::Mm, go_on).unwrap())
+            });
         }
     }
     group.finish();

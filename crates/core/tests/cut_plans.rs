@@ -3,9 +3,10 @@
 
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::cut_plan::picked::{Picked, by_wire};
+use lorimant_core::rack::cut_plan::picked::{Picked, by_wire, remaining};
 use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Demand, Progress, Stock};
 use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::booking::BlanksCut;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
@@ -27,7 +28,7 @@ fn request(stock: &[(f64, StockKind)], demand: &[(f64, u32)], losses: [f64; 3]) 
 }
 
 fn solved(request: &CutRequest) -> CutPlan {
-    request.solve(&|_| true).unwrap()
+    request.solve(LengthUnit::Mm, &|_| true).unwrap()
 }
 
 /// Everything a plan says about itself, worked out again from its cuts alone.
@@ -60,7 +61,7 @@ fn is_valid(request: &CutRequest, plan: &CutPlan) -> Result<(), TestCaseError> {
     Ok(())
 }
 
-/// Short, scrap, taken from spools, rests: by trying every assignment of every blank.
+/// Short, off whole stock, unused of rests, rests left: by trying every assignment of every blank.
 fn best_of_all(request: &CutRequest) -> [f64; 4] {
     let blanks: Vec<f64> =
         request.demand.iter().flat_map(|d| std::iter::repeat_n(d.length_mm, d.n as usize)).collect();
@@ -86,8 +87,13 @@ fn best_of_all(request: &CutRequest) -> [f64; 4] {
                 continue 'ways;
             }
             let useful = rest >= request.shortest_useful_mm && rest > 1e-6;
-            score[1] += if useful { lost } else { lost + rest.max(0.0) };
-            score[2] += if stock.kind == StockKind::Spool { sum } else { 0.0 };
+            let unused = if useful { 0.0 } else { rest.max(0.0) };
+            // A rest's own trim and kerfs are no reason to leave it.
+            if stock.kind == StockKind::Offcut {
+                score[2] += unused;
+            } else {
+                score[1] += sum + lost + unused;
+            }
             score[3] += f64::from(u8::from(useful));
         }
         let first = score.iter().zip(&best).find(|(a, b)| (*a - *b).abs() > 1e-6);
@@ -101,10 +107,18 @@ fn best_of_all(request: &CutRequest) -> [f64; 4] {
 fn score_of(request: &CutRequest, plan: &CutPlan) -> [f64; 4] {
     let length = |id: &str| request.demand.iter().find(|d| d.id == id).unwrap().length_mm;
     let short = plan.short.iter().map(|s| f64::from(s.n) * length(&s.demand)).sum();
-    let spools = plan.stock.iter().filter(|s| s.kind == StockKind::Spool).flat_map(|s| &s.cuts);
+    let (mut whole, mut unused) = (0.0, 0.0);
+    for piece in &plan.stock {
+        if piece.kind == StockKind::Offcut {
+            let cuts: u32 = piece.cuts.iter().map(|cut| cut.n).sum();
+            unused += piece.scrap_mm - request.trim_mm - f64::from(cuts) * request.kerf_mm;
+        } else {
+            whole += piece.length_mm - piece.offcut_mm;
+        }
+    }
     #[expect(clippy::cast_precision_loss, reason = "a few")]
     let rests = plan.offcuts_mm.len() as f64;
-    [short, plan.scrap_mm, spools.map(|c| f64::from(c.n) * c.length_mm).sum(), rests]
+    [short, whole, unused, rests]
 }
 
 fn kind() -> impl Strategy<Value = StockKind> {
@@ -141,7 +155,7 @@ proptest! {
         trim_mm in 0.0..2.0_f64, kerf_mm in 0.0..1.0_f64, useful in 0.0..100.0_f64,
     ) {
         let request = request(&stock, &demand, [trim_mm, kerf_mm, useful]);
-        is_valid(&request, &request.solve(&|_| false).unwrap())?;
+        is_valid(&request, &request.solve(LengthUnit::Mm, &|_| false).unwrap())?;
     }
 }
 
@@ -183,7 +197,7 @@ fn large_cases_come_near_the_bound(
         asked.set(asked.get() + 1);
         asked.get() <= 24
     };
-    let plan = request.solve(&go_on).unwrap();
+    let plan = request.solve(LengthUnit::Mm, &go_on).unwrap();
     is_valid(&request, &plan).unwrap();
     assert!(plan.short.is_empty(), "{:?}", plan.short);
     assert!(plan.gap <= gap, "{} above {}", plan.gap, plan.lower_bound_mm);
@@ -206,7 +220,7 @@ fn a_plan_reads_in_bench_order() {
     let spool = plan.stock.iter().find(|cut| cut.kind == StockKind::Spool).unwrap();
     assert!(spool.text.starts_with("Flush the end; cut"), "{}", spool.text);
     let longest_first = spool.cuts.windows(2).all(|pair| pair[0].length_mm >= pair[1].length_mm);
-    assert!(longest_first && spool.text.contains("stay on the spool"), "{}", spool.text);
+    assert!(longest_first && spool.text.contains("stays on the spool"), "{}", spool.text);
 }
 
 #[rstest]
@@ -217,7 +231,7 @@ fn a_plan_reads_in_bench_order() {
 #[case(request(&[], &[(5.0, 200_000)], [0.0; 3]), "demand", "too many")]
 #[case(request(&[], &[(5.0, 1)], [-0.5, 0.0, 0.0]), "trim_mm", "negative")]
 fn what_cannot_be_planned_is_refused(#[case] request: CutRequest, #[case] field: &str, #[case] says: &str) {
-    let faults = request.solve(&|_| true).unwrap_err().0;
+    let faults = request.solve(LengthUnit::Mm, &|_| true).unwrap_err().0;
     let fault = faults.iter().find(|fault| fault.field == field).unwrap_or_else(|| panic!("{faults:?}"));
     assert!(fault.sentence.contains(says), "{}", fault.sentence);
 }
@@ -226,7 +240,7 @@ fn what_cannot_be_planned_is_refused(#[case] request: CutRequest, #[case] field:
 fn names_stand_once() {
     let mut twice = request(&[(10.0, StockKind::Spool); 2], &[(5.0, 1)], [0.0; 3]);
     twice.stock[1].id = "s0".to_owned();
-    assert_eq!(twice.solve(&|_| true).unwrap_err().0[0].field, "stock[1].id");
+    assert_eq!(twice.solve(LengthUnit::Mm, &|_| true).unwrap_err().0[0].field, "stock[1].id");
 }
 
 fn picked(what: &str, piece: Piece) -> Picked {
@@ -250,7 +264,7 @@ fn picks_of_one_wire_are_cut_together() {
         picked("rings", Piece::Rings(rings.clone())),
         picked("hooks", Piece::Finding(hooks(3))),
     ];
-    let wires = by_wire(&picks, LengthUnit::Mm).unwrap();
+    let wires = by_wire(&picks, &[], LengthUnit::Mm).unwrap();
     assert_eq!(wires.len(), 1);
     let demand = &wires[0].demand;
     let ids: Vec<&str> = demand.iter().map(|one| one.id.as_str()).collect();
@@ -276,7 +290,7 @@ fn a_pick_that_cannot_be_made_is_named() {
     let mut wrong = hooks(2);
     wrong.wire.size_mm = 0.0;
     let picks = [picked("hooks", Piece::Finding(hooks(1))), picked("wrong", Piece::Finding(wrong))];
-    let faults = by_wire(&picks, LengthUnit::Mm).unwrap_err().0;
+    let faults = by_wire(&picks, &[], LengthUnit::Mm).unwrap_err().0;
     assert_eq!(faults[0].field, "picked[1].wire.size_mm");
 }
 
@@ -288,7 +302,7 @@ fn a_solve_says_how_far_it_has_come_and_the_best_never_gets_worse() {
         seen.borrow_mut().push(progress);
         true
     };
-    let plan = request.solve(&go_on).unwrap();
+    let plan = request.solve(LengthUnit::Mm, &go_on).unwrap();
     let seen = seen.into_inner();
     assert!(seen.len() > 3);
     assert!(seen.windows(2).all(|pair| pair[0].tried_n < pair[1].tried_n && pair[1].tried_n <= pair[1].of_n));
@@ -307,4 +321,45 @@ fn a_plan_from_outside_is_checked() {
     let mut wrong = plan;
     wrong.stock[0].cuts[0].n = 1_000_000;
     assert_eq!(wrong.check().unwrap_err().0[0].field, "stock[0].cuts");
+}
+
+/// A spool that would give everything with less scrap stays closed while rests give it.
+#[test]
+fn rests_come_before_a_spool_whatever_their_trims() {
+    let stock = [(2000.0, StockKind::Spool), (130.0, StockKind::Offcut), (95.0, StockKind::Offcut)];
+    let plan = solved(&request(&stock, &[(60.0, 3)], [0.6, 0.0, 30.0]));
+    assert!(plan.stock.iter().all(|cut| cut.kind == StockKind::Offcut), "{}", plan.sentence);
+    assert!(plan.optimal && plan.sentence.contains("no plan does better"), "{}", plan.sentence);
+    assert!(plan.scrap_mm > 0.6 + 1e-9, "one flush trim more than the spool would take");
+}
+
+/// “No plan does better” is said only where it is proved.
+#[test]
+fn what_is_not_proved_is_not_claimed() {
+    let plan = large(500, 12, 30, 4, 1.5).solve(LengthUnit::Mm, &|_| false).unwrap();
+    assert!(!plan.optimal && !plan.sentence.contains("no plan does better"), "{}", plan.sentence);
+    assert!(plan.sentence.contains("% more wire than any plan must use"), "{}", plan.sentence);
+}
+
+#[test]
+fn texts_are_in_the_unit_read_first() {
+    let plan = request(&[(1000.0, StockKind::Spool)], &[(63.5, 4)], [1.0, 0.0, 30.0])
+        .solve(LengthUnit::Inch, &|_| true)
+        .unwrap();
+    let text = format!("{} {}", plan.sentence, plan.stock[0].text);
+    assert!(text.contains("the template at 2.500 in and 3 more by it") && !text.contains("mm"), "{text}");
+}
+
+/// What is cut comes off what is picked: pieces, whole pairs, the rings of a coil.
+#[test]
+fn what_was_cut_comes_off_the_picks() {
+    let cut = |what: &str, n: u32| BlanksCut { what: what.to_owned(), length_mm: 60.0, n };
+    let pairs = picked("hooks", Piece::Finding(hooks(12)));
+    let single = picked("pins", Piece::Finding(PatternRequest::usual("eye-pin".parse().unwrap())));
+    let left =
+        |cuts: &[BlanksCut]| remaining(&[pairs.clone(), single.clone()], cuts, LengthUnit::Mm).unwrap();
+    assert_eq!(left(&[]), [12, 1]);
+    assert_eq!(left(&[cut("hooks", 10)]), [7, 1]);
+    assert_eq!(left(&[cut("hooks", 9), cut("pins", 1)]), [8, 0], "half a pair is still to be made");
+    assert_eq!(left(&[cut("hooks", 24)]), [0, 1]);
 }

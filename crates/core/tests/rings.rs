@@ -11,7 +11,7 @@ use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
-use lorimant_core::words::length::Habits;
+use lorimant_core::words::length::{Habits, LengthUnit};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -142,13 +142,13 @@ fn supply_of_exactly_one_plan_makes_that_plan() {
     request.mandrel.usable_mm = Some(60.0);
     let plan = request.plan().unwrap();
     let enough = Supply { wire_length_mm: Some(plan.wire_length_mm + 0.01), wire_mass_g: None };
-    assert_eq!(enough.makes(&request).unwrap().rings_n, 120);
+    assert_eq!(enough.makes(&request, LengthUnit::Mm).unwrap().rings_n, 120);
     let short = Supply { wire_length_mm: Some(plan.wire_length_mm - 0.01), wire_mass_g: None };
-    assert_eq!(short.makes(&request).unwrap().rings_n, 119);
+    assert_eq!(short.makes(&request, LengthUnit::Mm).unwrap().rings_n, 119);
     let weighed = Supply { wire_length_mm: None, wire_mass_g: Some(plan.wire_mass_g + 0.001) };
-    assert_eq!(weighed.makes(&request).unwrap().rings_n, 120);
+    assert_eq!(weighed.makes(&request, LengthUnit::Mm).unwrap().rings_n, 120);
     let scrap = Supply { wire_length_mm: Some(20.0), wire_mass_g: None };
-    assert_eq!(scrap.makes(&request).unwrap().rings_n, 0);
+    assert_eq!(scrap.makes(&request, LengthUnit::Mm).unwrap().rings_n, 0);
 }
 
 #[rstest]
@@ -294,6 +294,6 @@ proptest! {
             prop_assert!(plan.wire_length_mm.is_finite() && plan.ring_inside_diameter_mm.is_finite());
         }
         let _ = target(&request, rod).choose(&[Mandrel::round(size)]);
-        let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request);
+        let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request, LengthUnit::Mm);
     }
 }

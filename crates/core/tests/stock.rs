@@ -122,18 +122,18 @@ fn taken(lines: &[Movement], kind: MovementKind) -> f64 {
 #[test]
 fn a_booking_takes_blanks_trims_and_a_rest_too_short() {
     // 1000 − 0.6 − 10 · (61.5 + 0.3) − 12 · (26.5 + 0.3) = 59.8, below 60.
-    let lines = cut(&[(61.5, 10), (26.5, 12)], [0.6, 0.3, 60.0]).lines(1000.0).unwrap();
+    let lines = cut(&[(61.5, 10), (26.5, 12)], [0.6, 0.3, 60.0]).lines(1000.0, LengthUnit::Mm).unwrap();
     assert!((taken(&lines, MovementKind::Cut) - 933.0).abs() < 1e-9);
     assert!((taken(&lines, MovementKind::Trimmed) - 7.2).abs() < 1e-9);
     assert!((taken(&lines, MovementKind::Scrapped) - 59.8).abs() < 1e-9);
     // A rest that is long enough stays.
-    let lines = cut(&[(61.5, 10), (26.5, 12)], [0.6, 0.3, 59.0]).lines(1000.0).unwrap();
+    let lines = cut(&[(61.5, 10), (26.5, 12)], [0.6, 0.3, 59.0]).lines(1000.0, LengthUnit::Mm).unwrap();
     assert_eq!(taken(&lines, MovementKind::Scrapped), 0.0);
 }
 
 #[test]
 fn a_booking_says_what_is_missing() {
-    let faults = cut(&[(61.5, 2)], [1.0, 0.0, 30.0]).lines(100.0).unwrap_err().0;
+    let faults = cut(&[(61.5, 2)], [1.0, 0.0, 30.0]).lines(100.0, LengthUnit::Mm).unwrap_err().0;
     assert_eq!(faults[0].field, "cuts");
     assert!(faults[0].sentence.contains("24 mm are missing"), "{}", faults[0].sentence);
 }
@@ -149,7 +149,7 @@ fn a_booking_that_cannot_be_is_refused_at_its_field(
     #[case] field: &str,
     #[case] says: &str,
 ) {
-    let faults = cut.lines(1000.0).unwrap_err().0;
+    let faults = cut.lines(1000.0, LengthUnit::Mm).unwrap_err().0;
     assert!(faults.iter().any(|f| f.field == field && f.sentence.contains(says)), "{faults:?}");
 }
 
@@ -164,7 +164,7 @@ proptest! {
         useful in 0.0..200.0_f64,
     ) {
         let needs = trim + f64::from(n) * (length + kerf);
-        match cut(&[(length, n)], [trim, kerf, useful]).lines(left) {
+        match cut(&[(length, n)], [trim, kerf, useful]).lines(left, LengthUnit::Mm) {
             Ok(lines) => {
                 let out: f64 = lines.iter().map(|line| line.length_mm).sum();
                 prop_assert!(out <= 0.0 && left + out >= -1e-6, "{out} of {left}");
@@ -189,7 +189,7 @@ proptest! {
     #[test]
     fn what_is_weighed_is_what_is_there(left in 1.0..50_000.0_f64, ledger in 0.0..50_000.0_f64) {
         let lot = lot();
-        let weighed = lot.weighed(lot.standing(left).gross_g, ledger).unwrap();
+        let weighed = lot.weighed(lot.standing(left).gross_g, ledger, LengthUnit::Mm).unwrap();
         prop_assert!((weighed.length_mm - left).abs() < 1e-6 * left);
         prop_assert!((weighed.spread_mm - 0.02 * weighed.length_mm).abs() < 1e-9);
         let corrected = weighed.correction().map_or(0.0, |line| line.length_mm);
@@ -240,15 +240,15 @@ fn a_line_that_is_no_weight_says_so(#[case] line: &str, #[case] says: &str) {
 
 #[test]
 fn less_than_the_empty_spool_is_no_wire() {
-    assert!(lot().weighed(61.0, 100.0).unwrap_err().sentence.contains("empty spool"));
+    assert!(lot().weighed(61.0, 100.0, LengthUnit::Mm).unwrap_err().sentence.contains("empty spool"));
 }
 
 #[test]
 fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     let lot = lot();
-    let near = lot.weighed(lot.standing(10_000.0).gross_g, 10_100.0).unwrap();
+    let near = lot.weighed(lot.standing(10_000.0).gross_g, 10_100.0, LengthUnit::Mm).unwrap();
     assert!(near.sentence.contains("as near as a scale can tell"), "{}", near.sentence);
-    let far = lot.weighed(lot.standing(10_000.0).gross_g, 12_000.0).unwrap();
+    let far = lot.weighed(lot.standing(10_000.0).gross_g, 12_000.0, LengthUnit::Mm).unwrap();
     assert!(far.sentence.contains("2 m less"), "{}", far.sentence);
 }
 

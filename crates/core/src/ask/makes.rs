@@ -94,7 +94,7 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: Length
     let there_mm = supply.length_mm(piece.wire()).ok()?;
     let (n, left_mm, noun) = match piece {
         Piece::Rings(request) => {
-            let many = supply.makes(request).ok()?;
+            let many = supply.makes(request, unit).ok()?;
             (many.rings_n, many.left_mm, if many.rings_n == 1 { "ring" } else { "rings" })
         }
         Piece::Finding(_) => {

@@ -206,7 +206,7 @@ impl Said {
     fn plan(&self, mut request: RingRequest, counting: bool, unit: LengthUnit, reply: &mut Answer) {
         let mut from_supply = None;
         if let Some(supply) = self.supply() {
-            match supply.makes(&request) {
+            match supply.makes(&request, unit) {
                 Err(faults) => return reply.faults.extend(faults.0),
                 Ok(many) => {
                     if counting {

@@ -254,37 +254,44 @@ const INSIDE: &[&str] = &[
     "bore",
 ];
 
+/// Words for the outside of a ring.
+const OUTSIDE: &[&str] =
+    &["outside diameter", "outer diameter", "outside dia", "outside", "outer", "o.d.", "o.d", "od"];
+
+/// Words for the wire itself.
+const WIRE: &[&str] = &["wire thickness", "wire diameter", "wire", "thick"];
+
 /// A length with the words that say whose it is, before or after it.
 fn tagged_length(input: &mut &str) -> ModalResult<Meaning> {
-    const OUTSIDE: &[&str] =
-        &["outside diameter", "outer diameter", "outside dia", "outside", "outer", "o.d.", "o.d", "od"];
-    const WIRE: &[&str] = &["wire thickness", "wire diameter", "wire", "thick"];
     const FROM: &[&str] = &["out of", "from", "have", "using", "off"];
-    let role = || {
-        alt((
-            any_of(INSIDE).value(Role::Inside),
-            any_of(OUTSIDE).value(Role::Outside),
-            any_of(WIRE).value(Role::Wire),
-        ))
-    };
     let link = || (multispace0, opt(alt(("of", "is", "=", ":", "ø"))), multispace0);
     // `from 50 g` is a weight.
     let from = || terminated(any_of(FROM), not((link(), mass::mass))).value(Role::From);
-    let before = alt((role(), from()));
+    let before = alt((role, from()));
     let led = (before, link(), length_alone).map(|(role, _, typed)| Meaning::Length(typed, role));
-    let tailed = (length_alone, multispace0, opt("ø "), role(), not_the_next)
-        .map(|(typed, _, _, role, ())| Meaning::Length(typed, role));
-    alt((tailed, led)).parse_next(input)
+    alt((tailed_length, led)).parse_next(input)
 }
 
-/// Of `1 mm inside 4.5 mm` the word belongs to what follows it, unless that has a word of its own or is a
-/// gauge.
-fn not_the_next(input: &mut &str) -> ModalResult<()> {
-    let mut rest = *input;
+/// Words that say whose a length is.
+fn role(input: &mut &str) -> ModalResult<Role> {
+    let inside = any_of(INSIDE).value(Role::Inside);
+    alt((inside, any_of(OUTSIDE).value(Role::Outside), any_of(WIRE).value(Role::Wire))).parse_next(input)
+}
+
+fn tailed_length(input: &mut &str) -> ModalResult<Meaning> {
+    let typed = length_alone(input)?;
+    (multispace0, opt("ø ")).parse_next(input)?;
+    let role = role(input)?;
+    if belongs_to_the_next(typed, input) { Err(backtrack()) } else { Ok(Meaning::Length(typed, role)) }
+}
+
+/// Of `1 mm inside 4.5 mm` the word belongs to what follows it: a longer length without a word of its own. No ring
+/// is smaller inside than its wire.
+fn belongs_to_the_next(typed: Typed, mut rest: &str) -> bool {
     let next = preceded(multispace0, length_alone).parse_next(&mut rest);
     let own = preceded(multispace0, any_of(&["wire", "thick", "id", "od", "inside", "outside", "x"]))
         .parse_next(&mut rest);
-    if matches!(next, Ok(Typed::Mm(_))) && own.is_err() { Err(backtrack()) } else { Ok(()) }
+    matches!((typed, next), (Typed::Mm(here), Ok(Typed::Mm(next))) if next > here) && own.is_err()
 }
 
 /// A length and the bracketed size in other units that may follow it.

@@ -1,5 +1,6 @@
 //! From a wanted result to the dimensions that give it: a height, a width, a blank, a lost piece.
 
+use kurbo::common::solve_itp;
 use serde::{Deserialize, Serialize};
 
 use super::PatternRequest;
@@ -108,7 +109,7 @@ impl PatternRequest {
         request
     }
 
-    /// One target met by its free parameter, by false position within the parameter's limits.
+    /// One target met by its free parameter, within the parameter's limits.
     fn solved(&self, i: usize, target: &Target) -> Result<Self, Faults> {
         let name = self.gives_way(target.measure);
         let Some(parameter) = self.kind.0.parameter(name) else { return Ok(self.clone()) };
@@ -118,7 +119,7 @@ impl PatternRequest {
         let here = self.value(name).clamp(low, high);
         low = self.last_possible(name, here, low);
         high = self.last_possible(name, here, high);
-        let (mut off_low, mut off_high) = (off(low)?, off(high)?);
+        let (off_low, off_high) = (off(low)?, off(high)?);
         for (end, off) in [(low, off_low), (high, off_high)] {
             if off.abs() < MET_MM {
                 return Ok(self.with(name, end));
@@ -137,25 +138,32 @@ impl PatternRequest {
             let limit = if target.mm < least { least } else { most };
             return Err(Fault::new(format!("targets[{i}].mm"), said).limit(limit).into());
         }
-        for step in 0..200 {
-            let guess = if step % 3 == 2 || (off_high - off_low).abs() < 1e-300 {
-                f64::midpoint(low, high)
-            } else {
-                low - off_low * (high - low) / (off_high - off_low)
-            };
-            let found = off(guess)?;
-            if found.abs() < MET_MM || high - low < 1e-12 {
-                // As round as it can be written, unless that steps over the edge of what can be made.
-                let rounded = self.with(name, (guess * 1e9).round() / 1e9);
-                return Ok(if rounded.form().is_ok() { rounded } else { self.with(name, guess) });
-            }
-            if (found > 0.0) == (off_low > 0.0) {
-                (low, off_low) = (guess, found);
-            } else {
-                (high, off_high) = (guess, found);
-            }
+        // The solver wants a measure that rises.
+        let rising = if off_low < off_high { 1.0 } else { -1.0 };
+        // A value on the way that cannot be made ends the search with its own fault.
+        let mut failed = None;
+        let guess = solve_itp(
+            |value| {
+                rising
+                    * off(value).unwrap_or_else(|faults| {
+                        failed.get_or_insert(faults);
+                        0.0
+                    })
+            },
+            low,
+            high,
+            1e-10,
+            1,
+            0.2 / (high - low),
+            rising * off_low,
+            rising * off_high,
+        );
+        if let Some(faults) = failed {
+            return Err(faults);
         }
-        Ok(self.with(name, f64::midpoint(low, high)))
+        // As round as it can be written, unless that steps over the edge of what can be made.
+        let rounded = self.with(name, (guess * 1e9).round() / 1e9);
+        Ok(if rounded.form().is_ok() { rounded } else { self.with(name, guess) })
     }
 
     /// The value nearest to `limit` that can still be made, coming from one that can.

@@ -5,13 +5,11 @@ use super::form::Formed;
 use super::former::StepKind;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::wire::metal::Temper;
-use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
 use crate::words::length::{LengthUnit, inches, long_length, ruler_step_mm, said};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
-/// Strain that two hours of tumbling in steel shot put into the surface.
-const TUMBLED: f64 = 0.08;
 
 impl Formed<'_> {
     /// Every figure in the order it is read.
@@ -129,8 +127,8 @@ impl Formed<'_> {
         let mut figures = vec![];
         let name = |i: usize| self.design.segments.get(i).map_or("wire", |segment| segment.what);
         if let Some((bend, newtons)) = self.weakest(0.0) {
-            let radius = self.radius_mm(bend).unwrap_or(1.0);
-            let stress = self.bending.flow.flow_stress(self.worked(bend));
+            let (arm, _) = self.bearing(bend).unwrap_or((1.0, None));
+            let stress = newtons * arm / (self.design.strands * self.design.profile.plastic_modulus_mm3());
             let modulus = self.design.profile.plastic_modulus_mm3();
             let grams = newtons / GRAVITY * 1000.0;
             let strands = if self.design.strands > 1.0 {
@@ -142,7 +140,7 @@ impl Formed<'_> {
                 figure("opens", Question::WillItHold, &format!("{} gives at about", name(bend)), format!("{newtons:.1}"), "N")
                     .more(format!("{grams:.0} gf"))
                     .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as bent, not a rating.")
-                    .formula("F = σ·Z / mean radius", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {radius:.3} mm = {newtons:.2} N"))
+                    .formula("F = σ·Z / arm", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {arm:.3} mm = {newtons:.2} N"))
                     .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 15 % from the metal, ± 3 % from the wire's size.", COLLAPSE),
             );
         }
@@ -158,7 +156,7 @@ impl Formed<'_> {
                 .says(
                     "The same after tumbling in steel shot, which hardens about as much as a strain of 0.08.",
                 )
-                .formula("F = σ(ε + 0.08)·Z / mean radius", format!("{} gives at {newtons:.2} N", name(bend)))
+                .formula("F = σ(ε + 0.08)·Z / arm", format!("{} gives at {newtons:.2} N", name(bend)))
                 .assumes(
                     "The whole section hardens; in truth the surface does more.",
                     "An estimate your own tests may correct.",
@@ -208,7 +206,7 @@ impl Formed<'_> {
     fn hardest(&self) -> Figure {
         let start = self.request.wire.temper.strain();
         let tapped = self.design.steps.iter().any(|step| step.kind == StepKind::Hammer);
-        let extra = if tapped { 0.08 } else { 0.0 };
+        let extra = if tapped { MALLETED } else { 0.0 };
         let bears = self.design.bears.first().copied().unwrap_or(0);
         let total = start + self.worked(bears) + extra;
         let like = temper_like(total);

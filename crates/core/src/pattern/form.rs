@@ -1,14 +1,20 @@
 //! A request laid as wire: everything else about a piece is read from this.
 
+use std::cell::OnceCell;
+
 use glam::DVec3;
 
 use super::PatternRequest;
 use super::former::{Dims, Former};
 use crate::fault::{Fault, Faults};
-use crate::shape::path::{Frame, Path};
+use crate::shape::path::{Frame, Path, Placed};
 use crate::shape::{Course, Segment};
+use crate::tool::coil::outline_for;
+use crate::tool::mandrel::Outline;
 use crate::wire::bending::Bending;
+use crate::wire::section::Section;
 use crate::wire::strength;
+use crate::words::capital;
 
 /// A piece as it is when finished.
 pub struct Formed<'a> {
@@ -24,6 +30,8 @@ pub struct Formed<'a> {
     pub wire_mm: Vec<f64>,
     /// What the finished piece covers.
     pub extent: Extent,
+    /// Centroid radius each segment's tightest bend is made to on the tool, mm, worked out when first asked for.
+    wound_mm: OnceCell<Vec<Option<f64>>>,
 }
 
 /// What a piece covers, with the wire's thickness, mm.
@@ -62,9 +70,35 @@ impl PatternRequest {
             )
             .into());
         }
+        self.one_way(&path)?;
         let wire_mm = segments.iter().map(|segment| segment.wire_mm(profile)).collect();
         let extent = extent(&design, &path);
-        Ok(Formed { request: self, path, bending: Bending::of(&self.wire), wire_mm, design, extent })
+        let bending = Bending::of(&self.wire);
+        Ok(Formed { request: self, path, bending, wire_mm, design, extent, wound_mm: OnceCell::new() })
+    }
+
+    /// Half-round wire lies with its flat inward; a bend the other way would turn the flat outward, which no
+    /// figure here is for.
+    fn one_way(&self, path: &Path) -> Result<(), Fault> {
+        if self.wire.section != Section::HalfRound {
+            return Ok(());
+        }
+        let turns = path.placed.iter().filter(|placed| placed.curve.angle() > 0.01);
+        let inward = |placed: &Placed| {
+            let centre = placed.centre()? - placed.start.at;
+            Some((placed.start.axes.transpose() * centre).normalize_or_zero())
+        };
+        let mut sides = turns.filter_map(inward);
+        let Some(first) = sides.next() else { return Ok(()) };
+        if sides.all(|side| side.dot(first) > 0.98) {
+            return Ok(());
+        }
+        let said = format!(
+            "{} bends both ways, and half-round wire has one flat side, which can lie inward only one way. Take round or \
+             square wire.",
+            capital(self.kind.0.name)
+        );
+        Err(Fault::new("wire.section", said))
     }
 
     /// Follows segments and stands them as the pattern stands, or with the longest straight stretch
@@ -142,33 +176,67 @@ impl Formed<'_> {
         Some(inside / 2.0 + self.design.profile.centroid_mm())
     }
 
-    /// Plastic strain put into a segment by forming it: the mean of its bend, and its hammering.
-    pub fn worked(&self, segment: usize) -> f64 {
-        let bent = self.radius_mm(segment).map_or(0.0, |r| self.bending.mean_strain(r));
+    /// Centroid radius a segment's tightest bend is made to on the tool, mm: tighter than what is left of it. None
+    /// where it is straight. A bend too wide to stay is taken as it is drawn.
+    pub fn wound_mm(&self, segment: usize) -> Option<f64> {
+        let all = self.wound_mm.get_or_init(|| {
+            let mut known: Vec<(f64, f64)> = vec![];
+            let mut wound = |radius: f64| {
+                let same = known.iter().find(|(left, _)| *left == radius).map(|(_, wound)| *wound);
+                same.unwrap_or_else(|| {
+                    let wound = self.bending.wound_radius(radius).unwrap_or(radius);
+                    known.push((radius, wound));
+                    wound
+                })
+            };
+            (0..self.design.segments.len()).map(|i| self.radius_mm(i).map(&mut wound)).collect()
+        });
+        all.get(segment).copied().flatten()
+    }
+
+    fn hammered(&self, segment: usize) -> f64 {
         let h = self.design.profile.thickness_mm();
         let flattened = self.design.segments.get(segment).and_then(|s| s.flattened_mm);
-        bent + flattened.map_or(0.0, |t| (h / t).max(1.0).ln())
+        flattened.map_or(0.0, |t| (h / t).max(1.0).ln())
+    }
+
+    /// Plastic strain put into a segment by forming it: the mean of its bend as it is made, and its hammering.
+    pub fn worked(&self, segment: usize) -> f64 {
+        let bent = self.wound_mm(segment).map_or(0.0, |radius| self.bending.mean_strain(radius));
+        bent + self.hammered(segment)
     }
 
     /// Share of the strain the wire had left that a segment uses: its outer fibre, and its hammering.
     pub fn strain_used(&self, segment: usize) -> f64 {
         let profile = self.design.profile;
-        let bent = self.radius_mm(segment).map_or(0.0, |r| strength::outer_strain(profile, r));
-        let flattened = self.design.segments.get(segment).and_then(|s| s.flattened_mm);
-        let hammered = flattened.map_or(0.0, |t| (profile.thickness_mm() / t).max(1.0).ln());
-        (bent + hammered) / strength::strain_left(&self.request.wire)
+        let bent = self.wound_mm(segment).map_or(0.0, |radius| strength::outer_strain(profile, radius));
+        (bent + self.hammered(segment)) / strength::strain_left(&self.request.wire)
     }
 
-    /// Load that opens a bend, N, after `extra` strain all over: `Mp` over its mean radius.
+    /// How a segment bears: the arm of the pull and the centroid radius it was bent to on the tool, mm, none on a
+    /// flat. None for what does not bear.
+    pub fn bearing(&self, segment: usize) -> Option<(f64, Option<f64>)> {
+        let c = self.design.profile.centroid_mm();
+        Some(match self.design.segments.get(segment)?.course {
+            // Pulled along its long way an oval gives at the end of the short one, where it is bent least.
+            Course::Oval { long_mm, short_mm } => {
+                let side = Outline::Oval { long: long_mm, short: short_mm };
+                let rod = outline_for(&self.bending, side).unwrap_or(side);
+                (short_mm / 2.0 + c, rod.side_radius().map(|radius| radius + c))
+            }
+            // A flat gives as hard as the wire was sold, as far from the line of pull as the piece is wide.
+            Course::Straight { .. } => (self.design.flat_arm_mm?, None),
+            _ => (self.radius_mm(segment)?, self.wound_mm(segment)),
+        })
+    }
+
+    /// Load that opens a bearing segment, N, after `extra` strain all over; none for what does not bear.
     ///
     /// A plastic-collapse estimate for the piece as bent, not a rating.
     pub fn opens_n(&self, segment: usize, extra: f64) -> Option<f64> {
-        let radius = match self.design.segments.get(segment)?.course {
-            Course::Oval { short_mm, .. } => short_mm / 2.0 + self.design.profile.centroid_mm(),
-            _ => self.radius_mm(segment)?,
-        };
-        let stress = self.bending.flow.flow_stress(self.worked(segment) + extra);
-        Some(self.design.strands * stress * self.design.profile.plastic_modulus_mm3() / radius)
+        let (arm, wound) = self.bearing(segment)?;
+        let extra = extra + self.hammered(segment);
+        Some(self.design.strands * strength::opening_force_n(&self.bending, arm, wound, extra))
     }
 
     /// The bend that gives first, and its load, N.

@@ -164,8 +164,11 @@ pub struct Former {
     pub closures: Vec<Closure>,
     /// Places for other parts.
     pub openings: Vec<Opening>,
-    /// Bends that carry the load: the first to give opens the piece.
+    /// Segments that carry the load: the first to give opens the piece. None where nothing opens: pins, caps,
+    /// wrapped loops.
     pub bears: Vec<usize>,
+    /// Distance of a bearing flat from the line of pull, mm.
+    pub flat_arm_mm: Option<f64>,
     /// Segments that are pressed against each other on purpose.
     pub pressed: Vec<(usize, usize)>,
     /// Tails to hold at the near and the far end, mm.
@@ -188,6 +191,7 @@ impl Former {
             closures: vec![],
             openings: vec![],
             bears: vec![],
+            flat_arm_mm: None,
             pressed: vec![],
             tails_mm: (0.0, 0.0),
             asks: vec![],

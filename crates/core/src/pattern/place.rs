@@ -5,10 +5,11 @@ use serde::Serialize;
 use super::form::Formed;
 use super::former::StepKind;
 use crate::shape::Course;
-use crate::tool::mandrel::Shape;
+use crate::tool::coil::{Coil, Cone, outline_for};
+use crate::tool::mandrel::{Outline, Shape};
 use crate::tool::plier::Plier;
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, shown};
+use crate::words::length::shown;
 use crate::words::words;
 
 words! {
@@ -42,6 +43,9 @@ pub struct ToolPlace {
     /// Diameter of the tool there, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub diameter_mm: Option<f64>,
+    /// Of a taper: diameter at the wide mouth, mm; `diameter_mm` is that at the narrow one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub wide_mm: Option<f64>,
     /// From the tip of the jaw, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub jaw_mm: Option<f64>,
@@ -75,7 +79,16 @@ const ROD_FROM_MM: f64 = 6.0;
 
 fn plain(with: With) -> ToolPlace {
     let tool = with.shown().to_owned();
-    ToolPlace { with, tool, diameter_mm: None, jaw_mm: None, slip_mm: None, gives_mm: None, misfit: None }
+    ToolPlace {
+        with,
+        tool,
+        diameter_mm: None,
+        wide_mm: None,
+        jaw_mm: None,
+        slip_mm: None,
+        gives_mm: None,
+        misfit: None,
+    }
 }
 
 impl Formed<'_> {
@@ -98,9 +111,11 @@ impl Formed<'_> {
                     Course::Straight { .. } => None,
                     Course::Ball { .. } => Some((plain(With::Torch), 1.0)),
                     Course::Wrap { .. } if kind == StepKind::Wrap => Some((plain(With::OwnStem), 1.0)),
-                    Course::Cone { .. } => Some((plain(With::Taper), 1.0)),
+                    Course::Cone { small_mm, large_mm, turns, .. } => {
+                        Some(self.taper(Cone { small_mm, large_mm, turns }))
+                    }
                     Course::Oval { long_mm, short_mm } => {
-                        Some((self.oval_rod(long_mm, short_mm, workshop), 1.0))
+                        Some((self.oval_rod(long_mm, short_mm, workshop), self.oval_over(long_mm, short_mm)))
                     }
                     Course::Bend { inside_mm, .. }
                     | Course::Wrap { core_mm: inside_mm, .. }
@@ -212,26 +227,68 @@ impl Formed<'_> {
         (place, over)
     }
 
+    /// Where on a taper a cone is wound, and by what factor more turns, so that it is left after letting go.
+    fn taper(&self, cone: Cone) -> (ToolPlace, f64) {
+        let Some(wound) = cone.wound_for(&self.bending) else {
+            let said =
+                "This wire springs straight from so wide a cone. Take a softer temper, or a smaller mouth.";
+            return (ToolPlace { misfit: Some(said.to_owned()), ..plain(With::Taper) }, 1.0);
+        };
+        let place = ToolPlace {
+            diameter_mm: Some(wound.small_mm),
+            wide_mm: Some(wound.large_mm),
+            gives_mm: Some(cone.small_mm),
+            ..plain(With::Taper)
+        };
+        (place, wound.turns / cone.turns)
+    }
+
+    /// By what factor a turn round an oval goes past the turn that is left.
+    fn oval_over(&self, long_mm: f64, short_mm: f64) -> f64 {
+        let wanted = Outline::Oval { long: long_mm, short: short_mm };
+        let coil = outline_for(&self.bending, wanted).and_then(|rod| Coil::wind_with(&self.bending, rod));
+        coil.map_or(1.0, |coil| 1.0 / coil.springback_ratio)
+    }
+
+    /// The oval rod that leaves an oval ring after letting go: the workshop's nearest by what it gives.
     fn oval_rod(&self, long_mm: f64, short_mm: f64, workshop: &Workshop) -> ToolPlace {
-        let off = |long: f64, short: f64| (long - long_mm).abs() + (short - short_mm).abs();
+        let wanted = Outline::Oval { long: long_mm, short: short_mm };
+        let ideal = outline_for(&self.bending, wanted).unwrap_or(wanted);
         let ovals = workshop.rods.iter().filter(|rod| rod.shape == Shape::Oval);
-        let best = ovals.min_by(|a, b| {
-            let (a, b) = (a.outline(), b.outline());
-            off(a.across(), a.short_across()).total_cmp(&off(b.across(), b.short_across()))
+        let gives = ovals.filter_map(|rod| {
+            let left = Coil::wind_with(&self.bending, rod.outline())?.relaxed;
+            let off = (left.across() - long_mm).abs().max((left.short_across() - short_mm).abs());
+            Some((rod, left, off))
         });
-        let named = |text: String| ToolPlace { tool: text, ..plain(With::Rod) };
+        let best = gives.min_by(|a, b| a.2.total_cmp(&b.2));
+        let sizes = |outline: Outline| {
+            format!("{} × {}", shown(outline.across(), 2), shown(outline.short_across(), 2))
+        };
+        let fits = |off: f64| off <= FIT_MM.max(FIT_SHARE * long_mm);
         match best {
-            Some(rod) if off(rod.outline().across(), rod.outline().short_across()) < 0.05 * long_mm => {
-                named(rod.shown_in(LengthUnit::Mm))
-            }
-            _ => ToolPlace {
-                misfit: Some(format!(
-                    "No oval rod you own is near {} × {} mm. Bend a round ring over two rods, or wind it on a filed dowel.",
-                    shown(long_mm, 2),
-                    shown(short_mm, 2)
-                )),
-                ..named(format!("{} × {} mm oval rod", shown(long_mm, 2), shown(short_mm, 2)))
+            Some((rod, left, off)) if fits(off) => ToolPlace {
+                tool: rod.shown_in(workshop.habits.unit),
+                diameter_mm: Some(rod.outline().across()),
+                gives_mm: Some(left.across()),
+                ..plain(With::Rod)
             },
+            best => {
+                let nearest = best.map_or_else(String::new, |(rod, left, _)| {
+                    format!(" The nearest you own, the {}, gives {} mm.", rod.shown(), sizes(left))
+                });
+                ToolPlace {
+                    tool: format!("{} mm oval rod", sizes(ideal)),
+                    diameter_mm: Some(ideal.across()),
+                    gives_mm: Some(long_mm),
+                    misfit: Some(format!(
+                        "No oval rod you own leaves {} mm; one of {} mm does.{nearest} Bend a round ring over two rods, \
+                         or wind it on a filed dowel.",
+                        sizes(wanted),
+                        sizes(ideal)
+                    )),
+                    ..plain(With::Rod)
+                }
+            }
         }
     }
 }

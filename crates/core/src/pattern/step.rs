@@ -310,6 +310,20 @@ impl Formed<'_> {
             StepKind::Coil => {
                 let turns = first.map_or(0.0, |mark| mark.left_deg / 360.0);
                 let wound = first.map_or(0.0, |mark| mark.angle_deg / 360.0);
+                let taper = bent.and_then(|bent| Some((bent.place.diameter_mm?, bent.place.wide_mm?)));
+                let cone = first.and_then(|mark| self.design.segments.get(mark.segment_n)).map(|s| s.course);
+                if let (Some((narrow, wide)), Some(Course::Cone { small_mm, large_mm, .. })) = (taper, cone) {
+                    return format!(
+                        "Wind {} on the taper, from where it is {} across to where it is {}, each turn against the last. Let \
+                         go: {} left, mouths of {} and {}.",
+                        turned(wound),
+                        said(narrow, unit),
+                        said(wide, unit),
+                        turned(turns),
+                        said(small_mm, unit),
+                        said(large_mm, unit)
+                    );
+                }
                 format!(
                     "Wind {} {with}, close together. Let go: {} left, {} inside.",
                     turned(wound),

@@ -5,10 +5,11 @@ pub mod mate;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::Faults;
-use crate::pattern::PatternRequest;
-use crate::ring::RingRequest;
+use crate::pattern::{self, PatternRequest};
+use crate::ring::{self, RingRequest};
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, ruler_step_mm, said};
+use crate::words::sentence;
 
 /// A piece that can be made.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -45,6 +46,31 @@ impl Piece {
             Self::Rings(request) => &request.wire,
             Self::Finding(request) => &request.wire,
         }
+    }
+
+    /// How many are asked for: rings, pieces, or pairs of what is counted in pairs.
+    pub fn count(&self) -> u32 {
+        match self {
+            Self::Rings(request) => request.rings_n,
+            Self::Finding(request) => request.pieces_n,
+        }
+    }
+
+    /// The same piece, so many of it.
+    #[must_use]
+    pub fn with_count(self, n: u32) -> Self {
+        match self {
+            Self::Rings(request) => Self::Rings(RingRequest { rings_n: n, ..request }),
+            Self::Finding(request) => Self::Finding(PatternRequest { pieces_n: n, ..request }),
+        }
+    }
+
+    /// The piece in a sentence, in the unit read first.
+    pub fn sentence(&self, unit: LengthUnit) -> String {
+        sentence::text(&match self {
+            Self::Rings(request) => ring::sentence::write(request, request.plan().ok().as_ref(), unit),
+            Self::Finding(request) => pattern::sentence::write(request, unit),
+        })
     }
 
     /// What is cut for it: a finding's blanks; of rings one length a coil, tails included.

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use super::{Ends, RingRequest, Winding};
 use crate::fault::{Fault, Faults, Span};
-use crate::tool::coil::Coil;
+use crate::tool::coil::{Coil, outline_for};
 use crate::tool::cutting::Cutting;
 use crate::tool::mandrel::{Mandrel, Outline, Shape};
 use crate::wire::Wire;
@@ -163,17 +163,9 @@ impl RingTarget {
     fn ideal_diameter_mm(&self) -> Result<f64, Fault> {
         let target = self.target_inside_diameter_mm;
         let bending = Bending::of(&self.wire);
-        // Too large a rod leaves the wire straight: an endless ring. Too small a one, or one whose
-        // whole turn the cut would take, gives none at all.
-        let ring = |diameter: f64| {
-            let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
-            match Coil::wind_with(&bending, self.rod(diameter).outline()) {
-                None => f64::INFINITY,
-                Some(coil) => coil.closed(taken).map_or(0.0, Outline::across),
-            }
-        };
         let least = smallest_rod_mm(&self.wire, self.shape);
-        let smallest = ring(least);
+        // Too small a rod may leave nothing of a ring whose cut takes a whole turn.
+        let smallest = self.ring_on(&bending, self.rod(least).outline()).map_or(0.0, Outline::across);
         if target < smallest - 1e-9 {
             let said = format!(
                 "This wire gives no ring of {} mm inside: on the thinnest rod it can take, {} mm, it gives {} mm. Ask \
@@ -184,21 +176,11 @@ impl RingTarget {
             );
             return Err(Fault::new("target_inside_diameter_mm", said).limit(smallest));
         }
-        // The ring grows with the rod and is never smaller than the rod less what the cut takes.
-        let (mut low, mut high) = (least, target + self.wire.size_mm + 2.0);
-        for _ in 0..200 {
-            let middle = f64::midpoint(low, high);
-            if ring(middle) < target {
-                low = middle;
-            } else {
-                high = middle;
-            }
-            if high - low < 1e-11 {
-                break;
-            }
-        }
-        let found = f64::midpoint(low, high);
-        if (ring(low) - target).abs() > 0.01 {
+        // What the cut takes is closed up: the coil must be so much longer round.
+        let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
+        let closed = self.rod(target).outline();
+        let relaxed = closed.with_perimeter(closed.perimeter() + taken);
+        outline_for(&bending, relaxed).map(Outline::across).ok_or_else(|| {
             let said = format!(
                 "This {} {} springs straight before it would give a ring of {} mm inside. Take softer or thicker wire, \
                  or a smaller ring.",
@@ -206,9 +188,8 @@ impl RingTarget {
                 self.wire.metal,
                 shown(target, 3)
             );
-            return Err(Fault::new("target_inside_diameter_mm", said).limit(ring(least)));
-        }
-        Ok(found)
+            Fault::new("target_inside_diameter_mm", said).limit(smallest)
+        })
     }
 
     fn rank(&self, rods: &[Mandrel]) -> Vec<Candidate> {

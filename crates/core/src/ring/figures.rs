@@ -3,6 +3,7 @@
 use super::{RingPlan, RingRequest};
 use crate::figure::{Figure, Level, Question, figure};
 use crate::tool::cutting::Method;
+use crate::tool::hand::Hand;
 use crate::tool::mandrel::Shape;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
@@ -16,14 +17,19 @@ const TALLY: &str = "Counting.";
 impl RingPlan {
     /// Every figure of the plan in the order it is read, with its working.
     pub fn figures(&self, request: &RingRequest) -> Vec<Figure> {
-        let mut figures = self.in_your_hand(request);
+        self.figures_by(request, &Hand::default())
+    }
+
+    /// The same for a plan made by a hand as even as this.
+    pub fn figures_by(&self, request: &RingRequest, hand: &Hand) -> Vec<Figure> {
+        let mut figures = self.in_your_hand(request, hand);
         figures.extend(self.on_the_rod(request));
         figures.extend(self.off_the_spool(request));
         figures.extend(self.will_it_hold(request));
         figures
     }
 
-    fn in_your_hand(&self, request: &RingRequest) -> Vec<Figure> {
+    fn in_your_hand(&self, request: &RingRequest, hand: &Hand) -> Vec<Figure> {
         let question = Question::InYourHand;
         let id = self.ring_inside_diameter_mm;
         let thickness = request.wire.profile().thickness_mm();
@@ -33,9 +39,18 @@ impl RingPlan {
             Shape::Oval => "inside, long way",
             _ => "inside across flats",
         };
+        let sawn = request.cutting.method == Method::Saw;
+        let sources: Vec<String> = hand
+            .sources(&request.mandrel, sawn)
+            .iter()
+            .map(|(what, mm)| format!("{what} {}", shown(*mm, 3)))
+            .collect();
         let spread = format!(
-            "± {:.2} mm, one standard deviation: metal ±15 %, stiffness ±3 %, wire size ±1 %, kerf ±0.02 mm.",
-            self.ring_inside_spread_mm
+            "In your hand ± {:.2} mm, one standard deviation. Of that metal and kerf ± {:.2}: metal ±15 %, stiffness ±3 %, \
+             wire size ±1 %, kerf ±0.02 mm; your hand adds {}, each in mm, in squares.",
+            self.ring_inside_hand_mm,
+            self.ring_inside_spread_mm,
+            sources.join(", ")
         );
         let (formula, numbers) = if request.mandrel.shape == Shape::Round {
             (
@@ -55,7 +70,7 @@ impl RingPlan {
         };
         let inside = figure("ring-inside", question, label, format!("{id:.2}"), "mm")
             .ruler(id)
-            .more(format!("± {:.2}", self.ring_inside_spread_mm))
+            .more(format!("± {:.2} in your hand", self.ring_inside_hand_mm))
             .says(format!("Inside of the ring in your hand, after the coil has sprung open and {closing}."))
             .formula(formula, numbers)
             .assumes(
@@ -264,12 +279,17 @@ impl RingPlan {
         let question = Question::WillItHold;
         let force = self.opening_force_n;
         let profile = request.wire.profile();
-        let arm = (self.ring_inside_short_mm + profile.thickness_mm()) / 2.0;
+        let arm = self.ring_inside_short_mm / 2.0 + profile.centroid_mm();
         let moment = force * arm;
         let grams = force / GRAVITY * 1000.0;
         let hold = figure("opening-force", question, "opens at about", force_shown(force), "N")
             .more(format!("{} gf", shown(grams, 0)))
-            .says("Pull that opens a closed, unsoldered ring with its gap at the side.")
+            .says(if request.mandrel.shape.sides().is_some() {
+                "Pull that opens a closed, unsoldered ring with its gap at the side. It gives at a flat, which is as hard as \
+                 the wire was sold."
+            } else {
+                "Pull that opens a closed, unsoldered ring with its gap at the side."
+            })
             .formula(
                 "F = σ·Z / arm",
                 format!(

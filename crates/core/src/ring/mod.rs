@@ -17,7 +17,8 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::coil::Coil;
 pub use crate::tool::coil::Winding;
-use crate::tool::cutting::{Cutting, Taken};
+use crate::tool::cutting::{Cutting, Method, Taken};
+use crate::tool::hand::Hand;
 use crate::tool::mandrel::{Mandrel, Outline};
 use crate::wire::bending::Bending;
 use crate::wire::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
@@ -107,8 +108,10 @@ pub struct RingPlan {
     pub springback_ratio: f64,
     /// Inside of the ring in the hand: let go, cut, closed.
     pub ring_inside_diameter_mm: f64,
-    /// One standard deviation of it, from metal, wire size and blade.
+    /// One standard deviation of it from metal, wire size and blade alone.
     pub ring_inside_spread_mm: f64,
+    /// One standard deviation of it as the ring is in the hand: metal and kerf, and what handwork adds.
+    pub ring_inside_hand_mm: f64,
     /// The shorter way across inside an oval ring; the same as the diameter for any other.
     pub ring_inside_short_mm: f64,
     /// Outside of the ring in the hand.
@@ -192,12 +195,20 @@ impl RingRequest {
     /// wire on too small a rod, a coil that springs straight, a cut that takes the whole ring, a rod
     /// too short for one ring.
     pub fn plan(&self) -> Result<RingPlan, Faults> {
+        self.plan_by(&Hand::default())
+    }
+
+    /// The same, made by a hand as even as this.
+    ///
+    /// # Errors
+    /// As [`RingRequest::plan`].
+    pub fn plan_by(&self, hand: &Hand) -> Result<RingPlan, Faults> {
         self.check()?;
         let coil = Coil::wind(&self.wire, &self.mandrel)?;
         let taken = self.cutting.taken(self.wire.size_mm);
         let inside = coil.closed(taken.from_ring_mm).ok_or_else(|| self.all_taken(taken, &coil))?;
         let layout = self.layout(&coil, taken)?;
-        Ok(self.assemble(&coil, taken, inside, layout))
+        Ok(self.assemble(&coil, taken, inside, layout, hand))
     }
 
     fn all_taken(&self, taken: Taken, coil: &Coil) -> Fault {
@@ -232,7 +243,7 @@ impl RingRequest {
         Ok(Layout { rings_per_coil: Some(rings), turns_per_ring })
     }
 
-    fn assemble(&self, coil: &Coil, taken: Taken, inside: Outline, layout: Layout) -> RingPlan {
+    fn assemble(&self, coil: &Coil, taken: Taken, inside: Outline, layout: Layout, hand: &Hand) -> RingPlan {
         let n = f64::from(self.rings_n);
         let coils_n = layout.rings_per_coil.map_or(1, |most| self.rings_n.div_ceil(most));
         let coils = f64::from(coils_n);
@@ -245,12 +256,15 @@ impl RingRequest {
         let tails_wire_mm = coils * (self.ends.anchor_mm + self.ends.finish_mm);
         let wire_length_mm = turns_wound * coil.turn_mm + tails_wire_mm;
         let thickness = coil.profile.thickness_mm();
+        let spread = self.inside_spread_mm(inside.across());
+        let sawn = self.cutting.method == Method::Saw;
 
         RingPlan {
             coil_inside_diameter_mm: coil.relaxed.across(),
             springback_ratio: coil.springback_ratio,
             ring_inside_diameter_mm: inside.across(),
-            ring_inside_spread_mm: self.inside_spread_mm(inside.across()),
+            ring_inside_spread_mm: spread,
+            ring_inside_hand_mm: hand.with(spread, &self.mandrel, sawn),
             ring_inside_short_mm: inside.short_across(),
             ring_outside_diameter_mm: inside.across() + 2.0 * thickness,
             aspect_ratio: inside.across() / thickness,

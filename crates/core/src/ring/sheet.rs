@@ -152,7 +152,7 @@ const CURVE_POINTS: u32 = 24;
 impl RingRequest {
     /// Works out everything a planning view shows.
     pub fn sheet(&self, workshop: &Workshop) -> Sheet {
-        let planned = self.plan();
+        let planned = self.plan_by(&workshop.hand);
         let phrases = super::sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
         let (faults, result) = match planned {
             Ok(plan) => (vec![], self.worked(plan, workshop)),
@@ -165,7 +165,7 @@ impl RingRequest {
         let coil = Coil::wind(&self.wire, &self.mandrel).ok()?;
         let unit = workshop.habits.unit;
         Some(Worked {
-            figures: plan.figures(self),
+            figures: plan.figures_by(self, &workshop.hand),
             cautions: plan.cautions(self),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),

@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use super::{MOST_RINGS, RingRequest};
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::coil::Coil;
-use crate::words::length::{self, Habits, shown};
+use crate::words::length::{self, Habits, LengthUnit, of_wire, said};
 use crate::words::{mass, quoted};
 
 /// What there is of a wire: a length or a mass, not both.
@@ -79,7 +79,7 @@ impl Supply {
     ///
     /// # Errors
     /// Faults of the request as in [`RingRequest::plan`], or of the supply.
-    pub fn makes(&self, request: &RingRequest) -> Result<HowMany, Faults> {
+    pub fn makes(&self, request: &RingRequest, unit: LengthUnit) -> Result<HowMany, Faults> {
         let one = RingRequest { rings_n: 1, ..request.clone() };
         one.plan()?;
         let there = self.length_mm(&request.wire)?;
@@ -103,12 +103,13 @@ impl Supply {
         let left_mm = (there - used_mm).max(0.0);
         let sentence = match rings_n {
             0 => format!(
-                "{} m is not enough for one ring with its tails: that takes {} mm.",
-                shown(there / 1000.0, 3),
-                shown(per_coil + ring, 1)
+                "{} is not enough for one ring with its tails: that takes {}.",
+                of_wire(there, unit),
+                said(per_coil + ring, unit)
             ),
             n => {
-                format!("{} m makes {n} rings and leaves {} mm.", shown(there / 1000.0, 3), shown(left_mm, 0))
+                let rings = if n == 1 { "ring" } else { "rings" };
+                format!("{} makes {n} {rings} and leaves {}.", of_wire(there, unit), said(left_mm, unit))
             }
         };
         Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, sentence })

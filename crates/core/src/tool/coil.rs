@@ -2,6 +2,8 @@
 
 use std::f64::consts::{PI, TAU};
 
+use kurbo::common::{GAUSS_LEGENDRE_COEFFS_8, solve_itp};
+
 use crate::fault::Fault;
 use crate::tool::mandrel::{Mandrel, Outline};
 use crate::wire::Wire;
@@ -91,6 +93,85 @@ impl Coil {
     /// Mean radius of the tightest bend while wound, mm.
     pub fn tightest_mm(&self) -> f64 {
         self.wound.tightest_radius() + self.profile.centroid_mm()
+    }
+}
+
+/// The outline to wind on so that a coil of the wanted inside is left after letting go; none where the wire
+/// springs straight from any such.
+///
+/// Round: the wound radius in one step. Others keep their proportions as they spring, so one scale is solved for.
+pub fn outline_for(bending: &Bending, relaxed: Outline) -> Option<Outline> {
+    let c = bending.profile.centroid_mm();
+    if let Outline::Round { diameter } = relaxed {
+        let wound = bending.wound_radius(diameter / 2.0 + c)?;
+        return (wound > c).then_some(Outline::Round { diameter: 2.0 * (wound - c) });
+    }
+    let perimeter = relaxed.perimeter();
+    let scaled = |scale: f64| relaxed.with_perimeter(scale * perimeter);
+    // Where the wire springs straight the coil is endless: far more than is wanted.
+    let off = |scale: f64| {
+        let coil = Coil::wind_with(bending, scaled(scale));
+        coil.map_or(perimeter, |coil| coil.relaxed.across() - relaxed.across())
+    };
+    let (least, most) = (0.02, 1.0);
+    let (off_least, off_most) = (off(least), off(most));
+    if off_least > 0.0 || off_most < 0.0 {
+        return None;
+    }
+    let scale = solve_itp(off, least, most, 1e-13, 1, 0.2, off_least, off_most);
+    (off(scale).abs() < 1e-6 * relaxed.across()).then(|| scaled(scale))
+}
+
+/// Turns of wire on a taper, mouth to mouth.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Cone {
+    /// Bore at the narrow end, mm.
+    pub small_mm: f64,
+    /// Bore at the wide end, mm.
+    pub large_mm: f64,
+    /// Turns from one to the other.
+    pub turns: f64,
+}
+
+impl Cone {
+    /// What is left of a cone after letting go: each place springs by its own radius, which grows evenly from
+    /// turn to turn. None where its wide end springs straight.
+    ///
+    /// ```
+    /// use lorimant_core::tool::coil::Cone;
+    /// use lorimant_core::wire::{Wire, bending::Bending};
+    ///
+    /// let wire: Wire = serde_json::from_str(r#"{"metal": "copper", "size_mm": 1.0237}"#).unwrap();
+    /// let cone = Cone { small_mm: 2.0, large_mm: 6.5, turns: 8.0 }.let_go(&Bending::of(&wire)).unwrap();
+    /// assert!((cone.turns - 7.923).abs() < 0.001);
+    /// ```
+    pub fn let_go(self, bending: &Bending) -> Option<Self> {
+        let c = bending.profile.centroid_mm();
+        let mouth = |bore: f64| {
+            let radius = bore / 2.0 + c;
+            let ratio = bending.springback_ratio(radius);
+            (ratio > 0.0).then(|| 2.0 * (radius / ratio - c))
+        };
+        let (small_mm, large_mm) = (mouth(self.small_mm)?, mouth(self.large_mm)?);
+        Some(Self { small_mm, large_mm, turns: self.turns * self.mean_ratio(bending) })
+    }
+
+    /// The cone to wind on a taper so that this one is left.
+    pub fn wound_for(self, bending: &Bending) -> Option<Self> {
+        let c = bending.profile.centroid_mm();
+        let mouth = |bore: f64| bending.wound_radius(bore / 2.0 + c).map(|radius| 2.0 * (radius - c));
+        let wound = Self { small_mm: mouth(self.small_mm)?, large_mm: mouth(self.large_mm)?, turns: 1.0 };
+        Some(Self { turns: self.turns / wound.mean_ratio(bending), ..wound })
+    }
+
+    /// Mean of R0/R1 over the turns, by Gauss–Legendre: it varies smoothly from mouth to mouth.
+    fn mean_ratio(self, bending: &Bending) -> f64 {
+        let c = bending.profile.centroid_mm();
+        let at = |u: f64| {
+            let bore = self.small_mm + (self.large_mm - self.small_mm) * (1.0 + u) / 2.0;
+            bending.springback_ratio(bore / 2.0 + c)
+        };
+        GAUSS_LEGENDRE_COEFFS_8.iter().map(|(weight, u)| weight * at(*u)).sum::<f64>() / 2.0
     }
 }
 

@@ -2,6 +2,7 @@
 
 use std::f64::consts::{PI, TAU};
 
+use kurbo::Shape as _;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
@@ -265,14 +266,12 @@ struct Corner {
 const OVAL_SLICES: u32 = 12;
 
 impl Outline {
-    /// Length round the outline, mm. Ellipse by Ramanujan's second formula, better than 1e-6 up to
-    /// axes of 4 : 1.
+    /// Length round the outline, mm; an ellipse's to a billionth of a millimetre.
     pub fn perimeter(self) -> f64 {
         match self {
             Self::Round { diameter } => PI * diameter,
             Self::Oval { long, short } => {
-                let h = ((long - short) / (long + short)).powi(2);
-                PI * (long + short) / 2.0 * (1.0 + 3.0 * h / (10.0 + (4.0 - 3.0 * h).sqrt()))
+                kurbo::Ellipse::new((0.0, 0.0), (long / 2.0, short / 2.0), 0.0).perimeter(1e-9)
             }
             Self::Flats { sides, across, corner } => {
                 let per_across = f64::from(sides) * (PI / f64::from(sides)).tan();
@@ -323,6 +322,16 @@ impl Outline {
             Self::Round { diameter } => diameter / 2.0,
             Self::Oval { long, short } => short * short / (2.0 * long),
             Self::Flats { corner, .. } => corner,
+        }
+    }
+
+    /// Inner radius at the side, mm: where a pull along the long way bends a ring of this outline open. None on a
+    /// flat, which was never bent.
+    pub fn side_radius(self) -> Option<f64> {
+        match self {
+            Self::Round { diameter } => Some(diameter / 2.0),
+            Self::Oval { long, short } => Some(long * long / (2.0 * short)),
+            Self::Flats { .. } => None,
         }
     }
 

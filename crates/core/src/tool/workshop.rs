@@ -1,6 +1,7 @@
 //! What a workshop owns and how it reads numbers, as far as planning needs it.
 
 use crate::tool::cutting::Blade;
+use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::plier::Plier;
 use crate::words::gauge::MM_PER_INCH;
@@ -18,6 +19,8 @@ pub struct Workshop {
     pub blades: Vec<Blade>,
     /// How bare numbers and gauges are read, and which unit is shown first.
     pub habits: Habits,
+    /// How even its handwork is.
+    pub hand: Hand,
 }
 
 words! {

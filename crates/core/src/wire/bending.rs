@@ -4,9 +4,7 @@
 //! the plastic strain since annealing. Bending, drawing and hammering move a piece along the same
 //! curve. Plane sections stay plane, the strain at height y is y/R.
 
-use std::sync::LazyLock;
-
-use gauss_quad::GaussLegendre;
+use kurbo::common::GAUSS_LEGENDRE_COEFFS_11;
 
 use crate::wire::Wire;
 use crate::wire::metal::Figures;
@@ -86,10 +84,6 @@ pub struct Bending {
     pub flow: FlowCurve,
 }
 
-/// Ten points hold the plastic part of the moment to better than 1e-7 of itself.
-static QUADRATURE: LazyLock<GaussLegendre> =
-    LazyLock::new(|| GaussLegendre::new(std::num::NonZeroUsize::MIN.saturating_add(9)));
-
 impl Bending {
     /// Bending of a wire with the handbook's figures.
     pub fn of(wire: &Wire) -> Self {
@@ -156,17 +150,25 @@ impl Bending {
     pub fn wound_radius(&self, radius: f64) -> Option<f64> {
         let stiffness = self.flow.modulus * self.profile.second_moment_mm4();
         let wanted = 1.0 / radius;
-        // Past yield the moment grows far slower than the curvature, so each step lands much closer.
-        let mut curvature =
-            wanted.max(self.yield_curvature()) + self.moment(wanted.max(self.yield_curvature())) / stiffness;
-        for _ in 0..60 {
-            let next = wanted + self.moment(curvature) / stiffness;
-            if !next.is_finite() {
+        let step = |curvature: f64| wanted + self.moment(curvature) / stiffness;
+        // Past yield the moment grows far slower than the curvature: each step lands much closer, and the secant
+        // through two of them closer still.
+        let mut before = wanted.max(self.yield_curvature());
+        let mut off_before = step(before) - before;
+        if !off_before.is_finite() {
+            return None;
+        }
+        let mut curvature = before + off_before;
+        for _ in 0..40 {
+            let off = step(curvature) - curvature;
+            if !off.is_finite() {
                 return None;
             }
-            let step = (next - curvature).abs();
+            let slope = (off - off_before) / (curvature - before);
+            let next = if slope < -0.05 { curvature - off / slope } else { curvature + off };
+            (before, off_before) = (curvature, off);
             curvature = next;
-            if step < 1e-12 * curvature {
+            if (curvature - before).abs() < 1e-12 * curvature {
                 break;
             }
         }
@@ -191,6 +193,11 @@ impl Bending {
     }
 }
 
+/// Gauss–Legendre with eleven points: they hold the plastic part of the moment to better than 1e-7 of itself.
 fn integrate(from: f64, to: f64, f: impl Fn(f64) -> f64) -> f64 {
-    if to > from { QUADRATURE.integrate(from, to, f) } else { 0.0 }
+    if to <= from {
+        return 0.0;
+    }
+    let (middle, half) = (f64::midpoint(from, to), (to - from) / 2.0);
+    half * GAUSS_LEGENDRE_COEFFS_11.iter().map(|(weight, at)| weight * f(middle + half * at)).sum::<f64>()
 }

@@ -1,7 +1,7 @@
-//! How much more a bend bears, and what effort it takes. All of it estimates.
+//! How much more a bend bears, what opens a piece, and what effort a bend takes. All of it estimates.
 
 use crate::wire::Wire;
-use crate::wire::bending::FlowCurve;
+use crate::wire::bending::{Bending, FlowCurve};
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::{Profile, Section};
 
@@ -14,6 +14,11 @@ const LEAST_LEFT: f64 = 0.06;
 /// Standard gravity, m/s²: newtons in a kilogram-force.
 pub const GRAVITY: f64 = 9.806_65;
 
+/// Strain that two hours of tumbling in steel shot put into the wire. Trade experience, an estimate.
+pub const TUMBLED: f64 = 0.08;
+/// Strain that a mallet all over puts into it. Trade experience, an estimate.
+pub const MALLETED: f64 = 0.08;
+
 /// True strain of the outer fibre of a bend of centroid radius `radius_mm`: `ln(1 + h/(2R))`.
 pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
     (1.0 + profile.thickness_mm() / (2.0 * radius_mm)).ln()
@@ -22,6 +27,16 @@ pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
 /// Strain this wire has left before it breaks, as sold: `max(εf − temper, 0.06)`.
 pub fn strain_left(wire: &Wire) -> f64 {
     (wire.metal.figures().fracture_strain - wire.temper.strain()).max(LEAST_LEFT)
+}
+
+/// Load that opens a piece at one place, N: the plastic moment there over the arm of the pull, `F = σ·Z/arm`.
+///
+/// `wound_mm` is the centroid radius the place was bent to on the tool, which hardened it by the mean of
+/// `|y|/R`; none where it stayed straight. `extra` is strain put in all over afterwards. An estimate of plastic
+/// collapse for the piece as bent, not a rating. Rings and findings both ask here.
+pub fn opening_force_n(bending: &Bending, arm_mm: f64, wound_mm: Option<f64>, extra: f64) -> f64 {
+    let worked = wound_mm.map_or(0.0, |radius| bending.mean_strain(radius)) + extra;
+    bending.flow.flow_stress(worked) * bending.profile.plastic_modulus_mm3() / arm_mm
 }
 
 /// Effort of one bend by hand, as a multiple of 20 AWG soft copper: the ratio of plastic moments.

@@ -210,6 +210,29 @@ pub(crate) fn same_but_rounded(mm: f64, bracket: f64) -> bool {
     (mm / bracket - 1.0).abs() < 0.005
 }
 
+/// A length to be measured off, to the hundredth of a millimetre or thousandth of an inch: `61.25 mm`.
+pub fn exactly(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
+        LengthUnit::Inch => inches(mm),
+    }
+}
+
+/// A length of wire as it is reckoned with on the rack: `2.35 m`, `7.71 ft`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, of_wire};
+///
+/// assert_eq!(of_wire(2350.0, LengthUnit::Mm), "2.35 m");
+/// assert_eq!(of_wire(3048.0, LengthUnit::Inch), "10 ft");
+/// ```
+pub fn of_wire(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{} m", shown(mm / 1000.0, 2)),
+        LengthUnit::Inch => format!("{} ft", shown(mm / MM_PER_INCH / 12.0, 2)),
+    }
+}
+
 /// Parses a length or gauge at the head of `input` (lower case), leaving the rest.
 pub(crate) fn typed(input: &mut &str) -> ModalResult<Typed> {
     alt((slashed_gauge, number_with_unit)).parse_next(input)

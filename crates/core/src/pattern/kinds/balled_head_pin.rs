@@ -13,7 +13,7 @@ pub static PATTERN: Pattern = Pattern {
     kind: "balled-head-pin",
     name: "balled head pin",
     plural: "balled head pins",
-    also: &["ball pin", "balled pin", "ball head pin"],
+    also: &["ball pin", "balled pin", "ball head pin", "ball headpin", "balled headpin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,

@@ -61,7 +61,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.openings.push(Opening { what: "bail", inside_mm: bore, mouth: None });
     f.asks.push(Asks::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });
     f.pressed.push((coil, bail));
-    f.bears.push(bail);
     f.shows("turns_n", Lies::Angle(coil));
     Ok(())
 }

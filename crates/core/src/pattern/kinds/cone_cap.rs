@@ -69,7 +69,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(StepKind::Round, "mouths", &[]).hint = "Level both mouths on an abrasive, coarse then fine.";
     f.stands = (cone, 180.0);
     f.openings.push(Opening { what: "narrow mouth", inside_mm: small, mouth: None });
-    f.bears.push(cone);
     f.shows("turns_n", Lies::Angle(cone));
     Ok(())
 }

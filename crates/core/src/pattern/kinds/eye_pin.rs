@@ -59,7 +59,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         f.step(StepKind::Close, "loop", &[]);
     }
     f.stands = (stem, -90.0);
-    f.bears.push(rolled);
     f.asks.push(Asks::Stem { segment: stem });
     f.shows("loop_mm", Lies::Across(rolled));
     f.shows("stem_mm", Lies::Along(stem));

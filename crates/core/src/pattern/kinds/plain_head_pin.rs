@@ -46,7 +46,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.step(StepKind::Fold, "end", &[folded, bend]);
     f.stands = (stem, 90.0);
-    f.bears.push(bend);
     f.asks.push(Asks::Stem { segment: stem });
     f.shows("fold_mm", Lies::Along(folded));
     f.shows("stem_mm", Lies::Along(stem));

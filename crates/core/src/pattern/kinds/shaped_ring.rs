@@ -55,13 +55,13 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let flat = (across - 2.0 * corner) * half.tan();
     Former::under(corner, across / 2.0, &PATTERN.parameters[2], "the corners would leave no flats.")?;
     let first = f.lay("half a flat", Course::straight(flat / 2.0));
-    let mut corners = vec![];
+    let (mut corners, mut flats) = (vec![], vec![]);
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "4, 6 or 8")]
     let n = sides as u32;
     for i in 0..n {
         corners.push(f.lay("corner", Course::left(2.0 * corner, 360.0 / sides)));
         if i + 1 < n {
-            f.lay("flat", Course::straight(flat));
+            flats.push(f.lay("flat", Course::straight(flat)));
         }
     }
     let last = f.lay("half a flat", Course::straight(flat / 2.0));
@@ -71,7 +71,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(StepKind::Close, "ring", &[]);
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: across, mouth: None });
-    f.bears.extend(corners.first());
+    f.bears.extend(flats.first());
+    f.flat_arm_mm = Some(f.mean(across));
     f.shows("across_mm", Lies::From(first, last));
     Ok(())
 }

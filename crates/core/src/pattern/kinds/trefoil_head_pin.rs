@@ -69,7 +69,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         (second, third),
         (first, third),
     ]);
-    f.bears.push(neck);
     f.asks.push(Asks::Stem { segment: stem });
     f.shows("loop_mm", Lies::Across(second));
     f.shows("stem_mm", Lies::Along(stem));

@@ -74,7 +74,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "Thread the bead on first, and hang in what the loop is to hold.";
     f.step(StepKind::Wrap, "second wraps", &far_wraps);
     f.stands = (stem, 90.0);
-    f.bears.push(stem + 2);
     f.shows("loop_mm", Lies::Across(stem + 2));
     f.shows("room_mm", Lies::Along(stem));
     Ok(())

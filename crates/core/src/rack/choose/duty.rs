@@ -4,20 +4,19 @@ use crate::fault::Faults;
 use crate::pattern::blank::{FILING, TRIM};
 use crate::pattern::{PatternRequest, Worn};
 use crate::ring::RingRequest;
+use crate::shape::Course;
 use crate::tool::coil::Coil;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::section::{Profile, Section};
-use crate::wire::strength;
+use crate::wire::strength::{self, TUMBLED};
 
-/// Strain that two hours in the barrel put into the wire.
-const TUMBLED: f64 = 0.08;
-
-/// A bend that bears: which inside diameter is the arm of the load, and which hardened it, mm.
+/// A place that bears: the inside diameter that is the arm of the load, and that of the bend that hardened it, mm;
+/// none on a flat.
 #[derive(Debug, Clone, Copy, PartialEq)]
 struct Bearing {
     arm_mm: f64,
-    bent_mm: f64,
+    bent_mm: Option<f64>,
 }
 
 /// What a piece asks of its wire. Inside dimensions stay as they are; lengths follow the thickness.
@@ -68,7 +67,10 @@ impl Duty {
             drawn_mm: request.wire.size_mm,
             worn: Worn::Between,
             name: "rings".to_owned(),
-            bearing: vec![Bearing { arm_mm: plan.ring_inside_short_mm, bent_mm: tightest }],
+            bearing: vec![Bearing {
+                arm_mm: plan.ring_inside_short_mm,
+                bent_mm: coil.relaxed.side_radius().map(|radius| 2.0 * radius),
+            }],
             bends: vec![(tightest, 1.0)],
             developed_mm: per_ring,
             turned: std::f64::consts::TAU,
@@ -83,14 +85,14 @@ impl Duty {
         let formed = request.form()?;
         let design = &formed.design;
         let h = design.profile.thickness_mm();
+        let c = design.profile.centroid_mm();
         let bearing = design.bears.iter().filter_map(|bend| {
-            let course = design.segments.get(*bend)?.course;
-            let bent_mm = course.tightest_mm()?;
-            let arm_mm = match course {
-                crate::shape::Course::Oval { short_mm, .. } => short_mm,
-                _ => bent_mm,
+            let (arm, _) = formed.bearing(*bend)?;
+            let bent_mm = match design.segments.get(*bend)?.course {
+                Course::Oval { long_mm, short_mm } => Some(long_mm * long_mm / short_mm),
+                course => course.tightest_mm(),
             };
-            Some(Bearing { arm_mm, bent_mm })
+            Some(Bearing { arm_mm: 2.0 * (arm - c), bent_mm })
         });
         let bends = design.segments.iter().filter_map(|segment| {
             let kept = segment.flattened_mm.map_or(1.0, |t| (t / h).min(1.0));
@@ -114,25 +116,31 @@ impl Duty {
 
     /// What a wire does in the piece; none where a bend is not open to it: it springs straight.
     ///
-    /// Load: `strands · σ(temper + mean |y|/R) · Z / R`. Strain: `[ln(1 + h/2R) + ln(h/t)] / left`.
+    /// Load: [`strength::opening_force_n`] where it gives first. Strain: `[ln(1 + h/2R) + ln(h/t)] / left`.
     /// Blank: developed + turned · (c − c as drawn) + ends.
     pub(super) fn measure(&self, wire: &Wire) -> Option<Measured> {
         let profile = wire.profile();
         let (c, h) = (profile.centroid_mm(), profile.thickness_mm());
         let bending = Bending::of(wire);
-        let modulus = profile.plastic_modulus_mm3();
+        let places: Vec<(f64, Option<f64>)> = self
+            .bearing
+            .iter()
+            .map(|place| {
+                let bent = place.bent_mm.map(|inside| inside / 2.0 + c);
+                (place.arm_mm / 2.0 + c, bent.map(|radius| bending.wound_radius(radius).unwrap_or(radius)))
+            })
+            .collect();
         let load = |extra: f64| {
-            let of = |bend: &Bearing| {
-                let worked = bending.mean_strain(bend.bent_mm / 2.0 + c) + extra;
-                self.strands * bending.flow.flow_stress(worked) * modulus / (bend.arm_mm / 2.0 + c)
+            let of = |(arm, wound): &(f64, Option<f64>)| {
+                self.strands * strength::opening_force_n(&bending, *arm, *wound, extra)
             };
-            self.bearing.iter().map(of).fold(f64::INFINITY, f64::min)
+            places.iter().map(of).fold(f64::INFINITY, f64::min)
         };
         let left = strength::strain_left(wire);
         let used = |(inside, kept): &(f64, f64)| {
             (strength::outer_strain(profile, inside / 2.0 + c) - kept.ln()) / left
         };
-        let widest = self.bearing.iter().map(|bend| bend.bent_mm).fold(0.0, f64::max);
+        let widest = self.bearing.iter().filter_map(|place| place.bent_mm).fold(0.0, f64::max);
         let springback_ratio = if widest > 0.0 { bending.springback_ratio(widest / 2.0 + c) } else { 1.0 };
         if springback_ratio <= 0.0 {
             return None;

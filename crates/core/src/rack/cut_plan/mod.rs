@@ -1,8 +1,9 @@
 //! Which blank is cut from which spool, offcut or straight length.
 //!
 //! A [`CutRequest`] is what is wanted and what there is; [`CutRequest::solve`] gives a [`CutPlan`]. The
-//! aim, in this order: make everything, or as much of it by length as can be; least scrap; take from
-//! offcuts before spools; leave few rests. Small cases are solved exactly ([`exact`]), others by
+//! aim, in this order: make everything, or as much of it by length as can be; take as little as can be off
+//! whole stock, since wire from rests costs nothing more; leave little of the rests unused; leave few rests.
+//! A rest's trim is no reason to open a spool. Small cases are solved exactly ([`exact`]), others by
 //! filling each piece of stock as a bounded knapsack ([`fill`]) in many orders ([`search`]).
 
 mod exact;
@@ -15,7 +16,7 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::rack::stock::StockKind;
 use crate::tool::cutting::CAUTION;
-use crate::words::length::shown;
+use crate::words::length::{LengthUnit, exactly, said, shown};
 
 /// A piece of wire that can be cut from.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -198,21 +199,26 @@ impl CutPlan {
         faults.into_result()
     }
 
-    /// What it comes to, in a sentence.
-    fn said(&self) -> String {
+    /// What it comes to, in a sentence, in the unit read first.
+    fn said(&self, unit: LengthUnit) -> String {
         let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
         let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
         let pieces = if self.stock.len() == 1 { "piece" } else { "pieces" };
-        let made = if short == 0 { "everything is made".to_owned() } else { format!("{short} are short") };
-        let near = if self.optimal || self.gap < 5e-5 {
+        let made = match short {
+            0 => "everything is made".to_owned(),
+            1 => "1 is short".to_owned(),
+            n => format!("{n} are short"),
+        };
+        let near = if self.optimal {
             "no plan does better".to_owned()
         } else {
-            format!("{} % above what any plan must use", shown(100.0 * self.gap, 2))
+            format!("at most {} % more wire than any plan must use", shown((100.0 * self.gap).max(0.01), 2))
         };
+        let blanks = if blanks == 1 { "1 blank".to_owned() } else { format!("{blanks} blanks") };
         format!(
-            "{blanks} blanks from {} {pieces}: {made}, {} mm is scrap; {near}.",
+            "{blanks} from {} {pieces}: {made}, {} is scrap; {near}.",
             self.stock.len(),
-            shown(self.scrap_mm, 1)
+            said(self.scrap_mm, unit)
         )
     }
 }
@@ -259,18 +265,18 @@ impl CutRequest {
         faults.into_result()
     }
 
-    /// Plans the cuts. `go_on` is told now and then how far it has come, and says whether to look for
+    /// Plans the cuts, with its texts in the unit read first. `go_on` is told now and then how far it has come, and says whether to look for
     /// something better still; a first good plan is made before it is asked at all.
     ///
     /// # Errors
     /// As [`CutRequest::check`].
-    pub fn solve(&self, go_on: &dyn Fn(Progress) -> bool) -> Result<CutPlan, Faults> {
+    pub fn solve(&self, unit: LengthUnit, go_on: &dyn Fn(Progress) -> bool) -> Result<CutPlan, Faults> {
         self.check()?;
         let best = match exact::solve(self) {
             Some(best) => Found { counts: best, optimal: true },
             None => search::solve(self, go_on),
         };
-        Ok(self.plan(&best))
+        Ok(self.plan(&best, unit))
     }
 
     /// What each blank of a demand takes, mm.
@@ -283,18 +289,18 @@ impl CutRequest {
         (self.stock[stock].length_mm - self.trim_mm).max(0.0)
     }
 
-    fn plan(&self, found: &Found) -> CutPlan {
+    fn plan(&self, found: &Found, unit: LengthUnit) -> CutPlan {
         let mut stock: Vec<StockCut> = found
             .counts
             .iter()
             .enumerate()
             .filter(|(_, counts)| counts.iter().any(|n| *n > 0))
-            .map(|(i, counts)| self.cut(i, counts))
+            .map(|(i, counts)| self.cut(i, counts, unit))
             .collect();
-        // Offcuts are used up first at the bench, then the longest of the rest.
+        // Rests are used up first at the bench, then the longest of what is whole.
         stock.sort_by(|a, b| {
-            (a.kind == StockKind::Spool, b.length_mm)
-                .partial_cmp(&(b.kind == StockKind::Spool, a.length_mm))
+            (a.kind != StockKind::Offcut, b.length_mm)
+                .partial_cmp(&(b.kind != StockKind::Offcut, a.length_mm))
                 .unwrap_or(std::cmp::Ordering::Equal)
         });
         let short: Vec<Short> = self
@@ -332,7 +338,7 @@ impl CutRequest {
             sentence,
             caution,
         };
-        CutPlan { sentence: plan.said(), ..plan }
+        CutPlan { sentence: plan.said(unit), ..plan }
     }
 
     /// Blanks and their kerfs, and one trim for each of the fewest pieces of stock that hold them.
@@ -356,7 +362,7 @@ impl CutRequest {
         taken + trims
     }
 
-    fn cut(&self, stock: usize, counts: &[u32]) -> StockCut {
+    fn cut(&self, stock: usize, counts: &[u32], unit: LengthUnit) -> StockCut {
         let piece = &self.stock[stock];
         let mut cuts: Vec<Cut> = counts
             .iter()
@@ -367,20 +373,20 @@ impl CutRequest {
         cuts.sort_by(|a, b| b.length_mm.total_cmp(&a.length_mm));
         let (scrap_mm, offcut_mm) = self.left(stock, counts);
         // Several of one length are cut by the first of them: it is measured, the others are held to it.
-        let said = |cut: &Cut| match (shown(cut.length_mm, 2), cut.n) {
-            (mm, 1) => format!("one at {mm} mm ({})", cut.demand),
-            (mm, n) => format!("the template at {mm} mm and {} more by it ({})", n - 1, cut.demand),
+        let each = |cut: &Cut| match (exactly(cut.length_mm, unit), cut.n) {
+            (length, 1) => format!("one at {length} ({})", cut.demand),
+            (length, n) => format!("the template at {length} and {} more by it ({})", n - 1, cut.demand),
         };
-        let each: Vec<String> = cuts.iter().map(said).collect();
+        let each: Vec<String> = cuts.iter().map(each).collect();
         let rest = if offcut_mm > 0.0 {
             let stays =
-                if piece.kind == StockKind::Spool { "stay on the spool" } else { "are left as an offcut" };
-            format!(" {} mm {stays}.", shown(offcut_mm, 1))
+                if piece.kind == StockKind::Spool { "stays on the spool" } else { "is left as a rest" };
+            format!(" {} {stays}.", said(offcut_mm, unit))
         } else {
             String::new()
         };
         let text =
-            format!("Flush the end; cut {}.{rest} {} mm is scrap.", each.join(", then "), shown(scrap_mm, 1));
+            format!("Flush the end; cut {}.{rest} {} is scrap.", each.join(", then "), said(scrap_mm, unit));
         StockCut {
             stock: piece.id.clone(),
             kind: piece.kind,
@@ -417,15 +423,25 @@ impl CutRequest {
             score.0[0] += f64::from(demand.n - made) * demand.length_mm;
         }
         for (s, counts) in counts.iter().enumerate() {
+            let n: u32 = counts.iter().sum();
+            if n == 0 {
+                continue;
+            }
             let (scrap, rest) = self.left(s, counts);
-            score.0[1] += scrap;
-            if self.stock[s].kind == StockKind::Spool {
-                score.0[2] +=
-                    counts.iter().zip(&self.demand).map(|(n, d)| f64::from(*n) * d.length_mm).sum::<f64>();
+            if self.stock[s].kind == StockKind::Offcut {
+                // Its trim and kerfs are the price of using it at all.
+                score.0[2] += scrap - self.trim_mm.min(self.stock[s].length_mm) - f64::from(n) * self.kerf_mm;
+            } else {
+                score.0[1] += self.stock[s].length_mm - rest;
             }
             score.0[3] += f64::from(u8::from(rest > 0.0));
         }
         score
+    }
+
+    /// Whether nothing can be better than this score: everything made without whole stock, all of each rest used.
+    fn cannot_be_beaten(&self, score: &Score) -> bool {
+        score.0.iter().all(|part| *part <= SLACK_MM)
     }
 }
 
@@ -438,7 +454,7 @@ struct Found {
     optimal: bool,
 }
 
-/// Short, scrap, from spools (mm each), and the number of rests.
+/// Short, off whole stock, unused of rests (mm each), and the number of rests left.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
 struct Score([f64; 4]);
 

@@ -6,7 +6,8 @@ use super::Demand;
 use crate::fault::Faults;
 use crate::pattern::blank::TRIM;
 use crate::piece::{Blanks, Piece};
-use crate::rack::stock::buying::shortest_useful_mm;
+use crate::rack::stock::booking::BlanksCut;
+use crate::rack::stock::buying::{Keeping, shortest_useful_mm};
 use crate::wire::Wire;
 use crate::words::length::LengthUnit;
 
@@ -33,15 +34,18 @@ pub struct WireDemand {
     pub wanted_mm: f64,
     /// Taken off each end that is made flush, mm: 0.6 thicknesses, as much as flush cutters lose.
     pub trim_mm: f64,
-    /// A rest shorter than this is scrap, mm, unless the workshop says otherwise.
+    /// A rest shorter than this is scrap, mm, as the workshop says or as is usual.
     pub shortest_useful_mm: f64,
+    /// Which of what was picked wants it, in the order of the demands.
+    #[serde(skip)]
+    pub picks: Vec<usize>,
 }
 
 /// Puts together what is wanted of each wire, in the order the wires first appear.
 ///
 /// # Errors
 /// The first plan or finding that cannot be made, its faults within `picked[i]`.
-pub fn by_wire(picked: &[Picked], unit: LengthUnit) -> Result<Vec<WireDemand>, Faults> {
+pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Result<Vec<WireDemand>, Faults> {
     let mut wires: Vec<WireDemand> = vec![];
     for (i, pick) in picked.iter().enumerate() {
         let blanks = pick.piece.blanks(unit).map_err(|faults| faults.within(&format!("picked[{i}]")))?;
@@ -54,7 +58,11 @@ pub fn by_wire(picked: &[Picked], unit: LengthUnit) -> Result<Vec<WireDemand>, F
                 demand: vec![],
                 wanted_mm: 0.0,
                 trim_mm: TRIM * wire.profile().thickness_mm(),
-                shortest_useful_mm: shortest_useful_mm(wire),
+                shortest_useful_mm: keepings
+                    .iter()
+                    .find(|keeping| keeping.wire.stands_for(wire))
+                    .map_or_else(|| shortest_useful_mm(wire), Keeping::useful_mm),
+                picks: vec![],
             });
             wires.len() - 1
         });
@@ -62,8 +70,34 @@ pub fn by_wire(picked: &[Picked], unit: LengthUnit) -> Result<Vec<WireDemand>, F
         of.wanted_mm += length_mm * f64::from(n);
         let id = named_apart(&pick.what, &of.demand);
         of.demand.push(Demand { id, length_mm, n });
+        of.picks.push(i);
     }
     Ok(wires)
+}
+
+/// How many of each picked thing are still to be made once these blanks are cut: rings, pieces, or pairs of what is
+/// picked in pairs. A blank of a pair whose other half is not cut yet leaves the pair to be made.
+///
+/// # Errors
+/// As [`by_wire`].
+pub fn remaining(picked: &[Picked], cut: &[BlanksCut], unit: LengthUnit) -> Result<Vec<u32>, Faults> {
+    let mut left: Vec<u32> = picked.iter().map(|pick| pick.piece.count()).collect();
+    for demands in by_wire(picked, &[], unit)? {
+        for (demand, pick) in demands.demand.iter().zip(&demands.picks) {
+            let done: u32 = cut.iter().filter(|one| one.what == demand.id).map(|one| one.n).sum();
+            let made = match &picked[*pick].piece {
+                // Each coil gives its share of the rings; the last all that are left.
+                Piece::Rings(request) if done < demand.n => {
+                    done.saturating_mul(request.plan()?.rings_per_coil_n)
+                }
+                Piece::Rings(request) => request.rings_n,
+                Piece::Finding(request) if request.in_pairs() => done / 2,
+                Piece::Finding(_) => done,
+            };
+            left[*pick] = left[*pick].saturating_sub(made);
+        }
+    }
+    Ok(left)
 }
 
 /// A name that no other demand has: the plan's own, or that with a number.

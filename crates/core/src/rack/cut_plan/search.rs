@@ -12,7 +12,9 @@ pub(super) fn solve(request: &CutRequest, go_on: &dyn Fn(Progress) -> bool) -> F
     let mut best: Option<(Score, Vec<Vec<u32>>)> = None;
     'orders: for (i, order) in orders(request).enumerate() {
         for (k, leave) in leaves.into_iter().enumerate() {
-            if let Some((Score([short_mm, scrap_mm, ..]), _)) = best {
+            if let Some((Score([short_mm, ..]), counts)) = &best {
+                let scrap_mm = counts.iter().enumerate().map(|(s, counts)| request.left(s, counts).0).sum();
+                let short_mm = *short_mm;
                 let of_n = leaves.len() * MOST_ORDERS;
                 if !go_on(Progress { tried_n: leaves.len() * i + k, of_n, scrap_mm, short_mm }) {
                     break 'orders;
@@ -24,21 +26,13 @@ pub(super) fn solve(request: &CutRequest, go_on: &dyn Fn(Progress) -> bool) -> F
                 best = Some((score, counts));
             }
         }
-        if i > 4 && best.as_ref().is_some_and(|(score, _)| least_possible(request, score)) {
+        if best.as_ref().is_some_and(|(score, _)| request.cannot_be_beaten(score)) {
             break;
         }
     }
-    let counts =
-        best.map_or_else(|| vec![vec![0; request.demand.len()]; request.stock.len()], |(_, counts)| counts);
-    Found { counts, optimal: false }
-}
-
-/// Whether everything is made with no more scrap than any plan must have, and nothing off the spools.
-fn least_possible(request: &CutRequest, score: &Score) -> bool {
-    let blanks: f64 = request.demand.iter().map(|d| f64::from(d.n)).sum();
-    score.0[0] <= SLACK_MM
-        && score.0[1] <= blanks * request.kerf_mm + request.trim_mm + SLACK_MM
-        && score.0[2] <= SLACK_MM
+    let nothing = || (Score::default(), vec![vec![0; request.demand.len()]; request.stock.len()]);
+    let (score, counts) = best.unwrap_or_else(nothing);
+    Found { optimal: request.cannot_be_beaten(&score), counts }
 }
 
 /// Fills the stock in this order until nothing is wanted any more.
@@ -73,7 +67,7 @@ fn filled(request: &CutRequest, order: &[usize], leave: Leave) -> Vec<Vec<u32>> 
     counts
 }
 
-/// Orders worth trying: offcuts first or last, long or short first, and mixtures of these.
+/// Orders worth trying: rests first, long or short first, and mixtures of these.
 fn orders(request: &CutRequest) -> impl Iterator<Item = Vec<usize>> {
     let all: Vec<usize> = (0..request.stock.len()).collect();
     let sorted = |key: &dyn Fn(usize) -> (bool, f64)| {
@@ -82,16 +76,15 @@ fn orders(request: &CutRequest) -> impl Iterator<Item = Vec<usize>> {
         order
     };
     let length = |s: usize| request.stock[s].length_mm;
-    let spool = |s: usize| request.stock[s].kind == StockKind::Spool;
+    let whole = |s: usize| request.stock[s].kind != StockKind::Offcut;
     let firsts = vec![
+        sorted(&|s| (whole(s), -length(s))),
+        sorted(&|s| (whole(s), length(s))),
         sorted(&|s| (false, -length(s))),
-        sorted(&|s| (spool(s), -length(s))),
-        sorted(&|s| (spool(s), length(s))),
-        sorted(&|s| (!spool(s), -length(s))),
         sorted(&|s| (false, length(s))),
     ];
-    // Then the second of them with a few pieces brought forward, the same each time it is asked.
-    let base = firsts[1].clone();
+    // Then the first of them with a few pieces brought forward, the same each time it is asked.
+    let base = firsts[0].clone();
     let mixed = (1..).map(move |round: usize| {
         let mut order = base.clone();
         let n = order.len();

@@ -36,7 +36,7 @@ pub struct Listing {
     /// Size, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub size_mm: Option<f64>,
-    /// `plated` or `coated`, where it says so.
+    /// `plated`, `filled` or `coated`, where it says so.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub surface: Option<&'static str>,
     /// Length sold, mm, all packs together; worked out from the weight where that is given.

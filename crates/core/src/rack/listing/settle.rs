@@ -70,6 +70,10 @@ impl Settling {
             self.listing.surface.get_or_insert(word);
             self.doubt(note);
         }
+        // Filled wire has its skin in its name.
+        if self.listing.surface.is_none() && metal.is_some_and(|metal| metal.figures().skin_share.is_some()) {
+            self.listing.surface = Some("filled");
+        }
         // A word for several metals beside one that says which adds nothing: `silver sterling`.
         match (metal, self.said.either.first()) {
             (None, Some(either)) => self.doubt(either.note),

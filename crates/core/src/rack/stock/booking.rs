@@ -2,9 +2,11 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::{Movement, MovementKind};
+use super::Lot;
+use super::scrap::{Cleanliness, ScrapChange};
+use super::{Movement, MovementKind, StockKind, both_ways};
 use crate::fault::{Fault, Faults, Span};
-use crate::words::length::shown;
+use crate::words::length::{LengthUnit, exactly, of_wire, said};
 
 /// Blanks of one length cut from a lot.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -50,7 +52,7 @@ impl LotCut {
     /// # Errors
     /// Faults for lengths out of limits; and one that says how much is missing where the lot does not
     /// hold the blanks.
-    pub fn lines(&self, left_mm: f64) -> Result<Vec<Movement>, Faults> {
+    pub fn lines(&self, left_mm: f64, unit: LengthUnit) -> Result<Vec<Movement>, Faults> {
         let mut faults = Faults::none();
         for (i, cut) in self.cuts.iter().enumerate() {
             faults.keep(Self::BLANK.check(&format!("cuts[{i}].length_mm"), cut.length_mm));
@@ -78,10 +80,10 @@ impl LotCut {
         let rest = left_mm - blanks - trimmed;
         if rest < -LEAST_MM {
             let said = format!(
-                "These blanks take {} mm with their trims, and {} mm are left of the lot: {} mm are missing.",
-                shown(blanks + trimmed, 1),
-                shown(left_mm, 1),
-                shown(-rest, 1)
+                "These blanks take {} with their trims, and {} are left of the lot: {} are missing.",
+                said(blanks + trimmed, unit),
+                said(left_mm, unit),
+                said(-rest, unit)
             );
             return Err(Fault::new("cuts", said).limit(left_mm).into());
         }
@@ -91,7 +93,7 @@ impl LotCut {
             .map(|cut| Movement {
                 kind: MovementKind::Cut,
                 length_mm: -f64::from(cut.n) * cut.length_mm,
-                note: format!("{} at {} mm: {}", cut.n, shown(cut.length_mm, 2), cut.what),
+                note: format!("{} at {}: {}", cut.n, exactly(cut.length_mm, unit), cut.what),
             })
             .collect();
         let mut out = |kind, length_mm: f64, note: &str| {
@@ -104,6 +106,73 @@ impl LotCut {
             out(MovementKind::Scrapped, rest, "rest too short to use");
         }
         Ok(lines)
+    }
+}
+
+/// Less scrap than this is not worth a line, g.
+const LEAST_G: f64 = 0.001;
+
+impl Lot {
+    /// What lines of its ledger put on the scrap pile: rests too short to use are clean, of one metal.
+    pub fn scrap_of(&self, lines: &[Movement]) -> Option<ScrapChange> {
+        let scrapped = lines.iter().filter(|line| line.kind == MovementKind::Scrapped);
+        let mass_g = self.wire.mass_g(scrapped.map(|line| -line.length_mm).sum());
+        let note = format!("rest of {}", self.name);
+        let metal = self.wire.metal;
+        (mass_g >= LEAST_G).then_some(ScrapChange { metal, cleanliness: Cleanliness::Clean, mass_g, note })
+    }
+
+    /// A rest of it as a lot of its own, with its share of the price and without the spool's weight; and the lines
+    /// that move so much wire from this lot to that one.
+    pub fn set_aside(&self, name: &str, length_mm: f64) -> (Self, Movement, Movement) {
+        let per_metre = self.per_metre();
+        let rest = Self {
+            name: name.to_owned(),
+            kind: StockKind::Offcut,
+            price: per_metre.and_then(|price| Self::price_of_length(price, length_mm)),
+            bought_mm: per_metre.map(|_| length_mm),
+            tare_g: None,
+            note: format!("from {}", self.name),
+            ..self.clone()
+        };
+        let line = |length_mm: f64, note: String| Movement { kind: MovementKind::Corrected, length_mm, note };
+        let out = line(-length_mm, format!("set aside as “{name}”"));
+        let onto = line(length_mm, format!("set aside from “{}”", self.name));
+        (rest, out, onto)
+    }
+
+    /// The lot as it comes in with so much wire, and the line that books it as bought.
+    ///
+    /// # Errors
+    /// Faults of the lot, of the amount, and of the line.
+    pub fn received(
+        mut self,
+        length_mm: Option<f64>,
+        mass_g: Option<f64>,
+    ) -> Result<(Self, Movement), Faults> {
+        self.check()?;
+        let (length_mm, _) = both_ways(&self.wire, length_mm, mass_g)?;
+        let note = self.bought_on.as_ref().map(|day| format!("came in {day}")).unwrap_or_default();
+        let line = Movement { kind: MovementKind::Bought, length_mm, note };
+        line.check()?;
+        self.bought_mm = self.bought_mm.or(Some(length_mm));
+        Ok((self, line))
+    }
+
+    /// What receiving it will do, in a sentence: which lot it will be, beside those of the same wire.
+    pub fn receiving(&self, length_mm: f64, others: &[Self], unit: LengthUnit) -> String {
+        let same: Vec<&str> = others
+            .iter()
+            .filter(|lot| lot.wire.stands_for(&self.wire))
+            .map(|lot| lot.name.as_str())
+            .collect();
+        let beside = match same.as_slice() {
+            [] => "the first of this wire".to_owned(),
+            [one] => format!("beside “{one}”"),
+            [one, more @ ..] => format!("beside “{one}” and {} more of this wire", more.len()),
+        };
+        let wire = self.wire.shown(unit);
+        format!("A new lot, “{}”, {beside}: {} of {wire}.", self.name.trim(), of_wire(length_mm, unit))
     }
 }
 

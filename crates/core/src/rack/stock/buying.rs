@@ -6,7 +6,7 @@ use serde::{Deserialize, Serialize};
 use super::check_money;
 use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
-use crate::words::length::{LengthUnit, shown};
+use crate::words::length::{LengthUnit, of_wire};
 
 /// How one wire is kept on the rack.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -134,10 +134,10 @@ impl Need {
             (Some(price), Some(n)) => price.checked_mul(Decimal::from(n)),
             _ => None,
         };
-        let metres = |mm: f64| shown(mm / 1000.0, 2);
+        let metres = |mm: f64| of_wire(mm, unit);
         let buy = match (packs_n, pack_mm) {
             (Some(n), Some(pack)) if n > 0 => {
-                format!(" Buy {n} {} of {} m.", if n == 1 { "pack" } else { "packs" }, metres(pack))
+                format!(" Buy {n} {} of {}.", if n == 1 { "pack" } else { "packs" }, metres(pack))
             }
             _ if missing_mm > 0.0 => " Say how it is sold, to have it counted in packs.".to_owned(),
             _ => String::new(),
@@ -145,7 +145,7 @@ impl Need {
         let name = wire.shown(unit);
         let sentence = if missing_mm > 0.0 {
             format!(
-                "{} m there, {} m wanted, {} m to keep: {} m are missing.{buy}",
+                "{} there, {} wanted, {} to keep: {} are missing.{buy}",
                 metres(there_mm),
                 metres(wanted_mm),
                 metres(keep_mm),
@@ -153,7 +153,7 @@ impl Need {
             )
         } else {
             format!(
-                "{} m there, {} m wanted, {} m to keep: enough.",
+                "{} there, {} wanted, {} to keep: enough.",
                 metres(there_mm),
                 metres(wanted_mm),
                 metres(keep_mm)

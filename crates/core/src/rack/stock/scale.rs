@@ -5,20 +5,20 @@ use serde::Serialize;
 use super::{Lot, Movement, MovementKind};
 use crate::fault::{Fault, Span};
 use crate::wire::SIZE_SPREAD;
-use crate::words::length::shown;
+use crate::words::length::{LengthUnit, of_wire, shown};
+use crate::words::mass;
 
-/// Grams in what scales count in.
-const UNITS: [(&str, f64); 9] = [
-    ("kg", 1000.0),
-    ("mg", 0.001),
-    ("gr", 0.064_798_91),
-    ("g", 1.0),
-    ("ozt", 31.103_476_8),
-    ("oz", 28.349_523_125),
-    ("dwt", 1.555_173_84),
-    ("ct", 0.2),
-    ("lb", 453.592_37),
-];
+/// A grain, as scales name it; elsewhere `gr` is a gram.
+const GRAIN: (&str, f64) = ("gr", 0.064_798_91);
+
+/// Grams in the unit a scale names.
+fn unit_g(word: &str) -> Option<f64> {
+    if word == GRAIN.0 {
+        return Some(GRAIN.1);
+    }
+    let mut rest = word;
+    mass::unit(&mut rest).ok().filter(|_| rest.is_empty())
+}
 
 /// Reads a weight from a scale's line, or as it is typed: `182.31 g`, `+0.4021 kg`, `S 12,5g`, `6.4`.
 /// A number without a unit is grams. Grams.
@@ -54,7 +54,7 @@ pub fn read(line: &str) -> Result<f64, Fault> {
         return Err(nothing());
     }
     let unit = after.split_whitespace().next().unwrap_or("g");
-    let Some((_, grams)) = UNITS.iter().find(|(word, _)| *word == unit) else {
+    let Some(grams) = unit_g(unit) else {
         let unit: String = unit.chars().take(12).collect();
         return Err(Fault::new(
             "typed",
@@ -96,7 +96,7 @@ impl Lot {
     ///
     /// # Errors
     /// A fault at `typed` where it weighs less than its empty spool.
-    pub fn weighed(&self, gross_g: f64, ledger_mm: f64) -> Result<Weighed, Fault> {
+    pub fn weighed(&self, gross_g: f64, ledger_mm: f64, unit: LengthUnit) -> Result<Weighed, Fault> {
         let tare = self.tare_g.unwrap_or(0.0);
         let wire_g = gross_g - tare;
         if wire_g < 0.0 {
@@ -114,18 +114,18 @@ impl Lot {
             "as near as a scale can tell to what the ledger says".to_owned()
         } else {
             format!(
-                "{} m {} than the ledger says",
-                shown(differs_mm.abs() / 1000.0, 2),
+                "{} {} than the ledger says",
+                of_wire(differs_mm.abs(), unit),
                 if differs_mm > 0.0 { "more" } else { "less" }
             )
         };
         let less =
             if tare > 0.0 { format!(" less {} g for the spool", shown(tare, 2)) } else { String::new() };
         let sentence = format!(
-            "{} g{less} is {} m ± {} m, {off}.",
+            "{} g{less} is {} ± {}, {off}.",
             shown(gross_g, 2),
-            shown(length_mm / 1000.0, 2),
-            shown(spread_mm / 1000.0, 2)
+            of_wire(length_mm, unit),
+            of_wire(spread_mm, unit)
         );
         Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, sentence })
     }

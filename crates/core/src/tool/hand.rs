@@ -1,0 +1,107 @@
+//! What handwork adds to a ring's size: how well each thing is measured, wound and closed in this workshop.
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Faults, Span};
+use crate::tool::mandrel::Mandrel;
+
+/// How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
+/// corrected by what its own rings show.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct Hand {
+    /// The rod, as it was measured; 0.02 if left out.
+    pub rod_mm: f64,
+    /// A rod of wood gives and wears: so much more; 0.05 if left out.
+    pub wood_mm: f64,
+    /// The coil not hugging the rod; 0.02 if left out.
+    pub hugging_mm: f64,
+    /// The kerf wandering off the line, where the coil is sawn; 0.01 if left out.
+    pub kerf_mm: f64,
+    /// Closing; 0.02 if left out.
+    pub closing_mm: f64,
+    /// Roundness; 0.03 if left out.
+    pub roundness_mm: f64,
+    /// The caliper that measures it; 0.02 if left out.
+    pub caliper_mm: f64,
+}
+
+impl Default for Hand {
+    fn default() -> Self {
+        Self {
+            rod_mm: 0.02,
+            wood_mm: 0.05,
+            hugging_mm: 0.02,
+            kerf_mm: 0.01,
+            closing_mm: 0.02,
+            roundness_mm: 0.03,
+            caliper_mm: 0.02,
+        }
+    }
+}
+
+/// Names that rods of wood go by.
+const WOODEN: [&str; 3] = ["dowel", "wood", "stick"];
+
+impl Hand {
+    const SPREAD: Span = Span { noun: "unevenness", unit: " mm", least: 0.0, most: 2.0 };
+
+    /// Its sources by field name.
+    fn fields(&self) -> [(&'static str, f64); 7] {
+        [
+            ("rod_mm", self.rod_mm),
+            ("wood_mm", self.wood_mm),
+            ("hugging_mm", self.hugging_mm),
+            ("kerf_mm", self.kerf_mm),
+            ("closing_mm", self.closing_mm),
+            ("roundness_mm", self.roundness_mm),
+            ("caliper_mm", self.caliper_mm),
+        ]
+    }
+
+    /// Checks every one.
+    ///
+    /// # Errors
+    /// A fault at each that is negative or above 2 mm.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        for (field, value) in self.fields() {
+            faults.keep(Self::SPREAD.check(field, value));
+        }
+        faults.into_result()
+    }
+
+    /// What counts for a ring wound on this rod, sawn or not: each source in words, mm.
+    pub fn sources(&self, rod: &Mandrel, sawn: bool) -> Vec<(&'static str, f64)> {
+        let name = rod.name.as_deref().unwrap_or_default().to_lowercase();
+        let wooden = WOODEN.iter().any(|wood| name.contains(wood));
+        let mut sources = vec![("rod as measured", self.rod_mm)];
+        if wooden {
+            sources.push(("wood", self.wood_mm));
+        }
+        sources.push(("coil not hugging", self.hugging_mm));
+        if sawn {
+            sources.push(("kerf wandering", self.kerf_mm));
+        }
+        sources.extend([
+            ("closing", self.closing_mm),
+            ("roundness", self.roundness_mm),
+            ("caliper", self.caliper_mm),
+        ]);
+        sources
+    }
+
+    /// A spread with all of that added in squares, mm: independent sources, one standard deviation each.
+    ///
+    /// ```
+    /// use lorimant_core::tool::{hand::Hand, mandrel::Mandrel};
+    ///
+    /// let spread = Hand::default().with(0.0, &Mandrel::round(5.0), false);
+    /// assert!((spread - (4.0 * 0.0004 + 0.0009_f64).sqrt()).abs() < 1e-12);
+    /// ```
+    pub fn with(&self, spread_mm: f64, rod: &Mandrel, sawn: bool) -> f64 {
+        let squares: f64 = self.sources(rod, sawn).iter().map(|(_, mm)| mm * mm).sum();
+        (spread_mm * spread_mm + squares).sqrt()
+    }
+}
