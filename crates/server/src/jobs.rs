@@ -7,6 +7,7 @@ use std::time::{Duration, Instant};
 
 use lorimant_core::fault::Faults;
 use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Progress};
+use lorimant_core::words::length::LengthUnit;
 use serde::Serialize;
 use utoipa::ToSchema;
 
@@ -48,7 +49,7 @@ fn locked<T>(mutex: &Mutex<T>) -> MutexGuard<'_, T> {
 
 impl Jobs {
     /// Starts solving; what is wrong with the request is said at once.
-    pub fn start(&self, request: CutRequest) -> Result<u64, Faults> {
+    pub fn start(&self, request: CutRequest, unit: LengthUnit) -> Result<u64, Faults> {
         request.check()?;
         let job = Arc::new(Job::default());
         let id = {
@@ -68,7 +69,7 @@ impl Jobs {
                 *locked(&job.progress) = Some(progress);
                 !job.stop.load(Ordering::Relaxed) && start.elapsed() < LONGEST
             };
-            match request.solve(&go_on) {
+            match request.solve(unit, &go_on) {
                 Ok(plan) => *locked(&job.done) = Some(plan),
                 Err(_) => job.broke.store(true, Ordering::Relaxed),
             }

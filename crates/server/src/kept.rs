@@ -7,6 +7,7 @@ use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::rack::stock::{Lot, check_money};
 use lorimant_core::ring::{self, RingRequest};
 use lorimant_core::tool::cutting::Blade;
+use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
 use lorimant_core::words::gauge::GaugeSystem;
@@ -76,6 +77,9 @@ pub(crate) struct Settings {
     /// What a gram of each metal is reckoned at.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub metal_prices: Vec<MetalPrice>,
+    /// How even the handwork is.
+    #[serde(default)]
+    pub hand: Hand,
 }
 
 /// What is picked to be made: a kept plan or pattern, and how many.
@@ -111,6 +115,7 @@ impl Default for Settings {
             currency: String::new(),
             hour_rate: Decimal::ZERO,
             metal_prices: vec![],
+            hand: Hand::default(),
         }
     }
 }
@@ -125,6 +130,7 @@ impl Settings {
         faults.keep(text_at_most("workshop_name", "workshop's name", &self.workshop_name, 60));
         faults.keep(text_at_most("currency", "currency", &self.currency, 8));
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
+        faults.nest("hand", self.hand.check());
         for (i, price) in self.metal_prices.iter().enumerate() {
             faults.keep(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)));
         }

@@ -418,6 +418,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots/receiving": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says which lot would be received, and beside which; nothing is booked. */
+        post: operations["receiving_lot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots/{id}": {
         parameters: {
             query?: never;
@@ -2139,7 +2156,7 @@ export interface components {
         Cuts: {
             /** @description What was cut from each lot. */
             lots: components["schemas"]["LotCut"][];
-            /** @description Picks that are made now and come off the list. */
+            /** @description The picks the blanks are for, in the order of the demands: what is cut of each comes off the list. */
             picks?: number[];
         };
         /** @description How a coil is cut, as a request names it. */
@@ -2795,6 +2812,54 @@ export interface components {
             /** @description Which system. */
             system: components["schemas"]["GaugeSystem"];
         };
+        /**
+         * @description How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
+         *     corrected by what its own rings show.
+         */
+        Hand: {
+            /**
+             * Format: double
+             * @description The caliper that measures it; 0.02 if left out.
+             * @default 0.02
+             */
+            caliper_mm: number;
+            /**
+             * Format: double
+             * @description Closing; 0.02 if left out.
+             * @default 0.02
+             */
+            closing_mm: number;
+            /**
+             * Format: double
+             * @description The coil not hugging the rod; 0.02 if left out.
+             * @default 0.02
+             */
+            hugging_mm: number;
+            /**
+             * Format: double
+             * @description The kerf wandering off the line, where the coil is sawn; 0.01 if left out.
+             * @default 0.01
+             */
+            kerf_mm: number;
+            /**
+             * Format: double
+             * @description The rod, as it was measured; 0.02 if left out.
+             * @default 0.02
+             */
+            rod_mm: number;
+            /**
+             * Format: double
+             * @description Roundness; 0.03 if left out.
+             * @default 0.03
+             */
+            roundness_mm: number;
+            /**
+             * Format: double
+             * @description A rod of wood gives and wears: so much more; 0.05 if left out.
+             * @default 0.05
+             */
+            wood_mm: number;
+        };
         /** @description How the server is. */
         Health: {
             /** @description `ok`. */
@@ -2992,12 +3057,12 @@ export interface components {
             doubtful: string[];
             /**
              * Format: double
-             * @description Length sold, mm; worked out from the weight where that is given.
+             * @description Length sold, mm, all packs together; worked out from the weight where that is given.
              */
             length_mm?: number | null;
             /**
              * Format: double
-             * @description Weight sold, g; worked out from the length where that is given.
+             * @description Weight sold, g, all packs together; worked out from the length where that is given.
              */
             mass_g?: number | null;
             metal?: components["schemas"]["Metal"] | null;
@@ -3015,7 +3080,7 @@ export interface components {
              * @description Size, mm.
              */
             size_mm?: number | null;
-            /** @description `plated` or `coated`, where it says so. */
+            /** @description `plated`, `filled` or `coated`, where it says so. */
             surface?: string | null;
             temper?: components["schemas"]["Temper"] | null;
             /** @description Words that are not known. */
@@ -3915,6 +3980,16 @@ export interface components {
              */
             mass_g?: number | null;
         };
+        /** @description What receiving a lot would do. */
+        Receiving: {
+            /**
+             * Format: double
+             * @description Its length, mm.
+             */
+            length_mm: number;
+            /** @description Which lot it will be, in a sentence. */
+            sentence: string;
+        };
         /** @description What was reversed can be undone like everything else. */
         ReversedLine: {
             /**
@@ -4019,12 +4094,17 @@ export interface components {
             ring_inside_diameter_mm: number;
             /**
              * Format: double
+             * @description One standard deviation of it as the ring is in the hand: metal and kerf, and what handwork adds.
+             */
+            ring_inside_hand_mm: number;
+            /**
+             * Format: double
              * @description The shorter way across inside an oval ring; the same as the diameter for any other.
              */
             ring_inside_short_mm: number;
             /**
              * Format: double
-             * @description One standard deviation of it, from metal, wire size and blade.
+             * @description One standard deviation of it from metal, wire size and blade alone.
              */
             ring_inside_spread_mm: number;
             /**
@@ -4272,6 +4352,8 @@ export interface components {
             currency?: string;
             /** @description System of a bare gauge. */
             gauge: components["schemas"]["GaugeSystem"];
+            /** @description How even the handwork is. */
+            hand?: components["schemas"]["Hand"];
             /** @description The maker's own hour rate. */
             hour_rate?: string;
             /** @description What a gram of each metal is reckoned at. */
@@ -4704,7 +4786,7 @@ export interface components {
             demand: components["schemas"]["Demand"][];
             /**
              * Format: double
-             * @description A rest shorter than this is scrap, mm, unless the workshop says otherwise.
+             * @description A rest shorter than this is scrap, mm, as the workshop says or as is usual.
              */
             shortest_useful_mm: number;
             /** @description The wire in words. */
@@ -5736,6 +5818,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MetalTotal"][];
+                };
+            };
+        };
+    };
+    receiving_lot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Received"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receiving"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

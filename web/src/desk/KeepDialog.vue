@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { Refused, faultsOf, type Fault } from '../api/client'
 import { useNotice } from '../shared/notice'
 import type { Desk } from './desk'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 const props = defineProps<{
   desk: Desk<R>
@@ -48,41 +49,38 @@ async function keep(asNew: boolean) {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="520" :aria-label="`Keep this ${noun}`">
-    <form class="popover" @submit.prevent="keep(!desk.kept)">
-      <h2>Keep this {{ noun }}</h2>
-      <p class="serif quiet">{{ desk.sheet?.text }}</p>
-      <v-text-field
-        v-model="name"
-        label="Name"
-        autofocus
-        maxlength="80"
-        :error-messages="at('name')"
-        data-test="plan-name"
-      />
-      <v-textarea
-        v-model="note"
-        label="Note"
-        rows="2"
-        auto-grow
-        :error-messages="at('note')"
-        data-test="plan-note"
-      />
-      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop mt-2" role="alert">
-        {{ fault.sentence }}
-        <template v-if="conflict">You can keep yours as a new {{ noun }} beside it.</template>
-      </p>
-      <div class="actions">
-        <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="keep-confirm">
-          {{ desk.kept ? 'Keep the change' : 'Keep' }}
-        </v-btn>
-        <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)"
-          >Keep as a new {{ noun }}</v-btn
-        >
-        <v-btn @click="open = false">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog v-model="open" :title="`Keep this ${noun}`" :width="520" form @submit="keep(!desk.kept)">
+    <p class="serif quiet">{{ desk.sheet?.text }}</p>
+    <v-text-field
+      v-model="name"
+      label="Name"
+      autofocus
+      maxlength="80"
+      :error-messages="at('name')"
+      data-test="plan-name"
+    />
+    <v-textarea
+      v-model="note"
+      label="Note"
+      rows="2"
+      auto-grow
+      :error-messages="at('note')"
+      data-test="plan-note"
+    />
+    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop mt-2" role="alert">
+      {{ fault.sentence }}
+      <template v-if="conflict">You can keep yours as a new {{ noun }} beside it.</template>
+    </p>
+    <div class="actions">
+      <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="keep-confirm">
+        {{ desk.kept ? 'Keep the change' : 'Keep' }}
+      </v-btn>
+      <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)"
+        >Keep as a new {{ noun }}</v-btn
+      >
+      <v-btn @click="open = false">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>
 
 <style scoped>

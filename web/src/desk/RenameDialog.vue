@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { faultsOf, type Fault } from '../api/client'
 import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 interface Entry {
   id: number
@@ -50,29 +51,26 @@ async function rename() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="480" aria-label="Rename">
-    <form class="popover" @submit.prevent="rename">
-      <h2>Rename</h2>
-      <v-text-field
-        v-model="name"
-        label="Name"
-        maxlength="80"
-        autofocus
-        :error-messages="at('name')"
-        data-test="rename-name"
-      />
-      <v-textarea v-model="note" label="Note" rows="2" auto-grow :error-messages="at('note')" />
-      <p
-        v-for="fault in faults.filter((f) => !['name', 'note'].includes(f.field))"
-        :key="fault.sentence"
-        class="stop"
-      >
-        {{ fault.sentence }}
-      </p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="rename-confirm">Keep the name</v-btn>
-        <v-btn @click="entry = null">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog v-model="open" title="Rename" :width="480" form @submit="rename">
+    <v-text-field
+      v-model="name"
+      label="Name"
+      maxlength="80"
+      autofocus
+      :error-messages="at('name')"
+      data-test="rename-name"
+    />
+    <v-textarea v-model="note" label="Note" rows="2" auto-grow :error-messages="at('note')" />
+    <p
+      v-for="fault in faults.filter((f) => !['name', 'note'].includes(f.field))"
+      :key="fault.sentence"
+      class="stop"
+    >
+      {{ fault.sentence }}
+    </p>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" data-test="rename-confirm">Keep the name</v-btn>
+      <v-btn @click="entry = null">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>

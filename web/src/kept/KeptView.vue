@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { mdiDotsHorizontal } from '@mdi/js'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, type PlanEntry } from '../api/client'
+import { api, data, type KeptPlan, type PlanEntry } from '../api/client'
 import BringIn from '../desk/BringIn.vue'
-import { useNotice } from '../shared/notice'
-import { usePick } from '../shared/picking'
+import { useShelf } from '../desk/shelf'
+import MoreMenu from '../shared/MoreMenu.vue'
 import { usePlan } from '../rings/plan'
 import RenameDialog from '../desk/RenameDialog.vue'
 
 const plan = usePlan()
-const notice = useNotice()
-const pickToCut = usePick()
 const router = useRouter()
 const queries = useQueryClient()
 const find = ref('')
@@ -40,50 +37,21 @@ const entries = computed(() => found.value?.entries ?? [])
 const refresh = () => queries.invalidateQueries({ queryKey: ['plans'] })
 const day = (text: string) => new Date(text).toLocaleDateString(undefined, { dateStyle: 'medium' })
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
-    await work()
-  } catch (thrown) {
-    notice.fail(thrown)
-    await refresh()
-  }
-}
+const { attempt, rename, acts } = useShelf<KeptPlan>({
+  add: (body) => data(api.POST('/api/plans', { body })),
+  replace: ({ id, revision }, body) =>
+    data(api.PUT('/api/plans/{id}', { params: { path: { id }, query: { revision } }, body })),
+  archive: (id, body) => data(api.POST('/api/plans/{id}/archive', { params: { path: { id } }, body })),
+  count: (record) => record.request.rings_n ?? 1,
+  refresh,
+  desk: plan,
+})
 
 const open = (entry: PlanEntry) =>
   attempt(async () => {
     await plan.openKept(entry)
     await router.push('/rings')
   })
-
-const pick = ({ id, record }: PlanEntry) =>
-  attempt(() => pickToCut(id, record.name, record.request.rings_n ?? 1))
-
-const duplicate = ({ record }: PlanEntry) =>
-  attempt(async () => {
-    const name = `${record.name.slice(0, 73)}, copy`
-    const written = await data(api.POST('/api/plans', { body: { ...record, name } }))
-    await refresh()
-    notice.did(`Duplicated as “${name}”.`, written.undo, refresh)
-  })
-
-const archive = ({ id, revision, record, archived: away }: PlanEntry) =>
-  attempt(async () => {
-    const written = await data(
-      api.POST('/api/plans/{id}/archive', { params: { path: { id } }, body: { revision, archived: !away } }),
-    )
-    await refresh()
-    notice.did(`“${record.name}” was ${away ? 'taken out again' : 'put away'}.`, written.undo, refresh)
-  })
-
-async function rename({ id, revision }: { id: number; revision: number }, body: PlanEntry['record']) {
-  const written = await data(
-    api.PUT('/api/plans/{id}', { params: { path: { id }, query: { revision } }, body }),
-  )
-  if (plan.kept?.id === id) {
-    plan.kept = { id, revision: written.entry.revision, name: body.name, note: body.note ?? '' }
-  }
-  return written
-}
 </script>
 
 <template>
@@ -125,38 +93,7 @@ async function rename({ id, revision }: { id: number; revision: number }, body: 
         <p class="sentence">{{ entry.sentence }}</p>
         <p v-if="entry.record.note" class="quiet note">{{ entry.record.note }}</p>
         <span class="quiet date">{{ day(entry.updated_at) }}</span>
-        <v-menu location="bottom end">
-          <template #activator="{ props: activator }">
-            <v-btn
-              v-bind="activator"
-              class="more"
-              :icon="mdiDotsHorizontal"
-              density="comfortable"
-              :aria-label="`More for ${entry.record.name}`"
-              data-test="more"
-            />
-          </template>
-          <div class="popover">
-            <button type="button" class="plain menu-line" data-test="rename" @click="renaming = entry">
-              Rename or change the note
-            </button>
-            <button type="button" class="plain menu-line" data-test="duplicate" @click="duplicate(entry)">
-              Duplicate
-            </button>
-            <button
-              v-if="!entry.archived"
-              type="button"
-              class="plain menu-line"
-              data-test="pick"
-              @click="pick(entry)"
-            >
-              Pick to be cut
-            </button>
-            <button type="button" class="plain menu-line" data-test="archive" @click="archive(entry)">
-              {{ entry.archived ? 'Take out again' : 'Put away' }}
-            </button>
-          </div>
-        </v-menu>
+        <MoreMenu class="more" :of="entry.record.name" :acts="acts(entry, (row) => (renaming = row))" />
       </li>
     </ul>
     <nav v-if="found && found.total > most" class="pages" aria-label="Pages">

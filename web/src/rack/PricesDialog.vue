@@ -4,6 +4,7 @@ import { api, data, faultsOf, type Fault, type Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import { useWords } from '../shared/words'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 /** What a gram of each metal is reckoned at, the currency and the hour rate; typed, or from the feed. */
 const open = defineModel<boolean>({ required: true })
@@ -60,41 +61,45 @@ async function keep() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="560" scrollable aria-label="Metal prices and hour rate">
-    <form class="popover form" novalidate @submit.prevent="keep">
-      <h2>Money</h2>
-      <div class="pair">
-        <v-text-field
-          v-model="currency"
-          label="What you reckon in"
-          placeholder="florins"
-          maxlength="8"
-          autofocus
-          data-test="currency"
-        />
-        <v-text-field v-model="rate" label="Your hour rate" inputmode="decimal" data-test="hour-rate" />
-      </div>
-      <h2 class="mt-4">A gram of metal</h2>
-      <p class="quiet">For what scrap is worth, and what the wire of a piece costs where no lot says.</p>
-      <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">Fill in from the feed</v-btn>
-      <p v-if="source" class="quiet">{{ source }}</p>
-      <div class="prices">
-        <v-text-field
-          v-for="metal in words?.metals ?? []"
-          :key="metal.word"
-          v-model="prices[metal.word]"
-          :label="metal.shown"
-          inputmode="decimal"
-          autocomplete="off"
-        />
-      </div>
-      <p v-for="fault in faults" :key="fault.field" class="stop" role="alert">{{ fault.sentence }}</p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="keep-prices">Keep</v-btn>
-        <v-btn @click="open = false">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog
+    v-model="open"
+    title="Money"
+    name="Metal prices and hour rate"
+    :width="560"
+    form
+    @submit="keep"
+  >
+    <div class="pair">
+      <v-text-field
+        v-model="currency"
+        label="What you reckon in"
+        placeholder="florins"
+        maxlength="8"
+        autofocus
+        data-test="currency"
+      />
+      <v-text-field v-model="rate" label="Your hour rate" inputmode="decimal" data-test="hour-rate" />
+    </div>
+    <h2 class="mt-4">A gram of metal</h2>
+    <p class="quiet">For what scrap is worth, and what the wire of a piece costs where no lot says.</p>
+    <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">Fill in from the feed</v-btn>
+    <p v-if="source" class="quiet">{{ source }}</p>
+    <div class="prices">
+      <v-text-field
+        v-for="metal in words?.metals ?? []"
+        :key="metal.word"
+        v-model="prices[metal.word]"
+        :label="metal.shown"
+        inputmode="decimal"
+        autocomplete="off"
+      />
+    </div>
+    <p v-for="fault in faults" :key="fault.field" class="stop" role="alert">{{ fault.sentence }}</p>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" data-test="keep-prices">Keep</v-btn>
+      <v-btn @click="open = false">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>
 
 <style scoped>

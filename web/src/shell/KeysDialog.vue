@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { isTyping } from '../shared/typing'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = ref(false)
 
@@ -28,22 +29,19 @@ useEventListener('keydown', (event) => {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="560" aria-label="Keys">
-    <div class="popover">
-      <h2>Keys</h2>
-      <table class="ledger">
-        <tbody>
-          <tr v-for="[key, does] in keys" :key="does">
-            <td>
-              <kbd>{{ key }}</kbd>
-            </td>
-            <td>{{ does }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <v-btn class="mt-3" @click="open = false">Close</v-btn>
-    </div>
-  </v-dialog>
+  <PaperDialog v-model="open" title="Keys" :width="560">
+    <table class="ledger">
+      <tbody>
+        <tr v-for="[key, does] in keys" :key="does">
+          <td>
+            <kbd>{{ key }}</kbd>
+          </td>
+          <td>{{ does }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+  </PaperDialog>
 </template>
 
 <style scoped>

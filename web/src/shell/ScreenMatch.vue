@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useSettings } from '../shared/settings'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
@@ -21,27 +22,24 @@ function keep() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="760" aria-label="Match the screen">
-    <div class="popover">
-      <h2>Match the screen</h2>
-      <p>
-        Lay a bank card on the screen and move the slider until the bar is as long as its long edge, 85.6 mm.
-      </p>
-      <div class="track"><div class="bar" :style="{ width: `${width}px` }" /></div>
-      <v-slider
-        v-model="width"
-        :min="180"
-        :max="700"
-        :step="0.5"
-        color="primary"
-        aria-label="Length of the bar"
-        hide-details
-      />
-      <v-btn variant="flat" color="primary" data-test="keep-match" @click="keep">It matches</v-btn>
-      <v-btn v-if="settings.pixelsPerMm" @click="settings.pixelsPerMm = null">Forget</v-btn>
-      <v-btn @click="open = false">Cancel</v-btn>
-    </div>
-  </v-dialog>
+  <PaperDialog v-model="open" title="Match the screen" :width="760">
+    <p>
+      Lay a bank card on the screen and move the slider until the bar is as long as its long edge, 85.6 mm.
+    </p>
+    <div class="track"><div class="bar" :style="{ width: `${width}px` }" /></div>
+    <v-slider
+      v-model="width"
+      :min="180"
+      :max="700"
+      :step="0.5"
+      color="primary"
+      aria-label="Length of the bar"
+      hide-details
+    />
+    <v-btn variant="flat" color="primary" data-test="keep-match" @click="keep">It matches</v-btn>
+    <v-btn v-if="settings.pixelsPerMm" @click="settings.pixelsPerMm = null">Forget</v-btn>
+    <v-btn @click="open = false">Cancel</v-btn>
+  </PaperDialog>
 </template>
 
 <style scoped>

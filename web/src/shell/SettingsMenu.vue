@@ -4,6 +4,7 @@ import type { Settings } from '../api/client'
 import ScreenMatch from './ScreenMatch.vue'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
@@ -35,48 +36,45 @@ const themes = [
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="460" aria-label="Units, look and screen">
-    <div class="popover">
-      <h2>Units, look and screen</h2>
-      <fieldset
-        v-for="group in [
-          { legend: 'First unit, and that of a bare number', key: 'unit', choices: units },
-          { legend: 'Gauge of a bare number, like 18 ga', key: 'gauge', choices: gauges },
-          { legend: 'Light or dark', key: 'theme', choices: themes },
-        ] as const"
-        :key="group.key"
-      >
-        <legend class="quiet">{{ group.legend }}</legend>
-        <label v-for="choice in group.choices" :key="choice.value" class="option">
-          <input
-            type="radio"
-            :name="group.key"
-            :value="choice.value"
-            :checked="settings.settings[group.key] === choice.value"
-            @change="keep({ [group.key]: choice.value })"
-          />
-          {{ choice.title }}
-        </label>
-      </fieldset>
-      <v-text-field
-        :model-value="settings.settings.workshop_name"
-        label="Workshop's name, for sheets and labels"
-        maxlength="60"
-        @change="keep({ workshop_name: ($event.target as HTMLInputElement).value })"
-      />
-      <p class="quiet mt-4">
-        {{
-          settings.pixelsPerMm
-            ? 'This screen is matched: drawings can be shown at true size.'
-            : 'This screen is not matched yet, so drawings cannot be shown at true size.'
-        }}
-      </p>
-      <v-btn class="ml-n4" color="primary" data-test="match-screen" @click="matching = true">
-        Match the screen
-      </v-btn>
-      <ScreenMatch v-model="matching" />
-      <hr class="rule my-3" />
-      <v-btn class="ml-n4" @click="open = false">Close</v-btn>
-    </div>
-  </v-dialog>
+  <PaperDialog v-model="open" title="Units, look and screen" :width="460">
+    <fieldset
+      v-for="group in [
+        { legend: 'First unit, and that of a bare number', key: 'unit', choices: units },
+        { legend: 'Gauge of a bare number, like 18 ga', key: 'gauge', choices: gauges },
+        { legend: 'Light or dark', key: 'theme', choices: themes },
+      ] as const"
+      :key="group.key"
+    >
+      <legend class="quiet">{{ group.legend }}</legend>
+      <label v-for="choice in group.choices" :key="choice.value" class="option">
+        <input
+          type="radio"
+          :name="group.key"
+          :value="choice.value"
+          :checked="settings.settings[group.key] === choice.value"
+          @change="keep({ [group.key]: choice.value })"
+        />
+        {{ choice.title }}
+      </label>
+    </fieldset>
+    <v-text-field
+      :model-value="settings.settings.workshop_name"
+      label="Workshop's name, for sheets and labels"
+      maxlength="60"
+      @change="keep({ workshop_name: ($event.target as HTMLInputElement).value })"
+    />
+    <p class="quiet mt-4">
+      {{
+        settings.pixelsPerMm
+          ? 'This screen is matched: drawings can be shown at true size.'
+          : 'This screen is not matched yet, so drawings cannot be shown at true size.'
+      }}
+    </p>
+    <v-btn class="ml-n4" color="primary" data-test="match-screen" @click="matching = true">
+      Match the screen
+    </v-btn>
+    <ScreenMatch v-model="matching" />
+    <hr class="rule my-3" />
+    <v-btn class="ml-n4" @click="open = false">Close</v-btn>
+  </PaperDialog>
 </template>

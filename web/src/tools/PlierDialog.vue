@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Plier, type PlierEntry } from '../api/client'
 import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 const entry = defineModel<PlierEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
@@ -132,54 +133,58 @@ async function keep() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="460" aria-label="A pair of pliers">
-    <form class="popover" novalidate @submit.prevent="keep">
-      <h2>{{ entry === 'new' ? 'Add pliers' : 'Change the pliers' }}</h2>
-      <fieldset>
-        <legend class="visually-hidden">Jaws</legend>
-        <label v-for="choice in kinds" :key="choice.value" class="option">
-          <input v-model="jaws" type="radio" name="jaws" :value="choice.value" /> {{ choice.title }}
-        </label>
-      </fieldset>
-      <v-text-field
-        v-model="texts.name"
-        label="What you call them"
-        placeholder="slim round-nose"
-        maxlength="60"
-        autofocus
-        :error-messages="at('name')"
-        data-test="plier-name"
-      />
-      <label v-if="jaws === 'round-nose'" class="option mt-2">
-        <input v-model="measured" type="checkbox" data-test="by-places" /> from two places measured with a
-        caliper
+  <PaperDialog
+    v-model="open"
+    :title="entry === 'new' ? 'Add pliers' : 'Change the pliers'"
+    name="A pair of pliers"
+    :width="460"
+    form
+    @submit="keep"
+  >
+    <fieldset>
+      <legend class="visually-hidden">Jaws</legend>
+      <label v-for="choice in kinds" :key="choice.value" class="option">
+        <input v-model="jaws" type="radio" name="jaws" :value="choice.value" /> {{ choice.title }}
       </label>
-      <v-text-field
-        v-for="field in fields"
-        :key="field.key"
-        v-model="texts[field.key]"
-        :label="field.label"
-        :hint="field.hint"
-        persistent-hint
-        autocomplete="off"
-        :error-messages="at(field.key)"
-        :data-test="field.key"
-      />
-      <v-text-field
-        v-if="jaws !== 'round-nose'"
-        v-model="texts.diameters_mm"
-        :label="jaws === 'stepped' ? 'Diameters of the steps, from the tip' : 'Diameters of the two jaws'"
-        :hint="jaws === 'stepped' ? '2, 3, 5 mm; with commas between' : '1.5, 2.3'"
-        persistent-hint
-        autocomplete="off"
-        :error-messages="at('diameters_mm')"
-        data-test="diameters"
-      />
-      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="keep-plier">Keep</v-btn>
-        <v-btn @click="entry = null">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+    </fieldset>
+    <v-text-field
+      v-model="texts.name"
+      label="What you call them"
+      placeholder="slim round-nose"
+      maxlength="60"
+      autofocus
+      :error-messages="at('name')"
+      data-test="plier-name"
+    />
+    <label v-if="jaws === 'round-nose'" class="option mt-2">
+      <input v-model="measured" type="checkbox" data-test="by-places" /> from two places measured with a
+      caliper
+    </label>
+    <v-text-field
+      v-for="field in fields"
+      :key="field.key"
+      v-model="texts[field.key]"
+      :label="field.label"
+      :hint="field.hint"
+      persistent-hint
+      autocomplete="off"
+      :error-messages="at(field.key)"
+      :data-test="field.key"
+    />
+    <v-text-field
+      v-if="jaws !== 'round-nose'"
+      v-model="texts.diameters_mm"
+      :label="jaws === 'stepped' ? 'Diameters of the steps, from the tip' : 'Diameters of the two jaws'"
+      :hint="jaws === 'stepped' ? '2, 3, 5 mm; with commas between' : '1.5, 2.3'"
+      persistent-hint
+      autocomplete="off"
+      :error-messages="at('diameters_mm')"
+      data-test="diameters"
+    />
+    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" data-test="keep-plier">Keep</v-btn>
+      <v-btn @click="entry = null">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>

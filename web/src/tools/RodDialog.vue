@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Mandrel, type RodEntry } from '../api/client'
 import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
 
 const entry = defineModel<RodEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
@@ -112,40 +113,44 @@ async function keep() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="440" aria-label="A rod">
-    <form class="popover" novalidate @submit.prevent="keep">
-      <h2>{{ entry === 'new' ? 'Add a rod' : 'Change the rod' }}</h2>
-      <fieldset>
-        <legend class="visually-hidden">Outline</legend>
-        <label v-for="choice in shapes" :key="choice.value" class="option">
-          <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
-        </label>
-      </fieldset>
-      <v-text-field
-        v-model="texts.name"
-        label="What you call it"
-        placeholder="drill shank, dowel, hex key"
-        maxlength="60"
-        autofocus
-        :error-messages="at('name')"
-        data-test="rod-name"
-      />
-      <v-text-field
-        v-for="field in fields"
-        :key="field.key"
-        v-model="texts[field.key]"
-        :label="field.label"
-        :hint="field.hint"
-        persistent-hint
-        autocomplete="off"
-        :error-messages="at(field.key)"
-        :data-test="field.key"
-      />
-      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="keep-rod">Keep</v-btn>
-        <v-btn @click="entry = null">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog
+    v-model="open"
+    :title="entry === 'new' ? 'Add a rod' : 'Change the rod'"
+    name="A rod"
+    :width="440"
+    form
+    @submit="keep"
+  >
+    <fieldset>
+      <legend class="visually-hidden">Outline</legend>
+      <label v-for="choice in shapes" :key="choice.value" class="option">
+        <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
+      </label>
+    </fieldset>
+    <v-text-field
+      v-model="texts.name"
+      label="What you call it"
+      placeholder="drill shank, dowel, hex key"
+      maxlength="60"
+      autofocus
+      :error-messages="at('name')"
+      data-test="rod-name"
+    />
+    <v-text-field
+      v-for="field in fields"
+      :key="field.key"
+      v-model="texts[field.key]"
+      :label="field.label"
+      :hint="field.hint"
+      persistent-hint
+      autocomplete="off"
+      :error-messages="at(field.key)"
+      :data-test="field.key"
+    />
+    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" data-test="keep-rod">Keep</v-btn>
+      <v-btn @click="entry = null">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>

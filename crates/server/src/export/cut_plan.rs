@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use lorimant_core::fault::Faults;
 use lorimant_core::rack::cut_plan::{CutPlan, StockCut};
 use lorimant_core::wire::Wire;
-use lorimant_core::words::length::{LengthUnit, shown};
+use lorimant_core::words::length::{LengthUnit, of_wire};
 use serde::Deserialize;
 use utoipa::ToSchema;
 
@@ -38,9 +38,7 @@ pub(crate) struct PlanSheet {
 impl PlanSheet {
     pub fn check(&self) -> Result<(), Faults> {
         self.wire.check().map_err(|fault| fault.within("wire"))?;
-        self.plan
-            .check()
-            .map_err(|Faults(found)| Faults(found.into_iter().map(|fault| fault.within("plan")).collect()))
+        self.plan.check().map_err(|faults| faults.within("plan"))
     }
 
     fn name<'a>(&'a self, cut: &'a StockCut) -> &'a str {
@@ -65,7 +63,7 @@ fn pages(sheet: &PlanSheet, settings: &Settings) -> Vec<String> {
             page = Page::new(WIDTH, HEIGHT);
             y = 22.0;
         }
-        y = strip(&mut page, sheet, cut, longest, y);
+        y = strip(&mut page, sheet, cut, (longest, settings.unit), y);
     }
     pages.push(foot(page, pages.len() + 1, &title));
     pages
@@ -79,19 +77,29 @@ fn head(page: &mut Page, sheet: &PlanSheet, settings: &Settings, title: &str) ->
     page.rule(LEFT, RIGHT, 25.0);
     let mut y = page.paragraph(LEFT, 32.0, Type::serif(4.6), RIGHT - LEFT, &sheet.plan.sentence);
     for short in &sheet.plan.short {
-        let said =
-            format!("Short: {} of {}, {} mm of wire.", short.n, short.demand, shown(short.length_mm, 1));
+        let said = format!(
+            "Short: {} of {}, {} of wire.",
+            short.n,
+            short.demand,
+            of_wire(short.length_mm, settings.unit)
+        );
         y = page.paragraph(LEFT, y + 0.5, Type::sans(3.6).bold(), RIGHT - LEFT, &said);
     }
     page.paragraph(LEFT, y + 0.5, Type::sans(3.2).quiet(), RIGHT - LEFT, &sheet.plan.caution) + 4.0
 }
 
 /// One lot: a box to tick, its name, a strip to scale, what to do.
-fn strip(page: &mut Page, sheet: &PlanSheet, cut: &StockCut, longest: f64, y: f64) -> f64 {
+fn strip(
+    page: &mut Page,
+    sheet: &PlanSheet,
+    cut: &StockCut,
+    (longest, unit): (f64, LengthUnit),
+    y: f64,
+) -> f64 {
     let colour = sheet.wire.metal.figures().colour;
     let scale = (RIGHT - STRIP_LEFT) / longest;
     page.frame((LEFT, y), (TICK, TICK));
-    let said = format!("{} · {} mm", sheet.name(cut), shown(cut.length_mm, 1));
+    let said = format!("{} · {}", sheet.name(cut), of_wire(cut.length_mm, unit));
     page.text(STRIP_LEFT, y + 3.2, Type::sans(3.8).bold(), &said);
     let top = y + 5.4;
     let mut x = STRIP_LEFT;

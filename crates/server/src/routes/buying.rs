@@ -119,7 +119,7 @@ async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
         read(state, |c| Ok((rack::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
     let picked: Vec<picked::Picked> = picks.into_iter().map(|one| one.picked).collect();
     let wanted: Vec<(Wire, f64)> =
-        picked::by_wire(&picked, unit)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
+        picked::by_wire(&picked, &[], unit)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
     let there: Vec<(Wire, f64)> =
         lots.into_iter().map(|lot| (lot.entry.record.wire, lot.standing.left_mm)).collect();
     let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();

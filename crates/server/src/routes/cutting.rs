@@ -11,6 +11,7 @@ use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::cut_plan::picked::{self, WireDemand};
 use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Stock};
 use lorimant_core::rack::stock::booking::LotCut;
+use lorimant_core::rack::stock::buying::Keeping;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -48,10 +49,14 @@ const SOLVING: Duration = Duration::from_millis(800);
 /// before spools, then few rests.
 #[utoipa::path(post, path = "/api/cut-plans/solve", request_body = CutRequest,
     responses((status = 200, body = CutPlan), (status = 422, body = Problem)))]
-async fn solve_cut_plan(Body(request): Body<CutRequest>) -> Result<Json<CutPlan>, Problem> {
+async fn solve_cut_plan(
+    Shared(state): Shared<State>,
+    Body(request): Body<CutRequest>,
+) -> Result<Json<CutPlan>, Problem> {
+    let unit = state.store.workshop().habits.unit;
     let solving = tokio::task::spawn_blocking(move || {
         let start = Instant::now();
-        request.solve(&|_| start.elapsed() < SOLVING)
+        request.solve(unit, &|_| start.elapsed() < SOLVING)
     });
     let plan = solving.await.map_err(|_| Problem::internal("The cut plan could not be worked out."))?;
     Ok(Json(plan?))
@@ -64,7 +69,7 @@ async fn start_cut_plan(
     Shared(state): Shared<State>,
     Body(request): Body<CutRequest>,
 ) -> Result<(StatusCode, Json<JobState>), Problem> {
-    let id = state.jobs.start(request)?;
+    let id = state.jobs.start(request, state.store.workshop().habits.unit)?;
     Ok((StatusCode::CREATED, Json(state.jobs.state(id).ok_or_else(|| no_job(id))?)))
 }
 
@@ -182,11 +187,9 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
     let (picks, lots, keepings) =
         read(&state, |c| Ok((rack::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
     let picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
-    let wires = picked::by_wire(&picked, unit)?;
-    let wanted = wires.into_iter().map(|mut demand| {
-        if let Some(keeping) = keepings.iter().find(|entry| entry.record.wire.stands_for(&demand.wire)) {
-            demand.shortest_useful_mm = keeping.record.useful_mm();
-        }
+    let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
+    let wires = picked::by_wire(&picked, &keepings, unit)?;
+    let wanted = wires.into_iter().map(|demand| {
         let of_wire: Vec<_> =
             lots.iter().filter(|lot| lot.entry.record.wire.stands_for(&demand.wire)).collect();
         let stock = of_wire.iter().map(|lot| Stock {
@@ -195,12 +198,9 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
             kind: lot.entry.record.kind,
         });
         let names = of_wire.iter().map(|lot| (lot.entry.id.to_string(), lot.entry.name.clone()));
-        let picks = picks
-            .iter()
-            .filter(|one| one.picked.piece.wire().stands_for(&demand.wire))
-            .map(|one| one.pick.id);
+        let ids = demand.picks.iter().map(|at| picks[*at].pick.id).collect();
         let colour = demand.wire.metal.figures().colour;
-        Wanted { colour, stock: stock.collect(), names: names.collect(), picks: picks.collect(), demand }
+        Wanted { colour, stock: stock.collect(), names: names.collect(), picks: ids, demand }
     });
     Ok(Json(wanted.collect()))
 }
@@ -211,7 +211,7 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
 struct Cuts {
     /// What was cut from each lot.
     lots: Vec<LotCut>,
-    /// Picks that are made now and come off the list.
+    /// The picks the blanks are for, in the order of the demands: what is cut of each comes off the list.
     #[serde(default)]
     picks: Vec<i64>,
 }
@@ -241,18 +241,23 @@ async fn book_cuts(
     }
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
     let lots_n = cuts.lots.len();
-    let undo = write(&state, move |t| {
+    let unit = state.store.workshop().habits.unit;
+    let booked = write(&state, move |t| {
         let undo = batch::next(t)?;
-        rack::book_cuts(t, undo, &cuts.lots)?;
-        for id in &cuts.picks {
-            let pick: Entry<Pick> = Shelf::Picks.get(t, *id)?;
-            Shelf::Picks.edit(t, undo, *id, pick.revision, &Edit::<Pick>::Archive(true))?;
-        }
-        Ok(undo)
+        rack::book_cuts(t, undo, &cuts.lots, unit)?;
+        let left = rack::take_off_picks(t, undo, &cuts.picks, &cuts.lots, unit)?;
+        Ok((undo, left))
     });
+    let (undo, left) = booked.await?;
     let lots = if lots_n == 1 { "one lot".to_owned() } else { format!("{lots_n} lots") };
-    let sentence = format!("Booked: {blanks} blanks from {lots}.");
-    Ok((StatusCode::CREATED, Json(BookedCuts { undo: undo.await?, sentence })))
+    let blanks = if blanks == 1 { "1 blank".to_owned() } else { format!("{blanks} blanks") };
+    let picked = match left {
+        Some(0) => " Nothing of it is picked any more.".to_owned(),
+        Some(left) => format!(" {left} of what is picked are still to be cut."),
+        None => String::new(),
+    };
+    let sentence = format!("Booked: {blanks} from {lots}.{picked}");
+    Ok((StatusCode::CREATED, Json(BookedCuts { undo, sentence })))
 }
 
 /// A cut plan as a file: `cut-plan.pdf` or `cut-plan.csv`.

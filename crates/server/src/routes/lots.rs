@@ -6,7 +6,7 @@ use axum::http::StatusCode;
 use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::scale::Weighed;
-use lorimant_core::rack::stock::{Lot, Movement, MovementKind, both_ways, scale};
+use lorimant_core::rack::stock::{Lot, Movement, MovementKind, scale};
 use lorimant_core::wire::metal::Metal;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -25,6 +25,7 @@ use crate::store::shelf::{Edit, Shelf, Written};
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(list_lots, receive_lot))
+        .routes(routes!(receiving_lot))
         .routes(routes!(metal_totals))
         .routes(routes!(get_lot, change_lot))
         .routes(routes!(archive_lot))
@@ -110,19 +111,37 @@ struct BookedLot {
     responses((status = 201, body = BookedLot), (status = 422, body = Problem)))]
 async fn receive_lot(
     Shared(state): Shared<State>,
-    Body(Received { mut lot, length_mm, mass_g }): Body<Received>,
+    Body(Received { lot, length_mm, mass_g }): Body<Received>,
 ) -> Result<(StatusCode, Json<BookedLot>), Problem> {
-    lot.check()?;
-    let (length_mm, _) = both_ways(&lot.wire, length_mm, mass_g)?;
-    let note = lot.bought_on.as_ref().map(|day| format!("came in {day}")).unwrap_or_default();
-    let line = Movement { kind: MovementKind::Bought, length_mm, note };
-    line.check()?;
-    lot.bought_mm = lot.bought_mm.or(Some(length_mm));
+    let (lot, line) = lot.received(length_mm, mass_g)?;
     let booked = write(&state, move |t| {
         let undo = batch::next(t)?;
         Ok(BookedLot { lot: rack::receive(t, undo, &lot, &[line])?, undo })
     });
     Ok((StatusCode::CREATED, Json(booked.await?)))
+}
+
+/// What receiving a lot would do.
+#[derive(Serialize, ToSchema)]
+struct Receiving {
+    /// Which lot it will be, in a sentence.
+    sentence: String,
+    /// Its length, mm.
+    length_mm: f64,
+}
+
+/// Says which lot would be received, and beside which; nothing is booked.
+#[utoipa::path(post, path = "/api/lots/receiving", request_body = Received,
+    responses((status = 200, body = Receiving), (status = 422, body = Problem)))]
+async fn receiving_lot(
+    Shared(state): Shared<State>,
+    Body(Received { lot, length_mm, mass_g }): Body<Received>,
+) -> Result<Json<Receiving>, Problem> {
+    let (lot, line) = lot.received(length_mm, mass_g)?;
+    let there = read(&state, rack::in_stock).await?;
+    let others: Vec<Lot> = there.into_iter().map(|lot| lot.entry.record).collect();
+    let sentence = lot.receiving(line.length_mm, &others, state.store.workshop().habits.unit);
+    Ok(Json(Receiving { sentence, length_mm: line.length_mm }))
 }
 
 /// One lot with what is left of it.
@@ -271,9 +290,10 @@ async fn weigh_lot(
     Body(Weighing { typed, book }): Body<Weighing>,
 ) -> Result<Json<WeighedLot>, Problem> {
     let gross_g = scale::read(&typed)?;
+    let unit = state.store.workshop().habits.unit;
     if !book {
         let lot = read(&state, move |connection| rack::lot(connection, id)).await?;
-        let weighed = lot.entry.record.weighed(gross_g, lot.standing.left_mm)?;
+        let weighed = lot.entry.record.weighed(gross_g, lot.standing.left_mm, unit)?;
         return Ok(Json(WeighedLot { weighed, lot, undo: None }));
     }
     let booked = write(&state, move |t| {
@@ -281,7 +301,7 @@ async fn weigh_lot(
         let weighed = lot
             .entry
             .record
-            .weighed(gross_g, lot.standing.left_mm)
+            .weighed(gross_g, lot.standing.left_mm, unit)
             .map_err(lorimant_core::fault::Faults::from)?;
         let Some(line) = weighed.correction() else { return Ok(WeighedLot { weighed, lot, undo: None }) };
         let undo = batch::next(t)?;

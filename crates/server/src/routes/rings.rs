@@ -156,7 +156,7 @@ async fn how_many(
             );
         }
     };
-    Ok(Json(supply.makes(&question.request)?))
+    Ok(Json(supply.makes(&question.request, state.store.workshop().habits.unit)?))
 }
 
 /// A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`.

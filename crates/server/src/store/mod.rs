@@ -95,7 +95,7 @@ impl Store {
             let blades: Vec<shelf::Entry<KeptBlade>> = Shelf::Blades.all(connection)?;
             let blades = blades.into_iter().map(|entry| entry.record.blade).collect();
             let pliers = Shelf::Pliers.all(connection)?.into_iter().map(|entry| entry.record).collect();
-            Ok(Workshop { rods, pliers, blades, habits: settings.habits() })
+            Ok(Workshop { rods, pliers, blades, habits: settings.habits(), hand: settings.hand })
         })?;
         *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = Arc::new(fresh);
         Ok(())

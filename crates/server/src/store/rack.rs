@@ -2,12 +2,12 @@
 
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::cut_plan::picked::Picked;
+use lorimant_core::rack::cut_plan::picked::{Picked, remaining};
 use lorimant_core::rack::stock::StockKind;
-use lorimant_core::rack::stock::booking::LotCut;
+use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
 use lorimant_core::rack::stock::buying::Keeping;
-use lorimant_core::rack::stock::scrap::{Cleanliness, ScrapChange};
-use lorimant_core::rack::stock::{Lot, Movement, MovementKind, Standing};
+use lorimant_core::rack::stock::scrap::ScrapChange;
+use lorimant_core::rack::stock::{Lot, Movement, Standing};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::Metal;
 use lorimant_core::words::length::LengthUnit;
@@ -203,47 +203,57 @@ pub(crate) fn set_aside(
     name: &str,
     length_mm: f64,
 ) -> Result<Stocked> {
-    let Stocked { entry, standing, .. } = lot(t, from)?;
-    let (kind, note) = (MovementKind::Corrected, format!("set aside as “{name}”"));
-    ledger::book(t, batch, from, &Movement { kind, length_mm: -length_mm, note })?;
-    let per_metre = standing.per_metre;
-    let old = entry.record;
-    let offcut = Lot {
-        name: name.to_owned(),
-        kind: StockKind::Offcut,
-        price: per_metre.and_then(|price| Lot::price_of_length(price, length_mm)),
-        bought_mm: per_metre.map(|_| length_mm),
-        tare_g: None,
-        note: format!("from {}", old.name),
-        ..old
-    };
-    offcut.check()?;
-    let note = format!("set aside from “{}”", entry.name);
-    receive(t, batch, &offcut, &[Movement { kind, length_mm, note }])
+    let Stocked { entry, .. } = lot(t, from)?;
+    let (rest, out, onto) = entry.record.set_aside(name, length_mm);
+    rest.check()?;
+    ledger::book(t, batch, from, &out)?;
+    receive(t, batch, &rest, &[onto])
 }
 
 /// Books what a cut plan took: all of it or nothing. Rests too short to use go to clean scrap.
-pub(crate) fn book_cuts(t: &Transaction, batch: i64, cuts: &[LotCut]) -> Result<()> {
+pub(crate) fn book_cuts(t: &Transaction, batch: i64, cuts: &[LotCut], unit: LengthUnit) -> Result<()> {
     for (i, cut) in cuts.iter().enumerate() {
         let Stocked { entry, standing, .. } = lot(t, cut.lot)?;
-        let lines = cut.lines(standing.left_mm).map_err(|Faults(found)| {
-            let place = format!("lots[{i}]");
-            Faults(found.into_iter().map(|fault| fault.within(&place)).collect())
-        })?;
+        let lines =
+            cut.lines(standing.left_mm, unit).map_err(|faults| faults.within(&format!("lots[{i}]")))?;
         ledger::book_all(t, batch, cut.lot, &lines)?;
-        let scrapped: f64 =
-            lines.iter().filter(|line| line.kind == MovementKind::Scrapped).map(|l| -l.length_mm).sum();
-        let mass_g = entry.record.wire.mass_g(scrapped);
-        if mass_g >= 0.001 {
-            let (metal, note) = (entry.record.wire.metal, format!("rest of {}", entry.name));
-            ledger::book_scrap(
-                t,
-                batch,
-                &ScrapChange { metal, cleanliness: Cleanliness::Clean, mass_g, note },
-            )?;
+        if let Some(scrap) = entry.record.scrap_of(&lines) {
+            ledger::book_scrap(t, batch, &scrap)?;
         }
     }
     Ok(())
+}
+
+/// Takes what was cut off the picks it is for; gives how many pieces of them are still to be cut, where any were
+/// named.
+pub(crate) fn take_off_picks(
+    t: &Transaction,
+    batch: i64,
+    ids: &[i64],
+    cuts: &[LotCut],
+    unit: LengthUnit,
+) -> Result<Option<u64>> {
+    if ids.is_empty() {
+        return Ok(None);
+    }
+    let mut picks: Vec<(Entry<Pick>, Picked)> = vec![];
+    for id in ids {
+        let pick: Entry<Pick> = Shelf::Picks.get(t, *id)?;
+        let (picked, _) = pickable(t, pick.record.entry, pick.record.pieces_n)?;
+        picks.push((pick, picked));
+    }
+    let picked: Vec<Picked> = picks.iter().map(|(_, picked)| picked.clone()).collect();
+    let blanks: Vec<BlanksCut> = cuts.iter().flat_map(|lot| lot.cuts.iter().cloned()).collect();
+    let left = remaining(&picked, &blanks, unit)?;
+    for ((pick, _), left) in picks.iter().zip(&left) {
+        let edit = match left {
+            0 => Edit::Archive(true),
+            left if *left < pick.record.pieces_n => Edit::Replace(Pick { pieces_n: *left, ..pick.record }),
+            _ => continue,
+        };
+        Shelf::Picks.edit(t, batch, pick.id, pick.revision, &edit)?;
+    }
+    Ok(Some(left.iter().map(|n| u64::from(*n)).sum()))
 }
 
 /// How each wire is kept.
@@ -285,23 +295,25 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
     match shelf.as_deref() {
         Some("plan") => {
             let kept: Entry<KeptPlan> = Shelf::Plans.get(connection, entry)?;
-            let mut record = kept.record;
-            record.request.rings_n = pieces_n;
-            let sentence = record.sentence();
-            Ok((Picked { what: record.name, piece: Piece::Rings(record.request) }, sentence))
+            let (record, piece) = (kept.record.clone(), Piece::Rings(kept.record.request));
+            Ok(picked_as(record.name, piece.with_count(pieces_n)))
         }
         Some(_) => {
             let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
-            let mut record = kept.record;
-            record.request.pieces_n = pieces_n;
-            let sentence = record.sentence();
-            Ok((Picked { what: record.name, piece: Piece::Finding(record.request) }, sentence))
+            let (record, piece) = (kept.record.clone(), Piece::Finding(kept.record.request));
+            Ok(picked_as(record.name, piece.with_count(pieces_n)))
         }
         None => {
             let said = format!("There is no kept plan or pattern number {entry} to pick.");
             Err(StoreError::Refused(Fault::new("entry", said).into()))
         }
     }
+}
+
+/// What is picked with its sentence.
+fn picked_as(what: String, piece: Piece) -> (Picked, String) {
+    let sentence = piece.sentence(LengthUnit::Mm);
+    (Picked { what, piece }, sentence)
 }
 
 /// What is picked, in the order it was picked.

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiDotsHorizontal } from '@mdi/js'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -15,14 +14,12 @@ import {
 import BringIn from '../../desk/BringIn.vue'
 import RenameDialog from '../../desk/RenameDialog.vue'
 import PieceSketch from '../../drawing/PieceSketch.vue'
-import { useNotice } from '../../shared/notice'
-import { usePick } from '../../shared/picking'
+import { useShelf } from '../../desk/shelf'
+import MoreMenu from '../../shared/MoreMenu.vue'
 import { useKinds } from '../../shared/kinds'
 import { usePattern } from '../pattern'
 
 const queries = useQueryClient()
-const notice = useNotice()
-const pickToCut = usePick()
 const router = useRouter()
 const pattern = usePattern()
 const find = ref('')
@@ -100,46 +97,15 @@ const sketch = (request: PatternRequest) =>
 
 const refresh = () => queries.invalidateQueries({ queryKey: ['patterns'] })
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
-    await work()
-  } catch (thrown) {
-    notice.fail(thrown)
-    await refresh()
-  }
-}
-
-const pick = ({ id, record }: PatternEntry) =>
-  attempt(() => pickToCut(id, record.name, record.request.pieces_n ?? 1))
-
-const duplicate = ({ record }: PatternEntry) =>
-  attempt(async () => {
-    const name = `${record.name.slice(0, 73)}, copy`
-    const written = await data(api.POST('/api/patterns', { body: { ...record, name } }))
-    await refresh()
-    notice.did(`Duplicated as “${name}”.`, written.undo, refresh)
-  })
-
-const archive = ({ id, revision, record, archived: away }: PatternEntry) =>
-  attempt(async () => {
-    const written = await data(
-      api.POST('/api/patterns/{id}/archive', {
-        params: { path: { id } },
-        body: { revision, archived: !away },
-      }),
-    )
-    await refresh()
-    notice.did(`“${record.name}” was ${away ? 'taken out again' : 'put away'}.`, written.undo, refresh)
-  })
-
-async function rename({ id, revision }: { id: number; revision: number }, body: KeptPattern) {
-  const params = { path: { id }, query: { revision } }
-  const written = await data(api.PUT('/api/patterns/{id}', { params, body }))
-  if (pattern.kept?.id === id) {
-    pattern.kept = { id, revision: written.entry.revision, name: body.name, note: body.note ?? '' }
-  }
-  return written
-}
+const { rename, acts } = useShelf<KeptPattern>({
+  add: (body) => data(api.POST('/api/patterns', { body })),
+  replace: ({ id, revision }, body) =>
+    data(api.PUT('/api/patterns/{id}', { params: { path: { id }, query: { revision } }, body })),
+  archive: (id, body) => data(api.POST('/api/patterns/{id}/archive', { params: { path: { id } }, body })),
+  count: (record) => record.request.pieces_n ?? 1,
+  refresh,
+  desk: pattern,
+})
 
 const toRoom = (query: Record<string, string | number>) => router.push({ path: '/patterns/room', query })
 </script>
@@ -222,38 +188,7 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
                 {{ Number(entry.record.request.wire.size_mm.toFixed(2)) }} mm
               </span>
             </button>
-            <v-menu location="bottom end">
-              <template #activator="{ props: activator }">
-                <v-btn
-                  v-bind="activator"
-                  class="more"
-                  :icon="mdiDotsHorizontal"
-                  density="comfortable"
-                  :aria-label="`More for ${entry.record.name}`"
-                  data-test="more"
-                />
-              </template>
-              <div class="popover">
-                <button type="button" class="plain menu-line" data-test="rename" @click="renaming = entry">
-                  Rename or change the note
-                </button>
-                <button type="button" class="plain menu-line" data-test="duplicate" @click="duplicate(entry)">
-                  Duplicate
-                </button>
-                <button
-                  v-if="!entry.archived"
-                  type="button"
-                  class="plain menu-line"
-                  data-test="pick"
-                  @click="pick(entry)"
-                >
-                  Pick to be cut
-                </button>
-                <button type="button" class="plain menu-line" data-test="archive" @click="archive(entry)">
-                  {{ entry.archived ? 'Take out again' : 'Put away' }}
-                </button>
-              </div>
-            </v-menu>
+            <MoreMenu class="more" :of="entry.record.name" :acts="acts(entry, (row) => (renaming = row))" />
           </li>
         </ul>
       </section>

@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Target } from '../../api/client'
 import { usePattern } from '../pattern'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Backwards: a finished size, or a blank, and the free dimensions are solved for it. */
 const open = defineModel<boolean>({ required: true })
@@ -55,29 +56,26 @@ async function fit() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="480" aria-label="Come out as">
-    <form class="popover" novalidate @submit.prevent="fit">
-      <h2>Come out as</h2>
-      <p class="quiet">
-        Say what you want to hold; the free lengths are solved for it. To match the survivor of a pair, put
-        its wire and loop into the sentence first, then its height and width here.
-      </p>
-      <v-text-field
-        v-for="{ key, label, now } in measures"
-        :key="key"
-        v-model="texts[key]"
-        :label="label"
-        :placeholder="`now ${now()?.toFixed(2)} mm`"
-        persistent-placeholder
-        autocomplete="off"
-        :error-messages="faults[key]"
-        :data-test="`fit-${key}`"
-      />
-      <p v-for="sentence in faults.rest" :key="sentence" class="stop mt-2" role="alert">{{ sentence }}</p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="fit">Solve</v-btn>
-        <v-btn @click="open = false">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog v-model="open" title="Come out as" :width="480" form @submit="fit">
+    <p class="quiet">
+      Say what you want to hold; the free lengths are solved for it. To match the survivor of a pair, put its
+      wire and loop into the sentence first, then its height and width here.
+    </p>
+    <v-text-field
+      v-for="{ key, label, now } in measures"
+      :key="key"
+      v-model="texts[key]"
+      :label="label"
+      :placeholder="`now ${now()?.toFixed(2)} mm`"
+      persistent-placeholder
+      autocomplete="off"
+      :error-messages="faults[key]"
+      :data-test="`fit-${key}`"
+    />
+    <p v-for="sentence in faults.rest" :key="sentence" class="stop mt-2" role="alert">{{ sentence }}</p>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="fit">Solve</v-btn>
+      <v-btn @click="open = false">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fit, type Piece } from '../../api/client'
 import { usePattern } from '../pattern'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Whether another kept piece goes into this one, and this one into it. */
 const open = defineModel<boolean>({ required: true })
@@ -59,37 +60,34 @@ watch(open, () => {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="620" aria-label="Goes with">
-    <div class="popover">
-      <h2>Goes with</h2>
-      <p class="quiet">
-        Whether a kept ring or finding goes into this one, with a tenth of a millimetre to spare.
-      </p>
-      <p v-if="!others.length" data-test="no-mates">
-        Nothing is kept to try it with. Plan some rings, or keep another pattern.
-      </p>
-      <div class="list">
-        <template v-for="other in others" :key="other.key">
-          <button
-            type="button"
-            class="plain menu-line other"
-            :aria-expanded="chosen === other.key"
-            data-test="mate"
-            @click="check(other.key, other.mate)"
-          >
-            {{ other.name }} <span class="quiet">{{ other.says }}</span>
-          </button>
-          <ul v-if="chosen === other.key" class="fits" data-test="fits">
-            <li v-for="fit in fits" :key="fit.sentence" :class="{ watch: !fit.ok }">
-              <b>{{ fit.ok ? 'Goes.' : 'Does not go.' }}</b> {{ fit.sentence }}
-            </li>
-            <li v-for="sentence in faults" :key="sentence" class="stop">{{ sentence }}</li>
-          </ul>
-        </template>
-      </div>
-      <v-btn class="mt-3" @click="open = false">Close</v-btn>
+  <PaperDialog v-model="open" title="Goes with" :width="620">
+    <p class="quiet">
+      Whether a kept ring or finding goes into this one, with a tenth of a millimetre to spare.
+    </p>
+    <p v-if="!others.length" data-test="no-mates">
+      Nothing is kept to try it with. Plan some rings, or keep another pattern.
+    </p>
+    <div class="list">
+      <template v-for="other in others" :key="other.key">
+        <button
+          type="button"
+          class="plain menu-line other"
+          :aria-expanded="chosen === other.key"
+          data-test="mate"
+          @click="check(other.key, other.mate)"
+        >
+          {{ other.name }} <span class="quiet">{{ other.says }}</span>
+        </button>
+        <ul v-if="chosen === other.key" class="fits" data-test="fits">
+          <li v-for="fit in fits" :key="fit.sentence" :class="{ watch: !fit.ok }">
+            <b>{{ fit.ok ? 'Goes.' : 'Does not go.' }}</b> {{ fit.sentence }}
+          </li>
+          <li v-for="sentence in faults" :key="sentence" class="stop">{{ sentence }}</li>
+        </ul>
+      </template>
     </div>
-  </v-dialog>
+    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+  </PaperDialog>
 </template>
 
 <style scoped>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { api, data, type PatternRequest } from '../../api/client'
 import type { useOver } from './over'
 import { usePattern } from '../pattern'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Choosing what to lay over the piece: an earlier revision, another kept pattern. */
 const props = defineProps<{ over: ReturnType<typeof useOver> }>()
@@ -37,43 +38,38 @@ async function bringBack(request: PatternRequest) {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="640" aria-label="Compare">
-    <div class="popover">
-      <h2>Compare</h2>
-      <p class="quiet">What you choose is laid over the drawing in outline, and what differs is listed.</p>
-      <div class="list">
-        <template v-if="pattern.kept && revisions?.length">
-          <h3>Revisions of “{{ pattern.kept.name }}”</h3>
-          <div v-for="one in revisions" :key="one.revision" class="one" data-test="revision">
-            <button
-              type="button"
-              class="plain menu-line"
-              @click="lay(`revision ${one.revision}`, one.record.request)"
-            >
-              Revision {{ one.revision }}, {{ when(one.made_at) }}
-              <span class="quiet">{{ one.sentence }}</span>
-            </button>
-            <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)"
-              >Bring back</v-btn
-            >
-          </div>
-        </template>
-        <h3>Kept patterns</h3>
-        <p v-if="!others?.entries.length" class="quiet">None are kept yet.</p>
-        <button
-          v-for="entry in others?.entries ?? []"
-          :key="entry.id"
-          type="button"
-          class="plain menu-line"
-          data-test="lay-over"
-          @click="lay(`“${entry.record.name}”`, entry.record.request)"
-        >
-          {{ entry.record.name }} <span class="quiet">{{ entry.sentence }}</span>
-        </button>
-      </div>
-      <v-btn class="mt-3" @click="open = false">Close</v-btn>
+  <PaperDialog v-model="open" title="Compare" :width="640">
+    <p class="quiet">What you choose is laid over the drawing in outline, and what differs is listed.</p>
+    <div class="list">
+      <template v-if="pattern.kept && revisions?.length">
+        <h3>Revisions of “{{ pattern.kept.name }}”</h3>
+        <div v-for="one in revisions" :key="one.revision" class="one" data-test="revision">
+          <button
+            type="button"
+            class="plain menu-line"
+            @click="lay(`revision ${one.revision}`, one.record.request)"
+          >
+            Revision {{ one.revision }}, {{ when(one.made_at) }}
+            <span class="quiet">{{ one.sentence }}</span>
+          </button>
+          <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">Bring back</v-btn>
+        </div>
+      </template>
+      <h3>Kept patterns</h3>
+      <p v-if="!others?.entries.length" class="quiet">None are kept yet.</p>
+      <button
+        v-for="entry in others?.entries ?? []"
+        :key="entry.id"
+        type="button"
+        class="plain menu-line"
+        data-test="lay-over"
+        @click="lay(`“${entry.record.name}”`, entry.record.request)"
+      >
+        {{ entry.record.name }} <span class="quiet">{{ entry.sentence }}</span>
+      </button>
     </div>
-  </v-dialog>
+    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+  </PaperDialog>
 </template>
 
 <style scoped>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Transferred, type Wire } from '../../api/client'
 import { usePattern } from '../pattern'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** The same piece in another wire: proportions kept, blank worked out anew, differences listed. */
 const open = defineModel<boolean>({ required: true })
@@ -58,41 +59,38 @@ async function use() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="540" aria-label="In another wire">
-    <form class="popover" novalidate @submit.prevent="use">
-      <h2>In another wire</h2>
-      <p class="quiet">
-        Practise in copper, then cut silver: the proportions stay, the blank is worked out anew.
-      </p>
-      <div class="row">
-        <v-select
-          v-model="metal"
-          label="Metal"
-          :items="metalChoices"
-          data-test="wire-metal"
-          @update:model-value="work"
-        />
-        <v-select v-model="temper" label="Temper" :items="temperChoices" @update:model-value="work" />
-        <v-text-field
-          v-model="size"
-          label="Size"
-          autocomplete="off"
-          data-test="wire-size"
-          :error-messages="faults.map((fault) => fault.sentence)"
-          @update:model-value="work"
-        />
-      </div>
-      <ul v-if="found" class="differences" data-test="differences">
-        <li v-for="line in found.differences" :key="line">{{ line }}</li>
-      </ul>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" :disabled="!found" data-test="use-wire">
-          Use this wire
-        </v-btn>
-        <v-btn @click="open = false">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog v-model="open" title="In another wire" :width="540" form @submit="use">
+    <p class="quiet">
+      Practise in copper, then cut silver: the proportions stay, the blank is worked out anew.
+    </p>
+    <div class="row">
+      <v-select
+        v-model="metal"
+        label="Metal"
+        :items="metalChoices"
+        data-test="wire-metal"
+        @update:model-value="work"
+      />
+      <v-select v-model="temper" label="Temper" :items="temperChoices" @update:model-value="work" />
+      <v-text-field
+        v-model="size"
+        label="Size"
+        autocomplete="off"
+        data-test="wire-size"
+        :error-messages="faults.map((fault) => fault.sentence)"
+        @update:model-value="work"
+      />
+    </div>
+    <ul v-if="found" class="differences" data-test="differences">
+      <li v-for="line in found.differences" :key="line">{{ line }}</li>
+    </ul>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" :disabled="!found" data-test="use-wire">
+        Use this wire
+      </v-btn>
+      <v-btn @click="open = false">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>
 
 <style scoped>

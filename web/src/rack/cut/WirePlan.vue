@@ -107,7 +107,6 @@ onBeforeUnmount(() => {
 
 const longest = computed(() => Math.max(1, ...(plan.value?.stock ?? []).map((piece) => piece.length_mm)))
 const name = (piece: StockCut) => props.of.names[piece.stock] ?? piece.stock
-const everything = computed(() => !!plan.value && cut.value.length === plan.value.stock.length)
 
 async function book() {
   const now = plan.value
@@ -121,10 +120,9 @@ async function book() {
       kerf_mm: request.value.kerf_mm,
       shortest_useful_mm: request.value.shortest_useful_mm,
     }))
-  // What is picked comes off the list only once all of it is cut.
-  const picks = everything.value && !now.short.length ? props.of.picks : []
   try {
-    const { undo, sentence } = await data(api.POST('/api/cut-plans/book', { body: { lots, picks } }))
+    const body = { lots, picks: props.of.picks }
+    const { undo, sentence } = await data(api.POST('/api/cut-plans/book', { body }))
     await refresh()
     notice.did(sentence, undo, refresh)
   } catch (thrown) {
@@ -227,9 +225,7 @@ async function take(file: string) {
           Book what is ticked
         </v-btn>
         <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">Tick all</v-btn>
-        <span v-if="cut.length && !everything" class="quiet"
-          >The picks stay on the list until all is cut.</span
-        >
+        <span v-if="cut.length" class="quiet">What is cut comes off the picked list.</span>
       </div>
     </template>
   </article>

@@ -5,6 +5,7 @@ import { api, data, faultsOf, type Fault, type Keeping, type Wire } from '../../
 import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** How a wire is kept: its shortest useful length, what should always be there, how it is sold. */
 const wire = defineModel<Wire | null>({ required: true })
@@ -80,53 +81,52 @@ async function keep() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="460" aria-label="How a wire is kept">
-    <form class="popover" novalidate @submit.prevent="keep">
-      <h2>How this wire is kept</h2>
-      <v-text-field
-        v-model="texts.keep_mm"
-        label="Always keep this much"
-        hint="Less than that, after what is picked, and it stands on the buying list."
-        persistent-hint
-        placeholder="5 m, 50 g"
-        autofocus
-        autocomplete="off"
-        :error-messages="at('keep_mm')"
-        data-test="keep-length"
-      />
-      <v-text-field
-        v-model="texts.pack_mm"
-        label="Sold in packs of"
-        placeholder="10 m, 100 g"
-        autocomplete="off"
-        :error-messages="at('pack_mm')"
-        data-test="pack-length"
-      />
-      <v-text-field
-        v-model="texts.pack_price"
-        :label="currency ? `Price of a pack, ${currency}` : 'Price of a pack'"
-        inputmode="decimal"
-        autocomplete="off"
-        :error-messages="at('pack_price')"
-      />
-      <v-text-field
-        v-model="texts.shortest_useful_mm"
-        label="Shortest rest worth keeping"
-        :hint="`Shorter ends go to scrap. Left empty: ${how?.usual_shortest_mm ?? ''} mm.`"
-        persistent-hint
-        autocomplete="off"
-        :error-messages="at('shortest_useful_mm')"
-      />
-      <v-text-field
-        v-model="texts.source"
-        label="Bought from"
-        maxlength="120"
-        :error-messages="at('source')"
-      />
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="keep-keeping">Keep</v-btn>
-        <v-btn @click="wire = null">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog
+    v-model="open"
+    title="How this wire is kept"
+    name="How a wire is kept"
+    :width="460"
+    form
+    @submit="keep"
+  >
+    <v-text-field
+      v-model="texts.keep_mm"
+      label="Always keep this much"
+      hint="Less than that, after what is picked, and it stands on the buying list."
+      persistent-hint
+      placeholder="5 m, 50 g"
+      autofocus
+      autocomplete="off"
+      :error-messages="at('keep_mm')"
+      data-test="keep-length"
+    />
+    <v-text-field
+      v-model="texts.pack_mm"
+      label="Sold in packs of"
+      placeholder="10 m, 100 g"
+      autocomplete="off"
+      :error-messages="at('pack_mm')"
+      data-test="pack-length"
+    />
+    <v-text-field
+      v-model="texts.pack_price"
+      :label="currency ? `Price of a pack, ${currency}` : 'Price of a pack'"
+      inputmode="decimal"
+      autocomplete="off"
+      :error-messages="at('pack_price')"
+    />
+    <v-text-field
+      v-model="texts.shortest_useful_mm"
+      label="Shortest rest worth keeping"
+      :hint="`Shorter ends go to scrap. Left empty: ${how?.usual_shortest_mm ?? ''} mm.`"
+      persistent-hint
+      autocomplete="off"
+      :error-messages="at('shortest_useful_mm')"
+    />
+    <v-text-field v-model="texts.source" label="Bought from" maxlength="120" :error-messages="at('source')" />
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" data-test="keep-keeping">Keep</v-btn>
+      <v-btn @click="wire = null">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>

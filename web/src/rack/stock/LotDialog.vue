@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Lot, type Stocked, type Wire } from '../../api/client'
 import { useNotice } from '../../shared/notice'
@@ -7,6 +8,7 @@ import type { ChosenPiece } from '../../shared/asked'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
 const entry = defineModel<Stocked | 'new' | null>({ required: true })
@@ -82,8 +84,7 @@ async function decode() {
     if (read.temper) picked.value.temper = read.temper
     if (read.section) picked.value.section = read.section
     if (read.size_mm) texts.value.size = `${Number(read.size_mm.toFixed(4))} mm`
-    if (read.surface === 'plated' || read.surface === 'coated') picked.value.surface = read.surface
-    if (read.metal === 'gold-filled' || read.metal === 'silver-filled') picked.value.surface = 'filled'
+    if (read.surface) picked.value.surface = read.surface as Lot['surface'] & string
     if (read.length_mm) texts.value.amount = `${Number((read.length_mm / 1000).toFixed(3))} m`
     if (read.price) texts.value.price = Number(read.price).toFixed(2)
     const foreign = read.currency && read.currency !== currency.value ? read.currency : ''
@@ -136,8 +137,8 @@ function number(field: string, text: string | undefined, wrong: Fault[]): number
   wrong.push({ field, sentence: `“${text}” is no number. Write it as 12.5.` })
 }
 
-async function keep() {
-  const wrong: Fault[] = []
+/** The lot as it is typed; what is wrong with it goes to its fields. */
+async function typedLot(wrong: Fault[]): Promise<Lot | null> {
   const t = texts.value
   if (!picked.value.metal) wrong.push({ field: 'metal', sentence: 'Say which metal it is.' })
   let size_mm = 0
@@ -151,15 +152,13 @@ async function keep() {
   const price = t.price?.trim() ? t.price.trim().replace(',', '.') : undefined
   if (price && Number.isNaN(Number(price)))
     wrong.push({ field: 'price', sentence: `“${t.price}” is no amount of money. Write it as 14.80.` })
-  faults.value = wrong
-  if (wrong.length || !picked.value.metal || !entry.value) return
+  if (wrong.length || !picked.value.metal) return null
   const { metal, temper, section, surface, kind } = picked.value
-  const wire: Wire = { metal, temper, section, size_mm }
   const skin = surface === 'plated' || surface === 'filled'
-  const lot: Lot = {
+  return {
     name: t.name?.trim() ?? '',
     kind,
-    wire,
+    wire: { metal, temper, section, size_mm },
     surface,
     skin_share: skin && share !== undefined ? share / 100 : undefined,
     price,
@@ -167,12 +166,40 @@ async function keep() {
     tare_g: tare,
     note: t.note ?? '',
   }
+}
+
+/** How much of the wire comes in, as it is typed. */
+async function typedLength(wire: Wire) {
+  const body = { wire, typed: texts.value.amount ?? '' }
+  return Number((await data(api.POST('/api/wires/weigh', { body }))).length_mm.toFixed(3))
+}
+
+/** Which lot it will be, said while it is being typed; nothing where it cannot be said yet. */
+const receiving = ref('')
+const sayReceiving = useDebounceFn(async () => {
+  receiving.value = ''
+  const { name, size, amount } = texts.value
+  if (!isNew.value || !picked.value.metal || !name?.trim() || !size?.trim() || !amount?.trim()) return
+  try {
+    const lot = await typedLot([])
+    if (!lot) return
+    const body = { lot, length_mm: await typedLength(lot.wire) }
+    receiving.value = (await data(api.POST('/api/lots/receiving', { body }))).sentence
+  } catch {
+    // What is wrong is said at its field once it is kept.
+  }
+}, 250)
+watch([texts, picked], () => void sayReceiving(), { deep: true })
+
+async function keep() {
+  const wrong: Fault[] = []
+  const lot = await typedLot(wrong)
+  faults.value = wrong
+  if (!lot || !entry.value) return
   try {
     if (entry.value === 'new') {
-      const amount = await data(api.POST('/api/wires/weigh', { body: { wire, typed: t.amount ?? '' } }))
-      const { undo } = await data(
-        api.POST('/api/lots', { body: { lot, length_mm: Number(amount.length_mm.toFixed(3)) } }),
-      )
+      const length_mm = await typedLength(lot.wire)
+      const { undo } = await data(api.POST('/api/lots', { body: { lot, length_mm } }))
       notice.did(`“${lot.name}” is on the rack.`, undo, refresh)
     } else {
       const { id, revision, record } = entry.value
@@ -190,113 +217,113 @@ async function keep() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="640" scrollable :aria-label="isNew ? 'Receive wire' : 'Change the lot'">
-    <form class="popover form" novalidate @submit.prevent="keep">
-      <h2>{{ isNew ? 'Receive wire' : 'Change what is written of it' }}</h2>
-      <template v-if="isNew">
-        <v-text-field
-          v-model="listing"
-          label="Paste the shop's line"
-          placeholder=".925 HH sq 20ga 5ft 14.80"
-          hint="Metal, size, temper, amount and price in any order; it fills in what it says."
-          persistent-hint
-          autofocus
-          autocomplete="off"
-          maxlength="300"
-          :error-messages="at('listing')"
-          data-test="listing"
-          @update:model-value="decode"
-        />
-        <ul v-if="said" class="said" data-test="listing-says">
-          <li v-if="prices">{{ prices }}</li>
-          <li v-for="line in said.doubtful" :key="line" class="watch">{{ line }}</li>
-          <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
-          <li v-if="said.unclear.length" class="quiet">Not understood: {{ said.unclear.join(', ') }}.</li>
-        </ul>
-        <p v-if="said" class="quiet">
-          Priced for <PiecePicker v-model="piece" label="a piece…" />
-          <span data-test="per-piece">{{ perPiece }}</span>
-        </p>
-      </template>
-      <div class="fields">
-        <v-text-field
-          v-model="texts.name"
-          class="two"
-          label="What stands on its tag"
-          placeholder="Blue spool"
-          maxlength="60"
-          :error-messages="at('name')"
-          data-test="lot-name"
-        />
-        <v-select v-model="picked.kind" label="It is a" :items="items('stock_kinds')" data-test="lot-kind" />
-        <v-select
-          v-model="picked.metal"
-          label="Metal"
-          :items="items('metals')"
-          :error-messages="at('metal')"
-          data-test="lot-metal"
-        />
-        <v-select v-model="picked.temper" label="Temper" :items="items('tempers')" data-test="lot-temper" />
-        <v-select v-model="picked.section" label="Section" :items="items('sections')" />
-        <v-text-field
-          v-model="texts.size"
-          label="Size"
-          placeholder="18 awg, 1 mm"
-          autocomplete="off"
-          :error-messages="at('size', 'wire.size_mm')"
-          data-test="lot-size"
-        />
-        <v-select v-model="picked.surface" label="Surface" :items="items('surfaces')" />
-        <v-text-field
-          v-if="picked.surface === 'plated' || picked.surface === 'filled'"
-          v-model="texts.share"
-          label="Skin, % of weight"
-          placeholder="5"
-          inputmode="decimal"
-          :error-messages="at('skin_share')"
-        />
-        <v-text-field
-          v-if="isNew"
-          v-model="texts.amount"
-          label="Length or weight"
-          placeholder="5 m, 16 ft, 250 g"
-          autocomplete="off"
-          :error-messages="at('amount', 'typed', 'length_mm')"
-          data-test="lot-amount"
-        />
-        <v-text-field
-          v-model="texts.price"
-          :label="currency ? `Price, ${currency}` : 'Price'"
-          inputmode="decimal"
-          autocomplete="off"
-          :error-messages="at('price')"
-          data-test="lot-price"
-        />
-        <v-text-field
-          v-model="texts.bought_on"
-          label="Came in"
-          type="date"
-          :error-messages="at('bought_on')"
-        />
-        <v-text-field
-          v-model="texts.tare"
-          label="Empty spool, g"
-          inputmode="decimal"
-          autocomplete="off"
-          :error-messages="at('tare_g')"
-          data-test="lot-tare"
-        />
-        <v-text-field v-model="texts.note" class="three" label="Note" maxlength="500" />
-      </div>
-      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="keep-lot">
-          {{ isNew ? 'Put it on the rack' : 'Keep' }}
-        </v-btn>
-        <v-btn @click="entry = null">Cancel</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <PaperDialog
+    v-model="open"
+    :title="isNew ? 'Receive wire' : 'Change what is written of it'"
+    :name="isNew ? 'Receive wire' : 'Change the lot'"
+    :width="640"
+    form
+    @submit="keep"
+  >
+    <template v-if="isNew">
+      <v-text-field
+        v-model="listing"
+        label="Paste the shop's line"
+        placeholder=".925 HH sq 20ga 5ft 14.80"
+        hint="Metal, size, temper, amount and price in any order; it fills in what it says."
+        persistent-hint
+        autofocus
+        autocomplete="off"
+        maxlength="300"
+        :error-messages="at('listing')"
+        data-test="listing"
+        @update:model-value="decode"
+      />
+      <ul v-if="said" class="said" data-test="listing-says">
+        <li v-if="prices">{{ prices }}</li>
+        <li v-for="line in said.doubtful" :key="line" class="watch">{{ line }}</li>
+        <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
+        <li v-if="said.unclear.length" class="quiet">Not understood: {{ said.unclear.join(', ') }}.</li>
+      </ul>
+      <p v-if="said" class="quiet">
+        Priced for <PiecePicker v-model="piece" label="a piece…" />
+        <span data-test="per-piece">{{ perPiece }}</span>
+      </p>
+    </template>
+    <div class="fields">
+      <v-text-field
+        v-model="texts.name"
+        class="two"
+        label="What stands on its tag"
+        placeholder="Blue spool"
+        maxlength="60"
+        :error-messages="at('name')"
+        data-test="lot-name"
+      />
+      <v-select v-model="picked.kind" label="It is a" :items="items('stock_kinds')" data-test="lot-kind" />
+      <v-select
+        v-model="picked.metal"
+        label="Metal"
+        :items="items('metals')"
+        :error-messages="at('metal')"
+        data-test="lot-metal"
+      />
+      <v-select v-model="picked.temper" label="Temper" :items="items('tempers')" data-test="lot-temper" />
+      <v-select v-model="picked.section" label="Section" :items="items('sections')" />
+      <v-text-field
+        v-model="texts.size"
+        label="Size"
+        placeholder="18 awg, 1 mm"
+        autocomplete="off"
+        :error-messages="at('size', 'wire.size_mm')"
+        data-test="lot-size"
+      />
+      <v-select v-model="picked.surface" label="Surface" :items="items('surfaces')" />
+      <v-text-field
+        v-if="picked.surface === 'plated' || picked.surface === 'filled'"
+        v-model="texts.share"
+        label="Skin, % of weight"
+        placeholder="5"
+        inputmode="decimal"
+        :error-messages="at('skin_share')"
+      />
+      <v-text-field
+        v-if="isNew"
+        v-model="texts.amount"
+        label="Length or weight"
+        placeholder="5 m, 16 ft, 250 g"
+        autocomplete="off"
+        :error-messages="at('amount', 'typed', 'length_mm')"
+        data-test="lot-amount"
+      />
+      <v-text-field
+        v-model="texts.price"
+        :label="currency ? `Price, ${currency}` : 'Price'"
+        inputmode="decimal"
+        autocomplete="off"
+        :error-messages="at('price')"
+        data-test="lot-price"
+      />
+      <v-text-field v-model="texts.bought_on" label="Came in" type="date" :error-messages="at('bought_on')" />
+      <v-text-field
+        v-model="texts.tare"
+        label="Empty spool, g"
+        inputmode="decimal"
+        autocomplete="off"
+        :error-messages="at('tare_g')"
+        data-test="lot-tare"
+      />
+      <v-text-field v-model="texts.note" class="three" label="Note" maxlength="500" />
+    </div>
+    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+    <p v-if="receiving" class="serif" role="status" data-test="receiving">{{ receiving }}</p>
+    <div class="mt-4">
+      <v-btn type="submit" variant="flat" color="primary" data-test="keep-lot">
+        {{ isNew ? 'Put it on the rack' : 'Keep' }}
+      </v-btn>
+      <v-btn @click="entry = null">Cancel</v-btn>
+    </div>
+  </PaperDialog>
 </template>
 
 <style scoped>

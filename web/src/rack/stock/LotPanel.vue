@@ -14,6 +14,7 @@ import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** One lot: what is left, its ledger, and what is done to it at the bench. */
 const opened = defineModel<number | null>({ required: true })
@@ -159,8 +160,8 @@ function edit() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="760" scrollable aria-label="A lot and its ledger">
-    <div ref="panel" class="popover panel" tabindex="-1" data-test="lot-panel">
+  <PaperDialog v-model="open" name="A lot and its ledger" :width="760">
+    <div ref="panel" class="panel" tabindex="-1" data-test="lot-panel">
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <template v-else-if="lot">
         <header>
@@ -301,7 +302,7 @@ function edit() {
       </template>
       <p v-else class="quiet" role="status">Fetching its ledger…</p>
     </div>
-  </v-dialog>
+  </PaperDialog>
 </template>
 
 <style scoped>

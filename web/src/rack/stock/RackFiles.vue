@@ -3,6 +3,7 @@ import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type RackImport } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import { useRackRefresh } from '../../shared/picking'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** The rack in and out: a file is looked at first, and comes in whole or not at all. */
 const refresh = useRackRefresh()
@@ -93,8 +94,8 @@ async function bringIn() {
     data-test="rack-file"
     @change="look"
   />
-  <v-dialog v-model="open" max-width="720" scrollable aria-label="What the file holds">
-    <div class="popover preview" data-test="preview">
+  <PaperDialog v-model="open" name="What the file holds" :width="720">
+    <div class="preview" data-test="preview">
       <h2>{{ name }}</h2>
       <ul v-if="faults.length" class="stop" role="alert" data-test="file-faults">
         <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.sentence">
@@ -138,7 +139,7 @@ async function bringIn() {
         <v-btn @click="open = false">Cancel</v-btn>
       </div>
     </div>
-  </v-dialog>
+  </PaperDialog>
 </template>
 
 <style scoped>

@@ -7,6 +7,7 @@ import PricesDialog from '../PricesDialog.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Scrap on its piles, by metal and cleanliness, and what it is worth. */
 const refresh = useRackRefresh()
@@ -104,28 +105,32 @@ async function book() {
       <v-btn data-test="prices" @click="pricing = true">Metal prices</v-btn>
     </div>
     <PricesDialog v-model="pricing" @kept="refresh" />
-    <v-dialog v-model="adding" max-width="440" aria-label="Scrap">
-      <form class="popover" novalidate @submit.prevent="book">
-        <h2>{{ out ? 'Take from a pile' : 'Put scrap on a pile' }}</h2>
-        <v-select v-model="metal" label="Metal" :items="items('metals')" data-test="scrap-metal" />
-        <v-select v-model="cleanliness" label="How clean" :items="items('cleanlinesses')" />
-        <v-text-field
-          v-model="typed"
-          label="Weight, g"
-          inputmode="decimal"
-          autofocus
-          autocomplete="off"
-          :error-messages="faults.map((fault) => fault.sentence)"
-          data-test="scrap-mass"
-        />
-        <v-text-field v-model="note" label="Note" maxlength="200" />
-        <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not put in</label>
-        <div class="mt-4">
-          <v-btn type="submit" variant="flat" color="primary" data-test="book-scrap">Book</v-btn>
-          <v-btn @click="adding = false">Cancel</v-btn>
-        </div>
-      </form>
-    </v-dialog>
+    <PaperDialog
+      v-model="adding"
+      :title="out ? 'Take from a pile' : 'Put scrap on a pile'"
+      name="Scrap"
+      :width="440"
+      form
+      @submit="book"
+    >
+      <v-select v-model="metal" label="Metal" :items="items('metals')" data-test="scrap-metal" />
+      <v-select v-model="cleanliness" label="How clean" :items="items('cleanlinesses')" />
+      <v-text-field
+        v-model="typed"
+        label="Weight, g"
+        inputmode="decimal"
+        autofocus
+        autocomplete="off"
+        :error-messages="faults.map((fault) => fault.sentence)"
+        data-test="scrap-mass"
+      />
+      <v-text-field v-model="note" label="Note" maxlength="200" />
+      <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not put in</label>
+      <div class="mt-4">
+        <v-btn type="submit" variant="flat" color="primary" data-test="book-scrap">Book</v-btn>
+        <v-btn @click="adding = false">Cancel</v-btn>
+      </div>
+    </PaperDialog>
   </section>
 </template>
 

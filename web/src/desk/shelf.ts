@@ -1,0 +1,80 @@
+import type { Act } from '../shared/MoreMenu.vue'
+import { useNotice } from '../shared/notice'
+import { usePick } from '../shared/picking'
+
+/** An entry of a shelf of named records, as far as its row needs it. */
+export interface ShelfEntry<T extends { name: string; note?: string }> {
+  id: number
+  revision: number
+  archived: boolean
+  record: T
+}
+
+interface Shelf<T extends { name: string; note?: string }> {
+  add: (record: T) => Promise<{ undo: number }>
+  replace: (
+    entry: { id: number; revision: number },
+    record: T,
+  ) => Promise<{ undo: number; entry: { revision: number } }>
+  archive: (id: number, body: { revision: number; archived: boolean }) => Promise<{ undo: number }>
+  /** How many of it are picked at once. */
+  count: (record: T) => number
+  refresh: () => unknown
+  /** What the desk has open, whose revision follows a renaming. */
+  desk: { kept: { id: number; revision: number; name: string; note: string } | null }
+}
+
+/** What kept plans and kept findings have done to them, written once. */
+export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf<T>) {
+  const notice = useNotice()
+  const pickToCut = usePick()
+
+  async function attempt(work: () => Promise<unknown>) {
+    try {
+      await work()
+    } catch (thrown) {
+      notice.fail(thrown)
+      await shelf.refresh()
+    }
+  }
+
+  const duplicate = ({ record }: ShelfEntry<T>) =>
+    attempt(async () => {
+      const name = `${record.name.slice(0, 73)}, copy`
+      const { undo } = await shelf.add({ ...record, name })
+      await shelf.refresh()
+      notice.did(`Duplicated as “${name}”.`, undo, shelf.refresh)
+    })
+
+  const archive = ({ id, revision, record, archived }: ShelfEntry<T>) =>
+    attempt(async () => {
+      const { undo } = await shelf.archive(id, { revision, archived: !archived })
+      await shelf.refresh()
+      notice.did(`“${record.name}” was ${archived ? 'taken out again' : 'put away'}.`, undo, shelf.refresh)
+    })
+
+  const pick = ({ id, record }: ShelfEntry<T>) =>
+    attempt(() => pickToCut(id, record.name, shelf.count(record)))
+
+  async function rename(entry: { id: number; revision: number }, body: T) {
+    const written = await shelf.replace(entry, body)
+    if (shelf.desk.kept?.id === entry.id) {
+      const { revision } = written.entry
+      shelf.desk.kept = { id: entry.id, revision, name: body.name, note: body.note ?? '' }
+    }
+    return written
+  }
+
+  /** The lines of a row's menu. */
+  function acts<E extends ShelfEntry<T>>(entry: E, renaming: (entry: E) => void): Act[] {
+    const lines: Act[] = [
+      { label: 'Rename or change the note', test: 'rename', act: () => renaming(entry) },
+      { label: 'Duplicate', test: 'duplicate', act: () => duplicate(entry) },
+    ]
+    if (!entry.archived) lines.push({ label: 'Pick to be cut', test: 'pick', act: () => pick(entry) })
+    const away = entry.archived ? 'Take out again' : 'Put away'
+    return [...lines, { label: away, test: 'archive', act: () => archive(entry) }]
+  }
+
+  return { attempt, rename, acts }
+}
