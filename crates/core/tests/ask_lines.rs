@@ -9,6 +9,7 @@ use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
+use rstest::rstest;
 
 const TABLE: &str = include_str!("tables/ask.tsv");
 
@@ -115,6 +116,25 @@ fn what_makers_type_is_read_as_they_mean_it() {
     let share = f64::from(n - u32::try_from(wrong.len()).unwrap()) / f64::from(n);
     assert!(share > 0.9, "{:.0} % of {n} are right\n{}", 100.0 * share, wrong.join("\n"));
     println!("{n} lines: {:.1} % right, none silently wrong\n{}", 100.0 * share, wrong.join("\n"));
+}
+
+/// A quantity more, at either end of any line that is answered, is used or pointed at; never passed over.
+#[rstest]
+fn no_quantity_is_passed_over(#[values("7.3 mm", "93", "41 g", "2.7 m", "1/7 in")] extra: &str) {
+    let workshop = Workshop::default();
+    let passed_over = |line: &str| {
+        let before = answer(line, &workshop, &kept());
+        [format!("{line} {extra}"), format!("{extra} {line}")].into_iter().find(|longer| {
+            let after = answer(longer, &workshop, &kept());
+            let same = after.request == before.request
+                && after.pattern == before.pattern
+                && after.headline == before.headline
+                && after.makes == before.makes;
+            silently_wrong(&after) && same
+        })
+    };
+    let found: Vec<String> = lines().filter_map(|(line, _)| passed_over(line)).collect();
+    assert!(found.is_empty(), "answered as if {extra} were not there:\n{}", found.join("\n"));
 }
 
 /// An answer in a few words.

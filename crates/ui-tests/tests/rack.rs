@@ -136,7 +136,8 @@ fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
         maker.open("/rack/cut").await?;
         maker.sees("[data-test=wire-plan]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=strip]", "Flush the end").await?;
-        let plans = maker.count("[data-test=wire-plan]").await?;
+        let strips = maker.count("[data-test=strip]").await?;
+        maker.sees("main", "48 blanks of 55.5").await?;
         // By keyboard: the tick, then on to the button.
         maker.script("document.querySelector('[data-test=tick]').focus()").await?;
         maker.press(Key::Space + "").await?;
@@ -148,16 +149,17 @@ fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
         maker.click("[data-test=book-cuts]").await?;
         maker.sees(NOTICE, "blanks from one lot").await?;
         maker
-            .until("the wire to be done", || async {
-                Ok(maker.count("[data-test=wire-plan]").await? == plans - 1)
+            .until("the strip to be done", || async {
+                Ok(maker.count("[data-test=strip]").await? == strips - 1)
             })
             .await?;
+        // What was cut from it is no longer wanted.
+        maker.sees("main", "42 blanks of 55.5").await?;
         maker.click("[data-test=undo-notice]").await?;
         maker
-            .until("the wire to be back", || async {
-                Ok(maker.count("[data-test=wire-plan]").await? == plans)
-            })
+            .until("the strip to be back", || async { Ok(maker.count("[data-test=strip]").await? == strips) })
             .await?;
+        maker.sees("main", "48 blanks of 55.5").await?;
         maker.sees("[data-test=wire-plan]", "Water sprites, ear wires").await
     })
 }

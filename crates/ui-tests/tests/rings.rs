@@ -92,7 +92,7 @@ fn what_cannot_be_made_says_so_at_its_word_and_keeps_the_last_drawing() -> Resul
         maker.fill("[data-test=typed] input", "lots").await?;
         maker.sees("[data-test=editor]", "not a whole number of rings").await?;
         maker.fill("[data-test=typed] input", "10000000").await?;
-        maker.sees("[data-test=editor]", "at most 1000000").await
+        maker.sees("[data-test=editor]", "from 1 to 1000000").await
     })
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="R extends object">
-import { computed, ref, watch } from 'vue'
-import { Refused, faultsOf, type Fault } from '../api/client'
+import { ref, watch } from 'vue'
+import { Refused } from '../api/client'
+import { useFaults } from '../shared/faults'
 import { useNotice } from '../shared/notice'
 import type { Desk } from './desk'
 import PaperDialog from '../shared/PaperDialog.vue'
@@ -15,7 +16,7 @@ const emit = defineEmits<{ kept: []; undone: [] }>()
 const notice = useNotice()
 const name = ref('')
 const note = ref('')
-const faults = ref<Fault[]>([])
+const { faults, at, elsewhere, take } = useFaults(['name', 'note'])
 const conflict = ref(false)
 const busy = ref(false)
 
@@ -27,10 +28,6 @@ watch(open, (now) => {
   conflict.value = false
 })
 
-const at = (field: string) =>
-  faults.value.filter((fault) => fault.field === field).map((fault) => fault.sentence)
-const elsewhere = computed(() => faults.value.filter((fault) => !['name', 'note'].includes(fault.field)))
-
 async function keep(asNew: boolean) {
   busy.value = true
   faults.value = []
@@ -41,7 +38,7 @@ async function keep(asNew: boolean) {
     if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, () => emit('undone'))
   } catch (thrown) {
     conflict.value = thrown instanceof Refused && thrown.problem.status === 409
-    faults.value = faultsOf(thrown)
+    take(thrown)
   } finally {
     busy.value = false
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends { name: string; note?: string }">
 import { computed, ref, watch } from 'vue'
-import { faultsOf, type Fault } from '../api/client'
+import { useFaults } from '../shared/faults'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 
@@ -19,7 +19,7 @@ const emit = defineEmits<{ renamed: [] }>()
 const notice = useNotice()
 const name = ref('')
 const note = ref('')
-const faults = ref<Fault[]>([])
+const { faults, at, elsewhere, take } = useFaults(['name', 'note'])
 const open = computed({
   get: () => entry.value !== null,
   set: (now) => {
@@ -33,9 +33,6 @@ watch(entry, (now) => {
   faults.value = []
 })
 
-const at = (field: string) =>
-  faults.value.filter((fault) => fault.field === field).map((fault) => fault.sentence)
-
 async function rename() {
   if (!entry.value) return
   try {
@@ -45,7 +42,7 @@ async function rename() {
     entry.value = null
     emit('renamed')
   } catch (thrown) {
-    faults.value = faultsOf(thrown)
+    take(thrown)
   }
 }
 </script>
@@ -61,13 +58,7 @@ async function rename() {
       data-test="rename-name"
     />
     <v-textarea v-model="note" label="Note" rows="2" auto-grow :error-messages="at('note')" />
-    <p
-      v-for="fault in faults.filter((f) => !['name', 'note'].includes(f.field))"
-      :key="fault.sentence"
-      class="stop"
-    >
-      {{ fault.sentence }}
-    </p>
+    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
     <div class="mt-4">
       <v-btn type="submit" variant="flat" color="primary" data-test="rename-confirm">Keep the name</v-btn>
       <v-btn @click="entry = null">Cancel</v-btn>

@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fault, type Plier, type PlierEntry } from '../api/client'
+import { api, data, type Fault, type Plier, type PlierEntry } from '../api/client'
 import { useNotice } from '../shared/notice'
+import { lengthAt, useFaults } from '../shared/faults'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 const entry = defineModel<PlierEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
 const notice = useNotice()
-const faults = ref<Fault[]>([])
+const { faults, at, elsewhere, take } = useFaults(() => [
+  'name',
+  'diameters_mm',
+  ...fields.value.map(({ key }) => key),
+])
 const jaws = ref<Plier['jaws']>('round-nose')
 const measured = ref(false)
 const texts = ref<Record<string, string>>({})
@@ -63,30 +68,12 @@ watch(entry, (now) => {
   }
 })
 
-const at = (field: string) =>
-  faults.value.filter((fault) => fault.field === field).map((fault) => fault.sentence)
-const elsewhere = computed(() =>
-  faults.value.filter(
-    (f) =>
-      !['name', 'diameters_mm'].includes(f.field) && !fields.value.some((field) => field.key === f.field),
-  ),
-)
-
-/** Reads what was typed at a field; notes a fault there where it cannot be read. */
-async function read(field: string, text: string, wrong: Fault[]): Promise<number | undefined> {
-  try {
-    return (await data(api.POST('/api/lengths/read', { body: { text } }))).mm
-  } catch (thrown) {
-    wrong.push({ field, sentence: faultsOf(thrown)[0]?.sentence ?? '' })
-  }
-}
-
 async function readAll(): Promise<Plier | null> {
   const wrong: Fault[] = []
   const typed: Record<string, number | undefined> = {}
   for (const { key } of fields.value) {
     const text = texts.value[key]?.trim()
-    if (text) typed[key] = await read(key, text, wrong)
+    if (text) typed[key] = await lengthAt(key, wrong, text)
   }
   const plier: Plier = { name: texts.value.name?.trim() ?? '', jaws: jaws.value }
   if (jaws.value === 'round-nose') {
@@ -102,7 +89,7 @@ async function readAll(): Promise<Plier | null> {
     }
   } else {
     const parts = (texts.value.diameters_mm ?? '').split(/[,;]/).filter((part) => part.trim())
-    const read_all = await Promise.all(parts.map((part) => read('diameters_mm', part.trim(), wrong)))
+    const read_all = await Promise.all(parts.map((part) => lengthAt('diameters_mm', wrong, part.trim())))
     plier.diameters_mm = read_all.filter((mm) => mm !== undefined)
   }
   faults.value = wrong
@@ -127,7 +114,7 @@ async function keep() {
     entry.value = null
     emit('kept')
   } catch (thrown) {
-    faults.value = faultsOf(thrown)
+    take(thrown)
   }
 }
 </script>

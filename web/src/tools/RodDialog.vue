@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fault, type Mandrel, type RodEntry } from '../api/client'
+import { api, data, type Fault, type Mandrel, type RodEntry } from '../api/client'
 import { useNotice } from '../shared/notice'
+import { lengthAt, useFaults } from '../shared/faults'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 const entry = defineModel<RodEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
 const notice = useNotice()
-const faults = ref<Fault[]>([])
+const { faults, at, elsewhere, take } = useFaults(() => ['name', ...fields.value.map(({ key }) => key)])
 const shape = ref<NonNullable<Mandrel['shape']>>('round')
 const texts = ref<Record<string, string>>({})
 
@@ -60,12 +61,6 @@ watch(entry, (now) => {
   }
 })
 
-const at = (field: string) =>
-  faults.value.filter((fault) => fault.field === field).map((fault) => fault.sentence)
-const elsewhere = computed(() =>
-  faults.value.filter((f) => f.field !== 'name' && !fields.value.some((field) => field.key === f.field)),
-)
-
 async function readAll(): Promise<Mandrel | null> {
   const rod: Record<string, unknown> = { shape: shape.value }
   const name = texts.value.name?.trim()
@@ -78,11 +73,7 @@ async function readAll(): Promise<Mandrel | null> {
         wrong.push({ field: key, sentence: `${label}: type a size, for example 5 mm.` })
       continue
     }
-    try {
-      rod[key] = (await data(api.POST('/api/lengths/read', { body: { text } }))).mm
-    } catch (thrown) {
-      wrong.push({ field: key, sentence: faultsOf(thrown)[0]?.sentence ?? '' })
-    }
+    rod[key] = await lengthAt(key, wrong, text)
   }
   faults.value = wrong
   return wrong.length ? null : (rod as Mandrel)
@@ -107,7 +98,7 @@ async function keep() {
     entry.value = null
     emit('kept')
   } catch (thrown) {
-    faults.value = faultsOf(thrown)
+    take(thrown)
   }
 }
 </script>

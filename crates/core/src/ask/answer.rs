@@ -98,7 +98,14 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &[Kept]) -> Answer {
     if !reply.faults.is_empty() || held_back(&reply.unclear) {
         return reply;
     }
-    if said.asks(Question::WhatCanIMake) {
+    let pieces = said.pattern.is_some() || said.ring_like();
+    if pieces && said.asks(Question::HowMany) && said.supply().is_none() {
+        reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
+    } else if !pieces && said.asks(Question::Cost) {
+        reply
+            .missing
+            .push("what is to be made: rings or a finding; what wire cost stands on the rack".to_owned());
+    } else if said.asks(Question::WhatCanIMake) {
         said.answer_makes(workshop, kept, &mut reply);
     } else if let Some(kind) = said.pattern.as_ref().map(|kind| kind.value) {
         said.answer_finding(kind, workshop, &mut reply);
@@ -125,12 +132,19 @@ impl Said {
         let rings = self.ring_like() || self.asks(Question::WhatCanIMake) && self.pattern.is_none();
         let what = match &self.pattern {
             Some(kind) => kind.value.0.plural.to_owned(),
-            None if rings => return,
+            None if rings => "jump rings".to_owned(),
             None => "a wire by itself".to_owned(),
         };
         let mut point = |unused: Option<Unclear>| reply.unclear.extend(unused);
         fn at<T>(given: Option<&Given<T>>, line: &Line, what: &str) -> Option<Unclear> {
             given.map(|given| given.pointed(line, format!("This says nothing of {what}: leave it out.")))
+        }
+        if self.asks(Question::WhichWire) || self.asks(Question::Cost) {
+            point(at(self.supply_mm.as_ref(), line, "what is asked"));
+            point(at(self.supply_g.as_ref(), line, "what is asked"));
+        }
+        if rings {
+            return;
         }
         if self.pattern.is_some() {
             point(at(self.rod.as_ref(), line, &what));
@@ -204,7 +218,7 @@ impl Said {
                     )
                 }
             };
-        } else if supply && self.readings.is_empty() {
+        } else if self.supply_g.is_some() || supply && self.readings.is_empty() {
             reply.missing.push("the metal and the size of the wire, for example copper 18 awg".to_owned());
         } else if let Some(reading) = self.readings.first() {
             reply.headline = format!("{}.", reading.text);

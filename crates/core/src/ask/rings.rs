@@ -54,7 +54,7 @@ impl Said {
             Some(count) => count.value.0 as u32 * if count.value.1 == Counted::Pairs { 2 } else { 1 },
             None => ring::hundred(),
         };
-        let counting = self.asks(Question::HowMany) || self.count.is_none() && self.supply().is_some();
+        let counting = self.count.is_none() && self.supply().is_some();
         if self.count.is_none() && !counting && !self.asks(Question::WhatRod) {
             reply.assumed.push(format!("No count is given: {rings_n} rings are taken."));
         }

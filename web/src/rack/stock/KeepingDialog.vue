@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fault, type Keeping, type Wire } from '../../api/client'
+import { api, data, type Fault, type Keeping, type Wire } from '../../api/client'
+import { moneyAt, readAt, useFaults } from '../../shared/faults'
 import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
@@ -13,7 +14,7 @@ const refresh = useRackRefresh()
 const notice = useNotice()
 const { currency } = useAmounts()
 const texts = ref<Record<string, string>>({})
-const faults = ref<Fault[]>([])
+const { faults, at, elsewhere, take } = useFaults(() => Object.keys(texts.value))
 const open = computed({
   get: () => wire.value !== null,
   set: (now) => {
@@ -39,34 +40,23 @@ watch([wire, how], () => {
   }
 })
 
-const at = (field: string) =>
-  faults.value.filter((fault) => fault.field === field).map((fault) => fault.sentence)
-
 async function keep() {
   if (!wire.value) return
   const wrong: Fault[] = []
   const read = async (field: string) => {
     const typed = texts.value[field]?.trim()
     if (!typed) return undefined
-    try {
-      return (await data(api.POST('/api/wires/weigh', { body: { wire: wire.value!, typed } }))).length_mm
-    } catch (thrown) {
-      wrong.push({ field, sentence: faultsOf(thrown)[0]?.sentence ?? '' })
-    }
+    const body = { wire: wire.value!, typed }
+    return readAt(field, wrong, async () => (await data(api.POST('/api/wires/weigh', { body }))).length_mm)
   }
   const body: Keeping = {
     wire: wire.value,
     shortest_useful_mm: await read('shortest_useful_mm'),
     keep_mm: (await read('keep_mm')) ?? 0,
     pack_mm: await read('pack_mm'),
-    pack_price: texts.value.pack_price?.trim().replace(',', '.') || undefined,
+    pack_price: moneyAt('pack_price', wrong, texts.value.pack_price),
     source: texts.value.source ?? '',
   }
-  if (body.pack_price && Number.isNaN(Number(body.pack_price)))
-    wrong.push({
-      field: 'pack_price',
-      sentence: `“${body.pack_price}” is no amount of money. Write it as 14.80.`,
-    })
   faults.value = wrong
   if (wrong.length) return
   try {
@@ -75,7 +65,7 @@ async function keep() {
     await refresh()
     notice.did(`Noted how ${entry.name} is kept.`, undo, refresh)
   } catch (thrown) {
-    faults.value = faultsOf(thrown)
+    take(thrown)
   }
 }
 </script>
@@ -124,6 +114,7 @@ async function keep() {
       :error-messages="at('shortest_useful_mm')"
     />
     <v-text-field v-model="texts.source" label="Bought from" maxlength="120" :error-messages="at('source')" />
+    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
     <div class="mt-4">
       <v-btn type="submit" variant="flat" color="primary" data-test="keep-keeping">Keep</v-btn>
       <v-btn @click="wire = null">Cancel</v-btn>

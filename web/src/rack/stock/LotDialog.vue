@@ -8,6 +8,7 @@ import type { ChosenPiece } from '../../shared/asked'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import { lengthAt, moneyAt, useFaults } from '../../shared/faults'
 import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
@@ -16,7 +17,20 @@ const refresh = useRackRefresh()
 const notice = useNotice()
 const words = useWords()
 const { currency, money } = useAmounts()
-const faults = ref<Fault[]>([])
+const { faults, at, elsewhere } = useFaults([
+  'listing',
+  'name',
+  'wire.size_mm',
+  'size',
+  'metal',
+  'skin_share',
+  'amount',
+  'length_mm',
+  'typed',
+  'price',
+  'bought_on',
+  'tare_g',
+])
 const listing = ref('')
 const said = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
 const prices = ref('')
@@ -109,27 +123,6 @@ async function decode() {
 
 watch(piece, decode)
 
-const at = (...fields: string[]) =>
-  faults.value.filter((fault) => fields.includes(fault.field)).map((fault) => fault.sentence)
-const known = [
-  'listing',
-  'name',
-  'wire.size_mm',
-  'size',
-  'metal',
-  'skin_share',
-  'amount',
-  'length_mm',
-  'typed',
-  'price',
-  'bought_on',
-  'tare_g',
-  'note',
-]
-const elsewhere = computed(() =>
-  faults.value.filter((fault) => !known.includes(fault.field.replace(/^lot\./, ''))),
-)
-
 function number(field: string, text: string | undefined, wrong: Fault[]): number | undefined {
   if (!text?.trim()) return undefined
   const value = Number(text.replace(',', '.').replace(/\s*g$/, ''))
@@ -141,17 +134,10 @@ function number(field: string, text: string | undefined, wrong: Fault[]): number
 async function typedLot(wrong: Fault[]): Promise<Lot | null> {
   const t = texts.value
   if (!picked.value.metal) wrong.push({ field: 'metal', sentence: 'Say which metal it is.' })
-  let size_mm = 0
-  try {
-    size_mm = (await data(api.POST('/api/lengths/read', { body: { text: t.size ?? '' } }))).mm
-  } catch (thrown) {
-    wrong.push({ field: 'size', sentence: faultsOf(thrown)[0]?.sentence ?? '' })
-  }
+  const size_mm = (await lengthAt('size', wrong, t.size ?? '')) ?? 0
   const share = number('skin_share', t.share, wrong)
   const tare = number('tare_g', t.tare, wrong)
-  const price = t.price?.trim() ? t.price.trim().replace(',', '.') : undefined
-  if (price && Number.isNaN(Number(price)))
-    wrong.push({ field: 'price', sentence: `“${t.price}” is no amount of money. Write it as 14.80.` })
+  const price = moneyAt('price', wrong, t.price)
   if (wrong.length || !picked.value.metal) return null
   const { metal, temper, section, surface, kind } = picked.value
   const skin = surface === 'plated' || surface === 'filled'
