@@ -102,3 +102,30 @@ fn keys_are_listed() -> Result<()> {
         maker.sees("[role=dialog]", "Walk from word to word").await
     })
 }
+
+#[test]
+fn how_even_the_hand_is_goes_into_the_rings_and_back() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/tools").await?;
+        maker.sees("[data-test=hand]", "0.03").await?;
+        maker.click("[data-test=edit-hand]").await?;
+        maker.fill("[data-test=hand-roundness_mm] input", "wobbly").await?;
+        maker.click("[data-test=keep-hand]").await?;
+        maker.sees("[data-test=hand-roundness_mm]", "is no number").await?;
+        maker.fill("[data-test=hand-roundness_mm] input", "9").await?;
+        maker.click("[data-test=keep-hand]").await?;
+        maker.sees("[data-test=hand-roundness_mm]", "2 mm").await?;
+        maker.fill("[data-test=hand-roundness_mm] input", "0,4").await?;
+        maker.click("[data-test=keep-hand]").await?;
+        maker.gone("[data-test=keep-hand]").await?;
+        maker.sees("[data-test=hand]", "0.4").await?;
+        maker.open("/rings").await?;
+        maker.sees("main", "± 0.4").await?;
+        maker.open("/tools").await?;
+        maker.click("[data-test=edit-hand]").await?;
+        maker.fill("[data-test=hand-roundness_mm] input", "").await?;
+        maker.click("[data-test=keep-hand]").await?;
+        maker.gone("[data-test=keep-hand]").await?;
+        maker.sees("[data-test=hand]", "0.03").await
+    })
+}

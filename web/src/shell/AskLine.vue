@@ -147,7 +147,7 @@ useEventListener('pointerdown', (event) => {
       <p v-for="said in answer.assumed" :key="said" class="quiet small">{{ said }}</p>
       <ul v-if="answer.makes.length" class="makes" data-test="makes">
         <li v-for="one in answer.makes" :key="`${one.kept} ${one.name}`">
-          <button type="button" @click="toDesk(one.piece)">
+          <button type="button" class="plain" @click="toDesk(one.piece)">
             <span>{{ one.name }}</span> <span class="quiet">{{ one.text }}</span>
           </button>
         </li>

@@ -6,6 +6,7 @@ import { api, data, type Mandrel, type RodEntry, type StartSet } from '../api/cl
 import { useNotice } from '../shared/notice'
 import { usePlan } from '../rings/plan'
 import BladeList from './BladeList.vue'
+import HandList from './HandList.vue'
 import PlierList from './PlierList.vue'
 import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
@@ -157,6 +158,7 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
     <div class="side">
       <PlierList />
       <BladeList />
+      <HandList />
     </div>
   </div>
 </template>

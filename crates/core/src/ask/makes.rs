@@ -38,6 +38,18 @@ pub struct Makes {
     pub piece: Piece,
 }
 
+impl Makes {
+    /// How many of what: `36 open hooks`, `131 rings of “heron earrings”`.
+    fn named(&self) -> String {
+        let n = self.n;
+        match (self.kept, &self.piece) {
+            (true, Piece::Rings(_)) => format!("{n} rings of “{}”", self.name),
+            (true, Piece::Finding(_)) => format!("{n} blanks of “{}”", self.name),
+            (false, _) => format!("{n} {}", self.name),
+        }
+    }
+}
+
 impl Said {
     /// Answers what can be made of the wire that was named, as long as it goes.
     pub(super) fn answer_makes(&self, workshop: &Workshop, kept: &[Kept], reply: &mut Answer) {
@@ -77,7 +89,7 @@ impl Said {
             _ => String::new(),
         };
         let of = wire.as_ref().map_or_else(String::new, |wire| format!(" of {}", wire.shown(unit)));
-        let best: Vec<String> = makes.iter().take(3).map(|one| format!("{} {}", one.n, one.name)).collect();
+        let best: Vec<String> = makes.iter().take(3).map(Makes::named).collect();
         reply.headline = if best.is_empty() {
             format!("{there}{of} is not enough for any piece.")
         } else {
@@ -105,7 +117,11 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: Length
             (n as u32, there_mm - n * blank_mm, noun)
         }
     };
-    let (left, left_unit) = long_length(left_mm.max(0.0));
-    let text = format!("{n} {noun}, {left} {left_unit} left");
+    let text = if left_mm < 0.05 {
+        format!("{n} {noun}, nothing left")
+    } else {
+        let (left, left_unit) = long_length(left_mm);
+        format!("{n} {noun}, {left} {left_unit} left")
+    };
     (n > 0).then(|| Makes { name: name.to_owned(), kept, n, left_mm, text, piece: piece.clone() })
 }

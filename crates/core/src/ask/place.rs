@@ -126,6 +126,9 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -
                 None if bare => {
                     format!("{words} of what? Write “{words} rings”, “{words} ga” or “{words} mm inside”.")
                 }
+                None if said.size_mm.is_some() && said.inside_mm.is_some() => {
+                    format!("{mm} of what? The line already has its wire and its inside: leave this out.")
+                }
                 None => format!("{mm} of what? Write “{words} wire” or “{words} inside”."),
             }
         }

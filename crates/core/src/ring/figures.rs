@@ -70,7 +70,7 @@ impl RingPlan {
         };
         let inside = figure("ring-inside", question, label, format!("{id:.2}"), "mm")
             .ruler(id)
-            .more(format!("± {:.2} in your hand", self.ring_inside_hand_mm))
+            .more(format!("± {:.2}", self.ring_inside_hand_mm))
             .says(format!("Inside of the ring in your hand, after the coil has sprung open and {closing}."))
             .formula(formula, numbers)
             .assumes(

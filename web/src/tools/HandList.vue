@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Fault, Settings } from '../api/client'
+import { useNotice } from '../shared/notice'
+import { useFaults } from '../shared/faults'
+import { useSettings } from '../shared/settings'
+import { usePlan } from '../rings/plan'
+import PaperDialog from '../shared/PaperDialog.vue'
+
+type Hand = NonNullable<Settings['hand']>
+
+const settings = useSettings()
+const plan = usePlan()
+const notice = useNotice()
+const open = ref(false)
+const texts = ref<Record<string, string>>({})
+/** What moves a ring's inside from one to the next, in the order it comes about. */
+const sources = [
+  { key: 'rod_mm', label: 'The rod, as you measured it' },
+  { key: 'wood_mm', label: 'Besides, on a rod of wood' },
+  { key: 'hugging_mm', label: 'The coil not hugging the rod' },
+  { key: 'kerf_mm', label: 'The saw wandering' },
+  { key: 'closing_mm', label: 'Closing the ring' },
+  { key: 'roundness_mm', label: 'The ring not being round' },
+  { key: 'caliper_mm', label: 'The caliper' },
+] as const
+const { faults, at, elsewhere, take } = useFaults(sources.map(({ key }) => `hand.${key}`))
+const hand = computed(() => settings.settings.hand)
+
+function edit() {
+  faults.value = []
+  texts.value = Object.fromEntries(sources.map(({ key }) => [key, String(hand.value?.[key] ?? '')]))
+  open.value = true
+}
+
+async function keep() {
+  const wrong: Fault[] = []
+  const typed: Partial<Hand> = {}
+  for (const { key } of sources) {
+    const text = (texts.value[key] ?? '').trim()
+    const value = Number(text.replace(/\s*mm$/, '').replace(',', '.'))
+    if (Number.isNaN(value))
+      wrong.push({ field: `hand.${key}`, sentence: `“${text}” is no number. Write it as 0.02.` })
+    else if (text) typed[key] = value
+  }
+  faults.value = wrong
+  if (wrong.length) return
+  const before = hand.value
+  const put = async (kept: Hand | undefined) => {
+    await settings.keep({ hand: kept })
+    await plan.refresh()
+  }
+  try {
+    // What is left out is the usual.
+    await put(typed as Hand)
+    open.value = false
+    notice.say('Noted how even your hand is.', () => put(before))
+  } catch (thrown) {
+    take(thrown)
+    await settings.load()
+  }
+}
+</script>
+
+<template>
+  <section>
+    <h1>Your hand</h1>
+    <p class="quiet lead">
+      How far each of these moves a ring, as a rule. Together with the wire they make the ± in your hand.
+    </p>
+    <table class="ledger middle" data-test="hand">
+      <thead>
+        <tr>
+          <th>What it comes from</th>
+          <th class="right">±, mm</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ key, label } in sources" :key="key">
+          <td>{{ label }}</td>
+          <td class="right num">{{ hand?.[key] }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <v-btn class="ml-n4" data-test="edit-hand" @click="edit">Change these</v-btn>
+    <PaperDialog v-model="open" title="Your hand" :width="520" form @submit="keep">
+      <p class="quiet">Left empty, a line is the usual for a careful bench.</p>
+      <div class="sources">
+        <v-text-field
+          v-for="({ key, label }, i) in sources"
+          :key="key"
+          v-model="texts[key]"
+          :label="label"
+          suffix="mm"
+          inputmode="decimal"
+          autocomplete="off"
+          :autofocus="i === 0"
+          :error-messages="at(`hand.${key}`)"
+          :data-test="`hand-${key}`"
+        />
+      </div>
+      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+      <div class="mt-4">
+        <v-btn type="submit" variant="flat" color="primary" data-test="keep-hand">Keep</v-btn>
+        <v-btn @click="open = false">Cancel</v-btn>
+      </div>
+    </PaperDialog>
+  </section>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0 0 12px;
+}
+
+.sources {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+  gap: 14px 24px;
+}
+
+.ledger td {
+  padding-block: 3px;
+}
+</style>
