@@ -131,10 +131,10 @@ fn how_many_rings_a_length_makes() {
 
 #[test]
 fn unclear_words_are_pointed_at_by_place() {
-    let answer = ask("120 rings 5 mm inside coper 18 frobnicated soft");
+    let answer = ask("120 rings 5 mm inside coper 18 soft frobnicated");
     let words: Vec<&str> = answer.unclear.iter().map(|u| u.text.as_str()).collect();
     assert_eq!(words, ["frobnicated"]);
-    assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (31, 42));
+    assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (36, 47));
     assert!(answer.assumed.iter().any(|said| said == "“coper” is read as copper."), "{:?}", answer.assumed);
     assert_eq!(answer.request.unwrap().wire.metal, Metal::Copper);
 }

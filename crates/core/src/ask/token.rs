@@ -111,7 +111,15 @@ pub(super) fn scan(line: &Line, workshop: &Workshop) -> (Vec<Token>, Vec<Unclear
                 |known| format!("“{word}” is not a word this line knows. Did you mean “{known}”?"),
             );
             let to = line.place(rest);
-            let holds_back = word.contains(char::is_numeric);
+            // `3 coils`: a number is nothing without the word behind it.
+            let of_a_number = tokens.last().is_some_and(|last| {
+                let next = line.typed(last.to, from).trim().is_empty();
+                next && matches!(
+                    last.meaning,
+                    Meaning::Length(Typed::Bare(_), Role::Unsaid) | Meaning::Count(_, Counted::Unsaid)
+                )
+            });
+            let holds_back = word.contains(char::is_numeric) || of_a_number;
             unclear.push(Unclear { from, to, text: line.typed(from, to), why, holds_back });
         }
     }
@@ -127,7 +135,7 @@ fn meaning(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalRe
     let on_rod = |i: &mut &str| rod::on_the_rod(i, workshop).map(|rod| Meaning::Rod(Box::new(rod)));
     let named_rod = |i: &mut &str| rod::named(i, workshop).map(|rod| Meaning::Rod(Box::new(rod)));
     let dimension = |i: &mut &str| finding::dimension(i, kind, workshop);
-    let tools = alt((on_rod, reading::blade.map(Meaning::Blade)));
+    let tools = alt((on_rod, reading::blade.map(Meaning::Blade), sawn_with.map(Meaning::Blade)));
     let quantities = alt((ratio, across, mass_or_gauge, mass::mass.map(Meaning::Mass), tagged_length));
     alt((dimension, count, tools, quantities, vocabulary::phrase, named_rod, bare_length)).parse_next(input)
 }
@@ -145,10 +153,12 @@ fn count(input: &mut &str) -> ModalResult<Meaning> {
     // `6 x 4` is two sizes, not six of something.
     let times = ("x", not(digit1), not(preceded(multispace0, number::amount)));
     let quantity = (any_of(QUANTITY), multispace0, opt(one_of([':', '='])), multispace0);
+    // `x 12 pairs` are pairs all the same.
+    let number = || preceded(opt((one_of(['x', '×', '*']), multispace0)), number::count);
     let counted = alt((
-        terminated(number::count, noun(RINGS)).map(said(Counted::Rings)),
-        terminated(number::count, noun(PAIRS)).map(said(Counted::Pairs)),
-        terminated(number::count, noun(PIECES)).map(said(Counted::Pieces)),
+        terminated(number(), noun(RINGS)).map(said(Counted::Rings)),
+        terminated(number(), noun(PAIRS)).map(said(Counted::Pairs)),
+        terminated(number(), noun(PIECES)).map(said(Counted::Pieces)),
         terminated(number::count, (multispace0, peek(pattern_name))).map(said(Counted::Pieces)),
     ));
     let written = alt((
@@ -158,6 +168,15 @@ fn count(input: &mut &str) -> ModalResult<Meaning> {
     ));
     let pair = any_of(&["a pair", "one pair", "pair of"]).value(1.0).map(said(Counted::Pairs));
     alt((counted, written.map(said(Counted::Unsaid)), pair, named_count)).parse_next(input)
+}
+
+/// A blade named by its number behind the saw: `sawn 3/0`, `sawn with a 2/0`. No wire is sawn with wire.
+fn sawn_with(input: &mut &str) -> ModalResult<Blade> {
+    let saw = any_of(&["sawn with a", "sawn with", "saw with a", "saw with", "sawn by", "sawn", "saw"]);
+    let number = terminated((digit1, "/0").take(), word_end);
+    let written = preceded((saw, multispace0), number).parse_next(input)?;
+    opt((multispace0, any_of(&["blade", "saw blade"]))).parse_next(input)?;
+    written.parse().map_err(|_| backtrack())
 }
 
 /// What follows a count is no unit: `x 50`, not `x 50 mm`.
@@ -175,12 +194,14 @@ fn length_unit_follows(rest: &str) -> bool {
     )
 }
 
-/// A number word alone, from two up: `twelve`, `two dozen`.
+/// A number word alone, from two up: `twelve`, `two dozen`, `2 dozen`.
 fn named_count(input: &mut &str) -> ModalResult<Meaning> {
-    if input.starts_with(|c: char| c.is_ascii_digit()) {
+    let start = *input;
+    let n = terminated(number::count, word_end).parse_next(input)?;
+    let written = &start[..start.len() - input.len()];
+    if !written.contains(char::is_alphabetic) {
         return Err(backtrack());
     }
-    let n = terminated(number::count, word_end).parse_next(input)?;
     if n < 2.0 || length_unit_follows(input.trim_start()) {
         Err(backtrack())
     } else {
