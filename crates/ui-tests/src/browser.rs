@@ -3,7 +3,7 @@
 use std::path::{Path, PathBuf};
 use std::process::Stdio;
 
-use anyhow::{Context as _, Result};
+use anyhow::{Context as _, Result, bail};
 use serde_json::json;
 use tempfile::TempDir;
 use thirtyfour::prelude::*;
@@ -26,21 +26,7 @@ impl Browser {
     /// # Errors
     /// When Chromium or ChromeDriver does not start.
     pub async fn start() -> Result<Self> {
-        let mut chromedriver = Command::new("chromedriver")
-            .arg("--port=0")
-            .stdout(Stdio::piped())
-            .stderr(Stdio::null())
-            .kill_on_drop(true)
-            .spawn()
-            .context("chromedriver does not start: run `cargo xtask test`, which installs it")?;
-        let stdout = chromedriver.stdout.take().context("chromedriver says nothing")?;
-        let mut lines = BufReader::new(stdout).lines();
-        let port = loop {
-            let line = lines.next_line().await?.context("chromedriver ended at once")?;
-            if let Some(rest) = line.split("started successfully on port ").nth(1) {
-                break rest.trim_end_matches('.').to_owned();
-            }
-        };
+        let (chromedriver, port) = chromedriver().await?;
         let folder = tempfile::tempdir()?;
         let downloads = folder.path().join("saved");
         std::fs::create_dir_all(&downloads)?;
@@ -108,4 +94,26 @@ impl Browser {
             let _ = child.kill().await;
         }
     }
+}
+
+/// ChromeDriver and its port. It takes one that is free for IPv4 and ends where the same is taken for IPv6, by another
+/// test's connection: then it is started again.
+async fn chromedriver() -> Result<(Child, String)> {
+    for _ in 0..5 {
+        let mut child = Command::new("chromedriver")
+            .arg("--port=0")
+            .stdout(Stdio::piped())
+            .stderr(Stdio::null())
+            .kill_on_drop(true)
+            .spawn()
+            .context("chromedriver does not start: run `cargo xtask test`, which installs it")?;
+        let stdout = child.stdout.take().context("chromedriver says nothing")?;
+        let mut lines = BufReader::new(stdout).lines();
+        while let Some(line) = lines.next_line().await? {
+            if let Some(rest) = line.split("started successfully on port ").nth(1) {
+                return Ok((child, rest.trim_end_matches('.').to_owned()));
+            }
+        }
+    }
+    bail!("chromedriver ended at once, five times")
 }

@@ -316,7 +316,10 @@ impl<'a> Placing<'a> {
                 } else {
                     3.0
                 };
-                (value >= 10.0).then_some(short + if asked { 0.0 } else { 0.4 })
+                // Fifty clasps are not made of 20 mm: that is a size of theirs which they do not have.
+                let counted = self.said.count.is_some() && !asked;
+                let least = if counted { 300.0 } else { 10.0 };
+                (value >= least).then_some(short + if asked { 0.0 } else { 0.4 })
             }
             (Place::SupplyMass, Written::MassOrGauge(_)) => {
                 Some(if self.said.size_mm.is_some() { 0.0 } else { 1.5 })

@@ -137,7 +137,8 @@ fn meaning(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalRe
     let dimension = |i: &mut &str| finding::dimension(i, kind, workshop);
     let tools = alt((on_rod, reading::blade.map(Meaning::Blade), sawn_with.map(Meaning::Blade)));
     let quantities = alt((ratio, across, mass_or_gauge, mass::mass.map(Meaning::Mass), tagged_length));
-    alt((dimension, count, tools, quantities, vocabulary::phrase, named_rod, bare_length)).parse_next(input)
+    alt((dimension, count, tools, quantities, named_gauge, vocabulary::phrase, named_rod, bare_length))
+        .parse_next(input)
 }
 
 /// `120 rings`, `x 50`, `50x`, `60 of them`, `twelve pairs`, `a pair of`, `304 hooks` (though 304 alone is a
@@ -312,7 +313,12 @@ fn belongs_to_the_next(typed: Typed, mut rest: &str) -> bool {
     let next = preceded(multispace0, length_alone).parse_next(&mut rest);
     let own = preceded(multispace0, any_of(&["wire", "thick", "id", "od", "inside", "outside", "x"]))
         .parse_next(&mut rest);
-    matches!((typed, next), (Typed::Mm(here), Ok(Typed::Mm(next))) if next > here) && own.is_err()
+    let longer = match (typed, next) {
+        (Typed::Mm(here), Ok(Typed::Mm(next))) => next > here,
+        (Typed::Gauge(..) | Typed::BareGauge(_), Ok(Typed::Mm(_))) => true,
+        _ => false,
+    };
+    longer && own.is_err()
 }
 
 /// A length and the bracketed size in other units that may follow it.
@@ -347,6 +353,12 @@ fn half(input: &mut &str) -> ModalResult<Typed> {
             Err(backtrack())
         }
     }
+}
+
+/// `AWG 18`, before the system by itself is passed over.
+fn named_gauge(input: &mut &str) -> ModalResult<Meaning> {
+    let gauge = length_alone.verify(|typed| matches!(typed, Typed::Gauge(..)));
+    gauge.map(|typed| Meaning::Length(typed, Role::Unsaid)).parse_next(input)
 }
 
 fn bare_length(input: &mut &str) -> ModalResult<Meaning> {

@@ -4,6 +4,7 @@ use serde::{Deserialize, Serialize};
 use winnow::ascii::{digit1, space0};
 use winnow::combinator::{alt, opt, preceded, terminated};
 use winnow::prelude::*;
+use winnow::token::one_of;
 
 use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH, nearest_told};
 use crate::words::number::{self, Amount};
@@ -235,7 +236,16 @@ pub fn of_wire(mm: f64, unit: LengthUnit) -> String {
 
 /// Parses a length or gauge at the head of `input` (lower case), leaving the rest.
 pub(crate) fn typed(input: &mut &str) -> ModalResult<Typed> {
-    alt((slashed_gauge, number_with_unit)).parse_next(input)
+    alt((slashed_gauge, gauge_first, number_with_unit)).parse_next(input)
+}
+
+/// `AWG 18`: the system before its number.
+fn gauge_first(input: &mut &str) -> ModalResult<Typed> {
+    let system = alt(("awg".value(GaugeSystem::Awg), "swg".value(GaugeSystem::Swg)));
+    let number = preceded((space0, opt(one_of(['#', ':'])), space0), digit1.parse_to::<i32>());
+    (system, terminated(number, word_end))
+        .map(|(system, number)| Typed::Gauge(system, number))
+        .parse_next(input)
 }
 
 /// `2/0 awg`: the aught sizes.
