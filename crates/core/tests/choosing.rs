@@ -55,9 +55,9 @@ fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
         .unwrap();
     let one = &found[0];
     assert!(
-        (one.holds_n / plan.opening_force_n - 1.0).abs() < 1e-9,
+        (one.holds_n.unwrap() / plan.opening_force_n - 1.0).abs() < 1e-9,
         "{} {}",
-        one.holds_n,
+        one.holds_n.unwrap(),
         plan.opening_force_n
     );
     assert!(
@@ -158,7 +158,7 @@ fn in_the_ear_the_best_goes_through_usual_piercings() {
 #[case(20.0)]
 fn the_best_bears_what_is_asked_where_any_wire_does(#[case] bears_n: f64) {
     let found = chosen(&ChooseRequest { bears_n, ..wish(Piece::Rings(rings())) });
-    assert!(found.candidates[0].holds_hardened_n >= bears_n, "{:?}", found.candidates[0]);
+    assert!(found.candidates[0].holds_hardened_n.unwrap() >= bears_n, "{:?}", found.candidates[0]);
 }
 
 #[test]
@@ -249,4 +249,14 @@ fn the_section_stays_that_of_the_piece(#[case] section: Section) {
     request.mandrel.diameter_mm = 8.0;
     let found = chosen(&wish(Piece::Rings(request)));
     assert!(found.candidates.iter().all(|one| one.wire.section == section));
+}
+
+/// Of what does not open like a ring no load is given, and it is said.
+#[rstest]
+#[case("coil-cap")]
+#[case("plain-head-pin")]
+fn where_nothing_opens_no_load_is_given(#[case] kind: &str) {
+    let found = chosen(&ChooseRequest { bears_n: 5.0, ..wish(Piece::Finding(finding(kind))) });
+    assert!(found.candidates.iter().all(|one| one.holds_n.is_none() && one.holds_hardened_n.is_none()));
+    assert!(found.no_load.is_some_and(|said| said.contains("No load is given")));
 }

@@ -1836,6 +1836,8 @@ export interface components {
             candidates: components["schemas"]["WireCandidate"][];
             /** @description Metals that cannot serve. */
             left_out: components["schemas"]["LeftOut"][];
+            /** @description Why no load is given, where none is. */
+            no_load?: string | null;
             /** @description Where makers differ. */
             schools: components["schemas"]["Schools"][];
             /** @description How many wires were weighed. */
@@ -4747,12 +4749,12 @@ export interface components {
              * Format: double
              * @description The same after two hours in the barrel, N.
              */
-            holds_hardened_n: number;
+            holds_hardened_n?: number | null;
             /**
              * Format: double
-             * @description Load at which it opens as made, N.
+             * @description Load at which it opens as made, N; none for a piece of which no load is given.
              */
-            holds_n: number;
+            holds_n?: number | null;
             /**
              * Format: double
              * @description Mass of that, g.
@@ -4769,7 +4771,7 @@ export interface components {
             shown: string;
             /**
              * Format: double
-             * @description Share of a bend that stays after letting go, R0/R1, at the bend that bears.
+             * @description Share of a bend that stays after letting go, R0/R1, at the widest bend that bears, or the widest of all.
              */
             springback_ratio: number;
             /**

@@ -229,6 +229,8 @@ export interface Desk<R> {
   sheet: { sentence: Phrase[]; text: string } | null
   faults: Fault[]
   sound: boolean
+  /** Of its metal, for what is drawn. */
+  colour: string
   past: R[]
   future: R[]
   choices(request: R, slot: string): Promise<Choice<R>[]>

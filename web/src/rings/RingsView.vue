@@ -6,7 +6,7 @@ import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
-import DeskTools from '../desk/DeskTools.vue'
+import DeskFrame from '../desk/DeskFrame.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
 import { useDeskKeys } from '../desk/keys'
@@ -21,9 +21,9 @@ const plan = usePlan()
 const settings = useSettings()
 const notice = useNotice()
 const moments = [
-  { key: 'wound', says: 'on the rod' },
-  { key: 'released', says: 'let go' },
-  { key: 'tempers', says: 'by temper' },
+  { key: 'wound', test: 'wound', says: 'on the rod' },
+  { key: 'released', test: 'released', says: 'let go' },
+  { key: 'tempers', test: 'tempers', says: 'by temper' },
 ] as const
 const moment = ref<(typeof moments)[number]['key']>('wound')
 const trueSize = ref(false)
@@ -107,136 +107,62 @@ onMounted(() => attempt(plan.open()))
 </script>
 
 <template>
-  <div v-if="plan.sheet" class="rings" :style="{ '--metal': plan.colour }">
-    <h1 class="visually-hidden">Rings</h1>
-    <div class="table">
-      <div class="left">
-        <SentenceLine :desk="plan" :words="(slot) => words[slot as Slot]" :also-faulty="alsoFaulty">
-          <template #default="{ slotName, from, readMm, choose }">
-            <RingWordMore :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
-          </template>
-        </SentenceLine>
-        <div class="tools no-print">
-          <DeskTools
-            :sound="plan.sound"
-            :can-undo="plan.past.length > 0"
-            :can-redo="plan.future.length > 0"
-            :files="files"
-            @keep="keeping = true"
-            @take="take"
-            @undo="attempt(plan.undo())"
-            @redo="attempt(plan.redo())"
-          />
-          <span v-if="plan.kept" class="quiet of" data-test="kept-as">{{ plan.kept.name }}</span>
-          <span class="states" role="group" aria-label="What is drawn">
-            <button
-              v-for="{ key, says } in moments"
-              :key="key"
-              type="button"
-              class="plain toggle"
-              :aria-pressed="moment === key"
-              :data-test="key"
-              @click="moment = key"
-            >
-              {{ says }}
-            </button>
-            <button
-              v-if="settings.pixelsPerMm"
-              type="button"
-              class="plain toggle"
-              :aria-pressed="trueSize"
-              data-test="true-size"
-              @click="trueSize = !trueSize"
-            >
-              true size
-            </button>
-          </span>
-        </div>
-        <TemperPlot
-          v-if="plan.worked && moment === 'tempers'"
-          class="drawing"
-          :curves="plan.worked.curves"
-          :rods="plan.worked.rods"
-          :here="plan.worked.here"
-        />
-        <DrawingStage
-          v-else-if="drawing"
-          class="drawing"
-          :class="{ stale: !plan.sound }"
-          :drawing="drawing"
-          :true-pixels="truePixels"
-        />
-        <RodsLine
-          v-if="plan.worked"
-          :rods="plan.worked.rods"
-          :ring="plan.worked.plan.ring_inside_diameter_mm"
-          @choose="wind"
-        />
-        <div v-if="plan.worked" class="cautions" data-test="cautions">
-          <p v-for="caution in plan.worked.cautions" :key="caution.text" :class="['caution', caution.level]">
-            {{ caution.text }}
-          </p>
-        </div>
-      </div>
-      <aside v-if="plan.worked" class="right" :class="{ stale: !plan.sound }" aria-label="Figures">
-        <FigureColumn :figures="plan.worked.figures" lead />
-      </aside>
+  <DeskFrame
+    v-if="plan.sheet"
+    v-model:shown="moment"
+    v-model:true-size="trueSize"
+    :desk="plan"
+    title="Rings"
+    :views="moments"
+    :files="files"
+    beside="Figures"
+    @keep="keeping = true"
+    @take="take"
+  >
+    <template #sentence>
+      <SentenceLine :desk="plan" :words="(slot) => words[slot as Slot]" :also-faulty="alsoFaulty">
+        <template #default="{ slotName, from, readMm, choose }">
+          <RingWordMore :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
+        </template>
+      </SentenceLine>
+    </template>
+    <TemperPlot
+      v-if="plan.worked && moment === 'tempers'"
+      class="drawing"
+      :curves="plan.worked.curves"
+      :rods="plan.worked.rods"
+      :here="plan.worked.here"
+    />
+    <DrawingStage
+      v-else-if="drawing"
+      class="drawing"
+      :class="{ stale: !plan.sound }"
+      :drawing="drawing"
+      :true-pixels="truePixels"
+    />
+    <RodsLine
+      v-if="plan.worked"
+      :rods="plan.worked.rods"
+      :ring="plan.worked.plan.ring_inside_diameter_mm"
+      @choose="wind"
+    />
+    <div v-if="plan.worked" class="cautions" data-test="cautions">
+      <p v-for="caution in plan.worked.cautions" :key="caution.text" :class="['caution', caution.level]">
+        {{ caution.text }}
+      </p>
     </div>
-    <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />
-    <KeepDialog v-model="keeping" :desk="plan" noun="plan" @undone="plan.kept = null" />
-  </div>
+    <template v-if="plan.worked" #figures>
+      <FigureColumn :figures="plan.worked.figures" lead />
+    </template>
+    <template #foot>
+      <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />
+      <KeepDialog v-model="keeping" :desk="plan" noun="plan" @undone="plan.kept = null" />
+    </template>
+  </DeskFrame>
   <p v-else class="page quiet" role="status">Laying out the plan…</p>
 </template>
 
 <style scoped>
-.rings {
-  display: flex;
-  flex-direction: column;
-  min-height: calc(100dvh - 63px);
-}
-
-.table {
-  flex: 1;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 346px;
-  gap: 0 44px;
-  padding: 16px var(--gutter) 8px;
-}
-
-.left {
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-}
-
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 8px;
-  margin-top: 10px;
-}
-
-.of {
-  margin-left: 4px;
-  font-style: italic;
-}
-
-.states {
-  margin-left: auto;
-  display: flex;
-  gap: 18px;
-}
-
-.drawing {
-  flex: 1 1 190px;
-  min-height: 190px;
-}
-
-.stale {
-  opacity: 0.4;
-}
-
 .cautions {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));
@@ -259,35 +185,5 @@ onMounted(() => attempt(plan.open()))
 
 .caution.stop {
   border-color: rgb(var(--v-theme-error));
-}
-
-@media (min-width: 901px) and (min-height: 700px) {
-  .rings {
-    height: calc(100dvh - 63px);
-  }
-
-  .table {
-    min-height: 0;
-  }
-
-  .left,
-  .right {
-    overflow-y: auto;
-    scrollbar-width: thin;
-  }
-}
-
-@media (max-width: 900px) {
-  .table {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
-  .drawing {
-    flex-basis: 250px;
-  }
-
-  .right {
-    margin-top: 18px;
-  }
 }
 </style>

@@ -194,6 +194,18 @@ impl RingRequest {
     /// Every fault of [`RingRequest::check`]; then the first of: wire thicker than the rod, square
     /// wire on too small a rod, a coil that springs straight, a cut that takes the whole ring, a rod
     /// too short for one ring.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    ///
+    /// let request: RingRequest = serde_json::from_str(
+    ///     r#"{"wire": {"metal": "copper", "size_mm": 1.0}, "mandrel": {"diameter_mm": 5.0}, "rings_n": 20}"#,
+    /// )
+    /// .unwrap();
+    /// let plan = request.plan().unwrap();
+    /// // Outside is inside and two thicknesses.
+    /// assert!((plan.ring_outside_diameter_mm - plan.ring_inside_diameter_mm - 2.0).abs() < 1e-9);
+    /// ```
     pub fn plan(&self) -> Result<RingPlan, Faults> {
         self.plan_by(&Hand::default())
     }

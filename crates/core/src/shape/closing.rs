@@ -28,6 +28,12 @@ pub fn bend_back_deg(loop_mm: f64, neck_mm: f64) -> f64 {
 
 /// Straight wire between the two loops of a figure eight whose outsides touch, mm: the inner tangent
 /// of two circles `R1 + R2 + h` apart, `sqrt((R1 + R2 + h)² − (R1 + R2)²)`.
+///
+/// ```
+/// // Mean radii of 2 and 3 mm in wire of 1 mm.
+/// let crossing = lorimant_core::shape::closing::crossing_mm(2.0, 3.0, 1.0);
+/// assert!((crossing - (36.0_f64 - 25.0).sqrt()).abs() < 1e-9);
+/// ```
 pub fn crossing_mm(first_mm: f64, second_mm: f64, thickness_mm: f64) -> f64 {
     let radii = first_mm + second_mm;
     ((radii + thickness_mm).powi(2) - radii * radii).sqrt()

@@ -267,6 +267,13 @@ const OVAL_SLICES: u32 = 12;
 
 impl Outline {
     /// Length round the outline, mm; an ellipse's to a billionth of a millimetre.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Outline;
+    ///
+    /// let square = Outline::Flats { sides: 4, across: 5.0, corner: 0.0 };
+    /// assert!((square.perimeter() - 20.0).abs() < 1e-9);
+    /// ```
     pub fn perimeter(self) -> f64 {
         match self {
             Self::Round { diameter } => PI * diameter,

@@ -141,6 +141,17 @@ impl Bending {
     }
 
     /// `R0/R1`: the share of a bend of centroid radius `radius` mm that stays after letting go.
+    ///
+    /// ```
+    /// use lorimant_core::wire::{Wire, bending::Bending};
+    ///
+    /// let wire: Wire = serde_json::from_str(r#"{"metal": "copper", "size_mm": 1.0}"#).unwrap();
+    /// let bending = Bending::of(&wire);
+    /// // A wider bend springs more; what is wound for a radius leaves that radius.
+    /// assert!(bending.springback_ratio(10.0) < bending.springback_ratio(3.0));
+    /// let wound = bending.wound_radius(3.0).unwrap();
+    /// assert!((wound / bending.springback_ratio(wound) - 3.0).abs() < 1e-6);
+    /// ```
     pub fn springback_ratio(&self, radius: f64) -> f64 {
         self.relaxed(1.0 / radius) * radius
     }

@@ -20,6 +20,14 @@ pub const TUMBLED: f64 = 0.08;
 pub const MALLETED: f64 = 0.08;
 
 /// True strain of the outer fibre of a bend of centroid radius `radius_mm`: `ln(1 + h/(2R))`.
+///
+/// ```
+/// use lorimant_core::wire::section::{Profile, Section};
+/// use lorimant_core::wire::strength::outer_strain;
+///
+/// let wire = Profile { section: Section::Round, size_mm: 1.0 };
+/// assert!((outer_strain(wire, 2.5) - 1.2_f64.ln()).abs() < 1e-12);
+/// ```
 pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
     (1.0 + profile.thickness_mm() / (2.0 * radius_mm)).ln()
 }

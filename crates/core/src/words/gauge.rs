@@ -61,6 +61,13 @@ impl Gauge {
     /// Wire size in mm.
     ///
     /// AWG: `d = 0.127 · 92^((36 − n)/39)`, exact by definition (ASTM B258). The others by table.
+    ///
+    /// ```
+    /// use lorimant_core::words::gauge::{Gauge, GaugeSystem};
+    ///
+    /// let mm = Gauge::new(GaugeSystem::Awg, 36).unwrap().mm();
+    /// assert!((mm - 0.127).abs() < 1e-12);
+    /// ```
     pub fn mm(self) -> f64 {
         let by_table = |table: &[f64]| {
             let row = usize::try_from(self.number).unwrap_or(0).min(table.len() - 1);
@@ -74,6 +81,12 @@ impl Gauge {
     }
 
     /// The gauge nearest to a size in mm, by ratio of the sizes.
+    ///
+    /// ```
+    /// use lorimant_core::words::gauge::{Gauge, GaugeSystem};
+    ///
+    /// assert_eq!(Gauge::nearest(GaugeSystem::Awg, 0.8).to_string(), "20 AWG");
+    /// ```
     pub fn nearest(system: GaugeSystem, mm: f64) -> Self {
         let (mut best, mut off) = (*Self::numbers(system).start(), f64::INFINITY);
         for number in Self::numbers(system) {

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, takeAway, type Mark, type PatternWorked } from '../../api/client'
-import DeskTools from '../../desk/DeskTools.vue'
+import DeskFrame from '../../desk/DeskFrame.vue'
 import KeepDialog from '../../desk/KeepDialog.vue'
 import SentenceLine from '../../desk/SentenceLine.vue'
 import { useDeskKeys } from '../../desk/keys'
@@ -40,7 +40,8 @@ const kind = computed(() => kinds.value?.find((one) => one.kind === pattern.draf
 const form = computed(() => pattern.worked?.form)
 const last = computed(() => (form.value?.steps.length ?? 1) - 1)
 const at = ref(0)
-const shown = ref<'front' | 'side' | 'about'>('front')
+const views = (['front', 'side', 'about'] as const).map((key) => ({ key, says: key, test: `show-${key}` }))
+const shown = ref<(typeof views)[number]['key']>('front')
 const trueSize = ref(false)
 const keeping = ref(false)
 const dialog = ref<'fit' | 'wire' | 'mate' | 'over' | null>(null)
@@ -182,174 +183,104 @@ onMounted(() => attempt(open()))
 </script>
 
 <template>
-  <div v-if="pattern.sheet" class="room" :style="{ '--metal': pattern.colour }">
-    <h1 class="visually-hidden">Drawing room</h1>
-    <div class="table">
-      <div class="left">
-        <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
-        <div class="tools no-print">
-          <DeskTools
-            :sound="pattern.sound"
-            :can-undo="pattern.past.length > 0"
-            :can-redo="pattern.future.length > 0"
-            :files="files"
-            @keep="keeping = true"
-            @take="take"
-            @undo="attempt(pattern.undo())"
-            @redo="attempt(pattern.redo())"
-          >
-            <TryMenu :mirrored="mirrored" @try="tryIt" />
-          </DeskTools>
-          <span v-if="pattern.kept" class="quiet of" data-test="kept-as">{{ pattern.kept.name }}</span>
-          <span class="states" role="group" aria-label="What is shown">
-            <button
-              v-for="one in ['front', 'side', 'about'] as const"
-              :key="one"
-              type="button"
-              class="plain toggle"
-              :aria-pressed="shown === one"
-              :data-test="`show-${one}`"
-              @click="shown = one"
-            >
-              {{ one }}
-            </button>
-            <button
-              v-if="settings.pixelsPerMm"
-              type="button"
-              class="plain toggle"
-              :aria-pressed="trueSize"
-              data-test="true-size"
-              @click="trueSize = !trueSize"
-            >
-              true size
-            </button>
-          </span>
-        </div>
-        <p v-if="over.laid.value" class="compared" data-test="compared">
-          <b>Over it, {{ over.laid.value.name }}:</b>
-          {{ over.differences.value.join('; ') || 'nothing differs' }}.
-          <button type="button" class="plain take-off" data-test="take-off" @click="over.laid.value = null">
-            Take it off
-          </button>
-        </p>
-        <PatternPage v-if="shown === 'about' && kind" :kind="kind" class="drawing" />
-        <div v-else-if="drawn" class="drawing stage" :class="{ stale: !pattern.sound }">
-          <DrawingStage
-            :drawing="drawn.drawing"
-            :parts="drawn.parts"
-            :lit="lit"
-            :handles="handles"
-            :at-least="still"
-            :true-pixels="truePixels"
-            :over="shown === 'front' && finished ? over.laid.value?.sheet.result?.front.drawing : null"
-            :over-shift="over.shift.value"
-            class="fill"
-            @point="pointSegment"
-            @drag="drag"
-            @edit="(name, where) => sentence?.editAt(name, where)"
-          />
-          <figure
-            v-if="shown === 'front' && finished && settings.pixelsPerMm && !trueSize && pattern.worked"
-            class="small"
-          >
-            <PieceSketch
-              :drawing="{ ...pattern.worked.front.drawing, dimensions: [] }"
-              :pixels="settings.pixelsPerMm"
-            />
-            <figcaption class="quiet">true size</figcaption>
-          </figure>
-        </div>
-        <FormingLine v-if="settled" v-model="at" :steps="settled.form.steps" :stages="settled.stages" />
-      </div>
-      <aside
-        v-if="pattern.worked && form"
-        class="right"
-        :class="{ stale: !pattern.sound }"
-        aria-label="Figures and steps"
+  <DeskFrame
+    v-if="pattern.sheet"
+    v-model:shown="shown"
+    v-model:true-size="trueSize"
+    :desk="pattern"
+    title="Drawing room"
+    :views="views"
+    :files="files"
+    beside="Figures and steps"
+    style="--beside: 372px"
+    @keep="keeping = true"
+    @take="take"
+  >
+    <template #sentence>
+      <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
+    </template>
+    <template #tools><TryMenu :mirrored="mirrored" @try="tryIt" /></template>
+    <p v-if="over.laid.value" class="compared" data-test="compared">
+      <b>Over it, {{ over.laid.value.name }}:</b>
+      {{ over.differences.value.join('; ') || 'nothing differs' }}.
+      <button type="button" class="plain take-off" data-test="take-off" @click="over.laid.value = null">
+        Take it off
+      </button>
+    </p>
+    <PatternPage v-if="shown === 'about' && kind" :kind="kind" class="drawing" />
+    <div v-else-if="drawn" class="drawing stage" :class="{ stale: !pattern.sound }">
+      <DrawingStage
+        :drawing="drawn.drawing"
+        :parts="drawn.parts"
+        :lit="lit"
+        :handles="handles"
+        :at-least="still"
+        :true-pixels="truePixels"
+        :over="shown === 'front' && finished ? over.laid.value?.sheet.result?.front.drawing : null"
+        :over-shift="over.shift.value"
+        class="fill"
+        @point="pointSegment"
+        @drag="drag"
+        @edit="(name, where) => sentence?.editAt(name, where)"
+      />
+      <figure
+        v-if="shown === 'front' && finished && settings.pixelsPerMm && !trueSize && pattern.worked"
+        class="small"
       >
-        <FigureColumn :figures="pattern.worked.figures" :only="['cut']" lead />
-        <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
-        <StepList v-if="settled" v-model="at" :steps="settled.form.steps" />
-        <label class="plier quiet">
-          Rolled on
-          <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
-            <option value="">whatever suits each bend</option>
-            <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
-          </select>
-        </label>
-        <FigureColumn
-          :figures="(settled ?? pattern.worked).figures"
-          :only="['will-it-hold', 'in-your-hand', 'off-the-spool']"
+        <PieceSketch
+          :drawing="{ ...pattern.worked.front.drawing, dimensions: [] }"
+          :pixels="settings.pixelsPerMm"
         />
-        <CheckList :checks="(settled ?? pattern.worked).form.checks" which="well" />
-      </aside>
+        <figcaption class="quiet">true size</figcaption>
+      </figure>
     </div>
-    <BlankStrip
-      v-if="form && pattern.worked"
-      :form="form"
-      :thickness-mm="pattern.worked.thickness_mm"
-      :true-pixels="truePixels"
-      :done="at + 1"
-      :lit="lit"
-      @point="pointMark"
-    />
-    <KeepDialog
-      v-model="keeping"
-      :desk="pattern"
-      noun="pattern"
-      @kept="queries.invalidateQueries({ queryKey: ['patterns'] })"
-      @undone="((pattern.kept = null), queries.invalidateQueries({ queryKey: ['patterns'] }))"
-    />
-    <FitDialog v-model="fitting" />
-    <WireDialog v-model="wiring" />
-    <MateDialog v-model="mating" />
-    <OverDialog v-model="comparing" :over="over" />
-  </div>
+    <FormingLine v-if="settled" v-model="at" :steps="settled.form.steps" :stages="settled.stages" />
+    <template v-if="pattern.worked && form" #figures>
+      <FigureColumn :figures="pattern.worked.figures" :only="['cut']" lead />
+      <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
+      <StepList v-if="settled" v-model="at" :steps="settled.form.steps" />
+      <label class="plier quiet">
+        Rolled on
+        <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
+          <option value="">whatever suits each bend</option>
+          <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
+        </select>
+      </label>
+      <FigureColumn
+        :figures="(settled ?? pattern.worked).figures"
+        :only="['will-it-hold', 'in-your-hand', 'off-the-spool']"
+      />
+      <CheckList :checks="(settled ?? pattern.worked).form.checks" which="well" />
+    </template>
+    <template #foot>
+      <BlankStrip
+        v-if="form && pattern.worked"
+        :form="form"
+        :thickness-mm="pattern.worked.thickness_mm"
+        :true-pixels="truePixels"
+        :done="at + 1"
+        :lit="lit"
+        @point="pointMark"
+      />
+      <KeepDialog
+        v-model="keeping"
+        :desk="pattern"
+        noun="pattern"
+        @kept="queries.invalidateQueries({ queryKey: ['patterns'] })"
+        @undone="((pattern.kept = null), queries.invalidateQueries({ queryKey: ['patterns'] }))"
+      />
+      <FitDialog v-model="fitting" />
+      <WireDialog v-model="wiring" />
+      <MateDialog v-model="mating" />
+      <OverDialog v-model="comparing" :over="over" />
+    </template>
+  </DeskFrame>
   <p v-else class="page quiet" role="status">Laying out the drawing…</p>
 </template>
 
 <style scoped>
-.room {
-  display: flex;
-  flex-direction: column;
-  min-height: calc(100dvh - 63px);
-}
-
-.table {
-  flex: 1;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 372px;
-  gap: 0 40px;
-  padding: 16px var(--gutter) 6px;
-}
-
-.left {
-  display: flex;
-  flex-direction: column;
-  min-width: 0;
-}
-
 .says :deep(.sentence) {
   font-size: clamp(1.2rem, 1.85vw, 1.5rem);
-}
-
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 8px;
-  margin-top: 8px;
-}
-
-.of {
-  margin-left: 4px;
-  font-style: italic;
-}
-
-.states {
-  margin-left: auto;
-  display: flex;
-  gap: 18px;
 }
 
 .compared {
@@ -361,11 +292,6 @@ onMounted(() => attempt(open()))
   text-decoration: underline;
   text-underline-offset: 3px;
   padding: 2px 4px;
-}
-
-.drawing {
-  flex: 1 1 220px;
-  min-height: 220px;
 }
 
 .stage {
@@ -383,10 +309,6 @@ onMounted(() => attempt(open()))
   bottom: 6px;
   margin: 0;
   text-align: center;
-}
-
-.stale {
-  opacity: 0.4;
 }
 
 .plier {
@@ -409,47 +331,5 @@ select {
 
 option {
   background: rgb(var(--v-theme-surface));
-}
-
-@media (min-width: 901px) and (min-height: 700px) {
-  .room {
-    height: calc(100dvh - 63px);
-  }
-
-  .table {
-    min-height: 0;
-  }
-
-  .left,
-  .right {
-    overflow-y: auto;
-    scrollbar-width: thin;
-    contain: strict;
-  }
-
-  /* What goes on below fades rather than being cut. */
-  .right::after {
-    content: '';
-    position: sticky;
-    bottom: 0;
-    display: block;
-    height: 24px;
-    background: linear-gradient(to bottom, transparent, rgb(var(--v-theme-background)));
-    pointer-events: none;
-  }
-}
-
-@media (max-width: 900px) {
-  .table {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
-  .drawing {
-    flex-basis: 320px;
-  }
-
-  .right {
-    margin-top: 18px;
-  }
 }
 </style>

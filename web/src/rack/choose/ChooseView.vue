@@ -67,15 +67,20 @@ function toggle(one: WireCandidate) {
     : [...set.value, key(one)].slice(-4)
 }
 const percent = (share: number) => `${Math.round(100 * share)} %`
-const rows: { label: string; of: (one: WireCandidate) => string }[] = [
-  { label: 'Opens at, as made', of: (one) => `${one.holds_n.toFixed(1)} N` },
-  { label: 'after the barrel', of: (one) => `${one.holds_hardened_n.toFixed(1)} N` },
+const newtons = (load: number | null | undefined) => `${load?.toFixed(1)} N`
+const loads = [
+  { label: 'Opens at, as made', of: (one: WireCandidate) => newtons(one.holds_n) },
+  { label: 'after the barrel', of: (one: WireCandidate) => newtons(one.holds_hardened_n) },
+]
+const others: { label: string; of: (one: WireCandidate) => string }[] = [
   { label: 'Effort (20 AWG soft copper is 1)', of: (one) => one.effort.toFixed(1) },
   { label: 'Stretch used at its tightest bend', of: (one) => percent(one.strain_used) },
   { label: 'Springs back', of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
   { label: 'Wire of one, as cut', of: (one) => `${one.blank_mm.toFixed(1)} mm, ${one.mass_g.toFixed(3)} g` },
   { label: 'costs', of: (one) => money(one.cost) || 'no price yet' },
 ]
+
+const rows = computed(() => (found.value?.no_load ? others : [...loads, ...others]))
 
 /** Takes the piece to its desk in this wire. */
 async function use(one: WireCandidate) {
@@ -185,7 +190,8 @@ async function use(one: WireCandidate) {
         </li>
       </ol>
       <aside>
-        <HoldPlot :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
+        <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
+        <HoldPlot v-else :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
         <table v-if="compared.length > 1" class="ledger side" data-test="compared">
           <thead>
             <tr>

@@ -11,7 +11,9 @@ const look = usePlotLook()
 const described = computed(
   () =>
     `Hold against effort. ${props.candidates
-      .map((one, i) => `${i + 1}, ${one.shown}: ${one.holds_n.toFixed(1)} N, effort ${one.effort.toFixed(1)}`)
+      .map(
+        (one, i) => `${i + 1}, ${one.shown}: ${one.holds_n?.toFixed(1)} N, effort ${one.effort.toFixed(1)}`,
+      )
       .join('; ')}.`,
 )
 
@@ -34,8 +36,8 @@ const option = computed(() => {
         type: 'line',
         silent: true,
         data: [
-          [one.effort, one.holds_n],
-          [one.effort, one.holds_hardened_n],
+          [one.effort, one.holds_n ?? 0],
+          [one.effort, one.holds_hardened_n ?? 0],
         ],
         showSymbol: false,
         lineStyle: { width: props.set.includes(one.shown) ? 3 : 1.4, color: quiet },
@@ -46,7 +48,7 @@ const option = computed(() => {
           props.set.includes(props.candidates[at.dataIndex]?.shown ?? '') ? 27 : 22,
         data: props.candidates.map((one, i) => ({
           name: `${i + 1}, ${one.shown}`,
-          value: [one.effort, one.holds_n],
+          value: [one.effort, one.holds_n ?? 0],
           itemStyle: {
             color: colours.background,
             borderColor: props.set.includes(one.shown) ? colours.primary : one.colour,

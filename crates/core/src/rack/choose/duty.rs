@@ -140,7 +140,10 @@ impl Duty {
         let used = |(inside, kept): &(f64, f64)| {
             (strength::outer_strain(profile, inside / 2.0 + c) - kept.ln()) / left
         };
-        let widest = self.bearing.iter().filter_map(|place| place.bent_mm).fold(0.0, f64::max);
+        // Where nothing bears, the widest bend of all tells how the piece springs.
+        let bearing = self.bearing.iter().filter_map(|place| place.bent_mm).fold(0.0, f64::max);
+        let all = self.bends.iter().map(|(inside, _)| *inside).fold(0.0, f64::max);
+        let widest = if bearing > 0.0 { bearing } else { all };
         let springback_ratio = if widest > 0.0 { bending.springback_ratio(widest / 2.0 + c) } else { 1.0 };
         if springback_ratio <= 0.0 {
             return None;

@@ -104,15 +104,17 @@ pub struct WireCandidate {
     pub wire: Wire,
     /// The wire in words.
     pub shown: String,
-    /// Load at which it opens as made, N.
-    pub holds_n: f64,
+    /// Load at which it opens as made, N; none for a piece of which no load is given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub holds_n: Option<f64>,
     /// The same after two hours in the barrel, N.
-    pub holds_hardened_n: f64,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub holds_hardened_n: Option<f64>,
     /// Effort of a bend, as a multiple of 20 AWG soft copper.
     pub effort: f64,
     /// Share of the stretch it had left that its tightest bend uses.
     pub strain_used: f64,
-    /// Share of a bend that stays after letting go, R0/R1, at the bend that bears.
+    /// Share of a bend that stays after letting go, R0/R1, at the widest bend that bears, or the widest of all.
     pub springback_ratio: f64,
     /// Wire of one piece as cut, mm.
     pub blank_mm: f64,
@@ -168,6 +170,9 @@ pub struct Choosing {
     pub schools: Vec<Schools>,
     /// How many wires were weighed.
     pub weighed_n: usize,
+    /// Why no load is given, where none is.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub no_load: Option<String>,
 }
 
 /// Most wires given.
@@ -254,7 +259,13 @@ impl ChooseRequest {
         }
         let schools =
             candidates.first().map(|best| self.schools(&best.wire, &duty, habits)).unwrap_or_default();
-        Ok(Choosing { candidates, left_out, schools, weighed_n })
+        let no_load = (!duty.bears()).then(|| {
+            format!(
+                "No load is given for {}: they do not open as a ring or a hook does, so none is weighed.",
+                duty.name
+            )
+        });
+        Ok(Choosing { candidates, left_out, schools, weighed_n, no_load })
     }
 
     /// Weighs the wires named, side by side.

@@ -192,8 +192,8 @@ impl ChooseRequest {
         Some(WireCandidate {
             wire: wire.clone(),
             shown: wire.shown(habits.unit),
-            holds_n: measured.holds_n,
-            holds_hardened_n: measured.holds_hardened_n,
+            holds_n: duty.bears().then_some(measured.holds_n),
+            holds_hardened_n: duty.bears().then_some(measured.holds_hardened_n),
             effort: measured.effort,
             strain_used: measured.strain_used,
             springback_ratio: measured.springback_ratio,
@@ -309,13 +309,17 @@ impl ChooseRequest {
         let in_temper = |temper| duty.measure(&Wire { temper, ..best.clone() });
         if let (Some(soft), Some(half)) = (in_temper(Temper::Soft), in_temper(Temper::HalfHard)) {
             let said = |m: Measured| {
-                format!(
-                    "effort {}, opens at {} N as made and {} N after the barrel, springs back {} %",
-                    shown(m.effort, 1),
-                    shown(m.holds_n, 1),
-                    shown(m.holds_hardened_n, 1),
-                    shown(100.0 * (1.0 - m.springback_ratio), 1)
-                )
+                let load = if duty.bears() {
+                    format!(
+                        " opens at {} N as made and {} N after the barrel,",
+                        shown(m.holds_n, 1),
+                        shown(m.holds_hardened_n, 1)
+                    )
+                } else {
+                    String::new()
+                };
+                let springs = shown(100.0 * (1.0 - m.springback_ratio), 1);
+                format!("effort {},{load} springs back {springs} %", shown(m.effort, 1))
             };
             schools.push(Schools {
                 question: "Start soft, or half-hard?",

@@ -270,6 +270,26 @@ impl CutRequest {
     ///
     /// # Errors
     /// As [`CutRequest::check`].
+    ///
+    /// ```
+    /// use lorimant_core::rack::cut_plan::{CutRequest, Demand, Stock};
+    /// use lorimant_core::rack::stock::StockKind;
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let rest = |id: &str, length_mm| Stock { id: id.to_owned(), length_mm, kind: StockKind::Offcut };
+    /// let spool = Stock { id: "spool".to_owned(), length_mm: 5000.0, kind: StockKind::Spool };
+    /// let request = CutRequest {
+    ///     stock: vec![spool, rest("rest", 81.0)],
+    ///     demand: vec![Demand { id: "hooks".to_owned(), length_mm: 40.0, n: 2 }],
+    ///     trim_mm: 0.5,
+    ///     kerf_mm: 0.0,
+    ///     shortest_useful_mm: 30.0,
+    /// };
+    /// // Both fit the rest: no spool is opened.
+    /// let plan = request.solve(LengthUnit::Mm, &|_| true).unwrap();
+    /// assert_eq!(plan.stock.len(), 1);
+    /// assert_eq!(plan.stock[0].stock, "rest");
+    /// ```
     pub fn solve(&self, unit: LengthUnit, go_on: &dyn Fn(Progress) -> bool) -> Result<CutPlan, Faults> {
         self.check()?;
         let best = match exact::solve(self) {

@@ -26,6 +26,13 @@ fn unit_g(word: &str) -> Option<f64> {
 /// # Errors
 /// A fault at `typed` where there is no number, more than one, a unit that is not known, or the scale
 /// says that it is not at rest.
+///
+/// ```
+/// use lorimant_core::rack::stock::scale::read;
+///
+/// assert_eq!(read("S 12,5g").unwrap(), 12.5);
+/// assert!(read("12 apples").is_err());
+/// ```
 pub fn read(line: &str) -> Result<f64, Fault> {
     const MASS: Span = Span { noun: "weight", unit: " g", least: 0.0, most: 1_000_000.0 };
     let text = line.trim().to_lowercase();
