@@ -71,6 +71,21 @@ impl Maker {
         Ok(())
     }
 
+    /// Chooses what is called so in a list.
+    ///
+    /// # Errors
+    /// When it does not come to be there.
+    pub async fn choose(&self, css: &str, label: &str) -> Result<()> {
+        let script = format!(
+            "const select = document.querySelector('{css}');
+            const option = [...select.options].find((one) => one.label.trim() === '{label}');
+            select.value = option.value; select.selectedIndex = option.index;
+            select.dispatchEvent(new Event('change', {{ bubbles: true }}))"
+        );
+        self.find(css).await?;
+        self.until(&format!("{label} at {css}"), || async { Ok(self.script(&script).await.is_ok()) }).await
+    }
+
     /// Waits until a condition holds.
     ///
     /// # Errors

@@ -17,17 +17,6 @@ async fn open_lot(maker: &Maker, name: &str) -> Result<()> {
     Ok(())
 }
 
-async fn choose(maker: &Maker, css: &str, label: &str) -> Result<()> {
-    let script = format!(
-        "const select = document.querySelector('{css}');
-        const option = [...select.options].find((one) => one.label.trim() === '{label}');
-        select.value = option.value; select.selectedIndex = option.index;
-        select.dispatchEvent(new Event('change', {{ bubbles: true }}))"
-    );
-    maker.find(css).await?;
-    maker.until(&format!("{label} at {css}"), || async { Ok(maker.script(&script).await.is_ok()) }).await
-}
-
 #[test]
 fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
     at_the_bench(|maker| async move {
@@ -37,7 +26,7 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
         maker.sees("[data-test=listing-says]", "a metre").await?;
         maker.sees("[data-test=listing-says]", "Gauge 20 of which system").await?;
-        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         // 55.5 mm at 14.80 for 1.524 m.
         maker.sees("[data-test=per-piece]", "0.54").await?;
         maker.sees("[data-test=lot-metal]", "sterling silver").await?;
@@ -177,7 +166,7 @@ fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.click("[data-test=drop-pick]").await?;
         maker.until("four picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 4) }).await?;
-        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.sees(NOTICE, "Picked “Water sprites, ear wires”").await?;
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.fill("[data-test=pick-count]", "4000").await?;
@@ -200,12 +189,12 @@ fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
 fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/rack/choose").await?;
-        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=candidates]", "Opens at about").await?;
         maker.find("[data-test=hold-plot] canvas").await?;
-        choose(maker, "[data-test=joined]", "fused").await?;
+        maker.choose("[data-test=joined]", "fused").await?;
         maker.sees("[data-test=candidates] h2", "fine silver").await?;
-        choose(maker, "[data-test=joined]", "not joined").await?;
+        maker.choose("[data-test=joined]", "not joined").await?;
         maker.fill("[data-test=bears]", "much").await?;
         maker.sees("[role=alert]", "no load").await?;
         maker.fill("[data-test=bears]", "1,5").await?;
@@ -226,7 +215,7 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
 fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/rack/cost").await?;
-        choose(maker, "[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=verdict]", "Your hands are not counted yet").await?;
         maker.fill("[data-test=cost-minutes] input", "5").await?;
         maker.fill("[data-test=cost-setting_up_minutes] input", "30").await?;

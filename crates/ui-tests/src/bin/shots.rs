@@ -56,6 +56,8 @@ fn main() -> Result<()> {
         maker.find("[data-test=weighed]").await?;
         picture(maker, "rack-lot").await?;
         maker.open("/rack/choose").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.find("[data-test=hold-plot] canvas").await?;
         for nth in [1, 3, 4] {
             maker.click(&format!("[data-test=candidates] li:nth-child({nth}) [data-test=compare]")).await?;
         }
