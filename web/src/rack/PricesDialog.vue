@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, data, faultsOf, type Fault, type Settings } from '../api/client'
+import { moneyAt } from '../shared/faults'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import { useWords } from '../shared/words'
@@ -39,17 +40,15 @@ async function fromFeed() {
 }
 
 async function keep() {
-  const amount = (text: string) => text.trim().replace(',', '.')
-  const wrong = [['hour_rate', rate.value] as const, ...Object.entries(prices.value)]
-    .filter(([, text]) => text.trim() && Number.isNaN(Number(amount(text))))
-    .map(([field, text]) => ({ field, sentence: `“${text}” is no amount of money. Write it as 14.80.` }))
+  const wrong: Fault[] = []
+  const hour_rate = moneyAt('hour_rate', wrong, rate.value) ?? '0'
+  const metal_prices = Object.entries(prices.value)
+    .map(([metal, text]) => ({ metal, per_gram: moneyAt(metal, wrong, text) }))
+    .filter(({ per_gram }) => per_gram) as Settings['metal_prices']
   faults.value = wrong
   if (wrong.length) return
-  const metal_prices = Object.entries(prices.value)
-    .filter(([, text]) => text.trim())
-    .map(([metal, text]) => ({ metal, per_gram: amount(text) })) as Settings['metal_prices']
   try {
-    await settings.keep({ currency: currency.value, hour_rate: amount(rate.value) || '0', metal_prices })
+    await settings.keep({ currency: currency.value, hour_rate, metal_prices })
     open.value = false
     emit('kept')
     notice.say('Prices are kept.')

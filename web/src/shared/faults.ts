@@ -29,10 +29,29 @@ export async function readAt<T>(
 export const lengthAt = (field: string, wrong: Fault[], text: string) =>
   readAt(field, wrong, async () => (await data(api.POST('/api/lengths/read', { body: { text } }))).mm)
 
+/** A number as it is sent, from what was typed in a field of one unit; that may stand behind it. */
+export const plain = (text: string | undefined, unit = '') =>
+  (text ?? '')
+    .trim()
+    .replace(unit && new RegExp(`\\s*${unit}$`), '')
+    .replace(',', '.')
+
+/** The number typed; where it is none, that is noted at the field. Nothing typed is nothing. */
+export function numberAt(
+  field: string,
+  wrong: Fault[],
+  text: string | undefined,
+  { unit = '', sentence = `“${text}” is no number. Write it as 12.5.` } = {},
+): number | undefined {
+  const typed = plain(text, unit)
+  if (!typed) return undefined
+  const value = Number(typed)
+  if (!Number.isNaN(value)) return value
+  wrong.push({ field, sentence })
+}
+
 /** Money as it is sent, from what was typed. */
 export function moneyAt(field: string, wrong: Fault[], text: string | undefined): string | undefined {
-  const typed = text?.trim().replace(',', '.')
-  if (typed && Number.isNaN(Number(typed)))
-    wrong.push({ field, sentence: `“${text}” is no amount of money. Write it as 14.80.` })
-  return typed || undefined
+  numberAt(field, wrong, text, { sentence: `“${text}” is no amount of money. Write it as 14.80.` })
+  return plain(text) || undefined
 }

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Fault, Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
-import { useFaults } from '../shared/faults'
+import { numberAt, useFaults } from '../shared/faults'
 import { useSettings } from '../shared/settings'
 import { usePlan } from '../rings/plan'
 import PaperDialog from '../shared/PaperDialog.vue'
@@ -33,15 +33,19 @@ function edit() {
   open.value = true
 }
 
+/** Another window changed the settings first: what stands there now is shown. */
+async function failed(thrown: unknown) {
+  notice.fail(thrown)
+  await settings.load()
+}
+
 async function keep() {
   const wrong: Fault[] = []
   const typed: Partial<Hand> = {}
   for (const { key } of sources) {
-    const text = (texts.value[key] ?? '').trim()
-    const value = Number(text.replace(/\s*mm$/, '').replace(',', '.'))
-    if (Number.isNaN(value))
-      wrong.push({ field: `hand.${key}`, sentence: `“${text}” is no number. Write it as 0.02.` })
-    else if (text) typed[key] = value
+    const text = texts.value[key]
+    const sentence = `“${text}” is no number. Write it as 0.02.`
+    typed[key] = numberAt(`hand.${key}`, wrong, text, { unit: 'mm', sentence })
   }
   faults.value = wrong
   if (wrong.length) return
@@ -54,7 +58,7 @@ async function keep() {
     // What is left out is the usual.
     await put(typed as Hand)
     open.value = false
-    notice.say('Noted how even your hand is.', () => put(before))
+    notice.say('Noted how even your hand is.', () => put(before).catch(failed))
   } catch (thrown) {
     take(thrown)
     await settings.load()

@@ -187,15 +187,15 @@ impl Said {
 
     /// Answers about a size, a length, or what a wire weighs.
     fn answer_wire(&self, unit: LengthUnit, reply: &mut Answer) {
-        let supply = self.supply_mm.is_some() || self.supply_g.is_some();
-        if self.metal.is_some() && (supply || self.size_mm.is_some()) {
+        let supply = self.supply();
+        if self.metal.is_some() && (supply.is_some() || self.size_mm.is_some()) {
             let Some(wire) = self.wire(reply) else { return };
             if let Err(fault) = wire.check() {
                 return reply.faults.push(fault);
             }
             let name = wire.shown(unit);
-            let amount = (self.supply_mm.as_ref(), self.supply_g.as_ref());
-            reply.headline = match amount.map_values() {
+            let supply = supply.unwrap_or_default();
+            reply.headline = match (supply.wire_length_mm, supply.wire_mass_g) {
                 (Some(length), Some(mass)) => {
                     let weighs = wire.mass_g(length);
                     let (text, unit) = long_length(length);
@@ -218,7 +218,7 @@ impl Said {
                     )
                 }
             };
-        } else if self.supply_g.is_some() || supply && self.readings.is_empty() {
+        } else if self.supply_g.is_some() || supply.is_some() && self.readings.is_empty() {
             reply.missing.push("the metal and the size of the wire, for example copper 18 awg".to_owned());
         } else if let Some(reading) = self.readings.first() {
             reply.headline = format!("{}.", reading.text);
@@ -227,16 +227,5 @@ impl Said {
             let what = "what you need, for example 120 rings 5 mm inside copper 18 soft";
             reply.missing.push(what.to_owned());
         }
-    }
-}
-
-/// The values of two things given, without their places.
-trait MapValues {
-    fn map_values(self) -> (Option<f64>, Option<f64>);
-}
-
-impl MapValues for (Option<&Given<f64>>, Option<&Given<f64>>) {
-    fn map_values(self) -> (Option<f64>, Option<f64>) {
-        (self.0.map(|given| given.value), self.1.map(|given| given.value))
     }
 }

@@ -6,6 +6,7 @@ use winnow::prelude::*;
 use winnow::token::one_of;
 
 use super::line::{Line, Unclear};
+use super::vocabulary::RINGS;
 use super::{finding, vocabulary};
 use crate::pattern::{Kind, Parameter};
 use crate::reading::{self, Word, rod};
@@ -257,9 +258,6 @@ fn mass_or_gauge(input: &mut &str) -> ModalResult<Meaning> {
     let n = terminated(digit1.parse_to::<f64>(), ("g", word_end)).parse_next(input)?;
     if (10.0..=30.0).contains(&n) { Ok(Meaning::MassOrGauge(n)) } else { Err(backtrack()) }
 }
-
-/// Words for rings.
-const RINGS: &[&str] = &["jump rings", "jump ring", "jumprings", "jumpring", "jump-rings", "rings", "ring"];
 
 /// Words for the inside of a ring.
 const INSIDE: &[&str] = &[

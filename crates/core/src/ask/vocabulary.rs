@@ -137,7 +137,8 @@ const FILLERS: &[&str] = &[
 ];
 
 /// Words for jump rings.
-const RINGS: &[&str] = &["jump rings", "jump ring", "jumprings", "jumpring", "jump-rings", "rings", "ring"];
+pub(super) const RINGS: &[&str] =
+    &["jump rings", "jump ring", "jumprings", "jumpring", "jump-rings", "rings", "ring"];
 
 /// Words that ask, and what for.
 const QUESTIONS: &[(Question, &[&str])] = &[
@@ -255,10 +256,7 @@ pub(super) fn phrase(input: &mut &str) -> ModalResult<Meaning> {
     let word = reading::phrase(&mut named);
     let (rest, meaning) = match (meaning, word) {
         // Of two that begin alike the longer is meant: `silver` in `silver filled`, `saw` in `saw blade`.
-        (Ok(meaning), Ok(word)) if named.len() < ours.len() => (named, {
-            let _ = meaning;
-            Meaning::Word(word)
-        }),
+        (Ok(_), Ok(word)) if named.len() < ours.len() => (named, Meaning::Word(word)),
         (Ok(meaning), _) => (ours, meaning.clone()),
         (Err(_), Ok(word)) => (named, Meaning::Word(word)),
         (Err(fails), Err(_)) => return Err(fails),

@@ -4,6 +4,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data, faultsOf, type ChooseRequest, type Fault, type WireCandidate } from '../../api/client'
+import { moneyAt, numberAt, plain } from '../../shared/faults'
 import HoldPlot from './HoldPlot.vue'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
@@ -26,11 +27,9 @@ const opened = ref<string | null>(null)
 
 const typedFaults = computed(() => {
   const wrong: Fault[] = []
-  const amount = (text: string) => Number(text.trim().replace(',', '.') || '0')
-  if (Number.isNaN(amount(bears.value)))
-    wrong.push({ field: 'bears_n', sentence: `“${bears.value}” is no load. Write it in newtons, as 0.5.` })
-  if (Number.isNaN(amount(most.value)))
-    wrong.push({ field: 'most_each', sentence: `“${most.value}” is no amount of money. Write it as 1.20.` })
+  const sentence = `“${bears.value}” is no load. Write it in newtons, as 0.5.`
+  numberAt('bears_n', wrong, bears.value, { unit: 'N', sentence })
+  moneyAt('most_each', wrong, most.value)
   return wrong
 })
 const request = computed<ChooseRequest | null>(() =>
@@ -38,11 +37,11 @@ const request = computed<ChooseRequest | null>(() =>
     ? {
         purpose: piece.value.purpose,
         worn: worn.value,
-        bears_n: Number(bears.value.trim().replace(',', '.') || '0'),
+        bears_n: Number(plain(bears.value, 'N') || '0'),
         finish: finish.value,
         joined: joined.value,
         maker: maker.value,
-        most_each: most.value.trim() ? most.value.trim().replace(',', '.') : undefined,
+        most_each: plain(most.value) || undefined,
       }
     : null,
 )

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type CostRequest, type Fault } from '../../api/client'
+import { numberAt, plain } from '../../shared/faults'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
 import PricesDialog from '../PricesDialog.vue'
@@ -53,24 +54,24 @@ async function start() {
 }
 watch(piece, start)
 
-const plain = (key: string) => (texts.value[key] ?? '').trim().replace(',', '.')
-const typedFaults = computed(() =>
-  fields.value
-    .filter(({ key }) => plain(key) && Number.isNaN(Number(plain(key))))
-    .map(({ key }) => ({ field: key, sentence: `“${texts.value[key]}” is no number. Write it as 12.5.` })),
-)
+const typed = (key: string) => plain(texts.value[key])
+const typedFaults = computed(() => {
+  const wrong: Fault[] = []
+  for (const { key } of fields.value) numberAt(key, wrong, texts.value[key])
+  return wrong
+})
 const request = computed<CostRequest | null>(() =>
   piece.value && texts.value.wire_mm && !typedFaults.value.length
     ? {
-        pieces_n: Math.round(Number(plain('pieces_n') || '0')),
-        wire_mm: Number(plain('wire_mm') || '0'),
-        loss_share: Number(plain('loss') || '0') / 100,
-        per_metre: plain('per_metre') || '0',
-        consumables: plain('consumables') || '0',
-        minutes: Number(plain('minutes') || '0'),
-        setting_up_minutes: Number(plain('setting_up_minutes') || '0'),
-        hour_rate: plain('hour_rate') || '0',
-        bought: plain('bought') || undefined,
+        pieces_n: Math.round(Number(typed('pieces_n') || '0')),
+        wire_mm: Number(typed('wire_mm') || '0'),
+        loss_share: Number(typed('loss') || '0') / 100,
+        per_metre: typed('per_metre') || '0',
+        consumables: typed('consumables') || '0',
+        minutes: Number(typed('minutes') || '0'),
+        setting_up_minutes: Number(typed('setting_up_minutes') || '0'),
+        hour_rate: typed('hour_rate') || '0',
+        bought: typed('bought') || undefined,
       }
     : null,
 )

@@ -11,6 +11,7 @@ import {
   type StockCut,
   type Wanted,
 } from '../../api/client'
+import { plain } from '../../shared/faults'
 import { useNotice } from '../../shared/notice'
 import CutStrip from './CutStrip.vue'
 import { useAmounts } from '../../shared/amounts'
@@ -39,7 +40,7 @@ const request = computed<CutRequest>(() => ({
   shortest_useful_mm: number(losses.value.shortest_useful_mm),
 }))
 function number(text: string) {
-  const value = Number(text.trim().replace(',', '.') || '0')
+  const value = Number(plain(text, 'mm') || '0')
   return Number.isNaN(value) ? -1 : value
 }
 

@@ -8,7 +8,7 @@ import type { ChosenPiece } from '../../shared/asked'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
-import { lengthAt, moneyAt, useFaults } from '../../shared/faults'
+import { lengthAt, moneyAt, numberAt, useFaults } from '../../shared/faults'
 import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
@@ -123,20 +123,13 @@ async function decode() {
 
 watch(piece, decode)
 
-function number(field: string, text: string | undefined, wrong: Fault[]): number | undefined {
-  if (!text?.trim()) return undefined
-  const value = Number(text.replace(',', '.').replace(/\s*g$/, ''))
-  if (!Number.isNaN(value)) return value
-  wrong.push({ field, sentence: `“${text}” is no number. Write it as 12.5.` })
-}
-
 /** The lot as it is typed; what is wrong with it goes to its fields. */
 async function typedLot(wrong: Fault[]): Promise<Lot | null> {
   const t = texts.value
   if (!picked.value.metal) wrong.push({ field: 'metal', sentence: 'Say which metal it is.' })
   const size_mm = (await lengthAt('size', wrong, t.size ?? '')) ?? 0
-  const share = number('skin_share', t.share, wrong)
-  const tare = number('tare_g', t.tare, wrong)
+  const share = numberAt('skin_share', wrong, t.share)
+  const tare = numberAt('tare_g', wrong, t.tare, { unit: 'g' })
   const price = moneyAt('price', wrong, t.price)
   if (wrong.length || !picked.value.metal) return null
   const { metal, temper, section, surface, kind } = picked.value

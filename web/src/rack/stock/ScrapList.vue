@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, faultsOf, type Fault } from '../../api/client'
+import { plain } from '../../shared/faults'
 import { useNotice } from '../../shared/notice'
 import PricesDialog from '../PricesDialog.vue'
 import { useAmounts } from '../../shared/amounts'
@@ -45,7 +46,7 @@ function start(pile?: Pile) {
 }
 
 async function book() {
-  const amount = Number(typed.value.replace(',', '.'))
+  const amount = Number(plain(typed.value, 'g'))
   if (!typed.value.trim() || Number.isNaN(amount)) {
     faults.value = [
       { field: 'mass_g', sentence: `“${typed.value}” is no weight. Write it in grams, as 12.5.` },
