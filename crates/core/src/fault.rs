@@ -31,6 +31,12 @@ impl Fault {
     }
 
     /// The same fault seen from a larger record: `wire` before `size_mm` makes `wire.size_mm`.
+    ///
+    /// ```
+    /// use lorimant_core::fault::Fault;
+    ///
+    /// assert_eq!(Fault::new("size_mm", "It has no size.").within("wire").field, "wire.size_mm");
+    /// ```
     #[must_use]
     pub fn within(mut self, outer: &str) -> Self {
         self.field = format!("{outer}.{}", self.field);
@@ -65,6 +71,15 @@ impl Faults {
     }
 
     /// Adds the faults of `result`, if it has any, and hands on its value.
+    ///
+    /// ```
+    /// use lorimant_core::fault::{Fault, Faults};
+    ///
+    /// let mut faults = Faults::none();
+    /// assert_eq!(faults.keep(Ok::<_, Fault>(3)), Some(3));
+    /// assert_eq!(faults.keep(Err::<i32, _>(Fault::new("n", "No."))), None);
+    /// assert_eq!(faults.0.len(), 1);
+    /// ```
     pub fn keep<T>(&mut self, result: Result<T, impl Into<Self>>) -> Option<T> {
         result.map_err(|found| self.0.extend(found.into().0)).ok()
     }
@@ -145,6 +160,16 @@ pub struct Span {
 
 impl Span {
     /// The value itself when it lies in the span.
+    ///
+    /// ```
+    /// use lorimant_core::fault::Span;
+    ///
+    /// const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 50.0 };
+    /// assert_eq!(TAIL.check("tail_mm", 12.0), Ok(12.0));
+    /// let long = TAIL.check("tail_mm", 80.0).unwrap_err();
+    /// assert_eq!(long.sentence, "The tail of 80 mm is too large. It can be from 0 to 50 mm.");
+    /// assert_eq!(long.limit, Some(50.0));
+    /// ```
     ///
     /// # Errors
     /// A fault at `field` that says what is wrong with the value and what it can be.

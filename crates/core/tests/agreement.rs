@@ -2,10 +2,11 @@
 //! and cones spring like everything else; what opens, opens by closed forms.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use std::collections::BTreeMap;
+mod common;
 
-use lorimant_core::pattern::{Kind, PatternRequest};
-use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding};
+use common::{ring_of, with};
+use lorimant_core::pattern::PatternRequest;
+use lorimant_core::ring::{RingPlan, RingRequest};
 use lorimant_core::tool::coil::{Coil, Cone, outline_for};
 use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::tool::hand::Hand;
@@ -20,22 +21,13 @@ use proptest::prelude::*;
 use rstest::rstest;
 
 fn finding(kind: &str, wire: &Wire, parameters: &[(&str, f64)]) -> PatternRequest {
-    let parameters: BTreeMap<String, f64> =
-        parameters.iter().map(|(name, mm)| ((*name).to_owned(), *mm)).collect();
-    PatternRequest { parameters, wire: wire.clone(), ..PatternRequest::usual(kind.parse::<Kind>().unwrap()) }
+    PatternRequest { wire: wire.clone(), ..with(kind, parameters) }
 }
 
 /// A ring snipped from its coil: nothing is taken, so what is left of the coil is the ring.
 fn snipped(wire: &Wire, mandrel: Mandrel) -> RingRequest {
     let cutting = Cutting { method: Method::SingleSnip, ..Cutting::default() };
-    RingRequest {
-        wire: wire.clone(),
-        mandrel,
-        rings_n: 1,
-        winding: Winding::Hand,
-        cutting,
-        ends: Ends::default(),
-    }
+    RingRequest { wire: wire.clone(), mandrel, cutting, ..ring_of(1.0, 5.0) }
 }
 
 /// Load and share of stretch of the finding, and the rod it asks for, mm, in a workshop without tools.

@@ -1,7 +1,10 @@
 //! Choosing a wire: every figure is the core's own, what cannot serve is left out, and laws of the ranking.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::pattern::{Kind, PatternRequest, Worn};
+mod common;
+
+use common::usual;
+use lorimant_core::pattern::Worn;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, sizes};
 use lorimant_core::rack::stock::scrap::MetalPrice;
@@ -20,10 +23,6 @@ fn rings() -> RingRequest {
         r#"{"wire":{"metal":"sterling-silver","size_mm":1.0,"temper":"half-hard"},"mandrel":{"diameter_mm":5.0},"rings_n":100}"#,
     )
     .unwrap()
-}
-
-fn finding(kind: &str) -> PatternRequest {
-    PatternRequest::usual(Kind::all().find(|one| one.0.kind == kind).unwrap())
 }
 
 fn wish(purpose: Piece) -> ChooseRequest {
@@ -79,7 +78,7 @@ fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
 #[case("wrapped-loop-link")]
 #[case("coil-cap")]
 fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
-    let request = finding(kind);
+    let request = usual(kind);
     let blank = request.form().unwrap().blank(LengthUnit::Mm);
     let one = wish(Piece::Finding(request.clone()))
         .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
@@ -94,7 +93,7 @@ fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
 
 #[test]
 fn every_metal_temper_and_size_that_can_serve_is_weighed_and_the_best_stands_first() {
-    let found = chosen(&wish(Piece::Finding(finding("figure-eight"))));
+    let found = chosen(&wish(Piece::Finding(usual("figure-eight"))));
     let metals = Metal::ALL.len() - found.left_out.len();
     assert_eq!(found.weighed_n, metals * Temper::ALL.len() * 20);
     assert!(found.candidates.windows(2).all(|pair| pair[0].misses <= pair[1].misses));
@@ -144,7 +143,7 @@ fn fine_silver_is_left_for_fusing() {
 
 #[test]
 fn in_the_ear_the_best_goes_through_usual_piercings() {
-    let found = chosen(&wish(Piece::Finding(finding("open-ear-wire"))));
+    let found = chosen(&wish(Piece::Finding(usual("open-ear-wire"))));
     let best = &found.candidates[0];
     assert!((0.6..=1.05).contains(&best.wire.size_mm), "{}", best.shown);
     assert!(found.schools.iter().any(|school| school.question.contains("ear")));
@@ -184,7 +183,7 @@ fn harder_wire_holds_more_as_made_and_springs_back_more() {
 
 #[test]
 fn who_practises_is_given_softer_work() {
-    let of = |maker| chosen(&ChooseRequest { maker, ..wish(Piece::Finding(finding("spiral-hook"))) });
+    let of = |maker| chosen(&ChooseRequest { maker, ..wish(Piece::Finding(usual("spiral-hook"))) });
     let (practising, confident) = (of(Maker::Practising), of(Maker::Confident));
     assert!(practising.candidates[0].effort <= confident.candidates[0].effort);
 }
@@ -198,7 +197,7 @@ fn a_limit_of_money_is_kept_to_where_it_can_be() {
         MetalPrice { metal: Metal::SterlingSilver, per_gram: silver },
         MetalPrice { metal: Metal::Copper, per_gram: copper },
     ];
-    let wish = ChooseRequest { most_each, ..wish(Piece::Finding(finding("figure-eight"))) };
+    let wish = ChooseRequest { most_each, ..wish(Piece::Finding(usual("figure-eight"))) };
     let found = wish.choose(&prices, Habits::default()).unwrap();
     assert_eq!(found.candidates[0].wire.metal, Metal::Copper);
 }
@@ -221,7 +220,7 @@ fn what_is_wrong_is_said_at_its_field() {
     );
     let none = RingRequest { rings_n: 0, ..rings() };
     assert_eq!(field(wish(Piece::Rings(none))), ["purpose.rings.rings_n"]);
-    let mut long = finding("open-ear-wire");
+    let mut long = usual("open-ear-wire");
     long.parameters.insert("loop_mm".to_owned(), -2.0);
     assert_eq!(field(wish(Piece::Finding(long))), ["purpose.finding.parameters.loop_mm"]);
 }
@@ -256,7 +255,7 @@ fn the_section_stays_that_of_the_piece(#[case] section: Section) {
 #[case("coil-cap")]
 #[case("plain-head-pin")]
 fn where_nothing_opens_no_load_is_given(#[case] kind: &str) {
-    let found = chosen(&ChooseRequest { bears_n: 5.0, ..wish(Piece::Finding(finding(kind))) });
+    let found = chosen(&ChooseRequest { bears_n: 5.0, ..wish(Piece::Finding(usual(kind))) });
     assert!(found.candidates.iter().all(|one| one.holds_n.is_none() && one.holds_hardened_n.is_none()));
     assert!(found.no_load.is_some_and(|said| said.contains("No load is given")));
 }

@@ -1,6 +1,9 @@
 //! Every finding: laws over random dimensions, closed forms, fits, faults, words.
 #![allow(clippy::unwrap_used, missing_docs)]
 
+mod common;
+
+use common::{bench, kinds, usual, with};
 use lorimant_core::ask::answer;
 use lorimant_core::fault::Faults;
 use lorimant_core::pattern::backwards::{Measure, Target};
@@ -11,42 +14,14 @@ use lorimant_core::piece::Piece;
 use lorimant_core::piece::mate::mate;
 use lorimant_core::shape::path::Placed;
 use lorimant_core::tool::plier::{Jaws, Plier};
-use lorimant_core::tool::workshop::{StartSet, Workshop};
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::words::length::LengthUnit;
-use lorimant_core::words::sentence::Change;
 use lorimant_core::words::sentence::text;
 use proptest::prelude::*;
 use rstest::rstest;
-
-fn workshop() -> Workshop {
-    let plier = Plier {
-        name: "slim round-nose".to_owned(),
-        jaws: Jaws::RoundNose,
-        tip_mm: Some(1.2),
-        base_mm: Some(5.5),
-        length_mm: Some(24.0),
-        measured: vec![],
-        diameters_mm: vec![],
-    };
-    Workshop { rods: StartSet::MetricHalves.rods(), pliers: vec![plier], ..Workshop::default() }
-}
-
-fn usual(kind: &str) -> PatternRequest {
-    PatternRequest::usual(kind.parse().unwrap())
-}
-
-fn with(kind: &str, changes: &[(&str, f64)]) -> PatternRequest {
-    let mut request = usual(kind);
-    request.parameters.extend(changes.iter().map(|(name, value)| ((*name).to_owned(), *value)));
-    request
-}
-
-fn kinds() -> impl Strategy<Value = Kind> {
-    prop::sample::select(Kind::all().collect::<Vec<_>>())
-}
 
 /// A pattern with every dimension somewhere round its usual one, in usual wire.
 fn near_usual() -> impl Strategy<Value = PatternRequest> {
@@ -90,7 +65,7 @@ proptest! {
         let Ok(formed) = request.form() else { return Ok(()) };
         let integrated: f64 = formed.path.placed.iter().map(by_chords).sum();
         prop_assert!((integrated - formed.path.length_mm).abs() < 1e-6 * integrated);
-        let numbers = formed.in_numbers(&workshop());
+        let numbers = formed.in_numbers(&bench());
         let plain = formed.design.segments.iter().all(|s| s.flattened_mm.is_none() && s.what != "ball");
         if plain {
             prop_assert!((numbers.developed_mm - integrated).abs() < 1e-6 * integrated);
@@ -179,12 +154,12 @@ proptest! {
         for (parameter, value) in kind.0.parameters.iter().zip(values) {
             request.parameters.insert(parameter.name.to_owned(), value);
         }
-        let sheet = request.sheet(&workshop());
+        let sheet = request.sheet(&bench());
         prop_assert_eq!(sheet.faults.is_empty(), sheet.result.is_some());
         for fault in sheet.faults {
             prop_assert!(fault.sentence.ends_with('.') && !fault.field.is_empty(), "{fault:?}");
         }
-        let _ = answer(&sheet.text, &workshop(), &[]);
+        let _ = answer(&sheet.text, &bench(), &[]);
     }
 
     /// What the sentence says the ask line understands.
@@ -198,7 +173,7 @@ proptest! {
         }
         if request.form().is_err() { return Ok(()) }
         let text = text(&sentence::write(&request, LengthUnit::Mm));
-        let reply = answer(&text, &workshop(), &[]);
+        let reply = answer(&text, &bench(), &[]);
         prop_assert!(reply.unclear.is_empty() && reply.faults.is_empty(), "{text}: {:?} {:?}", reply.unclear, reply.faults);
         let read = reply.pattern.unwrap();
         // A size that is a gauge to the hundredth shown is read as that gauge.
@@ -237,7 +212,7 @@ proptest! {
 
 #[test]
 fn every_pattern_is_complete_and_sound_as_usually_made() {
-    let workshop = workshop();
+    let workshop = bench();
     let mut words = std::collections::HashSet::new();
     for kind in Kind::all() {
         let pattern = kind.0;
@@ -360,7 +335,7 @@ fn wraps_are_counted_by_the_rule_that_is_stated(
 fn tools_give_the_inside_wanted() {
     let request = usual("open-ear-wire");
     let formed = request.form().unwrap();
-    let numbers = formed.in_numbers(&workshop());
+    let numbers = formed.in_numbers(&bench());
     let mark = &numbers.marks[0];
     assert_eq!((mark.what, mark.tool.as_str()), ("loop", "slim round-nose"));
     // The jaw's Ø springs to the loop's: 1/R1 = 1/R0 − M/EI, and lies where the taper has it.
@@ -513,53 +488,17 @@ fn rings_go_into_hooks_or_say_why_not() {
 
 #[test]
 fn the_ask_line_knows_findings() {
-    let reply = answer("24 pairs hooks 21 ga sterling half-hard", &workshop(), &[]);
+    let reply = answer("24 pairs hooks 21 ga sterling half-hard", &bench(), &[]);
     assert!(reply.unclear.is_empty(), "{:?}", reply.unclear);
     let asked = reply.pattern.unwrap();
     assert_eq!((asked.kind.0.kind, asked.pieces_n, asked.blanks_n()), ("open-ear-wire", 24, 48));
     assert_eq!((asked.wire.metal, asked.wire.temper), (Metal::SterlingSilver, Temper::HalfHard));
     // 21 AWG by its definition.
     assert!((asked.wire.size_mm - 0.127 * 92_f64.powf(15.0 / 39.0)).abs() < 1e-9);
-    let asked = answer("figure eight 3mm loops 18ga", &workshop(), &[]).pattern.unwrap();
+    let asked = answer("figure eight 3mm loops 18ga", &bench(), &[]).pattern.unwrap();
     assert_eq!(asked.kind.0.kind, "figure-eight");
     assert!((asked.value("loop_mm") - 3.0).abs() < 1e-9 && (asked.value("second_mm") - 3.0).abs() < 1e-9);
-    let mended = answer("24 pairs hoks sterling", &workshop(), &[]);
+    let mended = answer("24 pairs hoks sterling", &bench(), &[]);
     assert!(mended.assumed.iter().any(|said| said == "“hoks” is read as hooks."), "{:?}", mended.assumed);
     assert_eq!(mended.pattern.unwrap().pieces_n, 24);
-}
-
-#[rstest]
-#[case("loop_mm", "3/32 in", 2.381_25)]
-#[case("loop_mm", "2.5", 2.5)]
-#[case("tip_deg", "25 degrees", 25.0)]
-#[case("hammered_mm", "crown left round", 0.0)]
-#[case("loop_side", "loop to the back", 1.0)]
-fn words_take_what_people_type(#[case] slot: &str, #[case] text: &str, #[case] value: f64) {
-    let changed = usual("open-ear-wire").changed(slot, &Change::Typed(text.to_owned()), &workshop()).unwrap();
-    assert!((changed.value(slot) - value).abs() < 1e-9, "{}", changed.value(slot));
-}
-
-#[test]
-fn words_are_nudged_by_what_a_ruler_reads() {
-    let request = usual("open-ear-wire");
-    let nudged = |slot: &str, steps| request.changed(slot, &Change::Nudge(steps), &workshop()).unwrap();
-    assert!((nudged("front_mm", 3).value("front_mm") - 11.3).abs() < 1e-9);
-    assert!((nudged("front_mm", -100_000).value("front_mm") - 1.0).abs() < 1e-9, "no further than its limit");
-    assert!((nudged("tip_deg", -2).value("tip_deg") - 16.0).abs() < 1e-9);
-    assert_eq!(nudged("pieces", 4).pieces_n, 5);
-    assert_eq!(nudged("temper", 1).wire.temper, Temper::ThreeQuarterHard);
-    assert!(nudged("hand", 1).mirrored);
-    let other = request.changed("kind", &Change::Typed("wrapped hook".to_owned()), &workshop()).unwrap();
-    assert!((other.value("back_mm") - 19.0).abs() < 1e-9);
-    for (slot, text) in
-        [("loop_mm", "wide"), ("kind", "hat"), ("metal", "wood"), ("pieces", "some"), ("nose", "2")]
-    {
-        let refused = request.changed(slot, &Change::Typed(text.to_owned()), &workshop()).unwrap_err();
-        assert!(refused.0[0].sentence.contains(if slot == "nose" { "nose" } else { text }), "{refused:?}");
-    }
-    for slot in ["kind", "metal", "temper", "section", "plier", "hand", "loop_side"] {
-        let choices = request.choices(slot, &workshop());
-        assert_eq!(choices.iter().filter(|choice| choice.chosen).count(), 1, "{slot}");
-        assert!(choices.iter().all(|choice| !choice.effect.is_empty()), "{slot}");
-    }
 }

@@ -1,8 +1,11 @@
 //! Ring plans: conservation of wire, backwards of forwards, counts, refusals.
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
+mod common;
+
 use std::f64::consts::PI;
 
+use common::ring_of;
 use lorimant_core::ring::backwards::RingTarget;
 use lorimant_core::ring::supply::Supply;
 use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding};
@@ -16,14 +19,8 @@ use proptest::prelude::*;
 use rstest::rstest;
 
 fn copper(size_mm: f64, rod: f64) -> RingRequest {
-    RingRequest {
-        wire: Wire { metal: Metal::Copper, section: Section::Round, size_mm, temper: Temper::Soft },
-        mandrel: Mandrel::round(rod),
-        rings_n: 120,
-        winding: Winding::Hand,
-        cutting: Cutting { blade: Some(Blade::B4o), ..Cutting::default() },
-        ends: Ends::default(),
-    }
+    let cutting = Cutting { blade: Some(Blade::B4o), ..Cutting::default() };
+    RingRequest { rings_n: 120, cutting, ..ring_of(size_mm, rod) }
 }
 
 fn target(request: &RingRequest, inside: f64) -> RingTarget {

@@ -2,14 +2,16 @@
 //! workings, cautions that come when they should.
 #![allow(clippy::unwrap_used, clippy::cast_possible_truncation, clippy::cast_sign_loss, missing_docs)]
 
+mod common;
+
+use common::{bench, ring_of};
 use kurbo::{BezPath, Rect, Shape as _};
 use lorimant_core::drawing::{Drawing, Role};
 use lorimant_core::figure::Level;
 use lorimant_core::ring::sheet::{Worked, ZoneKind};
-use lorimant_core::ring::{Ends, RingRequest, Winding};
+use lorimant_core::ring::{RingRequest, Winding};
 use lorimant_core::tool::cutting::{Blade, Cutting, Method};
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
-use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
@@ -17,18 +19,16 @@ use rstest::rstest;
 
 fn request(shape: Shape, section: Section) -> RingRequest {
     RingRequest {
-        wire: Wire { metal: Metal::Brass, section, size_mm: 1.2, temper: Temper::HalfHard },
+        wire: Wire { section, ..Wire::round(Metal::Brass, 1.2, Temper::HalfHard) },
         mandrel: Mandrel { shape, usable_mm: Some(60.0), ..Mandrel::round(6.0) },
         rings_n: 20,
-        winding: Winding::Hand,
         cutting: Cutting { blade: Some(Blade::B2o), ..Cutting::default() },
-        ends: Ends::default(),
+        ..ring_of(1.2, 6.0)
     }
 }
 
 fn worked(request: &RingRequest) -> Worked {
-    let workshop = Workshop { rods: StartSet::MetricHalves.rods(), ..Workshop::default() };
-    request.sheet(&workshop).result.unwrap()
+    request.sheet(&bench()).result.unwrap()
 }
 
 /// Bounding box of everything with a role, stroke widths left out.

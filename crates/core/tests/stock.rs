@@ -17,15 +17,11 @@ use proptest::prelude::*;
 use rstest::rstest;
 use rust_decimal::Decimal;
 
-fn wire(metal: Metal, size_mm: f64) -> Wire {
-    Wire { metal, section: Section::Round, size_mm, temper: Temper::Soft }
-}
-
 fn lot() -> Lot {
     Lot {
         name: "Blue spool".to_owned(),
         kind: StockKind::Spool,
-        wire: wire(Metal::Copper, 1.0),
+        wire: Wire::round(Metal::Copper, 1.0, Temper::Soft),
         surface: Surface::Bare,
         skin_share: None,
         price: Some(Decimal::new(940, 2)),
@@ -58,7 +54,7 @@ fn a_lot_without_a_price_has_no_value() {
 
 #[rstest]
 #[case::no_name(Lot { name: "  ".into(), ..lot() }, "name", "1 to 60")]
-#[case::size(Lot { wire: wire(Metal::Copper, 0.0), ..lot() }, "wire.size_mm", "zero")]
+#[case::size(Lot { wire: Wire::round(Metal::Copper, 0.0, Temper::Soft), ..lot() }, "wire.size_mm", "zero")]
 #[case::bare_has_no_skin(Lot { skin_share: Some(0.05), ..lot() }, "skin_share", "no skin")]
 #[case::skin(Lot { skin_share: Some(0.9), surface: Surface::Filled, ..lot() }, "skin_share", "too large")]
 #[case::tare(Lot { tare_g: Some(-1.0), ..lot() }, "tare_g", "negative")]
@@ -83,7 +79,7 @@ fn skins_have_their_usual_share(
     #[case] said: Option<f64>,
     #[case] share: Option<f64>,
 ) {
-    let lot = Lot { surface, wire: wire(metal, 0.8), skin_share: said, ..lot() };
+    let lot = Lot { surface, wire: Wire::round(metal, 0.8, Temper::Soft), skin_share: said, ..lot() };
     assert_eq!(lot.skin(), share);
 }
 
@@ -199,7 +195,7 @@ proptest! {
 
 #[test]
 fn an_amount_is_given_one_way() {
-    let wire = wire(Metal::Copper, 1.0);
+    let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     assert!(both_ways(&wire, Some(1.0), Some(1.0)).unwrap_err().sentence.contains("not both"));
     assert_eq!(both_ways(&wire, None, None).unwrap_err().field, "length_mm");
     assert_eq!(both_ways(&wire, None, Some(-1.0)).unwrap_err().field, "mass_g");
@@ -254,7 +250,7 @@ fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
 
 fn keeping(keep_mm: f64, pack_mm: Option<f64>) -> Keeping {
     Keeping {
-        wire: wire(Metal::Brass, 1.6),
+        wire: Wire::round(Metal::Brass, 1.6, Temper::Soft),
         shortest_useful_mm: None,
         keep_mm,
         pack_mm,
@@ -284,14 +280,15 @@ fn buying_is_in_whole_packs(
 
 #[test]
 fn a_wire_whose_pack_is_not_known_is_not_counted_in_packs() {
-    let need = Need::of(&wire(Metal::Brass, 1.6), None, 0.0, 500.0, LengthUnit::Mm);
+    let need = Need::of(&Wire::round(Metal::Brass, 1.6, Temper::Soft), None, 0.0, 500.0, LengthUnit::Mm);
     assert_eq!((need.packs_n, need.cost), (None, None));
     assert!(need.sentence.contains("how it is sold"), "{}", need.sentence);
 }
 
 #[test]
 fn lots_and_wants_of_one_wire_are_put_together_and_missing_ones_stand_first() {
-    let (brass, copper) = (wire(Metal::Brass, 1.6), wire(Metal::Copper, 1.0));
+    let (brass, copper) =
+        (Wire::round(Metal::Brass, 1.6, Temper::Soft), Wire::round(Metal::Copper, 1.0, Temper::Soft));
     let near = Wire { size_mm: 1.003, ..copper.clone() };
     assert!(copper.stands_for(&near));
     let there = [(copper.clone(), 300.0), (near.clone(), 200.0), (brass.clone(), 9000.0)];
@@ -304,8 +301,8 @@ fn lots_and_wants_of_one_wire_are_put_together_and_missing_ones_stand_first() {
 
 #[test]
 fn a_rest_worth_keeping_grows_with_the_wire() {
-    assert_eq!(shortest_useful_mm(&wire(Metal::Copper, 0.8)), 30.0);
-    assert_eq!(shortest_useful_mm(&wire(Metal::Copper, 2.0)), 50.0);
+    assert_eq!(shortest_useful_mm(&Wire::round(Metal::Copper, 0.8, Temper::Soft)), 30.0);
+    assert_eq!(shortest_useful_mm(&Wire::round(Metal::Copper, 2.0, Temper::Soft)), 50.0);
     let kept = Keeping { shortest_useful_mm: Some(70.0), ..keeping(0.0, None) };
     assert_eq!(kept.useful_mm(), 70.0);
 }

@@ -2,7 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use lorimant_core::ask::{Answer, answer};
-use lorimant_core::ring::sentence::{Slot, write};
+use lorimant_core::ring::sentence::write;
 use lorimant_core::ring::{Ends, RingRequest, Winding};
 use lorimant_core::tool::cutting::{Blade, Cutting, Method};
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
@@ -11,7 +11,7 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::words::length::{LengthUnit, inch_fraction, rod_size};
-use lorimant_core::words::sentence::{self, Change};
+use lorimant_core::words::sentence::{self};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -169,63 +169,6 @@ fn a_plan_that_cannot_be_made_says_why() {
     let answer = ask("999999999999 rings 5 mm inside copper 18 awg");
     assert_eq!(answer.faults[0].field, "rings_n");
     assert!(answer.faults[0].sentence.starts_with("999999999999 rings"), "the value as it was typed");
-}
-
-#[rstest]
-#[case(Slot::Size, "18 swg", |r: &RingRequest| (r.wire.size_mm - 1.2192).abs() < 1e-9)]
-#[case(Slot::Rings, "24 rings", |r: &RingRequest| r.rings_n == 24)]
-#[case(Slot::Temper, "hard", |r: &RingRequest| r.wire.temper == Temper::Hard)]
-#[case(Slot::Metal, "sterling", |r: &RingRequest| r.wire.metal == Metal::SterlingSilver)]
-#[case(Slot::Mandrel, "6 mm hexagonal rod", |r: &RingRequest| r.mandrel.shape == Shape::Hexagon)]
-#[case(Slot::Mandrel, "8 × 5 mm oval rod", |r: &RingRequest| r.mandrel.short_mm == Some(5.0))]
-#[case(Slot::Mandrel, "5", |r: &RingRequest| r.mandrel.name.as_deref() == Some("drill shank"))]
-#[case(Slot::Mandrel, "3/16 in", |r: &RingRequest| r.mandrel.name.as_deref() == Some("dowel"))]
-#[case(Slot::Blade, "2/0", |r: &RingRequest| r.cutting.blade == Some(Blade::B2o))]
-#[case(Slot::Inside, "4.5 mm", |r: &RingRequest| r.mandrel.diameter_mm == 4.5)]
-fn a_word_is_changed_by_typing(
-    #[case] slot: Slot,
-    #[case] text: &str,
-    #[case] holds: fn(&RingRequest) -> bool,
-) {
-    let changed = request().changed(slot, &Change::Typed(text.into()), &workshop()).unwrap();
-    assert!(holds(&changed), "{changed:?}");
-}
-
-#[rstest]
-#[case(Slot::Size, "thick", "wire.size_mm")]
-#[case(Slot::Rings, "-4", "rings_n")]
-#[case(Slot::Metal, "unobtainium", "wire.metal")]
-#[case(Slot::Temper, "copper", "wire.temper")]
-#[case(Slot::Mandrel, "that one", "mandrel.diameter_mm")]
-#[case(Slot::Blade, "9/0", "cutting.blade")]
-#[case(Slot::Inside, "0.1", "target_inside_diameter_mm")]
-fn what_cannot_be_read_faults_at_its_word(#[case] slot: Slot, #[case] text: &str, #[case] field: &str) {
-    let faults = request().changed(slot, &Change::Typed(text.into()), &workshop()).unwrap_err();
-    assert_eq!(faults.0[0].field, field);
-}
-
-#[test]
-fn arrows_nudge_by_a_tenth_and_walk_the_rods() {
-    let shop = workshop();
-    let up = |slot| request().changed(slot, &Change::Nudge(1), &shop).unwrap();
-    let down = |slot| request().changed(slot, &Change::Nudge(-1), &shop).unwrap();
-    assert!((up(Slot::Size).wire.size_mm - 1.1).abs() < 1e-9);
-    assert_eq!(down(Slot::Mandrel).mandrel.diameter_mm, 4.7625);
-    assert_eq!(up(Slot::Mandrel).mandrel.diameter_mm, 5.0, "no larger rod is owned");
-    assert_eq!(up(Slot::Temper).wire.temper, Temper::QuarterHard);
-    assert_eq!(down(Slot::Temper).wire.temper, Temper::Soft, "the list ends");
-    assert_eq!(up(Slot::Rings).rings_n, 121);
-}
-
-#[test]
-fn choices_show_what_each_would_give() {
-    let choices = request().choices(Slot::Temper, &workshop());
-    assert_eq!(choices.len(), Temper::ALL.len());
-    assert_eq!(choices.iter().filter(|c| c.chosen).count(), 1);
-    let ring = |r: &RingRequest| r.plan().unwrap().ring_inside_diameter_mm;
-    for choice in choices.iter().filter(|c| c.possible) {
-        assert!(choice.effect.contains(&format!("{:.2} mm", ring(&choice.request))), "{}", choice.effect);
-    }
 }
 
 #[rstest]

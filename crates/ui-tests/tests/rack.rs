@@ -58,9 +58,13 @@ fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> 
         maker.sees("[data-test=lot-metal]", "Say which metal").await?;
         maker.sees("[data-test=lot-size]", "thick").await?;
         maker.sees("[data-test=lot-price]", "no amount of money").await?;
-        maker.sees("[data-test=lot-tare]", "no number").await?;
+        maker.sees("[data-test=lot-tare]", "is no weight").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm").await?;
         maker.sees("[data-test=lot-metal]", "copper").await?;
+        maker.fill("[data-test=lot-price] input", "1,250").await?;
+        maker.fill("[data-test=lot-tare] input", "12").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=lot-price]", "may be 1.25 or 1250").await?;
         maker.fill("[data-test=lot-price] input", "3.20").await?;
         maker.fill("[data-test=lot-tare] input", "12").await?;
         maker.fill("[data-test=lot-amount] input", "lots").await?;
@@ -81,7 +85,7 @@ fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
         maker.click("[data-test=do-book]").await?;
         maker.fill("[data-test=movement-amount] input", "9 m").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=lot-fault]", "5000 mm are left").await?;
+        maker.sees("[data-test=movement-amount]", "5000 mm are left").await?;
         maker.fill("[data-test=movement-amount] input", "120 mm").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=left]", "4.88 m").await?;
@@ -93,7 +97,7 @@ fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
         maker.click("[data-test=do-weigh]").await?;
         maker.fill("[data-test=weight] input", "12 stone").await?;
         maker.press(Key::Tab + "").await?;
-        maker.sees("[data-test=lot-fault]", "no unit of weight").await?;
+        maker.sees("[data-test=weight]", "no unit of weight").await?;
         // A scale that types: its line and Enter only look, and nothing is booked yet.
         maker.fill("[data-test=weight] input", "+ 60.2 g").await?;
         maker.press(Key::Enter + "").await?;
@@ -228,7 +232,7 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
         maker.fill("[data-test=cost-minutes] input", "-3").await?;
         maker.sees("[data-test=cost-minutes]", "negative").await?;
         maker.fill("[data-test=cost-minutes] input", "quick").await?;
-        maker.sees("[data-test=cost-minutes]", "no number").await?;
+        maker.sees("[data-test=cost-minutes]", "is no time").await?;
         maker.is_accessible().await
     })
 }

@@ -111,7 +111,7 @@ fn how_even_the_hand_is_goes_into_the_rings_and_back() -> Result<()> {
         maker.click("[data-test=edit-hand]").await?;
         maker.fill("[data-test=hand-roundness_mm] input", "wobbly").await?;
         maker.click("[data-test=keep-hand]").await?;
-        maker.sees("[data-test=hand-roundness_mm]", "is no number").await?;
+        maker.sees("[data-test=hand-roundness_mm]", "is no length in mm").await?;
         maker.fill("[data-test=hand-roundness_mm] input", "9").await?;
         maker.click("[data-test=keep-hand]").await?;
         maker.sees("[data-test=hand-roundness_mm]", "2 mm").await?;

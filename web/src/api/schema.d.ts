@@ -246,6 +246,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fields/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads the fields of a form; every fault comes back at its field. */
+        post: operations["read_fields"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges": {
         parameters: {
             query?: never;
@@ -670,6 +687,23 @@ export interface paths {
         put?: never;
         /** What a word could be instead, each with what it would change; nothing for a word that is typed. */
         post: operations["pattern_word_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays one finding over another: what differs, and where it has to lie. */
+        post: operations["compare_patterns"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1654,6 +1688,20 @@ export interface components {
             /** @description What they are for, at most 120 characters. */
             what: string;
         };
+        /** @description A change of a lot's length: by its length, or as it was typed; one of the two. */
+        Booked: {
+            /** @description Why. */
+            kind: components["schemas"]["MovementKind"];
+            /**
+             * Format: double
+             * @description Change of length, mm; negative where wire goes out.
+             */
+            length_mm?: number | null;
+            /** @description What for, at most 200 characters. */
+            note?: string;
+            /** @description The amount as typed, by length or weight: `120 mm`, `2 g`; a correction says its way by its sign. */
+            typed?: string | null;
+        };
         /** @description The number that undoes a booking. */
         BookedCuts: {
             /** @description What was booked, in a sentence. */
@@ -1666,6 +1714,21 @@ export interface components {
         };
         /** @description What was booked, and the number that undoes it. */
         BookedLot: {
+            /** @description The lot as it now stands. */
+            lot: components["schemas"]["Stocked"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was booked, as it stands in the ledger. */
+        BookedMovement: {
+            /**
+             * Format: double
+             * @description Change of length, mm.
+             */
+            length_mm: number;
             /** @description The lot as it now stands. */
             lot: components["schemas"]["Stocked"];
             /**
@@ -1733,6 +1796,12 @@ export interface components {
              *     list.
              */
             nudge: number;
+        } | {
+            /**
+             * Format: double
+             * @description Its dimension pulled on the drawing by so many mm, from where it stands.
+             */
+            pulled: number;
         };
         /** @description One check with its finding. */
         Check: {
@@ -1854,6 +1923,24 @@ export interface components {
             request: components["schemas"]["ChooseRequest"];
             /** @description One to four wires. */
             wires: components["schemas"]["Wire"][];
+        };
+        /** @description A second finding over the first. */
+        Comparison: {
+            /** @description What differs, each as here and there; empty where nothing does. */
+            differences: string[];
+            /** @description The second from the front. */
+            drawing: components["schemas"]["Drawing"];
+            /**
+             * Format: double
+             * @description How far it is moved to the right to lie on the first, mm: not at all for one of the same kind, which starts
+             *     where the first starts; otherwise middle on middle.
+             */
+            shift_x_mm: number;
+            /**
+             * Format: double
+             * @description How far down, mm; otherwise top on top.
+             */
+            shift_y_mm: number;
         };
         /** @description What they cost. Money in the workshop's currency, to a hundredth of its smallest coin. */
         Cost: {
@@ -2192,6 +2279,8 @@ export interface components {
         Decoded: components["schemas"]["Listing"] & {
             /** @description Price of the blank, as a decimal number. */
             per_blank?: string | null;
+            /** @description What its prices come to, in sentences. */
+            prices: components["schemas"]["Prices"];
             wire?: components["schemas"]["Wire"] | null;
         };
         /** @description Blanks of one length that are wanted. */
@@ -2783,8 +2872,20 @@ export interface components {
              */
             width_mm: number;
         };
+        /** @description A gauge number in its system. Numbers below zero are the sizes written 2/0, 3/0, 4/0. */
+        Gauge: {
+            /**
+             * Format: int32
+             * @description The number; −1 is written 2/0, −2 is 3/0, −3 is 4/0.
+             */
+            number: number;
+            /** @description Whose numbering. */
+            system: components["schemas"]["GaugeSystem"];
+        };
         /** @description One line of a gauge table. */
         GaugeRow: {
+            /** @description Which gauge it is. */
+            gauge: components["schemas"]["Gauge"];
             /** @description The size's nearest numbers in the other systems, written out. */
             nearest: string[];
             /** @description The number as people write it, for example `18` or `2/0`. */
@@ -3468,6 +3569,13 @@ export interface components {
              */
             width_mm?: number | null;
         };
+        /** @description Two findings to lay over each other. */
+        Over: {
+            /** @description The one that is worked on. */
+            here: components["schemas"]["PatternRequest"];
+            /** @description The one laid over it. */
+            there: components["schemas"]["PatternRequest"];
+        };
         /** @description What a maker wants to know before making one. */
         Page: {
             /** @description Faults that come up, each with its cause. */
@@ -3869,6 +3977,15 @@ export interface components {
             /** @description Where they come from. */
             source: string;
         };
+        /** @description What the prices of a listing come to, in sentences. */
+        Prices: {
+            /** @description That the line is in another currency than the workshop reckons in. */
+            foreign?: string | null;
+            /** @description Of a blank, where one was to be priced. */
+            of_blank?: string | null;
+            /** @description Of a metre and of a gram, as far as they are known. */
+            said?: string | null;
+        };
         /** @description What went wrong, as `application/problem+json`. */
         Problem: {
             /** @description On a conflict: what stands there now. Yours is what you sent. */
@@ -3950,6 +4067,20 @@ export interface components {
             /** @description How many rows cannot be brought in; while there are any, none is. */
             wrong_n: number;
         };
+        /** @description What was read in a field. Only one of the three is filled in, none where nothing was typed. */
+        ReadField: {
+            /** @description The field's name. */
+            field: string;
+            /** @description Money, to the last figure typed. */
+            money?: string | null;
+            /**
+             * Format: double
+             * @description A number, in the unit its kind is read in.
+             */
+            value?: number | null;
+            /** @description Several numbers. */
+            values?: number[] | null;
+        };
         /** @description A typed length, understood. */
         Reading: {
             /**
@@ -3962,11 +4093,18 @@ export interface components {
              * @description The length in millimetres.
              */
             mm: number;
+            /** @description The number nearest to it in each gauge system, where it can be a wire's size. */
+            nearest?: components["schemas"]["Gauge"][];
             /** @description What had to be assumed, for example the system of a bare gauge. */
             note?: string | null;
             /** @description What was understood, written out in mm, inches and both gauges. */
             text: string;
         };
+        /**
+         * @description The word for a kind of field.
+         * @enum {string}
+         */
+        Reads: "length" | "lengths" | "millimetres" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
         /** @description Wire that comes in: the lot, and how much of it, by length or by weight. */
         Received: {
             /**
@@ -4021,13 +4159,20 @@ export interface components {
             /** @description What it stood for, in a sentence. */
             sentence: string;
         };
-        /** @description Settings with their revision. */
+        /** @description Settings with their revision, and how lengths are shown under them. */
         Revisioned: {
+            /**
+             * Format: double
+             * @description An inch, mm.
+             */
+            inch_mm: number;
             /**
              * Format: int64
              * @description How often they were changed; send it back with an edit.
              */
             revision: number;
+            /** @description The units lengths of wire are read in, the smallest first. */
+            scales: components["schemas"]["Scale"][];
             /** @description The settings. */
             settings: components["schemas"]["Settings"];
         };
@@ -4234,6 +4379,23 @@ export interface components {
          * @enum {string}
          */
         Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
+        /** @description A unit that lengths of wire are read in on the rack, and from which length on. */
+        Scale: {
+            /**
+             * Format: double
+             * @description The least length read in it, mm.
+             */
+            from_mm: number;
+            /**
+             * Format: double
+             * @description One of it, mm.
+             */
+            one_mm: number;
+            /** @description Decimals that are worth reading. */
+            places_n: number;
+            /** @description The unit. */
+            unit: string;
+        };
         /** @description A scale's reading. */
         ScaleReading: {
             /** @description Its line of text, as it was sent. */
@@ -4617,6 +4779,23 @@ export interface components {
             /** @description What was typed. */
             text: string;
         };
+        /** @description A field of a form with what is typed into it. */
+        TypedField: {
+            /** @description The field's name; its fault comes back under it. */
+            field: string;
+            /** @description Whether the form cannot do without it. */
+            needed?: boolean;
+            /** @description What it asks for. */
+            reads: components["schemas"]["Reads"];
+            /** @description What is typed. */
+            text: string;
+        };
+        /** @description The fields of a form as they are typed. */
+        TypedForm: {
+            /** @description The fields, at most 100. */
+            fields: components["schemas"]["TypedField"][];
+            wire?: components["schemas"]["Wire"] | null;
+        };
         /** @description A stretch of the text that was not understood, counted in characters from its start. */
         Unclear: {
             /** @description First character. */
@@ -4845,6 +5024,8 @@ export interface components {
             movement_kinds: components["schemas"]["Word"][];
             /** @description Sections of wire. */
             sections: components["schemas"]["Word"][];
+            /** @description Those of them whose skin has a share of the weight. */
+            skinned_surfaces: components["schemas"]["Surface"][];
             /** @description Spool, offcut, straight length. */
             stock_kinds: components["schemas"]["Word"][];
             /** @description What lies on the metal. */
@@ -5483,6 +5664,37 @@ export interface operations {
             };
         };
     };
+    read_fields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedForm"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadField"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     gauges: {
         parameters: {
             query?: never;
@@ -6001,7 +6213,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Movement"];
+                "application/json": components["schemas"]["Booked"];
             };
         };
         responses: {
@@ -6010,7 +6222,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BookedLot"];
+                    "application/json": components["schemas"]["BookedMovement"];
                 };
             };
             404: {
@@ -6296,7 +6508,10 @@ export interface operations {
     };
     change_pattern_word: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Only what is seen while a dimension is dragged: no side view, no forming stages. */
+                dragged?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6344,6 +6559,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Choice_PatternRequest"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compare_patterns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Over"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
                 };
             };
             422: {
@@ -6451,10 +6697,7 @@ export interface operations {
     };
     pattern_sheet: {
         parameters: {
-            query?: {
-                /** @description Only what is seen while a dimension is dragged: no side view, no forming stages. */
-                dragged?: boolean;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiRedo, mdiUndo } from '@mdi/js'
+import PaperMenu from '../shared/PaperMenu.vue'
 
 /** What can be done with what lies on a desk: keep it, take it away, undo; and more in its slot. */
 defineProps<{
@@ -14,23 +15,18 @@ const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>
 
 <template>
   <v-btn variant="flat" color="primary" :disabled="!sound" data-test="keep" @click="emit('keep')">Keep</v-btn>
-  <v-menu location="bottom start" :offset="6">
-    <template #activator="{ props: activator }">
-      <v-btn v-bind="activator" :disabled="!sound" data-test="take-away">Take away</v-btn>
-    </template>
-    <div class="popover">
-      <button
-        v-for="{ file, says, hint } in files"
-        :key="file"
-        type="button"
-        class="plain menu-line"
-        :data-file="file"
-        @click="emit('take', file)"
-      >
-        {{ says }} <span class="quiet">{{ hint }}</span>
-      </button>
-    </div>
-  </v-menu>
+  <PaperMenu says="Take away" :disabled="!sound" test="take-away">
+    <button
+      v-for="{ file, says, hint } in files"
+      :key="file"
+      type="button"
+      class="plain menu-line"
+      :data-file="file"
+      @click="emit('take', file)"
+    >
+      {{ says }} <span class="quiet">{{ hint }}</span>
+    </button>
+  </PaperMenu>
   <slot />
   <v-btn
     :icon="mdiUndo"

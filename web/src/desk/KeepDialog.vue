@@ -1,10 +1,11 @@
 <script setup lang="ts" generic="R extends object">
 import { ref, watch } from 'vue'
 import { Refused } from '../api/client'
-import { useFaults } from '../shared/faults'
+import { useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import type { Desk } from './desk'
 import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
 
 const props = defineProps<{
   desk: Desk<R>
@@ -16,7 +17,7 @@ const emit = defineEmits<{ kept: []; undone: [] }>()
 const notice = useNotice()
 const name = ref('')
 const note = ref('')
-const { faults, at, elsewhere, take } = useFaults(['name', 'note'])
+const { faults, take } = useForm()
 const conflict = ref(false)
 const busy = ref(false)
 
@@ -46,45 +47,25 @@ async function keep(asNew: boolean) {
 </script>
 
 <template>
-  <PaperDialog v-model="open" :title="`Keep this ${noun}`" :width="520" form @submit="keep(!desk.kept)">
+  <PaperDialog
+    v-model="open"
+    :title="`Keep this ${noun}`"
+    :width="520"
+    :does="desk.kept ? 'Keep the change' : 'Keep'"
+    test="keep-confirm"
+    :busy="busy"
+    @submit="keep(!desk.kept)"
+  >
     <p class="serif quiet">{{ desk.sheet?.text }}</p>
-    <v-text-field
-      v-model="name"
-      label="Name"
-      autofocus
-      maxlength="80"
-      :error-messages="at('name')"
-      data-test="plan-name"
-    />
-    <v-textarea
-      v-model="note"
-      label="Note"
-      rows="2"
-      auto-grow
-      :error-messages="at('note')"
-      data-test="plan-note"
-    />
-    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop mt-2" role="alert">
-      {{ fault.sentence }}
-      <template v-if="conflict">You can keep yours as a new {{ noun }} beside it.</template>
-    </p>
-    <div class="actions">
-      <v-btn type="submit" variant="flat" color="primary" :loading="busy" data-test="keep-confirm">
-        {{ desk.kept ? 'Keep the change' : 'Keep' }}
+    <PaperField v-model="name" name="name" label="Name" autofocus maxlength="80" data-test="plan-name" />
+    <PaperField v-model="note" name="note" label="Note" lines data-test="plan-note" />
+    <template #said>
+      <p v-if="conflict" class="stop">You can keep yours as a new {{ noun }} beside it.</p>
+    </template>
+    <template #acts>
+      <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)">
+        Keep as a new {{ noun }}
       </v-btn>
-      <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)"
-        >Keep as a new {{ noun }}</v-btn
-      >
-      <v-btn @click="open = false">Cancel</v-btn>
-    </div>
+    </template>
   </PaperDialog>
 </template>
-
-<style scoped>
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 18px;
-}
-</style>

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="R extends object">
 import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import PaperField from '../shared/PaperField.vue'
 import { api, data, faultsOf, type Fault } from '../api/client'
 import type { Choice, Desk, Word } from './desk'
 
@@ -117,15 +118,13 @@ onMounted(async () => {
       <p class="title">{{ word.title }}</p>
       <p v-if="word.says" class="quiet says">{{ word.says }}</p>
       <form v-if="word.hint" @submit.prevent="open = faults.length > 0">
-        <v-text-field
+        <PaperField
           v-model="text"
           :placeholder="now"
           :hint="reading || `Type ${word.hint}`"
-          persistent-hint
           persistent-placeholder
           :aria-label="word.title"
-          :error-messages="faults.map((fault) => fault.sentence)"
-          autocomplete="off"
+          :wrong="faults.map((fault) => fault.sentence)"
           spellcheck="false"
           data-test="typed"
           @update:model-value="typed"

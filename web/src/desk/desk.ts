@@ -26,7 +26,8 @@ interface Sheet<R, W> {
   result?: W | null
 }
 
-export type Change = { typed: string } | { nudge: number }
+/** What was typed in a word's place, how many steps it goes on, how many mm its dimension is pulled. */
+export type Change = { typed: string } | { nudge: number } | { pulled: number }
 
 /** One choice for a word, and what it would change. */
 export interface Choice<R> {
@@ -44,9 +45,9 @@ interface Kept<R> {
 
 /** What a desk asks the server. */
 interface Calls<R, S, C> {
+  sheet(request: R): Promise<S>
   /** `quick`: only what is seen while something is dragged. */
-  sheet(request: R, quick: boolean): Promise<S>
-  change(request: R, slot: string, change: Change): Promise<S>
+  change(request: R, slot: string, change: Change, quick?: boolean): Promise<S>
   choices(request: R, slot: string): Promise<C[]>
   /** What lies on the desk when nothing was being worked on. */
   first(): Promise<{ request: R; kept?: KeptAs } | null>
@@ -86,9 +87,9 @@ export function desk<
     if (next.result) worked.value = next.result
   }
 
-  async function work(request: R, quick = false) {
+  async function work(request: R) {
     const mine = ++asked
-    const next = await calls.sheet(request, quick)
+    const next = await calls.sheet(request)
     if (mine === asked) show(next)
   }
 
@@ -134,9 +135,9 @@ export function desk<
   }
 
   /** Puts another request in the present one's place. */
-  async function set(request: R, remembered = true, quick = false) {
+  async function set(request: R, remembered = true) {
     if (remembered) remember()
-    await work(request, quick)
+    await work(request)
   }
 
   /**
@@ -170,6 +171,13 @@ export function desk<
       }
     })
     return nudging
+  }
+
+  /** Pulls a dimension so many mm from where it stood in a request; only what is seen meanwhile is asked for. */
+  async function pull(slot: string, mm: number, from: R) {
+    const mine = ++asked
+    const next = await calls.change(from, slot, { pulled: mm }, true)
+    if (mine === asked) show(next)
   }
 
   async function undo() {
@@ -215,6 +223,7 @@ export function desk<
     set,
     type,
     nudge,
+    pull,
     remember,
     undo,
     redo,

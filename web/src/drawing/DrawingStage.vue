@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import type { Dimension, Drawing, DrawnPart, Place } from '../api/client'
+import type { Comparison, Dimension, Drawing, DrawnPart, Place } from '../api/client'
 import DrawnShapes from './DrawnShapes.vue'
 
 const props = defineProps<{
@@ -15,9 +15,8 @@ const props = defineProps<{
   /** The segments that are lit. */
   lit?: number[]
   /** A second piece laid over the first, in outline. */
-  over?: Drawing | null
+  over?: Comparison | null
   /** How far that one is moved. */
-  overShift?: Place
   /** Dimensions that can be grabbed and typed into, by what they show, and what each is called. */
   handles?: Record<string, string>
 }>()
@@ -186,10 +185,10 @@ useEventListener('pointercancel', () => {
         <g
           v-if="over"
           class="over"
-          :transform="`translate(${overShift?.x_mm ?? 0} ${overShift?.y_mm ?? 0})`"
+          :transform="`translate(${over.shift_x_mm} ${over.shift_y_mm})`"
           data-test="over"
         >
-          <template v-for="(shape, i) in over.shapes" :key="i">
+          <template v-for="(shape, i) in over.drawing.shapes" :key="i">
             <path v-if="shape.width_mm" :d="shape.path" :stroke-width="shape.width_mm" class="over-body" />
             <path
               v-if="shape.width_mm"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useSettings } from '../shared/settings'
 
 /** The ruler under a strip: millimetres and quarter inches from its left end, no closer than reads well. */
 const props = defineProps<{ lengthMm: number; scale: number; edge: number; width: number }>()
 
-const INCH = 25.4
+const settings = useSettings()
 const x = (mm: number) => props.edge + mm * props.scale
 
 const millimetres = computed(() => {
@@ -16,7 +17,7 @@ const millimetres = computed(() => {
   }))
 })
 const inches = computed(() =>
-  marksEvery(INCH / 4, (n) => ({
+  marksEvery(settings.inchMm / 4, (n) => ({
     from: n % 4 === 0 ? 28 : 33,
     to: 40,
     says: n % 4 === 0 ? `${n / 4} in` : '',

@@ -2,12 +2,13 @@
 import { useQuery } from '@tanstack/vue-query'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import { api, data, sentenceOf } from '../api/client'
+import { api, data, sentenceOf, type Reading } from '../api/client'
+import PaperField from '../shared/PaperField.vue'
 import CautionList from './CautionList.vue'
 import MetalTable from './MetalTable.vue'
 
 const typed = ref('')
-const reading = ref<{ mm: number; text: string; note?: string | null } | null>(null)
+const reading = ref<Reading | null>(null)
 const wrong = ref('')
 const rows = useTemplateRef<HTMLElement>('rows')
 const system = ref<'awg' | 'swg' | 'steel-wire'>('awg')
@@ -20,9 +21,8 @@ const { data: tables } = useQuery({
 const table = computed(() => tables.value?.find((one) => one.system === system.value))
 /** The row nearest to what was typed. */
 const near = computed(() => {
-  if (!reading.value || !table.value) return null
-  const off = (mm: number) => Math.abs(Math.log(mm / reading.value!.mm))
-  return table.value.rows.reduce((best, row) => (off(row.size_mm) < off(best.size_mm) ? row : best)).number
+  const found = reading.value?.nearest?.find((gauge) => gauge.system === system.value)
+  return table.value?.rows.find((row) => row.gauge.number === found?.number)?.number
 })
 
 watch(near, async () => {
@@ -51,13 +51,11 @@ const read = useDebounceFn(async () => {
       <h1 id="gauges">Wire sizes, both ways</h1>
       <div class="both">
         <div>
-          <v-text-field
+          <PaperField
             v-model="typed"
             label="Type a size or a gauge"
-            :error-messages="wrong"
+            :wrong="wrong"
             hint="1 mm, 18 awg, 18 swg, 3/64 in"
-            persistent-hint
-            autocomplete="off"
             data-test="size"
             @update:model-value="read"
           />

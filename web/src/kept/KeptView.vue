@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import PaperField from '../shared/PaperField.vue'
 import { api, data, type KeptPlan, type PlanEntry } from '../api/client'
 import BringIn from '../desk/BringIn.vue'
 import { useShelf } from '../desk/shelf'
@@ -58,7 +59,7 @@ const open = (entry: PlanEntry) =>
   <div class="page">
     <h1>Kept plans</h1>
     <div class="bar">
-      <v-text-field
+      <PaperField
         v-model="find"
         class="find"
         label="Find by name, note, metal or size"

@@ -5,10 +5,14 @@ import { desk, type Choice } from '../desk/desk'
 /** The finding in the drawing room. */
 export const usePattern = defineStore('pattern', () =>
   desk<PatternRequest, PatternWorked, PatternSheet, Choice<PatternRequest>>('pattern', {
-    sheet: (body, quick) =>
-      data(api.POST('/api/patterns/sheet', { params: { query: { dragged: quick } }, body })),
-    change: (request, slot, change) =>
-      data(api.POST('/api/patterns/change', { body: { request, slot, change } })),
+    sheet: (body) => data(api.POST('/api/patterns/sheet', { body })),
+    change: (request, slot, change, quick) =>
+      data(
+        api.POST('/api/patterns/change', {
+          params: { query: { dragged: quick } },
+          body: { request, slot, change },
+        }),
+      ),
     choices: (request, slot) => data(api.POST('/api/patterns/choices', { body: { request, slot } })),
     /** The first pattern there is. */
     async first() {

@@ -2,6 +2,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onMounted, ref, watch } from 'vue'
 import { api, data, faultsOf, type Candidate, type RingRequest } from '../api/client'
+import PaperField from '../shared/PaperField.vue'
 import { usePlan } from './plan'
 
 /** What else the words of a ring plan offer: a count from a supply, rods ranked for a ring. */
@@ -64,14 +65,12 @@ onMounted(rank)
 
 <template>
   <form v-if="slotName === 'rings'" class="part" @submit.prevent>
-    <v-text-field
+    <PaperField
       v-model="supply"
       label="Or: I have this much wire"
       placeholder="3 m, 10 ft, 50 g"
       persistent-placeholder
       :hint="supplySaid || 'A length or a weight; the count follows'"
-      persistent-hint
-      autocomplete="off"
       data-test="supply"
       @update:model-value="supplied"
     />

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { nextTick, watch } from 'vue'
+import { useFormAround } from './form'
 
 /**
- * The one sheet that is laid over a view. It says what it is, is a form where it keeps something, and gives the
- * focus back to what opened it.
+ * The one sheet that is laid over a view. It says what it is, gives the focus back to what opened it, and where it
+ * does something it is a form: Enter does it, and what is wrong with none of its fields stands at its foot.
  */
 defineProps<{
   /** What stands at its head. */
@@ -11,11 +12,19 @@ defineProps<{
   /** What it is called for those who cannot see it; its title if left out. */
   name?: string
   width?: number
-  /** Whether it keeps something: then Enter submits it. */
-  form?: boolean
+  /** What it does, on the button that does it; a sheet to look at has none. */
+  does?: string
+  /** That button's name in tests. */
+  test?: string
+  /** Whether it is being done. */
+  busy?: boolean
+  /** Whether it cannot be done yet. */
+  disabled?: boolean
 }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ submit: [] }>()
+
+const form = useFormAround()
 
 let opener: HTMLElement | null = null
 watch(
@@ -35,13 +44,38 @@ watch(
 <template>
   <v-dialog v-model="open" :max-width="width ?? 480" scrollable :aria-label="name ?? title">
     <component
-      :is="form ? 'form' : 'div'"
+      :is="does ? 'form' : 'div'"
       class="popover paper"
-      :novalidate="form || undefined"
+      :novalidate="does ? true : undefined"
       @submit.prevent="emit('submit')"
     >
       <h2 v-if="title">{{ title }}</h2>
       <slot />
+      <template v-if="does">
+        <p
+          v-for="fault in form?.elsewhere.value ?? []"
+          :key="fault.field + fault.sentence"
+          class="stop mt-2"
+          role="alert"
+        >
+          {{ fault.sentence }}
+        </p>
+        <slot name="said" />
+        <div class="acts">
+          <v-btn
+            type="submit"
+            variant="flat"
+            color="primary"
+            :loading="busy"
+            :disabled="disabled"
+            :data-test="test"
+          >
+            {{ does }}
+          </v-btn>
+          <slot name="acts" />
+          <v-btn @click="open = false">Cancel</v-btn>
+        </div>
+      </template>
     </component>
   </v-dialog>
 </template>
@@ -49,5 +83,12 @@ watch(
 <style scoped>
 .paper {
   overflow-y: auto;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 16px;
 }
 </style>

@@ -1,12 +1,15 @@
 import { useMediaQuery, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, data, type Settings } from '../api/client'
+import { api, data, type Revisioned, type Settings, type Scale } from '../api/client'
 
 /** The workshop's settings, kept by the server; and this screen's size, kept by this browser. */
 export const useSettings = defineStore('settings', () => {
   const settings = ref<Settings>({ unit: 'mm', gauge: 'awg', theme: 'device', workshop_name: '' })
   const revision = ref(0)
+  /** The units lengths of wire are read in under these settings, the smallest first. */
+  const scales = ref<Scale[]>([])
+  const inchMm = ref(Number.NaN)
   /** CSS pixels in a real millimetre on this screen; null until it was matched. */
   const pixelsPerMm = useLocalStorage<number | null>('lorimant.pixels-per-mm', null, {
     serializer: { read: (text) => Number(text) || null, write: String },
@@ -16,19 +19,20 @@ export const useSettings = defineStore('settings', () => {
     settings.value.theme === 'device' ? deviceDark.value : settings.value.theme === 'dark',
   )
 
-  async function load() {
-    const answer = await data(api.GET('/api/settings'))
+  function take(answer: Revisioned) {
     settings.value = answer.settings
     revision.value = answer.revision
+    scales.value = answer.scales
+    inchMm.value = answer.inch_mm
   }
+
+  const load = async () => take(await data(api.GET('/api/settings')))
 
   async function keep(change: Partial<Settings>) {
     const body = { ...settings.value, ...change }
     const query = { revision: revision.value }
-    const answer = await data(api.PUT('/api/settings', { params: { query }, body }))
-    settings.value = answer.settings
-    revision.value = answer.revision
+    take(await data(api.PUT('/api/settings', { params: { query }, body })))
   }
 
-  return { settings, pixelsPerMm, dark, load, keep }
+  return { settings, scales, inchMm, pixelsPerMm, dark, load, keep }
 })

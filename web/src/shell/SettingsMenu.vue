@@ -4,6 +4,7 @@ import type { Settings } from '../api/client'
 import ScreenMatch from './ScreenMatch.vue'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
+import PaperField from '../shared/PaperField.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
@@ -57,7 +58,7 @@ const themes = [
         {{ choice.title }}
       </label>
     </fieldset>
-    <v-text-field
+    <PaperField
       :model-value="settings.settings.workshop_name"
       label="Workshop's name, for sheets and labels"
       maxlength="60"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import PaperField from '../shared/PaperField.vue'
 import { api, data, sentenceOf } from '../api/client'
 
 const emit = defineEmits<{ unlocked: [] }>()
@@ -26,12 +27,12 @@ async function unlock() {
     <h1>This workshop is locked.</h1>
     <p class="quiet">Type the passphrase that was set for it.</p>
     <form @submit.prevent="unlock">
-      <v-text-field
+      <PaperField
         v-model="passphrase"
         type="password"
         label="Passphrase"
         autocomplete="current-password"
-        :error-messages="said"
+        :wrong="said"
         autofocus
       />
       <v-btn type="submit" variant="flat" color="primary" :loading="busy" class="mt-4">Unlock</v-btn>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Fault, Settings } from '../api/client'
+import type { Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
-import { numberAt, useFaults } from '../shared/faults'
+import { readFields, useForm } from '../shared/form'
 import { useSettings } from '../shared/settings'
 import { usePlan } from '../rings/plan'
 import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
 
 type Hand = NonNullable<Settings['hand']>
 
@@ -24,12 +25,12 @@ const sources = [
   { key: 'roundness_mm', label: 'The ring not being round' },
   { key: 'caliper_mm', label: 'The caliper' },
 ] as const
-const { faults, at, elsewhere, take } = useFaults(sources.map(({ key }) => `hand.${key}`))
+const { faults, take } = useForm()
 const hand = computed(() => settings.settings.hand)
 
 function edit() {
   faults.value = []
-  texts.value = Object.fromEntries(sources.map(({ key }) => [key, String(hand.value?.[key] ?? '')]))
+  texts.value = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, String(hand.value?.[key] ?? '')]))
   open.value = true
 }
 
@@ -40,23 +41,17 @@ async function failed(thrown: unknown) {
 }
 
 async function keep() {
-  const wrong: Fault[] = []
-  const typed: Partial<Hand> = {}
-  for (const { key } of sources) {
-    const text = texts.value[key]
-    const sentence = `“${text}” is no number. Write it as 0.02.`
-    typed[key] = numberAt(`hand.${key}`, wrong, text, { unit: 'mm', sentence })
-  }
-  faults.value = wrong
-  if (wrong.length) return
+  const asked = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, 'millimetres'] as const))
   const before = hand.value
   const put = async (kept: Hand | undefined) => {
     await settings.keep({ hand: kept })
     await plan.refresh()
   }
   try {
+    faults.value = []
+    const read = await readFields(texts.value, asked)
     // What is left out is the usual.
-    await put(typed as Hand)
+    await put(Object.fromEntries(sources.map(({ key }) => [key, read[`hand.${key}`]])) as Hand)
     open.value = false
     notice.say('Noted how even your hand is.', () => put(before).catch(failed))
   } catch (thrown) {
@@ -87,26 +82,20 @@ async function keep() {
       </tbody>
     </table>
     <v-btn class="ml-n4" data-test="edit-hand" @click="edit">Change these</v-btn>
-    <PaperDialog v-model="open" title="Your hand" :width="520" form @submit="keep">
+    <PaperDialog v-model="open" title="Your hand" :width="520" does="Keep" test="keep-hand" @submit="keep">
       <p class="quiet">Left empty, a line is the usual for a careful bench.</p>
       <div class="sources">
-        <v-text-field
+        <PaperField
           v-for="({ key, label }, i) in sources"
           :key="key"
-          v-model="texts[key]"
+          v-model="texts[`hand.${key}`]"
+          :name="`hand.${key}`"
           :label="label"
           suffix="mm"
-          inputmode="decimal"
-          autocomplete="off"
+          figures
           :autofocus="i === 0"
-          :error-messages="at(`hand.${key}`)"
           :data-test="`hand-${key}`"
         />
-      </div>
-      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="keep-hand">Keep</v-btn>
-        <v-btn @click="open = false">Cancel</v-btn>
       </div>
     </PaperDialog>
   </section>

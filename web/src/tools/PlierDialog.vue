@@ -1,27 +1,22 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, data, type Fault, type Plier, type PlierEntry } from '../api/client'
-import { useNotice } from '../shared/notice'
-import { lengthAt, useFaults } from '../shared/faults'
+import { api, data, type Plier, type PlierEntry } from '../api/client'
+import { readFields, useRecord } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
 
 const entry = defineModel<PlierEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
-const notice = useNotice()
-const { faults, at, elsewhere, take } = useFaults(() => [
-  'name',
-  'diameters_mm',
-  ...fields.value.map(({ key }) => key),
-])
 const jaws = ref<Plier['jaws']>('round-nose')
 const measured = ref(false)
 const texts = ref<Record<string, string>>({})
-
-const open = computed({
-  get: () => entry.value !== null,
-  set: (now) => {
-    if (!now) entry.value = null
-  },
+const { faults, open, keep } = useRecord(entry, {
+  noun: 'the pliers',
+  read,
+  add: (body) => data(api.POST('/api/pliers', { body })),
+  change: ({ id, revision }, body) =>
+    data(api.PUT('/api/pliers/{id}', { params: { path: { id }, query: { revision } }, body })),
+  kept: () => emit('kept'),
 })
 
 const kinds = [
@@ -68,54 +63,31 @@ watch(entry, (now) => {
   }
 })
 
-async function readAll(): Promise<Plier | null> {
-  const wrong: Fault[] = []
-  const typed: Record<string, number | undefined> = {}
-  for (const { key } of fields.value) {
-    const text = texts.value[key]?.trim()
-    if (text) typed[key] = await lengthAt(key, wrong, text)
-  }
+/** The pliers as they are typed, as far as their jaws are measured so. */
+async function read(): Promise<Plier> {
   const plier: Plier = { name: texts.value.name?.trim() ?? '', jaws: jaws.value }
-  if (jaws.value === 'round-nose') {
-    plier.length_mm = typed.length_mm
-    if (measured.value) {
-      plier.measured = [0, 1].map((i) => ({
-        at_mm: typed[`measured[${i}].at_mm`] ?? 0,
-        diameter_mm: typed[`measured[${i}].diameter_mm`] ?? 0,
-      }))
-    } else {
-      plier.tip_mm = typed.tip_mm
-      plier.base_mm = typed.base_mm
+  if (jaws.value !== 'round-nose')
+    return {
+      ...plier,
+      diameters_mm: (await readFields(texts.value, { diameters_mm: 'lengths' })).diameters_mm,
     }
-  } else {
-    const parts = (texts.value.diameters_mm ?? '').split(/[,;]/).filter((part) => part.trim())
-    const read_all = await Promise.all(parts.map((part) => lengthAt('diameters_mm', wrong, part.trim())))
-    plier.diameters_mm = read_all.filter((mm) => mm !== undefined)
-  }
-  faults.value = wrong
-  return wrong.length ? null : plier
-}
-
-async function keep() {
-  const body = await readAll()
-  if (!body || !entry.value) return
-  try {
-    const written =
-      entry.value === 'new'
-        ? await data(api.POST('/api/pliers', { body }))
-        : await data(
-            api.PUT('/api/pliers/{id}', {
-              params: { path: { id: entry.value.id }, query: { revision: entry.value.revision } },
-              body,
-            }),
-          )
-    const did = entry.value === 'new' ? 'Added the pliers.' : 'Changed the pliers.'
-    notice.did(did, written.undo, () => emit('kept'))
-    entry.value = null
-    emit('kept')
-  } catch (thrown) {
-    take(thrown)
-  }
+  if (!measured.value)
+    return {
+      ...plier,
+      ...(await readFields(texts.value, { tip_mm: 'length', base_mm: 'length', length_mm: 'length' })),
+    }
+  const { length_mm, ...at } = await readFields(texts.value, {
+    'measured[0].at_mm': ['length', 'needed'],
+    'measured[0].diameter_mm': ['length', 'needed'],
+    'measured[1].at_mm': ['length', 'needed'],
+    'measured[1].diameter_mm': ['length', 'needed'],
+    length_mm: 'length',
+  })
+  const places = [
+    { at_mm: at['measured[0].at_mm'], diameter_mm: at['measured[0].diameter_mm'] },
+    { at_mm: at['measured[1].at_mm'], diameter_mm: at['measured[1].diameter_mm'] },
+  ]
+  return { ...plier, length_mm, measured: places }
 }
 </script>
 
@@ -125,7 +97,8 @@ async function keep() {
     :title="entry === 'new' ? 'Add pliers' : 'Change the pliers'"
     name="A pair of pliers"
     :width="460"
-    form
+    does="Keep"
+    test="keep-plier"
     @submit="keep"
   >
     <fieldset>
@@ -134,44 +107,35 @@ async function keep() {
         <input v-model="jaws" type="radio" name="jaws" :value="choice.value" /> {{ choice.title }}
       </label>
     </fieldset>
-    <v-text-field
+    <PaperField
       v-model="texts.name"
+      name="name"
       label="What you call them"
       placeholder="slim round-nose"
       maxlength="60"
       autofocus
-      :error-messages="at('name')"
       data-test="plier-name"
     />
     <label v-if="jaws === 'round-nose'" class="option mt-2">
       <input v-model="measured" type="checkbox" data-test="by-places" /> from two places measured with a
       caliper
     </label>
-    <v-text-field
+    <PaperField
       v-for="field in fields"
       :key="field.key"
       v-model="texts[field.key]"
+      :name="field.key"
       :label="field.label"
       :hint="field.hint"
-      persistent-hint
-      autocomplete="off"
-      :error-messages="at(field.key)"
       :data-test="field.key"
     />
-    <v-text-field
+    <PaperField
       v-if="jaws !== 'round-nose'"
       v-model="texts.diameters_mm"
+      name="diameters_mm"
       :label="jaws === 'stepped' ? 'Diameters of the steps, from the tip' : 'Diameters of the two jaws'"
       :hint="jaws === 'stepped' ? '2, 3, 5 mm; with commas between' : '1.5, 2.3'"
-      persistent-hint
-      autocomplete="off"
-      :error-messages="at('diameters_mm')"
       data-test="diameters"
     />
-    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-    <div class="mt-4">
-      <v-btn type="submit" variant="flat" color="primary" data-test="keep-plier">Keep</v-btn>
-      <v-btn @click="entry = null">Cancel</v-btn>
-    </div>
   </PaperDialog>
 </template>

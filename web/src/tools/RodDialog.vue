@@ -1,22 +1,26 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, data, type Fault, type Mandrel, type RodEntry } from '../api/client'
-import { useNotice } from '../shared/notice'
-import { lengthAt, useFaults } from '../shared/faults'
+import { api, data, type Mandrel, type RodEntry } from '../api/client'
+import { readFields, useRecord } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
 
 const entry = defineModel<RodEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
-const notice = useNotice()
-const { faults, at, elsewhere, take } = useFaults(() => ['name', ...fields.value.map(({ key }) => key)])
 const shape = ref<NonNullable<Mandrel['shape']>>('round')
 const texts = ref<Record<string, string>>({})
-
-const open = computed({
-  get: () => entry.value !== null,
-  set: (now) => {
-    if (!now) entry.value = null
-  },
+const { faults, open, keep } = useRecord(entry, {
+  noun: 'the rod',
+  read,
+  add: (body) => data(api.POST('/api/rods', { body })),
+  change: ({ id, revision, record }, body) =>
+    data(
+      api.PUT('/api/rods/{id}', {
+        params: { path: { id }, query: { revision } },
+        body: { ...body, tape_mm: record.tape_mm },
+      }),
+    ),
+  kept: () => emit('kept'),
 })
 
 const shapes = [
@@ -61,45 +65,18 @@ watch(entry, (now) => {
   }
 })
 
-async function readAll(): Promise<Mandrel | null> {
-  const rod: Record<string, unknown> = { shape: shape.value }
-  const name = texts.value.name?.trim()
-  if (name) rod.name = name
-  const wrong: Fault[] = []
-  for (const { key, label } of fields.value) {
-    const text = texts.value[key]?.trim()
-    if (!text) {
-      if (key === 'diameter_mm')
-        wrong.push({ field: key, sentence: `${label}: type a size, for example 5 mm.` })
-      continue
-    }
-    rod[key] = await lengthAt(key, wrong, text)
-  }
-  faults.value = wrong
-  return wrong.length ? null : (rod as Mandrel)
-}
-
-async function keep() {
-  const body = await readAll()
-  if (!body || !entry.value) return
-  try {
-    const written =
-      entry.value === 'new'
-        ? await data(api.POST('/api/rods', { body }))
-        : await data(
-            api.PUT('/api/rods/{id}', {
-              params: { path: { id: entry.value.id }, query: { revision: entry.value.revision } },
-              body: { ...body, tape_mm: entry.value.record.tape_mm },
-            }),
-          )
-    notice.did(entry.value === 'new' ? 'Added the rod.' : 'Changed the rod.', written.undo, () =>
-      emit('kept'),
-    )
-    entry.value = null
-    emit('kept')
-  } catch (thrown) {
-    take(thrown)
-  }
+/** The rod as it is typed; a line that is not shown for its outline is not read. */
+async function read(): Promise<Mandrel> {
+  const shown = new Set(fields.value.map(({ key }) => key))
+  const typed = Object.fromEntries(Object.entries(texts.value).filter(([key]) => shown.has(key)))
+  const read = await readFields(typed, {
+    diameter_mm: ['length', 'needed'],
+    short_mm: 'length',
+    corner_mm: 'length',
+    length_mm: 'length',
+    usable_mm: 'length',
+  })
+  return { shape: shape.value, name: texts.value.name?.trim() || undefined, ...read }
 }
 </script>
 
@@ -109,7 +86,8 @@ async function keep() {
     :title="entry === 'new' ? 'Add a rod' : 'Change the rod'"
     name="A rod"
     :width="440"
-    form
+    does="Keep"
+    test="keep-rod"
     @submit="keep"
   >
     <fieldset>
@@ -118,30 +96,23 @@ async function keep() {
         <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
       </label>
     </fieldset>
-    <v-text-field
+    <PaperField
       v-model="texts.name"
+      name="name"
       label="What you call it"
       placeholder="drill shank, dowel, hex key"
       maxlength="60"
       autofocus
-      :error-messages="at('name')"
       data-test="rod-name"
     />
-    <v-text-field
+    <PaperField
       v-for="field in fields"
       :key="field.key"
       v-model="texts[field.key]"
+      :name="field.key"
       :label="field.label"
       :hint="field.hint"
-      persistent-hint
-      autocomplete="off"
-      :error-messages="at(field.key)"
       :data-test="field.key"
     />
-    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-    <div class="mt-4">
-      <v-btn type="submit" variant="flat" color="primary" data-test="keep-rod">Keep</v-btn>
-      <v-btn @click="entry = null">Cancel</v-btn>
-    </div>
   </PaperDialog>
 </template>

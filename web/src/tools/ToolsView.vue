@@ -3,6 +3,9 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { api, data, type Mandrel, type RodEntry, type StartSet } from '../api/client'
+import PaperMenu from '../shared/PaperMenu.vue'
+import PaperField from '../shared/PaperField.vue'
+import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import { usePlan } from '../rings/plan'
 import BladeList from './BladeList.vue'
@@ -13,6 +16,7 @@ import RodShape from './RodShape.vue'
 
 const queries = useQueryClient()
 const notice = useNotice()
+const { inches } = useAmounts()
 const plan = usePlan()
 const find = ref('')
 const finding = refDebounced(find, 140)
@@ -70,7 +74,6 @@ const sizeOf = (rod: Mandrel) =>
   rod.shape === 'oval' && rod.short_mm
     ? `${rod.diameter_mm} × ${rod.short_mm}`
     : `${Number(rod.diameter_mm.toFixed(3))}`
-const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
 </script>
 
 <template>
@@ -82,24 +85,19 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
       </p>
       <div class="bar">
         <v-btn variant="flat" color="primary" data-test="add-rod" @click="editing = 'new'">Add a rod</v-btn>
-        <v-menu location="bottom start" :offset="6">
-          <template #activator="{ props: activator }">
-            <v-btn v-bind="activator" data-test="start-sets">Take over a start set</v-btn>
-          </template>
-          <div class="popover">
-            <button
-              v-for="{ set, shown, rods_n } in sets ?? []"
-              :key="set"
-              type="button"
-              class="plain menu-line"
-              :data-set="set"
-              @click="takeOver(set, shown)"
-            >
-              {{ shown }} <span class="quiet">{{ rods_n }} rods</span>
-            </button>
-          </div>
-        </v-menu>
-        <v-text-field
+        <PaperMenu says="Take over a start set" test="start-sets">
+          <button
+            v-for="{ set, shown, rods_n } in sets ?? []"
+            :key="set"
+            type="button"
+            class="plain menu-line"
+            :data-set="set"
+            @click="takeOver(set, shown)"
+          >
+            {{ shown }} <span class="quiet">{{ rods_n }} rods</span>
+          </button>
+        </PaperMenu>
+        <PaperField
           v-model="find"
           class="find"
           type="search"
@@ -130,7 +128,7 @@ const inchOf = (rod: Mandrel) => (rod.diameter_mm / 25.4).toFixed(4)
             <td><RodShape :rod="rod.record" /></td>
             <td>{{ nameOf(rod.record) }}</td>
             <td class="right num">{{ sizeOf(rod.record) }}</td>
-            <td class="right quiet wide">{{ inchOf(rod.record) }}</td>
+            <td class="right quiet wide">{{ inches(rod.record.diameter_mm) }}</td>
             <td class="right quiet wide">{{ rod.record.length_mm ?? '' }}</td>
             <td class="right acts">
               <v-btn

@@ -38,6 +38,14 @@ const MET_MM: f64 = 1e-7;
 impl PatternRequest {
     /// A measure of the piece this request makes, mm.
     ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::pattern::backwards::Measure;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// assert!(hook.measure(Measure::Blank).unwrap() > hook.measure(Measure::Height).unwrap());
+    /// ```
+    ///
     /// # Errors
     /// As [`PatternRequest::form`].
     pub fn measure(&self, measure: Measure) -> Result<f64, Faults> {
@@ -63,6 +71,16 @@ impl PatternRequest {
     ///
     /// Each target moves its own free parameter; where they act on each other they are solved in
     /// turn until all stand.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::pattern::backwards::{Measure, Target};
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let wanted = hook.measure(Measure::Height).unwrap() + 2.0;
+    /// let taller = hook.fitted(&[Target { measure: Measure::Height, mm: wanted }]).unwrap();
+    /// assert!((taller.measure(Measure::Height).unwrap() - wanted).abs() < 1e-6);
+    /// ```
     ///
     /// # Errors
     /// A fault at `targets[i].mm` when a target is out of limits, shares its free parameter with

@@ -38,6 +38,17 @@ pub struct Blank {
 
 impl Formed<'_> {
     /// The blank it is made from, for a ruler of this unit.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let formed = hook.form().unwrap();
+    /// let blank = formed.blank(LengthUnit::Mm);
+    /// // What is cut is on the ruler's half millimetres, and never shorter than what is needed.
+    /// assert!((blank.cut_mm * 2.0).fract().abs() < 1e-9 && blank.cut_mm >= blank.exact_mm - 1e-9);
+    /// ```
     pub fn blank(&self, unit: LengthUnit) -> Blank {
         let h = self.design.profile.thickness_mm();
         let ends = &self.request.ends;
@@ -64,6 +75,17 @@ impl Formed<'_> {
     }
 
     /// Where each segment lies on the blank, from its left flush end, mm.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let formed = hook.form().unwrap();
+    /// let spans = formed.spans(&formed.blank(LengthUnit::Mm));
+    /// // Each segment begins where the one before it ends.
+    /// assert!(spans.windows(2).all(|pair| (pair[0].1 - pair[1].0).abs() < 1e-9));
+    /// ```
     pub fn spans(&self, blank: &Blank) -> Vec<(f64, f64)> {
         let mut at = blank.starts_mm;
         self.wire_mm

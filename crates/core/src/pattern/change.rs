@@ -56,6 +56,16 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
 impl PatternRequest {
     /// The request with one word changed. The result may still have faults that forming finds.
     ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::words::sentence::Change;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let wider = hook.changed("eye_mm", &Change::Typed("5/32 in".into()), &Workshop::default()).unwrap();
+    /// assert!((wider.value("eye_mm") - 3.968_75).abs() < 1e-9);
+    /// ```
+    ///
     /// # Errors
     /// A fault at the word's field when there is no such word or what was typed cannot be read there.
     pub fn changed(&self, slot: &str, change: &Change, workshop: &Workshop) -> Result<Self, Faults> {
@@ -63,6 +73,7 @@ impl PatternRequest {
             let value = match change {
                 Change::Typed(text) => read_value(parameter, text, workshop)?,
                 Change::Nudge(steps) => nudged(parameter, self.value(slot), *steps, workshop.habits.unit),
+                Change::Pulled(mm) => pulled(parameter, self.value(slot), *mm, workshop.habits.unit)?,
             };
             let mut changed = self.clone();
             changed.parameters.insert(slot.to_owned(), value);
@@ -71,10 +82,19 @@ impl PatternRequest {
         match change {
             Change::Typed(text) => self.word_typed(slot, text, workshop).map_err(Faults::from),
             Change::Nudge(steps) => self.word_nudged(slot, *steps, workshop).map_err(Faults::from),
+            Change::Pulled(_) => Err(not_pulled(slot).into()),
         }
     }
 
     /// The request for another pattern: same wire, count and tools; dimensions both have are kept.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let other = hook.of_kind("s-clasp".parse().unwrap());
+    /// assert_eq!(other.wire, hook.wire);
+    /// ```
     pub fn of_kind(&self, kind: Kind) -> Self {
         let kept = self.parameters.iter().filter(|(name, value)| {
             kind.0.parameter(name).is_some_and(|parameter| parameter.check(**value).is_ok())
@@ -287,6 +307,26 @@ fn nudged(parameter: &Parameter, value: f64, steps: i32, unit: LengthUnit) -> f6
     };
     let least = if parameter.none.is_some() && moved < parameter.min { 0.0 } else { parameter.min };
     moved.clamp(least, parameter.max)
+}
+
+/// The value a dimension has when it is pulled by so many mm on the drawing: four degrees or a quarter turn
+/// for each, on whole steps of what is typed, no further than its limits.
+fn pulled(parameter: &Parameter, value: f64, mm: f64, unit: LengthUnit) -> Result<f64, Fault> {
+    let (per_mm, step) = match parameter.unit {
+        Unit::Mm => (1.0, ruler_nudge(unit)),
+        Unit::Deg => (4.0, 1.0),
+        Unit::Turns => (0.25, 0.5),
+        Unit::Choice => return Err(not_pulled(parameter.name)),
+    };
+    if !mm.is_finite() {
+        return Err(not_pulled(parameter.name));
+    }
+    let moved = ((value + mm * per_mm) / step).round() * step;
+    Ok((moved.clamp(parameter.min, parameter.max) * 1e6).round() / 1e6)
+}
+
+fn not_pulled(slot: &str) -> Fault {
+    Fault::new(slot, format!("{} is no dimension that can be pulled on the drawing. Type it.", quoted(slot)))
 }
 
 /// A count of pieces or pairs as people type it, and whether it counts single pieces: `24 pairs`,

@@ -112,6 +112,13 @@ impl Formed<'_> {
     }
 
     /// Every check of the piece, the pressing ones first.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// assert!(hook.form().unwrap().checks().iter().all(|check| check.ok));
+    /// ```
     pub fn checks(&self) -> Vec<Check> {
         let mut found = vec![];
         for closure in &self.design.closures {
@@ -186,6 +193,15 @@ impl Formed<'_> {
     }
 
     /// Width of an opening's mouth, mm; none where it is closed.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let formed = hook.form().unwrap();
+    /// let open = (0..formed.design.openings.len()).filter_map(|i| formed.mouth_mm(i)).count();
+    /// assert_eq!(open, 1, "the hook has a mouth, its eye has none");
+    /// ```
     pub fn mouth_mm(&self, opening: usize) -> Option<f64> {
         let (a, b) = self.design.openings.get(opening)?.mouth?;
         Some(apart_mm(&self.path, a, b) - self.design.profile.thickness_mm())

@@ -57,6 +57,15 @@ fn anchor(out: DVec2) -> Anchor {
 }
 
 /// The value of a parameter as a dimension says it.
+///
+/// ```
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::pattern::Unit;
+/// use lorimant_core::pattern::drawn::dimension_text;
+///
+/// assert_eq!(dimension_text(3.0, Unit::Mm, LengthUnit::Mm), "3");
+/// assert_eq!(dimension_text(18.0, Unit::Deg, LengthUnit::Inch), "18°");
+/// ```
 pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
     match (unit, first) {
         (Unit::Mm, LengthUnit::Mm) => shown(value, 2),

@@ -53,6 +53,15 @@ impl Extent {
 impl PatternRequest {
     /// Lays the wire.
     ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let formed = hook.form().unwrap();
+    /// // The blank is as long as its parts.
+    /// assert!((formed.wire_mm.iter().sum::<f64>() - formed.developed_mm()).abs() < 1e-12);
+    /// ```
+    ///
     /// # Errors
     /// Every fault of [`PatternRequest::check`]; then the first thing that cannot be made.
     pub fn form(&self) -> Result<Formed<'_>, Faults> {
@@ -240,12 +249,33 @@ impl Formed<'_> {
     }
 
     /// The bend that gives first, and its load, N.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let eye_pin = PatternRequest::usual("eye-pin".parse().unwrap());
+    /// assert!(eye_pin.form().unwrap().weakest(0.0).is_none(), "a pin does not open");
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let (_, load) = hook.form().unwrap().weakest(0.0).unwrap();
+    /// // What was worked harder holds more.
+    /// assert!(hook.form().unwrap().weakest(0.3).unwrap().1 > load);
+    /// ```
     pub fn weakest(&self, extra: f64) -> Option<(usize, f64)> {
         let loads = self.design.bears.iter().filter_map(|bend| Some((*bend, self.opens_n(*bend, extra)?)));
         loads.min_by(|a, b| a.1.total_cmp(&b.1))
     }
 
     /// The wire after so many of its forming steps: what is not formed yet is straight.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let formed = hook.form().unwrap();
+    /// // Before the first step it is a straight wire, as long as it will ever be.
+    /// let straight = formed.after(0);
+    /// assert!((straight.end.at.length() - formed.developed_mm()).abs() < 1e-6);
+    /// ```
     pub fn after(&self, steps: usize) -> Path {
         let design = &self.design;
         let formed = |index: usize| {

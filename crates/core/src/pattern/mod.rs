@@ -9,6 +9,7 @@ pub mod blank;
 pub mod cad;
 pub mod change;
 pub mod check;
+pub mod compare;
 pub mod drawn;
 pub mod figures;
 pub mod form;
@@ -161,6 +162,15 @@ impl Parameter {
 
     /// Checks a value for it.
     ///
+    /// ```
+    /// use lorimant_core::pattern::Kind;
+    ///
+    /// let hook: Kind = "hook-clasp".parse().unwrap();
+    /// let eye = hook.0.parameter("eye_mm").unwrap();
+    /// assert!(eye.check(eye.default).is_ok());
+    /// assert_eq!(eye.check(-1.0).unwrap_err().field, "parameters.eye_mm");
+    /// ```
+    ///
     /// # Errors
     /// A fault at `parameters.<name>` when it is out of limits, or no whole number for a choice.
     pub fn check(&self, value: f64) -> Result<f64, Fault> {
@@ -256,6 +266,12 @@ pub struct Kind(pub &'static Pattern);
 
 impl Kind {
     /// All there are, in the order people list them.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::Kind;
+    ///
+    /// assert_eq!(Kind::all().count(), 22);
+    /// ```
     pub fn all() -> impl Iterator<Item = Self> {
         kinds::ALL.iter().map(|pattern| Self(pattern))
     }
@@ -413,6 +429,13 @@ impl PatternRequest {
     }
 
     /// The value of a parameter, chosen or usual; 0 for one the pattern does not have.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// assert_eq!(hook.value("eye_mm"), hook.kind.0.parameter("eye_mm").unwrap().default);
+    /// ```
     pub fn value(&self, name: &str) -> f64 {
         let usual = self.kind.0.parameter(name).map_or(0.0, |parameter| parameter.default);
         self.parameters.get(name).copied().unwrap_or(usual)
@@ -424,6 +447,13 @@ impl PatternRequest {
     }
 
     /// Blanks to cut: two for a pair.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hooks = PatternRequest { pieces_n: 24, ..PatternRequest::usual("open-ear-wire".parse().unwrap()) };
+    /// assert_eq!(hooks.blanks_n(), 48, "24 pairs");
+    /// ```
     pub fn blanks_n(&self) -> u32 {
         if self.in_pairs() { 2 * self.pieces_n } else { self.pieces_n }
     }

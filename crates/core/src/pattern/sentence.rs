@@ -21,7 +21,7 @@ fn between(text: impl Into<String>) -> Phrase {
 }
 
 /// A parameter's value as the sentence says it.
-fn value_text(parameter: &Parameter, value: f64, unit: LengthUnit) -> String {
+pub(super) fn value_text(parameter: &Parameter, value: f64, unit: LengthUnit) -> String {
     if value == 0.0
         && let Some(none) = parameter.none
     {

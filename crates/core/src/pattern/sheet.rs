@@ -230,6 +230,17 @@ impl PatternRequest {
     }
 
     /// Works out everything the drawing room shows.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let sheet = hook.sheet(&Workshop::default());
+    /// let worked = sheet.result.unwrap();
+    /// // One drawing for each step, cutting first.
+    /// assert_eq!(worked.stages.len(), worked.form.steps.len());
+    /// ```
     pub fn sheet(&self, workshop: &Workshop) -> PatternSheet {
         self.sheet_with(workshop, Extent::Whole)
     }
@@ -251,6 +262,14 @@ impl PatternRequest {
     }
 
     /// The piece as the library shows it.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// assert!(hook.thumbnail(&Workshop::default()).unwrap().cut.starts_with("cut "));
+    /// ```
     ///
     /// # Errors
     /// As [`PatternRequest::form`].

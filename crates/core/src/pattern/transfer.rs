@@ -22,6 +22,17 @@ impl PatternRequest {
     /// The same piece in another wire with its proportions kept: every length times the ratio of the
     /// thicknesses. The blank is worked out anew, not scaled.
     ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let twice = Wire { size_mm: 2.0 * hook.wire.size_mm, ..hook.wire.clone() };
+    /// let transferred = hook.transferred(&twice).unwrap();
+    /// assert!((transferred.request.value("eye_mm") - 2.0 * hook.value("eye_mm")).abs() < 1e-6);
+    /// ```
+    ///
     /// # Errors
     /// Faults of either piece; where a scaled dimension passes its limit, at that parameter.
     pub fn transferred(&self, wire: &Wire) -> Result<Transferred, Faults> {

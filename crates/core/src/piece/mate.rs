@@ -62,6 +62,24 @@ impl Piece {
 /// An open hook takes wire that passes its mouth; it holds by the pull alone unless its mouth is then
 /// closed below the wire.
 ///
+/// ```
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::piece::Piece;
+/// use lorimant_core::piece::mate::mate;
+///
+/// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+/// let ring = |size_mm| {
+///     let wire = Wire::round(Metal::Copper, size_mm, Temper::Soft);
+///     Piece::Rings(RingRequest::new(wire, Mandrel::round(6.0), 1))
+/// };
+/// assert!(mate(&hook, &ring(1.0)).unwrap().iter().all(|fit| fit.ok));
+/// assert!(!mate(&hook, &ring(4.0)).unwrap().iter().all(|fit| fit.ok));
+/// ```
+///
 /// # Errors
 /// Faults of either piece, within `first` or `second`.
 pub fn mate(first: &Piece, second: &Piece) -> Result<Vec<Fit>, Faults> {

@@ -66,6 +66,15 @@ impl Piece {
     }
 
     /// The piece in a sentence, in the unit read first.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::piece::Piece;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// assert!(Piece::Finding(hook).sentence(LengthUnit::Mm).starts_with("1 hook clasp in "));
+    /// ```
     pub fn sentence(&self, unit: LengthUnit) -> String {
         sentence::text(&match self {
             Self::Rings(request) => ring::sentence::write(request, request.plan().ok().as_ref(), unit),
@@ -74,6 +83,17 @@ impl Piece {
     }
 
     /// What is cut for it: a finding's blanks; of rings one length a coil, tails included.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::piece::Piece;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let blanks = Piece::Finding(hook).with_count(12).blanks(LengthUnit::Mm).unwrap();
+    /// assert_eq!(blanks.n, 12);
+    /// assert!(blanks.shown(LengthUnit::Mm).starts_with("12 blanks of "));
+    /// ```
     ///
     /// # Errors
     /// The faults of the plan or finding.

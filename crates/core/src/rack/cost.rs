@@ -180,6 +180,16 @@ impl CostRequest {
     /// n · (bought − cost without setting up) first covers the setting up. The hour earns what is saved on
     /// buying, less wire and consumables, over the hours it takes.
     ///
+    /// ```
+    /// use lorimant_core::rack::cost::CostRequest;
+    ///
+    /// let request: CostRequest = serde_json::from_str(
+    ///     r#"{"pieces_n": 10, "wire_mm": 100, "per_metre": "5.00", "minutes": 6, "hour_rate": "20.00"}"#,
+    /// ).unwrap();
+    /// // A decimetre of wire at half a coin, six minutes at two.
+    /// assert_eq!(request.cost().unwrap().each, "2.50".parse().unwrap());
+    /// ```
+    ///
     /// # Errors
     /// As [`CostRequest::check`].
     pub fn cost(&self) -> Result<Cost, Faults> {

@@ -80,6 +80,17 @@ impl RingTarget {
     const TARGET: Span = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
 
     /// The forward request on a given rod.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let wanted = RingRequest::new(wire, Mandrel::round(5.0), 100).target(5.0);
+    /// assert_eq!(wanted.on(Mandrel::round(4.9)).rings_n, 100);
+    /// ```
     pub fn on(&self, mandrel: Mandrel) -> RingRequest {
         RingRequest {
             wire: self.wire.clone(),
@@ -92,6 +103,20 @@ impl RingTarget {
     }
 
     /// The rod that gives this ring, and the rods there are, ranked by what they give.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::SterlingSilver, 1.0, Temper::HalfHard);
+    /// let wanted = RingRequest::new(wire, Mandrel::round(4.0), 100).target(4.0);
+    /// let choice = wanted.choose(&[Mandrel::round(4.0), Mandrel::round(3.9)]).unwrap();
+    /// // The rod to take is thinner than the ring; of those at hand the nearest ring comes first.
+    /// assert!(choice.mandrel_diameter_mm < 4.0);
+    /// assert!(choice.candidates[0].off_mm.abs() <= choice.candidates[1].off_mm.abs());
+    /// ```
     ///
     /// # Errors
     /// Faults of the wire, cutting and count as in [`RingRequest::check`]; a fault at

@@ -73,6 +73,19 @@ impl Method {
 
 impl RingPlan {
     /// Cautions for this plan, most pressing first.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let brittle = Wire::round(Metal::NickelSilver, 2.0, Temper::Hard);
+    /// let request = RingRequest::new(brittle, Mandrel::round(3.0), 10);
+    /// let cautions = request.plan().unwrap().cautions(&request);
+    /// // Hard nickel silver round a thin rod: cracks, and nickel against the skin.
+    /// assert!(cautions.iter().any(|caution| caution.text.contains("crack")));
+    /// ```
     pub fn cautions(&self, request: &RingRequest) -> Vec<Caution> {
         let wire = &request.wire;
         let mut found = vec![];

@@ -19,6 +19,24 @@ use crate::words::{self, number, quoted};
 impl RingRequest {
     /// The request with one word changed. The result may still have faults that planning finds.
     ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::ring::sentence::Slot;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::words::sentence::Change;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
+    /// let shop = Workshop::default();
+    /// let harder = request.changed(Slot::Temper, &Change::Typed("half-hard".into()), &shop).unwrap();
+    /// assert_eq!(harder.wire.temper, Temper::HalfHard);
+    /// let one_more = request.changed(Slot::Rings, &Change::Nudge(1), &shop).unwrap();
+    /// assert_eq!(one_more.rings_n, 101);
+    /// ```
+    ///
     /// # Errors
     /// A fault at the word's field when what was typed cannot be read there, or no rod gives the
     /// ring typed.
@@ -26,6 +44,10 @@ impl RingRequest {
         match change {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => self.nudged(slot, *steps, workshop),
+            Change::Pulled(_) => {
+                let said = "A ring plan has no dimension to pull on its drawing. Type it.";
+                Err(Fault::new(field_of(slot), said).into())
+            }
         }
     }
 
@@ -133,6 +155,20 @@ impl RingRequest {
     /// What a word could be instead, each with what it would change.
     ///
     /// Counts and sizes are typed, so they offer nothing; rods are the workshop's own.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::ring::sentence::Slot;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
+    /// let choices = request.choices(Slot::Temper, &Workshop::default());
+    /// assert_eq!(choices.iter().filter(|choice| choice.chosen).count(), 1);
+    /// ```
     pub fn choices(&self, slot: Slot, workshop: &Workshop) -> Vec<Choice<Self>> {
         let with = |label: &str, change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();

@@ -8,12 +8,35 @@ use crate::wire::section::Profile;
 use crate::wire::strength::{self, outer_strain, strain_left};
 
 /// Share of the strain left that winding uses at the outer fibre of the coil's tightest bend.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::ring::hold::strain_used;
+/// use lorimant_core::tool::coil::Coil;
+/// use lorimant_core::tool::mandrel::Mandrel;
+///
+/// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+/// let used = |rod: f64| strain_used(&wire, &Coil::wind(&wire, &Mandrel::round(rod)).unwrap());
+/// // A tighter coil uses more of what the metal has left.
+/// assert!(used(2.0) > used(6.0));
+/// ```
 pub fn strain_used(wire: &Wire, coil: &Coil) -> f64 {
     outer_strain(coil.profile, coil.tightest_mm()) / strain_left(wire)
 }
 
 /// Arm of the pull that opens a closed ring, mm: from the line of pull, along the long way, to the middle of the
 /// wire at the side.
+///
+/// ```
+/// use lorimant_core::ring::hold::opening_arm_mm;
+/// use lorimant_core::tool::mandrel::Outline;
+/// use lorimant_core::wire::section::{Profile, Section};
+///
+/// // From the line of pull to the middle of the wire at the ring's side.
+/// let round = Profile { section: Section::Round, size_mm: 1.0 };
+/// assert_eq!(opening_arm_mm(Outline::Round { diameter: 5.0 }, round), 3.0);
+/// ```
 pub fn opening_arm_mm(inside: Outline, profile: Profile) -> f64 {
     inside.short_across() / 2.0 + profile.centroid_mm()
 }

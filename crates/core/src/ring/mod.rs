@@ -169,7 +169,38 @@ pub(crate) struct Layout {
 }
 
 impl RingRequest {
+    /// Rings wound by hand and sawn, with the usual tails.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::SterlingSilver, 1.0, Temper::HalfHard);
+    /// let plan = RingRequest::new(wire, Mandrel::round(5.0), 100).plan().unwrap();
+    /// // The coil springs open, closing the saw's cut takes a little back.
+    /// assert!(plan.coil_inside_diameter_mm > plan.ring_inside_diameter_mm);
+    /// assert!(plan.ring_inside_diameter_mm > 5.0);
+    /// ```
+    #[must_use]
+    pub fn new(wire: Wire, mandrel: Mandrel, rings_n: u32) -> Self {
+        let (winding, cutting, ends) = (by_hand(), Cutting::default(), Ends::default());
+        Self { wire, mandrel, rings_n, winding, cutting, ends }
+    }
+
     /// Checks everything that can be checked before winding.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let none = RingRequest::new(wire, Mandrel::round(5.0), 0);
+    /// assert_eq!(none.check().unwrap_err().0[0].sentence, "0 rings need no wire. Ask for at least 1.");
+    /// ```
     ///
     /// # Errors
     /// Every fault found, each at its field.
@@ -211,6 +242,22 @@ impl RingRequest {
     }
 
     /// The same, made by a hand as even as this.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::hand::Hand;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
+    /// let steady = Hand { rod_mm: 0.0, ..Hand::default() };
+    /// let (usual, steadier) = (request.plan().unwrap(), request.plan_by(&steady).unwrap());
+    /// // A steadier hand changes the spread, not the ring.
+    /// assert_eq!(usual.ring_inside_diameter_mm, steadier.ring_inside_diameter_mm);
+    /// assert!(steadier.ring_inside_hand_mm < usual.ring_inside_hand_mm);
+    /// ```
     ///
     /// # Errors
     /// As [`RingRequest::plan`].

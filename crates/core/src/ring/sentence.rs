@@ -33,6 +33,12 @@ words! {
 }
 
 /// The field a word of the sentence writes to.
+///
+/// ```
+/// use lorimant_core::ring::sentence::{Slot, field_of};
+///
+/// assert_eq!(field_of(Slot::Size), "wire.size_mm");
+/// ```
 pub fn field_of(slot: Slot) -> &'static str {
     match slot {
         Slot::Rings => "rings_n",
@@ -49,6 +55,21 @@ pub fn field_of(slot: Slot) -> &'static str {
 }
 
 /// Writes a request, with the ring it gives where that is known, in the unit read first.
+///
+/// ```
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::ring::sentence::write;
+/// use lorimant_core::words::sentence::text;
+///
+/// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+/// let request = RingRequest::new(wire, Mandrel::round(5.0), 1);
+/// let said = text(&write(&request, None, LengthUnit::Mm));
+/// assert!(said.starts_with("1 ring of soft copper, round 1 mm, wound by hand on the 5 mm rod"), "{said}");
+/// ```
 pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -> Vec<Phrase> {
     let mut pieces = vec![];
     let mut word = |slot: Slot, text: String| pieces.push((text, Some(slot)));

@@ -151,6 +151,21 @@ const CURVE_POINTS: u32 = 24;
 
 impl RingRequest {
     /// Works out everything a planning view shows.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let sheet = RingRequest::new(wire.clone(), Mandrel::round(5.0), 100).sheet(&Workshop::default());
+    /// assert!(sheet.faults.is_empty() && sheet.result.is_some());
+    /// // What cannot be made keeps its sentence and says why.
+    /// let impossible = RingRequest::new(wire, Mandrel::round(0.5), 100).sheet(&Workshop::default());
+    /// assert!(impossible.result.is_none() && !impossible.text.is_empty());
+    /// ```
     pub fn sheet(&self, workshop: &Workshop) -> Sheet {
         let planned = self.plan_by(&workshop.hand);
         let phrases = super::sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
@@ -230,6 +245,19 @@ impl RingRequest {
 
 impl RingPlan {
     /// One turn as straight wire, with its losses and the start of the next.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
+    /// let strip = request.plan().unwrap().strip(&request);
+    /// // The zones lie end to end.
+    /// assert!(strip.zones.windows(2).all(|pair| pair[0].to_mm <= pair[1].from_mm + 1e-9));
+    /// ```
     pub fn strip(&self, request: &RingRequest) -> Strip {
         let taken = request.cutting.taken(request.wire.size_mm);
         let mut zones = vec![Zone {

@@ -4,9 +4,9 @@ use serde::{Deserialize, Serialize};
 
 use super::{MOST_RINGS, RingRequest};
 use crate::fault::{Fault, Faults, Span};
+use crate::reading::field::{self, Amount};
 use crate::tool::coil::Coil;
-use crate::words::length::{self, Habits, LengthUnit, of_wire, said};
-use crate::words::{mass, quoted};
+use crate::words::length::{Habits, LengthUnit, of_wire, said};
 
 /// What there is of a wire: a length or a mass, not both.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
@@ -43,17 +43,21 @@ impl Supply {
 
     /// Reads a supply as people say it: `3 m`, `10 ft`, `50 g`, `2 oz`.
     ///
+    /// ```
+    /// use lorimant_core::ring::supply::Supply;
+    /// use lorimant_core::words::length::Habits;
+    ///
+    /// assert_eq!(Supply::read("3 m", Habits::default()).unwrap().wire_length_mm, Some(3000.0));
+    /// assert_eq!(Supply::read("50 g", Habits::default()).unwrap().wire_mass_g, Some(50.0));
+    /// ```
+    ///
     /// # Errors
-    /// A fault at `typed` when it is neither a length nor a mass.
+    /// A fault at `typed` when it is neither a length nor a mass, or may be two numbers.
     pub fn read(text: &str, habits: Habits) -> Result<Self, Fault> {
-        if let Some(grams) = mass::read(text) {
-            return Ok(Self { wire_length_mm: None, wire_mass_g: Some(grams) });
+        match field::amount(text, habits).map_err(|said| Fault::new("typed", said))? {
+            Amount::Mass(grams) => Ok(Self { wire_length_mm: None, wire_mass_g: Some(grams) }),
+            Amount::Length(mm) => Ok(Self { wire_length_mm: Some(mm), wire_mass_g: None }),
         }
-        let reading = length::read(text, habits).map_err(|_| {
-            let said = format!("{} is neither a length nor a weight. Try 3 m, 10 ft or 50 g.", quoted(text));
-            Fault::new("typed", said)
-        })?;
-        Ok(Self { wire_length_mm: Some(reading.mm), wire_mass_g: None })
     }
 
     /// Its length in mm, as this wire.
@@ -76,6 +80,24 @@ impl Supply {
     }
 
     /// How many rings of the request this supply makes; the request's own count is not read.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::ring::supply::Supply;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 1);
+    /// let metre = Supply { wire_length_mm: Some(1000.0), wire_mass_g: None };
+    /// let many = metre.makes(&request, LengthUnit::Mm).unwrap();
+    /// assert!((many.used_mm + many.left_mm - 1000.0).abs() < 1e-9);
+    /// // One ring more would not come out of it.
+    /// let more = RingRequest { rings_n: many.rings_n + 1, ..request };
+    /// assert!(more.plan().unwrap().wire_length_mm > 1000.0);
+    /// ```
     ///
     /// # Errors
     /// Faults of the request as in [`RingRequest::plan`], or of the supply.

@@ -2,6 +2,14 @@
 
 /// How far a loop is rolled in the plane of its own straight stem until its end face meets the stem:
 /// `360° − arccos(ID/OD)`.
+///
+/// ```
+/// use lorimant_core::shape::closing::on_stem_deg;
+///
+/// // A loop rolled on its stem stops short of a whole turn, where it meets the stem.
+/// let turned = on_stem_deg(3.0, 1.0);
+/// assert!(turned > 270.0 && turned < 360.0);
+/// ```
 pub fn on_stem_deg(inside_mm: f64, thickness_mm: f64) -> f64 {
     360.0 - (inside_mm / (inside_mm + 2.0 * thickness_mm)).clamp(-1.0, 1.0).acos().to_degrees()
 }
@@ -22,6 +30,13 @@ pub fn on_neck_deg(inside_mm: f64, thickness_mm: f64, neck_mm: f64) -> f64 {
 
 /// How far a stem is bent back so that a loop of mean radius `loop_mm` rolled on from there stands
 /// centred over it: `arccos(r/(r + R))`.
+///
+/// ```
+/// use lorimant_core::shape::closing::bend_back_deg;
+///
+/// // A neck as sharp as nothing is bent back by a right angle.
+/// assert!((bend_back_deg(3.0, 0.0) - 90.0).abs() < 1e-9);
+/// ```
 pub fn bend_back_deg(loop_mm: f64, neck_mm: f64) -> f64 {
     (neck_mm / (neck_mm + loop_mm)).clamp(-1.0, 1.0).acos().to_degrees()
 }

@@ -26,6 +26,23 @@ pub struct Through {
 /// Two places count only if the wire between them first leads more than its own thickness away: the
 /// near neighbours of a place are always close to it. The ends of the wire are flat, not round, so
 /// there the rim of the end face is looked at instead of the centreline.
+///
+/// ```
+/// use lorimant_core::shape::contact::through_itself;
+/// use lorimant_core::shape::path::{Frame, Path};
+/// use lorimant_core::shape::{Course, Segment};
+/// use lorimant_core::wire::section::{Profile, Section};
+///
+/// let round = Profile { section: Section::Round, size_mm: 1.0 };
+/// let knot = [
+///     Segment::new("leg", Course::straight(10.0)),
+///     Segment::new("loop", Course::left(3.0, 270.0)),
+///     Segment::new("leg", Course::straight(10.0)),
+/// ];
+/// // A flat loop that goes on crosses its own leg.
+/// assert!(!through_itself(&Path::follow(&knot, round, Frame::default())).is_empty());
+/// assert!(through_itself(&Path::follow(&knot[..1], round, Frame::default())).is_empty());
+/// ```
 pub fn through_itself(path: &Path) -> Vec<Through> {
     let thickness = path.profile.thickness_mm();
     let limit = thickness * (1.0 - SINK);

@@ -112,6 +112,16 @@ impl Course {
     }
 
     /// A flat bend to the left.
+    ///
+    /// ```
+    /// use lorimant_core::shape::Course;
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let round = Profile { section: Section::Round, size_mm: 1.0 };
+    /// // A whole turn round 5 mm takes the circumference of the wire's middle.
+    /// let turn = Course::left(5.0, 360.0).curve(round).length();
+    /// assert!((turn - 6.0 * std::f64::consts::PI).abs() < 1e-9);
+    /// ```
     pub fn left(inside_mm: f64, angle_deg: f64) -> Self {
         Self::Bend { inside_mm, angle_deg, roll_deg: 0.0, rise_mm: 0.0 }
     }
@@ -167,6 +177,13 @@ impl Course {
     }
 
     /// Inside diameter of the tightest bend in it, mm; none where it is straight.
+    ///
+    /// ```
+    /// use lorimant_core::shape::Course;
+    ///
+    /// assert_eq!(Course::left(5.0, 90.0).tightest_mm(), Some(5.0));
+    /// assert_eq!(Course::straight(5.0).tightest_mm(), None);
+    /// ```
     pub fn tightest_mm(self) -> Option<f64> {
         match self {
             Self::Straight { .. } | Self::Ball { .. } => None,
@@ -198,6 +215,17 @@ impl Segment {
     }
 
     /// Straight wire that goes into it, mm.
+    ///
+    /// ```
+    /// use lorimant_core::shape::{Course, Segment};
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let round = Profile { section: Section::Round, size_mm: 1.0 };
+    /// let stem = Segment::new("stem", Course::straight(20.0));
+    /// assert_eq!(stem.wire_mm(round), 20.0);
+    /// // Hammered to 0.7 it has grown: less wire makes the same length.
+    /// assert!(Segment { flattened_mm: Some(0.7), ..stem }.wire_mm(round) < 20.0);
+    /// ```
     pub fn wire_mm(&self, profile: Profile) -> f64 {
         match self.course {
             Course::Ball { diameter_mm } => ball_wire_mm(diameter_mm, profile),
@@ -206,17 +234,44 @@ impl Segment {
     }
 
     /// The same stretch before it is formed: straight, unhammered, as long as its wire.
+    ///
+    /// ```
+    /// use lorimant_core::shape::{Course, Segment};
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let round = Profile { section: Section::Round, size_mm: 1.0 };
+    /// let eye = Segment::new("eye", Course::left(3.0, 300.0));
+    /// // Straight again, it is as long as the wire in it.
+    /// assert!((eye.unformed(round).wire_mm(round) - eye.wire_mm(round)).abs() < 1e-12);
+    /// ```
     pub fn unformed(&self, profile: Profile) -> Self {
         Self::new(self.what, Course::straight(self.wire_mm(profile)))
     }
 }
 
 /// Wire that a ball takes: its volume over the wire's area; `2B³/(3d²)` of round wire.
+///
+/// ```
+/// use lorimant_core::shape::ball_wire_mm;
+/// use lorimant_core::wire::section::{Profile, Section};
+///
+/// // π D³/6 over π d²/4: a ball of 2 mm swallows 5.33 mm of 1 mm wire.
+/// let round = Profile { section: Section::Round, size_mm: 1.0 };
+/// assert!((ball_wire_mm(2.0, round) - 16.0 / 3.0).abs() < 1e-12);
+/// ```
 pub fn ball_wire_mm(diameter_mm: f64, profile: Profile) -> f64 {
     std::f64::consts::PI * diameter_mm.powi(3) / 6.0 / profile.area_mm2()
 }
 
 /// The same stretches followed from the other end.
+///
+/// ```
+/// use lorimant_core::shape::{Course, Segment, backwards};
+///
+/// let there = [Segment::new("eye", Course::left(3.0, 300.0)), Segment::new("stem", Course::straight(20.0))];
+/// let back = backwards(&there);
+/// assert_eq!((back[0].what, back[1].reversed), ("stem", true));
+/// ```
 pub fn backwards(segments: &[Segment]) -> Vec<Segment> {
     segments.iter().rev().map(|segment| Segment { reversed: !segment.reversed, ..*segment }).collect()
 }

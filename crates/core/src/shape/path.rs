@@ -31,6 +31,13 @@ impl Frame {
 
     /// A frame at the origin whose wire runs in the drawing's plane at an angle from the right,
     /// counter-clockwise, degrees.
+    ///
+    /// ```
+    /// use lorimant_core::shape::path::Frame;
+    ///
+    /// let up = Frame::heading(90.0).ahead();
+    /// assert!((up.y - 1.0).abs() < 1e-12);
+    /// ```
     pub fn heading(deg: f64) -> Self {
         Self { at: DVec3::ZERO, axes: DMat3::from_rotation_z(deg.to_radians()) }
     }
@@ -81,6 +88,13 @@ impl Curve {
     ///
     /// A turn: `∫ sqrt(r² + r'² + c²) da` with `c` the climb a radian; with `q² = r'² + c²` that is
     /// `[r·sqrt(r² + q²) + q²·asinh(r/q)]/(2r')`, or `a·sqrt(r² + c²)` where the radius stays.
+    ///
+    /// ```
+    /// use lorimant_core::shape::path::Curve;
+    ///
+    /// assert_eq!(Curve::Line { length: 12.0 }.length(), 12.0);
+    /// assert_eq!(Curve::Line { length: 12.0 }.angle(), 0.0);
+    /// ```
     pub fn length(&self) -> f64 {
         match *self {
             Self::Line { length } | Self::Oval { length, .. } => length,
@@ -225,6 +239,23 @@ pub struct Path {
 
 impl Path {
     /// Follows segments from a frame.
+    ///
+    /// ```
+    /// use lorimant_core::shape::path::{Frame, Path};
+    /// use lorimant_core::shape::{Course, Segment};
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let round = Profile { section: Section::Round, size_mm: 1.0 };
+    /// let segments = [
+    ///     Segment::new("leg", Course::straight(10.0)),
+    ///     Segment::new("bend", Course::left(3.0, 180.0)),
+    ///     Segment::new("leg", Course::straight(10.0)),
+    /// ];
+    /// let path = Path::follow(&segments, round, Frame::default());
+    /// // Out, round and back: it ends above where it began, four millimetres away.
+    /// let (end, _) = path.along(path.length_mm);
+    /// assert!(end.x.abs() < 1e-9 && (end.y - 4.0).abs() < 1e-9);
+    /// ```
     pub fn follow(segments: &[Segment], profile: Profile, start: Frame) -> Self {
         let (mut frame, mut from_mm) = (start, 0.0);
         let mut placed = Vec::with_capacity(segments.len());
@@ -250,6 +281,17 @@ impl Path {
     }
 
     /// The same wire as in a mirror: left for right.
+    ///
+    /// ```
+    /// use lorimant_core::shape::path::{Frame, Path};
+    /// use lorimant_core::shape::{Course, Segment};
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let round = Profile { section: Section::Round, size_mm: 1.0 };
+    /// let path = Path::follow(&[Segment::new("leg", Course::straight(10.0))], round, Frame::default());
+    /// let (end, _) = path.mirrored().along(10.0);
+    /// assert!((end.x + 10.0).abs() < 1e-9);
+    /// ```
     pub fn mirrored(mut self) -> Self {
         let flip = DMat3::from_diagonal(DVec3::new(-1.0, 1.0, 1.0));
         for placed in &mut self.placed {

@@ -17,6 +17,15 @@ pub enum Side {
 
 impl Side {
     /// A place in space on the paper, y down, mm.
+    ///
+    /// ```
+    /// use glam::DVec3;
+    /// use lorimant_core::shape::view::Side;
+    ///
+    /// // Paper runs down, the bench runs up.
+    /// let at = Side::Front.paper(DVec3::new(2.0, 3.0, 9.0));
+    /// assert_eq!((at.x, at.y), (2.0, -3.0));
+    /// ```
     pub fn paper(self, at: DVec3) -> DVec2 {
         match self {
             Self::Front => DVec2::new(at.x, -at.y),

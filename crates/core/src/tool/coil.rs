@@ -48,6 +48,18 @@ pub struct Coil {
 impl Coil {
     /// Winds the wire on the mandrel and lets go.
     ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::coil::Coil;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
+    /// let coil = Coil::wind(&wire, &Mandrel::round(5.0)).unwrap();
+    /// // Let go, it is wider than its rod, and each turn has become less than one.
+    /// assert!(coil.relaxed.across() > 5.0 && coil.springback_ratio < 1.0);
+    /// ```
+    ///
     /// # Errors
     /// A fault when the wire is thicker than the rod, square wire has too small a rod, or the wire
     /// stays elastic and springs straight.
@@ -74,6 +86,18 @@ impl Coil {
     }
 
     /// Wire in one turn after letting go, mm: the same wire has fewer turns.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::coil::Coil;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let wire = Wire::round(Metal::Brass, 1.0, Temper::HalfHard);
+    /// let coil = Coil::wind(&wire, &Mandrel::round(6.0)).unwrap();
+    /// // No wire comes or goes when the coil springs open: a whole turn of it takes more than was wound as one.
+    /// assert!((coil.relaxed_turn_mm() * coil.springback_ratio - coil.turn_mm).abs() < 1e-12);
+    /// ```
     pub fn relaxed_turn_mm(&self) -> f64 {
         self.turn_mm / self.springback_ratio
     }
@@ -85,6 +109,19 @@ impl Coil {
 
     /// Inside of a ring whose turn lost `taken_mm` of wire and was then closed: on a round rod the
     /// mean diameter shrinks by `taken/π`. `None` where nothing would be left.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::coil::Coil;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let coil = Coil::wind(&wire, &Mandrel::round(5.0)).unwrap();
+    /// // A kerf of π/10 mm closed brings the ring in by a tenth of a millimetre.
+    /// let ring = coil.closed(std::f64::consts::PI / 10.0).unwrap();
+    /// assert!((coil.relaxed.across() - ring.across() - 0.1).abs() < 1e-9);
+    /// ```
     pub fn closed(&self, taken_mm: f64) -> Option<Outline> {
         let around = self.relaxed.perimeter() - taken_mm;
         (around > 0.0).then(|| self.relaxed.with_perimeter(around))
@@ -100,6 +137,19 @@ impl Coil {
 /// springs straight from any such.
 ///
 /// Round: the wound radius in one step. Others keep their proportions as they spring, so one scale is solved for.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::tool::coil::outline_for;
+/// use lorimant_core::tool::mandrel::Outline;
+/// use lorimant_core::wire::bending::Bending;
+///
+/// let bending = Bending::of(&Wire::round(Metal::SterlingSilver, 1.0, Temper::HalfHard));
+/// let rod = outline_for(&bending, Outline::Round { diameter: 5.0 }).unwrap();
+/// // The rod to take is smaller than the coil it leaves.
+/// assert!(rod.across() < 5.0);
+/// ```
 pub fn outline_for(bending: &Bending, relaxed: Outline) -> Option<Outline> {
     let c = bending.profile.centroid_mm();
     if let Outline::Round { diameter } = relaxed {
@@ -157,6 +207,19 @@ impl Cone {
     }
 
     /// The cone to wind on a taper so that this one is left.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::coil::Cone;
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let bending = Bending::of(&Wire::round(Metal::Copper, 1.0237, Temper::Soft));
+    /// let wanted = Cone { small_mm: 2.0, large_mm: 6.5, turns: 8.0 };
+    /// let wound = wanted.wound_for(&bending).unwrap();
+    /// let left = wound.let_go(&bending).unwrap();
+    /// assert!((left.small_mm - 2.0).abs() < 1e-6 && (left.large_mm - 6.5).abs() < 1e-6);
+    /// ```
     pub fn wound_for(self, bending: &Bending) -> Option<Self> {
         let c = bending.profile.centroid_mm();
         let mouth = |bore: f64| bending.wound_radius(bore / 2.0 + c).map(|radius| 2.0 * (radius - c));
@@ -231,6 +294,15 @@ fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault 
 }
 
 /// Mean diameter of a round outline's wire, or the mean of the same length for any other, mm.
+///
+/// ```
+/// use lorimant_core::tool::coil::mean_diameter_mm;
+/// use lorimant_core::tool::mandrel::Outline;
+/// use lorimant_core::wire::section::{Profile, Section};
+///
+/// let round = Profile { section: Section::Round, size_mm: 1.0 };
+/// assert!((mean_diameter_mm(Outline::Round { diameter: 5.0 }, round) - 6.0).abs() < 1e-12);
+/// ```
 pub fn mean_diameter_mm(inside: Outline, profile: Profile) -> f64 {
     inside.perimeter() / PI + 2.0 * profile.centroid_mm()
 }

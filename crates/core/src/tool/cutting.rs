@@ -105,17 +105,39 @@ impl Blade {
     }
 
     /// How many of its teeth stand in a wire of this size at once.
+    ///
+    /// ```
+    /// use lorimant_core::tool::cutting::Blade;
+    ///
+    /// // A finer blade has more teeth in the same wire.
+    /// assert!(Blade::B8o.teeth_in(1.0) > Blade::B4o.teeth_in(1.0));
+    /// ```
     pub fn teeth_in(self, size_mm: f64) -> f64 {
         self.teeth_per_inch() * size_mm / MM_PER_INCH
     }
 
     /// Thinnest wire that two of its teeth stand in, mm.
+    ///
+    /// ```
+    /// use lorimant_core::tool::cutting::{Blade, LEAST_TEETH};
+    ///
+    /// let blade = Blade::B4o;
+    /// assert!((blade.teeth_in(blade.least_wire_mm()) - LEAST_TEETH).abs() < 1e-12);
+    /// ```
     pub fn least_wire_mm(self) -> f64 {
         LEAST_TEETH * MM_PER_INCH / self.teeth_per_inch()
     }
 
     /// The blade for a wire: 4/0, the usual one, where it has teeth enough in the wire, otherwise
     /// the coarsest that has; for wire too thin for any, the finest made.
+    ///
+    /// ```
+    /// use lorimant_core::tool::cutting::Blade;
+    ///
+    /// // The usual blade for usual wire, a finer one where too few teeth would stand in it.
+    /// assert_eq!(Blade::suited_to(1.6), Blade::B4o);
+    /// assert!(Blade::suited_to(0.6).thickness_mm() < Blade::B4o.thickness_mm());
+    /// ```
     pub fn suited_to(size_mm: f64) -> Self {
         let finer_or_usual = Self::ALL.iter().rev().filter(|blade| **blade <= Self::B4o);
         let mut suited = finer_or_usual.filter(|blade| blade.teeth_in(size_mm) >= LEAST_TEETH);
@@ -168,6 +190,16 @@ impl Cutting {
     }
 
     /// What it takes per ring from wire of this size.
+    ///
+    /// ```
+    /// use lorimant_core::tool::cutting::{Blade, Cutting, Method};
+    ///
+    /// let sawn = Cutting { blade: Some(Blade::B4o), ..Cutting::default() };
+    /// assert_eq!(sawn.taken(1.0).from_ring_mm, Blade::B4o.thickness_mm());
+    /// // A single snip takes nothing.
+    /// let snipped = Cutting { method: Method::SingleSnip, ..Cutting::default() };
+    /// assert_eq!(snipped.taken(1.0).from_ring_mm, 0.0);
+    /// ```
     pub fn taken(&self, size_mm: f64) -> Taken {
         let (from_ring_mm, between_mm) = match self.method {
             Method::Saw => (self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm()), 0.0),
@@ -179,6 +211,13 @@ impl Cutting {
     }
 
     /// Checks it against the wire it is to cut.
+    ///
+    /// ```
+    /// use lorimant_core::tool::cutting::Cutting;
+    ///
+    /// let wide = Cutting { kerf_mm: Some(3.0), ..Cutting::default() };
+    /// assert_eq!(wide.check(1.0).unwrap_err().0[0].field, "kerf_mm");
+    /// ```
     ///
     /// # Errors
     /// A fault for a kerf or sliver out of limits, and for a named blade with fewer than two teeth

@@ -73,6 +73,16 @@ impl Hand {
     }
 
     /// What counts for a ring wound on this rod, sawn or not: each source in words, mm.
+    ///
+    /// ```
+    /// use lorimant_core::tool::hand::Hand;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let hand = Hand::default();
+    /// let dowel = Mandrel { name: Some("dowel".into()), ..Mandrel::round(6.0) };
+    /// // Wood gives: it adds a source of its own.
+    /// assert_eq!(hand.sources(&dowel, true).len(), hand.sources(&Mandrel::round(6.0), true).len() + 1);
+    /// ```
     pub fn sources(&self, rod: &Mandrel, sawn: bool) -> Vec<(&'static str, f64)> {
         let name = rod.name.as_deref().unwrap_or_default().to_lowercase();
         let wooden = WOODEN.iter().any(|wood| name.contains(wood));

@@ -28,6 +28,13 @@ words! {
 
 impl Shape {
     /// Number of flat sides; `None` for a rounded outline.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Shape;
+    ///
+    /// assert_eq!(Shape::Hexagon.sides(), Some(6));
+    /// assert_eq!(Shape::Oval.sides(), None);
+    /// ```
     pub fn sides(self) -> Option<u32> {
         match self {
             Self::Round | Self::Oval => None,
@@ -97,6 +104,14 @@ impl Mandrel {
     const TAPE: Span = Span { noun: "tape thickness", unit: " mm", least: 0.01, most: 2.0 };
 
     /// A plain round rod.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let rod = Mandrel::round(5.0);
+    /// assert_eq!(rod.shown(), "5 mm rod");
+    /// assert_eq!(rod.coil_room_mm(), None);
+    /// ```
     pub fn round(diameter_mm: f64) -> Self {
         Self {
             name: None,
@@ -173,6 +188,14 @@ impl Mandrel {
     }
 
     /// Length that one coil may take, mm; `None` where nothing limits it.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// // A drill shank of 120 mm keeps 25 mm for the grip.
+    /// let shank = Mandrel { length_mm: Some(120.0), ..Mandrel::round(5.0) };
+    /// assert_eq!(shank.coil_room_mm(), Some(95.0));
+    /// ```
     pub fn coil_room_mm(&self) -> Option<f64> {
         self.usable_mm.or_else(|| self.length_mm.map(|length| (length - GRIP_MM).max(1.0)))
     }
@@ -183,6 +206,14 @@ impl Mandrel {
     }
 
     /// The outline with another number of layers of tape on the rod.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let rod = Mandrel { tape_mm: Some(0.1), ..Mandrel::round(5.0) };
+    /// // Each layer of tape counts on both sides.
+    /// assert!((rod.outline_taped(2).across() - 5.4).abs() < 1e-12);
+    /// ```
     pub fn outline_taped(&self, layers: u32) -> Outline {
         let tape = self.tape_mm.unwrap_or(TAPE_MM) * f64::from(layers);
         let across = self.diameter_mm + 2.0 * tape;
@@ -216,6 +247,14 @@ impl Mandrel {
     }
 
     /// The same with the unit the workshop reads first: `3/16 in (4.763 mm) dowel`. Ovals stay in mm.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let dowel = Mandrel { name: Some("dowel".into()), ..Mandrel::round(4.7625) };
+    /// assert_eq!(dowel.shown_in(LengthUnit::Mm), "4.763 mm (3/16 in) dowel");
+    /// ```
     pub fn shown_in(&self, unit: LengthUnit) -> String {
         let size = self.size_shown(unit);
         let shape = if self.shape == Shape::Round { String::new() } else { format!(" {}", self.shape) };
@@ -288,6 +327,13 @@ impl Outline {
     }
 
     /// Diameter, long axis, or distance across the flats, mm.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Outline;
+    ///
+    /// let oval = Outline::Oval { long: 8.0, short: 5.0 };
+    /// assert_eq!((oval.across(), oval.short_across()), (8.0, 5.0));
+    /// ```
     pub fn across(self) -> f64 {
         match self {
             Self::Round { diameter } => diameter,
@@ -306,6 +352,13 @@ impl Outline {
 
     /// The outline of the same kind and proportion with another perimeter. A rounded corner keeps
     /// its radius as long as the flats allow.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Outline;
+    ///
+    /// let smaller = Outline::Oval { long: 8.0, short: 5.0 }.with_perimeter(18.0);
+    /// assert!((smaller.perimeter() - 18.0).abs() < 1e-9);
+    /// ```
     pub fn with_perimeter(self, perimeter: f64) -> Self {
         let scale = perimeter / self.perimeter();
         match self {
@@ -324,6 +377,13 @@ impl Outline {
     }
 
     /// Smallest inner radius the wire is bent to, mm.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Outline;
+    ///
+    /// // An oval is tightest at its ends: b²/a.
+    /// assert_eq!(Outline::Oval { long: 8.0, short: 4.0 }.tightest_radius(), 1.0);
+    /// ```
     pub fn tightest_radius(self) -> f64 {
         match self {
             Self::Round { diameter } => diameter / 2.0,

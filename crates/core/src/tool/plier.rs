@@ -161,6 +161,23 @@ impl Plier {
     ///
     /// A round-nose jaw grows linearly: `(Ø − tip)/(base − tip) × jaw length` from the tip, and a slip
     /// of 1 mm changes a loop by `(base − tip)/jaw length`.
+    ///
+    /// ```
+    /// use lorimant_core::tool::plier::{Jaws, Plier};
+    ///
+    /// let plier = Plier {
+    ///     name: "slim round-nose".into(),
+    ///     jaws: Jaws::RoundNose,
+    ///     tip_mm: Some(1.0),
+    ///     base_mm: Some(5.0),
+    ///     length_mm: Some(20.0),
+    ///     measured: vec![],
+    ///     diameters_mm: vec![],
+    /// };
+    /// // A taper of 0.2 mm a millimetre: 3 mm stands ten millimetres from the tip.
+    /// let place = plier.place(3.0).unwrap();
+    /// assert!((place.at_mm.unwrap() - 10.0).abs() < 1e-9);
+    /// ```
     pub fn place(&self, diameter_mm: f64) -> Option<JawPlace> {
         if let (Jaws::RoundNose, Some((tip, taper, length))) = (self.jaws, self.cone()) {
             let at = ((diameter_mm - tip) / taper).clamp(0.0, length);

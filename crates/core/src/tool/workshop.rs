@@ -91,6 +91,13 @@ fn drills(steps: u32, per_mm: f64) -> Vec<Mandrel> {
 
 impl StartSet {
     /// The rods of the set, smallest first, with usual lengths that can be edited afterwards.
+    ///
+    /// ```
+    /// use lorimant_core::tool::workshop::StartSet;
+    ///
+    /// let rods = StartSet::MetricHalves.rods();
+    /// assert_eq!((rods.len(), rods[0].diameter_mm), (25, 1.0));
+    /// ```
     pub fn rods(self) -> Vec<Mandrel> {
         match self {
             Self::MetricHalves => drills(24, 2.0),
@@ -123,6 +130,15 @@ impl StartSet {
 impl Workshop {
     /// The workshop's own rod that a named size means, if it has one: the same outline and size, and
     /// the same name unless only a `rod` was spoken of.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::tool::workshop::{StartSet, Workshop};
+    ///
+    /// let shop = Workshop { rods: StartSet::MetricHalves.rods(), ..Workshop::default() };
+    /// assert!(shop.own(&Mandrel::round(5.0)).is_some());
+    /// assert!(shop.own(&Mandrel::round(5.2)).is_none());
+    /// ```
     pub fn own(&self, spoken: &Mandrel) -> Option<&Mandrel> {
         let same_size = |rod: &&Mandrel| {
             rod.shape == spoken.shape && (rod.diameter_mm - spoken.diameter_mm).abs() < 0.0006

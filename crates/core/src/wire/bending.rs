@@ -27,6 +27,17 @@ pub struct FlowCurve {
 
 impl FlowCurve {
     /// The curve of a metal after `spent` plastic strain since annealing.
+    ///
+    /// ```
+    /// use lorimant_core::wire::bending::FlowCurve;
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// let figures = Metal::Copper.figures();
+    /// // Soft copper flows at its annealed stress, cold-worked copper at more, but never above saturation.
+    /// assert_eq!(FlowCurve::new(figures, 0.0).flow_stress(0.0), figures.annealed_mpa);
+    /// let worked = FlowCurve::new(figures, 1.0).flow_stress(0.0);
+    /// assert!(worked > figures.annealed_mpa && worked < figures.saturated_mpa);
+    /// ```
     pub fn new(figures: &Figures, spent: f64) -> Self {
         Self {
             modulus: figures.modulus_gpa * 1000.0,
@@ -39,6 +50,15 @@ impl FlowCurve {
 
     /// The same curve with all flow stresses multiplied: a lot that is stronger or weaker than
     /// the handbook.
+    ///
+    /// ```
+    /// use lorimant_core::wire::bending::FlowCurve;
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// let flow = FlowCurve::new(Metal::Brass.figures(), 0.0);
+    /// let tenth_more = flow.strengthened(1.1);
+    /// assert!((tenth_more.flow_stress(0.2) - 1.1 * flow.flow_stress(0.2)).abs() < 1e-9);
+    /// ```
     pub fn strengthened(self, factor: f64) -> Self {
         Self { annealed: self.annealed * factor, saturated: self.saturated * factor, ..self }
     }
@@ -51,6 +71,16 @@ impl FlowCurve {
 
     /// Stress at a total strain ≥ 0: elastic up to the flow stress, then on the flow curve at
     /// plastic strain `ε − σ/E`, solved by Newton's method.
+    ///
+    /// ```
+    /// use lorimant_core::wire::bending::FlowCurve;
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// let flow = FlowCurve::new(Metal::Copper.figures(), 0.0);
+    /// // Elastic at first, along the modulus; then along the flow curve.
+    /// assert!((flow.stress(1e-5) - flow.modulus * 1e-5).abs() < 1e-9);
+    /// assert!(flow.stress(0.1) < flow.modulus * 0.1);
+    /// ```
     pub fn stress(&self, strain: f64) -> f64 {
         let yield_stress = self.flow_stress(0.0);
         let elastic = self.modulus * strain;
@@ -86,6 +116,17 @@ pub struct Bending {
 
 impl Bending {
     /// Bending of a wire with the handbook's figures.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let bending = Bending::of(&Wire::round(Metal::Copper, 1.0237, Temper::Soft));
+    /// // On a 5 mm rod the wire's middle lies at 3.012 mm; let go, about one part in a hundred is lost.
+    /// let ratio = bending.springback_ratio(2.5 + 0.5119);
+    /// assert!(ratio > 0.98 && ratio < 1.0);
+    /// ```
     pub fn of(wire: &Wire) -> Self {
         let flow = FlowCurve::new(wire.metal.figures(), wire.temper.strain());
         Self { profile: wire.profile(), flow }
@@ -93,6 +134,16 @@ impl Bending {
 
     /// Bending moment that holds the wire at a centroid curvature (1/mm), N·mm:
     /// `M = ∫ σ(y)·|y|·w(y) dy` over the section.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let bending = Bending::of(&Wire::round(Metal::Copper, 1.0, Temper::Soft));
+    /// // A tighter bend takes a larger moment, N mm.
+    /// assert!(bending.moment(1.0 / 3.0) > bending.moment(1.0 / 30.0));
+    /// ```
     pub fn moment(&self, curvature: f64) -> f64 {
         let size = self.profile.size_mm;
         let push = |y: f64| self.flow.stress(y.abs() * curvature) * y.abs();
@@ -132,6 +183,19 @@ impl Bending {
 
     /// Curvature left after letting go of a bend made at `curvature` (both 1/mm, at the centroid):
     /// `1/R1 = 1/R0 − M/(E·I)`. Zero means that it springs straight.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let bending = Bending::of(&Wire::round(Metal::SterlingSilver, 0.8, Temper::HalfHard));
+    /// // Let go, a bend opens: what is left of its curvature is less than it was bent to.
+    /// let wound = 1.0 / 4.0;
+    /// assert!(bending.relaxed(wound) < wound);
+    /// // A bend that never flowed goes straight again.
+    /// assert_eq!(bending.relaxed(0.5 * bending.yield_curvature()), 0.0);
+    /// ```
     pub fn relaxed(&self, curvature: f64) -> f64 {
         if self.stays_elastic(curvature) {
             return 0.0;
@@ -158,6 +222,18 @@ impl Bending {
 
     /// Centroid radius to bend to so that `radius` mm is left after letting go. None where it would
     /// need more than can be bent: the wire springs straight from any bend this wide.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let bending = Bending::of(&Wire::round(Metal::Brass, 1.2, Temper::Hard));
+    /// let wound = bending.wound_radius(5.0).unwrap();
+    /// // Bent tighter, so that it opens to what was wanted.
+    /// assert!(wound < 5.0);
+    /// assert!((1.0 / bending.relaxed(1.0 / wound) - 5.0).abs() < 1e-6);
+    /// ```
     pub fn wound_radius(&self, radius: f64) -> Option<f64> {
         let stiffness = self.flow.modulus * self.profile.second_moment_mm4();
         let wanted = 1.0 / radius;
@@ -188,11 +264,32 @@ impl Bending {
     }
 
     /// Whether no fibre flows at this curvature.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let spring = Bending::of(&Wire::round(Metal::StainlessSteel, 0.4, Temper::Spring));
+    /// // Thin spring wire round a large rod is only flexed.
+    /// assert!(spring.stays_elastic(1.0 / 200.0));
+    /// assert!(!spring.stays_elastic(1.0 / 2.0));
+    /// ```
     pub fn stays_elastic(&self, curvature: f64) -> bool {
         curvature <= self.yield_curvature()
     }
 
     /// Curvature at which the outermost fibre begins to flow, 1/mm.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let of = |size_mm| Bending::of(&Wire::round(Metal::Copper, size_mm, Temper::Soft)).yield_curvature();
+    /// // Wire of half the thickness can be flexed twice as tightly before it flows.
+    /// assert!((of(0.5) / of(1.0) - 2.0).abs() < 1e-9);
+    /// ```
     pub fn yield_curvature(&self) -> f64 {
         let c = self.profile.centroid_mm();
         let outer = c.max(self.profile.thickness_mm() - c);
@@ -200,6 +297,16 @@ impl Bending {
     }
 
     /// Mean plastic working of the section by a bend of centroid radius `radius`: mean |y|/R.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::wire::bending::Bending;
+    ///
+    /// let bending = Bending::of(&Wire::round(Metal::Copper, 1.0, Temper::Soft));
+    /// // 2 d / 3π over the radius.
+    /// assert!((bending.mean_strain(3.0) - 2.0 / (9.0 * std::f64::consts::PI)).abs() < 1e-12);
+    /// ```
     pub fn mean_strain(&self, radius: f64) -> f64 {
         self.profile.mean_height_mm() / radius
     }

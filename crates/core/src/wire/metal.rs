@@ -107,6 +107,14 @@ impl Temper {
     }
 
     /// Plastic strain spent since annealing: ln 1.261 = 0.232 for each B&S number drawn.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::Temper;
+    ///
+    /// // The strain cold work has spent: none in soft wire, more with each temper.
+    /// assert_eq!(Temper::Soft.strain(), 0.0);
+    /// assert!(Temper::ALL.windows(2).all(|pair| pair[0].strain() < pair[1].strain()));
+    /// ```
     pub fn strain(self) -> f64 {
         match self {
             Self::Soft => 0.0,
@@ -270,6 +278,13 @@ const fn mechanics(
 
 impl Metal {
     /// Whether its wire may be listed in the steel-wire gauge.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// assert!(Metal::StainlessSteel.is_steel());
+    /// assert!(!Metal::Copper.is_steel());
+    /// ```
     pub fn is_steel(self) -> bool {
         matches!(self, Self::StainlessSteel | Self::MildSteel)
     }
@@ -307,6 +322,14 @@ impl Metal {
     }
 
     /// Whether it can be joined in one of these ways at the bench.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::{Joining, Metal};
+    ///
+    /// // Fine silver fuses to itself; sterling must be soldered.
+    /// assert!(Metal::FineSilver.joins_by(&[Joining::Fuse]));
+    /// assert!(!Metal::SterlingSilver.joins_by(&[Joining::Fuse]));
+    /// ```
     pub fn joins_by(self, ways: &[Joining]) -> bool {
         self.figures().joins.iter().any(|way| ways.contains(way))
     }

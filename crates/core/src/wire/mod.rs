@@ -42,9 +42,33 @@ fn soft() -> Temper {
 }
 
 impl Wire {
+    /// Round wire.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// // A metre of it is π/4 cm³ times the density.
+    /// let density = Metal::Copper.figures().density_g_cm3;
+    /// assert!((wire.mass_g(1000.0) - std::f64::consts::FRAC_PI_4 * density).abs() < 1e-9);
+    /// ```
+    #[must_use]
+    pub fn round(metal: Metal, size_mm: f64, temper: Temper) -> Self {
+        Self { metal, section: Section::Round, size_mm, temper }
+    }
+
     const SIZE: Span = Span { noun: "wire size", unit: " mm", least: 0.05, most: 13.0 };
 
     /// Checks the size.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let thick = Wire::round(Metal::Copper, 30.0, Temper::Soft).check().unwrap_err();
+    /// assert_eq!(thick.sentence, "The wire size of 30 mm is too large. It can be from 0.05 to 13 mm.");
+    /// ```
     ///
     /// # Errors
     /// A fault at `size_mm` when it is not a number or outside 0.05 to 13 mm.
@@ -58,12 +82,30 @@ impl Wire {
     }
 
     /// The wire in words: `soft copper, round 1.02 mm (18 AWG)`.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
+    /// assert_eq!(wire.shown(LengthUnit::Mm), "soft copper, round 1.02 mm (18 AWG)");
+    /// ```
     pub fn shown(&self, unit: LengthUnit) -> String {
         format!("{} {}, {} {}", self.temper, self.metal, self.section, self.size_shown(unit))
     }
 
     /// Whether it can stand for another wire in a plan: metal, section and temper alike, sizes within
     /// half a hundredth of a millimetre.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
+    /// assert!(wire.stands_for(&Wire::round(Metal::Copper, 1.02, Temper::Soft)));
+    /// assert!(!wire.stands_for(&Wire::round(Metal::Copper, 1.0, Temper::Soft)));
+    /// ```
     pub fn stands_for(&self, other: &Self) -> bool {
         (self.metal, self.section, self.temper) == (other.metal, other.section, other.temper)
             && (self.size_mm - other.size_mm).abs() < 0.005
@@ -75,17 +117,45 @@ impl Wire {
     }
 
     /// Length that has a mass, mm; the other way round from [`Wire::mass_g`].
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::SterlingSilver, 0.8, Temper::HalfHard);
+    /// assert!((wire.length_of_mm(wire.mass_g(2500.0)) - 2500.0).abs() < 1e-9);
+    /// ```
     pub fn length_of_mm(&self, mass_g: f64) -> f64 {
         mass_g / self.mass_g(1.0)
     }
 
     /// The gauge this size is sold as, in the system asked for, where it is one.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::gauge::GaugeSystem;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
+    /// assert_eq!(wire.gauge(GaugeSystem::Awg).unwrap().to_string(), "18 AWG");
+    /// assert_eq!(wire.gauge(GaugeSystem::Swg), None);
+    /// ```
     pub fn gauge(&self, system: GaugeSystem) -> Option<Gauge> {
         Some(Gauge::nearest(system, self.size_mm)).filter(|gauge| gauge.is(self.size_mm))
     }
 
     /// Its size, with the gauge it is sold as where there is one: `1.02 mm (18 AWG)`, or for those
     /// who read inches first `18 AWG (1.02 mm)`, `0.0394 in (1 mm)`.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
+    /// assert_eq!(wire.size_shown(LengthUnit::Inch), "18 AWG (1.02 mm)");
+    /// assert_eq!(Wire::round(Metal::Copper, 1.0, Temper::Soft).size_shown(LengthUnit::Inch), "0.0394 in (1 mm)");
+    /// ```
     pub fn size_shown(&self, unit: LengthUnit) -> String {
         let mut systems = vec![GaugeSystem::Awg, GaugeSystem::Swg];
         if self.metal.is_steel() {

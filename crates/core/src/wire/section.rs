@@ -50,6 +50,14 @@ pub struct Profile {
 
 impl Profile {
     /// Thickness in the plane of the bend, mm.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// // A half-round wire is half as thick as it is wide.
+    /// assert_eq!(Profile { section: Section::HalfRound, size_mm: 2.0 }.thickness_mm(), 1.0);
+    /// assert_eq!(Profile { section: Section::Square, size_mm: 2.0 }.thickness_mm(), 2.0);
+    /// ```
     pub fn thickness_mm(self) -> f64 {
         match self.section {
             Section::Round | Section::Square => self.size_mm,
@@ -58,6 +66,15 @@ impl Profile {
     }
 
     /// Distance from the inner face to the centroid, mm. Half-round: `4r/3π` above the flat.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// assert_eq!(Profile { section: Section::Round, size_mm: 1.0 }.centroid_mm(), 0.5);
+    /// // 4 r / 3π above the flat.
+    /// let half = Profile { section: Section::HalfRound, size_mm: 2.0 }.centroid_mm();
+    /// assert!((half - 0.424_413).abs() < 1e-6);
+    /// ```
     pub fn centroid_mm(self) -> f64 {
         match self.section {
             Section::Round | Section::Square => self.size_mm / 2.0,
@@ -66,6 +83,12 @@ impl Profile {
     }
 
     /// Area, mm².
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// assert_eq!(Profile { section: Section::Square, size_mm: 1.5 }.area_mm2(), 2.25);
+    /// ```
     pub fn area_mm2(self) -> f64 {
         let s = self.size_mm;
         match self.section {
@@ -76,6 +99,13 @@ impl Profile {
     }
 
     /// Second moment of area about the centroid, mm⁴.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// // s⁴/12 for a square.
+    /// assert!((Profile { section: Section::Square, size_mm: 2.0 }.second_moment_mm4() - 16.0 / 12.0).abs() < 1e-12);
+    /// ```
     pub fn second_moment_mm4(self) -> f64 {
         let s = self.size_mm;
         match self.section {
@@ -89,6 +119,14 @@ impl Profile {
     ///
     /// Round `d³/6`, square `a³/4`. Half-round: about the line that halves the area, which lies
     /// 0.4040 r above the flat; the two half-areas' first moments about it give 0.3540 r³.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// // d³/6 for round, s³/4 for square wire: square resists half as much again.
+    /// let of = |section| Profile { section, size_mm: 1.0 }.plastic_modulus_mm3();
+    /// assert!((of(Section::Square) / of(Section::Round) - 1.5).abs() < 1e-12);
+    /// ```
     pub fn plastic_modulus_mm3(self) -> f64 {
         let s = self.size_mm;
         match self.section {
@@ -99,6 +137,12 @@ impl Profile {
     }
 
     /// Mean distance of the section's metal from its centroid axis, mm.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// assert_eq!(Profile { section: Section::Square, size_mm: 1.0 }.mean_height_mm(), 0.25);
+    /// ```
     pub fn mean_height_mm(self) -> f64 {
         match self.section {
             Section::Round => 2.0 * self.size_mm / (3.0 * PI),

@@ -33,6 +33,16 @@ pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
 }
 
 /// Strain this wire has left before it breaks, as sold: `max(εf − temper, 0.06)`.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::wire::strength::strain_left;
+///
+/// let left = |temper| strain_left(&Wire::round(Metal::Copper, 1.0, temper));
+/// assert!(left(Temper::Soft) > left(Temper::HalfHard));
+/// assert!(left(Temper::Spring) > 0.0, "even spring wire bends a little before it cracks");
+/// ```
 pub fn strain_left(wire: &Wire) -> f64 {
     (wire.metal.figures().fracture_strain - wire.temper.strain()).max(LEAST_LEFT)
 }
@@ -42,12 +52,39 @@ pub fn strain_left(wire: &Wire) -> f64 {
 /// `wound_mm` is the centroid radius the place was bent to on the tool, which hardened it by the mean of
 /// `|y|/R`; none where it stayed straight. `extra` is strain put in all over afterwards. An estimate of plastic
 /// collapse for the piece as bent, not a rating. Rings and findings both ask here.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::wire::bending::Bending;
+/// use lorimant_core::wire::strength::opening_force_n;
+///
+/// let bending = Bending::of(&Wire::round(Metal::Copper, 1.0, Temper::Soft));
+/// // The plastic moment over its arm: an arm twice as long opens at half the pull.
+/// let pull = |arm_mm| opening_force_n(&bending, arm_mm, None, 0.0);
+/// assert!((pull(3.0) / pull(6.0) - 2.0).abs() < 1e-12);
+/// // What forming hardened holds more.
+/// assert!(opening_force_n(&bending, 3.0, Some(3.0), 0.0) > pull(3.0));
+/// ```
 pub fn opening_force_n(bending: &Bending, arm_mm: f64, wound_mm: Option<f64>, extra: f64) -> f64 {
     let worked = wound_mm.map_or(0.0, |radius| bending.mean_strain(radius)) + extra;
     bending.flow.flow_stress(worked) * bending.profile.plastic_modulus_mm3() / arm_mm
 }
 
 /// Effort of one bend by hand, as a multiple of 20 AWG soft copper: the ratio of plastic moments.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::wire::strength::hand_effort;
+/// use lorimant_core::words::gauge::{Gauge, GaugeSystem};
+///
+/// // 20 AWG soft copper is 1 by definition.
+/// let size_mm = Gauge { system: GaugeSystem::Awg, number: 20 }.mm();
+/// assert!((hand_effort(&Wire::round(Metal::Copper, size_mm, Temper::Soft)) - 1.0).abs() < 1e-9);
+/// // Twice as thick asks eight times the hand.
+/// assert!((hand_effort(&Wire::round(Metal::Copper, 2.0 * size_mm, Temper::Soft)) - 8.0).abs() < 1e-6);
+/// ```
 pub fn hand_effort(wire: &Wire) -> f64 {
     let moment = |metal: Metal, temper: Temper, profile: Profile| {
         let flow = FlowCurve::new(metal.figures(), temper.strain());

@@ -54,6 +54,13 @@ impl Gauge {
     }
 
     /// The gauge with this number, or `None` where the system has no such number.
+    ///
+    /// ```
+    /// use lorimant_core::words::gauge::{Gauge, GaugeSystem};
+    ///
+    /// assert_eq!(Gauge::new(GaugeSystem::Awg, -1).unwrap().to_string(), "2/0 AWG");
+    /// assert_eq!(Gauge::new(GaugeSystem::Swg, 60), None);
+    /// ```
     pub fn new(system: GaugeSystem, number: i32) -> Option<Self> {
         Self::numbers(system).contains(&number).then_some(Self { system, number })
     }
@@ -99,6 +106,13 @@ impl Gauge {
     }
 
     /// Whether a size in mm is this gauge, to the half-thousandth of a millimetre that tables print.
+    ///
+    /// ```
+    /// use lorimant_core::words::gauge::{Gauge, GaugeSystem};
+    ///
+    /// let eighteen = Gauge { system: GaugeSystem::Awg, number: 18 };
+    /// assert!(eighteen.is(1.0237) && !eighteen.is(1.02));
+    /// ```
     pub fn is(self, mm: f64) -> bool {
         (self.mm() - mm).abs() < 0.0005
     }
@@ -117,6 +131,8 @@ impl std::fmt::Display for Gauge {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct GaugeRow {
+    /// Which gauge it is.
+    pub gauge: Gauge,
     /// The number as people write it, for example `18` or `2/0`.
     pub number: String,
     /// Size in millimetres.
@@ -128,6 +144,13 @@ pub struct GaugeRow {
 }
 
 /// The whole table of one system, thickest wire first.
+///
+/// ```
+/// use lorimant_core::words::gauge::{GaugeSystem, table};
+///
+/// let rows = table(GaugeSystem::Awg);
+/// assert!(rows.windows(2).all(|pair| pair[0].size_mm > pair[1].size_mm));
+/// ```
 pub fn table(system: GaugeSystem) -> Vec<GaugeRow> {
     Gauge::numbers(system)
         .map(|number| {
@@ -140,12 +163,19 @@ pub fn table(system: GaugeSystem) -> Vec<GaugeRow> {
                 .collect();
             let written = gauge.to_string();
             let number = written.split(' ').next().unwrap_or_default().to_owned();
-            GaugeRow { number, size_mm, size_in: size_mm / MM_PER_INCH, nearest }
+            GaugeRow { gauge, number, size_mm, size_in: size_mm / MM_PER_INCH, nearest }
         })
         .collect()
 }
 
 /// The nearest number of a system to a size, in words; a size beyond its table says so.
+///
+/// ```
+/// use lorimant_core::words::gauge::{GaugeSystem, nearest_told};
+///
+/// assert_eq!(nearest_told(GaugeSystem::Awg, 1.0237), "18 AWG");
+/// assert_eq!(nearest_told(GaugeSystem::Awg, 1.0), "nearest 18 AWG (1.024 mm)");
+/// ```
 pub fn nearest_told(system: GaugeSystem, mm: f64) -> String {
     let near = Gauge::nearest(system, mm);
     let size = near.mm();

@@ -60,12 +60,23 @@ pub struct Reading {
     pub inch: f64,
     /// What was understood, written out in mm, inches and both gauges.
     pub text: String,
+    /// The number nearest to it in each gauge system, where it can be a wire's size.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub nearest: Vec<Gauge>,
     /// What had to be assumed, for example the system of a bare gauge.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub note: Option<String>,
 }
 
 /// Reads one length, all of it.
+///
+/// ```
+/// use lorimant_core::words::length::{Habits, read};
+///
+/// let mm = |text| read(text, Habits::default()).unwrap().mm;
+/// assert_eq!((mm("5"), mm("0.5 cm"), mm("2 1/4 in")), (5.0, 5.0, 57.15));
+/// assert_eq!(read("18 ga", Habits::default()).unwrap().note.unwrap(), "Read as AWG, this workshop's gauge.");
+/// ```
 ///
 /// # Errors
 /// A sentence that shows the ways a length can be typed, when the text is none of them.
@@ -106,7 +117,12 @@ pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
     if !mm.is_finite() {
         return Err("That number is too large to be a length.".to_owned());
     }
-    Ok(Reading { mm, inch: mm / MM_PER_INCH, text: written(mm), note })
+    let nearest = if mm > 0.0 {
+        GaugeSystem::ALL.iter().map(|system| Gauge::nearest(*system, mm)).collect()
+    } else {
+        vec![]
+    };
+    Ok(Reading { mm, inch: mm / MM_PER_INCH, text: written(mm), nearest, note })
 }
 
 fn gauge_mm(system: GaugeSystem, number: i32) -> Result<f64, String> {
@@ -118,6 +134,13 @@ fn gauge_mm(system: GaugeSystem, number: i32) -> Result<f64, String> {
 
 /// A wire size written in every way it is known by: mm, inches and both common gauges, with the
 /// nearest number where the size falls between two.
+///
+/// ```
+/// use lorimant_core::words::length::written;
+///
+/// assert_eq!(written(25.4), "25.4 mm = 1 in");
+/// assert!(written(1.0237).contains("18 AWG"));
+/// ```
 pub fn written(mm: f64) -> String {
     let inch = mm / MM_PER_INCH;
     let mut text = format!("{} mm = {} in", shown(mm, 3), shown(inch, 4));
@@ -134,6 +157,12 @@ pub fn written(mm: f64) -> String {
 }
 
 /// A number with at most `places` decimals and no trailing zeros.
+///
+/// ```
+/// use lorimant_core::words::length::shown;
+///
+/// assert_eq!((shown(2.50, 2), shown(2.0, 2), shown(-0.001, 2)), ("2.5".into(), "2".into(), "0".into()));
+/// ```
 pub fn shown(value: f64, places: usize) -> String {
     let text = format!("{value:.places$}");
     let text = if text.contains('.') { text.trim_end_matches('0').trim_end_matches('.') } else { &text };
@@ -141,6 +170,13 @@ pub fn shown(value: f64, places: usize) -> String {
 }
 
 /// An inch size written as a fraction of 64ths, where it is one: `3/16`, `1 1/4`.
+///
+/// ```
+/// use lorimant_core::words::length::inch_fraction;
+///
+/// assert_eq!(inch_fraction(4.7625).as_deref(), Some("3/16"));
+/// assert_eq!(inch_fraction(5.0), None);
+/// ```
 pub fn inch_fraction(mm: f64) -> Option<String> {
     let in_64ths = mm / MM_PER_INCH * 64.0;
     if (in_64ths - in_64ths.round()).abs() > 0.001 || !(0.5..=64.0 * 12.0).contains(&in_64ths) {
@@ -161,6 +197,13 @@ pub fn inch_fraction(mm: f64) -> Option<String> {
 
 /// A rod's size as people name it: `5 mm`, `4.763 mm (3/16 in)`; inches first: `3/16 in (4.763 mm)`,
 /// `0.197 in (5 mm)`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, rod_size};
+///
+/// assert_eq!(rod_size(4.7625, LengthUnit::Mm), "4.763 mm (3/16 in)");
+/// assert_eq!(rod_size(5.0, LengthUnit::Inch), "0.197 in (5 mm)");
+/// ```
 pub fn rod_size(mm: f64, unit: LengthUnit) -> String {
     let exact = shown(mm, 3);
     // Every whole metric size is shown as it is; only sizes that are odd in mm are named in inches.
@@ -183,6 +226,12 @@ pub fn ruler_step_mm(unit: LengthUnit) -> f64 {
 }
 
 /// A length as an instruction says it, in the unit read first: `61.5 mm`, `2.421 in`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, said};
+///
+/// assert_eq!((said(61.5, LengthUnit::Mm), said(61.5, LengthUnit::Inch)), ("61.5 mm".into(), "2.421 in".into()));
+/// ```
 pub fn said(mm: f64, unit: LengthUnit) -> String {
     match unit {
         LengthUnit::Mm => format!("{} mm", shown(mm, 1)),
@@ -191,6 +240,12 @@ pub fn said(mm: f64, unit: LengthUnit) -> String {
 }
 
 /// A length in inches, to the thousandth below a foot; in feet and inches above.
+///
+/// ```
+/// use lorimant_core::words::length::inches;
+///
+/// assert_eq!((inches(25.4), inches(330.2)), ("1.000 in".into(), "1 ft 1.0 in".into()));
+/// ```
 pub fn inches(mm: f64) -> String {
     let inch = mm / MM_PER_INCH;
     if inch < 12.0 {
@@ -212,6 +267,12 @@ pub(crate) fn same_but_rounded(mm: f64, bracket: f64) -> bool {
 }
 
 /// A length to be measured off, to the hundredth of a millimetre or thousandth of an inch: `61.25 mm`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, exactly};
+///
+/// assert_eq!(exactly(61.257, LengthUnit::Mm), "61.26 mm");
+/// ```
 pub fn exactly(mm: f64, unit: LengthUnit) -> String {
     match unit {
         LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
@@ -219,19 +280,49 @@ pub fn exactly(mm: f64, unit: LengthUnit) -> String {
     }
 }
 
-/// A length of wire as it is reckoned with on the rack: `2.35 m`, `7.71 ft`.
+/// A unit that lengths of wire are read in on the rack, and from which length on.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Scale {
+    /// The unit.
+    pub unit: &'static str,
+    /// One of it, mm.
+    pub one_mm: f64,
+    /// The least length read in it, mm.
+    pub from_mm: f64,
+    /// Decimals that are worth reading.
+    pub places_n: usize,
+}
+
+/// The units lengths of wire are read in, the smallest first: mm up to a metre, then metres; feet alone where
+/// inches are read first.
+pub fn scales(unit: LengthUnit) -> &'static [Scale] {
+    const FOOT: f64 = 12.0 * MM_PER_INCH;
+    match unit {
+        LengthUnit::Mm => &[
+            Scale { unit: "mm", one_mm: 1.0, from_mm: 0.0, places_n: 1 },
+            Scale { unit: "m", one_mm: 1000.0, from_mm: 1000.0, places_n: 2 },
+        ],
+        LengthUnit::Inch => &[
+            Scale { unit: "ft", one_mm: FOOT, from_mm: 0.0, places_n: 2 },
+            Scale { unit: "ft", one_mm: FOOT, from_mm: 100.0 * FOOT, places_n: 1 },
+        ],
+    }
+}
+
+/// A length of wire as it is reckoned with on the rack: `350 mm`, `2.35 m`, `7.71 ft`.
 ///
 /// ```
 /// use lorimant_core::words::length::{LengthUnit, of_wire};
 ///
+/// assert_eq!(of_wire(350.0, LengthUnit::Mm), "350 mm");
 /// assert_eq!(of_wire(2350.0, LengthUnit::Mm), "2.35 m");
 /// assert_eq!(of_wire(3048.0, LengthUnit::Inch), "10 ft");
 /// ```
 pub fn of_wire(mm: f64, unit: LengthUnit) -> String {
-    match unit {
-        LengthUnit::Mm => format!("{} m", shown(mm / 1000.0, 2)),
-        LengthUnit::Inch => format!("{} ft", shown(mm / MM_PER_INCH / 12.0, 2)),
-    }
+    let scales = scales(unit);
+    let scale = scales.iter().rfind(|scale| mm.abs() >= scale.from_mm).unwrap_or(&scales[0]);
+    format!("{} {}", shown(mm / scale.one_mm, scale.places_n), scale.unit)
 }
 
 /// Parses a length or gauge at the head of `input` (lower case), leaving the rest.

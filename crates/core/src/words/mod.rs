@@ -98,6 +98,13 @@ pub(crate) fn word_end(input: &mut &str) -> ModalResult<()> {
 }
 
 /// The known word closest to a mistyped one, if any is close enough to be meant.
+///
+/// ```
+/// use lorimant_core::words::closest;
+///
+/// assert_eq!(closest("coper", ["brass", "copper"].into_iter()), Some("copper"));
+/// assert_eq!(closest("wood", ["brass", "copper"].into_iter()), None);
+/// ```
 pub fn closest<'a>(word: &str, known: impl Iterator<Item = &'a str>) -> Option<&'a str> {
     let word = word.to_lowercase();
     known

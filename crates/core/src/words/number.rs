@@ -7,7 +7,7 @@ use winnow::combinator::{alt, opt, preceded, terminated};
 use winnow::prelude::*;
 use winnow::token::one_of;
 
-use super::backtrack;
+use super::{backtrack, quoted};
 
 /// Numbers that have a name, and what multiplies them.
 const NAMED: &[(&str, f64)] = &[
@@ -199,6 +199,30 @@ pub fn separated(text: &str) -> Option<(Separated, &str)> {
 pub fn read(text: &str) -> Option<f64> {
     let amount = amount.parse(text.trim()).ok()?;
     Some(amount.value).filter(|value| value.is_finite())
+}
+
+/// Reads a whole text as one number that cannot be taken for another, as a field of a form takes it: a sign,
+/// decimals with a point or a comma, thousands, a fraction.
+///
+/// ```
+/// use lorimant_core::words::number::unmistakable;
+///
+/// assert_eq!(unmistakable("12,5"), Ok(12.5));
+/// assert_eq!(unmistakable("1,250.00"), Ok(1250.0));
+/// assert_eq!(unmistakable("1,250").unwrap_err(), "“1,250” may be 1.25 or 1250. Write it as one of these.");
+/// ```
+///
+/// # Errors
+/// A sentence where it is no number, or where a comma may be either sign.
+pub fn unmistakable(text: &str) -> Result<f64, String> {
+    let whole = separated(text.trim()).filter(|(_, rest)| rest.is_empty());
+    match whole {
+        Some((Separated { value, thousands: Some(thousands) }, _)) => {
+            Err(format!("{} may be {value} or {thousands}. Write it as one of these.", quoted(text)))
+        }
+        Some((Separated { value, .. }, _)) => Ok(value),
+        None => read(text).ok_or_else(|| format!("{} is no number. Write it as 12.5.", quoted(text))),
+    }
 }
 
 /// Reads a whole text as a whole number.

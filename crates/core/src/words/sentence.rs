@@ -28,6 +28,8 @@ pub enum Change {
     /// So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
     /// list.
     Nudge(i32),
+    /// Its dimension pulled on the drawing by so many mm, from where it stands.
+    Pulled(f64),
 }
 
 /// One choice for a word, and what it would change.

@@ -1,10 +1,12 @@
-//! The ask line, and single lengths.
+//! The ask line, single lengths, and the fields of forms.
 
 use axum::Json;
 use axum::extract::State as Shared;
 use lorimant_core::ask::{Answer, Kept};
 use lorimant_core::fault::Fault;
 use lorimant_core::piece::Piece;
+use lorimant_core::reading::field::{self, ReadField, TypedField};
+use lorimant_core::wire::Wire;
 use lorimant_core::words::length::{self, Reading};
 use serde::Deserialize;
 use utoipa::ToSchema;
@@ -19,7 +21,7 @@ use crate::store::StoreError;
 use crate::store::shelf::{Entry, Shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(ask)).routes(routes!(read_length))
+    OpenApiRouter::new().routes(routes!(ask)).routes(routes!(read_length)).routes(routes!(read_fields))
 }
 
 /// A typed line.
@@ -59,4 +61,33 @@ async fn read_length(
 ) -> Result<Json<Reading>, Problem> {
     let reading = length::read(&typed.text, state.store.workshop().habits);
     reading.map(Json).map_err(|said| Fault::new("text", said).into())
+}
+
+/// The fields of a form as they are typed.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct TypedForm {
+    /// The fields, at most 100.
+    fields: Vec<TypedField>,
+    /// The wire that lengths by weight are of.
+    #[serde(default)]
+    wire: Option<Wire>,
+}
+
+/// Most fields read at once.
+const MOST_FIELDS: usize = 100;
+
+/// Reads the fields of a form; every fault comes back at its field.
+#[utoipa::path(post, path = "/api/fields/read", request_body = TypedForm,
+    responses((status = 200, body = Vec<ReadField>), (status = 422, body = Problem)))]
+async fn read_fields(
+    Shared(state): Shared<State>,
+    Body(TypedForm { fields, wire }): Body<TypedForm>,
+) -> Result<Json<Vec<ReadField>>, Problem> {
+    let n = fields.len();
+    if n > MOST_FIELDS {
+        let said = format!("{n} fields are too many to read at once. Send at most {MOST_FIELDS}.");
+        return Err(Fault::new("fields", said).limit(100.0).into());
+    }
+    Ok(Json(field::read(&fields, wire.as_ref(), state.store.workshop().habits)?))
 }

@@ -5,7 +5,7 @@ use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use axum::response::Response;
 use lorimant_core::rack::cut_plan::picked;
-use lorimant_core::rack::listing::{self, Listing};
+use lorimant_core::rack::listing::{self, Listing, Prices};
 use lorimant_core::rack::stock::both_ways;
 use lorimant_core::rack::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
 use lorimant_core::rack::stock::scrap::{MetalPrice, Scrap, ScrapChange};
@@ -57,6 +57,8 @@ struct Decoded {
     /// The wire, where metal and size are known.
     #[serde(skip_serializing_if = "Option::is_none")]
     wire: Option<Wire>,
+    /// What its prices come to, in sentences.
+    prices: Prices,
     /// Price of the blank, as a decimal number.
     #[serde(skip_serializing_if = "Option::is_none")]
     per_blank: Option<String>,
@@ -65,10 +67,19 @@ struct Decoded {
 /// Reads a shop's listing; what it does not say, or says in more than one way, is pointed out.
 #[utoipa::path(post, path = "/api/listings/decode", request_body = ListingText,
     responses((status = 200, body = Decoded), (status = 422, body = Problem)))]
-async fn decode_listing(Shared(state): Shared<State>, Body(asked): Body<ListingText>) -> Json<Decoded> {
+async fn decode_listing(
+    Shared(state): Shared<State>,
+    Body(asked): Body<ListingText>,
+) -> Result<Json<Decoded>, Problem> {
+    let (settings, _) = read(&state, crate::store::settings).await?;
     let listing = listing::decode(&asked.text, state.store.workshop().habits);
     let price = asked.blank_mm.and_then(|mm| listing.price_of(mm));
-    Json(Decoded { per_blank: price.map(|price| price.to_string()), wire: listing.wire(), listing })
+    Ok(Json(Decoded {
+        per_blank: price.map(|price| price.to_string()),
+        wire: listing.wire(),
+        prices: listing.prices(&settings.currency, asked.blank_mm),
+        listing,
+    }))
 }
 
 /// How each wire is kept.

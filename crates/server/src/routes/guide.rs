@@ -87,6 +87,8 @@ struct Words {
     sections: Vec<Word>,
     /// What lies on the metal.
     surfaces: Vec<Word>,
+    /// Those of them whose skin has a share of the weight.
+    skinned_surfaces: Vec<Surface>,
     /// Spool, offcut, straight length.
     stock_kinds: Vec<Word>,
     /// Why the length of a lot changes.
@@ -116,6 +118,7 @@ async fn words() -> Json<Words> {
         tempers: all!(Temper),
         sections: all!(Section),
         surfaces: all!(Surface),
+        skinned_surfaces: Surface::ALL.iter().copied().filter(|surface| surface.is_skin()).collect(),
         stock_kinds: all!(StockKind),
         movement_kinds: all!(MovementKind),
         cleanlinesses: all!(Cleanliness),

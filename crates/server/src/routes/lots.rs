@@ -190,20 +190,58 @@ async fn lot_ledger(
     .map(Json)
 }
 
+/// A change of a lot's length: by its length, or as it was typed; one of the two.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Booked {
+    /// Why.
+    kind: MovementKind,
+    /// Change of length, mm; negative where wire goes out.
+    #[serde(default)]
+    length_mm: Option<f64>,
+    /// The amount as typed, by length or weight: `120 mm`, `2 g`; a correction says its way by its sign.
+    #[serde(default)]
+    typed: Option<String>,
+    /// What for, at most 200 characters.
+    #[serde(default)]
+    note: String,
+}
+
+/// What was booked, as it stands in the ledger.
+#[derive(Serialize, ToSchema)]
+struct BookedMovement {
+    /// Change of length, mm.
+    length_mm: f64,
+    /// The lot as it now stands.
+    lot: Stocked,
+    /// Number to post to `/api/undo/{batch}`.
+    undo: i64,
+}
+
 /// Books a change of a lot's length: what was cut, tried, scrapped, bought on top, or found on counting.
-#[utoipa::path(post, path = "/api/lots/{id}/ledger", params(("id" = i64, Path)), request_body = Movement,
-    responses((status = 201, body = BookedLot), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(post, path = "/api/lots/{id}/ledger", params(("id" = i64, Path)), request_body = Booked,
+    responses((status = 201, body = BookedMovement), (status = 404, body = Problem), (status = 422, body = Problem)))]
 async fn book_movement(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(line): Body<Movement>,
-) -> Result<(StatusCode, Json<BookedLot>), Problem> {
+    Body(Booked { kind, length_mm, typed, note }): Body<Booked>,
+) -> Result<(StatusCode, Json<BookedMovement>), Problem> {
+    let line = match (length_mm, typed) {
+        (Some(length_mm), None) => Movement { kind, length_mm, note },
+        (None, Some(typed)) => {
+            let wire = read(&state, move |connection| rack::lot(connection, id)).await?.entry.record.wire;
+            Movement::typed(kind, &typed, &note, &wire, state.store.workshop().habits)?
+        }
+        _ => {
+            return Err(Fault::new("typed", "Say how much it is: length_mm or typed, one of the two.").into());
+        }
+    };
     line.check()?;
     let booked = write(&state, move |t| {
         rack::lot(t, id)?;
         let undo = batch::next(t)?;
         ledger::book(t, undo, id, &line)?;
-        Ok(BookedLot { lot: rack::lot(t, id)?, undo })
+        Ok(BookedMovement { length_mm: line.length_mm, lot: rack::lot(t, id)?, undo })
     });
     Ok((StatusCode::CREATED, Json(booked.await?)))
 }

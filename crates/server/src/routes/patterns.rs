@@ -5,6 +5,7 @@ use axum::extract::{Path, Query, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::pattern::backwards::Target;
+use lorimant_core::pattern::compare::Comparison;
 use lorimant_core::pattern::page::Page;
 use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet, Thumbnail};
 use lorimant_core::pattern::transfer::Transferred;
@@ -32,6 +33,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(pattern_word_choices))
         .routes(routes!(fit_pattern))
         .routes(routes!(transfer_pattern))
+        .routes(routes!(compare_patterns))
         .routes(routes!(mate_pieces))
         .routes(routes!(draw_thumbnails))
         .routes(routes!(take_pattern_away))
@@ -94,6 +96,16 @@ async fn form_pattern(
     Ok(Json(request.form_with(&workshop)?.in_numbers(&workshop)))
 }
 
+/// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
+#[utoipa::path(post, path = "/api/patterns/sheet", request_body = PatternRequest,
+    responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
+async fn pattern_sheet(
+    Shared(state): Shared<State>,
+    Body(request): Body<PatternRequest>,
+) -> Json<PatternSheet> {
+    Json(request.sheet(&state.store.workshop()))
+}
+
 /// How much of a sheet is wanted.
 #[derive(Deserialize, IntoParams)]
 #[serde(deny_unknown_fields)]
@@ -102,18 +114,6 @@ struct SheetQuery {
     /// Only what is seen while a dimension is dragged: no side view, no forming stages.
     #[serde(default)]
     dragged: bool,
-}
-
-/// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
-#[utoipa::path(post, path = "/api/patterns/sheet", params(SheetQuery), request_body = PatternRequest,
-    responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
-async fn pattern_sheet(
-    Shared(state): Shared<State>,
-    Query(SheetQuery { dragged }): Query<SheetQuery>,
-    Body(request): Body<PatternRequest>,
-) -> Json<PatternSheet> {
-    let extent = if dragged { Extent::Dragged } else { Extent::Whole };
-    Json(request.sheet_with(&state.store.workshop(), extent))
 }
 
 /// A word of a pattern's sentence to change.
@@ -129,15 +129,17 @@ struct PatternWordChange {
 }
 
 /// Changes one word of the sentence and gives the sheet that comes of it.
-#[utoipa::path(post, path = "/api/patterns/change", request_body = PatternWordChange,
+#[utoipa::path(post, path = "/api/patterns/change", params(SheetQuery), request_body = PatternWordChange,
     responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
 async fn change_pattern_word(
     Shared(state): Shared<State>,
+    Query(SheetQuery { dragged }): Query<SheetQuery>,
     Body(word): Body<PatternWordChange>,
 ) -> Result<Json<PatternSheet>, Problem> {
     let workshop = state.store.workshop();
     let changed = word.request.changed(&word.slot, &word.change, &workshop)?;
-    Ok(Json(changed.sheet(&workshop)))
+    let extent = if dragged { Extent::Dragged } else { Extent::Whole };
+    Ok(Json(changed.sheet_with(&workshop, extent)))
 }
 
 /// A word of a pattern's sentence to choose for.
@@ -195,6 +197,26 @@ struct TransferWish {
     responses((status = 200, body = Transferred), (status = 422, body = Problem)))]
 async fn transfer_pattern(Body(wish): Body<TransferWish>) -> Result<Json<Transferred>, Problem> {
     Ok(Json(wish.request.transferred(&wish.wire)?))
+}
+
+/// Two findings to lay over each other.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Over {
+    /// The one that is worked on.
+    here: PatternRequest,
+    /// The one laid over it.
+    there: PatternRequest,
+}
+
+/// Lays one finding over another: what differs, and where it has to lie.
+#[utoipa::path(post, path = "/api/patterns/compare", request_body = Over,
+    responses((status = 200, body = Comparison), (status = 422, body = Problem)))]
+async fn compare_patterns(
+    Shared(state): Shared<State>,
+    Body(Over { here, there }): Body<Over>,
+) -> Result<Json<Comparison>, Problem> {
+    Ok(Json(here.compared(&there, &state.store.workshop())?))
 }
 
 /// Two pieces that are to go together.

@@ -2,6 +2,8 @@
 
 use axum::Json;
 use axum::extract::{Query, State as Shared};
+use lorimant_core::words::gauge::MM_PER_INCH;
+use lorimant_core::words::length::{self, Scale};
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -17,20 +19,31 @@ pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(get_settings, change_settings))
 }
 
-/// Settings with their revision.
+/// Settings with their revision, and how lengths are shown under them.
 #[derive(Serialize, ToSchema)]
 struct Revisioned {
     /// The settings.
     settings: Settings,
     /// How often they were changed; send it back with an edit.
     revision: i64,
+    /// The units lengths of wire are read in, the smallest first.
+    scales: Vec<Scale>,
+    /// An inch, mm.
+    inch_mm: f64,
+}
+
+impl Revisioned {
+    fn new(settings: Settings, revision: i64) -> Self {
+        let scales = length::scales(settings.unit).to_vec();
+        Self { settings, revision, scales, inch_mm: MM_PER_INCH }
+    }
 }
 
 /// The workshop's settings.
 #[utoipa::path(get, path = "/api/settings", responses((status = 200, body = Revisioned)))]
 async fn get_settings(Shared(state): Shared<State>) -> Result<Json<Revisioned>, Problem> {
     let (settings, revision) = read(&state, crate::store::settings).await?;
-    Ok(Json(Revisioned { settings, revision }))
+    Ok(Json(Revisioned::new(settings, revision)))
 }
 
 /// Changes the workshop's settings.
@@ -44,5 +57,5 @@ async fn change_settings(
     settings.check()?;
     let kept = settings.clone();
     let revision = write(&state, move |t| crate::store::keep_settings(t, &kept, revision)).await?;
-    Ok(Json(Revisioned { settings, revision }))
+    Ok(Json(Revisioned::new(settings, revision)))
 }

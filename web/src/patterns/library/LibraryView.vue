@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PaperField from '../../shared/PaperField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -114,7 +115,7 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
   <div class="page library">
     <h1>Patterns</h1>
     <div class="bar">
-      <v-text-field
+      <PaperField
         v-model="find"
         class="find"
         label="Find a finding"

@@ -2,12 +2,11 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data, type PatternRequest } from '../../api/client'
-import type { useOver } from './over'
 import { usePattern } from '../pattern'
 import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** Choosing what to lay over the piece: an earlier revision, another kept pattern. */
-const props = defineProps<{ over: ReturnType<typeof useOver> }>()
+const emit = defineEmits<{ lay: [name: string, request: PatternRequest] }>()
 const open = defineModel<boolean>({ required: true })
 const pattern = usePattern()
 const id = computed(() => pattern.kept?.id ?? 0)
@@ -26,8 +25,8 @@ const { data: others } = useQuery({
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
-async function lay(name: string, request: PatternRequest) {
-  await props.over.lay(name, request)
+function lay(name: string, request: PatternRequest) {
+  emit('lay', name, request)
   open.value = false
 }
 

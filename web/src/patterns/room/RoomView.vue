@@ -49,8 +49,8 @@ const shows = (which: NonNullable<typeof dialog.value>) =>
   computed({ get: () => dialog.value === which, set: (now) => (dialog.value = now ? which : null) })
 const [fitting, wiring, mating, comparing] = [shows('fit'), shows('wire'), shows('mate'), shows('over')]
 const sentence = useTemplateRef<{ editAt: (slot: string, at: HTMLElement) => void }>('sentence')
-const { drag, still, failed } = useDrag(pattern, () => kind.value)
-const over = useOver(pattern, () => kind.value)
+const { drag, still, failed } = useDrag(pattern)
+const { laid, compared, ...over } = useOver(pattern)
 
 const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
 const finished = computed(() => at.value >= last.value)
@@ -200,10 +200,11 @@ onMounted(() => attempt(open()))
       <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
     </template>
     <template #tools><TryMenu :mirrored="mirrored" @try="tryIt" /></template>
-    <p v-if="over.laid.value" class="compared" data-test="compared">
-      <b>Over it, {{ over.laid.value.name }}:</b>
-      {{ over.differences.value.join('; ') || 'nothing differs' }}.
-      <button type="button" class="plain take-off" data-test="take-off" @click="over.laid.value = null">
+    <p v-if="laid" class="compared" data-test="compared">
+      <b>Over it, {{ laid.name }}:</b>
+      <span v-if="over.error.value" class="stop" role="alert">{{ over.error.value.message }}</span>
+      <template v-else-if="compared">{{ compared.differences.join('; ') || 'nothing differs' }}.</template>
+      <button type="button" class="plain take-off" data-test="take-off" @click="laid = null">
         Take it off
       </button>
     </p>
@@ -216,8 +217,7 @@ onMounted(() => attempt(open()))
         :handles="handles"
         :at-least="still"
         :true-pixels="truePixels"
-        :over="shown === 'front' && finished ? over.laid.value?.sheet.result?.front.drawing : null"
-        :over-shift="over.shift.value"
+        :over="laid && shown === 'front' && finished ? compared : null"
         class="fill"
         @point="pointSegment"
         @drag="drag"
@@ -272,7 +272,7 @@ onMounted(() => attempt(open()))
       <FitDialog v-model="fitting" />
       <WireDialog v-model="wiring" />
       <MateDialog v-model="mating" />
-      <OverDialog v-model="comparing" :over="over" />
+      <OverDialog v-model="comparing" @lay="over.lay" />
     </template>
   </DeskFrame>
   <p v-else class="page quiet" role="status">Laying out the drawing…</p>

@@ -1,44 +1,32 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fault, type Transferred, type Wire } from '../../api/client'
+import { ref, watch } from 'vue'
+import { api, data, type Transferred, type Wire } from '../../api/client'
 import { usePattern } from '../pattern'
+import { readFields, useForm } from '../../shared/form'
+import { useWords } from '../../shared/words'
+import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import PaperField from '../../shared/PaperField.vue'
 
 /** The same piece in another wire: proportions kept, blank worked out anew, differences listed. */
 const open = defineModel<boolean>({ required: true })
 const pattern = usePattern()
+const words = useWords()
 const metal = ref<Wire['metal']>('copper')
 const temper = ref<Wire['temper']>('soft')
 const size = ref('')
 const found = ref<Transferred | null>(null)
-const faults = ref<Fault[]>([])
-
-const { data: metals } = useQuery({ queryKey: ['metals'], queryFn: () => data(api.GET('/api/metals')) })
-const metalChoices = computed(() =>
-  (metals.value ?? []).map((row) => ({ value: row.metal, title: row.shown })),
-)
-const { data: tempers } = useQuery({
-  queryKey: ['temper-choices', open],
-  queryFn: () => (pattern.draft ? pattern.choices(pattern.draft, 'temper') : []),
-  enabled: open,
-})
-const temperChoices = computed(() =>
-  (tempers.value ?? []).map((choice) => ({ value: choice.request.wire.temper, title: choice.label })),
-)
+const { attempt } = useForm()
 
 async function work() {
   const request = pattern.draft
   if (!request) return
-  try {
-    const read = await data(api.POST('/api/lengths/read', { body: { text: size.value } }))
-    const wire: Wire = { ...request.wire, metal: metal.value, temper: temper.value, size_mm: read.mm }
+  const done = await attempt(async () => {
+    const read = await readFields({ size: size.value }, { size: ['length', 'needed'] })
+    const wire: Wire = { ...request.wire, metal: metal.value, temper: temper.value, size_mm: read.size }
     found.value = await data(api.POST('/api/patterns/transfer', { body: { request, wire } }))
-    faults.value = []
-  } catch (thrown) {
-    faults.value = faultsOf(thrown)
-    found.value = null
-  }
+  })
+  if (!done) found.value = null
 }
 
 watch(open, (now) => {
@@ -59,37 +47,44 @@ async function use() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="In another wire" :width="540" form @submit="use">
+  <PaperDialog
+    v-model="open"
+    title="In another wire"
+    :width="540"
+    does="Use this wire"
+    test="use-wire"
+    :disabled="!found"
+    @submit="use"
+  >
     <p class="quiet">
       Practise in copper, then cut silver: the proportions stay, the blank is worked out anew.
     </p>
     <div class="row">
-      <v-select
+      <PaperChoice
         v-model="metal"
         label="Metal"
-        :items="metalChoices"
+        :choices="words?.metals ?? []"
         data-test="wire-metal"
         @update:model-value="work"
       />
-      <v-select v-model="temper" label="Temper" :items="temperChoices" @update:model-value="work" />
-      <v-text-field
+      <PaperChoice
+        v-model="temper"
+        label="Temper"
+        :choices="words?.tempers ?? []"
+        @update:model-value="work"
+      />
+      <PaperField
         v-model="size"
+        name="size"
+        :also="['wire.size_mm']"
         label="Size"
-        autocomplete="off"
         data-test="wire-size"
-        :error-messages="faults.map((fault) => fault.sentence)"
         @update:model-value="work"
       />
     </div>
     <ul v-if="found" class="differences" data-test="differences">
       <li v-for="line in found.differences" :key="line">{{ line }}</li>
     </ul>
-    <div class="mt-4">
-      <v-btn type="submit" variant="flat" color="primary" :disabled="!found" data-test="use-wire">
-        Use this wire
-      </v-btn>
-      <v-btn @click="open = false">Cancel</v-btn>
-    </div>
   </PaperDialog>
 </template>
 

@@ -1,19 +1,11 @@
 import { ref, shallowRef } from 'vue'
-import type { Drawing, PatternKind, PatternRequest } from '../../api/client'
+import type { Drawing, PatternRequest } from '../../api/client'
 import type { usePattern } from '../pattern'
 
-/** What a millimetre of dragging changes, and the step a dragged value keeps to. */
-const steps = {
-  mm: { per: 1, step: 0.1 },
-  deg: { per: 4, step: 1 },
-  turns: { per: 0.25, step: 0.5 },
-  choice: { per: 0, step: 1 },
-} as const
-
 /** Dragging the dimensions of a finding: the piece follows, and the whole drag is one step of undo. */
-export function useDrag(pattern: ReturnType<typeof usePattern>, kind: () => PatternKind | undefined) {
+export function useDrag(pattern: ReturnType<typeof usePattern>) {
   let from: PatternRequest | null = null
-  let next: PatternRequest | null = null
+  let next: { from: PatternRequest; slot: string; mm: number } | null = null
   let busy = false
   /** What the drawing covered when the drag began: the view keeps still while one drags. */
   const still = shallowRef<Drawing['frame'] | null>(null)
@@ -24,10 +16,10 @@ export function useDrag(pattern: ReturnType<typeof usePattern>, kind: () => Patt
     if (busy) return
     busy = true
     while (next) {
-      const request = next
+      const { from, slot, mm } = next
       next = null
       try {
-        await pattern.set(request, false, true)
+        await pattern.pull(slot, mm, from)
       } catch (thrown) {
         failed.value = thrown
       }
@@ -46,19 +38,13 @@ export function useDrag(pattern: ReturnType<typeof usePattern>, kind: () => Patt
     still.value = null
   }
 
-  function drag(name: string, mm: number, phase: 'start' | 'move' | 'end') {
-    const parameter = kind()?.parameters.find((one) => one.name === name)
-    if (!parameter || !pattern.draft) return
+  function drag(slot: string, mm: number, phase: 'start' | 'move' | 'end') {
+    if (!pattern.draft) return
     if (phase === 'start') {
       from = pattern.draft
       still.value = pattern.worked?.front.drawing.frame ?? null
     } else if (phase === 'move' && from) {
-      const { per, step } = steps[parameter.unit]
-      const start = from.parameters?.[name] ?? parameter.default
-      const moved = Math.round((start + mm * per) / step) * step
-      const value = Number(Math.min(Math.max(moved, parameter.min), parameter.max).toFixed(3))
-      if (value === pattern.draft.parameters?.[name] && !next) return
-      next = { ...from, parameters: { ...from.parameters, [name]: value } }
+      next = { from, slot, mm }
       void follow()
     } else if (phase === 'end') {
       if (from) pattern.remember(from)

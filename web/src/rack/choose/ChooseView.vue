@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, faultsOf, type ChooseRequest, type Fault, type WireCandidate } from '../../api/client'
-import { moneyAt, numberAt, plain } from '../../shared/faults'
+import { api, data, faultsOf, type ChooseRequest, type WireCandidate } from '../../api/client'
+import { useTyped } from '../../shared/form'
 import HoldPlot from './HoldPlot.vue'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
@@ -25,23 +25,20 @@ const most = ref('')
 const set = ref<string[]>([])
 const opened = ref<string | null>(null)
 
-const typedFaults = computed(() => {
-  const wrong: Fault[] = []
-  const sentence = `“${bears.value}” is no load. Write it in newtons, as 0.5.`
-  numberAt('bears_n', wrong, bears.value, { unit: 'N', sentence })
-  moneyAt('most_each', wrong, most.value)
-  return wrong
+const { typed, faults: typedFaults } = useTyped(() => ({ bears_n: bears.value, most_each: most.value }), {
+  bears_n: 'newtons',
+  most_each: 'money',
 })
 const request = computed<ChooseRequest | null>(() =>
-  piece.value && !typedFaults.value.length
+  piece.value && typed.value
     ? {
         purpose: piece.value.purpose,
         worn: worn.value,
-        bears_n: Number(plain(bears.value, 'N') || '0'),
+        bears_n: typed.value.bears_n ?? 0,
         finish: finish.value,
         joined: joined.value,
         maker: maker.value,
-        most_each: plain(most.value) || undefined,
+        most_each: typed.value.most_each,
       }
     : null,
 )

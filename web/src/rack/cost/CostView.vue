@@ -2,8 +2,9 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type CostRequest, type Fault } from '../../api/client'
-import { numberAt, plain } from '../../shared/faults'
+import { api, data, faultsOf, type CostRequest } from '../../api/client'
+import PaperField from '../../shared/PaperField.vue'
+import { useForm, useTyped } from '../../shared/form'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
 import PricesDialog from '../PricesDialog.vue'
@@ -15,12 +16,12 @@ const piece = ref<ChosenPiece | null>(null)
 const pricing = ref(false)
 const texts = ref<Record<string, string>>({})
 const notes = ref({ wire: '', price: '' })
-const startFaults = ref<Fault[]>([])
+const { faults, elsewhere, attempt } = useForm()
 
 const fields = computed(() => [
   { key: 'pieces_n', label: 'How many are made', unit: '' },
   { key: 'wire_mm', label: 'Wire of one, as cut', unit: 'mm' },
-  { key: 'loss', label: 'Lost besides: rests, trials', unit: '%' },
+  { key: 'loss_share', label: 'Lost besides: rests, trials', unit: '%' },
   { key: 'per_metre', label: 'A metre of the wire', unit: currency.value },
   { key: 'consumables', label: 'Blades, abrasives, fuel for one', unit: currency.value },
   { key: 'minutes', label: 'Your hands, for one', unit: 'min' },
@@ -29,9 +30,9 @@ const fields = computed(() => [
   { key: 'bought', label: 'One bought', unit: currency.value },
 ])
 
-async function start() {
-  if (!piece.value) return
-  try {
+const start = () =>
+  attempt(async () => {
+    if (!piece.value) return
     const known = await data(api.POST('/api/costs/start', { body: piece.value.purpose }))
     const { request } = known
     notes.value = { wire: known.wire_shown, price: known.price_from }
@@ -39,7 +40,7 @@ async function start() {
       ...texts.value,
       pieces_n: String(request.pieces_n),
       wire_mm: String(Number(request.wire_mm.toFixed(2))),
-      loss: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
+      loss_share: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
       per_metre: request.per_metre,
       consumables: texts.value.consumables ?? '0',
       minutes: texts.value.minutes ?? '',
@@ -47,55 +48,46 @@ async function start() {
       hour_rate: request.hour_rate,
       bought: texts.value.bought ?? '',
     }
-    startFaults.value = []
-  } catch (thrown) {
-    startFaults.value = faultsOf(thrown)
-  }
-}
+  })
 watch(piece, start)
 
-const typed = (key: string) => plain(texts.value[key])
-const typedFaults = computed(() => {
-  const wrong: Fault[] = []
-  for (const { key } of fields.value) numberAt(key, wrong, texts.value[key])
-  return wrong
+const settled = refDebounced(texts, 100)
+const { typed, faults: typedFaults } = useTyped(() => settled.value, {
+  pieces_n: 'count',
+  wire_mm: 'millimetres',
+  loss_share: 'percent',
+  per_metre: 'money',
+  consumables: 'money',
+  minutes: 'minutes',
+  setting_up_minutes: 'minutes',
+  hour_rate: 'money',
+  bought: 'money',
 })
-const request = computed<CostRequest | null>(() =>
-  piece.value && texts.value.wire_mm && !typedFaults.value.length
-    ? {
-        pieces_n: Math.round(Number(typed('pieces_n') || '0')),
-        wire_mm: Number(typed('wire_mm') || '0'),
-        loss_share: Number(typed('loss') || '0') / 100,
-        per_metre: typed('per_metre') || '0',
-        consumables: typed('consumables') || '0',
-        minutes: Number(typed('minutes') || '0'),
-        setting_up_minutes: Number(typed('setting_up_minutes') || '0'),
-        hour_rate: typed('hour_rate') || '0',
-        bought: typed('bought') || undefined,
-      }
-    : null,
-)
-const asked = refDebounced(request, 100)
+/** What is typed, once a piece is chosen; an empty line is nothing. */
+const request = computed<CostRequest | null>(() => {
+  const read = typed.value
+  if (!piece.value || !read?.wire_mm) return null
+  return {
+    pieces_n: read.pieces_n ?? 0,
+    wire_mm: read.wire_mm,
+    loss_share: read.loss_share ?? 0,
+    per_metre: read.per_metre ?? '0',
+    consumables: read.consumables ?? '0',
+    minutes: read.minutes ?? 0,
+    setting_up_minutes: read.setting_up_minutes ?? 0,
+    hour_rate: read.hour_rate ?? '0',
+    bought: read.bought,
+  }
+})
 const { data: cost, error } = useQuery({
-  queryKey: ['cost', asked],
-  queryFn: () => data(api.POST('/api/costs', { body: asked.value! })),
-  enabled: () => !!asked.value,
+  queryKey: ['cost', request],
+  queryFn: () => data(api.POST('/api/costs', { body: request.value! })),
+  enabled: () => !!request.value,
   placeholderData: (before) => before,
 })
-const faults = computed(() => [
-  ...startFaults.value,
-  ...typedFaults.value,
-  ...(error.value ? faultsOf(error.value) : []),
-])
-const at = (key: string) =>
-  faults.value
-    .filter((fault) => fault.field === (key === 'loss' ? 'loss_share' : key) || fault.field === key)
-    .map((fault) => fault.sentence)
-const elsewhere = computed(() =>
-  faults.value.filter(
-    (fault) => !fields.value.some(({ key }) => key === fault.field) && fault.field !== 'loss_share',
-  ),
-)
+watch([typedFaults, error], () => {
+  faults.value = [...typedFaults.value, ...(error.value ? faultsOf(error.value) : [])]
+})
 </script>
 
 <template>
@@ -105,13 +97,12 @@ const elsewhere = computed(() =>
       <p v-if="notes.wire" class="quiet">{{ notes.wire }}. {{ notes.price }}</p>
       <div v-if="piece" class="fields">
         <template v-for="field in fields" :key="field.key">
-          <v-text-field
+          <PaperField
             v-model="texts[field.key]"
+            :name="field.key"
             :label="field.label"
             :suffix="field.unit"
-            inputmode="decimal"
-            autocomplete="off"
-            :error-messages="at(field.key)"
+            figures
             :data-test="`cost-${field.key}`"
           />
         </template>
@@ -142,7 +133,7 @@ const elsewhere = computed(() =>
             <td class="right num">{{ money(cost.hand) }}</td>
           </tr>
           <tr>
-            <td>All {{ asked?.pieces_n }}</td>
+            <td>All {{ request?.pieces_n }}</td>
             <td class="right num">{{ money(cost.all) }}</td>
           </tr>
         </tbody>

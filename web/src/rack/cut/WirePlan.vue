@@ -3,17 +3,16 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import {
   api,
   data,
-  faultsOf,
   takeAway,
   type CutPlan,
   type CutRequest,
-  type Fault,
   type StockCut,
   type Wanted,
 } from '../../api/client'
-import { plain } from '../../shared/faults'
+import { readFields, useForm } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import CutStrip from './CutStrip.vue'
+import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 
@@ -27,22 +26,18 @@ const losses = ref({ trim_mm: '', kerf_mm: '0', shortest_useful_mm: '' })
 const plan = ref<CutPlan | null>(null)
 const job = ref<number | null>(null)
 const progress = ref<{ tried_n: number; of_n: number; scrap_mm: number } | null>(null)
-const faults = ref<Fault[]>([])
+const { elsewhere, take, attempt } = useForm()
 const cut = ref<string[]>([])
 const setting = ref(false)
 let timer = 0
 
+/** What is lost at ends and cuts, as it was last read. */
+const lost = ref({ trim_mm: 0, kerf_mm: 0, shortest_useful_mm: 0 })
 const request = computed<CutRequest>(() => ({
   stock: props.of.stock,
   demand: props.of.demand,
-  trim_mm: number(losses.value.trim_mm),
-  kerf_mm: number(losses.value.kerf_mm),
-  shortest_useful_mm: number(losses.value.shortest_useful_mm),
+  ...lost.value,
 }))
-function number(text: string) {
-  const value = Number(plain(text, 'mm') || '0')
-  return Number.isNaN(value) ? -1 : value
-}
 
 watch(
   () => props.of,
@@ -62,17 +57,21 @@ watch(
 
 async function solve() {
   window.clearTimeout(timer)
-  faults.value = []
   cut.value = []
   progress.value = null
-  try {
+  job.value = null
+  await attempt(async () => {
+    const asked = {
+      trim_mm: 'millimetres',
+      kerf_mm: 'millimetres',
+      shortest_useful_mm: 'millimetres',
+    } as const
+    const { trim_mm = 0, kerf_mm = 0, shortest_useful_mm = 0 } = await readFields(losses.value, asked)
+    lost.value = { trim_mm, kerf_mm, shortest_useful_mm }
     const state = await data(api.POST('/api/cut-plans/jobs', { body: request.value }))
     job.value = state.job
     await look(state.job)
-  } catch (thrown) {
-    faults.value = faultsOf(thrown)
-    job.value = null
-  }
+  })
 }
 
 async function look(id: number) {
@@ -88,7 +87,7 @@ async function look(id: number) {
       timer = window.setTimeout(() => void look(id), 120)
     }
   } catch (thrown) {
-    faults.value = faultsOf(thrown)
+    take(thrown)
     job.value = null
   }
 }
@@ -98,7 +97,7 @@ async function stop() {
   try {
     await data(api.POST('/api/cut-plans/jobs/{id}/stop', { params: { path: { id: job.value } } }))
   } catch (thrown) {
-    faults.value = faultsOf(thrown)
+    take(thrown)
   }
 }
 onBeforeUnmount(() => {
@@ -109,29 +108,24 @@ onBeforeUnmount(() => {
 const longest = computed(() => Math.max(1, ...(plan.value?.stock ?? []).map((piece) => piece.length_mm)))
 const name = (piece: StockCut) => props.of.names[piece.stock] ?? piece.stock
 
-async function book() {
-  const now = plan.value
-  if (!now) return
-  const lots = now.stock
-    .filter((piece) => cut.value.includes(piece.stock))
-    .map((piece) => ({
-      lot: Number(piece.stock),
-      cuts: piece.cuts.map((one) => ({ what: one.demand, length_mm: one.length_mm, n: one.n })),
-      trim_mm: request.value.trim_mm,
-      kerf_mm: request.value.kerf_mm,
-      shortest_useful_mm: request.value.shortest_useful_mm,
-    }))
-  try {
+const book = () =>
+  attempt(async () => {
+    const now = plan.value
+    if (!now) return
+    const lots = now.stock
+      .filter((piece) => cut.value.includes(piece.stock))
+      .map((piece) => ({
+        lot: Number(piece.stock),
+        cuts: piece.cuts.map((one) => ({ what: one.demand, length_mm: one.length_mm, n: one.n })),
+        ...lost.value,
+      }))
     const body = { lots, picks: props.of.picks }
     const { undo, sentence } = await data(api.POST('/api/cut-plans/book', { body }))
     await refresh()
     notice.did(sentence, undo, refresh)
-  } catch (thrown) {
-    faults.value = faultsOf(thrown)
-  }
-}
+  })
 
-async function take(file: string) {
+async function takeFile(file: string) {
   if (!plan.value) return
   try {
     const body = { wire: props.of.wire, plan: plan.value, names: props.of.names }
@@ -148,36 +142,45 @@ async function take(file: string) {
       <h2>{{ of.shown }}</h2>
       <span class="quiet">{{ metres(of.wanted_mm) }} wanted</span>
       <span class="acts no-print">
-        <button type="button" class="plain act" :aria-expanded="setting" @click="setting = !setting">
+        <button
+          type="button"
+          class="plain act"
+          :aria-expanded="setting"
+          data-test="losses"
+          @click="setting = !setting"
+        >
           trims and rests
         </button>
-        <button type="button" class="plain act" data-test="plan-pdf" @click="take('cut-plan.pdf')">
+        <button type="button" class="plain act" data-test="plan-pdf" @click="takeFile('cut-plan.pdf')">
           PDF
         </button>
-        <button type="button" class="plain act" data-test="plan-csv" @click="take('cut-plan.csv')">
+        <button type="button" class="plain act" data-test="plan-csv" @click="takeFile('cut-plan.csv')">
           CSV
         </button>
       </span>
     </header>
     <div v-if="setting" class="losses no-print">
-      <v-text-field
+      <PaperField
         v-model="losses.trim_mm"
+        name="trim_mm"
         label="Off each end made flush, mm"
-        inputmode="decimal"
+        figures
+        data-test="trim"
         @change="solve"
       />
-      <v-text-field
+      <PaperField
         v-model="losses.kerf_mm"
+        name="kerf_mm"
         label="Lost at each cut, mm"
         hint="0 for nippers, the blade's kerf for a saw"
-        persistent-hint
-        inputmode="decimal"
+        figures
         @change="solve"
       />
-      <v-text-field
+      <PaperField
         v-model="losses.shortest_useful_mm"
+        name="shortest_useful_mm"
         label="Shortest rest worth keeping, mm"
-        inputmode="decimal"
+        figures
         @change="solve"
       />
     </div>
@@ -186,7 +189,7 @@ async function take(file: string) {
       {{ progress ? `Best so far: ${metres(progress.scrap_mm)} of scrap.` : 'Working the cuts out…' }}
       <v-btn size="small" @click="stop">Stop with the best so far</v-btn>
     </p>
-    <p v-for="fault in faults" :key="fault.field + fault.sentence" class="stop" role="alert">
+    <p v-for="fault in elsewhere" :key="fault.field + fault.sentence" class="stop" role="alert">
       {{ fault.sentence }}
     </p>
     <template v-if="plan">

@@ -1,36 +1,25 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fault, type Lot, type Stocked, type Wire } from '../../api/client'
+import { api, data, faultsOf, type Lot, type Stocked, type Wire } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
-import { lengthAt, moneyAt, numberAt, useFaults } from '../../shared/faults'
+import { readFields, refused, useForm, useOpen } from '../../shared/form'
+import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import PaperField from '../../shared/PaperField.vue'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
 const entry = defineModel<Stocked | 'new' | null>({ required: true })
 const refresh = useRackRefresh()
 const notice = useNotice()
 const words = useWords()
-const { currency, money } = useAmounts()
-const { faults, at, elsewhere } = useFaults([
-  'listing',
-  'name',
-  'wire.size_mm',
-  'size',
-  'metal',
-  'skin_share',
-  'amount',
-  'length_mm',
-  'typed',
-  'price',
-  'bought_on',
-  'tare_g',
-])
+const { currency } = useAmounts()
+const { faults, attempt } = useForm()
 const listing = ref('')
 const said = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
 const prices = ref('')
@@ -45,16 +34,11 @@ const picked = ref<{
   kind: NonNullable<Lot['kind']>
 }>({ metal: null, temper: 'soft', section: 'round', surface: 'bare', kind: 'spool' })
 
-const open = computed({
-  get: () => entry.value !== null,
-  set: (now) => {
-    if (!now) entry.value = null
-  },
-})
+const open = useOpen(entry)
 const isNew = computed(() => entry.value === 'new')
 const today = () => new Date().toLocaleDateString('sv')
-const items = (kind: 'metals' | 'tempers' | 'sections' | 'surfaces' | 'stock_kinds') =>
-  (words.value?.[kind] ?? []).map((one) => ({ value: one.word, title: one.shown }))
+/** Whether a skin lies on the metal, whose share can be said. */
+const skinned = computed(() => words.value?.skinned_surfaces.includes(picked.value.surface) ?? false)
 
 watch(entry, (now) => {
   faults.value = []
@@ -72,11 +56,11 @@ watch(entry, (now) => {
   texts.value = {
     name: lot?.name ?? '',
     size: lot ? `${lot.wire.size_mm} mm` : '',
-    share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
+    skin_share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
     amount: '',
     price: lot?.price ?? '',
     bought_on: lot ? (lot.bought_on ?? '') : today(),
-    tare: lot?.tare_g ? String(lot.tare_g) : '',
+    tare_g: lot?.tare_g ? String(lot.tare_g) : '',
     note: lot?.note ?? '',
   }
 })
@@ -101,20 +85,9 @@ async function decode() {
     if (read.surface) picked.value.surface = read.surface as Lot['surface'] & string
     if (read.length_mm) texts.value.amount = `${Number((read.length_mm / 1000).toFixed(3))} m`
     if (read.price) texts.value.price = Number(read.price).toFixed(2)
-    const foreign = read.currency && read.currency !== currency.value ? read.currency : ''
-    const shown = (amount: string) => (foreign ? `${Number(amount).toFixed(2)} ${foreign}` : money(amount))
-    if (foreign && currency.value)
-      read.doubtful.push(`The line says ${foreign}, you reckon in ${currency.value}: type the price over.`)
-    const per = [
-      read.per_metre ? `${shown(read.per_metre)} a metre` : '',
-      read.per_gram ? `${shown(read.per_gram)} a gram` : '',
-    ].filter(Boolean)
-    prices.value = per.length ? `That is ${per.join(', ')}.` : ''
-    perPiece.value = !piece.value
-      ? ''
-      : read.per_blank
-        ? `${shown(read.per_blank)} for the wire of one.`
-        : 'The line does not say what its wire costs.'
+    if (read.prices.foreign) read.doubtful.push(read.prices.foreign)
+    prices.value = read.prices.said ?? ''
+    perPiece.value = read.prices.of_blank ?? ''
     faults.value = []
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: 'listing' }))
@@ -123,34 +96,30 @@ async function decode() {
 
 watch(piece, decode)
 
-/** The lot as it is typed; what is wrong with it goes to its fields. */
-async function typedLot(wrong: Fault[]): Promise<Lot | null> {
-  const t = texts.value
-  if (!picked.value.metal) wrong.push({ field: 'metal', sentence: 'Say which metal it is.' })
-  const size_mm = (await lengthAt('size', wrong, t.size ?? '')) ?? 0
-  const share = numberAt('skin_share', wrong, t.share)
-  const tare = numberAt('tare_g', wrong, t.tare, { unit: 'g' })
-  const price = moneyAt('price', wrong, t.price)
-  if (wrong.length || !picked.value.metal) return null
+/** The lot as it is typed, and how much of it comes in. */
+async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
   const { metal, temper, section, surface, kind } = picked.value
-  const skin = surface === 'plated' || surface === 'filled'
-  return {
-    name: t.name?.trim() ?? '',
+  const asked = { size: ['length', 'needed'], tare_g: 'mass', price: 'money', skin_share: 'percent' } as const
+  const shown = { ...texts.value, skin_share: skinned.value ? texts.value.skin_share : '' }
+  const missing = metal ? [] : [{ field: 'metal', sentence: 'Say which metal it is.' }]
+  const { size, ...read } = await readFields(shown, asked).catch((thrown) => {
+    throw refused([...missing, ...faultsOf(thrown)])
+  })
+  if (!metal) throw refused(missing)
+  const { name, bought_on, note } = texts.value
+  const wire: Wire = { metal, temper, section, size_mm: size }
+  const lot: Lot = {
+    name: name?.trim() ?? '',
     kind,
-    wire: { metal, temper, section, size_mm },
+    wire,
     surface,
-    skin_share: skin && share !== undefined ? share / 100 : undefined,
-    price,
-    bought_on: t.bought_on || undefined,
-    tare_g: tare,
-    note: t.note ?? '',
+    bought_on: bought_on || undefined,
+    note: note ?? '',
+    ...read,
   }
-}
-
-/** How much of the wire comes in, as it is typed. */
-async function typedLength(wire: Wire) {
-  const body = { wire, typed: texts.value.amount ?? '' }
-  return Number((await data(api.POST('/api/wires/weigh', { body }))).length_mm.toFixed(3))
+  if (!isNew.value) return { lot }
+  const { amount } = await readFields(texts.value, { amount: ['of-wire', 'needed'] }, wire)
+  return { lot, length_mm: amount }
 }
 
 /** Which lot it will be, said while it is being typed; nothing where it cannot be said yet. */
@@ -160,24 +129,18 @@ const sayReceiving = useDebounceFn(async () => {
   const { name, size, amount } = texts.value
   if (!isNew.value || !picked.value.metal || !name?.trim() || !size?.trim() || !amount?.trim()) return
   try {
-    const lot = await typedLot([])
-    if (!lot) return
-    const body = { lot, length_mm: await typedLength(lot.wire) }
-    receiving.value = (await data(api.POST('/api/lots/receiving', { body }))).sentence
+    receiving.value = (await data(api.POST('/api/lots/receiving', { body: await typed() }))).sentence
   } catch {
     // What is wrong is said at its field once it is kept.
   }
 }, 250)
 watch([texts, picked], () => void sayReceiving(), { deep: true })
 
-async function keep() {
-  const wrong: Fault[] = []
-  const lot = await typedLot(wrong)
-  faults.value = wrong
-  if (!lot || !entry.value) return
-  try {
+const keep = () =>
+  attempt(async () => {
+    if (!entry.value) return
+    const { lot, length_mm } = await typed()
     if (entry.value === 'new') {
-      const length_mm = await typedLength(lot.wire)
       const { undo } = await data(api.POST('/api/lots', { body: { lot, length_mm } }))
       notice.did(`“${lot.name}” is on the rack.`, undo, refresh)
     } else {
@@ -189,10 +152,7 @@ async function keep() {
     }
     entry.value = null
     await refresh()
-  } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: fault.field.replace(/^lot\./, '') }))
-  }
-}
+  })
 </script>
 
 <template>
@@ -201,20 +161,19 @@ async function keep() {
     :title="isNew ? 'Receive wire' : 'Change what is written of it'"
     :name="isNew ? 'Receive wire' : 'Change the lot'"
     :width="640"
-    form
+    :does="isNew ? 'Put it on the rack' : 'Keep'"
+    test="keep-lot"
     @submit="keep"
   >
     <template v-if="isNew">
-      <v-text-field
+      <PaperField
         v-model="listing"
+        name="listing"
         label="Paste the shop's line"
         placeholder=".925 HH sq 20ga 5ft 14.80"
         hint="Metal, size, temper, amount and price in any order; it fills in what it says."
-        persistent-hint
         autofocus
-        autocomplete="off"
         maxlength="300"
-        :error-messages="at('listing')"
         data-test="listing"
         @update:model-value="decode"
       />
@@ -230,86 +189,93 @@ async function keep() {
       </p>
     </template>
     <div class="fields">
-      <v-text-field
+      <PaperField
         v-model="texts.name"
+        name="name"
+        :also="['lot.name']"
         class="two"
         label="What stands on its tag"
         placeholder="Blue spool"
         maxlength="60"
-        :error-messages="at('name')"
         data-test="lot-name"
       />
-      <v-select v-model="picked.kind" label="It is a" :items="items('stock_kinds')" data-test="lot-kind" />
-      <v-select
+      <PaperChoice
+        v-model="picked.kind"
+        label="It is a"
+        :choices="words?.stock_kinds ?? []"
+        data-test="lot-kind"
+      />
+      <PaperChoice
         v-model="picked.metal"
+        name="metal"
         label="Metal"
-        :items="items('metals')"
-        :error-messages="at('metal')"
+        :choices="words?.metals ?? []"
         data-test="lot-metal"
       />
-      <v-select v-model="picked.temper" label="Temper" :items="items('tempers')" data-test="lot-temper" />
-      <v-select v-model="picked.section" label="Section" :items="items('sections')" />
-      <v-text-field
+      <PaperChoice
+        v-model="picked.temper"
+        label="Temper"
+        :choices="words?.tempers ?? []"
+        data-test="lot-temper"
+      />
+      <PaperChoice v-model="picked.section" label="Section" :choices="words?.sections ?? []" />
+      <PaperField
         v-model="texts.size"
+        name="size"
+        :also="['wire.size_mm', 'lot.wire.size_mm']"
         label="Size"
         placeholder="18 awg, 1 mm"
-        autocomplete="off"
-        :error-messages="at('size', 'wire.size_mm')"
         data-test="lot-size"
       />
-      <v-select v-model="picked.surface" label="Surface" :items="items('surfaces')" />
-      <v-text-field
-        v-if="picked.surface === 'plated' || picked.surface === 'filled'"
-        v-model="texts.share"
+      <PaperChoice v-model="picked.surface" label="Surface" :choices="words?.surfaces ?? []" />
+      <PaperField
+        v-if="skinned"
+        v-model="texts.skin_share"
+        name="skin_share"
+        :also="['lot.skin_share']"
         label="Skin, % of weight"
         placeholder="5"
-        inputmode="decimal"
-        :error-messages="at('skin_share')"
+        figures
       />
-      <v-text-field
+      <PaperField
         v-if="isNew"
         v-model="texts.amount"
+        name="amount"
+        :also="['length_mm']"
         label="Length or weight"
         placeholder="5 m, 16 ft, 250 g"
-        autocomplete="off"
-        :error-messages="at('amount', 'typed', 'length_mm')"
         data-test="lot-amount"
       />
-      <v-text-field
+      <PaperField
         v-model="texts.price"
+        name="price"
+        :also="['lot.price']"
         :label="currency ? `Price, ${currency}` : 'Price'"
-        inputmode="decimal"
-        autocomplete="off"
-        :error-messages="at('price')"
+        figures
         data-test="lot-price"
       />
-      <v-text-field v-model="texts.bought_on" label="Came in" type="date" :error-messages="at('bought_on')" />
-      <v-text-field
-        v-model="texts.tare"
+      <PaperField
+        v-model="texts.bought_on"
+        name="bought_on"
+        :also="['lot.bought_on']"
+        label="Came in"
+        type="date"
+      />
+      <PaperField
+        v-model="texts.tare_g"
+        name="tare_g"
+        :also="['lot.tare_g']"
         label="Empty spool, g"
-        inputmode="decimal"
-        autocomplete="off"
-        :error-messages="at('tare_g')"
+        figures
         data-test="lot-tare"
       />
-      <v-text-field v-model="texts.note" class="three" label="Note" maxlength="500" />
+      <PaperField v-model="texts.note" name="note" class="three" label="Note" maxlength="500" />
     </div>
-    <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
     <p v-if="receiving" class="serif" role="status" data-test="receiving">{{ receiving }}</p>
-    <div class="mt-4">
-      <v-btn type="submit" variant="flat" color="primary" data-test="keep-lot">
-        {{ isNew ? 'Put it on the rack' : 'Keep' }}
-      </v-btn>
-      <v-btn @click="entry = null">Cancel</v-btn>
-    </div>
   </PaperDialog>
 </template>
 
 <style scoped>
-.form {
-  overflow-y: auto;
-}
-
 .fields {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -1,20 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import {
-  api,
-  data,
-  faultsOf,
-  type Fault,
-  type LedgerLine,
-  type Stocked,
-  type Weighed,
-} from '../../api/client'
+import { api, data, type LedgerLine, type Stocked, type Weighed } from '../../api/client'
+import { readFields, useForm, useOpen } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import PaperField from '../../shared/PaperField.vue'
 
 /** One lot: what is left, its ledger, and what is done to it at the bench. */
 const opened = defineModel<number | null>({ required: true })
@@ -23,12 +18,8 @@ const refresh = useRackRefresh()
 const notice = useNotice()
 const words = useWords()
 const { metres, grams, money } = useAmounts()
-const open = computed({
-  get: () => opened.value !== null,
-  set: (now) => {
-    if (!now) opened.value = null
-  },
-})
+const { faults, elsewhere, attempt } = useForm()
+const open = useOpen(opened)
 const path = computed(() => ({ path: { id: opened.value ?? 0 } }))
 const { data: lot, error } = useQuery({
   queryKey: ['lots', 'one', opened],
@@ -45,7 +36,6 @@ type Doing = 'book' | 'weigh' | 'aside'
 const doing = ref<Doing | null>(null)
 const kind = ref<LedgerLine['kind']>('tried')
 const texts = ref<Record<string, string>>({})
-const faults = ref<Fault[]>([])
 const weighed = ref<Weighed | null>(null)
 const simulated = ref(true)
 
@@ -67,21 +57,6 @@ const shownKind = (word: string) => kinds.value.find((one) => one.word === word)
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
-async function attempt(work: () => Promise<void>) {
-  try {
-    faults.value = []
-    await work()
-  } catch (thrown) {
-    faults.value = faultsOf(thrown)
-  }
-}
-
-/** An amount as typed, a length or a weight of this wire, mm. */
-async function amount(): Promise<number> {
-  const body = { wire: lot.value!.record.wire, typed: texts.value.amount ?? '' }
-  return Number((await data(api.POST('/api/wires/weigh', { body }))).length_mm.toFixed(3))
-}
-
 const done = (sentence: string, undo: number) => {
   void refresh()
   notice.did(sentence, undo, refresh)
@@ -89,15 +64,10 @@ const done = (sentence: string, undo: number) => {
 
 const book = () =>
   attempt(async () => {
-    const typed = texts.value.amount ?? ''
-    const less = kind.value === 'corrected' && /^\s*[-−]/.test(typed)
-    texts.value.amount = typed.replace(/^\s*[-−+]/, '')
-    const mm = await amount()
-    const out = less || !['bought', 'corrected'].includes(kind.value)
-    const body = { kind: kind.value, length_mm: out ? -mm : mm, note: texts.value.note ?? '' }
-    const { undo } = await data(api.POST('/api/lots/{id}/ledger', { params: path.value, body }))
+    const body = { kind: kind.value, typed: texts.value.amount ?? '', note: texts.value.note ?? '' }
+    const booked = await data(api.POST('/api/lots/{id}/ledger', { params: path.value, body }))
     start(null)
-    done(`Booked: ${metres(mm)} ${shownKind(body.kind)}.`, undo)
+    done(`Booked: ${metres(Math.abs(booked.length_mm))} ${shownKind(body.kind)}.`, booked.undo)
   })
 
 const readScale = (lay: boolean) =>
@@ -129,8 +99,9 @@ const bookWeight = () =>
 
 const setAside = () =>
   attempt(async () => {
-    const length_mm = await amount()
-    const body = { name: texts.value.name ?? '', length_mm }
+    const asked = { amount: ['of-wire', 'needed'] } as const
+    const { amount } = await readFields(texts.value, asked, lot.value?.record.wire)
+    const body = { name: texts.value.name ?? '', length_mm: amount }
     const { undo } = await data(api.POST('/api/lots/{id}/set-aside', { params: path.value, body }))
     start(null)
     done(`“${body.name}” lies on the rack as an offcut.`, undo)
@@ -190,21 +161,17 @@ function edit() {
         </div>
         <form v-if="doing === 'book'" class="doing" novalidate @submit.prevent="book">
           <div class="fields">
-            <v-select
-              v-model="kind"
-              label="It was"
-              :items="kinds.map((one) => ({ value: one.word, title: one.shown }))"
-              data-test="movement-kind"
-            />
-            <v-text-field
+            <PaperChoice v-model="kind" label="It was" :choices="kinds" data-test="movement-kind" />
+            <PaperField
               v-model="texts.amount"
+              name="typed"
+              :also="['length_mm']"
               label="How much: length or weight"
               :placeholder="kind === 'corrected' ? '-120 mm, +2 g' : '120 mm, 5 ft, 2 g'"
               autofocus
-              autocomplete="off"
               data-test="movement-amount"
             />
-            <v-text-field v-model="texts.note" label="What for" maxlength="200" />
+            <PaperField v-model="texts.note" name="note" label="What for" maxlength="200" />
           </div>
           <v-btn type="submit" variant="flat" color="primary" data-test="book-movement">Book</v-btn>
           <v-btn @click="start(null)">Cancel</v-btn>
@@ -219,12 +186,12 @@ function edit() {
             >
           </p>
           <div class="fields">
-            <v-text-field
+            <PaperField
               v-model="texts.weight"
+              name="typed"
               label="Weight, spool and all"
               placeholder="182.31 g"
               autofocus
-              autocomplete="off"
               data-test="weight"
               @update:model-value="weighed = null"
               @change="look"
@@ -247,20 +214,27 @@ function edit() {
         </form>
         <form v-else-if="doing === 'aside'" class="doing" novalidate @submit.prevent="setAside">
           <div class="fields">
-            <v-text-field
+            <PaperField
               v-model="texts.amount"
+              name="amount"
+              :also="['length_mm']"
               label="Length of the rest"
               placeholder="240 mm"
               autofocus
-              autocomplete="off"
               data-test="aside-length"
             />
-            <v-text-field v-model="texts.name" label="Its tag" maxlength="60" data-test="aside-name" />
+            <PaperField
+              v-model="texts.name"
+              name="name"
+              label="Its tag"
+              maxlength="60"
+              data-test="aside-name"
+            />
           </div>
           <v-btn type="submit" variant="flat" color="primary" data-test="book-aside">Set aside</v-btn>
           <v-btn @click="start(null)">Cancel</v-btn>
         </form>
-        <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="lot-fault">
+        <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert" data-test="lot-fault">
           {{ fault.sentence }}
         </p>
         <table class="ledger" data-test="ledger">

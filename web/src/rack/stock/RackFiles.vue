@@ -3,6 +3,7 @@ import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type RackImport } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import { useRackRefresh } from '../../shared/picking'
+import PaperMenu from '../../shared/PaperMenu.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 
 /** The rack in and out: a file is looked at first, and comes in whole or not at all. */
@@ -62,28 +63,21 @@ async function bringIn() {
 </script>
 
 <template>
-  <v-menu location="bottom end">
-    <template #activator="{ props: activator }">
-      <v-btn v-bind="activator" data-test="rack-files">In and out</v-btn>
-    </template>
-    <div class="popover">
-      <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
-        Bring in a table or JSON
-      </button>
-      <a
-        v-for="table in tables"
-        :key="table.file"
-        class="menu-line link"
-        :href="`/api/rack/tables/${table.file}`"
-        download
-        :data-test="table.file"
-        >{{ table.title }} as CSV</a
-      >
-      <a class="menu-line link" href="/api/rack/all.json" download data-test="rack-json">
-        Everything as JSON
-      </a>
-    </div>
-  </v-menu>
+  <PaperMenu says="In and out" test="rack-files">
+    <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
+      Bring in a table or JSON
+    </button>
+    <a
+      v-for="table in tables"
+      :key="table.file"
+      class="menu-line link"
+      :href="`/api/rack/tables/${table.file}`"
+      download
+      :data-test="table.file"
+      >{{ table.title }} as CSV</a
+    >
+    <a class="menu-line link" href="/api/rack/all.json" download data-test="rack-json">Everything as JSON</a>
+  </PaperMenu>
   <input
     ref="chooser"
     class="visually-hidden"

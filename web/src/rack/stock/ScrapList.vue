@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, faultsOf, type Fault } from '../../api/client'
-import { plain } from '../../shared/faults'
+import { api, data } from '../../api/client'
+import { readFields, useForm } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import PricesDialog from '../PricesDialog.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import PaperField from '../../shared/PaperField.vue'
 
 /** Scrap on its piles, by metal and cleanliness, and what it is worth. */
 const refresh = useRackRefresh()
@@ -25,12 +27,10 @@ const metal = ref<Pile['metal']>('copper')
 const cleanliness = ref<Pile['cleanliness']>('clean')
 const typed = ref('')
 const note = ref('')
-const faults = ref<Fault[]>([])
+const { faults, attempt } = useForm()
 
 const shown = (kind: 'metals' | 'cleanlinesses', word: string) =>
   words.value?.[kind].find((one) => one.word === word)?.shown ?? word
-const items = (kind: 'metals' | 'cleanlinesses') =>
-  (words.value?.[kind] ?? []).map((one) => ({ value: one.word, title: one.shown }))
 const grouped = computed(() => heap.value?.piles ?? [])
 
 function start(pile?: Pile) {
@@ -45,29 +45,20 @@ function start(pile?: Pile) {
   adding.value = true
 }
 
-async function book() {
-  const amount = Number(plain(typed.value, 'g'))
-  if (!typed.value.trim() || Number.isNaN(amount)) {
-    faults.value = [
-      { field: 'mass_g', sentence: `“${typed.value}” is no weight. Write it in grams, as 12.5.` },
-    ]
-    return
-  }
-  const body = {
-    metal: metal.value,
-    cleanliness: cleanliness.value,
-    mass_g: out.value ? -amount : amount,
-    note: note.value,
-  }
-  try {
+const book = () =>
+  attempt(async () => {
+    const { mass_g } = await readFields({ mass_g: typed.value }, { mass_g: ['mass', 'needed'] })
+    const body = {
+      metal: metal.value,
+      cleanliness: cleanliness.value,
+      mass_g: out.value ? -mass_g : mass_g,
+      note: note.value,
+    }
     const { undo } = await data(api.POST('/api/scrap', { body }))
     adding.value = false
     await refresh()
     notice.did(out.value ? 'Taken off the pile.' : 'Put on its pile.', undo, refresh)
-  } catch (thrown) {
-    faults.value = faultsOf(thrown)
-  }
-}
+  })
 </script>
 
 <template>
@@ -111,26 +102,15 @@ async function book() {
       :title="out ? 'Take from a pile' : 'Put scrap on a pile'"
       name="Scrap"
       :width="440"
-      form
+      does="Book"
+      test="book-scrap"
       @submit="book"
     >
-      <v-select v-model="metal" label="Metal" :items="items('metals')" data-test="scrap-metal" />
-      <v-select v-model="cleanliness" label="How clean" :items="items('cleanlinesses')" />
-      <v-text-field
-        v-model="typed"
-        label="Weight, g"
-        inputmode="decimal"
-        autofocus
-        autocomplete="off"
-        :error-messages="faults.map((fault) => fault.sentence)"
-        data-test="scrap-mass"
-      />
-      <v-text-field v-model="note" label="Note" maxlength="200" />
+      <PaperChoice v-model="metal" label="Metal" :choices="words?.metals ?? []" data-test="scrap-metal" />
+      <PaperChoice v-model="cleanliness" label="How clean" :choices="words?.cleanlinesses ?? []" />
+      <PaperField v-model="typed" name="mass_g" label="Weight, g" figures autofocus data-test="scrap-mass" />
+      <PaperField v-model="note" name="note" label="Note" maxlength="200" />
       <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not put in</label>
-      <div class="mt-4">
-        <v-btn type="submit" variant="flat" color="primary" data-test="book-scrap">Book</v-btn>
-        <v-btn @click="adding = false">Cancel</v-btn>
-      </div>
     </PaperDialog>
   </section>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, faultsOf, type Stocked, type Wire } from '../../api/client'
+import { api, data, type Stocked, type Wire } from '../../api/client'
 import BuyingList from './BuyingList.vue'
 import KeepingDialog from './KeepingDialog.vue'
 import LotDialog from './LotDialog.vue'
@@ -9,7 +9,9 @@ import LotPanel from './LotPanel.vue'
 import LotRow from './LotRow.vue'
 import RackFiles from './RackFiles.vue'
 import ScrapList from './ScrapList.vue'
+import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
+import { useTyped } from '../../shared/form'
 import { useWords } from '../../shared/words'
 
 const { metres } = useAmounts()
@@ -19,8 +21,9 @@ const metal = ref<Wire['metal'] | null>(null)
 const kind = ref<'spool' | 'offcut' | 'straight' | null>(null)
 const usedUp = ref(false)
 const holds = ref('')
-const holdsMm = ref<number | null>(null)
-const holdsFault = ref('')
+/** Where the next small piece could come from: a length, typed any way lengths are written. */
+const { typed, faults: holdsFaults } = useTyped(() => ({ holds: holds.value }), { holds: 'length' })
+const holdsMm = computed(() => typed.value?.holds)
 const page = ref(0)
 const most = 50
 const receiving = ref<Stocked | 'new' | null>(null)
@@ -38,7 +41,7 @@ const { data: rack, error } = useQuery({
             metal: metal.value ?? undefined,
             kind: kind.value ?? undefined,
             used_up: usedUp.value,
-            holds_mm: holdsMm.value ?? undefined,
+            holds_mm: holdsMm.value,
             most,
             skip: page.value * most,
           },
@@ -71,19 +74,6 @@ const groups = computed(() => {
 const missing = computed(() => new Map(needs.value?.map((need) => [need.shown, need.missing_mm])))
 const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
 
-/** Where the next small piece could come from: a length, typed any way lengths are written. */
-async function readHolds() {
-  page.value = 0
-  holdsFault.value = ''
-  holdsMm.value = null
-  if (!holds.value.trim()) return
-  try {
-    holdsMm.value = (await data(api.POST('/api/lengths/read', { body: { text: holds.value } }))).mm
-  } catch (thrown) {
-    holdsFault.value = faultsOf(thrown)[0]?.sentence ?? ''
-  }
-}
-
 function choose(next: Wire['metal']) {
   metal.value = metal.value === next ? null : next
   page.value = 0
@@ -97,7 +87,7 @@ function choose(next: Wire['metal']) {
         <v-btn variant="flat" color="primary" data-test="receive" @click="receiving = 'new'">
           Receive wire
         </v-btn>
-        <v-text-field
+        <PaperField
           v-model="find"
           class="find"
           label="Find by tag, metal, size or note"
@@ -137,12 +127,12 @@ function choose(next: Wire['metal']) {
         <label class="holds">
           that give a piece of
           <input
-            v-model="holds"
+            v-model.lazy="holds"
             class="word"
             placeholder="any length"
             autocomplete="off"
             data-test="holds"
-            @change="readHolds"
+            @change="page = 0"
           />
         </label>
         <span class="grow" />
@@ -150,7 +140,9 @@ function choose(next: Wire['metal']) {
           <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up
         </label>
       </div>
-      <p v-if="holdsFault" class="stop" role="alert" data-test="holds-fault">{{ holdsFault }}</p>
+      <p v-for="fault in holdsFaults" :key="fault.sentence" class="stop" role="alert" data-test="holds-fault">
+        {{ fault.sentence }}
+      </p>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <p v-else-if="!rack" class="quiet" role="status">Fetching the rack…</p>
       <p v-else-if="!groups.length" class="empty" data-test="no-lots">

@@ -183,6 +183,14 @@ const MOST_OF_A_METAL: usize = 3;
 pub const MOST_COMPARED: usize = 4;
 
 /// The twenty sizes that are weighed: those of the workshop's gauge from 2 mm down, or whole tenths.
+///
+/// ```
+/// use lorimant_core::rack::choose::sizes;
+/// use lorimant_core::words::length::Habits;
+///
+/// // Twenty sizes, as they are sold where the workshop buys.
+/// assert_eq!(sizes(Habits::default()).len(), 20);
+/// ```
 pub fn sizes(habits: Habits) -> Vec<f64> {
     match (habits.unit, habits.gauge) {
         (LengthUnit::Mm, GaugeSystem::Awg)

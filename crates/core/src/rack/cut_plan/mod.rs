@@ -231,6 +231,15 @@ impl CutRequest {
 
     /// Checks everything that is asked.
     ///
+    /// ```
+    /// use lorimant_core::rack::cut_plan::CutRequest;
+    ///
+    /// let request: CutRequest = serde_json::from_str(
+    ///     r#"{"stock": [], "demand": [{"id": "hooks", "length_mm": -4, "n": 2}]}"#,
+    /// ).unwrap();
+    /// assert_eq!(request.check().unwrap_err().0[0].field, "demand[0].length_mm");
+    /// ```
+    ///
     /// # Errors
     /// Every fault found, each at its field.
     pub fn check(&self) -> Result<(), Faults> {

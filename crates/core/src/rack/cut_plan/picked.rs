@@ -43,6 +43,25 @@ pub struct WireDemand {
 
 /// Puts together what is wanted of each wire, in the order the wires first appear.
 ///
+/// ```
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::piece::Piece;
+/// use lorimant_core::rack::cut_plan::picked::{Picked, by_wire};
+///
+/// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+/// let picked = |what: &str, n| Picked {
+///     what: what.into(),
+///     piece: Piece::Rings(RingRequest::new(wire.clone(), Mandrel::round(5.0), n)),
+/// };
+/// // Two picks of one wire are cut together.
+/// let wires = by_wire(&[picked("collar", 40), picked("cuff", 60)], &[], LengthUnit::Mm).unwrap();
+/// assert_eq!((wires.len(), wires[0].demand.len()), (1, 2));
+/// ```
+///
 /// # Errors
 /// The first plan or finding that cannot be made, its faults within `picked[i]`.
 pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Result<Vec<WireDemand>, Faults> {

@@ -68,6 +68,21 @@ pub struct Listing {
     pub unclear: Vec<String>,
 }
 
+/// What the prices of a listing come to, in sentences.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Prices {
+    /// Of a metre and of a gram, as far as they are known.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub said: Option<String>,
+    /// Of a blank, where one was to be priced.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub of_blank: Option<String>,
+    /// That the line is in another currency than the workshop reckons in.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub foreign: Option<String>,
+}
+
 /// Reads a listing.
 ///
 /// ```
@@ -91,12 +106,60 @@ pub fn decode(text: &str, habits: Habits) -> Listing {
 impl Listing {
     /// Price of so much wire, to a hundredth of the smallest coin; none where the price or the quantity
     /// is not known.
+    ///
+    /// ```
+    /// use lorimant_core::rack::listing::decode;
+    /// use lorimant_core::words::length::Habits;
+    ///
+    /// let line = decode("copper round 1 mm soft 10 m 8.00 EUR", Habits::default());
+    /// assert_eq!(line.price_of(500.0), "0.40".parse().ok());
+    /// ```
     pub fn price_of(&self, length_mm: f64) -> Option<Decimal> {
         let metres = Decimal::from_f64(length_mm / 1000.0)?;
         Some((self.per_metre? * metres).round_dp(4))
     }
 
+    /// What its prices come to, in sentences: of a metre and a gram, of a blank where one is to be priced, and
+    /// that they are not in the currency the workshop reckons in.
+    ///
+    /// ```
+    /// use lorimant_core::rack::listing::decode;
+    /// use lorimant_core::words::length::Habits;
+    ///
+    /// let line = decode("copper round 1 mm soft 10 m 8.00 EUR", Habits::default());
+    /// let prices = line.prices("florins", Some(50.0));
+    /// assert_eq!(prices.foreign.unwrap(), "The line says EUR, you reckon in florins: type the price over.");
+    /// assert_eq!(prices.of_blank.unwrap(), "0.04 EUR for the wire of one.");
+    /// ```
+    pub fn prices(&self, reckoned_in: &str, blank_mm: Option<f64>) -> Prices {
+        let written = self.currency.as_deref().unwrap_or(reckoned_in);
+        let money = |amount: Decimal| format!("{:.2} {written}", amount.round_dp(2)).trim_end().to_owned();
+        let per = [(self.per_metre, "metre"), (self.per_gram, "gram")];
+        let per: Vec<String> =
+            per.iter().filter_map(|(price, of)| Some(format!("{} a {of}", money((*price)?)))).collect();
+        let of_blank = |mm| match self.price_of(mm) {
+            Some(price) => format!("{} for the wire of one.", money(price)),
+            None => "The line does not say what its wire costs.".to_owned(),
+        };
+        let foreign = written != reckoned_in && !reckoned_in.is_empty();
+        Prices {
+            said: (!per.is_empty()).then(|| format!("That is {}.", per.join(", "))),
+            of_blank: blank_mm.map(of_blank),
+            foreign: foreign.then(|| {
+                format!("The line says {written}, you reckon in {reckoned_in}: type the price over.")
+            }),
+        }
+    }
+
     /// The wire it sells, where metal and size are known; soft and round where it does not say.
+    ///
+    /// ```
+    /// use lorimant_core::rack::listing::decode;
+    /// use lorimant_core::words::length::Habits;
+    ///
+    /// assert_eq!(decode("copper 1 mm", Habits::default()).wire().unwrap().size_mm, 1.0);
+    /// assert!(decode("copper, thin", Habits::default()).wire().is_none(), "no size, no wire");
+    /// ```
     pub fn wire(&self) -> Option<Wire> {
         Some(Wire {
             metal: self.metal?,

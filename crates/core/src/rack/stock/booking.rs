@@ -49,6 +49,26 @@ impl LotCut {
     /// The ledger lines of the cut, given what was left of the lot, mm: blanks, trims, and a rest too
     /// short to use. They never take more than there was.
     ///
+    /// ```
+    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::rack::stock::MovementKind;
+    /// use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
+    ///
+    /// let cut = LotCut {
+    ///     lot: 1,
+    ///     cuts: vec![BlanksCut { what: "hooks".into(), length_mm: 60.0, n: 4 }],
+    ///     trim_mm: 0.5,
+    ///     kerf_mm: 0.0,
+    ///     shortest_useful_mm: 30.0,
+    /// };
+    /// // Of 260 mm, 240 become blanks; what is left is too short to keep.
+    /// let lines = cut.lines(260.0, LengthUnit::Mm).unwrap();
+    /// assert_eq!((lines[0].kind, lines[0].length_mm), (MovementKind::Cut, -240.0));
+    /// let out: f64 = lines.iter().map(|line| line.length_mm).sum();
+    /// assert!((out + 260.0).abs() < 1e-9);
+    /// assert!(cut.lines(200.0, LengthUnit::Mm).is_err());
+    /// ```
+    ///
     /// # Errors
     /// Faults for lengths out of limits; and one that says how much is missing where the lot does not
     /// hold the blanks.
@@ -124,6 +144,17 @@ impl Lot {
 
     /// A rest of it as a lot of its own, with its share of the price and without the spool's weight; and the lines
     /// that move so much wire from this lot to that one.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::{Lot, StockKind};
+    ///
+    /// let lot: Lot = serde_json::from_str(
+    ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
+    /// ).unwrap();
+    /// let (rest, comes_in, goes_out) = lot.set_aside("Blue spool, rest", 500.0);
+    /// assert_eq!(rest.kind, StockKind::Offcut);
+    /// assert_eq!(comes_in.length_mm + goes_out.length_mm, 0.0);
+    /// ```
     pub fn set_aside(&self, name: &str, length_mm: f64) -> (Self, Movement, Movement) {
         let per_metre = self.per_metre();
         let rest = Self {
@@ -143,6 +174,17 @@ impl Lot {
 
     /// The lot as it comes in with so much wire, and the line that books it as bought.
     ///
+    /// ```
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let lot: Lot = serde_json::from_str(
+    ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
+    /// ).unwrap();
+    /// let (lot, line) = lot.received(Some(5000.0), None).unwrap();
+    /// assert_eq!(line.length_mm, 5000.0);
+    /// assert_eq!(lot.bought_mm, Some(20_000.0), "what its price is for stays");
+    /// ```
+    ///
     /// # Errors
     /// Faults of the lot, of the amount, and of the line.
     pub fn received(
@@ -160,6 +202,16 @@ impl Lot {
     }
 
     /// What receiving it will do, in a sentence: which lot it will be, beside those of the same wire.
+    ///
+    /// ```
+    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let lot: Lot = serde_json::from_str(
+    ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
+    /// ).unwrap();
+    /// assert!(lot.receiving(5000.0, &[], LengthUnit::Mm).contains("5 m"));
+    /// ```
     pub fn receiving(&self, length_mm: f64, others: &[Self], unit: LengthUnit) -> String {
         let same: Vec<&str> = others
             .iter()

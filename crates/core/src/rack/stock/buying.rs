@@ -35,6 +35,15 @@ pub struct Keeping {
 
 /// The shortest rest worth keeping where the maker has not said: what two hands can still hold and
 /// roll a small loop of, 30 mm, more for thick wire (25 thicknesses). Our reckoning.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::rack::stock::buying::shortest_useful_mm;
+///
+/// let of = |size_mm| shortest_useful_mm(&Wire::round(Metal::Copper, size_mm, Temper::Soft));
+/// assert_eq!((of(0.5), of(2.0)), (30.0, 50.0));
+/// ```
 pub fn shortest_useful_mm(wire: &Wire) -> f64 {
     (25.0 * wire.profile().thickness_mm()).max(30.0)
 }
@@ -73,6 +82,16 @@ impl Keeping {
     }
 
     /// A rest shorter than this is scrap, mm.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::rack::stock::buying::Keeping;
+    ///
+    /// let thick = Keeping::unsaid(Wire::round(Metal::Copper, 2.0, Temper::Soft));
+    /// assert_eq!(thick.useful_mm(), 50.0);
+    /// assert_eq!(Keeping { shortest_useful_mm: Some(80.0), ..thick }.useful_mm(), 80.0);
+    /// ```
     pub fn useful_mm(&self) -> f64 {
         self.shortest_useful_mm.unwrap_or_else(|| shortest_useful_mm(&self.wire))
     }

@@ -12,9 +12,10 @@ use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
+use crate::reading::field::{self, Amount};
 use crate::wire::Wire;
-use crate::words::length::{LengthUnit, shown};
-use crate::words::{self, words};
+use crate::words::length::{Habits, LengthUnit, shown};
+use crate::words::{self, quoted, words};
 
 words! {
     /// What a piece of stock is.
@@ -60,8 +61,29 @@ words! {
     }
 }
 
+impl Surface {
+    /// Whether a skin of another metal lies on the wire, whose share of the weight can be said.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::Surface;
+    ///
+    /// assert!(Surface::Plated.is_skin() && !Surface::Coated.is_skin());
+    /// ```
+    pub fn is_skin(self) -> bool {
+        matches!(self, Self::Plated | Self::Filled)
+    }
+}
+
 impl MovementKind {
     /// Checks that a change of length goes the way its kind does.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::MovementKind;
+    ///
+    /// assert!(MovementKind::Cut.check(-120.0).is_ok());
+    /// assert!(MovementKind::Cut.check(120.0).is_err(), "what is cut goes out");
+    /// assert!(MovementKind::Corrected.check(120.0).is_ok());
+    /// ```
     ///
     /// # Errors
     /// A fault at `length_mm`: bought wire comes in, everything else but a correction goes out.
@@ -77,6 +99,61 @@ impl MovementKind {
             )),
             _ => Ok(()),
         }
+    }
+}
+
+impl Movement {
+    /// What a maker books, as typed: an amount by length or weight, whose way its kind says. Only a correction
+    /// goes either way, and says which by its sign: `-120 mm`, `+2 g`.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::{Movement, MovementKind};
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::Habits;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let read = |kind, text| Movement::typed(kind, text, "", &wire, Habits::default());
+    /// assert_eq!(read(MovementKind::Tried, "120 mm").unwrap().length_mm, -120.0);
+    /// assert_eq!(read(MovementKind::Corrected, "+120 mm").unwrap().length_mm, 120.0);
+    /// assert!(read(MovementKind::Bought, "-120 mm").is_err());
+    /// ```
+    ///
+    /// # Errors
+    /// A fault at `typed` where it cannot be read or has a sign its kind does not take; else as [`Self::check`].
+    pub fn typed(
+        kind: MovementKind,
+        text: &str,
+        note: &str,
+        wire: &Wire,
+        habits: Habits,
+    ) -> Result<Self, Faults> {
+        let text = text.trim();
+        let (sign, amount) = match text.strip_prefix(['-', '−']) {
+            Some(rest) => (-1.0, rest),
+            None => (1.0, text.strip_prefix('+').unwrap_or(text)),
+        };
+        let fault = |said: String| Fault::new("typed", said);
+        let way = match kind {
+            MovementKind::Corrected => sign,
+            _ if sign < 0.0 => {
+                let said = format!(
+                    "Wire that was {kind} goes one way only: write {} without a sign.",
+                    quoted(amount)
+                );
+                return Err(fault(said).into());
+            }
+            MovementKind::Bought => 1.0,
+            _ => -1.0,
+        };
+        let (length_mm, mass_g) = match field::amount(amount, habits).map_err(fault)? {
+            Amount::Length(mm) => (Some(mm), None),
+            Amount::Mass(grams) => (None, Some(grams)),
+        };
+        let (mm, _) =
+            both_ways(wire, length_mm, mass_g).map_err(|found| Fault { field: "typed".into(), ..found })?;
+        let line = Self { kind, length_mm: way * (mm * 1e3).round() / 1e3, note: note.to_owned() };
+        line.check().map(|()| line)
     }
 }
 
@@ -200,6 +277,13 @@ impl Lot {
 
     /// Checks everything about it.
     ///
+    /// ```
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let unnamed: Lot = serde_json::from_str(r#"{"name": " ", "wire": {"metal": "copper", "size_mm": 1.0}}"#).unwrap();
+    /// assert_eq!(unnamed.check().unwrap_err().0[0].field, "name");
+    /// ```
+    ///
     /// # Errors
     /// Every fault found, each at its field.
     pub fn check(&self) -> Result<(), Faults> {
@@ -212,7 +296,7 @@ impl Lot {
         faults.nest("wire", self.wire.check());
         if let Some(share) = self.skin_share {
             faults.keep(Self::SKIN.check("skin_share", share));
-            if matches!(self.surface, Surface::Bare | Surface::Coated) {
+            if !self.surface.is_skin() {
                 let said = format!(
                     "{} wire has no skin of metal: leave the share out.",
                     words::capital(self.surface.shown())
@@ -243,6 +327,15 @@ impl Lot {
     }
 
     /// What its metal cost a metre, where price and bought length are known.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let lot: Lot = serde_json::from_str(
+    ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
+    /// ).unwrap();
+    /// assert_eq!(lot.per_metre().unwrap().to_string(), "0.47");
+    /// ```
     pub fn per_metre(&self) -> Option<Decimal> {
         let metres = Decimal::from_f64_retain(self.bought_mm? / 1000.0)?;
         self.price?.checked_div(metres).map(|price| price.round_dp(4))
@@ -254,6 +347,18 @@ impl Lot {
     }
 
     /// What there is of it, given the length left, mm.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let lot: Lot = serde_json::from_str(
+    ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
+    /// ).unwrap();
+    /// let standing = lot.standing(5000.0);
+    /// // A quarter of what was bought is worth a quarter of its price; the scale shows the spool besides.
+    /// assert_eq!(standing.value.unwrap().to_string(), "2.35");
+    /// assert!((standing.gross_g - standing.left_g - 62.0).abs() < 1e-9);
+    /// ```
     pub fn standing(&self, left_mm: f64) -> Standing {
         let left_g = self.wire.mass_g(left_mm);
         let per_metre = self.per_metre();
@@ -263,6 +368,15 @@ impl Lot {
 
     /// Share of its weight that is skin: its own, or the usual one for its surface. Sources: plating about
     /// 1 %, filled 1/20 (gold) or 1/10 (silver), trade usage.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let plated: Lot = serde_json::from_str(
+    ///     r#"{"name": "Bright", "wire": {"metal": "copper", "size_mm": 1.0}, "surface": "plated"}"#,
+    /// ).unwrap();
+    /// assert_eq!(plated.skin(), Some(0.01));
+    /// ```
     pub fn skin(&self) -> Option<f64> {
         let usual = match self.surface {
             Surface::Bare | Surface::Coated => None,
@@ -286,6 +400,17 @@ impl Lot {
 }
 
 /// Length (mm) and mass (g) of an amount of wire that is given as one of the two.
+///
+/// ```
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::rack::stock::both_ways;
+///
+/// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+/// let (mm, grams) = both_ways(&wire, Some(1000.0), None).unwrap();
+/// assert_eq!(both_ways(&wire, None, Some(grams)).unwrap().0, mm);
+/// assert!(both_ways(&wire, None, None).is_err());
+/// ```
 ///
 /// # Errors
 /// A fault at `length_mm` or `mass_g` where that is out of limits, or where both or neither are given.

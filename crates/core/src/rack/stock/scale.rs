@@ -101,6 +101,18 @@ impl Weighed {
 impl Lot {
     /// The length that a weight says is left: (weight − empty spool) / weight of a millimetre.
     ///
+    /// ```
+    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::rack::stock::Lot;
+    ///
+    /// let lot: Lot = serde_json::from_str(
+    ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
+    /// ).unwrap();
+    /// // With its spool it weighs 62 g more than its wire.
+    /// let weighed = lot.weighed(62.0 + lot.wire.mass_g(4000.0), 4100.0, LengthUnit::Mm).unwrap();
+    /// assert!((weighed.differs_mm + 100.0).abs() < 0.1);
+    /// ```
+    ///
     /// # Errors
     /// A fault at `typed` where it weighs less than its empty spool.
     pub fn weighed(&self, gross_g: f64, ledger_mm: f64, unit: LengthUnit) -> Result<Weighed, Fault> {

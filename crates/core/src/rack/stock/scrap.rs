@@ -25,6 +25,12 @@ words! {
 impl Cleanliness {
     /// Share of the metal's price that is reckoned with: melting at the bench loses little, a refiner
     /// pays less the dirtier it is. Our reckoning; refiners differ.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::scrap::Cleanliness;
+    ///
+    /// assert!(Cleanliness::Clean.worth() > Cleanliness::Soldered.worth());
+    /// ```
     pub fn worth(self) -> f64 {
         match self {
             Self::Clean => 0.95,
@@ -109,6 +115,15 @@ pub struct Scrap {
 
 impl Scrap {
     /// So many grams, valued by a list of prices: mass × price × what its cleanliness is worth.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::scrap::{Cleanliness, MetalPrice, Scrap};
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// let prices = [MetalPrice { metal: Metal::FineSilver, per_gram: 1.into() }];
+    /// let pile = Scrap::valued(Metal::FineSilver, Cleanliness::Clean, 10.0, &prices);
+    /// assert_eq!(pile.value, "9.50".parse().ok());
+    /// ```
     pub fn valued(metal: Metal, cleanliness: Cleanliness, mass_g: f64, prices: &[MetalPrice]) -> Self {
         let value = prices.iter().find(|price| price.metal == metal).and_then(|price| {
             let grams = Decimal::from_f64(mass_g * cleanliness.worth())?;

@@ -1,0 +1,25 @@
+<script setup lang="ts" generic="T extends string">
+import { computed } from 'vue'
+import { useFormAround } from './form'
+
+/** The one field that is chosen in, from words as the server lists them. */
+const props = defineProps<{
+  /** What its faults call it. */
+  name?: string
+  choices: readonly { word: string; shown: string }[]
+}>()
+const chosen = defineModel<T | null>()
+
+const form = useFormAround()
+const names = props.name ? [props.name] : []
+if (names.length) form?.field(names)
+const faults = computed(() => form?.at(names) ?? [])
+</script>
+
+<template>
+  <v-select
+    v-model="chosen"
+    :items="choices.map((one) => ({ value: one.word, title: one.shown }))"
+    :error-messages="faults"
+  />
+</template>
