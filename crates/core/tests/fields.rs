@@ -8,8 +8,9 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::words::gauge::{Gauge, GaugeSystem};
-use lorimant_core::words::length::{self, Habits, LengthUnit, of_wire, scales};
+use lorimant_core::words::length::{self, Habits, LengthUnit};
 use lorimant_core::words::number::{read_count, separated, unmistakable};
+use lorimant_core::words::scale::{of_wire, scales};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -57,9 +58,10 @@ fn a_field_is_read_in_its_own_unit(#[case] reads: Reads, #[case] text: &str, #[c
 
 #[rstest]
 #[case("14.80", "14.80")]
-#[case("14,80", "14.8")]
-#[case("1,250.50", "1250.5")]
-#[case("1.250,50", "1250.5")]
+#[case("14,80", "14.80")]
+#[case("1,250.50", "1250.50")]
+#[case("1,250,000", "1250000")]
+#[case("1.250,50", "1250.50")]
 #[case("1250", "1250")]
 #[case("0.125", "0.125")]
 fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
@@ -73,6 +75,8 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
 #[case(Reads::OfWire, "1,250 mm", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
 #[case(Reads::Millimetres, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
 #[case(Reads::Minutes, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Money, "1.240.50", "“1.240.50” is no amount of money. Write it as 14.80.")]
+#[case(Reads::Money, "1,2,3", "“1,2,3” is no amount of money. Write it as 14.80.")]
 #[case(Reads::Money, "a lot", "“a lot” is no amount of money. Write it as 14.80.")]
 #[case(Reads::Percent, "few", "“few” is no share in percent. Write it as 5.")]
 #[case(Reads::Count, "2.5", "“2.5” is no whole number. Write it as 24.")]

@@ -4,7 +4,8 @@
 use std::f64::consts::PI;
 
 use lorimant_core::tool::coil::Coil;
-use lorimant_core::tool::mandrel::{Mandrel, Outline, Shape};
+use lorimant_core::tool::mandrel::{Mandrel, Shape};
+use lorimant_core::tool::outline::Outline;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::bending::{Bending, FlowCurve};
 use lorimant_core::wire::metal::{Metal, Temper};

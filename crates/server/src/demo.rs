@@ -6,7 +6,7 @@ use crate::document::plans::PlanDocument;
 use crate::document::rack::RackDocument;
 use crate::problem::understand;
 use crate::store::{Store, keep_settings, settings};
-use crate::store::{batch, rack, shelf};
+use crate::store::{batch, carried, shelf};
 
 const WORKSHOP: &str = include_str!("../../../demo/workshop.json");
 const RACK: &str = include_str!("../../../demo/rack.json");
@@ -28,7 +28,7 @@ pub fn load(store: &Store) -> anyhow::Result<()> {
             keep_settings(transaction, new, revision)?;
         }
         shelf::bring_in(transaction, batch, &document)?;
-        rack::bring_in(transaction, batch, &stock)
+        carried::bring_in(transaction, batch, &stock)
     });
     loaded.context("the demo workshop could not be loaded")
 }

@@ -42,6 +42,7 @@ async fn a_table_is_looked_at_then_brought_in_whole_and_undone_in_one() {
 #[case::no_name(",copper,1,5", "name", "1 to 60")]
 #[case::no_amount("Blue,copper,1,", "length_mm", "how much")]
 #[case::negative("Blue,copper,1,-5", "length_mm", "negative")]
+#[case::open("Blue,copper,1,\"1,250\"", "length_mm", "may be 1.25 or 1250")]
 #[case::price("Blue,copper,1,5,1.240.50", "price", "no amount of money")]
 #[case::too_few_columns("Blue,copper", "size_mm", "missing")]
 #[tokio::test]

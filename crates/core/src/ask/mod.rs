@@ -13,6 +13,7 @@ mod finding;
 mod line;
 mod makes;
 mod place;
+mod price;
 mod rings;
 mod said;
 mod token;

@@ -19,13 +19,13 @@ const CLEARLY: f64 = 0.9;
 /// A quantity without a word, as it was typed.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub(super) struct Quantity {
-    written: Written,
-    from: usize,
-    to: usize,
+    pub written: Written,
+    pub from: usize,
+    pub to: usize,
 }
 
 #[derive(Debug, Clone, Copy, PartialEq)]
-enum Written {
+pub(super) enum Written {
     Length(Typed),
     MassOrGauge(f64),
 }
@@ -42,7 +42,7 @@ impl Quantity {
 
 /// A place a quantity can have.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-enum Place {
+pub(super) enum Place {
     Count,
     Size,
     Inside,
@@ -57,7 +57,7 @@ enum Place {
 }
 
 /// Price of having no place: more than any unlikely one.
-const NOWHERE: f64 = 10.0;
+pub(super) const NOWHERE: f64 = 10.0;
 
 /// Gives every quantity its place, or points at it.
 pub(super) fn place(
@@ -136,10 +136,10 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -
     Unclear { from, to, text, why: what, holds_back: true }
 }
 
-struct Placing<'a> {
-    said: &'a Said,
+pub(super) struct Placing<'a> {
+    pub said: &'a Said,
     quantities: &'a [Quantity],
-    text: String,
+    pub text: String,
     workshop: &'a Workshop,
 }
 
@@ -209,7 +209,7 @@ impl<'a> Placing<'a> {
     }
 
     /// What a quantity would be worth at a place: mm, g, or a count.
-    fn value(&self, quantity: &Quantity, place: Place) -> f64 {
+    pub(super) fn value(&self, quantity: &Quantity, place: Place) -> f64 {
         match (quantity.written, place) {
             (Written::MassOrGauge(n), Place::Size) => self.mm(as_gauge(n)),
             (Written::MassOrGauge(n), _) => n,
@@ -228,7 +228,7 @@ impl<'a> Placing<'a> {
     }
 
     /// What stands directly before and after a quantity, as typed.
-    fn beside(&self, quantity: &Quantity) -> (&str, &str) {
+    pub(super) fn beside(&self, quantity: &Quantity) -> (&str, &str) {
         let at = |place: usize| self.text.char_indices().nth(place).map_or(self.text.len(), |(i, _)| i);
         let before = self.text[..at(quantity.from)].trim_end_matches(|c: char| !c.is_alphabetic());
         let after = self.text[at(quantity.to)..].trim_start_matches(|c: char| !c.is_alphanumeric());
@@ -237,105 +237,11 @@ impl<'a> Placing<'a> {
         (&before[word(before)..], &after[..first])
     }
 
-    /// Price of a quantity at a place; none where it cannot stand there.
-    fn price(&self, i: usize, quantity: &Quantity, place: Place) -> Option<f64> {
-        let value = self.value(quantity, place);
-        if !value.is_finite() && place != Place::Nowhere {
-            return None;
-        }
-        let (before, after) = self.beside(quantity);
-        let named_wire = |word: &str| {
-            use crate::reading::{Word, exactly};
-            matches!(exactly(word), Some(Word::Metal(_) | Word::Temper(_) | Word::Section(_)))
-        };
-        let near_wire = named_wire(before) || named_wire(after);
-        let near_rings = ["ring", "rings"].contains(&before) || ["ring", "rings"].contains(&after);
-        let first = quantity.from == 0;
-        let last = self.text.trim_end_matches(|c: char| !c.is_alphanumeric()).chars().count() <= quantity.to;
-        let bare = match quantity.written {
-            Written::Length(Typed::Bare(n)) => Some(n),
-            _ => None,
-        };
-        let gauge = matches!(quantity.written, Written::Length(Typed::Gauge(..) | Typed::BareGauge(_)));
-        match (place, quantity.written) {
-            (Place::Count, _) => {
-                let n = bare.filter(|n| n.fract() == 0.0 && *n >= 1.0)?;
-                let small = if n <= 40.0 && near_wire { 1.5 } else { 0.0 };
-                Some(
-                    small
-                        + if first || last {
-                            0.0
-                        } else if n > 40.0 {
-                            0.2
-                        } else {
-                            1.0
-                        },
-                )
-            }
-            (Place::Size, Written::MassOrGauge(_)) => Some(0.0),
-            (Place::Size, _) if gauge => Some(0.0),
-            (Place::Size, _) => match bare {
-                Some(n) if bare_size(n) == BareSize::Gauge => {
-                    let usual = (10.0..=30.0).contains(&n);
-                    let price = if near_wire { 0.0 } else { 0.8 };
-                    let first = if first && self.made() && !near_wire { 0.5 } else { 0.0 };
-                    (6.0..=40.0).contains(&n).then_some(price + first + if usual { 0.0 } else { 2.0 })
-                }
-                Some(n) if bare_size(n) == BareSize::Inch => {
-                    (value >= 0.2).then_some(0.5).filter(|_| n > 0.0)
-                }
-                Some(_) => (0.2..=6.5).contains(&value).then_some(if near_wire { 0.2 } else { 1.2 }),
-                None if (0.25..=3.3).contains(&value) => Some(if near_wire { 0.0 } else { 0.3 }),
-                None => (0.05..=13.0).contains(&value).then_some(3.0),
-            },
-            (Place::Inside, Written::MassOrGauge(_)) => None,
-            (Place::Inside, _) if gauge => None,
-            (Place::Inside, _) => match bare {
-                Some(n) if !(0.5..=60.0).contains(&value) || n <= 0.0 => None,
-                Some(_) => Some(if near_rings { 0.3 } else { 0.8 } + if value > 15.0 { 1.5 } else { 0.0 }),
-                None if value < 1.5 => (value >= 0.5).then_some(2.5),
-                None => (value <= 100.0).then_some(if value > 40.0 { 2.0 } else { 0.0 }),
-            },
-            (Place::Sized(at), Written::Length(_)) if !gauge => {
-                let parameter = self.parameter(at)?;
-                parameter.check(value).ok()?;
-                #[expect(clippy::cast_precision_loss, reason = "a handful")]
-                let order = 0.1 * (at as f64 - i as f64).abs();
-                Some(order + if bare.is_some() { 1.0 } else { 0.1 })
-            }
-            (Place::Sized(_), _) => None,
-            (Place::Supply, Written::Length(_)) if !gauge && bare.is_none() => {
-                let asked = self.said.asks(Question::HowMany)
-                    || self.said.asks(Question::WhatCanIMake)
-                    || self.said.asks(Question::Weight)
-                    || !self.made();
-                let short = if value >= 300.0 {
-                    0.0
-                } else if value >= 20.0 {
-                    1.5
-                } else {
-                    3.0
-                };
-                // Fifty clasps are not made of 20 mm: that is a size of theirs which they do not have.
-                let counted = self.said.count.is_some() && !asked;
-                let least = if counted { 300.0 } else { 10.0 };
-                (value >= least).then_some(short + if asked { 0.0 } else { 0.4 })
-            }
-            (Place::SupplyMass, Written::MassOrGauge(_)) => {
-                Some(if self.said.size_mm.is_some() { 0.0 } else { 1.5 })
-            }
-            (Place::Supply | Place::SupplyMass, _) => None,
-            (Place::Converted, Written::Length(_)) => Some(0.5),
-            (Place::Converted, Written::MassOrGauge(_)) => Some(2.0),
-            (Place::Nowhere, _) => Some(NOWHERE),
-        }
-    }
-
-    fn made(&self) -> bool {
+    pub(super) fn made(&self) -> bool {
         self.rings() || self.said.pattern.is_some()
     }
 
-    fn parameter(&self, at: usize) -> Option<&'static crate::pattern::Parameter> {
+    pub(super) fn parameter(&self, at: usize) -> Option<&'static crate::pattern::Parameter> {
         let kind = self.said.pattern.as_ref()?.value;
         kind.0.parameter(kind.0.sized_by.get(at)?)
     }
@@ -366,14 +272,14 @@ impl<'a> Placing<'a> {
 
 /// What a bare number for a wire size is read as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-enum BareSize {
+pub(super) enum BareSize {
     Gauge,
     Mm,
     Inch,
 }
 
 /// Whole numbers are gauges, `.040` is inches, `0.8` is millimetres: no wire is 0.04 mm.
-fn bare_size(n: f64) -> BareSize {
+pub(super) fn bare_size(n: f64) -> BareSize {
     if n.fract() == 0.0 {
         BareSize::Gauge
     } else if n < 0.2 {

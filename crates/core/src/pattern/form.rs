@@ -10,7 +10,7 @@ use crate::fault::{Fault, Faults};
 use crate::shape::path::{Frame, Path, Placed};
 use crate::shape::{Course, Segment};
 use crate::tool::coil::outline_for;
-use crate::tool::mandrel::Outline;
+use crate::tool::outline::Outline;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::wire::strength;

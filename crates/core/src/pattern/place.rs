@@ -6,7 +6,8 @@ use super::form::Formed;
 use super::former::StepKind;
 use crate::shape::Course;
 use crate::tool::coil::{Coil, Cone, outline_for};
-use crate::tool::mandrel::{Outline, Shape};
+use crate::tool::mandrel::Shape;
+use crate::tool::outline::Outline;
 use crate::tool::plier::Plier;
 use crate::tool::workshop::Workshop;
 use crate::words::length::shown;
@@ -159,62 +160,12 @@ impl Formed<'_> {
             let tool = "a straight length of the same wire".to_owned();
             return (ToolPlace { tool, diameter_mm: Some(thickness), ..plain(With::OwnStem) }, over);
         }
-        let mut offers: Vec<(ToolPlace, f64)> = vec![];
-        let gives = |diameter: f64| {
-            let relaxed = self.bending.relaxed(1.0 / (diameter / 2.0 + c));
-            if relaxed > 0.0 { 2.0 * (1.0 / relaxed - c) } else { f64::INFINITY }
-        };
-        let named = self.request.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
-        let chosen = |plier: &&Plier| named.is_none_or(|name| plier.name.trim().eq_ignore_ascii_case(name));
-        if kind != StepKind::Coil {
-            for plier in workshop.pliers.iter().filter(chosen) {
-                if let Some(at) = plier.place(wanted) {
-                    let place = ToolPlace {
-                        tool: plier.shown(),
-                        diameter_mm: Some(at.diameter_mm),
-                        jaw_mm: at.at_mm,
-                        slip_mm: (at.slip > 0.0).then_some(at.slip),
-                        gives_mm: Some(gives(at.diameter_mm)),
-                        ..plain(With::Jaw)
-                    };
-                    // A jaw is the handier tool for small loops, a rod for wide bends.
-                    offers.push((place, if inside_mm > ROD_FROM_MM && named.is_none() { 0.06 } else { 0.0 }));
-                }
-            }
-        }
-        let mut rods: Vec<_> = workshop
-            .rods
-            .iter()
-            .filter(|rod| rod.shape == Shape::Round)
-            .map(|rod| (rod, rod.outline().across()))
-            .collect();
-        rods.sort_by(|a, b| (a.1 - wanted).abs().total_cmp(&(b.1 - wanted).abs()));
-        for (rod, across) in rods.into_iter().take(2) {
-            let place = ToolPlace {
-                tool: rod.shown_in(workshop.habits.unit),
-                diameter_mm: Some(across),
-                gives_mm: Some(gives(across)),
-                ..plain(With::Rod)
-            };
-            let handy = if kind == StepKind::Coil || inside_mm > ROD_FROM_MM { 0.0 } else { 0.08 };
-            offers.push((place, handy));
-        }
+        let offers = self.offers(inside_mm, wanted, kind, workshop);
         let off = |place: &ToolPlace| place.gives_mm.map_or(f64::INFINITY, |gives| (gives - inside_mm).abs());
         let best = offers.into_iter().min_by(|a, b| (off(&a.0) + a.1).total_cmp(&(off(&b.0) + b.1)));
         let wanted_shown = shown(wanted, 2);
-        let place = match best {
-            Some((mut place, _)) => {
-                if off(&place) > FIT_MM.max(FIT_SHARE * inside_mm) {
-                    place.misfit = Some(format!(
-                        "Nothing you own fits: the nearest, {}, gives {} mm instead of {}. Ideal is {wanted_shown} mm.",
-                        place.tool,
-                        place.gives_mm.map_or("nothing".to_owned(), |mm| shown(mm, 2)),
-                        shown(inside_mm, 2)
-                    ));
-                }
-                place
-            }
-            None => ToolPlace {
+        let Some((mut place, _)) = best else {
+            let place = ToolPlace {
                 tool: format!("{wanted_shown} mm jaw or rod"),
                 diameter_mm: Some(wanted),
                 gives_mm: Some(inside_mm),
@@ -222,9 +173,63 @@ impl Formed<'_> {
                     "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} mm gives this bend."
                 )),
                 ..plain(With::Rod)
-            },
+            };
+            return (place, over);
         };
+        if off(&place) > FIT_MM.max(FIT_SHARE * inside_mm) {
+            place.misfit = Some(format!(
+                "Nothing you own fits: the nearest, {}, gives {} mm instead of {}. Ideal is {wanted_shown} mm.",
+                place.tool,
+                place.gives_mm.map_or("nothing".to_owned(), |mm| shown(mm, 2)),
+                shown(inside_mm, 2)
+            ));
+        }
         (place, over)
+    }
+
+    /// The jaws and rods that come near the diameter wanted, each with how unhandy it is.
+    fn offers(
+        &self,
+        inside_mm: f64,
+        wanted: f64,
+        kind: StepKind,
+        workshop: &Workshop,
+    ) -> Vec<(ToolPlace, f64)> {
+        let c = self.design.profile.centroid_mm();
+        let gives = |diameter: f64| {
+            let relaxed = self.bending.relaxed(1.0 / (diameter / 2.0 + c));
+            if relaxed > 0.0 { 2.0 * (1.0 / relaxed - c) } else { f64::INFINITY }
+        };
+        let named = self.request.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
+        let chosen = |plier: &&Plier| named.is_none_or(|name| plier.name.trim().eq_ignore_ascii_case(name));
+        let coiled = kind == StepKind::Coil;
+        let pliers = workshop.pliers.iter().filter(|_| !coiled).filter(chosen);
+        let jaws = pliers.filter_map(|plier| {
+            let at = plier.place(wanted)?;
+            let place = ToolPlace {
+                tool: plier.shown(),
+                diameter_mm: Some(at.diameter_mm),
+                jaw_mm: at.at_mm,
+                slip_mm: (at.slip > 0.0).then_some(at.slip),
+                gives_mm: Some(gives(at.diameter_mm)),
+                ..plain(With::Jaw)
+            };
+            // A jaw is the handier tool for small loops, a rod for wide bends.
+            Some((place, if inside_mm > ROD_FROM_MM && named.is_none() { 0.06 } else { 0.0 }))
+        });
+        let round = workshop.rods.iter().filter(|rod| rod.shape == Shape::Round);
+        let mut rods: Vec<_> = round.map(|rod| (rod, rod.outline().across())).collect();
+        rods.sort_by(|a, b| (a.1 - wanted).abs().total_cmp(&(b.1 - wanted).abs()));
+        let rods = rods.into_iter().take(2).map(|(rod, across)| {
+            let place = ToolPlace {
+                tool: rod.shown_in(workshop.habits.unit),
+                diameter_mm: Some(across),
+                gives_mm: Some(gives(across)),
+                ..plain(With::Rod)
+            };
+            (place, if coiled || inside_mm > ROD_FROM_MM { 0.0 } else { 0.08 })
+        });
+        jaws.chain(rods).collect()
     }
 
     /// Where on a taper a cone is wound, and by what factor more turns, so that it is left after letting go.

@@ -4,10 +4,9 @@ use serde::Serialize;
 
 use super::blank::Blank;
 use super::form::Formed;
-use super::former::{Forming, StepKind};
-use super::part::COUNTED;
-use super::place::{Bent, With};
-use crate::shape::Course;
+use super::former::StepKind;
+use super::instruction::Telling;
+use super::place::Bent;
 use crate::tool::cutting::CAUTION;
 use crate::words::length::{LengthUnit, said, shown};
 
@@ -69,20 +68,6 @@ pub struct Mark {
     pub inside_mm: Option<f64>,
 }
 
-/// Bends that start this near the end are rolled with the end level with the jaw, mm.
-const LEVEL_MM: f64 = 0.25;
-
-/// A place on the blank as an instruction says it.
-fn place(at_mm: f64, unit: LengthUnit) -> String {
-    if at_mm < LEVEL_MM { "from the flush end".to_owned() } else { format!("at {}", said(at_mm, unit)) }
-}
-
-/// A number of turns as an instruction says it.
-fn turned(turns: f64) -> String {
-    let text = shown(turns, 1);
-    if text == "1" { "1 turn".to_owned() } else { format!("{text} turns") }
-}
-
 fn caution(kind: StepKind) -> Option<&'static str> {
     Some(match kind {
         StepKind::Cut | StepKind::Part => CAUTION,
@@ -106,23 +91,6 @@ fn caution(kind: StepKind) -> Option<&'static str> {
             return None;
         }
     })
-}
-
-/// A tool in its place as words: `the fine jaw, 6.4 mm from the tip`.
-fn held(bent: &Bent, unit: LengthUnit) -> String {
-    let place = &bent.place;
-    let size = place.diameter_mm.map(|d| format!("{} mm", shown(d, 2)));
-    match (place.with, place.jaw_mm, size) {
-        (With::Jaw, Some(at), Some(size)) => {
-            format!("on the {}, {} from the tip (Ø {size})", place.tool, said(at, unit))
-        }
-        (With::Jaw, None, Some(size)) => format!("on the {}'s {size} step", place.tool),
-        (With::Rod, ..) => format!("over the {}", place.tool),
-        (With::FlatNose, ..) => "with flat-nose pliers".to_owned(),
-        (With::Taper, ..) => "on the taper".to_owned(),
-        (With::OwnStem, ..) => format!("round {}", place.tool),
-        _ => format!("with {}", place.tool),
-    }
 }
 
 impl Formed<'_> {
@@ -187,7 +155,7 @@ impl Formed<'_> {
                 kind: forming.kind,
                 what: forming.what,
                 segments: forming.segments.clone(),
-                text: self.instruction(forming, &own, bent, unit),
+                text: Telling::of(self, forming, &own, bent, unit).text(),
                 hint: (!hint.is_empty()).then(|| hint.join(" ")),
                 misfit: bent.is_some_and(|bent| bent.place.misfit.is_some()),
                 caution: caution(forming.kind),
@@ -226,153 +194,6 @@ impl Formed<'_> {
             hint: surplus,
             misfit: false,
             caution: caution(StepKind::Cut),
-        }
-    }
-
-    fn instruction(&self, step: &Forming, marks: &[&Mark], bent: Option<&Bent>, unit: LengthUnit) -> String {
-        let the =
-            if step.what.starts_with("both ") { step.what.to_owned() } else { format!("the {}", step.what) };
-        // A step may hold a small bend beside the turns it is about: a neck, a notch.
-        let widest = marks.iter().map(|mark| mark.left_deg).fold(0.0, f64::max);
-        let (main, beside): (Vec<&Mark>, Vec<&Mark>) =
-            marks.iter().partition(|mark| mark.left_deg >= 0.95 * widest);
-        let first = main.first();
-        let at: Vec<String> = main.iter().map(|mark| place(mark.at_mm, unit)).collect();
-        let at = at.join(" and ");
-        let with = bent.map_or(String::new(), |bent| held(bent, unit));
-        let inside = first.and_then(|mark| mark.inside_mm).unwrap_or(0.0);
-        let over = |mark: &Mark| {
-            let (to, left) = (shown(mark.angle_deg, 0), shown(mark.left_deg, 0));
-            if to == left {
-                format!("to {left}°")
-            } else {
-                format!("go to {to}°, it comes back to {left}°")
-            }
-        };
-        let flattened = |index: usize| self.design.segments.get(index).and_then(|s| s.flattened_mm);
-        let hammered = self.design.segments.iter().find_map(|segment| segment.flattened_mm);
-        match step.kind {
-            StepKind::Cut => String::new(),
-            StepKind::Ball => {
-                let (ball, wire) = step.segments.first().map_or((0.0, 0.0), |i| {
-                    let ball = match self.design.segments.get(*i).map(|s| s.course) {
-                        Some(Course::Ball { diameter_mm }) => diameter_mm,
-                        _ => 0.0,
-                    };
-                    (ball, self.wire_mm.get(*i).copied().unwrap_or(0.0))
-                });
-                format!(
-                    "Hold {the} upright in the flame until it draws up to a ball of {}; that takes {} of the wire.",
-                    said(ball, unit),
-                    said(wire, unit)
-                )
-            }
-            StepKind::Flatten => {
-                let index = step.segments.first().copied().unwrap_or(0);
-                let wire = self.wire_mm.get(index).copied().unwrap_or(0.0);
-                let thin = flattened(index).unwrap_or(0.0);
-                format!(
-                    "Hammer the first {} of {the} flat on the block to {} mm thick, turning it over: it grows to {}.",
-                    said(wire, unit),
-                    shown(thin, 2),
-                    said(
-                        wire * self.design.segments.get(index).map_or(1.0, |s| s.growth(self.design.profile)),
-                        unit
-                    )
-                )
-            }
-            StepKind::Fold => {
-                format!("Fold {the} back on itself {at} and press the two wires together.")
-            }
-            StepKind::Loop => {
-                // A loop that ends a wire closes by itself; others go to their angle.
-                let closes = first.is_some_and(|mark| mark.left_deg > 240.0);
-                let until = if closes {
-                    ", until it closes".to_owned()
-                } else {
-                    first.map_or(String::new(), |mark| format!(": {}", over(mark)))
-                };
-                let before = beside.first().map_or(String::new(), |mark| {
-                    format!(
-                        "Bend the {} {} with flat-nose pliers, {}; then roll",
-                        mark.what,
-                        place(mark.at_mm, unit),
-                        over(mark)
-                    )
-                });
-                let roll = if before.is_empty() { "Roll".to_owned() } else { before };
-                format!("{roll} {the} {at} {with}{until}.")
-            }
-            StepKind::Bend => {
-                let angle = first.map_or(String::new(), |mark| over(mark));
-                format!("Bend {the} {at} {with}: {angle}.")
-            }
-            StepKind::Coil => {
-                let turns = first.map_or(0.0, |mark| mark.left_deg / 360.0);
-                let wound = first.map_or(0.0, |mark| mark.angle_deg / 360.0);
-                let taper = bent.and_then(|bent| Some((bent.place.diameter_mm?, bent.place.wide_mm?)));
-                let cone = first.and_then(|mark| self.design.segments.get(mark.segment_n)).map(|s| s.course);
-                if let (Some((narrow, wide)), Some(Course::Cone { small_mm, large_mm, .. })) = (taper, cone) {
-                    return format!(
-                        "Wind {} on the taper, from where it is {} across to where it is {}, each turn against the last. Let \
-                         go: {} left, mouths of {} and {}.",
-                        turned(wound),
-                        said(narrow, unit),
-                        said(wide, unit),
-                        turned(turns),
-                        said(small_mm, unit),
-                        said(large_mm, unit)
-                    );
-                }
-                format!(
-                    "Wind {} {with}, close together. Let go: {} left, {} inside.",
-                    turned(wound),
-                    turned(turns),
-                    said(inside, unit)
-                )
-            }
-            StepKind::Spiral => {
-                let turns = first.map_or(0.0, |mark| mark.left_deg / 360.0);
-                format!("Start {the} {at} {with}, then lay {} flat, each against the last.", turned(turns))
-            }
-            StepKind::Wrap => {
-                let turns: f64 = marks.iter().map(|mark| mark.left_deg).sum::<f64>() / 360.0;
-                let seen = self.request.value("counted") > 0.5;
-                let rule = COUNTED.get(usize::from(seen)).copied().unwrap_or_default();
-                let count = if self.request.kind.0.parameter("wraps_n").is_some() {
-                    self.request.value("wraps_n")
-                } else {
-                    turns
-                };
-                format!(
-                    "Wrap {} round the stem, close together, counted as {rule}; trim the tail flush and press the end in.",
-                    shown(count, 2)
-                )
-            }
-            StepKind::Lift => {
-                format!("Lift {the} {at} upright to make the bail, and close it on the coil.")
-            }
-            StepKind::Kick => {
-                let angle = first.map_or(String::new(), |mark| over(mark));
-                format!("Turn {the} aside {at} with flat-nose pliers: {angle}.")
-            }
-            StepKind::Hammer => match hammered {
-                Some(thin) => format!(
-                    "Hammer {the} on the block to {} mm, both sides alike; press it closed again afterwards.",
-                    shown(thin, 2)
-                ),
-                None if !step.hint.is_empty() => format!("Stiffen {the}."),
-                None => {
-                    format!("Tap {the} with a mallet on the block, both sides alike, to stiffen it.")
-                }
-            },
-            StepKind::Close => format!("Press {the} closed: past closed, then let it come back."),
-            StepKind::Round => {
-                format!("Round and smooth {the}: file in one direction, then a cup burr or emery.")
-            }
-            StepKind::Part => {
-                format!("Part them last, when tumbling and finishing are done: cut {the} in its middle.")
-            }
         }
     }
 }

@@ -129,7 +129,7 @@ impl TypedField {
                 return Ok(found);
             }
             Reads::Money => {
-                found.money = Some(money(text).map_err(|said| fault(self.sentence(said)))?);
+                found.money = Some(number::decimal(text).map_err(|said| fault(self.sentence(said)))?);
                 return Ok(found);
             }
             Reads::Length => length::read(text, habits).map(|reading| reading.mm),
@@ -247,15 +247,4 @@ fn minutes(lower: &str) -> Result<f64, String> {
         Some(number) => unmistakable(number.trim_end()).map(|hours| 60.0 * hours),
         None => bare(lower, &["minutes", "minute", "mins", "min"]),
     }
-}
-
-fn money(text: &str) -> Result<Decimal, String> {
-    // Money is kept to the last figure typed: it is read as it stands where a point is its only sign.
-    if let Ok(exact) = text.parse::<Decimal>() {
-        return Ok(exact);
-    }
-    let value = unmistakable(text)?;
-    Decimal::from_f64_retain(value)
-        .map(|money| money.round_dp(6).normalize())
-        .ok_or_else(|| format!("{} is too much money.", quoted(text)))
 }

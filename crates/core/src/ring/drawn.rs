@@ -5,7 +5,7 @@ use kurbo::{Affine, Arc, BezPath, Circle, Ellipse, Point, Rect, RoundedRect, Sha
 use super::{RingPlan, RingRequest};
 use crate::drawing::{Drawing, Role, Sketch};
 use crate::tool::coil::Coil;
-use crate::tool::mandrel::Outline;
+use crate::tool::outline::Outline;
 use crate::wire::section::Section;
 use crate::words::length::{LengthUnit, inches};
 

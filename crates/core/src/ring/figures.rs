@@ -109,9 +109,15 @@ impl RingPlan {
     }
 
     fn on_the_rod(&self, request: &RingRequest) -> Vec<Figure> {
+        let [wound, relaxed] = self.turns(request);
+        let [coils, length] = self.coils(request);
+        vec![wound, relaxed, coils, length, self.springs_to(request)]
+    }
+
+    /// Turns to wind, and turns left.
+    fn turns(&self, request: &RingRequest) -> [Figure; 2] {
         let question = Question::OnTheRod;
         let ratio = self.springback_ratio;
-        let per_coil = self.turns_wound / f64::from(self.coils_n);
         let mut wound =
             figure("turns-wound", question, "turns to wind", format!("{:.1}", self.turns_wound), "")
                 .says("Turns to lay on the rod, so that enough are left after letting go.")
@@ -121,6 +127,7 @@ impl RingPlan {
                 )
                 .assumes("The coil is let go completely.", spread_of_turns(self), VOCE);
         if self.coils_n > 1 {
+            let per_coil = self.turns_wound / f64::from(self.coils_n);
             wound = wound.more(format!("{per_coil:.1} a coil"));
         }
         let ends = request.ends.ragged_turns;
@@ -139,6 +146,12 @@ impl RingPlan {
                     ),
                 )
                 .assumes("Half a turn is cut away ragged from each coil unless you say otherwise.", "Exact.", TALLY);
+        [wound, relaxed]
+    }
+
+    /// How many coils, and how long the longest.
+    fn coils(&self, request: &RingRequest) -> [Figure; 2] {
+        let question = Question::OnTheRod;
         let pitch_formula = match request.wire.section {
             Section::Square => "turns · 0.48·a·(OD/Dm + 1)",
             Section::Round => "turns · d",
@@ -167,8 +180,14 @@ impl RingPlan {
                     ),
                 )
                 .assumes(room, "± 1 % of the wire; loose turns make it longer.", GEOMETRY);
+        [coils, length]
+    }
+
+    /// What the coil springs to.
+    fn springs_to(&self, request: &RingRequest) -> Figure {
+        let (question, ratio) = (Question::OnTheRod, self.springback_ratio);
         let bending = Bending::of(&request.wire);
-        let inside = figure(
+        figure(
             "coil-inside",
             question,
             "coil springs to",
@@ -191,8 +210,7 @@ impl RingPlan {
             ),
             "Flow stress ±15 % until a lot is measured, stiffness ±3 %.",
             VOCE,
-        );
-        vec![wound, relaxed, coils, length, inside]
+        )
     }
 
     fn off_the_spool(&self, request: &RingRequest) -> Vec<Figure> {

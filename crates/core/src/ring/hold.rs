@@ -1,7 +1,7 @@
 //! What opens a ring, and what winding spends of its metal. All of it estimates.
 
 use crate::tool::coil::Coil;
-use crate::tool::mandrel::Outline;
+use crate::tool::outline::Outline;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::section::Profile;
@@ -30,7 +30,7 @@ pub fn strain_used(wire: &Wire, coil: &Coil) -> f64 {
 ///
 /// ```
 /// use lorimant_core::ring::hold::opening_arm_mm;
-/// use lorimant_core::tool::mandrel::Outline;
+/// use lorimant_core::tool::outline::Outline;
 /// use lorimant_core::wire::section::{Profile, Section};
 ///
 /// // From the line of pull to the middle of the wire at the ring's side.

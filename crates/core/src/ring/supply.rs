@@ -6,7 +6,8 @@ use super::{MOST_RINGS, RingRequest};
 use crate::fault::{Fault, Faults, Span};
 use crate::reading::field::{self, Amount};
 use crate::tool::coil::Coil;
-use crate::words::length::{Habits, LengthUnit, of_wire, said};
+use crate::words::length::{Habits, LengthUnit, said};
+use crate::words::scale::of_wire;
 
 /// What there is of a wire: a length or a mass, not both.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]

@@ -13,7 +13,7 @@ use std::f64::consts::TAU;
 
 use serde::Serialize;
 
-use crate::tool::mandrel::Outline;
+use crate::tool::outline::Outline;
 use crate::wire::section::Profile;
 use path::Curve;
 

@@ -5,7 +5,8 @@ use std::f64::consts::{PI, TAU};
 use kurbo::common::{GAUSS_LEGENDRE_COEFFS_8, solve_itp};
 
 use crate::fault::Fault;
-use crate::tool::mandrel::{Mandrel, Outline};
+use crate::tool::mandrel::Mandrel;
+use crate::tool::outline::Outline;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::section::{Profile, Section};
@@ -142,7 +143,7 @@ impl Coil {
 /// use lorimant_core::wire::Wire;
 /// use lorimant_core::wire::metal::{Metal, Temper};
 /// use lorimant_core::tool::coil::outline_for;
-/// use lorimant_core::tool::mandrel::Outline;
+/// use lorimant_core::tool::outline::Outline;
 /// use lorimant_core::wire::bending::Bending;
 ///
 /// let bending = Bending::of(&Wire::round(Metal::SterlingSilver, 1.0, Temper::HalfHard));
@@ -297,7 +298,7 @@ fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault 
 ///
 /// ```
 /// use lorimant_core::tool::coil::mean_diameter_mm;
-/// use lorimant_core::tool::mandrel::Outline;
+/// use lorimant_core::tool::outline::Outline;
 /// use lorimant_core::wire::section::{Profile, Section};
 ///
 /// let round = Profile { section: Section::Round, size_mm: 1.0 };

@@ -4,5 +4,6 @@ pub mod coil;
 pub mod cutting;
 pub mod hand;
 pub mod mandrel;
+pub mod outline;
 pub mod plier;
 pub mod workshop;

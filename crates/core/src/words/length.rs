@@ -280,51 +280,6 @@ pub fn exactly(mm: f64, unit: LengthUnit) -> String {
     }
 }
 
-/// A unit that lengths of wire are read in on the rack, and from which length on.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Scale {
-    /// The unit.
-    pub unit: &'static str,
-    /// One of it, mm.
-    pub one_mm: f64,
-    /// The least length read in it, mm.
-    pub from_mm: f64,
-    /// Decimals that are worth reading.
-    pub places_n: usize,
-}
-
-/// The units lengths of wire are read in, the smallest first: mm up to a metre, then metres; feet alone where
-/// inches are read first.
-pub fn scales(unit: LengthUnit) -> &'static [Scale] {
-    const FOOT: f64 = 12.0 * MM_PER_INCH;
-    match unit {
-        LengthUnit::Mm => &[
-            Scale { unit: "mm", one_mm: 1.0, from_mm: 0.0, places_n: 1 },
-            Scale { unit: "m", one_mm: 1000.0, from_mm: 1000.0, places_n: 2 },
-        ],
-        LengthUnit::Inch => &[
-            Scale { unit: "ft", one_mm: FOOT, from_mm: 0.0, places_n: 2 },
-            Scale { unit: "ft", one_mm: FOOT, from_mm: 100.0 * FOOT, places_n: 1 },
-        ],
-    }
-}
-
-/// A length of wire as it is reckoned with on the rack: `350 mm`, `2.35 m`, `7.71 ft`.
-///
-/// ```
-/// use lorimant_core::words::length::{LengthUnit, of_wire};
-///
-/// assert_eq!(of_wire(350.0, LengthUnit::Mm), "350 mm");
-/// assert_eq!(of_wire(2350.0, LengthUnit::Mm), "2.35 m");
-/// assert_eq!(of_wire(3048.0, LengthUnit::Inch), "10 ft");
-/// ```
-pub fn of_wire(mm: f64, unit: LengthUnit) -> String {
-    let scales = scales(unit);
-    let scale = scales.iter().rfind(|scale| mm.abs() >= scale.from_mm).unwrap_or(&scales[0]);
-    format!("{} {}", shown(mm / scale.one_mm, scale.places_n), scale.unit)
-}
-
 /// Parses a length or gauge at the head of `input` (lower case), leaving the rest.
 pub(crate) fn typed(input: &mut &str) -> ModalResult<Typed> {
     alt((slashed_gauge, gauge_first, number_with_unit)).parse_next(input)

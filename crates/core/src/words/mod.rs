@@ -5,6 +5,7 @@ pub mod gauge;
 pub mod length;
 pub mod mass;
 pub mod number;
+pub mod scale;
 pub mod sentence;
 
 use std::fmt;

@@ -2,6 +2,7 @@
 //!
 //! Every reader of lengths, masses, counts and prices takes its numbers from here.
 
+use rust_decimal::Decimal;
 use winnow::ascii::{digit1, space1};
 use winnow::combinator::{alt, opt, preceded, terminated};
 use winnow::prelude::*;
@@ -68,7 +69,7 @@ pub(crate) fn amount(input: &mut &str) -> ModalResult<Amount> {
         (whole(), vulgar).map(|(n, f)| n + f),
     ));
     let said = |value: f64| Amount { value, fraction: true };
-    alt((mixed.map(said), fraction.map(said), decimal.map(|value| Amount { value, fraction: false })))
+    alt((mixed.map(said), fraction.map(said), with_point.map(|value| Amount { value, fraction: false })))
         .parse_next(input)
 }
 
@@ -88,7 +89,7 @@ fn vulgar(input: &mut &str) -> ModalResult<f64> {
     .parse_next(input)
 }
 
-fn decimal(input: &mut &str) -> ModalResult<f64> {
+fn with_point(input: &mut &str) -> ModalResult<f64> {
     let point = || one_of(['.', ',']);
     let sign = || opt(one_of(['-', '−']));
     let text = alt(((sign(), digit1, opt((point(), opt(digit1)))).take(), (sign(), point(), digit1).take()))
@@ -171,6 +172,22 @@ pub fn separated(text: &str) -> Option<(Separated, &str)> {
     let plain = |text: &str| text.parse::<f64>().ok();
     let comma = |text: &str| plain(&text.replace('.', "").replace(',', "."));
     let point = |text: &str| plain(&text.replace(',', ""));
+    // Thousands are parted in threes, all the way, in front of the decimal sign.
+    let parted = |text: &str, sign: char| {
+        let mut groups = text.split(sign);
+        let first = groups.next().unwrap_or_default();
+        (1..=3).contains(&first.len()) && groups.all(|group| group.len() == 3 && !group.contains(['.', ',']))
+    };
+    let whole = match (written.rfind(','), written.rfind('.')) {
+        (Some(comma), Some(dot)) if comma > dot => parted(&written[..comma], '.'),
+        (Some(_), Some(dot)) => parted(&written[..dot], ','),
+        (Some(_), None) if written.matches(',').count() > 1 => parted(written, ','),
+        (None, Some(_)) if written.matches('.').count() > 1 => parted(written, '.'),
+        _ => true,
+    };
+    if !whole {
+        return None;
+    }
     let value = match (written.rfind(','), written.rfind('.')) {
         // With both, the last is the decimal sign.
         (Some(at), Some(dot)) => (if at > dot { comma(written) } else { point(written) }, None),
@@ -223,6 +240,32 @@ pub fn unmistakable(text: &str) -> Result<f64, String> {
         Some((Separated { value, .. }, _)) => Ok(value),
         None => read(text).ok_or_else(|| format!("{} is no number. Write it as 12.5.", quoted(text))),
     }
+}
+
+/// The same to the last figure that is written, as money is kept.
+///
+/// ```
+/// use lorimant_core::words::number::decimal;
+///
+/// assert_eq!(decimal("14,80").unwrap().to_string(), "14.80");
+/// assert_eq!(decimal("1,250,000").unwrap().to_string(), "1250000");
+/// ```
+///
+/// # Errors
+/// As [`unmistakable`]; and where it is larger than money can be.
+pub fn decimal(text: &str) -> Result<Decimal, String> {
+    let text = text.trim();
+    if let Ok(exact) = text.parse() {
+        return Ok(exact);
+    }
+    let value = unmistakable(text)?;
+    let places = text.rfind(['.', ',']).map_or(0, |at| text.len() - at - 1);
+    let places =
+        if value.fract() == 0.0 && places == 3 { 0 } else { u32::try_from(places).unwrap_or(0).min(6) };
+    let mut exact =
+        Decimal::from_f64_retain(value).ok_or_else(|| format!("{} is too much money.", quoted(text)))?;
+    exact.rescale(places);
+    Ok(exact)
 }
 
 /// Reads a whole text as a whole number.

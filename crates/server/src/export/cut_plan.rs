@@ -5,7 +5,8 @@ use std::collections::BTreeMap;
 use lorimant_core::fault::Faults;
 use lorimant_core::rack::cut_plan::{CutPlan, StockCut};
 use lorimant_core::wire::Wire;
-use lorimant_core::words::length::{LengthUnit, of_wire};
+use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::scale::of_wire;
 use serde::Deserialize;
 use utoipa::ToSchema;
 

@@ -7,6 +7,7 @@ mod dxf;
 pub(crate) mod finding;
 mod label;
 mod pdf;
+pub(crate) mod rack_read;
 pub(crate) mod rack_tables;
 mod svg;
 pub(crate) mod table;

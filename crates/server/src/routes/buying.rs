@@ -22,8 +22,8 @@ use crate::export::rack_tables::needs_csv;
 use crate::problem::{Body, Problem, understand};
 use crate::state::State;
 use crate::store::batch;
-use crate::store::rack;
 use crate::store::shelf::{Entry, Written};
+use crate::store::{picks, rack};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -127,7 +127,7 @@ async fn how_kept(Shared(state): Shared<State>, Body(wire): Body<Wire>) -> Resul
 async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
     let unit = state.store.workshop().habits.unit;
     let (picks, lots, keepings) =
-        read(state, |c| Ok((rack::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
+        read(state, |c| Ok((picks::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
     let picked: Vec<picked::Picked> = picks.into_iter().map(|one| one.picked).collect();
     let wanted: Vec<(Wire, f64)> =
         picked::by_wire(&picked, &[], unit)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();

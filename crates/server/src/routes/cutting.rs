@@ -25,8 +25,8 @@ use crate::kept::{Kept as _, Pick};
 use crate::problem::{Body, Problem};
 use crate::state::State;
 use crate::store::batch;
-use crate::store::rack;
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
+use crate::store::{picks, rack};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -109,8 +109,8 @@ struct PickedRow {
 #[utoipa::path(get, path = "/api/picks", responses((status = 200, body = Vec<PickedRow>)))]
 async fn list_picks(Shared(state): Shared<State>) -> Result<Json<Vec<PickedRow>>, Problem> {
     let unit = state.store.workshop().habits.unit;
-    let picks = read(&state, rack::picks).await?;
-    let row = |one: rack::PickedEntry| PickedRow {
+    let picks = read(&state, picks::picks).await?;
+    let row = |one: picks::PickedEntry| PickedRow {
         blanks: one
             .picked
             .piece
@@ -132,7 +132,7 @@ async fn pick(
 ) -> Result<(StatusCode, Json<Written<Pick>>), Problem> {
     new.check()?;
     let written = write(&state, move |t| {
-        rack::pickable(t, new.entry, new.pieces_n)?;
+        picks::pickable(t, new.entry, new.pieces_n)?;
         let undo = batch::next(t)?;
         Ok(Written { entry: Shelf::Picks.add(t, undo, &new)?, undo })
     });
@@ -185,7 +185,7 @@ struct Wanted {
 async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Problem> {
     let unit = state.store.workshop().habits.unit;
     let (picks, lots, keepings) =
-        read(&state, |c| Ok((rack::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
+        read(&state, |c| Ok((picks::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
     let picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
     let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
     let wires = picked::by_wire(&picked, &keepings, unit)?;
@@ -245,7 +245,7 @@ async fn book_cuts(
     let booked = write(&state, move |t| {
         let undo = batch::next(t)?;
         rack::book_cuts(t, undo, &cuts.lots, unit)?;
-        let left = rack::take_off_picks(t, undo, &cuts.picks, &cuts.lots, unit)?;
+        let left = picks::take_off_picks(t, undo, &cuts.picks, &cuts.lots, unit)?;
         Ok((undo, left))
     });
     let (undo, left) = booked.await?;

@@ -12,10 +12,11 @@ use utoipa_axum::routes;
 
 use super::{file, made, read, write};
 use crate::document::rack::{LotWithLedger, RackDocument};
-use crate::export::rack_tables::{self as tables, Record};
+use crate::export::rack_read::{Record, read_table};
+use crate::export::rack_tables as tables;
 use crate::problem::{Problem, understand};
 use crate::state::State;
-use crate::store::{batch, rack};
+use crate::store::{batch, carried, rack};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(rack_json)).routes(routes!(rack_table)).routes(routes!(import_rack))
@@ -24,7 +25,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
 /// Everything on the rack as one JSON document, in the published schema.
 #[utoipa::path(get, path = "/api/rack/all.json", responses((status = 200, body = RackDocument)))]
 async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
-    let document = read(&state, rack::document).await?;
+    let document = read(&state, carried::document).await?;
     let bytes = made(move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
     Ok(file("application/json", "lorimant-rack.json", bytes))
 }
@@ -44,11 +45,11 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
             made(move || tables::ledger_csv(&lines)).await?
         }
         "keepings.csv" => {
-            let document = read(&state, rack::document).await?;
+            let document = read(&state, carried::document).await?;
             made(move || tables::keepings_csv(&document.keepings)).await?
         }
         "scrap.csv" => {
-            let document = read(&state, rack::document).await?;
+            let document = read(&state, carried::document).await?;
             made(move || tables::scrap_csv(&document.scrap)).await?
         }
         _ => {
@@ -135,7 +136,7 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
     }
     let mut document = RackDocument::of(vec![], vec![], vec![], vec![]);
     let mut rows = vec![];
-    for row in tables::read_table(text)? {
+    for row in read_table(text)? {
         let place = format!("line {}", row.line);
         let (mut says, mut faults) = (String::new(), vec![]);
         match row.read {
@@ -193,7 +194,7 @@ async fn import_rack(
     }
     let brought = write(&state, move |t| {
         let undo = batch::next(t)?;
-        rack::bring_in(t, undo, &document)?;
+        carried::bring_in(t, undo, &document)?;
         Ok(undo)
     });
     let undo = brought.await.map_err(|problem| at_its_line(problem, &rows))?;

@@ -3,7 +3,7 @@
 use axum::Json;
 use axum::extract::{Query, State as Shared};
 use lorimant_core::words::gauge::MM_PER_INCH;
-use lorimant_core::words::length::{self, Scale};
+use lorimant_core::words::scale::{self, Scale};
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -34,7 +34,7 @@ struct Revisioned {
 
 impl Revisioned {
     fn new(settings: Settings, revision: i64) -> Self {
-        let scales = length::scales(settings.unit).to_vec();
+        let scales = scale::scales(settings.unit).to_vec();
         Self { settings, revision, scales, inch_mm: MM_PER_INCH }
     }
 }

@@ -39,5 +39,15 @@ pub enum StoreError {
     Refused(#[from] Faults),
 }
 
+impl StoreError {
+    /// The same seen from a larger record: what was refused is said at its place there.
+    pub(crate) fn within(self, place: &str) -> Self {
+        match self {
+            Self::Refused(faults) => Self::Refused(faults.within(place)),
+            other => other,
+        }
+    }
+}
+
 /// What reading or writing the file gives.
 pub(crate) type Result<T> = std::result::Result<T, StoreError>;

@@ -2,7 +2,7 @@
 
 use std::collections::HashMap;
 
-use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::scrap::{Cleanliness, ScrapChange};
 use lorimant_core::rack::stock::{Movement, MovementKind};
 use lorimant_core::wire::metal::Metal;
@@ -177,13 +177,7 @@ pub(crate) fn of_batch(t: &Transaction, batch: i64) -> Result<Vec<i64>> {
 /// As [`book`], with what is wrong with each line.
 pub(crate) fn book_all(t: &Transaction, batch: i64, lot: i64, lines: &[Movement]) -> Result<()> {
     for (i, line) in lines.iter().enumerate() {
-        book(t, batch, lot, line).map_err(|error| match error {
-            StoreError::Refused(Faults(found)) => {
-                let place = format!("ledger[{i}]");
-                StoreError::Refused(Faults(found.into_iter().map(|fault| fault.within(&place)).collect()))
-            }
-            other => other,
-        })?;
+        book(t, batch, lot, line).map_err(|error| error.within(&format!("ledger[{i}]")))?;
     }
     Ok(())
 }

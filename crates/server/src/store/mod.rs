@@ -1,8 +1,10 @@
 //! The workshop's data in one SQLite file: one writer, pooled readers, every write one transaction.
 
 pub(crate) mod batch;
+pub(crate) mod carried;
 mod error;
 pub(crate) mod ledger;
+pub(crate) mod picks;
 pub(crate) mod rack;
 mod settings;
 pub(crate) mod shelf;

@@ -1,26 +1,20 @@
 //! What stands on the rack: lots with what is left of them, how wires are kept, what is picked to be made.
 
-use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::piece::Piece;
-use lorimant_core::rack::cut_plan::picked::{Picked, remaining};
 use lorimant_core::rack::stock::StockKind;
-use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
+use lorimant_core::rack::stock::booking::LotCut;
 use lorimant_core::rack::stock::buying::Keeping;
-use lorimant_core::rack::stock::scrap::ScrapChange;
 use lorimant_core::rack::stock::{Lot, Movement, Standing};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::Metal;
 use lorimant_core::words::length::LengthUnit;
-use rusqlite::{Connection, OptionalExtension as _, Transaction};
+use rusqlite::{Connection, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::error::{Result, StoreError};
+use super::error::Result;
 use super::ledger::{self, LedgerLine, millimetres};
 use super::settings::settings;
 use super::shelf::{COLUMNS, Edit, Entry, Raw, Shelf};
-use crate::document::rack::{LotWithLedger, NamedPick, RackDocument};
-use crate::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
 
 /// A lot with what is left of it.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -224,38 +218,6 @@ pub(crate) fn book_cuts(t: &Transaction, batch: i64, cuts: &[LotCut], unit: Leng
     Ok(())
 }
 
-/// Takes what was cut off the picks it is for; gives how many pieces of them are still to be cut, where any were
-/// named.
-pub(crate) fn take_off_picks(
-    t: &Transaction,
-    batch: i64,
-    ids: &[i64],
-    cuts: &[LotCut],
-    unit: LengthUnit,
-) -> Result<Option<u64>> {
-    if ids.is_empty() {
-        return Ok(None);
-    }
-    let mut picks: Vec<(Entry<Pick>, Picked)> = vec![];
-    for id in ids {
-        let pick: Entry<Pick> = Shelf::Picks.get(t, *id)?;
-        let (picked, _) = pickable(t, pick.record.entry, pick.record.pieces_n)?;
-        picks.push((pick, picked));
-    }
-    let picked: Vec<Picked> = picks.iter().map(|(_, picked)| picked.clone()).collect();
-    let blanks: Vec<BlanksCut> = cuts.iter().flat_map(|lot| lot.cuts.iter().cloned()).collect();
-    let left = remaining(&picked, &blanks, unit)?;
-    for ((pick, _), left) in picks.iter().zip(&left) {
-        let edit = match left {
-            0 => Edit::Archive(true),
-            left if *left < pick.record.pieces_n => Edit::Replace(Pick { pieces_n: *left, ..pick.record }),
-            _ => continue,
-        };
-        Shelf::Picks.edit(t, batch, pick.id, pick.revision, &edit)?;
-    }
-    Ok(Some(left.iter().map(|n| u64::from(*n)).sum()))
-}
-
 /// How each wire is kept.
 pub(crate) fn keepings(connection: &Connection) -> Result<Vec<Entry<Keeping>>> {
     Shelf::Keepings.all(connection)
@@ -274,127 +236,6 @@ pub(crate) fn keep(t: &Transaction, batch: i64, keeping: &Keeping) -> Result<Ent
         }
         None => Shelf::Keepings.add(t, batch, keeping),
     }
-}
-
-/// A pick with what it stands for.
-#[derive(Debug, Clone)]
-pub(crate) struct PickedEntry {
-    /// The pick.
-    pub pick: Entry<Pick>,
-    /// What it is called and what is made.
-    pub picked: Picked,
-    /// The plan or pattern in a sentence.
-    pub sentence: String,
-}
-
-/// A kept plan or pattern, made so many times.
-pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Result<(Picked, String)> {
-    let sql = "SELECT shelf FROM entries WHERE id = ?1 AND shelf IN ('plan', 'pattern')";
-    let shelf: Option<String> =
-        connection.prepare_cached(sql)?.query_row([entry], |row| row.get(0)).optional()?;
-    match shelf.as_deref() {
-        Some("plan") => {
-            let kept: Entry<KeptPlan> = Shelf::Plans.get(connection, entry)?;
-            let (record, piece) = (kept.record.clone(), Piece::Rings(kept.record.request));
-            Ok(picked_as(record.name, piece.with_count(pieces_n)))
-        }
-        Some(_) => {
-            let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
-            let (record, piece) = (kept.record.clone(), Piece::Finding(kept.record.request));
-            Ok(picked_as(record.name, piece.with_count(pieces_n)))
-        }
-        None => {
-            let said = format!("There is no kept plan or pattern number {entry} to pick.");
-            Err(StoreError::Refused(Fault::new("entry", said).into()))
-        }
-    }
-}
-
-/// What is picked with its sentence.
-fn picked_as(what: String, piece: Piece) -> (Picked, String) {
-    let sentence = piece.sentence(LengthUnit::Mm);
-    (Picked { what, piece }, sentence)
-}
-
-/// What is picked, in the order it was picked.
-pub(crate) fn picks(connection: &Connection) -> Result<Vec<PickedEntry>> {
-    let picks: Vec<Entry<Pick>> = Shelf::Picks.all(connection)?;
-    picks
-        .into_iter()
-        .map(|pick| {
-            let (picked, sentence) = pickable(connection, pick.record.entry, pick.record.pieces_n)?;
-            Ok(PickedEntry { pick, picked, sentence })
-        })
-        .collect()
-}
-
-/// Everything on the rack, to be taken out.
-pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
-    let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
-    let lots = lots.into_iter().map(|entry| {
-        Ok(LotWithLedger { ledger: ledger::standing_lines(connection, entry.id)?, lot: entry.record })
-    });
-    let scrap = ledger::piles(connection)?.into_iter().map(|(metal, cleanliness, mass_g)| ScrapChange {
-        metal,
-        cleanliness,
-        mass_g,
-        note: String::new(),
-    });
-    let picks = picks(connection)?
-        .into_iter()
-        .map(|one| NamedPick { name: one.picked.what, pieces_n: one.pick.record.pieces_n });
-    let keepings = keepings(connection)?.into_iter().map(|entry| entry.record);
-    Ok(RackDocument::of(lots.collect::<Result<_>>()?, keepings.collect(), scrap.collect(), picks.collect()))
-}
-
-/// Brings a whole document in.
-pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> Result<()> {
-    let placed = |place: String| {
-        move |error| match error {
-            StoreError::Refused(Faults(found)) => {
-                StoreError::Refused(Faults(found.into_iter().map(|fault| fault.within(&place)).collect()))
-            }
-            other => other,
-        }
-    };
-    for (i, one) in document.lots.iter().enumerate() {
-        receive(t, batch, &one.lot, &one.ledger).map_err(placed(format!("lots[{i}]")))?;
-    }
-    for keeping in &document.keepings {
-        keep(t, batch, keeping)?;
-    }
-    for (i, change) in document.scrap.iter().enumerate() {
-        ledger::book_scrap(t, batch, change).map_err(placed(format!("scrap[{i}]")))?;
-    }
-    for (i, one) in document.movements.iter().enumerate() {
-        let named = "SELECT id FROM entries WHERE shelf = 'lot' AND archived = 0 AND name = ?1";
-        let ids: Vec<i64> = t
-            .prepare_cached(named)?
-            .query_map([&one.lot], |row| row.get(0))?
-            .collect::<rusqlite::Result<_>>()?;
-        let [id] = ids.as_slice() else {
-            let shown: String = one.lot.chars().take(60).collect();
-            let said = match ids.len() {
-                0 => format!("There is no lot “{shown}” on the rack."),
-                n => format!("{n} lots are called “{shown}”: give them different names first."),
-            };
-            return Err(StoreError::Refused(Fault::new(format!("movements[{i}].lot"), said).into()));
-        };
-        ledger::book(t, batch, *id, &one.line).map_err(placed(format!("movements[{i}].line")))?;
-    }
-    for (i, pick) in document.picks.iter().enumerate() {
-        let sql = "SELECT id FROM entries WHERE shelf IN ('plan', 'pattern') AND archived = 0 AND name = ?1 \
-                   ORDER BY updated_at DESC";
-        let entry = t.query_row(sql, [&pick.name], |row| row.get(0)).optional()?.ok_or_else(|| {
-            let shown: String = pick.name.chars().take(80).collect();
-            let said = format!("There is no kept plan or pattern “{shown}” to pick.");
-            StoreError::Refused(Fault::new(format!("picks[{i}].name"), said).into())
-        })?;
-        let pick = Pick { entry, pieces_n: pick.pieces_n };
-        pick.check().map_err(StoreError::Refused).map_err(placed(format!("picks[{i}]")))?;
-        Shelf::Picks.add(t, batch, &pick)?;
-    }
-    Ok(())
 }
 
 /// Every line of the ledger with the name of its lot, lot by lot, oldest first.

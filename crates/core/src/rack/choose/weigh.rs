@@ -219,34 +219,9 @@ impl ChooseRequest {
         let percent = |share: f64| shown(100.0 * share, 0);
         Some(match point {
             Point::Load if !duty.bears() => return None,
-            Point::Load => {
-                let gf = measured.holds_n / GRAVITY * 1000.0;
-                let holds = format!(
-                    "Opens at about {} N ({} gf) as made, {} N after the barrel",
-                    shown(measured.holds_n, 1),
-                    shown(gf, 0),
-                    shown(measured.holds_hardened_n, 1)
-                );
-                match (self.bears_n, miss) {
-                    (n, _) if n <= 0.0 => format!("{holds}."),
-                    (n, m) if m <= 0.0 => format!("{holds}: more than the {} N asked for.", shown(n, 1)),
-                    (n, m) if m <= 0.3 => {
-                        format!("{holds}: the {} N asked for only once it is hardened.", shown(n, 1))
-                    }
-                    (n, _) => format!("{holds}: less than the {} N asked for.", shown(n, 1)),
-                }
-            }
+            Point::Load => self.load_told(miss, measured),
             Point::Ear if self.worn(duty) != Worn::Ear => return None,
-            Point::Ear => {
-                let (least, most) = PIERCING_MM;
-                let fits = (least..=most).contains(&wire.size_mm);
-                let size = shown(wire.size_mm, 2);
-                if fits {
-                    format!("{size} mm goes through usual piercings, {least} to {most} mm.")
-                } else {
-                    format!("{size} mm is outside what usual piercings take, {least} to {most} mm.")
-                }
-            }
+            Point::Ear => ear_told(wire),
             Point::Skin if miss <= 0.0 => return None,
             Point::Skin if wire.metal.figures().stains => "Stains skin.".to_owned(),
             Point::Skin => "Its skin is thin: polish and solder gently.".to_owned(),
@@ -272,16 +247,7 @@ impl ChooseRequest {
                 format!("Springs back {} % when let go.", shown(100.0 * (1.0 - measured.springback_ratio), 1))
             }
             Point::Temper if miss <= 0.0 => return None,
-            Point::Temper => match wire.temper {
-                _ if wire.metal.figures().tires => {
-                    "Too soft to hold, and tires when bent to and fro.".to_owned()
-                }
-                Temper::Soft if wire.metal.figures().stays_soft => {
-                    "Stays soft unless it is worked hard.".to_owned()
-                }
-                Temper::Soft => "Soft: it must be worked hard afterwards, or it opens.".to_owned(),
-                temper => format!("Sold {temper}, it fights and marks; hardly anything here wants it."),
-            },
+            Point::Temper => temper_told(wire),
             Point::Looks => {
                 let ratio = wire.size_mm / duty.drawn_mm;
                 if (ratio - 1.0).abs() < 0.02 {
@@ -301,6 +267,23 @@ impl ChooseRequest {
                 }
             }
         })
+    }
+
+    /// What it holds, against what is asked for.
+    fn load_told(&self, miss: f64, measured: &Measured) -> String {
+        let holds = format!(
+            "Opens at about {} N ({} gf) as made, {} N after the barrel",
+            shown(measured.holds_n, 1),
+            shown(measured.holds_n / GRAVITY * 1000.0, 0),
+            shown(measured.holds_hardened_n, 1)
+        );
+        let asked = shown(self.bears_n, 1);
+        match (self.bears_n, miss) {
+            (n, _) if n <= 0.0 => format!("{holds}."),
+            (_, m) if m <= 0.0 => format!("{holds}: more than the {asked} N asked for."),
+            (_, m) if m <= 0.3 => format!("{holds}: the {asked} N asked for only once it is hardened."),
+            _ => format!("{holds}: less than the {asked} N asked for."),
+        }
     }
 
     /// Both answers to the questions on which makers differ, in this wire's figures.
@@ -350,5 +333,25 @@ impl ChooseRequest {
             }
         }
         schools
+    }
+}
+
+fn ear_told(wire: &Wire) -> String {
+    let (least, most) = PIERCING_MM;
+    let size = shown(wire.size_mm, 2);
+    if (least..=most).contains(&wire.size_mm) {
+        format!("{size} mm goes through usual piercings, {least} to {most} mm.")
+    } else {
+        format!("{size} mm is outside what usual piercings take, {least} to {most} mm.")
+    }
+}
+
+fn temper_told(wire: &Wire) -> String {
+    let figures = wire.metal.figures();
+    match wire.temper {
+        _ if figures.tires => "Too soft to hold, and tires when bent to and fro.".to_owned(),
+        Temper::Soft if figures.stays_soft => "Stays soft unless it is worked hard.".to_owned(),
+        Temper::Soft => "Soft: it must be worked hard afterwards, or it opens.".to_owned(),
+        temper => format!("Sold {temper}, it fights and marks; hardly anything here wants it."),
     }
 }

@@ -1,6 +1,7 @@
 //! Small cases, tried out in full: every way that is not a copy of another and could still be better.
 
-use super::{CutRequest, SLACK_MM, Score};
+use super::score::Score;
+use super::{CutRequest, SLACK_MM};
 
 /// Most ways of placing blanks that are tried out.
 const MOST_WAYS: f64 = 300_000.0;

@@ -9,14 +9,15 @@
 mod exact;
 mod fill;
 pub mod picked;
+mod score;
 mod search;
+mod written;
 
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
 use crate::rack::stock::StockKind;
-use crate::tool::cutting::CAUTION;
-use crate::words::length::{LengthUnit, exactly, said, shown};
+use crate::words::length::LengthUnit;
 
 /// A piece of wire that can be cut from.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -198,29 +199,6 @@ impl CutPlan {
         }
         faults.into_result()
     }
-
-    /// What it comes to, in a sentence, in the unit read first.
-    fn said(&self, unit: LengthUnit) -> String {
-        let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
-        let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
-        let pieces = if self.stock.len() == 1 { "piece" } else { "pieces" };
-        let made = match short {
-            0 => "everything is made".to_owned(),
-            1 => "1 is short".to_owned(),
-            n => format!("{n} are short"),
-        };
-        let near = if self.optimal {
-            "no plan does better".to_owned()
-        } else {
-            format!("at most {} % more wire than any plan must use", shown((100.0 * self.gap).max(0.01), 2))
-        };
-        let blanks = if blanks == 1 { "1 blank".to_owned() } else { format!("{blanks} blanks") };
-        format!(
-            "{blanks} from {} {pieces}: {made}, {} is scrap; {near}.",
-            self.stock.len(),
-            said(self.scrap_mm, unit)
-        )
-    }
 }
 
 impl CutRequest {
@@ -317,161 +295,6 @@ impl CutRequest {
     fn room(&self, stock: usize) -> f64 {
         (self.stock[stock].length_mm - self.trim_mm).max(0.0)
     }
-
-    fn plan(&self, found: &Found, unit: LengthUnit) -> CutPlan {
-        let mut stock: Vec<StockCut> = found
-            .counts
-            .iter()
-            .enumerate()
-            .filter(|(_, counts)| counts.iter().any(|n| *n > 0))
-            .map(|(i, counts)| self.cut(i, counts, unit))
-            .collect();
-        // Rests are used up first at the bench, then the longest of what is whole.
-        stock.sort_by(|a, b| {
-            (a.kind != StockKind::Offcut, b.length_mm)
-                .partial_cmp(&(b.kind != StockKind::Offcut, a.length_mm))
-                .unwrap_or(std::cmp::Ordering::Equal)
-        });
-        let short: Vec<Short> = self
-            .demand
-            .iter()
-            .enumerate()
-            .filter_map(|(d, demand)| {
-                let made: u32 = found.counts.iter().map(|counts| counts[d]).sum();
-                let n = demand.n - made;
-                (n > 0).then(|| Short {
-                    demand: demand.id.clone(),
-                    n,
-                    length_mm: f64::from(n) * self.takes(d),
-                })
-            })
-            .collect();
-        let mut offcuts_mm: Vec<f64> = stock.iter().map(|cut| cut.offcut_mm).filter(|mm| *mm > 0.0).collect();
-        offcuts_mm.sort_by(|a, b| b.total_cmp(a));
-        let scrap_mm: f64 = stock.iter().map(|cut| cut.scrap_mm).sum();
-        let made_mm: f64 =
-            stock.iter().flat_map(|s| &s.cuts).map(|cut| f64::from(cut.n) * cut.length_mm).sum();
-        let used_mm = made_mm + scrap_mm;
-        let lower_bound_mm = self.lower_bound(found).min(used_mm);
-        let gap = if lower_bound_mm > 0.0 { used_mm / lower_bound_mm - 1.0 } else { 0.0 };
-        let (optimal, sentence, caution) = (found.optimal, String::new(), CAUTION.to_owned());
-        let plan = CutPlan {
-            stock,
-            scrap_mm,
-            offcuts_mm,
-            short,
-            used_mm,
-            lower_bound_mm,
-            gap,
-            optimal,
-            sentence,
-            caution,
-        };
-        CutPlan { sentence: plan.said(unit), ..plan }
-    }
-
-    /// Blanks and their kerfs, and one trim for each of the fewest pieces of stock that hold them.
-    fn lower_bound(&self, found: &Found) -> f64 {
-        let taken: f64 = (0..self.demand.len())
-            .map(|d| {
-                let made: u32 = found.counts.iter().map(|counts| counts[d]).sum();
-                f64::from(made) * self.takes(d)
-            })
-            .sum();
-        let mut rooms: Vec<f64> = (0..self.stock.len()).map(|s| self.room(s)).collect();
-        rooms.sort_by(|a, b| b.total_cmp(a));
-        let (mut held, mut trims) = (0.0, 0.0);
-        for room in rooms {
-            if held >= taken - SLACK_MM {
-                break;
-            }
-            held += room;
-            trims += self.trim_mm;
-        }
-        taken + trims
-    }
-
-    fn cut(&self, stock: usize, counts: &[u32], unit: LengthUnit) -> StockCut {
-        let piece = &self.stock[stock];
-        let mut cuts: Vec<Cut> = counts
-            .iter()
-            .zip(&self.demand)
-            .filter(|(n, _)| **n > 0)
-            .map(|(n, demand)| Cut { demand: demand.id.clone(), length_mm: demand.length_mm, n: *n })
-            .collect();
-        cuts.sort_by(|a, b| b.length_mm.total_cmp(&a.length_mm));
-        let (scrap_mm, offcut_mm) = self.left(stock, counts);
-        // Several of one length are cut by the first of them: it is measured, the others are held to it.
-        let each = |cut: &Cut| match (exactly(cut.length_mm, unit), cut.n) {
-            (length, 1) => format!("one at {length} ({})", cut.demand),
-            (length, n) => format!("the template at {length} and {} more by it ({})", n - 1, cut.demand),
-        };
-        let each: Vec<String> = cuts.iter().map(each).collect();
-        let rest = if offcut_mm > 0.0 {
-            let stays =
-                if piece.kind == StockKind::Spool { "stays on the spool" } else { "is left as a rest" };
-            format!(" {} {stays}.", said(offcut_mm, unit))
-        } else {
-            String::new()
-        };
-        let text =
-            format!("Flush the end; cut {}.{rest} {} is scrap.", each.join(", then "), said(scrap_mm, unit));
-        StockCut {
-            stock: piece.id.clone(),
-            kind: piece.kind,
-            length_mm: piece.length_mm,
-            cuts,
-            scrap_mm,
-            offcut_mm,
-            text,
-        }
-    }
-
-    /// What is lost of a piece of stock that is cut so, and what is left of it to use, mm.
-    fn left(&self, stock: usize, counts: &[u32]) -> (f64, f64) {
-        let n: u32 = counts.iter().sum();
-        if n == 0 {
-            return (0.0, 0.0);
-        }
-        let blanks: f64 = counts.iter().zip(&self.demand).map(|(n, d)| f64::from(*n) * d.length_mm).sum();
-        let kerfs = f64::from(n) * self.kerf_mm;
-        let length = self.stock[stock].length_mm;
-        let rest = (length - self.trim_mm - kerfs - blanks).max(0.0);
-        if rest >= self.shortest_useful_mm && rest > SLACK_MM {
-            (length - blanks - rest, rest)
-        } else {
-            (length - blanks, 0.0)
-        }
-    }
-
-    /// How good a plan is: less is better, the first difference counts.
-    fn score(&self, counts: &[Vec<u32>]) -> Score {
-        let mut score = Score::default();
-        for (d, demand) in self.demand.iter().enumerate() {
-            let made: u32 = counts.iter().map(|counts| counts[d]).sum();
-            score.0[0] += f64::from(demand.n - made) * demand.length_mm;
-        }
-        for (s, counts) in counts.iter().enumerate() {
-            let n: u32 = counts.iter().sum();
-            if n == 0 {
-                continue;
-            }
-            let (scrap, rest) = self.left(s, counts);
-            if self.stock[s].kind == StockKind::Offcut {
-                // Its trim and kerfs are the price of using it at all.
-                score.0[2] += scrap - self.trim_mm.min(self.stock[s].length_mm) - f64::from(n) * self.kerf_mm;
-            } else {
-                score.0[1] += self.stock[s].length_mm - rest;
-            }
-            score.0[3] += f64::from(u8::from(rest > 0.0));
-        }
-        score
-    }
-
-    /// Whether nothing can be better than this score: everything made without whole stock, all of each rest used.
-    fn cannot_be_beaten(&self, score: &Score) -> bool {
-        score.0.iter().all(|part| *part <= SLACK_MM)
-    }
 }
 
 /// Lengths that differ by less are the same, mm.
@@ -481,21 +304,6 @@ const SLACK_MM: f64 = 1e-6;
 struct Found {
     counts: Vec<Vec<u32>>,
     optimal: bool,
-}
-
-/// Short, off whole stock, unused of rests (mm each), and the number of rests left.
-#[derive(Debug, Clone, Copy, PartialEq, Default)]
-struct Score([f64; 4]);
-
-impl Score {
-    fn better_than(&self, other: &Self) -> bool {
-        for (a, b) in self.0.iter().zip(&other.0) {
-            if (a - b).abs() > SLACK_MM {
-                return a < b;
-            }
-        }
-        false
-    }
 }
 
 fn named_once<'a>(field: &str, ids: impl Iterator<Item = &'a str>, faults: &mut Faults) {

@@ -1,7 +1,8 @@
 //! Larger cases: pieces of stock filled one after another in many orders, the best kept.
 
 use super::fill::{Item, Leave, fill};
-use super::{CutRequest, Found, Progress, SLACK_MM, Score, StockKind};
+use super::score::Score;
+use super::{CutRequest, Found, Progress, SLACK_MM, StockKind};
 
 /// Orders tried at the most.
 const MOST_ORDERS: usize = 24;

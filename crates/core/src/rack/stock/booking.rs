@@ -6,7 +6,8 @@ use super::Lot;
 use super::scrap::{Cleanliness, ScrapChange};
 use super::{Movement, MovementKind, StockKind, both_ways};
 use crate::fault::{Fault, Faults, Span};
-use crate::words::length::{LengthUnit, exactly, of_wire, said};
+use crate::words::length::{LengthUnit, exactly, said};
+use crate::words::scale::of_wire;
 
 /// Blanks of one length cut from a lot.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]

@@ -6,7 +6,8 @@ use serde::{Deserialize, Serialize};
 use super::check_money;
 use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
-use crate::words::length::{LengthUnit, of_wire};
+use crate::words::length::LengthUnit;
+use crate::words::scale::of_wire;
 
 /// How one wire is kept on the rack.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]

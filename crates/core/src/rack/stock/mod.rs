@@ -5,17 +5,18 @@
 
 pub mod booking;
 pub mod buying;
+mod movement;
 pub mod scale;
 pub mod scrap;
 
+pub use movement::{Movement, MovementKind};
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
-use crate::reading::field::{self, Amount};
 use crate::wire::Wire;
-use crate::words::length::{Habits, LengthUnit, shown};
-use crate::words::{self, quoted, words};
+use crate::words::length::{LengthUnit, shown};
+use crate::words::{self, words};
 
 words! {
     /// What a piece of stock is.
@@ -43,24 +44,6 @@ words! {
     }
 }
 
-words! {
-    /// Why the length of a lot changed.
-    pub enum MovementKind ("kind of movement") {
-        /// Came in.
-        Bought = "bought", "bought";
-        /// Cut into blanks.
-        Cut = "cut", "cut";
-        /// Trimmed flush, or lost to the blade.
-        Trimmed = "trimmed", "trimmed";
-        /// Used up in a trial.
-        Tried = "tried", "tried";
-        /// Thrown to scrap.
-        Scrapped = "scrapped", "scrapped";
-        /// Found to be more or less than was thought; set apart as a lot of its own.
-        Corrected = "corrected", "corrected";
-    }
-}
-
 impl Surface {
     /// Whether a skin of another metal lies on the wire, whose share of the weight can be said.
     ///
@@ -74,121 +57,8 @@ impl Surface {
     }
 }
 
-impl MovementKind {
-    /// Checks that a change of length goes the way its kind does.
-    ///
-    /// ```
-    /// use lorimant_core::rack::stock::MovementKind;
-    ///
-    /// assert!(MovementKind::Cut.check(-120.0).is_ok());
-    /// assert!(MovementKind::Cut.check(120.0).is_err(), "what is cut goes out");
-    /// assert!(MovementKind::Corrected.check(120.0).is_ok());
-    /// ```
-    ///
-    /// # Errors
-    /// A fault at `length_mm`: bought wire comes in, everything else but a correction goes out.
-    pub fn check(self, length_mm: f64) -> Result<(), Fault> {
-        LENGTH.check("length_mm", length_mm.abs())?;
-        match self {
-            Self::Bought if length_mm < 0.0 => {
-                Err(Fault::new("length_mm", "Bought wire comes in: give its length without a minus."))
-            }
-            Self::Cut | Self::Trimmed | Self::Tried | Self::Scrapped if length_mm > 0.0 => Err(Fault::new(
-                "length_mm",
-                format!("Wire that was {self} goes out: its change of length is negative."),
-            )),
-            _ => Ok(()),
-        }
-    }
-}
-
-impl Movement {
-    /// What a maker books, as typed: an amount by length or weight, whose way its kind says. Only a correction
-    /// goes either way, and says which by its sign: `-120 mm`, `+2 g`.
-    ///
-    /// ```
-    /// use lorimant_core::rack::stock::{Movement, MovementKind};
-    /// use lorimant_core::wire::Wire;
-    /// use lorimant_core::wire::metal::{Metal, Temper};
-    /// use lorimant_core::words::length::Habits;
-    ///
-    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
-    /// let read = |kind, text| Movement::typed(kind, text, "", &wire, Habits::default());
-    /// assert_eq!(read(MovementKind::Tried, "120 mm").unwrap().length_mm, -120.0);
-    /// assert_eq!(read(MovementKind::Corrected, "+120 mm").unwrap().length_mm, 120.0);
-    /// assert!(read(MovementKind::Bought, "-120 mm").is_err());
-    /// ```
-    ///
-    /// # Errors
-    /// A fault at `typed` where it cannot be read or has a sign its kind does not take; else as [`Self::check`].
-    pub fn typed(
-        kind: MovementKind,
-        text: &str,
-        note: &str,
-        wire: &Wire,
-        habits: Habits,
-    ) -> Result<Self, Faults> {
-        let text = text.trim();
-        let (sign, amount) = match text.strip_prefix(['-', '−']) {
-            Some(rest) => (-1.0, rest),
-            None => (1.0, text.strip_prefix('+').unwrap_or(text)),
-        };
-        let fault = |said: String| Fault::new("typed", said);
-        let way = match kind {
-            MovementKind::Corrected => sign,
-            _ if sign < 0.0 => {
-                let said = format!(
-                    "Wire that was {kind} goes one way only: write {} without a sign.",
-                    quoted(amount)
-                );
-                return Err(fault(said).into());
-            }
-            MovementKind::Bought => 1.0,
-            _ => -1.0,
-        };
-        let (length_mm, mass_g) = match field::amount(amount, habits).map_err(fault)? {
-            Amount::Length(mm) => (Some(mm), None),
-            Amount::Mass(grams) => (None, Some(grams)),
-        };
-        let (mm, _) =
-            both_ways(wire, length_mm, mass_g).map_err(|found| Fault { field: "typed".into(), ..found })?;
-        let line = Self { kind, length_mm: way * (mm * 1e3).round() / 1e3, note: note.to_owned() };
-        line.check().map(|()| line)
-    }
-}
-
+/// Lengths a lot or a line of its ledger may have.
 const LENGTH: Span = Span { noun: "length", unit: " mm", least: 0.001, most: 10_000_000.0 };
-
-/// A line of the ledger: why the length of a lot changes, by how much, and what for.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-#[serde(deny_unknown_fields)]
-pub struct Movement {
-    /// Why.
-    pub kind: MovementKind,
-    /// Change of length, mm; negative where wire goes out.
-    pub length_mm: f64,
-    /// What for, at most 200 characters.
-    #[serde(default)]
-    pub note: String,
-}
-
-impl Movement {
-    /// Checks it.
-    ///
-    /// # Errors
-    /// Faults at `length_mm` (no length, too long, the wrong way for its kind) and `note`.
-    pub fn check(&self) -> Result<(), Faults> {
-        let mut faults = Faults::none();
-        faults.keep(self.kind.check(self.length_mm));
-        if self.note.chars().count() > 200 {
-            faults.add(
-                Fault::new("note", "The note is too long; at most 200 characters are kept.").limit(200.0),
-            );
-        }
-        faults.into_result()
-    }
-}
 
 /// What there is of a lot, in every way it is counted.
 #[derive(Debug, Clone, PartialEq, Serialize)]

@@ -5,8 +5,9 @@ use serde::Serialize;
 use super::{Lot, Movement, MovementKind};
 use crate::fault::{Fault, Span};
 use crate::wire::SIZE_SPREAD;
-use crate::words::length::{LengthUnit, of_wire, shown};
+use crate::words::length::{LengthUnit, shown};
 use crate::words::mass;
+use crate::words::scale::of_wire;
 
 /// A grain, as scales name it; elsewhere `gr` is a gram.
 const GRAIN: (&str, f64) = ("gr", 0.064_798_91);

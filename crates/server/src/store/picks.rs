@@ -1,0 +1,96 @@
+//! What is picked to be made.
+
+use lorimant_core::fault::Fault;
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::cut_plan::picked::{Picked, remaining};
+use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
+use lorimant_core::words::length::LengthUnit;
+use rusqlite::{Connection, OptionalExtension as _, Transaction};
+
+use super::error::{Result, StoreError};
+use super::shelf::{Edit, Entry, Shelf};
+use crate::kept::{KeptPattern, KeptPlan, Pick};
+
+/// A pick with what it stands for.
+#[derive(Debug, Clone)]
+pub(crate) struct PickedEntry {
+    /// The pick.
+    pub pick: Entry<Pick>,
+    /// What it is called and what is made.
+    pub picked: Picked,
+    /// The plan or pattern in a sentence.
+    pub sentence: String,
+}
+
+/// A kept plan or pattern, made so many times.
+pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Result<(Picked, String)> {
+    let sql = "SELECT shelf FROM entries WHERE id = ?1 AND shelf IN ('plan', 'pattern')";
+    let shelf: Option<String> =
+        connection.prepare_cached(sql)?.query_row([entry], |row| row.get(0)).optional()?;
+    match shelf.as_deref() {
+        Some("plan") => {
+            let kept: Entry<KeptPlan> = Shelf::Plans.get(connection, entry)?;
+            let (record, piece) = (kept.record.clone(), Piece::Rings(kept.record.request));
+            Ok(picked_as(record.name, piece.with_count(pieces_n)))
+        }
+        Some(_) => {
+            let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
+            let (record, piece) = (kept.record.clone(), Piece::Finding(kept.record.request));
+            Ok(picked_as(record.name, piece.with_count(pieces_n)))
+        }
+        None => {
+            let said = format!("There is no kept plan or pattern number {entry} to pick.");
+            Err(StoreError::Refused(Fault::new("entry", said).into()))
+        }
+    }
+}
+
+/// What is picked with its sentence.
+fn picked_as(what: String, piece: Piece) -> (Picked, String) {
+    let sentence = piece.sentence(LengthUnit::Mm);
+    (Picked { what, piece }, sentence)
+}
+
+/// What is picked, in the order it was picked.
+pub(crate) fn picks(connection: &Connection) -> Result<Vec<PickedEntry>> {
+    let picks: Vec<Entry<Pick>> = Shelf::Picks.all(connection)?;
+    picks
+        .into_iter()
+        .map(|pick| {
+            let (picked, sentence) = pickable(connection, pick.record.entry, pick.record.pieces_n)?;
+            Ok(PickedEntry { pick, picked, sentence })
+        })
+        .collect()
+}
+
+/// Takes what was cut off the picks it is for; gives how many pieces of them are still to be cut, where any were
+/// named.
+pub(crate) fn take_off_picks(
+    t: &Transaction,
+    batch: i64,
+    ids: &[i64],
+    cuts: &[LotCut],
+    unit: LengthUnit,
+) -> Result<Option<u64>> {
+    if ids.is_empty() {
+        return Ok(None);
+    }
+    let mut picks: Vec<(Entry<Pick>, Picked)> = vec![];
+    for id in ids {
+        let pick: Entry<Pick> = Shelf::Picks.get(t, *id)?;
+        let (picked, _) = pickable(t, pick.record.entry, pick.record.pieces_n)?;
+        picks.push((pick, picked));
+    }
+    let picked: Vec<Picked> = picks.iter().map(|(_, picked)| picked.clone()).collect();
+    let blanks: Vec<BlanksCut> = cuts.iter().flat_map(|lot| lot.cuts.iter().cloned()).collect();
+    let left = remaining(&picked, &blanks, unit)?;
+    for ((pick, _), left) in picks.iter().zip(&left) {
+        let edit = match left {
+            0 => Edit::Archive(true),
+            left if *left < pick.record.pieces_n => Edit::Replace(Pick { pieces_n: *left, ..pick.record }),
+            _ => continue,
+        };
+        Shelf::Picks.edit(t, batch, pick.id, pick.revision, &edit)?;
+    }
+    Ok(Some(left.iter().map(|n| u64::from(*n)).sum()))
+}
