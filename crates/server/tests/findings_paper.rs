@@ -9,12 +9,13 @@
 )]
 
 mod common;
+mod printed;
 
 use axum::http::StatusCode;
 use common::{Reply, Workshop};
 use dxf::entities::EntityType;
 use hayro::hayro_syntax::Pdf;
-use hayro::{PixmapSettings, RenderCache, RenderSettings};
+use printed::Printed;
 use rstest::rstest;
 use serde_json::{Value, json};
 
@@ -150,23 +151,10 @@ fn runs(width: usize, ink: impl Fn(usize) -> bool) -> Vec<(usize, usize)> {
 #[tokio::test]
 async fn the_pdf_card_is_true_size_when_rasterised() {
     let record = record("round-ring", &json!({ "inside_mm": 20.0 }));
-    let pdf = Pdf::new(file("card-a5.pdf", &record).await.bytes).unwrap();
     let per_mm = 10.0;
-    let scale = (per_mm * 25.4 / 72.0) as f32;
-    let settings = PixmapSettings { x_scale: scale, y_scale: scale, ..PixmapSettings::default() };
-    let interpreter = hayro::hayro_interpret::InterpreterSettings::default();
-    let picture = hayro::render(
-        &pdf.pages()[0],
-        &RenderCache::new(),
-        &interpreter,
-        &RenderSettings::default(),
-        &settings,
-    );
-    let width = usize::from(picture.width());
-    let ink = |x: usize, y: usize| {
-        let pixel = picture.data()[y * width + x];
-        pixel.a > 128 && u32::from(pixel.r) + u32::from(pixel.g) + u32::from(pixel.b) < 750
-    };
+    let picture = Printed::page(&file("card-a5.pdf", &record).await.bytes, per_mm);
+    let width = picture.width_px();
+    let ink = |x: usize, y: usize| picture.darker(x, y, 750);
     // The bar stands 17 mm above the foot.
     let y = ((210.0 - 17.0 + 0.6) * per_mm) as usize;
     let bar = (0..width / 2).filter(|x| ink(*x, y)).count() as f64 / per_mm;

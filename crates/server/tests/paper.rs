@@ -2,11 +2,12 @@
 #![allow(clippy::unwrap_used, clippy::cast_possible_truncation, clippy::cast_sign_loss, missing_docs)]
 
 mod common;
+mod printed;
 
 use axum::http::StatusCode;
 use common::{Reply, Workshop};
 use hayro::hayro_syntax::Pdf;
-use hayro::{PixmapSettings, RenderCache, RenderSettings};
+use printed::Printed;
 use rstest::rstest;
 use serde_json::{Value, json};
 
@@ -63,28 +64,14 @@ async fn pdf_pages_have_their_true_size(#[case] name: &str, #[case] width: f64, 
 
 #[tokio::test]
 async fn the_check_bar_of_the_pdf_is_fifty_millimetres() {
-    let pdf = Pdf::new(file("cut-sheet.pdf").await.bytes).unwrap();
     let per_mm = 10.0;
-    let scale = (per_mm * 25.4 / 72.0) as f32;
-    let settings = PixmapSettings { x_scale: scale, y_scale: scale, ..PixmapSettings::default() };
-    let page = &pdf.pages()[0];
-    let picture = hayro::render(
-        page,
-        &RenderCache::new(),
-        &hayro::hayro_interpret::InterpreterSettings::default(),
-        &RenderSettings::default(),
-        &settings,
-    );
-    let dark = |x: usize, y: usize| {
-        let pixel = picture.data()[y * usize::from(picture.width()) + x];
-        pixel.a > 128 && u32::from(pixel.r) + u32::from(pixel.g) + u32::from(pixel.b) < 240
-    };
+    let picture = Printed::page(&file("cut-sheet.pdf").await.bytes, per_mm);
     // The bars stand at 278 to 279.2 mm from the top.
     let y = (278.6 * per_mm) as usize;
     let mut runs = vec![];
     let mut start = None;
-    for x in 0..usize::from(picture.width()) {
-        match (dark(x, y), start) {
+    for x in 0..picture.width_px() {
+        match (picture.darker(x, y, 240), start) {
             (true, None) => start = Some(x),
             (false, Some(from)) => {
                 runs.push((x - from) as f64 / per_mm);

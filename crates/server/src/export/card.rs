@@ -188,16 +188,12 @@ impl Card {
 
 /// What a label says of a finding.
 fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
-    let wire = &of.pattern.request.wire;
     let form = &of.worked.form;
     let jaw =
         form.marks.iter().find_map(|mark| Some(format!("{} {:.1} mm from the tip", mark.tool, mark.jaw_mm?)));
     let marks: Vec<String> = form.marks.iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
     vec![
-        (
-            "wire",
-            format!("{} {}, {} {}", wire.temper, wire.metal, wire.section, wire.size_shown(LengthUnit::Mm)),
-        ),
+        ("wire", of.pattern.request.wire.shown(LengthUnit::Mm)),
         ("pattern", of.pattern.request.kind.0.name.to_owned()),
         ("each blank", format!("{:.1} mm", form.blank_mm)),
         ("marks", marks.join(", ")),

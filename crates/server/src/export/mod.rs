@@ -11,6 +11,7 @@ pub(crate) mod rack_read;
 pub(crate) mod rack_tables;
 mod svg;
 pub(crate) mod table;
+mod typeset;
 
 use lorimant_core::ring::RingRequest;
 use lorimant_core::ring::sheet::{Sheet, Worked};

@@ -6,12 +6,14 @@ use anyhow::anyhow;
 use svg2pdf::usvg::{self, fontdb};
 use svg2pdf::{ConversionOptions, PageOptions};
 
+use super::typeset;
+
 /// The type that ships with the program; no font of the machine is used.
 static FONTS: LazyLock<Arc<fontdb::Database>> = LazyLock::new(|| {
     let mut fonts = fontdb::Database::new();
-    fonts.load_font_data(include_bytes!("../../fonts/Alegreya-Regular.ttf").to_vec());
-    fonts.load_font_data(include_bytes!("../../fonts/AlegreyaSans-Regular.ttf").to_vec());
-    fonts.load_font_data(include_bytes!("../../fonts/AlegreyaSans-Bold.ttf").to_vec());
+    for face in [typeset::REGULAR_SERIF, typeset::REGULAR_SANS, typeset::BOLD_SANS] {
+        fonts.load_font_data(face.to_vec());
+    }
     Arc::new(fonts)
 });
 

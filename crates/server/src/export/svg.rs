@@ -4,6 +4,8 @@ use std::fmt::Write as _;
 
 use lorimant_core::drawing::{Anchor, Dimension, Drawing, Place, Role};
 
+use super::typeset::wrapped;
+
 pub(super) const INK: &str = "#22262b";
 pub(super) const QUIET: &str = "#5c626a";
 const HAIRLINE: &str = "#b5afa2";
@@ -45,6 +47,9 @@ impl Type {
     }
 }
 
+/// From line to line, in sizes of the type.
+pub(super) const LEADING: f64 = 1.32;
+
 /// A page being drawn.
 pub(super) struct Page {
     body: String,
@@ -73,10 +78,15 @@ impl Page {
 
     /// A text of several lines; gives the y of the line after the last.
     pub fn paragraph(&mut self, x: f64, y: f64, set: Type, width: f64, text: &str) -> f64 {
+        self.lines(x, y, set, &wrapped(set, text, width))
+    }
+
+    /// Lines below each other; gives the y of the line after the last.
+    pub fn lines(&mut self, x: f64, y: f64, set: Type, lines: &[String]) -> f64 {
         let mut line_y = y;
-        for line in wrapped(text, width, set.size) {
-            self.text(x, line_y, set, &line);
-            line_y += set.size * 1.32;
+        for line in lines {
+            self.text(x, line_y, set, line);
+            line_y += set.size * LEADING;
         }
         line_y
     }
@@ -254,25 +264,4 @@ fn escaped(text: &str) -> String {
             c => c.to_string(),
         })
         .collect()
-}
-
-/// Lines of at most about a width in mm, by the shipped type's mean letter width of 0.46 em.
-pub(super) fn wrapped(text: &str, width: f64, size: f64) -> Vec<String> {
-    #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "a page's width in letters")]
-    let most = (width / (size * 0.46)).max(8.0) as usize;
-    let mut lines: Vec<String> = vec![];
-    let mut line = String::new();
-    for word in text.split_whitespace() {
-        if !line.is_empty() && line.chars().count() + 1 + word.chars().count() > most {
-            lines.push(std::mem::take(&mut line));
-        }
-        if !line.is_empty() {
-            line.push(' ');
-        }
-        line.extend(word.chars().take(most));
-    }
-    if !line.is_empty() {
-        lines.push(line);
-    }
-    lines
 }
