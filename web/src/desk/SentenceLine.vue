@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Phrase } from '../api/client'
 import WordEditor from './WordEditor.vue'
-import type { Desk, Word } from './desk'
+import type { Desk, MoreOfWord, Word } from './desk'
 
 const props = defineProps<{
   desk: Desk<R>
@@ -13,12 +13,7 @@ const props = defineProps<{
 }>()
 defineSlots<{
   /** What else an editor offers for a word. */
-  default(more: {
-    slotName: string
-    from: R
-    readMm: number | null
-    choose: (request: R) => Promise<void>
-  }): unknown
+  default(more: MoreOfWord<R>): unknown
 }>()
 
 const editing = ref<{ slot: string; now: string; at: HTMLElement; typed: string; from: R } | null>(null)

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import PaperField from '../shared/PaperField.vue'
 import { api, data, faultsOf, type Fault } from '../api/client'
-import type { Choice, Desk, Word } from './desk'
+import type { Choice, Desk, MoreOfWord, Word } from './desk'
 
 const props = defineProps<{
   desk: Desk<R>
@@ -18,12 +18,7 @@ const props = defineProps<{
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ closed: [] }>()
 defineSlots<{
-  default(more: {
-    slotName: string
-    from: R
-    readMm: number | null
-    choose: (request: R) => Promise<void>
-  }): unknown
+  default(more: MoreOfWord<R>): unknown
 }>()
 
 const text = ref(props.typed)

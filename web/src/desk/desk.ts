@@ -262,3 +262,13 @@ export interface Word {
   /** A sentence about it. */
   says?: string
 }
+
+/** What an editor hands to what else a kind of piece offers for a word. */
+export interface MoreOfWord<R> {
+  slotName: string
+  /** The request as it stood when the editor was opened. */
+  from: R
+  /** The length that was typed, mm, where one could be read. */
+  readMm: number | null
+  choose: (request: R) => Promise<void>
+}

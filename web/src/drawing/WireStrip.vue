@@ -1,23 +1,22 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, useId, useTemplateRef } from 'vue'
+import { computed, useId } from 'vue'
 import type { Strip } from '../api/client'
 import MetalGradient from './MetalGradient.vue'
 import StripFoot from './StripFoot.vue'
 import StripRuler from './StripRuler.vue'
+import { useStrip } from './strip'
 
 const props = defineProps<{ strip: Strip; truePixels?: number | null }>()
 
 const id = useId()
-const place = useTemplateRef<HTMLElement>('place')
-const { width } = useElementSize(place)
 const edge = 4
-
-const scale = computed(
-  () => props.truePixels ?? Math.max((width.value - 2 * edge) / props.strip.length_mm, 0.01),
+const { scale, x, thick, full } = useStrip(
+  edge,
+  () => props.strip.length_mm,
+  () => props.strip.thickness_mm,
+  () => props.truePixels,
+  24,
 )
-const x = (mm: number) => edge + mm * scale.value
-const thick = computed(() => Math.min(24, Math.max(9, props.strip.thickness_mm * scale.value)))
 
 const last = computed(() => props.strip.zones.at(-1))
 </script>
@@ -29,7 +28,7 @@ const last = computed(() => props.strip.zones.at(-1))
     </template>
     <div ref="place" class="place">
       <svg
-        :width="width"
+        :width="full"
         :height="76 + thick"
         role="img"
         :aria-label="strip.zones.map((z) => z.text).join(', ')"
@@ -73,13 +72,13 @@ const last = computed(() => props.strip.zones.at(-1))
             {{ zone.text }}
           </text>
         </template>
-        <text v-if="last" class="quiet" :x="width - edge" y="14" text-anchor="end">{{ last.text }}</text>
+        <text v-if="last" class="quiet" :x="full - edge" y="14" text-anchor="end">{{ last.text }}</text>
         <StripRuler
           :transform="`translate(0 ${30 + thick})`"
           :length-mm="strip.length_mm"
           :scale="scale"
           :edge="edge"
-          :width="width"
+          :width="full"
         />
       </svg>
     </div>

@@ -2,16 +2,12 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onMounted, ref, watch } from 'vue'
 import { api, data, faultsOf, type Candidate, type RingRequest } from '../api/client'
+import type { MoreOfWord } from '../desk/desk'
 import PaperField from '../shared/PaperField.vue'
 import { usePlan } from './plan'
 
 /** What else the words of a ring plan offer: a count from a supply, rods ranked for a ring. */
-const props = defineProps<{
-  slotName: string
-  from: RingRequest
-  readMm: number | null
-  choose: (request: RingRequest) => Promise<void>
-}>()
+const props = defineProps<MoreOfWord<RingRequest>>()
 
 const plan = usePlan()
 const supply = ref('')

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
 import { useNotice } from '../shared/notice'
 import PlierDialog from './PlierDialog.vue'
+import RowActs from './RowActs.vue'
 
 const queries = useQueryClient()
 const notice = useNotice()
@@ -58,24 +59,7 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
         <tr v-for="plier in own.entries" :key="plier.id">
           <td>{{ plier.name }}</td>
           <td>{{ jawsOf(plier.record) }}</td>
-          <td class="right acts">
-            <v-btn
-              size="small"
-              :aria-label="`Edit ${plier.name}`"
-              data-test="edit-plier"
-              @click="editing = plier"
-            >
-              Edit
-            </v-btn>
-            <v-btn
-              size="small"
-              :aria-label="`Remove ${plier.name}`"
-              data-test="remove-plier"
-              @click="remove(plier)"
-            >
-              Remove
-            </v-btn>
-          </td>
+          <RowActs :of="plier.name" noun="plier" @edit="editing = plier" @remove="remove(plier)" />
         </tr>
       </tbody>
     </table>
@@ -86,10 +70,6 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
 <style scoped>
 .lead {
   margin: 0 0 12px;
-}
-
-.acts {
-  white-space: nowrap;
 }
 
 .ledger {

@@ -13,6 +13,7 @@ import HandList from './HandList.vue'
 import PlierList from './PlierList.vue'
 import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
+import RowActs from './RowActs.vue'
 
 const queries = useQueryClient()
 const notice = useNotice()
@@ -130,24 +131,7 @@ const sizeOf = (rod: Mandrel) =>
             <td class="right num">{{ sizeOf(rod.record) }}</td>
             <td class="right quiet wide">{{ inches(rod.record.diameter_mm) }}</td>
             <td class="right quiet wide">{{ rod.record.length_mm ?? '' }}</td>
-            <td class="right acts">
-              <v-btn
-                size="small"
-                :aria-label="`Edit ${rod.name}`"
-                data-test="edit-rod"
-                @click="editing = rod"
-              >
-                Edit
-              </v-btn>
-              <v-btn
-                size="small"
-                :aria-label="`Remove ${rod.name}`"
-                data-test="remove-rod"
-                @click="remove(rod)"
-              >
-                Remove
-              </v-btn>
-            </td>
+            <RowActs :of="rod.name" noun="rod" @edit="editing = rod" @remove="remove(rod)" />
           </tr>
         </tbody>
       </table>
@@ -189,10 +173,6 @@ const sizeOf = (rod: Mandrel) =>
   flex: 1 1 150px;
   max-width: 220px;
   margin-left: auto;
-}
-
-.acts {
-  white-space: nowrap;
 }
 
 .ledger td {

@@ -33,17 +33,33 @@ pub(super) fn width_mm(set: Type, text: &str) -> f64 {
     text.chars().map(|letter| advance(letter).unwrap_or(UNKNOWN_EM)).sum::<f64>() * set.size
 }
 
+/// The words of a text; a figure stays with its unit.
+fn words(text: &str) -> Vec<String> {
+    let mut words: Vec<String> = vec![];
+    for word in text.split_whitespace() {
+        let unit = word.chars().next().is_some_and(char::is_alphabetic) && word.chars().count() <= 4;
+        match words.last_mut() {
+            Some(figure) if unit && figure.ends_with(|c: char| c.is_ascii_digit()) => {
+                figure.push(' ');
+                figure.push_str(word);
+            }
+            _ => words.push(word.to_owned()),
+        }
+    }
+    words
+}
+
 /// The lines a text takes at a width, mm. A word that is wider than a line is parted where it has to be.
 pub(super) fn wrapped(set: Type, text: &str, width: f64) -> Vec<String> {
     let fits = |line: &str| width_mm(set, line) <= width;
     let mut lines: Vec<String> = vec![];
-    for word in text.split_whitespace() {
+    for word in words(text) {
         match lines.last_mut() {
             Some(line) if fits(&format!("{line} {word}")) => {
                 line.push(' ');
-                line.push_str(word);
+                line.push_str(&word);
             }
-            _ => lines.push(word.to_owned()),
+            _ => lines.push(word),
         }
         while let Some(long) = lines.pop_if(|line| !fits(line) && line.chars().count() > 1) {
             let held = long.char_indices().skip(1).map(|(at, _)| at).take_while(|at| fits(&long[..*at]));
@@ -100,6 +116,13 @@ mod tests {
         );
         let letters = |text: &str| text.split_whitespace().collect::<String>();
         assert_eq!(letters(&lines.concat()), letters(text));
+    }
+
+    #[test]
+    fn a_figure_stays_with_its_unit() {
+        let lines = wrapped(Type::sans(4.0), "half-round wire 1.63 mm (14 AWG) thick", 32.0);
+        assert!(lines.iter().any(|line| line.contains("1.63 mm")), "{lines:?}");
+        assert!(lines.iter().any(|line| line.contains("(14 AWG)")), "{lines:?}");
     }
 
     #[test]

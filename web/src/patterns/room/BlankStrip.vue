@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, useId, useTemplateRef } from 'vue'
+import { computed, useId } from 'vue'
 import type { Mark, PatternForm } from '../../api/client'
 import MetalGradient from '../../drawing/MetalGradient.vue'
 import StripFoot from '../../drawing/StripFoot.vue'
 import StripRuler from '../../drawing/StripRuler.vue'
+import { useStrip } from '../../drawing/strip'
 
 /** One blank as straight wire to scale: flush ends, bend zones, marks from the left end. */
 const props = defineProps<{
@@ -18,19 +18,17 @@ const props = defineProps<{
 const emit = defineEmits<{ point: [mark: Mark | null] }>()
 
 const id = useId()
-const place = useTemplateRef<HTMLElement>('place')
-const { width } = useElementSize(place)
 const edge = 6
-
-const blank = computed(() => props.form.blank)
-const scale = computed(
-  () => props.truePixels ?? Math.max((width.value - 2 * edge) / blank.value.flush_mm, 0.01),
-)
-const x = (mm: number) => edge + mm * scale.value
-/** The height kept for the wire: the strip stays as high as it is while one drags. */
+/** The strip stays as high as it is while one drags. */
 const lane = 22
-const thick = computed(() => Math.min(lane, Math.max(9, props.thicknessMm * scale.value)))
-const full = computed(() => Math.max(width.value, x(blank.value.flush_mm) + edge))
+const blank = computed(() => props.form.blank)
+const { scale, x, thick, full } = useStrip(
+  edge,
+  () => blank.value.flush_mm,
+  () => props.thicknessMm,
+  () => props.truePixels,
+  lane,
+)
 
 /** Marks with their zones; a mark's texts stand on the first of two lines where nothing else does. */
 const zones = computed(() => {

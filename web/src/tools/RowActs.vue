@@ -1,0 +1,27 @@
+<script setup lang="ts">
+/** What can be done with a tool in a list: changed, or taken out of the drawer. */
+defineProps<{
+  /** What it is called. */
+  of: string
+  /** What the buttons are called in tests: `edit-rod`, `remove-rod`. */
+  noun: string
+}>()
+const emit = defineEmits<{ edit: []; remove: [] }>()
+</script>
+
+<template>
+  <td class="right acts">
+    <v-btn size="small" :aria-label="`Edit ${of}`" :data-test="`edit-${noun}`" @click="emit('edit')"
+      >Edit</v-btn
+    >
+    <v-btn size="small" :aria-label="`Remove ${of}`" :data-test="`remove-${noun}`" @click="emit('remove')">
+      Remove
+    </v-btn>
+  </td>
+</template>
+
+<style scoped>
+.acts {
+  white-space: nowrap;
+}
+</style>
