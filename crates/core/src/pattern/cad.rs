@@ -75,7 +75,7 @@ impl Formed<'_> {
         let mut outlines = polygons(&wire);
         for (segment, placed) in self.design.segments.iter().zip(&self.path.placed) {
             if let Course::Ball { diameter_mm } = segment.course {
-                let centre = self.ball_centre(placed, diameter_mm);
+                let centre = self.design.ball_centre(placed, diameter_mm);
                 let circle = kurbo::Circle::new((centre.x, -centre.y), diameter_mm / 2.0);
                 outlines.extend(polygons(&kurbo::Shape::to_path(&circle, FLATTENED_MM)));
             }

@@ -10,7 +10,7 @@ use super::former::{Lies, StepKind};
 use super::place::{Bent, With};
 use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
 use crate::shape::Course;
-use crate::shape::path::{Path, Placed};
+use crate::shape::path::Path;
 use crate::shape::view::{self, Side};
 use crate::words::length::{LengthUnit, inches, shown};
 
@@ -116,18 +116,12 @@ impl Formed<'_> {
         let shaped = self.design.segments.iter().zip(&path.placed);
         for (segment, placed) in shaped.filter(|_| balls) {
             if let Course::Ball { diameter_mm } = segment.course {
-                let centre = self.ball_centre(placed, diameter_mm);
+                let centre = self.design.ball_centre(placed, diameter_mm);
                 let circle = Circle::new(point(side.paper(centre)), diameter_mm / 2.0);
                 sketch.shape(Role::Ball, &circle.to_path(0.005));
             }
         }
         parts
-    }
-
-    /// Centre of a ball: it has swallowed the wire's end, a little past its own surface.
-    pub(super) fn ball_centre(&self, placed: &Placed, diameter_mm: f64) -> DVec3 {
-        placed.start.at
-            - placed.start.ahead() * (diameter_mm / 2.0 - self.design.profile.thickness_mm() / 4.0)
     }
 
     /// The finished piece from a side; from the front with its dimensions.

@@ -155,7 +155,7 @@ fn extent(design: &Former, path: &Path) -> Extent {
     for placed in &path.placed {
         if let Some(Segment { course: Course::Ball { diameter_mm }, .. }) = design.segments.get(placed.index)
         {
-            cover(placed.start.at, DVec3::splat(diameter_mm / 2.0));
+            cover(design.ball_centre(placed, *diameter_mm), DVec3::splat(diameter_mm / 2.0));
         }
     }
     let n = path.placed.iter().filter(|placed| placed.length_mm > 0.0);

@@ -1,6 +1,9 @@
 //! What a pattern writes its design into: segments, forming steps, and what is to be shown and checked.
 
+use glam::DVec3;
+
 use crate::fault::Fault;
+use crate::shape::path::Placed;
 use crate::shape::{Course, Segment};
 use crate::wire::section::Profile;
 use crate::words::length::shown;
@@ -180,6 +183,11 @@ pub struct Former {
 }
 
 impl Former {
+    /// Centre of a ball: it has swallowed the wire's end, a little past its own surface.
+    pub(super) fn ball_centre(&self, placed: &Placed, diameter_mm: f64) -> DVec3 {
+        placed.start.at - placed.start.ahead() * (diameter_mm / 2.0 - self.h() / 4.0)
+    }
+
     /// An empty design in a wire of this section.
     pub fn new(profile: Profile) -> Self {
         Self {
