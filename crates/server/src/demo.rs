@@ -4,7 +4,7 @@ use anyhow::Context as _;
 
 use crate::document::plans::PlanDocument;
 use crate::document::rack::RackDocument;
-use crate::problem::understand;
+use crate::extract::understand;
 use crate::store::{Store, keep_settings, settings};
 use crate::store::{batch, carried, shelf};
 

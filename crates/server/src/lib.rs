@@ -6,6 +6,7 @@ mod assets;
 mod demo;
 mod document;
 mod export;
+mod extract;
 mod guard;
 mod hosts;
 mod jobs;
@@ -57,6 +58,7 @@ pub fn app(
     Ok(router
         .route("/api/openapi.json", get(move || async move { description }))
         .fallback(assets::serve)
+        .method_not_allowed_fallback(|| async { problem::Problem::wrong_method() })
         .layer(middleware::from_fn_with_state(state.clone(), guard::check))
         .layer(middleware::from_fn(guard::headers))
         .layer(DefaultBodyLimit::max(LARGEST_BODY))

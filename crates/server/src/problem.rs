@@ -1,12 +1,10 @@
 //! Errors as RFC 9457 problem documents, with the field each fault is at.
 
 use axum::Json;
-use axum::extract::{FromRequest, Request};
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use lorimant_core::fault::{Fault, Faults};
 use serde::Serialize;
-use serde::de::DeserializeOwned;
 use utoipa::ToSchema;
 
 use crate::store::StoreError;
@@ -49,6 +47,17 @@ impl Problem {
 
     pub fn unreadable(detail: impl Into<String>) -> Self {
         Self::new(StatusCode::BAD_REQUEST, "/problems/unreadable", "Not readable", detail)
+    }
+
+    /// There is something here, but not to be asked so.
+    pub fn wrong_method() -> Self {
+        let said = "What is here is not asked for in this way. /api/openapi.json says how.";
+        Self::new(StatusCode::METHOD_NOT_ALLOWED, "/problems/wrong-method", "Not asked so", said)
+    }
+
+    pub fn too_large() -> Self {
+        let said = "The request is larger than this server takes.";
+        Self::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", "Too large", said)
     }
 
     pub fn no_device(error: std::io::Error) -> Self {
@@ -116,83 +125,4 @@ impl IntoResponse for Problem {
         response.headers_mut().insert(header::CONTENT_TYPE, kind);
         response
     }
-}
-
-/// A JSON body, refused with a sentence at the field where it cannot be understood.
-pub(crate) struct Body<T>(pub T);
-
-impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Body<T> {
-    type Rejection = Problem;
-
-    async fn from_request(request: Request, state: &S) -> Result<Self, Problem> {
-        let bytes = axum::body::Bytes::from_request(request, state).await.map_err(|rejection| {
-            if rejection.status() == StatusCode::PAYLOAD_TOO_LARGE {
-                let title = "Too large";
-                let said = "The request is larger than this server takes.";
-                return Problem::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", title, said);
-            }
-            Problem::unreadable("The request broke off before its end.")
-        })?;
-        understand(&bytes).map(Self)
-    }
-}
-
-/// Reads JSON, with a sentence at the field where it cannot be understood.
-pub(crate) fn understand<T: DeserializeOwned>(bytes: &[u8]) -> Result<T, Problem> {
-    let mut from = serde_json::Deserializer::from_slice(bytes);
-    let read = serde_path_to_error::deserialize(&mut from);
-    let value = read.map_err(|error| {
-        let path = error.path().to_string();
-        unreadable(&path, &error.into_inner())
-    })?;
-    from.end().map_err(|error| unreadable(".", &error))?;
-    Ok(value)
-}
-
-fn unreadable(path: &str, error: &serde_json::Error) -> Problem {
-    use serde_json::error::Category;
-    let path = if path == "." { "" } else { path };
-    let said = error.to_string();
-    let said = said.split(" at line ").next().unwrap_or_default();
-    match error.classify() {
-        Category::Data => Faults::from(fault_of(path, said)).into(),
-        Category::Syntax if said == "number out of range" => {
-            Faults::from(Fault::new(path, "This number is too large to be read.")).into()
-        }
-        _ => Problem::unreadable(format!(
-            "The request is not JSON: {said} in line {}, column {}.",
-            error.line(),
-            error.column()
-        )),
-    }
-}
-
-/// Serde's own words for a misfit, as a sentence for a person.
-fn fault_of(path: &str, said: &str) -> Fault {
-    let quoted = |text: &str| text.split('`').nth(1).unwrap_or_default().to_owned();
-    let inside = |name: &str| if path.is_empty() { name.to_owned() } else { format!("{path}.{name}") };
-    if said.starts_with("unknown field") {
-        let name = quoted(said);
-        let known: Vec<&str> = said.split('`').skip(3).step_by(2).collect();
-        // The path ends at the unknown field itself where the reader had already stepped into it.
-        let at = if path.ends_with(&name) { path.to_owned() } else { inside(&name) };
-        return Fault::new(at, format!("“{name}” is not a field here. Known: {}.", known.join(", ")));
-    }
-    if said.starts_with("missing field") {
-        let name = quoted(said);
-        return Fault::new(inside(&name), format!("“{name}” is missing."));
-    }
-    if let Some(rest) = said.strip_prefix("invalid type: ").or_else(|| said.strip_prefix("invalid value: ")) {
-        let (got, wanted) = rest.split_once(", expected ").unwrap_or((rest, "something else"));
-        let wanted = match wanted {
-            "f64" => "a number",
-            "u32" => "a whole number from 0 to 4294967295",
-            "a string" => "text",
-            other if other.starts_with("struct ") => "an object with named fields",
-            other => other,
-        };
-        return Fault::new(path, format!("This is {got}; it must be {wanted}."));
-    }
-    let full_stop = if said.ends_with('.') { "" } else { "." };
-    Fault::new(path, format!("{said}{full_stop}"))
 }

@@ -14,8 +14,9 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::read;
+use crate::extract::Body;
 use crate::kept::{KeptPattern, KeptPlan};
-use crate::problem::{Body, Problem};
+use crate::problem::Problem;
 use crate::state::State;
 use crate::store::StoreError;
 use crate::store::shelf::{Entry, Shelf};

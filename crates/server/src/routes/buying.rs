@@ -19,7 +19,8 @@ use utoipa_axum::routes;
 
 use super::{file, made, read, write};
 use crate::export::rack_tables::needs_csv;
-use crate::problem::{Body, Problem, understand};
+use crate::extract::{Body, understand};
+use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
 use crate::store::shelf::{Entry, Written};

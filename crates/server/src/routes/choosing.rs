@@ -12,7 +12,8 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::read;
-use crate::problem::{Body, Problem};
+use crate::extract::Body;
+use crate::problem::Problem;
 use crate::state::State;
 use crate::store::rack;
 

@@ -116,7 +116,7 @@ macro_rules! shelf_routes {
             responses((status = 200, body = $crate::store::shelf::Page<$Record>)))]
         async fn $list(
             axum::extract::State(state): axum::extract::State<$crate::state::State>,
-            axum::extract::Query(query): axum::extract::Query<$crate::routes::entries::ListQuery>,
+            $crate::extract::Query(query): $crate::extract::Query<$crate::routes::entries::ListQuery>,
         ) -> Result<axum::Json<$crate::store::shelf::Page<$Record>>, $crate::problem::Problem> {
             let page = $crate::routes::work::read(&state, |connection| {
                 $crate::store::shelf::Shelf::$shelf.page(connection, &query.wanted())
@@ -130,7 +130,7 @@ macro_rules! shelf_routes {
                 (status = 422, body = $crate::problem::Problem)))]
         async fn $add(
             axum::extract::State(state): axum::extract::State<$crate::state::State>,
-            $crate::problem::Body(record): $crate::problem::Body<$Record>,
+            $crate::extract::Body(record): $crate::extract::Body<$Record>,
         ) -> Result<
             (axum::http::StatusCode, axum::Json<$crate::store::shelf::Written<$Record>>),
             $crate::problem::Problem,
@@ -145,9 +145,9 @@ macro_rules! shelf_routes {
                 (status = 409, body = $crate::problem::Problem), (status = 422, body = $crate::problem::Problem)))]
         async fn $change(
             axum::extract::State(state): axum::extract::State<$crate::state::State>,
-            axum::extract::Path(id): axum::extract::Path<i64>,
-            axum::extract::Query(revised): axum::extract::Query<$crate::routes::entries::Revised>,
-            $crate::problem::Body(record): $crate::problem::Body<$Record>,
+            $crate::extract::Path(id): $crate::extract::Path<i64>,
+            $crate::extract::Query(revised): $crate::extract::Query<$crate::routes::entries::Revised>,
+            $crate::extract::Body(record): $crate::extract::Body<$Record>,
         ) -> Result<axum::Json<$crate::store::shelf::Written<$Record>>, $crate::problem::Problem> {
             let shelf = $crate::store::shelf::Shelf::$shelf;
             $crate::routes::entries::replace(&state, shelf, id, revised.revision, record).await
@@ -160,8 +160,8 @@ macro_rules! shelf_routes {
                 (status = 409, body = $crate::problem::Problem)))]
         async fn $archive(
             axum::extract::State(state): axum::extract::State<$crate::state::State>,
-            axum::extract::Path(id): axum::extract::Path<i64>,
-            $crate::problem::Body(wish): $crate::problem::Body<$crate::routes::entries::Archive>,
+            $crate::extract::Path(id): $crate::extract::Path<i64>,
+            $crate::extract::Body(wish): $crate::extract::Body<$crate::routes::entries::Archive>,
         ) -> Result<axum::Json<$crate::store::shelf::Written<$Record>>, $crate::problem::Problem> {
             let (shelf, edit) =
                 ($crate::store::shelf::Shelf::$shelf, $crate::store::shelf::Edit::Archive(wish.archived));

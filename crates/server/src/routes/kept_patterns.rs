@@ -1,7 +1,7 @@
 //! Kept patterns: finding, keeping, revising, putting away, and their earlier revisions.
 
 use axum::Json;
-use axum::extract::{Path, State as Shared};
+use axum::extract::State as Shared;
 use axum::response::Response;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -9,6 +9,7 @@ use utoipa_axum::routes;
 use super::entries::shelf_routes;
 use super::read;
 use crate::document::plans::PlanDocument;
+use crate::extract::Path;
 use crate::kept::KeptPattern;
 use crate::problem::Problem;
 use crate::state::State;

@@ -1,7 +1,7 @@
 //! Lots on the rack, their ledger, and stock-taking by weight.
 
 use axum::Json;
-use axum::extract::{Path, Query, State as Shared};
+use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::StockKind;
@@ -15,7 +15,8 @@ use utoipa_axum::routes;
 
 use super::entries::{Archive, Revised, edit};
 use super::{read, write};
-use crate::problem::{Body, Problem};
+use crate::extract::{Body, Path, Query};
+use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
 use crate::store::ledger::{self, LedgerLine};

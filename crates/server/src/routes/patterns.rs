@@ -1,7 +1,7 @@
 //! Working on a finding: its kinds, its shape, its words, fits, other wires, mates; taking it away.
 
 use axum::Json;
-use axum::extract::{Path, Query, State as Shared};
+use axum::extract::State as Shared;
 use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::pattern::backwards::Target;
@@ -20,8 +20,9 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use crate::export::finding::{self, Finding, PatternFormat};
+use crate::extract::{Body, Path, Query};
 use crate::kept::KeptPattern;
-use crate::problem::{Body, Problem};
+use crate::problem::Problem;
 use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {

@@ -1,7 +1,7 @@
 //! Kept plans: finding, keeping, changing, putting away, undoing, bringing in and out.
 
 use axum::Json;
-use axum::extract::{Path, State as Shared};
+use axum::extract::State as Shared;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use serde::Serialize;
@@ -13,8 +13,9 @@ use super::entries::shelf_routes;
 use super::{read, write};
 use crate::document::plans::PlanDocument;
 use crate::export::table;
+use crate::extract::{Body, Path};
 use crate::kept::KeptPlan;
-use crate::problem::{Body, Problem};
+use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
 use crate::store::shelf::{self, Entry, Imported, Shelf};

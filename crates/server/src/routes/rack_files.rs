@@ -1,7 +1,7 @@
 //! The rack in and out: JSON for all of it, a table for the lots; looked at before anything is written.
 
 use axum::Json;
-use axum::extract::{Path, Query, State as Shared};
+use axum::extract::State as Shared;
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::words::length::{LengthUnit, shown};
@@ -14,7 +14,8 @@ use super::{file, made, read, write};
 use crate::document::rack::{LotWithLedger, RackDocument};
 use crate::export::rack_read::{Record, read_table};
 use crate::export::rack_tables as tables;
-use crate::problem::{Problem, understand};
+use crate::extract::{Path, Query, understand};
+use crate::problem::Problem;
 use crate::state::State;
 use crate::store::{batch, carried, rack};
 

@@ -1,7 +1,7 @@
 //! Planning rings: forwards, backwards, from a supply, word by word; and taking a plan away.
 
 use axum::Json;
-use axum::extract::{Path, State as Shared};
+use axum::extract::State as Shared;
 use axum::response::Response;
 use lorimant_core::fault::Fault;
 use lorimant_core::figure::Figure;
@@ -21,8 +21,9 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use crate::export::{self, Format, Sheetable};
+use crate::extract::{Body, Path};
 use crate::kept::KeptPlan;
-use crate::problem::{Body, Problem};
+use crate::problem::Problem;
 use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {

@@ -8,7 +8,8 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use crate::problem::{Body, Problem};
+use crate::extract::Body;
+use crate::problem::Problem;
 use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {

@@ -1,7 +1,7 @@
 //! The workshop's settings.
 
 use axum::Json;
-use axum::extract::{Query, State as Shared};
+use axum::extract::State as Shared;
 use lorimant_core::words::gauge::MM_PER_INCH;
 use lorimant_core::words::scale::{self, Scale};
 use serde::Serialize;
@@ -11,8 +11,9 @@ use utoipa_axum::routes;
 
 use super::entries::Revised;
 use super::{read, write};
+use crate::extract::{Body, Query};
 use crate::kept::Settings;
-use crate::problem::{Body, Problem};
+use crate::problem::Problem;
 use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {

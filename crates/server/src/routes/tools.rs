@@ -1,7 +1,7 @@
 //! Tools the workshop owns: rods, pliers and saw blades, and start sets to take over.
 
 use axum::Json;
-use axum::extract::{Path, State as Shared};
+use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use lorimant_core::tool::cutting::Blade;
 use lorimant_core::tool::mandrel::Mandrel;
@@ -14,6 +14,7 @@ use utoipa_axum::routes;
 
 use super::entries::shelf_routes;
 use super::write;
+use crate::extract::Path;
 use crate::kept::KeptBlade;
 use crate::problem::Problem;
 use crate::state::State;

@@ -164,6 +164,17 @@ pub(crate) fn reverse(t: &Transaction, batch: i64, id: i64) -> Result<()> {
     Ok(())
 }
 
+/// The line that a line stands by: itself, or where it was reversed and done again, the last that did it again.
+/// None where it was reversed and is no more.
+pub(crate) fn stands_by(t: &Transaction, id: i64) -> Result<Option<i64>> {
+    let sql = "SELECT id FROM ledger WHERE reverses = ?1";
+    let (mut last, mut stands) = (id, true);
+    while let Some(next) = t.prepare_cached(sql)?.query_row([last], |row| row.get(0)).optional()? {
+        (last, stands) = (next, !stands);
+    }
+    Ok(stands.then_some(last))
+}
+
 /// The lines booked in a batch, oldest first.
 pub(crate) fn of_batch(t: &Transaction, batch: i64) -> Result<Vec<i64>> {
     let mut statement = t.prepare_cached("SELECT id FROM ledger WHERE batch = ?1 ORDER BY id")?;

@@ -99,7 +99,7 @@ pub(crate) struct Wanted {
 }
 
 /// What a change wrote over: enough to put it back.
-#[derive(Serialize, Deserialize)]
+#[derive(PartialEq, Serialize, Deserialize)]
 struct Before {
     name: String,
     record: String,
@@ -275,6 +275,14 @@ fn state(transaction: &Transaction, id: i64) -> Result<(Before, i64)> {
     row.optional()?.ok_or(StoreError::Missing { what: "entry", id })
 }
 
+/// The state a change left an entry in, where it was changed again since: what the next change wrote over.
+fn left_by(transaction: &Transaction, id: i64, revision: i64) -> Result<Option<Before>> {
+    let sql = "SELECT before FROM changes WHERE entry = ?1 AND revision > ?2 ORDER BY revision LIMIT 1";
+    let next: Option<Option<String>> =
+        transaction.prepare_cached(sql)?.query_row([id, revision], |row| row.get(0)).optional()?;
+    Ok(next.flatten().map(|before| serde_json::from_str(&before)).transpose()?)
+}
+
 /// What was brought in.
 #[derive(Debug, Serialize, ToSchema)]
 pub(crate) struct Imported {
@@ -324,7 +332,8 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let fresh = batch::next(transaction)?;
     for (id, before, revision) in changes {
         let (current, at) = state(transaction, id)?;
-        if at != revision {
+        // What came after and was taken back again stands in nobody's way.
+        if at != revision && left_by(transaction, id, revision)?.as_ref() != Some(&current) {
             return Err(StoreError::NotUndoable);
         }
         let back = match before {
@@ -336,6 +345,7 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     }
     // The last first, so that nothing is overdrawn on the way.
     for line in booked.into_iter().rev() {
+        let line = ledger::stands_by(transaction, line)?.ok_or(StoreError::NotUndoable)?;
         ledger::reverse(transaction, fresh, line)?;
     }
     Ok(fresh)

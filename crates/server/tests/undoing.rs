@@ -1,0 +1,264 @@
+//! Every write can be taken back, and done again: the workshop is then what it was, to the last figure.
+#![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
+
+mod common;
+
+use axum::http::StatusCode;
+use common::Workshop;
+use rstest::rstest;
+use serde_json::{Value, json};
+
+/// What stands in the workshop, without the times and revisions that only go on.
+async fn standing(workshop: &Workshop) -> Value {
+    let mut all = json!({});
+    for path in [
+        "/api/rack/all.json",
+        "/api/plans?most=500",
+        "/api/patterns?most=500",
+        "/api/rods?most=500",
+        "/api/pliers?most=500",
+        "/api/blades?most=500",
+        "/api/picks",
+        "/api/scrap",
+        "/api/keepings",
+        "/api/lots?most=500",
+    ] {
+        let mut value = workshop.get(path).await.json();
+        forget(&mut value);
+        all[path] = value;
+    }
+    all
+}
+
+/// Leaves out what counts up whatever is done, and sorts lists by what they hold.
+fn forget(value: &mut Value) {
+    match value {
+        Value::Object(fields) => {
+            for field in [
+                "revision",
+                "updated_at",
+                "made_at",
+                "created_at",
+                "exported_at",
+                "id",
+                "entry",
+                "pick",
+                "picks",
+            ] {
+                fields.remove(field);
+            }
+            fields.values_mut().for_each(forget);
+        }
+        Value::Array(items) => {
+            items.iter_mut().for_each(forget);
+            items.sort_by_key(Value::to_string);
+        }
+        Value::Number(number) => {
+            // Sums of lengths in another order differ in their last bits.
+            let rounded = (number.as_f64().unwrap() * 1e6).round() / 1e6;
+            *value = json!(rounded);
+        }
+        _ => {}
+    }
+}
+
+async fn first(workshop: &Workshop, path: &str) -> Value {
+    let list = workshop.get(path).await.json();
+    let entries = if list.is_array() {
+        list
+    } else if list["lots"].is_array() {
+        list["lots"].clone()
+    } else {
+        list["entries"].clone()
+    };
+    entries[0].clone()
+}
+
+/// Does one kind of write; gives the number that undoes it.
+async fn write(workshop: &Workshop, what: &str) -> i64 {
+    let named = |entry: &Value| (entry["id"].as_i64().unwrap(), entry["revision"].as_i64().unwrap());
+    let reply = match what {
+        "a plan is kept" => {
+            let request =
+                json!({ "wire": { "metal": "copper", "size_mm": 1.0 }, "mandrel": { "diameter_mm": 5 } });
+            workshop.post("/api/plans", &json!({ "name": "New", "request": request })).await
+        }
+        "a plan is changed" => {
+            let entry = first(workshop, "/api/plans").await;
+            let (id, revision) = named(&entry);
+            let mut record = entry["record"].clone();
+            record["request"]["rings_n"] = json!(7);
+            record["name"] = json!("Other name");
+            workshop.put(&format!("/api/plans/{id}?revision={revision}"), &record).await
+        }
+        "a plan is put away" => {
+            let (id, revision) = named(&first(workshop, "/api/plans").await);
+            let body = json!({ "revision": revision, "archived": true });
+            workshop.post(&format!("/api/plans/{id}/archive"), &body).await
+        }
+        "a finding is kept" => {
+            let kind = workshop.get("/api/pattern-kinds").await.json()[0].clone();
+            let request = json!({ "kind": kind["kind"], "wire": kind["wire"] });
+            workshop.post("/api/patterns", &json!({ "name": "New", "request": request })).await
+        }
+        "a finding is changed" => {
+            let entry = first(workshop, "/api/patterns").await;
+            let (id, revision) = named(&entry);
+            let mut record = entry["record"].clone();
+            record["note"] = json!("for the second cast");
+            workshop.put(&format!("/api/patterns/{id}?revision={revision}"), &record).await
+        }
+        "a rod is added" => {
+            workshop.post("/api/rods", &json!({ "name": "spindle", "diameter_mm": 3.3 })).await
+        }
+        "a start set is taken over" => workshop.post("/api/start-sets/dowels", &json!({})).await,
+        "a blade is added" => {
+            let own = workshop.get("/api/blades").await.text();
+            let table = workshop.get("/api/blade-table").await.json();
+            let free = table
+                .as_array()
+                .unwrap()
+                .iter()
+                .find(|row| !own.contains(&row["blade"].to_string()))
+                .unwrap();
+            workshop.post("/api/blades", &json!({ "blade": free["blade"] })).await
+        }
+        "pliers are removed" => {
+            let (id, revision) = named(&first(workshop, "/api/pliers").await);
+            let body = json!({ "revision": revision, "archived": true });
+            workshop.post(&format!("/api/pliers/{id}/archive"), &body).await
+        }
+        "wire is received" => {
+            let lot =
+                json!({ "name": "New", "wire": { "metal": "brass", "size_mm": 0.8 }, "price": "12.50" });
+            workshop.post("/api/lots", &json!({ "lot": lot, "length_mm": 4000.0 })).await
+        }
+        "wire is tried" => {
+            let (id, _) = named(&first(workshop, "/api/lots").await);
+            let body = json!({ "kind": "tried", "typed": "120 mm", "note": "first loop" });
+            workshop.post(&format!("/api/lots/{id}/ledger"), &body).await
+        }
+        "a rest is set aside" => {
+            let (id, _) = named(&first(workshop, "/api/lots").await);
+            workshop
+                .post(&format!("/api/lots/{id}/set-aside"), &json!({ "name": "Rest", "length_mm": 100.0 }))
+                .await
+        }
+        "a line is reversed" => {
+            let (id, _) = named(&first(workshop, "/api/lots").await);
+            let lines = workshop.get(&format!("/api/lots/{id}/ledger")).await.json();
+            let line = lines.as_array().unwrap().iter().find(|line| line["length_mm"].as_f64() < Some(0.0));
+            let line = line.unwrap_or(&lines[0])["id"].as_i64().unwrap();
+            workshop.post(&format!("/api/ledger/{line}/reverse"), &json!({})).await
+        }
+        "a keeping is said" => {
+            let wire = json!({ "metal": "brass", "size_mm": 0.8 });
+            workshop.put("/api/keepings", &json!({ "wire": wire, "keep_mm": 5000.0 })).await
+        }
+        "scrap is put down" => {
+            let body = json!({ "metal": "copper", "cleanliness": "clean", "mass_g": 3.5 });
+            workshop.post("/api/scrap", &body).await
+        }
+        "a finding is picked" => {
+            let (id, _) = named(&first(workshop, "/api/patterns").await);
+            workshop.post("/api/picks", &json!({ "entry": id, "pieces_n": 9 })).await
+        }
+        _ => panic!("{what}"),
+    };
+    assert!(reply.status.is_success(), "{what}: {} {}", reply.status, reply.text());
+    reply.json()["undo"].as_i64().unwrap_or_else(|| panic!("{what}: {}", reply.text()))
+}
+
+async fn undo(workshop: &Workshop, batch: i64) -> i64 {
+    let reply = workshop.post(&format!("/api/undo/{batch}"), &json!({})).await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    reply.json()["undo"].as_i64().unwrap()
+}
+
+const WRITES: [&str; 16] = [
+    "a plan is kept",
+    "a plan is changed",
+    "a plan is put away",
+    "a finding is kept",
+    "a finding is changed",
+    "a rod is added",
+    "a start set is taken over",
+    "a blade is added",
+    "pliers are removed",
+    "wire is received",
+    "wire is tried",
+    "a rest is set aside",
+    "a line is reversed",
+    "a keeping is said",
+    "scrap is put down",
+    "a finding is picked",
+];
+
+/// Parts of the workshop that differ between two states.
+fn differing(a: &Value, b: &Value) -> Vec<String> {
+    let paths = a.as_object().unwrap().keys();
+    paths.filter(|path| a[path.as_str()] != b[path.as_str()]).cloned().collect()
+}
+
+#[tokio::test]
+async fn every_write_is_taken_back_and_done_again() {
+    for what in WRITES {
+        let workshop = Workshop::demo();
+        let before = standing(&workshop).await;
+        let batch = write(&workshop, what).await;
+        let after = standing(&workshop).await;
+        assert!(!differing(&before, &after).is_empty(), "{what} changes nothing");
+        let back = undo(&workshop, batch).await;
+        assert_eq!(differing(&before, &standing(&workshop).await), Vec::<String>::new(), "{what}, undone");
+        let again = undo(&workshop, back).await;
+        assert_eq!(differing(&after, &standing(&workshop).await), Vec::<String>::new(), "{what}, done again");
+        undo(&workshop, again).await;
+        assert_eq!(
+            differing(&before, &standing(&workshop).await),
+            Vec::<String>::new(),
+            "{what}, undone again"
+        );
+    }
+}
+
+/// One after another, all of them, and then back in turn.
+#[tokio::test]
+async fn a_day_of_writes_is_walked_back() {
+    let workshop = Workshop::demo();
+    let mut states = vec![standing(&workshop).await];
+    let mut batches = vec![];
+    for what in WRITES {
+        batches.push(write(&workshop, what).await);
+        states.push(standing(&workshop).await);
+    }
+    for (n, batch) in batches.into_iter().enumerate().rev() {
+        undo(&workshop, batch).await;
+        let differs = differing(&states[n], &standing(&workshop).await);
+        assert_eq!(differs, Vec::<String>::new(), "back before: {}", WRITES[n]);
+    }
+}
+
+#[rstest]
+#[case("a plan is changed", "/api/plans")]
+#[case("a finding is changed", "/api/patterns")]
+#[tokio::test]
+async fn what_was_changed_since_is_not_taken_back(#[case] what: &str, #[case] path: &str) {
+    let workshop = Workshop::demo();
+    let batch = write(&workshop, what).await;
+    let entry = workshop.get(path).await.json()["entries"]
+        .as_array()
+        .unwrap()
+        .iter()
+        .max_by_key(|entry| entry["updated_at"].as_str().map(str::to_owned))
+        .unwrap()
+        .clone();
+    let (id, revision) = (entry["id"].as_i64().unwrap(), entry["revision"].as_i64().unwrap());
+    let mut record = entry["record"].clone();
+    record["note"] = json!("changed by somebody else");
+    let changed = workshop.put(&format!("{path}/{id}?revision={revision}"), &record).await;
+    assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
+    let reply = workshop.post(&format!("/api/undo/{batch}"), &json!({})).await;
+    assert_eq!(reply.status, StatusCode::CONFLICT, "{}", reply.text());
+    let now = workshop.get(&format!("{path}/{id}")).await.json();
+    assert_eq!(now["record"]["note"], "changed by somebody else");
+}
