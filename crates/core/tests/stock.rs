@@ -185,7 +185,7 @@ proptest! {
     #[test]
     fn what_is_weighed_is_what_is_there(left in 1.0..50_000.0_f64, ledger in 0.0..50_000.0_f64) {
         let lot = lot();
-        let weighed = lot.weighed(lot.standing(left).gross_g, ledger, LengthUnit::Mm).unwrap();
+        let weighed = lot.weighed(lot.standing(left).gross_g, None, ledger, LengthUnit::Mm).unwrap();
         prop_assert!((weighed.length_mm - left).abs() < 1e-6 * left);
         prop_assert!((weighed.spread_mm - 0.02 * weighed.length_mm).abs() < 1e-9);
         let corrected = weighed.correction().map_or(0.0, |line| line.length_mm);
@@ -236,15 +236,15 @@ fn a_line_that_is_no_weight_says_so(#[case] line: &str, #[case] says: &str) {
 
 #[test]
 fn less_than_the_empty_spool_is_no_wire() {
-    assert!(lot().weighed(61.0, 100.0, LengthUnit::Mm).unwrap_err().sentence.contains("empty spool"));
+    assert!(lot().weighed(61.0, None, 100.0, LengthUnit::Mm).unwrap_err().sentence.contains("empty spool"));
 }
 
 #[test]
 fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     let lot = lot();
-    let near = lot.weighed(lot.standing(10_000.0).gross_g, 10_100.0, LengthUnit::Mm).unwrap();
+    let near = lot.weighed(lot.standing(10_000.0).gross_g, None, 10_100.0, LengthUnit::Mm).unwrap();
     assert!(near.sentence.contains("as near as a scale can tell"), "{}", near.sentence);
-    let far = lot.weighed(lot.standing(10_000.0).gross_g, 12_000.0, LengthUnit::Mm).unwrap();
+    let far = lot.weighed(lot.standing(10_000.0).gross_g, None, 12_000.0, LengthUnit::Mm).unwrap();
     assert!(far.sentence.contains("2 m less"), "{}", far.sentence);
 }
 

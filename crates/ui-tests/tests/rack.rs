@@ -171,6 +171,7 @@ fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
         maker.click("[data-test=drop-pick]").await?;
         maker.until("four picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 4) }).await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.click("[data-test=pick-it]").await?;
         maker.sees(NOTICE, "Picked “Water sprites, ear wires”").await?;
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.fill("[data-test=pick-count]", "4000").await?;

@@ -297,6 +297,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was written, the last first: the hundred last writes. */
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/import": {
         parameters: {
             query?: never;
@@ -891,7 +908,7 @@ export interface paths {
         /** What is picked to be made, in the order it was picked. */
         get: operations["list_picks"];
         put?: never;
-        /** Picks a kept plan or pattern to be made. */
+        /** Picks a kept plan or pattern to be made; of what is picked already, so many more. */
         post: operations["pick"];
         delete?: never;
         options?: never;
@@ -1014,6 +1031,23 @@ export interface paths {
         put?: never;
         /** Puts a plan away, or takes it out again. */
         post: operations["archive_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plan as it stood at each revision, newest first. */
+        get: operations["plan_revisions"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4159,6 +4193,27 @@ export interface components {
             /** @description What it stood for, in a sentence. */
             sentence: string;
         };
+        /** @description A record as it stood at one revision. */
+        Revision_KeptPlan: {
+            /** @description When it was made so, UTC. */
+            made_at: string;
+            /** @description A ring plan with its name. */
+            record: {
+                /** @description Its name, 1 to 80 characters. */
+                name: string;
+                /** @description A note, at most 2000 characters. */
+                note?: string;
+                /** @description What was planned. */
+                request: components["schemas"]["RingRequest"];
+            };
+            /**
+             * Format: int64
+             * @description Which; 1 is as it was first kept.
+             */
+            revision: number;
+            /** @description What it stood for, in a sentence. */
+            sentence: string;
+        };
         /** @description Settings with their revision, and how lengths are shown under them. */
         Revisioned: {
             /**
@@ -4884,6 +4939,11 @@ export interface components {
         Weighing: {
             /** @description Whether to book what it says as a correction, or only to look. */
             book?: boolean;
+            /**
+             * Format: double
+             * @description What the empty spool weighs, g, where the lot does not say; it is noted on the lot once it is booked.
+             */
+            tare_g?: number | null;
             /** @description `182.31 g`, spool and all; grams where it has no unit. */
             typed: string;
         };
@@ -5078,6 +5138,18 @@ export interface components {
          * @enum {string}
          */
         Worn: "ear" | "skin" | "between";
+        /** @description Writes that were made together. */
+        WrittenBatch: {
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            batch: number;
+            /** @description When, UTC. */
+            made_at: string;
+            /** @description What was done, in a few words. */
+            sentence: string;
+        };
         /** @description What was written, and the number that undoes it. */
         Written_Keeping: {
             /** @description The entry as it now stands. */
@@ -5729,6 +5801,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenBatch"][];
                 };
             };
         };
@@ -7285,6 +7376,35 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plan_revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision_KeptPlan"][];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -43,7 +43,9 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
           >
             <slot name="tools" />
           </DeskTools>
-          <span v-if="desk.kept" class="quiet of" data-test="kept-as">{{ desk.kept.name }}</span>
+          <span v-if="desk.kept" class="quiet of" data-test="kept-as">
+            {{ desk.kept.name }}<template v-if="desk.changed">, changed since it was kept</template>
+          </span>
           <span class="states" role="group" aria-label="What is shown">
             <button
               v-for="{ key, says, test } in views"
@@ -82,7 +84,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
 .frame {
   display: flex;
   flex-direction: column;
-  min-height: calc(100dvh - 63px);
+  min-height: calc(100dvh - 100px);
 }
 
 .table {
@@ -130,7 +132,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
 
 @media (min-width: 901px) and (min-height: 700px) {
   .frame {
-    height: calc(100dvh - 63px);
+    height: calc(100dvh - 100px);
   }
 
   .table {

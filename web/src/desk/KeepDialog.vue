@@ -1,9 +1,9 @@
 <script setup lang="ts" generic="R extends object">
-import { ref, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { Refused } from '../api/client'
 import { useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
-import type { Desk } from './desk'
+import type { Desk, ShelfRecord } from './desk'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
@@ -18,7 +18,8 @@ const notice = useNotice()
 const name = ref('')
 const note = ref('')
 const { faults, take } = useForm()
-const conflict = ref(false)
+/** What stands on the shelf instead, where somebody else changed it first. */
+const current = shallowRef<(ShelfRecord<R> & { sentence: string; updated_at: string }) | null>(null)
 const busy = ref(false)
 
 watch(open, (now) => {
@@ -26,8 +27,22 @@ watch(open, (now) => {
   name.value = props.desk.kept?.name ?? ''
   note.value = props.desk.kept?.note ?? ''
   faults.value = []
-  conflict.value = false
+  current.value = null
 })
+
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+/** Yours goes over what stands there; that stays among its revisions. */
+async function keepMine() {
+  props.desk.meet(current.value!)
+  await keep(false)
+}
+
+async function openTheirs() {
+  await props.desk.openKept(current.value!)
+  open.value = false
+}
 
 async function keep(asNew: boolean) {
   busy.value = true
@@ -38,8 +53,9 @@ async function keep(asNew: boolean) {
     emit('kept')
     if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, () => emit('undone'))
   } catch (thrown) {
-    conflict.value = thrown instanceof Refused && thrown.problem.status === 409
-    take(thrown)
+    if (thrown instanceof Refused && thrown.problem.status === 409 && thrown.problem.current)
+      current.value = thrown.problem.current as NonNullable<typeof current.value>
+    else take(thrown)
   } finally {
     busy.value = false
   }
@@ -59,9 +75,25 @@ async function keep(asNew: boolean) {
     <p class="serif quiet">{{ desk.sheet?.text }}</p>
     <PaperField v-model="name" name="name" label="Name" autofocus maxlength="80" data-test="plan-name" />
     <PaperField v-model="note" name="note" label="Note" lines data-test="plan-note" />
-    <template #said>
-      <p v-if="conflict" class="stop">You can keep yours as a new {{ noun }} beside it.</p>
-    </template>
+    <div v-if="current" class="both" role="alert" data-test="conflict">
+      <p class="stop">
+        It was changed elsewhere since you opened it, {{ when(current.updated_at) }}. Nothing is lost: both
+        are here.
+      </p>
+      <section>
+        <h3>Yours</h3>
+        <p class="serif">{{ desk.sheet?.text }}</p>
+        <v-btn data-test="keep-mine" @click="keepMine">Keep yours over it</v-btn>
+      </section>
+      <section>
+        <h3>As it stands now</h3>
+        <p class="serif">{{ current.sentence }}</p>
+        <p class="quiet">
+          “{{ current.record.name }}”{{ current.record.note ? `: ${current.record.note}` : '' }}
+        </p>
+        <v-btn data-test="open-theirs" @click="openTheirs">Open this one</v-btn>
+      </section>
+    </div>
     <template #acts>
       <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)">
         Keep as a new {{ noun }}
@@ -69,3 +101,21 @@ async function keep(asNew: boolean) {
     </template>
   </PaperDialog>
 </template>
+
+<style scoped>
+.both {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px 24px;
+}
+
+.both > p {
+  grid-column: 1 / -1;
+}
+
+@media (max-width: 520px) {
+  .both {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -36,7 +36,8 @@ const parts = computed(() => {
 })
 
 function edit(slot: string, now: string, at: HTMLElement, typed = '') {
-  if (!props.desk.draft) return
+  // A second press while its editor is opening belongs to that editor.
+  if (!props.desk.draft || (open.value && editing.value?.slot === slot)) return
   editing.value = { slot, now, at, typed, from: props.desk.draft } as typeof editing.value
   open.value = true
 }
@@ -50,6 +51,7 @@ function closed() {
 
 async function onKey(phrase: Phrase, event: KeyboardEvent) {
   const slot = phrase.slot!
+  if (open.value && editing.value?.slot === slot) return early(event)
   const step = event.shiftKey ? 10 : 1
   if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
     event.preventDefault()
@@ -67,6 +69,15 @@ async function onKey(phrase: Phrase, event: KeyboardEvent) {
     event.preventDefault()
     edit(slot, phrase.text, event.currentTarget as HTMLElement, event.key)
   }
+}
+
+/** Keys that come before the editor has the focus are typed into it all the same. */
+function early(event: KeyboardEvent) {
+  if (!editing.value || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === 'Escape' || event.key === 'Tab') return
+  event.preventDefault()
+  if (event.key.length === 1) editing.value.typed += event.key
+  else if (event.key === 'Backspace') editing.value.typed = editing.value.typed.slice(0, -1)
 }
 
 const faulty = (phrase: Phrase) =>
@@ -103,7 +114,7 @@ defineExpose({ editAt })
     </ul>
     <WordEditor
       v-if="editing"
-      :key="`${editing.slot}-${editing.typed}`"
+      :key="editing.slot"
       v-model="open"
       :desk="desk"
       :slot-name="editing.slot"

@@ -35,12 +35,21 @@ const listed = computed(() => {
   return choices.value.filter((choice) => words.every((word) => choice.label.toLowerCase().includes(word)))
 })
 
+/** A word that is typed has the focus at once, behind what was typed already; its choices come after. */
+function focusField() {
+  const field = props.word.hint ? body.value?.querySelector('input') : null
+  if (!field || !open.value || document.activeElement === field) return
+  field.focus()
+  if (document.activeElement === field) field.setSelectionRange(field.value.length, field.value.length)
+  // The menu is not to be seen yet: it is a moment later.
+  else requestAnimationFrame(focusField)
+}
+
 async function load() {
   choices.value = await props.desk.choices(props.from, props.slotName)
   await nextTick()
-  const first = props.word.hint
-    ? body.value?.querySelector('input')
-    : body.value?.querySelector<HTMLElement>('.chosen')
+  if (body.value?.contains(document.activeElement)) return
+  const first = body.value?.querySelector<HTMLElement>('.chosen')
   ;(first ?? body.value?.querySelector('button'))?.focus()
 }
 
@@ -82,10 +91,21 @@ function walk(event: KeyboardEvent) {
 watch(open, (now) => {
   if (!now) emit('closed')
 })
+// The menu builds its body a moment after it opens.
+watch(body, focusField, { flush: 'post' })
+// Keys that came before the field had the focus.
+watch(
+  () => props.typed,
+  (now, before) => {
+    text.value = now.startsWith(before) ? text.value + now.slice(before.length) : now
+    void typed()
+  },
+)
 onMounted(async () => {
   try {
+    focusField()
+    if (props.typed) void typed()
     await load()
-    if (props.typed) await typed()
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }

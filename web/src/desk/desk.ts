@@ -1,4 +1,4 @@
-import { useLocalStorage } from '@vueuse/core'
+import { useLocalStorage, useSessionStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { faultsOf, type Fault, type Phrase } from '../api/client'
 
@@ -8,6 +8,21 @@ export interface KeptAs {
   revision: number
   name: string
   note: string
+  /** The request as it is kept, to tell whether it was changed since. */
+  as: string
+}
+
+/** A request on the desk, and which record it belongs to: the two never part. */
+interface Laid<R> {
+  request: R
+  kept: KeptAs | null
+}
+
+/** An entry of the shelf, as far as a desk needs it. */
+export interface ShelfRecord<R> {
+  id: number
+  revision: number
+  record: Named<R>
 }
 
 /** A record to keep: a request with a name and a note. */
@@ -39,7 +54,7 @@ export interface Choice<R> {
 }
 
 interface Kept<R> {
-  entry: { id: number; revision: number; record: Named<R> }
+  entry: ShelfRecord<R>
   undo: number
 }
 
@@ -49,15 +64,16 @@ interface Calls<R, S, C> {
   /** `quick`: only what is seen while something is dragged. */
   change(request: R, slot: string, change: Change, quick?: boolean): Promise<S>
   choices(request: R, slot: string): Promise<C[]>
-  /** What lies on the desk when nothing was being worked on. */
-  first(): Promise<{ request: R; kept?: KeptAs } | null>
+  /** What lies on the desk when nothing was being worked on: a kept record, or something to start from. */
+  first(): Promise<{ request: R; entry?: ShelfRecord<R> } | null>
   keepNew(body: Named<R>): Promise<Kept<R>>
-  keepOver(kept: KeptAs, body: Named<R>): Promise<Kept<R>>
+  keepOver(kept: { id: number; revision: number }, body: Named<R>): Promise<Kept<R>>
 }
 
 /**
  * A desk with one request on it: its words are changed one by one, everything the core makes of it
- * follows, every change can be undone, and a reload loses nothing.
+ * follows, every change can be undone, and a reload loses nothing. Each tab has desks of its own; a new tab
+ * starts from what was last worked on anywhere.
  */
 export function desk<
   R extends object,
@@ -66,23 +82,34 @@ export function desk<
   C extends Choice<R>,
 >(key: string, calls: Calls<R, S, C>) {
   const serializer = { read: (text: string) => JSON.parse(text), write: JSON.stringify }
-  const draft = useLocalStorage<R | null>(`lorimant.${key}`, null, { serializer }) as Ref<R | null>
-  const kept = useLocalStorage<KeptAs | null>(`lorimant.${key}-of`, null, { serializer })
+  const draft = useSessionStorage<R | null>(`lorimant.${key}`, null, { serializer }) as Ref<R | null>
+  const kept = useSessionStorage<KeptAs | null>(`lorimant.${key}-of`, null, { serializer })
+  const last = useLocalStorage<Laid<R> | null>(`lorimant.${key}-last`, null, {
+    serializer,
+    listenToStorageChanges: false,
+  }) as Ref<Laid<R> | null>
+  /** Each record as this tab last knew it: what is undone goes back to a request, never to an older revision. */
+  const known = new Map<number, KeptAs>()
   const sheet = shallowRef(null) as ShallowRef<S | null>
   /** The last request that could be made: what is drawn while the words cannot be. */
   const worked = shallowRef(null) as ShallowRef<W | null>
   const faults = ref<Fault[]>([])
-  const past = shallowRef<R[]>([])
-  const future = shallowRef<R[]>([])
+  const past = shallowRef<Laid<R>[]>([])
+  const future = shallowRef<Laid<R>[]>([])
   let asked = 0
   let nudging = Promise.resolve()
 
+  const laid = (request: R): Laid<R> => ({ request, kept: kept.value })
+
   const colour = computed(() => worked.value?.colour ?? '#b9683a')
   const sound = computed(() => sheet.value !== null && sheet.value.faults.length === 0)
+  /** Whether what is kept differs from what lies here. */
+  const changed = computed(() => kept.value !== null && JSON.stringify(draft.value) !== kept.value.as)
 
   function show(next: S) {
     sheet.value = next
     draft.value = next.request
+    last.value = laid(next.request)
     faults.value = next.faults
     if (next.result) worked.value = next.result
   }
@@ -95,24 +122,39 @@ export function desk<
 
   /** Makes a request one step of undo; by default the present one, before it changes. */
   function remember(request = draft.value) {
-    if (request) past.value = [...past.value.slice(-99), request]
+    if (request) past.value = [...past.value.slice(-99), laid(request)]
     future.value = []
+  }
+
+  /** Says which record the present request is, and that it is kept as it lies here. */
+  function belongs({ id, revision, record }: ShelfRecord<R>) {
+    const as = JSON.stringify(draft.value)
+    kept.value = { id, revision, name: record.name, note: record.note ?? '', as }
+    known.set(id, kept.value)
+  }
+
+  /** Lays down what lay here before, or lies ahead, with the record it belongs to. */
+  async function lay({ request, kept: of }: Laid<R>) {
+    await work(request)
+    kept.value = of && (known.get(of.id) ?? of)
   }
 
   /** Opens what was being worked on, or what is there to start from. */
   async function open() {
-    if (draft.value) {
+    const before = draft.value ? laid(draft.value) : last.value
+    if (before) {
       try {
-        return await work(draft.value)
+        if (before.kept) known.set(before.kept.id, before.kept)
+        return await lay(before)
       } catch {
         // A draft of an older program that can no longer be read: start afresh.
-        draft.value = null
+        draft.value = kept.value = null
       }
     }
     const first = await calls.first()
     if (!first) return
     await work(first.request)
-    kept.value = first.kept ?? null
+    if (first.entry) belongs(first.entry)
   }
 
   /** Works the present request out again, after the workshop's tools or units changed. */
@@ -123,8 +165,14 @@ export function desk<
   async function openKept(entry: Kept<R>['entry']) {
     remember()
     await work(entry.record.request)
-    const { id, revision, record } = entry
-    kept.value = { id, revision, name: record.name, note: record.note ?? '' }
+    belongs(entry)
+  }
+
+  /** What stands on the shelf now is known; the next keeping goes over it. */
+  function meet({ id, revision, record }: ShelfRecord<R>) {
+    if (kept.value?.id !== id) return
+    kept.value = { ...kept.value, revision, name: record.name, note: record.note ?? '' }
+    known.set(id, kept.value)
   }
 
   /** Starts anew. */
@@ -184,16 +232,16 @@ export function desk<
     const back = past.value.at(-1)
     if (!back || !draft.value) return
     past.value = past.value.slice(0, -1)
-    future.value = [...future.value, draft.value]
-    await work(back)
+    future.value = [...future.value, laid(draft.value)]
+    await lay(back)
   }
 
   async function redo() {
     const ahead = future.value.at(-1)
     if (!ahead || !draft.value) return
     future.value = future.value.slice(0, -1)
-    past.value = [...past.value, draft.value]
-    await work(ahead)
+    past.value = [...past.value, laid(draft.value)]
+    await lay(ahead)
   }
 
   /** Keeps it: over the record it came from, or as a new one. Gives the number that undoes it. */
@@ -201,7 +249,7 @@ export function desk<
     if (!draft.value) return null
     const body = { name, note, request: draft.value }
     const written = kept.value && !asNew ? await calls.keepOver(kept.value, body) : await calls.keepNew(body)
-    kept.value = { id: written.entry.id, revision: written.entry.revision, name, note }
+    belongs(written.entry)
     return written.undo
   }
 
@@ -213,12 +261,14 @@ export function desk<
     faults,
     colour,
     sound,
+    changed,
     past,
     future,
     choices: calls.choices,
     open,
     refresh,
     openKept,
+    meet,
     start,
     set,
     type,
@@ -238,10 +288,12 @@ export interface Desk<R> {
   sheet: { sentence: Phrase[]; text: string } | null
   faults: Fault[]
   sound: boolean
+  /** Whether what is kept differs from what lies here. */
+  changed: boolean
   /** Of its metal, for what is drawn. */
   colour: string
-  past: R[]
-  future: R[]
+  past: Laid<R>[]
+  future: Laid<R>[]
   choices(request: R, slot: string): Promise<Choice<R>[]>
   set(request: R, remembered?: boolean): Promise<void>
   type(slot: string, text: string, from: R): Promise<Fault[]>
@@ -250,6 +302,8 @@ export interface Desk<R> {
   undo(): Promise<void>
   redo(): Promise<void>
   keep(name: string, note: string, asNew: boolean): Promise<number | null>
+  openKept(entry: ShelfRecord<R>): Promise<void>
+  meet(entry: ShelfRecord<R>): void
 }
 
 /** What a word is called, how it is typed, and whether it lists its choices. */

@@ -21,7 +21,7 @@ interface Shelf<T extends { name: string; note?: string }> {
   count: (record: T) => number
   refresh: () => unknown
   /** What the desk has open, whose revision follows a renaming. */
-  desk: { kept: { id: number; revision: number; name: string; note: string } | null }
+  desk: { meet: (entry: { id: number; revision: number; record: T }) => void }
 }
 
 /** What kept plans and kept findings have done to them, written once. */
@@ -58,10 +58,7 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
 
   async function rename(entry: { id: number; revision: number }, body: T) {
     const written = await shelf.replace(entry, body)
-    if (shelf.desk.kept?.id === entry.id) {
-      const { revision } = written.entry
-      shelf.desk.kept = { id: entry.id, revision, name: body.name, note: body.note ?? '' }
-    }
+    shelf.desk.meet({ id: entry.id, revision: written.entry.revision, record: body })
     return written
   }
 

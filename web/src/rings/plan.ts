@@ -14,10 +14,7 @@ export const usePlan = defineStore('plan', () =>
     async first() {
       const page = await data(api.GET('/api/plans', { params: { query: { most: 1 } } }))
       const last = page.entries[0]
-      if (last) {
-        const { id, revision, record } = last
-        return { request: record.request, kept: { id, revision, name: record.name, note: record.note ?? '' } }
-      }
+      if (last) return { request: last.record.request, entry: last }
       const text = '120 rings 5 mm inside soft copper 18 awg'
       const { request } = await data(api.POST('/api/ask', { body: { text } }))
       return request ? { request } : null

@@ -8,12 +8,15 @@ export const useNotice = defineStore('notice', () => {
   const shown = ref(false)
   const failed = ref(false)
   const undo = ref<(() => Promise<void>) | null>(null)
+  /** What was last done that can be taken back: it stays when its notice goes. */
+  const last = ref<{ text: string; undo: () => Promise<void> } | null>(null)
 
   function say(sentence: string, back: (() => Promise<void>) | null = null) {
     text.value = sentence
     undo.value = back
     failed.value = false
     shown.value = true
+    if (back) last.value = { text: sentence, undo: back }
   }
 
   function fail(thrown: unknown) {
@@ -36,5 +39,5 @@ export const useNotice = defineStore('notice', () => {
     })
   }
 
-  return { text, shown, failed, undo, say, fail, did }
+  return { text, shown, failed, undo, last, say, fail, did }
 })

@@ -4,6 +4,7 @@ import { useTheme } from 'vuetify'
 import { api, data, whenLocked } from '../api/client'
 import AppHeader from './AppHeader.vue'
 import KeysDialog from './KeysDialog.vue'
+import LastDone from './LastDone.vue'
 import NoticeBar from './NoticeBar.vue'
 import UnlockView from './UnlockView.vue'
 import { useNotice } from '../shared/notice'
@@ -39,6 +40,7 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
       <main>
         <router-view />
       </main>
+      <LastDone />
       <KeysDialog />
     </template>
     <NoticeBar />

@@ -124,7 +124,7 @@ async fn list_picks(Shared(state): Shared<State>) -> Result<Json<Vec<PickedRow>>
     Ok(Json(picks.into_iter().map(row).collect()))
 }
 
-/// Picks a kept plan or pattern to be made.
+/// Picks a kept plan or pattern to be made; of what is picked already, so many more.
 #[utoipa::path(post, path = "/api/picks", request_body = Pick,
     responses((status = 201, body = Written<Pick>), (status = 422, body = Problem)))]
 async fn pick(
@@ -133,9 +133,8 @@ async fn pick(
 ) -> Result<(StatusCode, Json<Written<Pick>>), Problem> {
     new.check()?;
     let written = write(&state, move |t| {
-        picks::pickable(t, new.entry, new.pieces_n)?;
         let undo = batch::next(t)?;
-        Ok(Written { entry: Shelf::Picks.add(t, undo, &new)?, undo })
+        Ok(Written { entry: picks::pick(t, undo, new)?, undo })
     });
     Ok((StatusCode::CREATED, Json(written.await?)))
 }
@@ -146,7 +145,9 @@ async fn pick(
 async fn change_pick(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    axum::extract::Query(super::entries::Revised { revision }): axum::extract::Query<super::entries::Revised>,
+    crate::extract::Query(super::entries::Revised { revision }): crate::extract::Query<
+        super::entries::Revised,
+    >,
     Body(pick): Body<Pick>,
 ) -> Result<Json<Written<Pick>>, Problem> {
     pick.check()?;

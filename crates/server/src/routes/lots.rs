@@ -3,7 +3,7 @@
 use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::StatusCode;
-use lorimant_core::fault::Fault;
+use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::scale::Weighed;
 use lorimant_core::rack::stock::{Lot, Movement, MovementKind, scale};
@@ -303,6 +303,9 @@ async fn set_aside(
 struct Weighing {
     /// `182.31 g`, spool and all; grams where it has no unit.
     typed: String,
+    /// What the empty spool weighs, g, where the lot does not say; it is noted on the lot once it is booked.
+    #[serde(default)]
+    tare_g: Option<f64>,
     /// Whether to book what it says as a correction, or only to look.
     #[serde(default)]
     book: bool,
@@ -326,25 +329,32 @@ struct WeighedLot {
 async fn weigh_lot(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(Weighing { typed, book }): Body<Weighing>,
+    Body(Weighing { typed, tare_g, book }): Body<Weighing>,
 ) -> Result<Json<WeighedLot>, Problem> {
     let gross_g = scale::read(&typed)?;
     let unit = state.store.workshop().habits.unit;
     if !book {
         let lot = read(&state, move |connection| rack::lot(connection, id)).await?;
-        let weighed = lot.entry.record.weighed(gross_g, lot.standing.left_mm, unit)?;
+        let weighed = lot.entry.record.weighed(gross_g, tare_g, lot.standing.left_mm, unit)?;
         return Ok(Json(WeighedLot { weighed, lot, undo: None }));
     }
     let booked = write(&state, move |t| {
         let lot = rack::lot(t, id)?;
-        let weighed = lot
-            .entry
-            .record
-            .weighed(gross_g, lot.standing.left_mm, unit)
-            .map_err(lorimant_core::fault::Faults::from)?;
-        let Some(line) = weighed.correction() else { return Ok(WeighedLot { weighed, lot, undo: None }) };
+        let Stocked { entry, standing, .. } = &lot;
+        let weighed = entry.record.weighed(gross_g, tare_g, standing.left_mm, unit).map_err(Faults::from)?;
+        let noted = tare_g.filter(|_| entry.record.tare_g.is_none());
+        let line = weighed.correction();
+        if line.is_none() && noted.is_none() {
+            return Ok(WeighedLot { weighed, lot, undo: None });
+        }
         let undo = batch::next(t)?;
-        ledger::book(t, undo, id, &line)?;
+        if let Some(line) = line {
+            ledger::book(t, undo, id, &line)?;
+        }
+        if noted.is_some() {
+            let record = Lot { tare_g: noted, ..entry.record.clone() };
+            Shelf::Lots.edit(t, undo, id, entry.revision, &Edit::Replace(record))?;
+        }
         Ok(WeighedLot { weighed, lot: rack::lot(t, id)?, undo: Some(undo) })
     });
     booked.await.map(Json)

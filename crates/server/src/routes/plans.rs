@@ -18,13 +18,16 @@ use crate::kept::KeptPlan;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
-use crate::store::shelf::{self, Entry, Imported, Shelf};
+use crate::store::history::{self, WrittenBatch};
+use crate::store::shelf::{self, Entry, Imported, Revision, Shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(list_plans, keep_plan))
         .routes(routes!(get_plan, change_plan))
         .routes(routes!(archive_plan))
+        .routes(routes!(plan_revisions))
+        .routes(routes!(history))
         .routes(routes!(undo))
         .routes(routes!(all_plans_json))
         .routes(routes!(all_plans_csv))
@@ -51,6 +54,22 @@ async fn get_plan(
     Path(id): Path<i64>,
 ) -> Result<Json<Entry<KeptPlan>>, Problem> {
     read(&state, move |connection| Shelf::Plans.get(connection, id)).await.map(Json)
+}
+
+/// A plan as it stood at each revision, newest first.
+#[utoipa::path(get, path = "/api/plans/{id}/revisions", params(("id" = i64, Path)),
+    responses((status = 200, body = [Revision<KeptPlan>]), (status = 404, body = Problem)))]
+async fn plan_revisions(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+) -> Result<Json<Vec<Revision<KeptPlan>>>, Problem> {
+    read(&state, move |connection| Shelf::Plans.revisions(connection, id)).await.map(Json)
+}
+
+/// What was written, the last first: the hundred last writes.
+#[utoipa::path(get, path = "/api/history", responses((status = 200, body = [WrittenBatch])))]
+async fn history(Shared(state): Shared<State>) -> Result<Json<Vec<WrittenBatch>>, Problem> {
+    read(&state, |connection| history::last(connection, 100)).await.map(Json)
 }
 
 /// What undid something, and can be undone itself.

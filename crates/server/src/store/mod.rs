@@ -3,6 +3,7 @@
 pub(crate) mod batch;
 pub(crate) mod carried;
 mod error;
+pub(crate) mod history;
 pub(crate) mod ledger;
 pub(crate) mod picks;
 pub(crate) mod rack;
@@ -37,14 +38,24 @@ static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
 pub struct Store {
     writer: Arc<Mutex<Connection>>,
     readers: r2d2::Pool<SqliteConnectionManager>,
-    /// What planning needs of the workshop, read anew after every write.
-    workshop: Arc<RwLock<Arc<Workshop>>>,
+    /// What planning needs of the workshop, read anew with every write; nothing where it could not be read since.
+    workshop: Arc<RwLock<Option<Arc<Workshop>>>>,
 }
 
 fn prepare(connection: &mut Connection) -> rusqlite::Result<()> {
     connection.execute_batch(
         "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;",
     )
+}
+
+/// What planning needs of the workshop, as it stands in the file.
+fn read_workshop(connection: &Connection) -> Result<Workshop> {
+    let settings = settings(connection)?.0;
+    let rods = Shelf::Rods.all(connection)?.into_iter().map(|entry| entry.record).collect();
+    let blades: Vec<shelf::Entry<KeptBlade>> = Shelf::Blades.all(connection)?;
+    let blades = blades.into_iter().map(|entry| entry.record.blade).collect();
+    let pliers = Shelf::Pliers.all(connection)?.into_iter().map(|entry| entry.record).collect();
+    Ok(Workshop { rods, pliers, blades, habits: settings.habits(), hand: settings.hand })
 }
 
 impl Store {
@@ -58,12 +69,9 @@ impl Store {
         MIGRATIONS.to_latest(&mut writer)?;
         let manager = SqliteConnectionManager::file(path).with_init(prepare);
         let readers = r2d2::Pool::builder().max_size(4).min_idle(Some(0)).build(manager)?;
-        let store = Self {
-            writer: Arc::new(Mutex::new(writer)),
-            readers,
-            workshop: Arc::new(RwLock::new(Arc::new(Workshop::default()))),
-        };
-        store.refresh_workshop()?;
+        let store = Self { writer: Arc::new(Mutex::new(writer)), readers, workshop: Arc::default() };
+        let workshop = read_workshop(&store.writer())?;
+        store.know(Some(workshop));
         Ok(store)
     }
 
@@ -79,33 +87,35 @@ impl Store {
 
     /// Writes in one transaction; nothing of it stands unless all of it does.
     pub(crate) fn write<T>(&self, work: impl FnOnce(&Transaction) -> Result<T>) -> Result<T> {
-        let done = {
-            let mut writer = self.writer();
-            let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
-            let done = work(&transaction)?;
-            transaction.commit()?;
-            done
-        };
-        self.refresh_workshop()?;
+        // The workshop is read anew before the next writer may begin, so that no older one is ever known after it.
+        let mut writer = self.writer();
+        let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
+        let done = work(&transaction)?;
+        transaction.commit()?;
+        // It stands written now, whatever comes of reading: that must never be said to have failed.
+        let workshop = read_workshop(&writer);
+        if let Err(error) = &workshop {
+            tracing::error!(%error, "the workshop could not be read anew");
+        }
+        self.know(workshop.ok());
         Ok(done)
     }
 
-    fn refresh_workshop(&self) -> Result<()> {
-        let fresh = self.read(|connection| {
-            let settings = settings(connection)?.0;
-            let rods = Shelf::Rods.all(connection)?.into_iter().map(|entry| entry.record).collect();
-            let blades: Vec<shelf::Entry<KeptBlade>> = Shelf::Blades.all(connection)?;
-            let blades = blades.into_iter().map(|entry| entry.record.blade).collect();
-            let pliers = Shelf::Pliers.all(connection)?.into_iter().map(|entry| entry.record).collect();
-            Ok(Workshop { rods, pliers, blades, habits: settings.habits(), hand: settings.hand })
-        })?;
-        *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = Arc::new(fresh);
-        Ok(())
+    fn know(&self, workshop: Option<Workshop>) {
+        *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = workshop.map(Arc::new);
     }
 
-    /// What planning needs of the workshop.
+    /// What planning needs of the workshop. A workshop that cannot be read plans as an empty one.
     pub(crate) fn workshop(&self) -> Arc<Workshop> {
-        self.workshop.read().unwrap_or_else(PoisonError::into_inner).clone()
+        if let Some(known) = &*self.workshop.read().unwrap_or_else(PoisonError::into_inner) {
+            return known.clone();
+        }
+        let writer = self.writer();
+        let workshop = read_workshop(&writer).unwrap_or_else(|error| {
+            tracing::error!(%error, "the workshop cannot be read");
+            Workshop::default()
+        });
+        Arc::new(workshop)
     }
 
     /// The hash of the passphrase, where one is set.

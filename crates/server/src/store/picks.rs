@@ -9,7 +9,7 @@ use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
 use super::error::{Result, StoreError};
 use super::shelf::{Edit, Entry, Shelf};
-use crate::kept::{KeptPattern, KeptPlan, Pick};
+use crate::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
 
 /// A pick with what it stands for.
 #[derive(Debug, Clone)]
@@ -93,4 +93,18 @@ pub(crate) fn take_off_picks(
         Shelf::Picks.edit(t, batch, pick.id, pick.revision, &edit)?;
     }
     Ok(Some(left.iter().map(|n| u64::from(*n)).sum()))
+}
+
+/// Picks a kept plan or pattern; what is picked already becomes so many more of it.
+pub(crate) fn pick(t: &Transaction, batch: i64, new: Pick) -> Result<Entry<Pick>> {
+    pickable(t, new.entry, new.pieces_n)?;
+    let picks: Vec<Entry<Pick>> = Shelf::Picks.all(t)?;
+    match picks.into_iter().find(|pick| pick.record.entry == new.entry) {
+        Some(there) => {
+            let more = Pick { pieces_n: there.record.pieces_n.saturating_add(new.pieces_n), ..new };
+            more.check()?;
+            Shelf::Picks.edit(t, batch, there.id, there.revision, &Edit::Replace(more))
+        }
+        None => Shelf::Picks.add(t, batch, &new),
+    }
 }

@@ -34,11 +34,12 @@ async function attempt(work: () => Promise<void>) {
   }
 }
 
-const pick = (chosen: ChosenPiece | null) =>
+const pick = () =>
   attempt(async () => {
-    piece.value = null
+    const chosen = piece.value
     if (!chosen?.entry) return
     await pickToCut(chosen.entry, chosen.name, chosen.pieces_n)
+    piece.value = null
   })
 
 const change = (row: PickedRow, event: Event) =>
@@ -88,13 +89,12 @@ const drop = (row: PickedRow) =>
           </v-btn>
         </li>
       </ul>
-      <PiecePicker
-        class="add"
-        :model-value="piece"
-        label="Pick something kept…"
-        kept-only
-        @update:model-value="pick"
-      />
+      <form class="add" @submit.prevent="pick">
+        <PiecePicker v-model="piece" label="Pick something kept…" kept-only />
+        <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="pick-it"
+          >Pick it</v-btn
+        >
+      </form>
       <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="pick-fault">
         {{ fault.sentence }}
       </p>
@@ -147,8 +147,15 @@ li p {
 }
 
 .add {
-  width: 100%;
+  display: flex;
+  gap: 10px;
+  align-items: center;
   min-height: 40px;
+}
+
+.add select {
+  flex: 1;
+  min-width: 0;
 }
 
 @media (max-width: 900px) {

@@ -39,19 +39,19 @@ const request = computed<CutRequest>(() => ({
   ...lost.value,
 }))
 
+const shown = (mm: number) => String(Number(mm.toFixed(2)))
 watch(
-  () => props.of,
-  (of, before) => {
-    if (!before || before.shown !== of.shown) {
-      const shown = (mm: number) => String(Number(mm.toFixed(2)))
-      losses.value = {
-        trim_mm: shown(of.trim_mm),
-        kerf_mm: '0',
-        shortest_useful_mm: shown(of.shortest_useful_mm),
-      }
-    }
-    void solve()
+  () => props.of.shown,
+  () => {
+    const { trim_mm, shortest_useful_mm } = props.of
+    losses.value = { trim_mm: shown(trim_mm), kerf_mm: '0', shortest_useful_mm: shown(shortest_useful_mm) }
   },
+  { immediate: true },
+)
+// What is ticked stays ticked as long as there is the same to cut from the same: asking again changes nothing.
+watch(
+  () => JSON.stringify([props.of.stock, props.of.demand]),
+  () => void solve(),
   { immediate: true },
 )
 

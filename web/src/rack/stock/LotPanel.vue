@@ -79,10 +79,19 @@ const readScale = (lay: boolean) =>
     await look()
   })
 
+/** A spool whose empty weight nobody has said yet: all of it would be taken for wire. */
+const wantsTare = computed(
+  () => lot.value?.record.kind === 'spool' && (lot.value.record.tare_g ?? null) === null,
+)
+async function onTheScale() {
+  const { tare } = await readFields({ tare: wantsTare.value ? texts.value.tare : '' }, { tare: 'mass' })
+  return { typed: texts.value.weight ?? '', tare_g: tare }
+}
+
 const look = () =>
   attempt(async () => {
     weighed.value = null
-    const body = { typed: texts.value.weight ?? '' }
+    const body = await onTheScale()
     weighed.value = (await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))).weighed
   })
 
@@ -90,7 +99,7 @@ const bookWeight = () =>
   attempt(async () => {
     // A scale that acts as a keyboard ends its line with Enter: that only looks.
     if (!weighed.value) return look()
-    const body = { typed: texts.value.weight ?? '', book: true }
+    const body = { ...(await onTheScale()), book: true }
     const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
     start(null)
     if (undo) done('The ledger now says what the scale said.', undo)
@@ -193,6 +202,17 @@ function edit() {
               placeholder="182.31 g"
               autofocus
               data-test="weight"
+              @update:model-value="weighed = null"
+              @change="look"
+            />
+            <PaperField
+              v-if="wantsTare"
+              v-model="texts.tare"
+              name="tare_g"
+              label="The empty spool, g"
+              hint="0 if the wire lies there without it; it is noted on the lot"
+              figures
+              data-test="weigh-tare"
               @update:model-value="weighed = null"
               @change="look"
             />

@@ -143,7 +143,8 @@ pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
 
 impl Lot {
     const SKIN: Span = Span { noun: "share of skin", unit: "", least: 0.0001, most: 0.5 };
-    const TARE: Span = Span { noun: "weight of the empty spool", unit: " g", least: 0.0, most: 100_000.0 };
+    pub(super) const TARE: Span =
+        Span { noun: "weight of the empty spool", unit: " g", least: 0.0, most: 100_000.0 };
 
     /// Checks everything about it.
     ///

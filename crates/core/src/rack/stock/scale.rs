@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::{Lot, Movement, MovementKind};
+use super::{Lot, Movement, MovementKind, StockKind};
 use crate::fault::{Fault, Span};
 use crate::wire::SIZE_SPREAD;
 use crate::words::length::{LengthUnit, shown};
@@ -100,7 +100,8 @@ impl Weighed {
 }
 
 impl Lot {
-    /// The length that a weight says is left: (weight − empty spool) / weight of a millimetre.
+    /// The length that a weight says is left: (weight − empty spool) / weight of a millimetre. What the empty spool
+    /// weighs is the lot's, or `tare_g` where the lot does not say; a rest or straight length has none.
     ///
     /// ```
     /// use lorimant_core::words::length::LengthUnit;
@@ -110,14 +111,27 @@ impl Lot {
     ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
     /// ).unwrap();
     /// // With its spool it weighs 62 g more than its wire.
-    /// let weighed = lot.weighed(62.0 + lot.wire.mass_g(4000.0), 4100.0, LengthUnit::Mm).unwrap();
+    /// let weighed = lot.weighed(62.0 + lot.wire.mass_g(4000.0), None, 4100.0, LengthUnit::Mm).unwrap();
     /// assert!((weighed.differs_mm + 100.0).abs() < 0.1);
     /// ```
     ///
     /// # Errors
-    /// A fault at `typed` where it weighs less than its empty spool.
-    pub fn weighed(&self, gross_g: f64, ledger_mm: f64, unit: LengthUnit) -> Result<Weighed, Fault> {
-        let tare = self.tare_g.unwrap_or(0.0);
+    /// A fault at `typed` where it weighs less than its empty spool; at `tare_g` where nobody says what that weighs,
+    /// since all of it would be taken for wire.
+    pub fn weighed(
+        &self,
+        gross_g: f64,
+        tare_g: Option<f64>,
+        ledger_mm: f64,
+        unit: LengthUnit,
+    ) -> Result<Weighed, Fault> {
+        let spoolless = (self.kind != StockKind::Spool).then_some(0.0);
+        let tare = self.tare_g.or(tare_g).or(spoolless).ok_or_else(|| {
+            let said = "What does the empty spool weigh? Type it in grams, or 0 where the wire lies on the scale \
+                        without it.";
+            Fault::new("tare_g", said)
+        })?;
+        let tare = Self::TARE.check("tare_g", tare)?;
         let wire_g = gross_g - tare;
         if wire_g < 0.0 {
             let said = format!(

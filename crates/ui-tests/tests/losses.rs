@@ -1,0 +1,273 @@
+//! What a person keeps, types and books is not lost or made another's: by undo across pieces, by two tabs, by keys that
+//! come too soon, by a scale that weighs the spool as well.
+#![allow(missing_docs)]
+
+use anyhow::{Context as _, Result, ensure};
+use lorimant_ui_tests::{Maker, at_the_bench};
+use rstest::rstest;
+use serde_json::json;
+use thirtyfour::prelude::*;
+
+const SENTENCE: &str = "[data-test=sentence]";
+const KEPT_AS: &str = "[data-test=kept-as]";
+
+/// Opens a kept plan or finding by its name.
+async fn open_kept(maker: &Maker, name: &str) -> Result<()> {
+    maker.open("/kept").await?;
+    maker.fill("[data-test=find] input", name).await?;
+    maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
+    maker.click("[data-test=open-plan]").await?;
+    maker.sees(KEPT_AS, name).await
+}
+
+/// The names of two kept plans.
+async fn two_plans(maker: &Maker) -> Result<(String, String)> {
+    let names = maker
+        .script(
+            "const list = await (await fetch('/api/plans?most=500')).json();\
+             return list.entries.map(entry => entry.record.name)",
+        )
+        .await?;
+    let name = |i: usize| names[i].as_str().map(str::to_owned).context("two kept plans");
+    Ok((name(0)?, name(1)?))
+}
+
+/// What is kept of a plan, by its name.
+async fn kept(maker: &Maker, name: &str) -> Result<serde_json::Value> {
+    let script = format!(
+        "const list = await (await fetch('/api/plans?most=500')).json();\
+         return list.entries.find(entry => entry.record.name === {})",
+        json!(name)
+    );
+    maker.script(&script).await
+}
+
+async fn ring_count(maker: &Maker, text: &str) -> Result<()> {
+    maker.click("[data-slot=rings]").await?;
+    maker.fill("[data-test=typed] input", text).await?;
+    maker.sees(SENTENCE, &format!("{text} rings")).await?;
+    maker.press(Key::Escape + "").await?;
+    maker.gone("[data-test=editor]").await
+}
+
+#[test]
+fn undo_goes_back_to_whose_plan_it_was() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        let (first, second) = two_plans(maker).await?;
+        let before = kept(maker, &second).await?;
+        open_kept(maker, &first).await?;
+        ring_count(maker, "37").await?;
+        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        open_kept(maker, &second).await?;
+        // Back to the first plan as it was changed: its name comes with it, and so does its place on the shelf.
+        maker.press(Key::Control + "z").await?;
+        maker.sees(SENTENCE, "37 rings").await?;
+        maker.sees(KEPT_AS, &first).await?;
+        maker.press(Key::Control + "s").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.sees("[data-test=notice]", &first).await?;
+        ensure!(
+            kept(maker, &second).await?["record"] == before["record"],
+            "the second plan was written over"
+        );
+        ensure!(kept(maker, &first).await?["record"]["request"]["rings_n"] == 37);
+        // Forwards again: the second, under its own name.
+        maker.press(Key::Control + "y").await?;
+        maker.sees(KEPT_AS, &second).await
+    })
+}
+
+#[test]
+fn what_was_kept_meanwhile_is_undone_without_going_back_to_an_older_revision() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        let (first, _) = two_plans(maker).await?;
+        open_kept(maker, &first).await?;
+        ring_count(maker, "41").await?;
+        maker.press(Key::Control + "s").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.sees("[data-test=notice]", "Kept as").await?;
+        maker.press(Key::Control + "z").await?;
+        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        // Keeping the older request is a change like any other: no conflict with oneself.
+        maker.press(Key::Control + "s").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker
+            .until("kept again", || async {
+                Ok(kept(maker, &first).await?["record"]["request"]["rings_n"] != 41)
+            })
+            .await?;
+        maker.gone("[data-test=conflict]").await
+    })
+}
+
+#[rstest]
+#[case::yours("[data-test=keep-mine]", 52)]
+#[case::theirs("[data-test=open-theirs]", 51)]
+fn two_tabs_meet_with_both_versions_side_by_side(
+    #[case] choice: &'static str,
+    #[case] rings: u32,
+) -> Result<()> {
+    at_the_bench(move |maker| async move {
+        maker.open("/rings").await?;
+        let (first, _) = two_plans(maker).await?;
+        open_kept(maker, &first).await?;
+        let driver = &maker.browser.driver;
+        let one = driver.window().await?;
+        let other = driver.new_tab().await?;
+        driver.switch_to_window(other.clone()).await?;
+        open_kept(maker, &first).await?;
+        ring_count(maker, "51").await?;
+        maker.press(Key::Control + "s").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.sees("[data-test=notice]", "Kept as").await?;
+        // The first tab knows nothing of it, and does not write over it.
+        driver.switch_to_window(one).await?;
+        ring_count(maker, "52").await?;
+        maker.press(Key::Control + "s").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.sees("[data-test=conflict]", "52 rings").await?;
+        maker.sees("[data-test=conflict]", "51 rings").await?;
+        ensure!(kept(maker, &first).await?["record"]["request"]["rings_n"] == 51);
+        maker.is_accessible().await?;
+        maker.click(choice).await?;
+        maker.sees(SENTENCE, &format!("{rings} rings")).await?;
+        maker
+            .until("what was chosen stands", || async {
+                Ok(kept(maker, &first).await?["record"]["request"]["rings_n"] == rings)
+            })
+            .await
+    })
+}
+
+#[test]
+fn a_draft_belongs_to_its_tab_and_survives_there() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        ring_count(maker, "63").await?;
+        let driver = &maker.browser.driver;
+        let one = driver.window().await?;
+        let other = driver.new_tab().await?;
+        driver.switch_to_window(other).await?;
+        // A new tab starts from what was last worked on, and goes its own way.
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "63 rings").await?;
+        ring_count(maker, "64").await?;
+        driver.switch_to_window(one).await?;
+        driver.refresh().await?;
+        maker.sees(SENTENCE, "63 rings").await
+    })
+}
+
+#[test]
+fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cut").await?;
+        maker.sees("[data-test=strip]", "Flush the end").await?;
+        maker.click("[data-test=tick]").await?;
+        // Another window and back: everything is asked for again, and what was ticked stays ticked.
+        maker.script("document.dispatchEvent(new Event('visibilitychange'))").await?;
+        let picked = maker.text("[data-test=picks]").await?;
+        maker.click("[data-test=book-cuts]").await?;
+        maker.sees("[data-test=last-done]", "Undo").await?;
+        // Its notice goes; the line stays, in another view as well.
+        maker.open("/guide").await?;
+        maker.click("[data-test=history]").await?;
+        maker.sees("[data-test=written] li", " cut, “").await?;
+        maker.is_accessible().await?;
+        maker.click("[data-test=written] li button").await?;
+        maker.sees("[data-test=last-done]", "Taken back").await?;
+        maker.sees("[data-test=written] li", "Took back").await?;
+        maker.open("/rack/cut").await?;
+        maker
+            .until("the picks are back", || async { Ok(maker.text("[data-test=picks]").await? == picked) })
+            .await
+    })
+}
+
+#[test]
+fn walking_through_what_can_be_picked_picks_nothing_and_twice_the_same_is_more_of_it() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cut").await?;
+        maker.find("[data-test=picks] li").await?;
+        let rows = maker.count("[data-test=picks] li").await?;
+        let list = maker.find("[data-test=piece]").await?;
+        list.focus().await?;
+        for _ in 0..3 {
+            maker.press(Key::Down + "").await?;
+        }
+        maker.find("[data-test=pick-it]:not([disabled])").await?;
+        ensure!(maker.count("[data-test=picks] li").await? == rows, "arrow keys picked something");
+        maker.click("[data-test=pick-it]").await?;
+        maker.sees("[data-test=notice]", "Picked").await?;
+        let after = maker.count("[data-test=picks] li").await?;
+        ensure!(after <= rows + 1, "{rows} rows became {after}");
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.click("[data-test=pick-it]").await?;
+        maker.sees("[data-test=notice]", "Water sprites").await?;
+        let once = maker.count("[data-test=picks] li").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.click("[data-test=pick-it]").await?;
+        maker
+            .until("picked again", || async { Ok(maker.count("[data-test=pick-it][disabled]").await? == 1) })
+            .await?;
+        ensure!(maker.count("[data-test=picks] li").await? == once, "the same piece stands twice");
+        Ok(())
+    })
+}
+
+#[rstest]
+#[case("size", "18 awg", "1.02 mm (18 AWG)")]
+#[case("rings", "2041", "2041 rings")]
+#[case("inside", "4.75", "4.7")]
+fn keys_typed_while_an_editor_opens_on_a_slow_machine_are_not_lost(
+    #[case] slot: &'static str,
+    #[case] keys: &'static str,
+    #[case] says: &'static str,
+) -> Result<()> {
+    at_the_bench(move |maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        maker.browser.driver.cdp().send_raw("Emulation.setCPUThrottlingRate", json!({ "rate": 8 })).await?;
+        maker.find(&format!("[data-slot={slot}]")).await?.focus().await?;
+        maker.press(keys).await?;
+        let field = maker.find("[data-test=typed] input").await?;
+        maker
+            .until("all keys in the field", || {
+                let field = field.clone();
+                async move { Ok(field.value().await?.as_deref() == Some(keys)) }
+            })
+            .await?;
+        maker.sees(SENTENCE, says).await
+    })
+}
+
+#[test]
+fn a_spool_of_unknown_weight_is_asked_for_before_it_is_booked_as_wire() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.click("[data-test=receive]").await?;
+        maker.fill("[data-test=listing] input", "copper round 1 mm soft 10 m").await?;
+        maker.sees("[data-test=lot-metal]", "copper").await?;
+        maker.fill("[data-test=lot-name] input", "Slate spool").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=notice]", "Slate spool").await?;
+        maker.fill("[data-test=find-lot] input", "Slate").await?;
+        maker.click("[data-test=open-lot]").await?;
+        maker.sees("[data-test=left]", "10.00 m").await?;
+        maker.click("[data-test=do-weigh]").await?;
+        maker.fill("[data-test=weight] input", "130 g").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=weigh-tare]", "What does the empty spool weigh?").await?;
+        maker.fill("[data-test=weigh-tare] input", "62").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=weighed]", "less 62 g for the spool").await?;
+        maker.click("[data-test=book-weight]").await?;
+        // 68 g of 1 mm copper are 9.6 m; what the spool weighs is known from now on.
+        maker.sees("[data-test=left]", "9.6").await?;
+        maker.click("[data-test=do-weigh]").await?;
+        maker.sees("[data-test=lot-panel]", "(empty: 62.00 g)").await
+    })
+}

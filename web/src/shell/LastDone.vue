@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref, watch } from 'vue'
+import { api, data, type WrittenBatch } from '../api/client'
+import { usePlan } from '../rings/plan'
+import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
+
+/** What was last done, with the way back; and behind it all that was written, to be walked back. */
+const notice = useNotice()
+const queries = useQueryClient()
+const plan = usePlan()
+const open = ref(false)
+const written = ref<WrittenBatch[] | null>(null)
+
+async function look() {
+  try {
+    written.value = await data(api.GET('/api/history'))
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+watch(open, (now) => now && look())
+
+/** Everything a view shows may be another after this. */
+async function refresh() {
+  await queries.invalidateQueries()
+  await plan.refresh()
+}
+
+async function takeBack({ batch, sentence }: WrittenBatch) {
+  try {
+    const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
+    await refresh()
+    notice.did(`Taken back: ${sentence}`, undo, refresh)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+  await look()
+}
+
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <footer class="last no-print">
+    <span v-if="notice.last" data-test="last-done">
+      {{ notice.last.text }}
+      <button type="button" class="plain act" data-test="undo-last" @click="notice.last.undo">Undo</button>
+    </span>
+    <span v-else class="quiet">What you keep, change and book can be taken back.</span>
+    <button type="button" class="plain act history" data-test="history" @click="open = true">
+      What was done
+    </button>
+    <PaperDialog v-model="open" title="What was done" :width="620">
+      <p class="quiet">
+        The last first. What something newer stands on is taken back after it; taking back can be taken back.
+      </p>
+      <p v-if="!written" class="quiet" role="status">Looking it up…</p>
+      <p v-else-if="!written.length">Nothing has been written yet.</p>
+      <ol v-else class="done" data-test="written">
+        <li v-for="one in written" :key="one.batch">
+          <span class="quiet when">{{ when(one.made_at) }}</span>
+          <span>{{ one.sentence }}</span>
+          <v-btn size="small" :aria-label="`Take back: ${one.sentence}`" @click="takeBack(one)">
+            Take back
+          </v-btn>
+        </li>
+      </ol>
+    </PaperDialog>
+  </footer>
+</template>
+
+<style scoped>
+.last {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  min-height: 36px;
+  padding: 0 var(--gutter);
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.act {
+  min-height: 30px;
+  padding: 0 4px;
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+
+.history {
+  margin-left: auto;
+  text-decoration: none;
+}
+
+.done {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.done li {
+  display: grid;
+  grid-template-columns: 130px minmax(0, 1fr) auto;
+  gap: 0 14px;
+  align-items: center;
+  border-bottom: 1px solid rgb(var(--v-theme-hairline));
+  min-height: 40px;
+}
+
+@media (max-width: 520px) {
+  .done li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  .when {
+    grid-column: 1 / -1;
+  }
+}
+</style>
