@@ -262,3 +262,35 @@ async fn what_was_changed_since_is_not_taken_back(#[case] what: &str, #[case] pa
     let now = workshop.get(&format!("{path}/{id}")).await.json();
     assert_eq!(now["record"]["note"], "changed by somebody else");
 }
+
+#[tokio::test]
+async fn what_was_done_is_told_the_last_first() {
+    let workshop = Workshop::demo();
+    for what in WRITES {
+        write(&workshop, what).await;
+    }
+    let told = workshop.get("/api/history").await.json();
+    let told: Vec<&str> =
+        told.as_array().unwrap().iter().map(|one| one["sentence"].as_str().unwrap()).collect();
+    assert_eq!(told.len(), WRITES.len() + 1, "and the demo: {told:?}");
+    let picked =
+        workshop.get("/api/patterns").await.json()["entries"][0]["name"].as_str().unwrap().to_owned();
+    assert_eq!(told[0], format!("Added pick “{picked}”."));
+    for (n, words) in [
+        (1, "3.5 g of scrap, copper clean."),
+        (4, "100 mm corrected"),
+        (5, "120 mm tried, “"),
+        (6, "4 m bought, “New”"),
+        (7, "Put away pliers “"),
+        (15, "Added plan “Other name”."),
+    ] {
+        assert!(told[n].contains(words), "{n}: {told:?}");
+    }
+    for sentence in told {
+        assert!(
+            sentence.ends_with('.') && sentence.chars().next().unwrap().is_uppercase()
+                || sentence.starts_with(|c: char| c.is_ascii_digit()),
+            "{sentence}"
+        );
+    }
+}

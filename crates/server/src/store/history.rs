@@ -41,8 +41,9 @@ pub(crate) fn last(connection: &Connection, most: u32) -> Result<Vec<WrittenBatc
         [most],
         |row| row.get(0),
     )?;
-    changed(connection, first, &mut deeds)?;
+    // What was booked comes first: it is what the rest was done for.
     booked(connection, first, unit, &mut deeds)?;
+    changed(connection, first, &mut deeds)?;
     let batches = deeds.into_iter().rev().filter_map(|(batch, mut deeds)| {
         let made_at = deeds.first()?.made_at.clone();
         let more = match deeds.len().saturating_sub(3) {
@@ -59,7 +60,8 @@ pub(crate) fn last(connection: &Connection, most: u32) -> Result<Vec<WrittenBatc
 /// What was kept, changed and put away since a batch.
 fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<Deed>>) -> Result<()> {
     // What an entry became is what its next change wrote over, or what it is now.
-    let sql = "SELECT c.batch, c.made_at, e.shelf, e.name, c.before IS NULL, \
+    let sql = "SELECT c.batch, c.made_at, e.shelf, CASE e.shelf WHEN 'pick' THEN (SELECT what.name FROM entries AS what \
+               WHERE what.id = json_extract(e.record, '$.entry')) ELSE e.name END, c.before IS NULL, \
                json_extract(c.before, '$.archived'), \
                coalesce((SELECT json_extract(n.before, '$.archived') FROM changes AS n WHERE n.entry = c.entry \
                AND n.revision > c.revision ORDER BY n.revision LIMIT 1), e.archived) \
@@ -67,7 +69,8 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
     let mut statement = connection.prepare_cached(sql)?;
     let mut rows = statement.query([first])?;
     while let Some(row) = rows.next()? {
-        let (shelf, name): (String, String) = (row.get(2)?, row.get(3)?);
+        let (shelf, name): (String, Option<String>) = (row.get(2)?, row.get(3)?);
+        let name = name.unwrap_or_default();
         let (new, was_away, is_away): (bool, Option<bool>, bool) = (row.get(4)?, row.get(5)?, row.get(6)?);
         let did = match (new, was_away.unwrap_or(false), is_away) {
             (true, ..) => "added",
@@ -84,6 +87,7 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
 fn noun(shelf: &str) -> &str {
     match shelf {
         "pattern" => "finding",
+        "plier" => "pliers",
         "keeping" => "how a wire is kept:",
         other => other,
     }
