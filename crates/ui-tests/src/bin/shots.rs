@@ -66,6 +66,7 @@ fn main() -> Result<()> {
         picture(maker, "rack-choose").await?;
         maker.open("/rack/cut").await?;
         maker.find("[data-test=strip] svg").await?;
+        maker.gone("[data-test=working]").await?;
         picture(maker, "rack-cut").await?;
         maker.open("/rack/cost").await?;
         maker.fill("[data-test=cost-minutes] input", "4").await?;

@@ -201,7 +201,7 @@ onMounted(() => attempt(open()))
     </template>
     <template #tools><TryMenu :mirrored="mirrored" @try="tryIt" /></template>
     <p v-if="laid" class="compared" data-test="compared">
-      <b>Over it, {{ laid.name }}:</b>
+      <b>Over it, {{ laid.name }}:</b>{{ ' ' }}
       <span v-if="over.error.value" class="stop" role="alert">{{ over.error.value.message }}</span>
       <template v-else-if="compared">{{ compared.differences.join('; ') || 'nothing differs' }}.</template>
       <button type="button" class="plain take-off" data-test="take-off" @click="laid = null">

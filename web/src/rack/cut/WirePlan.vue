@@ -280,6 +280,10 @@ h2 {
   gap: 10px;
 }
 
+progress {
+  accent-color: rgb(var(--v-theme-primary));
+}
+
 .strips {
   list-style: none;
   margin: 0;

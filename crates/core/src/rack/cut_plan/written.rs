@@ -4,6 +4,7 @@ use super::{Cut, CutPlan, CutRequest, Found, SLACK_MM, Short, StockCut};
 use crate::rack::stock::StockKind;
 use crate::tool::cutting::CAUTION;
 use crate::words::length::{LengthUnit, exactly, said, shown};
+use crate::words::scale::of_wire;
 
 impl CutRequest {
     pub(super) fn plan(&self, found: &Found, unit: LengthUnit) -> CutPlan {
@@ -98,7 +99,7 @@ impl CutRequest {
         let rest = if offcut_mm > 0.0 {
             let stays =
                 if piece.kind == StockKind::Spool { "stays on the spool" } else { "is left as a rest" };
-            format!(" {} {stays}.", said(offcut_mm, unit))
+            format!(" {} {stays}.", of_wire(offcut_mm, unit))
         } else {
             String::new()
         };
