@@ -80,12 +80,14 @@ impl Reader<'_> {
 /// Whether the right side of a working is what its left side comes to; none where it is no such sum.
 fn adds_up(figure: &Figure) -> Option<Result<(), String>> {
     let (left, shown) = figure.working.numbers.rsplit_once('=')?;
-    let (left, right) = (worth(left.rsplit('=').next()?)?, worth(shown)?);
+    let left = left.rsplit('=').next()?;
+    let numbers: f64 = left.split_whitespace().filter(|part| part.parse::<f64>().is_ok()).map(|_| 1.0).sum();
+    let (left, right) = (worth(left)?, worth(shown)?);
     // What it comes to is rounded to the places shown, and so are the numbers it is made of.
     let places =
         shown.split_once('.').map_or(0, |(_, after)| after.chars().take_while(char::is_ascii_digit).count());
     let place = 10f64.powi(-i32::try_from(places).unwrap());
-    let near = (left - right).abs() <= 0.51 * place + 0.01 + 0.004 * right.abs();
+    let near = (left - right).abs() <= 0.51 * place * (numbers + 1.0) + 0.01 + 0.004 * right.abs();
     Some(if near { Ok(()) } else { Err(format!("{}: {}", figure.key, figure.working.numbers)) })
 }
 

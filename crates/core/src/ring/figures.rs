@@ -281,7 +281,7 @@ impl RingPlan {
         .formula(
             "rings + cut + ragged + tails = all",
             format!(
-                "{:.0} + {:.0} + {:.0} + {:.0} = {:.0} mm",
+                "{:.1} + {:.1} + {:.1} + {:.1} = {:.1} mm",
                 self.rings_wire_mm,
                 self.cutting_wire_mm,
                 self.ragged_wire_mm,
