@@ -39,6 +39,8 @@ fn inches_first() -> Workshop {
 
 #[rstest]
 #[case(Slot::Size, "18 swg", |r: &RingRequest| (r.wire.size_mm - 1.2192).abs() < 1e-9)]
+#[case(Slot::Size, "18", |r: &RingRequest| (r.wire.size_mm - 0.127 * 92f64.powf(18.0 / 39.0)).abs() < 1e-9)]
+#[case(Slot::Size, "2", |r: &RingRequest| r.wire.size_mm == 2.0)]
 #[case(Slot::Rings, "24 rings", |r: &RingRequest| r.rings_n == 24)]
 #[case(Slot::Temper, "hard", |r: &RingRequest| r.wire.temper == Temper::Hard)]
 #[case(Slot::Metal, "sterling", |r: &RingRequest| r.wire.metal == Metal::SterlingSilver)]
@@ -75,7 +77,10 @@ fn arrows_nudge_by_a_tenth_and_walk_the_rods() {
     let shop = drawer();
     let up = |slot| rings().changed(slot, &Change::Nudge(1), &shop).unwrap();
     let down = |slot| rings().changed(slot, &Change::Nudge(-1), &shop).unwrap();
-    assert!((up(Slot::Size).wire.size_mm - 1.1).abs() < 1e-9);
+    // 18 AWG is a gauge: the next thicker one, and back to it.
+    assert!((up(Slot::Size).wire.size_mm - 0.127 * 92f64.powf(19.0 / 39.0)).abs() < 1e-9);
+    let back = up(Slot::Size).changed(Slot::Size, &Change::Nudge(-1), &shop).unwrap();
+    assert!((back.wire.size_mm - 0.127 * 92f64.powf(18.0 / 39.0)).abs() < 1e-9);
     assert_eq!(down(Slot::Mandrel).mandrel.diameter_mm, 4.7625);
     assert_eq!(up(Slot::Mandrel).mandrel.diameter_mm, 5.0, "no larger rod is owned");
     assert_eq!(up(Slot::Temper).wire.temper, Temper::QuarterHard);

@@ -25,6 +25,7 @@ fn request() -> CostRequest {
         setting_up_minutes: 30.0,
         hour_rate: money("24"),
         bought: Some(money("4.00")),
+        bought_pair: false,
         pieces_n: 24,
     }
 }
@@ -127,4 +128,29 @@ fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     let start = CostStart::of(&purpose, &[], &[], money("24"), LengthUnit::Mm).unwrap();
     assert_eq!(start.request.per_metre, Decimal::ZERO);
     assert!(start.price_from.contains("type one"), "{}", start.price_from);
+}
+
+/// A pair bought at twice the price is one bought at that price, and what is counted in pairs is asked for in pairs.
+#[test]
+fn what_is_sold_in_pairs_is_set_against_a_pair() {
+    let one = CostRequest { bought: Some(money("3.40")), ..request() };
+    let pair = CostRequest { bought: Some(money("6.80")), bought_pair: true, ..request() };
+    let (one, pair) = (one.cost().unwrap(), pair.cost().unwrap());
+    assert_eq!((one.break_even_n, one.hour_earns), (pair.break_even_n, pair.hour_earns));
+    let dear = CostRequest { bought: Some(money("0.10")), bought_pair: true, ..request() };
+    assert!(dear.cost().unwrap().sentence.contains("Bought for 0.1, a pair is never cheaper made"));
+    let start = |piece: Piece| {
+        CostStart::of(&piece, &[], &[], Decimal::ZERO, LengthUnit::Mm).unwrap().request.bought_pair
+    };
+    assert!(start(Piece::Finding(hooks())));
+    assert!(!start(Piece::Finding(PatternRequest { singly: true, ..hooks() })));
+}
+
+#[test]
+fn none_made_cost_nothing_that_could_be_said() {
+    let fault = CostRequest { pieces_n: 0, ..request() }.cost().unwrap_err().0.remove(0);
+    assert_eq!(
+        (fault.field.as_str(), fault.sentence.as_str()),
+        ("pieces_n", "0 pieces cannot be reckoned; give 1 to 1 000 000.")
+    );
 }

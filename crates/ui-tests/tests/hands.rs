@@ -93,7 +93,7 @@ fn the_ask_line_and_a_plan_are_used_on_a_telephone() -> Result<()> {
         maker.fill("[data-test=typed] input", "45").await?;
         maker.sees(SENTENCE, "45 rings").await?;
         inside(maker, editor).await?;
-        maker.press(Key::Escape + "").await?;
+        maker.press(Key::Enter + "").await?;
         maker.gone(editor).await?;
         maker.click("[data-test=keep]").await?;
         maker.find("[data-test=plan-name] input").await?;

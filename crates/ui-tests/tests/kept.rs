@@ -44,7 +44,7 @@ fn an_unkept_draft_survives_a_reload_and_is_undone() -> Result<()> {
         maker.click("[data-slot=rings]").await?;
         maker.fill("[data-test=typed] input", "37").await?;
         maker.sees(SENTENCE, "37 rings").await?;
-        maker.press(Key::Escape + "").await?;
+        maker.press(Key::Enter + "").await?;
         maker.gone("[data-test=editor]").await?;
         maker.press(Key::Control + "z").await?;
         maker.sees(SENTENCE, "120 rings").await?;

@@ -46,7 +46,7 @@ async fn ring_count(maker: &Maker, text: &str) -> Result<()> {
     maker.click("[data-slot=rings]").await?;
     maker.fill("[data-test=typed] input", text).await?;
     maker.sees(SENTENCE, &format!("{text} rings")).await?;
-    maker.press(Key::Escape + "").await?;
+    maker.press(Key::Enter + "").await?;
     maker.gone("[data-test=editor]").await
 }
 
@@ -166,6 +166,7 @@ fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> R
     at_the_bench(|maker| async move {
         maker.open("/rack/cut").await?;
         maker.sees("[data-test=strip]", "Flush the end").await?;
+        maker.gone("[data-test=working]").await?;
         maker.click("[data-test=tick]").await?;
         // Another window and back: everything is asked for again, and what was ticked stays ticked.
         maker.script("document.dispatchEvent(new Event('visibilitychange'))").await?;
@@ -241,6 +242,37 @@ fn keys_typed_while_an_editor_opens_on_a_slow_machine_are_not_lost(
             })
             .await?;
         maker.sees(SENTENCE, says).await
+    })
+}
+
+#[test]
+fn escape_leaves_a_word_as_it_was_and_a_bad_value_never_stays() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        maker.click("[data-slot=rings]").await?;
+        maker.fill("[data-test=typed] input", "77").await?;
+        maker.sees(SENTENCE, "77 rings").await?;
+        maker.press(Key::Escape + "").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        // Enter keeps what cannot be made in its editor; leaving it elsewhere leaves the word as it was, and says so.
+        maker.click("[data-slot=size]").await?;
+        maker.fill("[data-test=typed] input", "7 mm").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=faults]", "thicker than").await?;
+        maker.find("[data-test=editor]").await?;
+        maker.script("document.querySelector('.v-overlay__scrim')?.click()").await?;
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=editor]").await?;
+        maker.sees(SENTENCE, "1.02 mm (18 AWG)").await?;
+        ensure!(maker.find("[data-test=keep]").await?.is_enabled().await?, "it can be kept");
+        // Typed and at once Enter: nothing of it is lost.
+        maker.click("[data-slot=rings]").await?;
+        maker.find("[data-test=typed] input").await?;
+        maker.fill("[data-test=typed] input", "88").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees(SENTENCE, "88 rings").await?;
+        maker.gone("[data-test=editor]").await
     })
 }
 

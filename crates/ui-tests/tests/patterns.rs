@@ -50,7 +50,7 @@ fn a_word_is_changed_and_everything_follows() -> Result<()> {
         // 8.05 mm longer: 63.21 exact.
         maker.sees(BLANK, "63.5").await?;
         ensure!(drawn(maker).await? != before, "the drawing follows");
-        maker.press(Key::Escape + "").await?;
+        maker.press(Key::Enter + "").await?;
         maker.gone("[data-test=editor]").await?;
         maker.click("[data-test=undo]").await?;
         maker.sees(SENTENCE, "front 11 mm").await?;
@@ -70,9 +70,11 @@ fn what_cannot_be_made_keeps_the_last_shape_and_says_why() -> Result<()> {
         maker.sees("[data-test=faults]", "The back would be negative").await?;
         maker.fill("[data-test=typed] input", "-3").await?;
         maker.sees("[data-test=faults]", "negative").await?;
-        maker.press(Key::Escape + "").await?;
         ensure!(drawn(maker).await? == before, "the drawing stays");
         ensure!(!maker.find("[data-test=keep]").await?.is_enabled().await?, "it cannot be kept");
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=faults]").await?;
+        ensure!(maker.find("[data-test=keep]").await?.is_enabled().await?, "it can be kept as it was");
         Ok(())
     })
 }
@@ -170,7 +172,7 @@ fn a_pattern_is_kept_revised_compared_and_brought_back() -> Result<()> {
         maker.click("[data-slot=front_mm]").await?;
         maker.fill("[data-test=typed] input", "15").await?;
         maker.sees(SENTENCE, "front 15 mm").await?;
-        maker.press(Key::Escape + "").await?;
+        maker.press(Key::Enter + "").await?;
         maker.gone("[data-test=editor]").await?;
         maker.press(Key::Control + "s").await?;
         maker.sees("[data-test=keep-confirm]", "Keep the change").await?;

@@ -224,7 +224,7 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
         maker.sees("[data-test=verdict]", "Your hands are not counted yet").await?;
         maker.fill("[data-test=cost-minutes] input", "5").await?;
         maker.fill("[data-test=cost-setting_up_minutes] input", "30").await?;
-        maker.fill("[data-test=cost-bought] input", "4.00").await?;
+        maker.fill("[data-test=cost-bought] input", "8.00").await?;
         maker.sees("[data-test=verdict]", "Making pays from").await?;
         // Five minutes at 24 an hour are 2.00, half an hour over 48 is 0.25, and 55.5 mm · 1.05 at 13.70 is 0.80.
         maker.sees("[data-test=cost-each]", "3.05").await?;
@@ -234,6 +234,7 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
         maker.sees("[data-test=cost-minutes]", "negative").await?;
         maker.fill("[data-test=cost-minutes] input", "quick").await?;
         maker.sees("[data-test=cost-minutes]", "is no time").await?;
+        maker.sees("[data-test=old]", "before").await?;
         maker.is_accessible().await
     })
 }

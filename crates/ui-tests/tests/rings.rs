@@ -45,7 +45,7 @@ fn sizes_are_typed_as_people_write_them() -> Result<()> {
         maker.sees("[data-test=editor]", "nearest 16 AWG").await?;
         maker.fill("[data-test=typed] input", "3/64\"").await?;
         maker.sees(SENTENCE, "1.191 mm").await?;
-        maker.press(Key::Escape + "").await?;
+        maker.press(Key::Enter + "").await?;
         maker.gone("[data-test=editor]").await
     })
 }
@@ -57,9 +57,9 @@ fn words_are_walked_nudged_and_replaced_by_keyboard_alone() -> Result<()> {
         maker.script("document.querySelector('[data-slot=section]').focus()").await?;
         maker.press(Key::Tab + "").await?;
         maker.press(Key::Up + "").await?;
-        maker.sees(SENTENCE, "round 1.1 mm").await?;
+        maker.sees(SENTENCE, "round 1.15 mm (17 AWG)").await?;
         maker.press(Key::Down + "").await?;
-        maker.sees(SENTENCE, "round 1 mm").await?;
+        maker.sees(SENTENCE, "round 1.02 mm (18 AWG)").await?;
         // Typing replaces the word it is typed on.
         maker.press("2").await?;
         maker.find("[data-test=typed] input").await?;
@@ -81,11 +81,10 @@ fn what_cannot_be_made_says_so_at_its_word_and_keeps_the_last_drawing() -> Resul
         maker.click("[data-slot=size]").await?;
         maker.fill("[data-test=typed] input", "7 mm").await?;
         maker.sees("[data-test=faults]", "thicker than the 5 mm rod").await?;
-        maker.press(Key::Escape + "").await?;
         maker.find("[data-slot=size].faulty").await?;
         ensure!(!maker.find("[data-test=keep]").await?.is_enabled().await?, "it cannot be kept");
         maker.sees(INSIDE, "4.99").await?;
-        maker.click("[data-test=undo]").await?;
+        maker.press(Key::Escape + "").await?;
         maker.gone("[data-test=faults]").await?;
         maker.sees(SENTENCE, "1.02 mm (18 AWG)").await?;
         maker.click("[data-slot=rings]").await?;
@@ -117,7 +116,7 @@ fn this_much_wire_makes_that_many_rings() -> Result<()> {
         maker.click("[data-slot=rings]").await?;
         maker.fill("[data-test=supply] input", "1 m").await?;
         maker.sees("[data-test=editor]", "1 m makes").await?;
-        maker.press(Key::Escape + "").await?;
+        maker.press(Key::Enter + "").await?;
         maker.sees("[data-figure=wire-length]", "mm").await?;
         let used: f64 = maker.text("[data-figure=wire-length] .num").await?.parse()?;
         let each: f64 = maker.text("[data-figure=wire-per-ring] .num").await?.parse()?;

@@ -125,13 +125,20 @@ export function faultsOf(thrown: unknown): Fault[] {
 }
 
 /** Fetches a made file and hands it to the browser to save. */
-export async function takeAway(path: string, record: KeptPlan | KeptPattern | PlanSheet): Promise<void> {
-  const response = await fetch(path, {
+export const takeAway = (path: string, record: KeptPlan | KeptPattern | PlanSheet) =>
+  save(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(record),
   })
-  if (!response.ok) throw new Refused((await response.json()) as Problem)
+
+/** Fetches a file that stands there and hands it to the browser to save; a lock is met as everywhere. */
+export async function save(path: string, how?: RequestInit): Promise<void> {
+  const response = await fetch(path, how)
+  if (!response.ok) {
+    if (response.status === 401) onLocked()
+    throw new Refused((await response.json()) as Problem)
+  }
   const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? 'lorimant'
   const link = document.createElement('a')
   link.href = URL.createObjectURL(await response.blob())

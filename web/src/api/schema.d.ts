@@ -1826,8 +1826,8 @@ export interface components {
         } | {
             /**
              * Format: int32
-             * @description So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
-             *     list.
+             * @description So many steps up or down: 0.1 mm or 1/64 in for a size, the next gauge for a wire that is one, one for a
+             *     count, the next word of a list.
              */
             nudge: number;
         } | {
@@ -2004,8 +2004,10 @@ export interface components {
         };
         /** @description What goes into pieces of one kind. Money in the workshop's currency. */
         CostRequest: {
-            /** @description What one costs bought. */
+            /** @description What one, or a pair, costs bought. */
             bought?: string | null;
+            /** @description Whether that is the price of a pair, as what is counted in pairs is sold. */
+            bought_pair?: boolean;
             /** @description Blades, abrasives, fuel and the like for one piece. */
             consumables?: string;
             /** @description The maker's own hour rate. */
@@ -4851,6 +4853,13 @@ export interface components {
             fields: components["schemas"]["TypedField"][];
             wire?: components["schemas"]["Wire"] | null;
         };
+        /** @description A typed length. */
+        TypedLength: {
+            /** @description Whether it is a wire's size: then a bare number that no wire is thick is a gauge. */
+            of_wire?: boolean;
+            /** @description What was typed. */
+            text: string;
+        };
         /** @description A stretch of the text that was not understood, counted in characters from its start. */
         Unclear: {
             /** @description First character. */
@@ -5990,7 +5999,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Typed"];
+                "application/json": components["schemas"]["TypedLength"];
             };
         };
         responses: {

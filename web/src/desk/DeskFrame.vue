@@ -125,11 +125,6 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
   min-height: 200px;
 }
 
-.left :deep(.drawing.stale),
-.stale {
-  opacity: 0.4;
-}
-
 @media (min-width: 901px) and (min-height: 700px) {
   .frame {
     height: calc(100dvh - 100px);

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="R extends object">
 import { computed, ref } from 'vue'
 import type { Phrase } from '../api/client'
+import { useNotice } from '../shared/notice'
 import WordEditor from './WordEditor.vue'
 import type { Desk, MoreOfWord, Word } from './desk'
 
@@ -16,7 +17,16 @@ defineSlots<{
   default(more: MoreOfWord<R>): unknown
 }>()
 
-const editing = ref<{ slot: string; now: string; at: HTMLElement; typed: string; from: R } | null>(null)
+const notice = useNotice()
+const editing = ref<{
+  slot: string
+  now: string
+  at: HTMLElement
+  typed: string
+  from: R
+  /** Whether that could be made. */
+  sound: boolean
+} | null>(null)
 const open = ref(false)
 const pieces = computed(() => props.desk.sheet?.sentence ?? [])
 
@@ -38,15 +48,33 @@ const parts = computed(() => {
 function edit(slot: string, now: string, at: HTMLElement, typed = '') {
   // A second press while its editor is opening belongs to that editor.
   if (!props.desk.draft || (open.value && editing.value?.slot === slot)) return
-  editing.value = { slot, now, at, typed, from: props.desk.draft } as typeof editing.value
+  editing.value = {
+    slot,
+    now,
+    at,
+    typed,
+    from: props.desk.draft,
+    sound: props.desk.sound,
+  } as typeof editing.value
   open.value = true
 }
 
-/** Whatever was changed while the editor was open is one step of undo. */
-function closed() {
-  const { from, at } = editing.value!
-  if (JSON.stringify(from) !== JSON.stringify(props.desk.draft)) props.desk.remember(from as R)
+/**
+ * Whatever was changed while the editor was open is one step of undo. Left with Escape, or with what cannot be made,
+ * the word is as it was.
+ */
+async function closed(escaped: boolean) {
+  const { from, at, sound } = editing.value!
   at.focus()
+  if (JSON.stringify(from) === JSON.stringify(props.desk.draft)) return
+  const why = sound && !props.desk.sound ? props.desk.faults[0]?.sentence : undefined
+  if (!escaped && why === undefined) return props.desk.remember(from as R)
+  try {
+    await props.desk.set(from as R, false)
+    if (!escaped) notice.say(`Left as it was. ${why}`)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
 }
 
 async function onKey(phrase: Phrase, event: KeyboardEvent) {

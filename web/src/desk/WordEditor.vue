@@ -16,7 +16,8 @@ const props = defineProps<{
   from: R
 }>()
 const open = defineModel<boolean>({ required: true })
-const emit = defineEmits<{ closed: [] }>()
+/** Left with Escape, the word is to be as it was. */
+const emit = defineEmits<{ closed: [escaped: boolean] }>()
 defineSlots<{
   default(more: MoreOfWord<R>): unknown
 }>()
@@ -53,16 +54,21 @@ async function load() {
   ;(first ?? body.value?.querySelector('button'))?.focus()
 }
 
-const typed = useDebounceFn(async () => {
+let done = props.typed ? '' : text.value
+async function change() {
   reading.value = ''
-  if (!text.value.trim()) {
+  const typedNow = (done = text.value)
+  if (!typedNow.trim()) {
     faults.value = []
     return
   }
-  const typedNow = text.value
   if (props.word.length) {
     try {
-      const read = await data(api.POST('/api/lengths/read', { body: { text: typedNow } }))
+      const read = await data(
+        api.POST('/api/lengths/read', {
+          body: { text: typedNow, of_wire: props.word.length === 'of-wire' },
+        }),
+      )
       reading.value = [read.text, read.note].filter(Boolean).join('. ')
       readMm.value = read.mm
     } catch {
@@ -70,7 +76,22 @@ const typed = useDebounceFn(async () => {
     }
   }
   faults.value = await props.desk.type(props.slotName, typedNow, props.from)
+}
+const changeSoon = useDebounceFn(async () => {
+  if (open.value) await change()
 }, 140)
+
+/** What was typed a moment ago counts as well. */
+async function finish() {
+  if (text.value !== done) await change()
+  open.value = faults.value.length > 0
+}
+
+let escaped = false
+function leave() {
+  escaped = true
+  open.value = false
+}
 
 async function choose(request: R) {
   await props.desk.set(request, false)
@@ -88,8 +109,10 @@ function walk(event: KeyboardEvent) {
   }
 }
 
-watch(open, (now) => {
-  if (!now) emit('closed')
+watch(open, async (now) => {
+  if (now) return
+  if (!escaped && text.value !== done) await change()
+  emit('closed', escaped)
 })
 // The menu builds its body a moment after it opens.
 watch(body, focusField, { flush: 'post' })
@@ -98,13 +121,13 @@ watch(
   () => props.typed,
   (now, before) => {
     text.value = now.startsWith(before) ? text.value + now.slice(before.length) : now
-    void typed()
+    void changeSoon()
   },
 )
 onMounted(async () => {
   try {
     focusField()
-    if (props.typed) void typed()
+    if (props.typed) void changeSoon()
     await load()
   } catch (thrown) {
     faults.value = faultsOf(thrown)
@@ -128,11 +151,11 @@ onMounted(async () => {
       :aria-label="word.title"
       data-test="editor"
       @keydown="walk"
-      @keydown.esc.stop="open = false"
+      @keydown.esc.stop="leave"
     >
       <p class="title">{{ word.title }}</p>
       <p v-if="word.says" class="quiet says">{{ word.says }}</p>
-      <form v-if="word.hint" @submit.prevent="open = faults.length > 0">
+      <form v-if="word.hint" @submit.prevent="finish">
         <PaperField
           v-model="text"
           :placeholder="now"
@@ -142,7 +165,7 @@ onMounted(async () => {
           :wrong="faults.map((fault) => fault.sentence)"
           spellcheck="false"
           data-test="typed"
-          @update:model-value="typed"
+          @update:model-value="changeSoon"
         />
       </form>
       <slot :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />

@@ -311,8 +311,8 @@ export interface Word {
   title: string
   /** How it is typed; left out where it is only chosen. */
   hint?: string
-  /** Read as a length while typing. */
-  length?: boolean
+  /** Read as a length while typing, or as the size of a wire. */
+  length?: true | 'of-wire'
   /** A sentence about it. */
   says?: string
 }

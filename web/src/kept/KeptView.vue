@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SaveButton from '../shared/SaveButton.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -73,8 +74,8 @@ const open = (entry: PlanEntry) =>
       </label>
       <span class="grow" />
       <BringIn @brought="refresh" />
-      <v-btn href="/api/plans/all.json" download>All as JSON</v-btn>
-      <v-btn href="/api/plans/all.csv" download>All as CSV</v-btn>
+      <SaveButton path="/api/plans/all.json">All as JSON</SaveButton>
+      <SaveButton path="/api/plans/all.csv">All as CSV</SaveButton>
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <p v-else-if="!found" class="quiet" role="status">Fetching your plans…</p>

@@ -7,7 +7,7 @@ const common: Record<string, Word> = {
   temper: { title: 'Temper of the wire' },
   metal: { title: 'Metal' },
   section: { title: 'Section of the wire' },
-  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: true },
+  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
   plier: { title: 'The plier it is rolled on' },
   hand: { title: 'Which way round' },
 }
@@ -25,6 +25,6 @@ export function wordOf(slot: string, kind: PatternKind | undefined): Word {
     title,
     says: parameter.sentence,
     hint: `${hints[parameter.unit]}${none}`,
-    length: parameter.unit === 'mm',
+    length: parameter.unit === 'mm' || undefined,
   }
 }

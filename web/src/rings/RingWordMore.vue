@@ -60,7 +60,7 @@ onMounted(rank)
 </script>
 
 <template>
-  <form v-if="slotName === 'rings'" class="part" @submit.prevent>
+  <form v-if="slotName === 'rings'" class="part" @submit.prevent="plan.draft && choose(plan.draft)">
     <PaperField
       v-model="supply"
       label="Or: I have this much wire"

@@ -55,7 +55,7 @@ const words: Record<Slot, Word> = {
   temper: { title: 'Temper of the wire' },
   metal: { title: 'Metal' },
   section: { title: 'Section of the wire' },
-  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: true },
+  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
   winding: { title: 'How it is wound' },
   mandrel: { title: 'The rod it is wound on', hint: '5 mm, 3/16 in dowel, 6 mm hexagonal rod' },
   cutting: { title: 'How the coil is cut' },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js'
+import { walkLines } from './walk'
 
 /** What else can be done with a row of a list. */
 export interface Act {
@@ -28,7 +29,7 @@ defineProps<{
         data-test="more"
       />
     </template>
-    <div class="popover">
+    <div class="popover" @keydown="walkLines">
       <button
         v-for="{ label, test, act } in acts"
         :key="test"

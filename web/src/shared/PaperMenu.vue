@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { walkLines } from './walk'
+
 /** The one menu that opens below a button: what can be done, line by line. */
 defineProps<{
   /** What the button says. */
@@ -14,6 +16,6 @@ defineProps<{
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" :disabled="disabled" :data-test="test">{{ says }}</v-btn>
     </template>
-    <div class="popover"><slot /></div>
+    <div class="popover" @keydown="walkLines"><slot /></div>
   </v-menu>
 </template>

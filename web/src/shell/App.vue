@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onMounted, ref, watchEffect } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { onMounted, ref, useTemplateRef, watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
 import { api, data, whenLocked } from '../api/client'
 import AppHeader from './AppHeader.vue'
@@ -7,6 +8,7 @@ import KeysDialog from './KeysDialog.vue'
 import LastDone from './LastDone.vue'
 import NoticeBar from './NoticeBar.vue'
 import UnlockView from './UnlockView.vue'
+import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 
@@ -26,6 +28,21 @@ async function open() {
   }
 }
 
+const work = useTemplateRef<HTMLElement>('work')
+const skip = () => work.value?.focus()
+
+const refreshDesks = useDesks()
+/** Back at this window: tools, units and habits may have been changed in another meanwhile. */
+useEventListener(document, 'visibilitychange', async () => {
+  if (document.visibilityState !== 'visible' || locked.value !== false) return
+  try {
+    await settings.load()
+    await refreshDesks()
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+})
+
 onMounted(open)
 watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
 </script>
@@ -36,8 +53,9 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
       <UnlockView @unlocked="open" />
     </template>
     <template v-else-if="locked === false">
+      <a class="skip" href="#work" @click.prevent="skip">To the work</a>
       <AppHeader />
-      <main>
+      <main id="work" ref="work" tabindex="-1">
         <router-view />
       </main>
       <LastDone />
@@ -46,3 +64,23 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
     <NoticeBar />
   </v-app>
 </template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -9999px;
+  z-index: 10;
+  padding: 8px 14px;
+  background: rgb(var(--v-theme-surface));
+  color: rgb(var(--v-theme-primary));
+}
+
+.skip:focus {
+  left: 8px;
+  top: 8px;
+}
+
+main:focus {
+  outline: none;
+}
+</style>

@@ -9,7 +9,7 @@ const open = ref(false)
 const keys = [
   ['/', 'Go to the ask line'],
   ['Tab', 'Walk from word to word of the sentence'],
-  ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one piece, or the next choice'],
+  ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one gauge, one piece, or the next choice'],
   ['Enter', 'On a word: open what it could be'],
   ['letters, digits', 'On a word: type in its place'],
   ['[ ]', 'Rings: coil on the rod, let go, plot by temper. Patterns: a forming step back and on'],

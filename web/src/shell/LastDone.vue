@@ -2,14 +2,14 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { api, data, type WrittenBatch } from '../api/client'
-import { usePlan } from '../rings/plan'
+import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 /** What was last done, with the way back; and behind it all that was written, to be walked back. */
 const notice = useNotice()
 const queries = useQueryClient()
-const plan = usePlan()
+const refreshDesks = useDesks()
 const open = ref(false)
 const written = ref<WrittenBatch[] | null>(null)
 
@@ -25,7 +25,7 @@ watch(open, (now) => now && look())
 /** Everything a view shows may be another after this. */
 async function refresh() {
   await queries.invalidateQueries()
-  await plan.refresh()
+  await refreshDesks()
 }
 
 async function takeBack({ batch, sentence }: WrittenBatch) {

@@ -3,11 +3,11 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, type BladeEntry } from '../api/client'
 import { useNotice } from '../shared/notice'
-import { usePlan } from '../rings/plan'
+import { useDesks } from '../patterns/desks'
 
 const queries = useQueryClient()
 const notice = useNotice()
-const plan = usePlan()
+const refreshDesks = useDesks()
 const noting = ref<number | null>(null)
 
 const { data: table } = useQuery({
@@ -28,7 +28,7 @@ const rows = computed(() =>
 
 async function refresh() {
   await queries.invalidateQueries({ queryKey: ['blades'] })
-  await plan.refresh()
+  await refreshDesks()
 }
 
 async function attempt(says: string, work: () => Promise<{ undo: number }>) {

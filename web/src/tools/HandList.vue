@@ -4,14 +4,14 @@ import type { Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
 import { readFields, useForm } from '../shared/form'
 import { useSettings } from '../shared/settings'
-import { usePlan } from '../rings/plan'
+import { useDesks } from '../patterns/desks'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
 type Hand = NonNullable<Settings['hand']>
 
 const settings = useSettings()
-const plan = usePlan()
+const refreshDesks = useDesks()
 const notice = useNotice()
 const open = ref(false)
 const texts = ref<Record<string, string>>({})
@@ -45,7 +45,7 @@ async function keep() {
   const before = hand.value
   const put = async (kept: Hand | undefined) => {
     await settings.keep({ hand: kept })
-    await plan.refresh()
+    await refreshDesks()
   }
   try {
     faults.value = []

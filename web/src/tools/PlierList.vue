@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
+import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
 import PlierDialog from './PlierDialog.vue'
 import RowActs from './RowActs.vue'
@@ -14,7 +15,11 @@ const { data: own } = useQuery({
   queryKey: ['pliers'],
   queryFn: () => data(api.GET('/api/pliers', { params: { query: { most: 200 } } })),
 })
-const refresh = () => queries.invalidateQueries({ queryKey: ['pliers'] })
+const refreshDesks = useDesks()
+async function refresh() {
+  await queries.invalidateQueries({ queryKey: ['pliers'] })
+  await refreshDesks()
+}
 
 async function remove({ id, revision, name }: PlierEntry) {
   try {

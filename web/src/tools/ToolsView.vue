@@ -7,7 +7,7 @@ import PaperMenu from '../shared/PaperMenu.vue'
 import PaperField from '../shared/PaperField.vue'
 import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
-import { usePlan } from '../rings/plan'
+import { useDesks } from '../patterns/desks'
 import BladeList from './BladeList.vue'
 import HandList from './HandList.vue'
 import PlierList from './PlierList.vue'
@@ -18,7 +18,7 @@ import RowActs from './RowActs.vue'
 const queries = useQueryClient()
 const notice = useNotice()
 const { inches } = useAmounts()
-const plan = usePlan()
+const refreshDesks = useDesks()
 const find = ref('')
 const finding = refDebounced(find, 140)
 const editing = ref<RodEntry | 'new' | null>(null)
@@ -44,7 +44,7 @@ const sorted = computed(() =>
 
 async function refresh() {
   await queries.invalidateQueries({ queryKey: ['rods'] })
-  await plan.refresh()
+  await refreshDesks()
 }
 
 async function remove({ id, revision, record }: RodEntry) {

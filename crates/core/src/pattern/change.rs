@@ -6,7 +6,6 @@ use crate::reading::{self, Word};
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
-use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{self, LengthUnit, said};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
@@ -113,8 +112,8 @@ impl PatternRequest {
                 (changed.pieces_n, changed.singly) = (pieces_n, singly && self.kind.0.paired);
             }
             "size" => {
-                changed.wire.size_mm =
-                    length::read(text, workshop.habits).map_err(|said| Fault::new("wire.size_mm", said))?.mm;
+                let read = length::read_size(text, workshop.habits);
+                changed.wire.size_mm = read.map_err(|said| Fault::new("wire.size_mm", said))?.mm;
             }
             "temper" => match reading::exactly(text) {
                 Some(Word::Temper(temper)) => changed.wire.temper = temper,
@@ -185,10 +184,7 @@ impl PatternRequest {
         let mut changed = self.clone();
         match slot {
             "pieces" => changed.pieces_n = self.pieces_n.saturating_add_signed(steps).max(1),
-            "size" => {
-                let step = ruler_nudge(workshop.habits.unit);
-                changed.wire.size_mm = on_step(self.wire.size_mm, step, steps);
-            }
+            "size" => changed.wire.size_mm = self.wire.size_nudged(steps, workshop.habits),
             "temper" => changed.wire.temper = next(Temper::ALL, self.wire.temper, steps),
             "metal" => changed.wire.metal = next(Metal::ALL, self.wire.metal, steps),
             "section" => changed.wire.section = next(Section::ALL, self.wire.section, steps),
@@ -286,21 +282,9 @@ fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
     }
 }
 
-fn ruler_nudge(unit: LengthUnit) -> f64 {
-    match unit {
-        LengthUnit::Mm => 0.1,
-        LengthUnit::Inch => MM_PER_INCH / 64.0,
-    }
-}
-
-/// A length some steps on, on whole steps and never nothing.
-fn on_step(mm: f64, step: f64, steps: i32) -> f64 {
-    (((mm / step).round() + f64::from(steps)).max(1.0) * step * 1e6).round() / 1e6
-}
-
 fn nudged(parameter: &Parameter, value: f64, steps: i32, unit: LengthUnit) -> f64 {
     let moved = match parameter.unit {
-        Unit::Mm => on_step(value, ruler_nudge(unit), steps),
+        Unit::Mm => length::nudged(value, steps, unit),
         Unit::Deg => value.round() + f64::from(steps),
         Unit::Turns => ((value * 2.0).round() + f64::from(steps)) / 2.0,
         Unit::Choice => value + f64::from(steps),
@@ -313,7 +297,7 @@ fn nudged(parameter: &Parameter, value: f64, steps: i32, unit: LengthUnit) -> f6
 /// for each, on whole steps of what is typed, no further than its limits.
 fn pulled(parameter: &Parameter, value: f64, mm: f64, unit: LengthUnit) -> Result<f64, Fault> {
     let (per_mm, step) = match parameter.unit {
-        Unit::Mm => (1.0, ruler_nudge(unit)),
+        Unit::Mm => (1.0, length::nudge_step_mm(unit)),
         Unit::Deg => (4.0, 1.0),
         Unit::Turns => (0.25, 0.5),
         Unit::Choice => return Err(not_pulled(parameter.name)),

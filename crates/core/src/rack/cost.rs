@@ -36,10 +36,13 @@ pub struct CostRequest {
     /// The maker's own hour rate.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub hour_rate: Decimal,
-    /// What one costs bought.
+    /// What one, or a pair, costs bought.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub bought: Option<Decimal>,
+    /// Whether that is the price of a pair, as what is counted in pairs is sold.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub bought_pair: bool,
     /// How many are made.
     pub pieces_n: u32,
 }
@@ -136,6 +139,7 @@ impl CostStart {
             setting_up_minutes: 0.0,
             hour_rate,
             bought: None,
+            bought_pair: matches!(piece, Piece::Finding(request) if request.in_pairs()),
             pieces_n,
         };
         Ok(Self { request, wire_shown: wire.shown(unit), price_from })
@@ -203,14 +207,14 @@ impl CostRequest {
         let each = running + once / n;
         let material = wire + self.consumables;
         let hours = (decimal(self.minutes) * n + decimal(self.setting_up_minutes)) / sixty;
-        let break_even_n = self.bought.and_then(|bought| {
+        let one_bought = self.bought.map(|price| if self.bought_pair { price / Decimal::TWO } else { price });
+        let break_even_n = one_bought.and_then(|bought| {
             let saved = bought - running;
             (saved > Decimal::ZERO)
                 .then(|| (once / saved).floor().to_u32().map(|n| n.saturating_add(1)))
                 .flatten()
         });
-        let hour_earns = self
-            .bought
+        let hour_earns = one_bought
             .filter(|_| hours > Decimal::ZERO)
             .and_then(|bought| ((bought - material) * n).checked_div(hours))
             .map(|earned| earned.round_dp(2));
@@ -225,14 +229,15 @@ impl CostRequest {
             if self.setting_up_minutes > 0.0 { format!(" + {} / {n}", money(once)) } else { String::new() },
             money(each)
         );
+        let one = if self.bought_pair { "a pair" } else { "one" };
         let unpaid =
             if hours > Decimal::ZERO { "" } else { "Your hands are not counted yet: type the minutes. " };
         let sentence = match (self.bought, break_even_n, hour_earns) {
-            (None, ..) => "Type what one costs bought, to see whether making it pays.".to_owned(),
+            (None, ..) => format!("Type what {one} costs bought, to see whether making it pays."),
             (Some(bought), None, earns) => {
                 let earns =
                     earns.map_or(String::new(), |e| format!(" Your hour earns {e}, less than its rate."));
-                format!("Bought for {}, one is never cheaper made at this rate.{earns}", money(bought))
+                format!("Bought for {}, {one} is never cheaper made at this rate.{earns}", money(bought))
             }
             (Some(_), Some(count), earns) => {
                 let from = if count <= 1 {

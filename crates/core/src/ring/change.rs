@@ -11,8 +11,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::CRACK_STRAIN;
-use crate::words::gauge::MM_PER_INCH;
-use crate::words::length::{self, LengthUnit, shown};
+use crate::words::length::{self, shown};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
 
@@ -57,7 +56,10 @@ impl RingRequest {
         let read = |text: &str| length::read(text, workshop.habits).map_err(|said| Fault::new(field, said));
         match slot {
             Slot::Rings => changed.rings_n = read_count(text)?,
-            Slot::Size => changed.wire.size_mm = read(text)?.mm,
+            Slot::Size => {
+                let read = length::read_size(text, workshop.habits);
+                changed.wire.size_mm = read.map_err(|said| Fault::new(field, said))?.mm;
+            }
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
             Slot::Mandrel => changed.mandrel = reading::rod::read(text, workshop)?,
             Slot::Blade => {
@@ -81,15 +83,10 @@ impl RingRequest {
 
     fn nudged(&self, slot: Slot, steps: i32, workshop: &Workshop) -> Result<Self, Faults> {
         let mut changed = self.clone();
-        let step = match workshop.habits.unit {
-            LengthUnit::Mm => 0.1,
-            LengthUnit::Inch => MM_PER_INCH / 64.0,
-        };
-        // Nudging lands on whole steps and never on nothing.
-        let nudge = |mm: f64| (((mm / step).round() + f64::from(steps)).max(1.0) * step * 1e6).round() / 1e6;
+        let nudge = |mm: f64| length::nudged(mm, steps, workshop.habits.unit);
         match slot {
             Slot::Rings => changed.rings_n = self.rings_n.saturating_add_signed(steps).max(1),
-            Slot::Size => changed.wire.size_mm = nudge(self.wire.size_mm),
+            Slot::Size => changed.wire.size_mm = self.wire.size_nudged(steps, workshop.habits),
             Slot::Mandrel => changed.mandrel = self.next_rod(steps, workshop, nudge),
             Slot::Inside => {
                 let plan = self.plan()?;

@@ -11,7 +11,7 @@ use crate::fault::{Fault, Span};
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::{Profile, Section};
 use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH};
-use crate::words::length::{LengthUnit, shown};
+use crate::words::length::{self, Habits, LengthUnit, shown};
 
 /// One standard deviation of the size of drawn wire, as a share of it.
 pub const SIZE_SPREAD: f64 = 0.01;
@@ -142,6 +142,33 @@ impl Wire {
     /// ```
     pub fn gauge(&self, system: GaugeSystem) -> Option<Gauge> {
         Some(Gauge::nearest(system, self.size_mm)).filter(|gauge| gauge.is(self.size_mm))
+    }
+
+    /// Its size so many nudges on: gauge by gauge where it is one of the workshop's, otherwise by a ruler's steps.
+    /// Up is thicker, which a smaller gauge is.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::gauge::{Gauge, GaugeSystem};
+    /// use lorimant_core::words::length::Habits;
+    ///
+    /// let awg = |number| Gauge { system: GaugeSystem::Awg, number }.mm();
+    /// let wire = Wire::round(Metal::Copper, awg(18), Temper::Soft);
+    /// assert_eq!(wire.size_nudged(1, Habits::default()), awg(17));
+    /// assert_eq!(wire.size_nudged(-2, Habits::default()), awg(20));
+    /// let metric = Wire::round(Metal::Copper, 1.2, Temper::Soft);
+    /// assert_eq!(metric.size_nudged(1, Habits::default()), 1.3);
+    /// ```
+    pub fn size_nudged(&self, steps: i32, habits: Habits) -> f64 {
+        match self.gauge(habits.gauge) {
+            Some(Gauge { system, number }) => {
+                let numbers = Gauge::numbers(system);
+                let number = number.saturating_sub(steps).clamp(*numbers.start(), *numbers.end());
+                Gauge { system, number }.mm()
+            }
+            None => length::nudged(self.size_mm, steps, habits.unit),
+        }
     }
 
     /// Its size, with the gauge it is sold as where there is one: `1.02 mm (18 AWG)`, or for those

@@ -92,6 +92,52 @@ pub fn read(text: &str, habits: Habits) -> Result<Reading, String> {
     understand(typed, habits)
 }
 
+/// Least bare whole number that can only be a wire's gauge: no wire here is that many millimetres thick.
+const LEAST_GAUGE: f64 = 14.0;
+
+/// Reads a wire's size: as a length, but a bare whole number that no wire is thick is the workshop's gauge.
+///
+/// ```
+/// use lorimant_core::words::length::{Habits, read_size};
+///
+/// let size = |text| read_size(text, Habits::default()).unwrap();
+/// assert_eq!(size("18").note.as_deref(), Some("Read as AWG, this workshop's gauge."));
+/// assert_eq!(size("1.2").mm, 1.2);
+/// assert_eq!(size("2").mm, 2.0);
+/// ```
+///
+/// # Errors
+/// As [`read`].
+pub fn read_size(text: &str, habits: Habits) -> Result<Reading, String> {
+    match number::read(text) {
+        Some(n) if n.fract() == 0.0 && (LEAST_GAUGE..=40.0).contains(&n) => {
+            read(&format!("{n} gauge"), habits)
+        }
+        _ => read(text, habits),
+    }
+}
+
+/// What one nudge adds to a length, mm: what a ruler of the unit read first is read to.
+pub fn nudge_step_mm(unit: LengthUnit) -> f64 {
+    match unit {
+        LengthUnit::Mm => 0.1,
+        LengthUnit::Inch => MM_PER_INCH / 64.0,
+    }
+}
+
+/// A length so many nudges on: it lands on whole steps and never on nothing.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, nudged};
+///
+/// assert_eq!(nudged(1.23, 1, LengthUnit::Mm), 1.3);
+/// assert_eq!(nudged(0.2, -5, LengthUnit::Mm), 0.1);
+/// ```
+pub fn nudged(mm: f64, steps: i32, unit: LengthUnit) -> f64 {
+    let step = nudge_step_mm(unit);
+    (((mm / step).round() + f64::from(steps)).max(1.0) * step * 1e6).round() / 1e6
+}
+
 /// Turns what was typed into millimetres, under the workshop's habits.
 ///
 /// # Errors

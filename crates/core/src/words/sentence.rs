@@ -25,8 +25,8 @@ pub struct Phrase {
 pub enum Change {
     /// What was typed in its place.
     Typed(String),
-    /// So many steps up or down: 0.1 mm or 1/64 in for a size, one for a count, the next word of a
-    /// list.
+    /// So many steps up or down: 0.1 mm or 1/64 in for a size, the next gauge for a wire that is one, one for a
+    /// count, the next word of a list.
     Nudge(i32),
     /// Its dimension pulled on the drawing by so many mm, from where it stands.
     Pulled(f64),

@@ -33,6 +33,17 @@ struct Typed {
     text: String,
 }
 
+/// A typed length.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct TypedLength {
+    /// What was typed.
+    text: String,
+    /// Whether it is a wire's size: then a bare number that no wire is thick is a gauge.
+    #[serde(default)]
+    of_wire: bool,
+}
+
 /// Answers the ask line.
 #[utoipa::path(post, path = "/api/ask", request_body = Typed,
     responses((status = 200, body = Answer), (status = 422, body = Problem)))]
@@ -54,13 +65,14 @@ fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreErro
 }
 
 /// Reads one typed length.
-#[utoipa::path(post, path = "/api/lengths/read", request_body = Typed,
+#[utoipa::path(post, path = "/api/lengths/read", request_body = TypedLength,
     responses((status = 200, body = Reading), (status = 422, body = Problem)))]
 async fn read_length(
     Shared(state): Shared<State>,
-    Body(typed): Body<Typed>,
+    Body(TypedLength { text, of_wire }): Body<TypedLength>,
 ) -> Result<Json<Reading>, Problem> {
-    let reading = length::read(&typed.text, state.store.workshop().habits);
+    let habits = state.store.workshop().habits;
+    let reading = if of_wire { length::read_size(&text, habits) } else { length::read(&text, habits) };
     reading.map(Json).map_err(|said| Fault::new("text", said).into())
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SaveButton from '../../shared/SaveButton.vue'
 import PaperField from '../../shared/PaperField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
@@ -154,7 +155,7 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
       >
       <span class="grow" />
       <BringIn @brought="refresh" />
-      <v-btn href="/api/patterns/all.json" download>All as JSON</v-btn>
+      <SaveButton path="/api/patterns/all.json">All as JSON</SaveButton>
     </div>
     <p v-if="error || ownError" class="stop" role="alert">{{ (error ?? ownError)?.message }}</p>
     <p v-else-if="!kinds || !own" class="quiet" role="status">Fetching the patterns…</p>

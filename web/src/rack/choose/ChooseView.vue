@@ -139,6 +139,9 @@ async function use(one: WireCandidate) {
     </p>
     <p class="quiet hint">1 N is about what 100 g weigh. Loads and efforts are estimates.</p>
     <p v-for="fault in faults" :key="fault.field" class="stop" role="alert">{{ fault.sentence }}</p>
+    <p v-if="found && faults.length" class="watch" data-test="old">
+      What stands here is of what was asked before.
+    </p>
     <p v-if="!found && !faults.length" class="quiet" role="status">
       {{ piece ? 'Weighing every wire…' : 'Choose a piece, and every wire is weighed for it.' }}
     </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type CostRequest } from '../../api/client'
 import PaperField from '../../shared/PaperField.vue'
@@ -14,8 +14,11 @@ import { useAmounts } from '../../shared/amounts'
 const { currency, money } = useAmounts()
 const piece = ref<ChosenPiece | null>(null)
 const pricing = ref(false)
-const texts = ref<Record<string, string>>({})
+/** What was typed stays when one looks at something else meanwhile. */
+const texts = useSessionStorage<Record<string, string>>('lorimant.cost', {})
 const notes = ref({ wire: '', price: '' })
+/** Whether it is counted, and so sold, in pairs. */
+const inPairs = ref(false)
 const { faults, elsewhere, attempt } = useForm()
 
 const fields = computed(() => [
@@ -27,7 +30,7 @@ const fields = computed(() => [
   { key: 'minutes', label: 'Your hands, for one', unit: 'min' },
   { key: 'setting_up_minutes', label: 'Setting up, once', unit: 'min' },
   { key: 'hour_rate', label: 'Your hour', unit: currency.value },
-  { key: 'bought', label: 'One bought', unit: currency.value },
+  { key: 'bought', label: inPairs.value ? 'A pair bought' : 'One bought', unit: currency.value },
 ])
 
 const start = () =>
@@ -36,6 +39,7 @@ const start = () =>
     const known = await data(api.POST('/api/costs/start', { body: piece.value.purpose }))
     const { request } = known
     notes.value = { wire: known.wire_shown, price: known.price_from }
+    inPairs.value = request.bought_pair ?? false
     texts.value = {
       ...texts.value,
       pieces_n: String(request.pieces_n),
@@ -77,6 +81,7 @@ const request = computed<CostRequest | null>(() => {
     setting_up_minutes: read.setting_up_minutes ?? 0,
     hour_rate: read.hour_rate ?? '0',
     bought: read.bought,
+    bought_pair: inPairs.value,
   }
 })
 const { data: cost, error } = useQuery({
@@ -85,6 +90,8 @@ const { data: cost, error } = useQuery({
   enabled: () => !!request.value,
   placeholderData: (before) => before,
 })
+/** What stands there is the answer to something else than is typed now. */
+const old = computed(() => !request.value || !!error.value)
 watch([typedFaults, error], () => {
   faults.value = [...typedFaults.value, ...(error.value ? faultsOf(error.value) : [])]
 })
@@ -112,6 +119,7 @@ watch([typedFaults, error], () => {
       <PricesDialog v-model="pricing" @kept="start" />
     </section>
     <section v-if="cost" class="answer" aria-label="What it comes to" aria-live="polite" data-test="cost">
+      <p v-if="old" class="watch" data-test="old">This is of what stood there before.</p>
       <p class="large">
         <span class="num" data-test="cost-each">{{ money(cost.each) }}</span> <span class="quiet">one</span>
       </p>

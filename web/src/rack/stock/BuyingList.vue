@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SaveButton from '../../shared/SaveButton.vue'
 import { computed } from 'vue'
 import type { Need, Wire } from '../../api/client'
 import { useAmounts } from '../../shared/amounts'
@@ -32,7 +33,7 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
         </button>
       </li>
     </ul>
-    <v-btn v-if="missing.length" class="ml-n4 no-print" href="/api/needs.csv" download>List as CSV</v-btn>
+    <SaveButton v-if="missing.length" class="ml-n4 no-print" path="/api/needs.csv">List as CSV</SaveButton>
   </section>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from 'vue'
-import { api, data, faultsOf, type Fault, type RackImport } from '../../api/client'
+import { api, data, faultsOf, save, type Fault, type RackImport } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import { useRackRefresh } from '../../shared/picking'
 import PaperMenu from '../../shared/PaperMenu.vue'
@@ -50,6 +50,8 @@ async function look(event: Event) {
   }
 }
 
+const take = (path: string) => save(path).catch(notice.fail)
+
 async function bringIn() {
   try {
     const { undo, rows } = await send(false)
@@ -67,16 +69,19 @@ async function bringIn() {
     <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
       Bring in a table or JSON
     </button>
-    <a
-      v-for="table in tables"
-      :key="table.file"
-      class="menu-line link"
-      :href="`/api/rack/tables/${table.file}`"
-      download
-      :data-test="table.file"
-      >{{ table.title }} as CSV</a
+    <button
+      v-for="{ file, title } in tables"
+      :key="file"
+      type="button"
+      class="plain menu-line"
+      :data-test="file"
+      @click="take(`/api/rack/tables/${file}`)"
     >
-    <a class="menu-line link" href="/api/rack/all.json" download data-test="rack-json">Everything as JSON</a>
+      {{ title }} as CSV
+    </button>
+    <button type="button" class="plain menu-line" data-test="rack-json" @click="take('/api/rack/all.json')">
+      Everything as JSON
+    </button>
   </PaperMenu>
   <input
     ref="chooser"
