@@ -162,6 +162,27 @@ fn a_draft_belongs_to_its_tab_and_survives_there() -> Result<()> {
 }
 
 #[test]
+fn a_new_tab_starts_with_the_record_its_request_belongs_to() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        let (first, second) = two_plans(maker).await?;
+        open_kept(maker, &first).await?;
+        open_kept(maker, &second).await?;
+        let request = kept(maker, &second).await?["record"]["request"].clone();
+        let driver = &maker.browser.driver;
+        let other = driver.new_tab().await?;
+        driver.switch_to_window(other).await?;
+        maker.open("/rings").await?;
+        maker.sees(KEPT_AS, &second).await?;
+        maker.press(Key::Control + "s").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.sees("[data-test=notice]", &second).await?;
+        ensure!(kept(maker, &second).await?["record"]["request"] == request, "another request was kept");
+        Ok(())
+    })
+}
+
+#[test]
 fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/rack/cut").await?;

@@ -1,5 +1,5 @@
 import { useLocalStorage, useSessionStorage } from '@vueuse/core'
-import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { faultsOf, type Fault, type Phrase } from '../api/client'
 
 /** Which kept record is being worked on. */
@@ -106,10 +106,12 @@ export function desk<
   /** Whether what is kept differs from what lies here. */
   const changed = computed(() => kept.value !== null && JSON.stringify(draft.value) !== kept.value.as)
 
+  // What a new tab starts from: the request with its record, however the two came to lie here.
+  watch([draft, kept], () => (last.value = draft.value && laid(draft.value)))
+
   function show(next: S) {
     sheet.value = next
     draft.value = next.request
-    last.value = laid(next.request)
     faults.value = next.faults
     if (next.result) worked.value = next.result
   }
