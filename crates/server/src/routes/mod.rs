@@ -15,6 +15,7 @@ mod rings;
 mod session;
 mod settings;
 mod tools;
+mod undoing;
 mod work;
 
 use axum::Json;
@@ -52,6 +53,7 @@ pub(crate) fn router() -> OpenApiRouter<State> {
         .merge(session::router())
         .merge(settings::router())
         .merge(tools::router())
+        .merge(undoing::router())
 }
 
 /// Whether the server is up and its file readable.

@@ -1,11 +1,9 @@
-//! Kept plans: finding, keeping, changing, putting away, undoing, bringing in and out.
+//! Kept plans: finding, keeping, changing, putting away, bringing in and out.
 
 use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
-use serde::Serialize;
-use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
@@ -18,7 +16,6 @@ use crate::kept::KeptPlan;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
-use crate::store::history::{self, WrittenBatch};
 use crate::store::shelf::{self, Entry, Imported, Revision, Shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
@@ -27,8 +24,6 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(get_plan, change_plan))
         .routes(routes!(archive_plan))
         .routes(routes!(plan_revisions))
-        .routes(routes!(history))
-        .routes(routes!(undo))
         .routes(routes!(all_plans_json))
         .routes(routes!(all_plans_csv))
         .routes(routes!(import_document))
@@ -64,27 +59,6 @@ async fn plan_revisions(
     Path(id): Path<i64>,
 ) -> Result<Json<Vec<Revision<KeptPlan>>>, Problem> {
     read(&state, move |connection| Shelf::Plans.revisions(connection, id)).await.map(Json)
-}
-
-/// What was written, the last first: the hundred last writes.
-#[utoipa::path(get, path = "/api/history", responses((status = 200, body = [WrittenBatch])))]
-async fn history(Shared(state): Shared<State>) -> Result<Json<Vec<WrittenBatch>>, Problem> {
-    read(&state, |connection| history::last(connection, 100)).await.map(Json)
-}
-
-/// What undid something, and can be undone itself.
-#[derive(Serialize, ToSchema)]
-struct Undone {
-    /// Number to post to `/api/undo/{batch}` to do it again.
-    undo: i64,
-}
-
-/// Undoes a change, whatever it was.
-#[utoipa::path(post, path = "/api/undo/{batch}", params(("batch" = i64, Path)),
-    responses((status = 200, body = Undone), (status = 404, body = Problem), (status = 409, body = Problem)))]
-async fn undo(Shared(state): Shared<State>, Path(batch): Path<i64>) -> Result<Json<Undone>, Problem> {
-    let undo = write(&state, move |transaction| shelf::undo(transaction, batch)).await?;
-    Ok(Json(Undone { undo }))
 }
 
 async fn all(state: &State) -> Result<Vec<KeptPlan>, Problem> {
