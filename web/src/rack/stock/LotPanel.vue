@@ -84,8 +84,8 @@ const wantsTare = computed(
   () => lot.value?.record.kind === 'spool' && (lot.value.record.tare_g ?? null) === null,
 )
 async function onTheScale() {
-  const { tare } = await readFields({ tare: wantsTare.value ? texts.value.tare : '' }, { tare: 'mass' })
-  return { typed: texts.value.weight ?? '', tare_g: tare }
+  const { tare_g } = await readFields({ tare_g: wantsTare.value ? texts.value.tare : '' }, { tare_g: 'mass' })
+  return { typed: texts.value.weight ?? '', tare_g }
 }
 
 const look = () =>
