@@ -71,7 +71,7 @@ fn main() -> Result<()> {
         maker.open("/rack/cost").await?;
         maker.fill("[data-test=cost-minutes] input", "4").await?;
         maker.fill("[data-test=cost-setting_up_minutes] input", "20").await?;
-        maker.fill("[data-test=cost-bought] input", "2.80").await?;
+        maker.fill("[data-test=cost-bought] input", "5.60").await?;
         maker.sees("[data-test=verdict]", "Making pays").await?;
         picture(maker, "rack-cost").await?;
         maker.browser.prefer("dark").await?;
