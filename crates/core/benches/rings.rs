@@ -33,11 +33,11 @@ fn benches(c: &mut Criterion) {
     );
     assert!(rods.len() == 300 && rods.iter().all(|rod| rod.shape == Shape::Round));
     let target = round.target(4.5);
+    let workshop = Workshop { rods, ..Workshop::default() };
     c.bench_function("backwards over 300 rods with 0 to 3 layers of tape", |b| {
-        b.iter(|| black_box(&target).choose(&rods).unwrap());
+        b.iter(|| black_box(&target).choose(&workshop).unwrap());
     });
 
-    let workshop = Workshop { rods, ..Workshop::default() };
     c.bench_function("a whole sheet with drawings, 300 rods", |b| {
         b.iter(|| black_box(&round).sheet(&workshop))
     });

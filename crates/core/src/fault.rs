@@ -1,5 +1,7 @@
 //! What is wrong with an input: where, with which value, and what would be right.
 
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::shown;
 use std::fmt;
 
 use serde::{Deserialize, Serialize};
@@ -167,7 +169,7 @@ impl Span {
     /// const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 50.0 };
     /// assert_eq!(TAIL.check("tail_mm", 12.0), Ok(12.0));
     /// let long = TAIL.check("tail_mm", 80.0).unwrap_err();
-    /// assert_eq!(long.sentence, "The tail of 80 mm is too large. It can be from 0 to 50 mm.");
+    /// assert_eq!(long.sentence, "The tail of 80 mm is too large. It can be from 0 to 50 mm (0 to 1.969 in).");
     /// assert_eq!(long.limit, Some(50.0));
     /// ```
     ///
@@ -175,7 +177,13 @@ impl Span {
     /// A fault at `field` that says what is wrong with the value and what it can be.
     pub fn check(&self, field: &str, value: f64) -> Result<f64, Fault> {
         let Self { noun, unit, least, most } = self;
-        let right = format!("It can be from {least} to {most}{unit}.");
+        let inches = if *unit == " mm" {
+            let inch = |mm: f64| shown(mm / MM_PER_INCH, if mm < 1000.0 { 3 } else { 0 });
+            format!(" ({} to {} in)", inch(*least), inch(*most))
+        } else {
+            String::new()
+        };
+        let right = format!("It can be from {least} to {most}{unit}{inches}.");
         if !value.is_finite() {
             Err(Fault::new(field, format!("The {noun} is not a number. {right}")))
         } else if value < 0.0 && *least >= 0.0 {

@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use crate::words::length::inches;
+use crate::words::length::{LengthUnit, inches, on_ruler};
 use crate::words::words;
 
 words! {
@@ -108,9 +108,47 @@ pub(crate) fn figure(
 }
 
 impl Figure {
+    /// What it is, with its unit, in the unit read first: `5.06 mm`, `0.199 in`.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
+    /// let figures = request.plan().unwrap().figures(&request);
+    /// let inside = figures.iter().find(|figure| figure.key == "ring-inside").unwrap();
+    /// assert_eq!(inside.first(LengthUnit::Mm), format!("{} mm", inside.value));
+    /// assert!(inside.first(LengthUnit::Inch).ends_with(" in"));
+    /// ```
+    pub fn first(&self, unit: LengthUnit) -> String {
+        match (&self.inch, unit) {
+            (Some(inch), LengthUnit::Inch) => inch.clone(),
+            _ => format!("{} {}", self.value, self.unit).trim_end().to_owned(),
+        }
+    }
+
+    /// The same in the other unit, where it is read off a ruler.
+    pub fn other(&self, unit: LengthUnit) -> Option<String> {
+        let inch = self.inch.clone()?;
+        Some(match unit {
+            LengthUnit::Mm => inch,
+            LengthUnit::Inch => self.first(LengthUnit::Mm),
+        })
+    }
+
     /// With the same in inches.
     pub(crate) fn ruler(mut self, mm: f64) -> Self {
         self.inch = Some(inches(mm));
+        self
+    }
+
+    /// With the same as it is measured off in inches: to the ruler's mark.
+    pub(crate) fn measured_off(mut self, mm: f64) -> Self {
+        self.inch = Some(on_ruler(mm, LengthUnit::Inch));
         self
     }
 

@@ -12,7 +12,7 @@ use lorimant_core::tool::cutting::Blade;
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::metal::{Metal, Temper};
-use lorimant_core::words::length::{Habits, LengthUnit};
+use lorimant_core::words::length::{Habits, LengthUnit, caliper};
 use lorimant_core::words::sentence::Change;
 use proptest::prelude::*;
 use rstest::rstest;
@@ -95,7 +95,7 @@ fn choices_show_what_each_would_give() {
     assert_eq!(choices.iter().filter(|c| c.chosen).count(), 1);
     let ring = |r: &RingRequest| r.plan().unwrap().ring_inside_diameter_mm;
     for choice in choices.iter().filter(|c| c.possible) {
-        assert!(choice.effect.contains(&format!("{:.2} mm", ring(&choice.request))), "{}", choice.effect);
+        assert!(choice.effect.contains(&caliper(ring(&choice.request), LengthUnit::Mm)), "{}", choice.effect);
     }
 }
 

@@ -19,7 +19,8 @@ fn request() -> CostRequest {
     CostRequest {
         wire_mm: 60.0,
         loss_share: 0.05,
-        per_metre: money("13.20"),
+        wire_price: money("13.20"),
+        price_of_foot: false,
         consumables: money("0.10"),
         minutes: 4.0,
         setting_up_minutes: 30.0,
@@ -62,7 +63,7 @@ fn hands_that_are_not_counted_are_asked_for() {
 #[rstest]
 #[case(CostRequest { wire_mm: 0.0, ..request() }, "wire_mm")]
 #[case(CostRequest { loss_share: 1.5, ..request() }, "loss_share")]
-#[case(CostRequest { per_metre: money("-1"), ..request() }, "per_metre")]
+#[case(CostRequest { wire_price: money("-1"), ..request() }, "wire_price")]
 #[case(CostRequest { consumables: money("20000000"), ..request() }, "consumables")]
 #[case(CostRequest { minutes: f64::INFINITY, ..request() }, "minutes")]
 #[case(CostRequest { setting_up_minutes: -1.0, ..request() }, "setting_up_minutes")]
@@ -111,7 +112,7 @@ fn a_start_takes_what_the_lots_cost() {
     let wire = hooks().wire;
     let lots = [(wire.clone(), money("12")), (wire, money("14"))];
     let start = CostStart::of(&Piece::Finding(hooks()), &lots, &[], money("24"), LengthUnit::Mm).unwrap();
-    assert_eq!((start.request.per_metre, start.request.pieces_n), (money("13.0000"), 24));
+    assert_eq!((start.request.wire_price, start.request.pieces_n), (money("13.0000"), 24));
     let blank = hooks().form().unwrap().blank(LengthUnit::Mm);
     assert!((start.request.wire_mm - blank.cut_mm).abs() < 1e-9);
     assert!(start.price_from.contains("2 lots"), "{}", start.price_from);
@@ -123,10 +124,17 @@ fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     let prices = [MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
     let purpose = Piece::Finding(hooks());
     let start = CostStart::of(&purpose, &[], &prices, money("24"), LengthUnit::Mm).unwrap();
-    let metre: f64 = start.request.per_metre.try_into().unwrap();
+    let metre: f64 = start.request.wire_price.try_into().unwrap();
     assert!((metre - wire.mass_g(1000.0)).abs() < 1e-4);
+    // Where inches are read first, wire is priced by the foot, and a piece costs what it did.
+    let by_foot = CostStart::of(&purpose, &[], &prices, money("24"), LengthUnit::Inch).unwrap();
+    let foot: f64 = by_foot.request.wire_price.try_into().unwrap();
+    assert!((foot - wire.mass_g(304.8)).abs() < 1e-4);
+    let same = CostRequest { wire_price: money("3.048"), price_of_foot: true, ..start.request.clone() };
+    let same = same.cost().unwrap().wire;
+    assert_eq!(CostRequest { wire_price: money("10"), ..start.request }.cost().unwrap().wire, same);
     let start = CostStart::of(&purpose, &[], &[], money("24"), LengthUnit::Mm).unwrap();
-    assert_eq!(start.request.per_metre, Decimal::ZERO);
+    assert_eq!(start.request.wire_price, Decimal::ZERO);
     assert!(start.price_from.contains("type one"), "{}", start.price_from);
 }
 

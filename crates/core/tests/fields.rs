@@ -30,10 +30,10 @@ fn one(text: &str, reads: Reads, habits: Habits) -> Result<ReadField, Faults> {
 #[case(Reads::Length, "3/16\"", 4.7625)]
 #[case(Reads::Length, "18 awg", 1.023_687_3)]
 #[case(Reads::Length, "1,5 mm", 1.5)]
-#[case(Reads::Millimetres, "0.5", 0.5)]
-#[case(Reads::Millimetres, " 0,5 mm ", 0.5)]
-#[case(Reads::Millimetres, "0.02 in", 0.508)]
-#[case(Reads::Millimetres, "1 cm", 10.0)]
+#[case(Reads::Length, "0.5", 0.5)]
+#[case(Reads::Length, " 0,5 mm ", 0.5)]
+#[case(Reads::Length, "0.02 in", 0.508)]
+#[case(Reads::Length, "1 cm", 10.0)]
 #[case(Reads::OfWire, "3 m", 3000.0)]
 #[case(Reads::OfWire, "10 ft", 3048.0)]
 #[case(Reads::OfWire, "1,250.0 mm", 1250.0)]
@@ -73,7 +73,7 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
 #[case(Reads::Money, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
 #[case(Reads::Mass, "1,250 g", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
 #[case(Reads::OfWire, "1,250 mm", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::Millimetres, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Length, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
 #[case(Reads::Minutes, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
 #[case(Reads::Money, "1.240.50", "“1.240.50” is no amount of money. Write it as 14.80.")]
 #[case(Reads::Money, "1,2,3", "“1,2,3” is no amount of money. Write it as 14.80.")]
@@ -82,7 +82,6 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
 #[case(Reads::Count, "2.5", "“2.5” is no whole number. Write it as 24.")]
 #[case(Reads::Newtons, "much", "“much” is no load. Write it as 20.")]
 #[case(Reads::Minutes, "long", "“long” is no time. Write it as 12 or 1.5 h.")]
-#[case(Reads::Millimetres, "wobbly", "“wobbly” is no length in mm. Write it as 0.5.")]
 #[case(Reads::OfWire, "some", "“some” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.")]
 #[case(Reads::Mass, "50 mm", "“50 mm” is no weight. Write it as 12.5 g.")]
 fn what_cannot_be_read_or_may_be_two_things_is_refused(
@@ -104,9 +103,9 @@ fn several_lengths_stand_in_one_field(#[case] text: &str, #[case] values: &[f64]
 }
 
 #[test]
-fn a_bare_number_is_the_workshops_unit_unless_the_field_says_millimetres() {
+fn a_bare_number_is_the_workshops_unit() {
     assert_eq!(one("2", Reads::Length, INCHES).unwrap().value, Some(50.8));
-    assert_eq!(one("2", Reads::Millimetres, INCHES).unwrap().value, Some(2.0));
+    assert_eq!(one("2", Reads::Length, Habits::default()).unwrap().value, Some(2.0));
 }
 
 #[test]
@@ -158,7 +157,11 @@ fn a_movement_goes_the_way_its_kind_does(#[case] kind: MovementKind, #[case] tex
 #[case(MovementKind::Bought, "-2 m", "Wire that was bought goes one way only: write “2 m” without a sign.")]
 #[case(MovementKind::Cut, "-2 m", "Wire that was cut goes one way only: write “2 m” without a sign.")]
 #[case(MovementKind::Cut, "", "“” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.")]
-#[case(MovementKind::Cut, "0 mm", "The length is zero. It can be from 0.001 to 10000000 mm.")]
+#[case(
+    MovementKind::Cut,
+    "0 mm",
+    "The length is zero. It can be from 0.001 to 10000000 mm (0 to 393701 in)."
+)]
 fn a_movement_that_cannot_be_is_refused_where_it_was_typed(
     #[case] kind: MovementKind,
     #[case] text: &str,

@@ -139,8 +139,8 @@ proptest! {
         let (Ok(a), Ok(b)) = (request.form(), other.form()) else { return Ok(()) };
         prop_assert!((a.extent.size() - b.extent.size()).length() < 1e-9);
         prop_assert!((a.extent.least.x + b.extent.most.x).abs() < 1e-9);
-        prop_assert_eq!(a.checks().len(), b.checks().len());
-        prop_assert!(a.checks().iter().zip(b.checks()).all(|(x, y)| x.ok == y.ok));
+        prop_assert_eq!(a.checks(LengthUnit::Mm).len(), b.checks(LengthUnit::Mm).len());
+        prop_assert!(a.checks(LengthUnit::Mm).iter().zip(b.checks(LengthUnit::Mm)).all(|(x, y)| x.ok == y.ok));
     }
 
     /// Nothing panics, whatever is asked; what is refused says where and why.
@@ -407,7 +407,7 @@ fn checks_find_what_is_wrong_and_nothing_else(
 ) {
     let formed = request.form();
     let Ok(formed) = formed else { panic!("{:?}", formed.err()) };
-    let checks = formed.checks();
+    let checks = formed.checks(LengthUnit::Mm);
     let found = checks.iter().find(|check| check.about == about).unwrap_or_else(|| panic!("{checks:?}"));
     assert_eq!(found.ok, ok, "{}", found.sentence);
 }
@@ -421,7 +421,7 @@ fn ear_wires_are_checked_for_ears(#[case] metal: Metal, #[case] size_mm: f64, #[
     let mut request = usual("open-ear-wire");
     request.wire = Wire { metal, size_mm, temper: Temper::Soft, section: Section::Round };
     let formed = request.form().unwrap();
-    assert!(formed.checks().iter().any(|check| check.about == about && !check.ok));
+    assert!(formed.checks(LengthUnit::Mm).iter().any(|check| check.about == about && !check.ok));
 }
 
 /// A lost ear wire's survivor, measured: height and width, given the loop; the recipe matches it.
@@ -448,7 +448,7 @@ fn a_survivor_gives_the_recipe_to_match_it() {
 fn a_transfer_keeps_the_proportions() {
     let request = usual("hook-clasp");
     let wire = Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.628, temper: Temper::Soft };
-    let transferred = request.transferred(&wire).unwrap();
+    let transferred = request.transferred(&wire, LengthUnit::Mm).unwrap();
     let k = 1.628 / 1.291;
     for name in ["eye_mm", "shank_mm", "bend_mm"] {
         assert!((transferred.request.value(name) - k * request.value(name)).abs() < 1e-6, "{name}");
@@ -461,7 +461,7 @@ fn a_transfer_keeps_the_proportions() {
         "{:?}",
         transferred.differences
     );
-    let same = request.transferred(&request.wire).unwrap();
+    let same = request.transferred(&request.wire, LengthUnit::Mm).unwrap();
     assert!((same.request.value("eye_mm") - 3.0).abs() < 1e-9);
 }
 
@@ -475,14 +475,15 @@ fn ring(inside: f64, size_mm: f64) -> Piece {
 #[test]
 fn rings_go_into_hooks_or_say_why_not() {
     let hook = Piece::Finding(with("hook-clasp", &[("bend_mm", 3.0)]));
-    let fits = mate(&hook, &ring(5.0, 1.0)).unwrap();
+    let fits = mate(&hook, &ring(5.0, 1.0), LengthUnit::Mm).unwrap();
     assert!(fits.iter().all(|fit| fit.ok), "{fits:?}");
-    let thick = mate(&hook, &ring(5.0, 3.2)).unwrap();
+    let thick = mate(&hook, &ring(5.0, 3.2), LengthUnit::Mm).unwrap();
     assert!(thick.iter().any(|fit| !fit.ok && fit.sentence.contains("3.2 mm")), "{thick:?}");
-    let tight = mate(&hook, &ring(1.2, 0.8)).unwrap();
+    let tight = mate(&hook, &ring(1.2, 0.8), LengthUnit::Mm).unwrap();
     assert!(tight.iter().any(|fit| !fit.ok && fit.sentence.contains("does not go through")), "{tight:?}");
     let broken =
-        mate(&Piece::Finding(with("hook-clasp", &[("bend_mm", -3.0)])), &ring(5.0, 1.0)).unwrap_err();
+        mate(&Piece::Finding(with("hook-clasp", &[("bend_mm", -3.0)])), &ring(5.0, 1.0), LengthUnit::Mm)
+            .unwrap_err();
     assert_eq!(broken.0[0].field, "first.parameters.bend_mm");
 }
 

@@ -11,6 +11,7 @@ use lorimant_core::ring::supply::Supply;
 use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding};
 use lorimant_core::tool::cutting::{Blade, Cutting, Method};
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
@@ -114,7 +115,7 @@ fn backwards_acceptance_sterling_half_hard_for_four_millimetres() {
         cutting: Cutting { method: Method::SingleSnip, ..Cutting::default() },
         ..copper(1.0, 5.0)
     };
-    let choice = target(&request, 4.0).choose(&[]).unwrap();
+    let choice = target(&request, 4.0).choose(&Workshop::default()).unwrap();
     assert!((choice.mandrel_diameter_mm - 3.7995).abs() < 0.002, "{}", choice.mandrel_diameter_mm);
 }
 
@@ -122,8 +123,8 @@ fn backwards_acceptance_sterling_half_hard_for_four_millimetres() {
 fn rods_rank_by_what_they_give_and_tape_counts_twice() {
     let request = copper(1.0237, 5.0);
     let wanted = request.plan().unwrap().ring_inside_diameter_mm;
-    let rods = [Mandrel::round(4.48), Mandrel::round(5.0), Mandrel::round(6.0)];
-    let choice = target(&request, wanted).choose(&rods).unwrap();
+    let rods = vec![Mandrel::round(4.48), Mandrel::round(5.0), Mandrel::round(6.0)];
+    let choice = target(&request, wanted).choose(&Workshop { rods, ..Workshop::default() }).unwrap();
     let best = &choice.candidates[0];
     assert_eq!((best.mandrel.diameter_mm, best.mandrel.tape_layers), (5.0, 0));
     // 4.48 with two layers of 0.13 is 5.00 too.
@@ -185,11 +186,11 @@ type Change = fn(&mut RingRequest);
 #[case("wire.size_mm", "negative", |r: &mut RingRequest| r.wire.size_mm = -1.0)]
 #[case("wire.size_mm", "not a number", |r: &mut RingRequest| r.wire.size_mm = f64::NAN)]
 #[case("wire.size_mm", "too large", |r: &mut RingRequest| r.wire.size_mm = 1e9)]
-#[case("wire.size_mm", "thicker than the 5 mm rod", |r: &mut RingRequest| r.wire.size_mm = 6.0)]
+#[case("wire.size_mm", "thicker than the rod of 5 mm", |r: &mut RingRequest| r.wire.size_mm = 6.0)]
 #[case("mandrel.diameter_mm", "zero", |r: &mut RingRequest| r.mandrel.diameter_mm = 0.0)]
 #[case("mandrel.diameter_mm", "not a number", |r: &mut RingRequest| r.mandrel.diameter_mm = f64::INFINITY)]
 #[case("mandrel.diameter_mm", "too large", |r: &mut RingRequest| r.mandrel.diameter_mm = 301.0)]
-#[case("mandrel.usable_mm", "60 mm long", |r: &mut RingRequest| { r.mandrel.length_mm = Some(60.0); r.mandrel.usable_mm = Some(80.0) })]
+#[case("mandrel.usable_mm", "60 mm (2.362 in) long", |r: &mut RingRequest| { r.mandrel.length_mm = Some(60.0); r.mandrel.usable_mm = Some(80.0) })]
 #[case("mandrel.usable_mm", "too short for a single ring", |r: &mut RingRequest| r.mandrel.usable_mm = Some(1.0))]
 #[case("mandrel.short_mm", "no short axis", |r: &mut RingRequest| r.mandrel.short_mm = Some(3.0))]
 #[case("mandrel.short_mm", "longer than the long one", |r: &mut RingRequest| { r.mandrel.shape = Shape::Oval; r.mandrel.short_mm = Some(9.0) })]
@@ -215,7 +216,7 @@ fn bad_input_is_refused_at_its_field(#[case] field: &str, #[case] words: &str, #
 #[case(-2.0, "negative")]
 #[case(f64::NAN, "not a number")]
 fn impossible_rings_are_refused_backwards(#[case] inside: f64, #[case] words: &str) {
-    let faults = target(&copper(1.0, 5.0), inside).choose(&[]).unwrap_err().0;
+    let faults = target(&copper(1.0, 5.0), inside).choose(&Workshop::default()).unwrap_err().0;
     assert_eq!(faults[0].field, "target_inside_diameter_mm");
     assert!(faults[0].sentence.contains(words), "{}", faults[0].sentence);
 }
@@ -268,7 +269,7 @@ proptest! {
     #[test]
     fn backwards_of_forwards_is_the_same_rod(request in any_request()) {
         if let Ok(plan) = request.plan() {
-            let choice = target(&request, plan.ring_inside_diameter_mm).choose(&[]).unwrap();
+            let choice = target(&request, plan.ring_inside_diameter_mm).choose(&Workshop::default()).unwrap();
             let rod = request.mandrel.diameter_mm;
             prop_assert!((choice.mandrel_diameter_mm - rod).abs() < 1e-6, "{} {rod}", choice.mandrel_diameter_mm);
         }
@@ -290,7 +291,7 @@ proptest! {
         if let Ok(plan) = request.plan() {
             prop_assert!(plan.wire_length_mm.is_finite() && plan.ring_inside_diameter_mm.is_finite());
         }
-        let _ = target(&request, rod).choose(&[Mandrel::round(size)]);
+        let _ = target(&request, rod).choose(&Workshop { rods: vec![Mandrel::round(size)], ..Workshop::default() });
         let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request, LengthUnit::Mm);
     }
 }

@@ -142,8 +142,12 @@ impl Settings {
 pub(crate) trait Kept: Serialize + serde::de::DeserializeOwned {
     /// What lists search and sort by.
     fn name(&self) -> String;
+    /// What it is called, in the unit the workshop reads first.
+    fn called(&self, _unit: LengthUnit) -> String {
+        self.name()
+    }
     /// What it stands for, in a sentence; nothing where the name says it all.
-    fn sentence(&self) -> String {
+    fn sentence(&self, _unit: LengthUnit) -> String {
         String::new()
     }
     /// Everything wrong with it.
@@ -155,9 +159,9 @@ impl Kept for KeptPlan {
         self.name.clone()
     }
 
-    fn sentence(&self) -> String {
+    fn sentence(&self, unit: LengthUnit) -> String {
         let plan = self.request.plan().ok();
-        sentence::text(&ring::sentence::write(&self.request, plan.as_ref(), LengthUnit::Mm))
+        sentence::text(&ring::sentence::write(&self.request, plan.as_ref(), unit))
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -170,8 +174,8 @@ impl Kept for KeptPattern {
         self.name.clone()
     }
 
-    fn sentence(&self) -> String {
-        sentence::text(&pattern::sentence::write(&self.request, LengthUnit::Mm))
+    fn sentence(&self, unit: LengthUnit) -> String {
+        sentence::text(&pattern::sentence::write(&self.request, unit))
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -194,8 +198,8 @@ impl Kept for Lot {
         self.name.clone()
     }
 
-    fn sentence(&self) -> String {
-        Lot::sentence(self, LengthUnit::Mm)
+    fn sentence(&self, unit: LengthUnit) -> String {
+        Lot::sentence(self, unit)
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -206,6 +210,10 @@ impl Kept for Lot {
 impl Kept for Keeping {
     fn name(&self) -> String {
         self.wire.shown(LengthUnit::Mm)
+    }
+
+    fn called(&self, unit: LengthUnit) -> String {
+        self.wire.shown(unit)
     }
 
     fn check(&self) -> Result<(), Faults> {
@@ -243,6 +251,10 @@ fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<
 impl Kept for Mandrel {
     fn name(&self) -> String {
         self.shown()
+    }
+
+    fn called(&self, unit: LengthUnit) -> String {
+        self.shown_in(unit)
     }
 
     fn check(&self) -> Result<(), Faults> {

@@ -272,8 +272,8 @@ async fn wires_are_chosen_compared_and_costed_with_the_workshops_prices() {
     wrong["minutes"] = json!(-1);
     assert!(workshop.post("/api/costs", &wrong).await.fault("minutes").contains("negative"));
     wrong["minutes"] = json!(1);
-    wrong["per_metre"] = json!("much");
-    assert!(!workshop.post("/api/costs", &wrong).await.fault("per_metre").is_empty());
+    wrong["wire_price"] = json!("much");
+    assert!(!workshop.post("/api/costs", &wrong).await.fault("wire_price").is_empty());
 }
 
 #[tokio::test]

@@ -19,7 +19,7 @@ fn a_rod_is_added_edited_removed_and_taken_back() -> Result<()> {
         maker.fill("[data-test=length_mm] input", "100").await?;
         maker.fill("[data-test=usable_mm] input", "120").await?;
         maker.click("[data-test=keep-rod]").await?;
-        maker.sees("[data-test=usable_mm]", "100 mm long").await?;
+        maker.sees("[data-test=usable_mm]", "100 mm (3.937 in) long").await?;
         maker.fill("[data-test=usable_mm] input", "80").await?;
         maker.click("[data-test=keep-rod]").await?;
         maker.sees("[data-test=rods]", "brass tube").await?;
@@ -111,7 +111,7 @@ fn how_even_the_hand_is_goes_into_the_rings_and_back() -> Result<()> {
         maker.click("[data-test=edit-hand]").await?;
         maker.fill("[data-test=hand-roundness_mm] input", "wobbly").await?;
         maker.click("[data-test=keep-hand]").await?;
-        maker.sees("[data-test=hand-roundness_mm]", "is no length in mm").await?;
+        maker.sees("[data-test=hand-roundness_mm]", "is not a length").await?;
         maker.fill("[data-test=hand-roundness_mm] input", "9").await?;
         maker.click("[data-test=keep-hand]").await?;
         maker.sees("[data-test=hand-roundness_mm]", "2 mm").await?;

@@ -2022,13 +2022,13 @@ export interface components {
              * @description Hand time for one piece, minutes.
              */
             minutes: number;
-            /** @description What a metre of the wire costs. */
-            per_metre: string;
             /**
              * Format: int32
              * @description How many are made.
              */
             pieces_n: number;
+            /** @description Whether that is the price of a foot, as where inches are read first. */
+            price_of_foot?: boolean;
             /**
              * Format: double
              * @description Hand time that is spent once, whatever the count: finding the mark, making the first, minutes.
@@ -2039,6 +2039,8 @@ export interface components {
              * @description Wire for one piece as cut, its trims included, mm.
              */
             wire_mm: number;
+            /** @description What a metre of the wire costs, or a foot. */
+            wire_price: string;
         };
         /** @description What is known of a piece's cost before anything is typed. */
         CostStart: {
@@ -4013,6 +4015,13 @@ export interface components {
             /** @description Where they come from. */
             source: string;
         };
+        /** @description The price of a length of wire. */
+        PriceOf: {
+            /** @description The price. */
+            amount: string;
+            /** @description Of which length: `m` or `ft`. */
+            of: string;
+        };
         /** @description What the prices of a listing come to, in sentences. */
         Prices: {
             /** @description That the line is in another currency than the workshop reckons in. */
@@ -4140,7 +4149,7 @@ export interface components {
          * @description The word for a kind of field.
          * @enum {string}
          */
-        Reads: "length" | "lengths" | "millimetres" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
+        Reads: "length" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
         /** @description Wire that comes in: the lot, and how much of it, by length or by weight. */
         Received: {
             /**
@@ -4218,6 +4227,8 @@ export interface components {
         };
         /** @description Settings with their revision, and how lengths are shown under them. */
         Revisioned: {
+            /** @description The unit sizes are read in with a caliper. */
+            caliper: components["schemas"]["Scale"];
             /**
              * Format: double
              * @description An inch, mm.
@@ -4423,7 +4434,7 @@ export interface components {
         };
         /** @description The ideal rod for a ring, and the rods there are, nearest result first. */
         RodChoice: {
-            /** @description Rods of the wanted outline, bare and taped, nearest result first; the best 24. */
+            /** @description Rods of the wanted outline, bare and taped: bare ones within the hand's ± first, then by result; the best 24. */
             candidates: components["schemas"]["Candidate"][];
             /**
              * Format: double
@@ -4730,6 +4741,7 @@ export interface components {
         Stocked: components["schemas"]["Entry_Lot"] & {
             /** @description Colour of its metal, `#rrggbb`. */
             colour: string;
+            price_of?: components["schemas"]["PriceOf"] | null;
             /** @description What is left of it. */
             standing: components["schemas"]["Standing"];
             /** @description Its wire in words, in the workshop's unit. */
@@ -4816,6 +4828,8 @@ export interface components {
             cut: string;
             /** @description The finished piece from the front. */
             drawing: components["schemas"]["Drawing"];
+            /** @description Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`. */
+            wire: string;
         };
         /** @description A pattern and another wire. */
         TransferWish: {

@@ -2,27 +2,44 @@
 import { computed } from 'vue'
 import { useSettings } from '../shared/settings'
 
-/** The ruler under a strip: millimetres and quarter inches from its left end, no closer than reads well. */
+/**
+ * The ruler under a strip, from its left end, no closer than reads well: the unit read first next to the wire, the
+ * other below it.
+ */
 const props = defineProps<{ lengthMm: number; scale: number; edge: number; width: number }>()
 
 const settings = useSettings()
 const x = (mm: number) => props.edge + mm * props.scale
 
-const millimetres = computed(() => {
+/** Ticks of a unit; those with a number stand out. */
+function millimetres(ticks: (long: boolean) => Pick<Tick, 'from' | 'to'>) {
   const step = [1, 2, 5, 10, 20, 50, 100].find((mm) => mm * props.scale >= 9) ?? 200
   return marksEvery(step, (n) => ({
-    from: 0,
-    to: n % 5 === 0 ? 9 : 5,
+    ...ticks(n % 5 === 0),
     says: n % 5 === 0 ? (n === 0 ? '0 mm' : String(n * step)) : '',
   }))
-})
-const inches = computed(() =>
-  marksEvery(settings.inchMm / 4, (n) => ({
-    from: n % 4 === 0 ? 28 : 33,
-    to: 40,
-    says: n % 4 === 0 ? `${n / 4} in` : '',
-  })),
-)
+}
+function inches(ticks: (long: boolean) => Pick<Tick, 'from' | 'to'>) {
+  // Sixteenths, eighths or quarters, as there is room.
+  const parts = [16, 8, 4, 2, 1].find((n) => (settings.inchMm / n) * props.scale >= 7) ?? 1
+  // Quarters have their numbers where they stand wide apart.
+  const named = (settings.inchMm / 4) * props.scale > 60 && parts >= 4 ? parts / 4 : parts
+  return marksEvery(settings.inchMm / parts, (n) => ({
+    ...ticks(n % named === 0),
+    says: n % named === 0 ? `${quarters((4 * n) / parts)} in` : '',
+  }))
+}
+/** So many quarters, as a ruler has them: `1 3/4`. */
+function quarters(n: number): string {
+  const part = ['', '1/4', '1/2', '3/4'][n % 4]!
+  const whole = Math.floor(n / 4)
+  return part && whole ? `${whole} ${part}` : part || String(whole)
+}
+const above = (long: boolean) => ({ from: 0, to: long ? 9 : 5 })
+const below = (long: boolean) => ({ from: long ? 28 : 33, to: 40 })
+const inchFirst = computed(() => settings.settings.unit === 'inch')
+const first = computed(() => (inchFirst.value ? inches(above) : millimetres(above)))
+const second = computed(() => (inchFirst.value ? millimetres(below) : inches(below)))
 
 interface Tick {
   from: number
@@ -46,9 +63,9 @@ function marksEvery(step: number, tick: (n: number) => Tick) {
 
 <template>
   <g>
-    <path :d="millimetres.path" />
+    <path :d="first.path" />
     <text
-      v-for="mark in millimetres.texts"
+      v-for="mark in first.texts"
       :key="mark.says"
       :x="mark.at"
       y="23"
@@ -56,8 +73,8 @@ function marksEvery(step: number, tick: (n: number) => Tick) {
     >
       {{ mark.says }}
     </text>
-    <path :d="inches.path" class="inch" />
-    <text v-for="mark in inches.texts" :key="mark.says" class="quiet" :x="mark.at + 5" y="40">
+    <path :d="second.path" class="second" />
+    <text v-for="mark in second.texts" :key="mark.says" class="quiet" :x="mark.at + 5" y="40">
       {{ mark.says }}
     </text>
   </g>
@@ -70,7 +87,7 @@ path {
   stroke-width: 1.2;
 }
 
-.inch {
+.second {
   stroke: rgb(var(--v-theme-quiet));
 }
 

@@ -3,6 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { onMounted, ref, watch } from 'vue'
 import { api, data, faultsOf, type Candidate, type RingRequest } from '../api/client'
 import type { MoreOfWord } from '../desk/desk'
+import { useAmounts } from '../shared/amounts'
 import PaperField from '../shared/PaperField.vue'
 import { usePlan } from './plan'
 
@@ -10,6 +11,7 @@ import { usePlan } from './plan'
 const props = defineProps<MoreOfWord<RingRequest>>()
 
 const plan = usePlan()
+const { across, acrossNumber, acrossUnit } = useAmounts()
 const supply = ref('')
 const supplySaid = ref('')
 const candidates = ref<Candidate[]>([])
@@ -73,7 +75,8 @@ onMounted(rank)
   </form>
   <template v-if="slotName === 'inside' && ideal">
     <p class="part">
-      The ideal rod is <b>{{ ideal.toFixed(3) }} mm</b>. Of yours, nearest first:
+      The ideal rod is <b>{{ acrossNumber(ideal, 3) }} {{ acrossUnit }}</b
+      >. Of yours, nearest first:
     </p>
     <button
       v-for="candidate in candidates"
@@ -85,8 +88,8 @@ onMounted(rank)
     >
       <span>{{ candidate.shown }}</span>
       <span class="quiet">
-        gives {{ candidate.ring_inside_diameter_mm.toFixed(2) }} mm, {{ candidate.off_mm >= 0 ? '+' : '−'
-        }}{{ Math.abs(candidate.off_mm).toFixed(2) }}
+        gives {{ across(candidate.ring_inside_diameter_mm) }}, {{ candidate.off_mm >= 0 ? '+' : '−'
+        }}{{ acrossNumber(Math.abs(candidate.off_mm)) }}
       </span>
     </button>
     <p v-if="!candidates.length" class="quiet">

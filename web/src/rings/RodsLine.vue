@@ -2,9 +2,11 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { PlacedRod } from '../api/client'
+import { useAmounts } from '../shared/amounts'
 
 const props = defineProps<{ rods: PlacedRod[]; ring: number }>()
 const emit = defineEmits<{ choose: [rod: PlacedRod] }>()
+const { acrossNumber } = useAmounts()
 
 const place = useTemplateRef<HTMLElement>('place')
 const { width } = useElementSize(place)
@@ -59,7 +61,7 @@ const shown = computed(() => {
       >
         <span class="dot" aria-hidden="true" />
         <span :class="labelled ? 'says' : 'visually-hidden'">
-          <b>{{ rod.ring_inside_diameter_mm.toFixed(2) }}</b>
+          <b>{{ acrossNumber(rod.ring_inside_diameter_mm) }}</b>
           {{ ' ' }}<span class="name">{{ rod.shown }}</span>
         </span>
       </button>

@@ -3,19 +3,20 @@ import { computed } from 'vue'
 import type { Curve, CurvePoint, PlacedRod } from '../api/client'
 import { usePlotLook } from '../drawing/plot'
 import PlotPlace from '../drawing/PlotPlace.vue'
+import { useAmounts } from '../shared/amounts'
+import { useSettings } from '../shared/settings'
 
 const props = defineProps<{ curves: Curve[]; rods: PlacedRod[]; here: CurvePoint }>()
 
 const look = usePlotLook()
+const settings = useSettings()
+const { across, acrossUnit } = useAmounts()
 
 const described = computed(() => {
   const ends = props.curves
     .map((curve) => ({ name: curve.shown, last: curve.points.at(-1) }))
     .filter((end) => end.last)
-    .map(
-      (end) =>
-        `${end.name}: ring ${end.last!.ring_mm.toFixed(2)} mm on a ${end.last!.rod_mm.toFixed(2)} mm rod`,
-    )
+    .map((end) => `${end.name}: ring ${across(end.last!.ring_mm)} on a rod of ${across(end.last!.rod_mm)}`)
   return `Ring inside against rod, by temper. ${ends.join('; ')}.`
 })
 
@@ -28,18 +29,22 @@ function named(i: number): boolean {
 const option = computed(() => {
   const { colours, text, axis, tooltip } = look.value
   const [ink, quiet, accent] = [colours['on-background'], colours.quiet, colours.primary]
-  const rods = props.curves[0]?.points.map((point) => point.rod_mm) ?? []
+  const { one_mm, places_n } = settings.caliper
+  /** A length as it lies on the axes. */
+  const on = (mm: number) => mm / one_mm
+  const read = (length: number) => `${length.toFixed(places_n)} ${acrossUnit.value}`
+  const rods = props.curves[0]?.points.map((point) => on(point.rod_mm)) ?? []
   return {
     animation: false,
     grid: { left: 54, right: 128, top: 14, bottom: 42 },
     tooltip: {
       ...tooltip,
       formatter: (at: { seriesName: string; name: string; value: number[] }) =>
-        `${at.name || at.seriesName}: rod ${at.value[0]!.toFixed(2)} mm, ring ${at.value[1]!.toFixed(2)} mm`,
+        `${at.name || at.seriesName}: rod ${read(at.value[0]!)}, ring ${read(at.value[1]!)}`,
     },
     xAxis: {
       ...axis,
-      name: 'rod, mm',
+      name: `rod, ${acrossUnit.value}`,
       nameGap: 26,
       min: rods[0],
       max: rods.at(-1),
@@ -47,15 +52,15 @@ const option = computed(() => {
         ...text,
         showMinLabel: false,
         showMaxLabel: false,
-        formatter: (mm: number) => mm.toFixed(1),
+        formatter: (length: number) => length.toFixed(places_n - 1),
       },
     },
-    yAxis: { ...axis, name: 'ring inside, mm', nameGap: 36, scale: true },
+    yAxis: { ...axis, name: `ring inside, ${acrossUnit.value}`, nameGap: 36, scale: true },
     series: [
       ...props.curves.map((curve, i) => ({
         type: 'line',
         name: curve.shown,
-        data: curve.points.map((point) => [point.rod_mm, point.ring_mm]),
+        data: curve.points.map((point) => [on(point.rod_mm), on(point.ring_mm)]),
         showSymbol: false,
         lineStyle: {
           width: curve.chosen ? 3 : 1.3,
@@ -78,16 +83,17 @@ const option = computed(() => {
         itemStyle: { color: colours.background, borderColor: ink, borderWidth: 1.6 },
         data: props.rods
           .filter(
-            (r) => r.mandrel.diameter_mm >= (rods[0] ?? 0) && r.mandrel.diameter_mm <= (rods.at(-1) ?? 0),
+            (r) =>
+              on(r.mandrel.diameter_mm) >= (rods[0] ?? 0) && on(r.mandrel.diameter_mm) <= (rods.at(-1) ?? 0),
           )
-          .map((r) => ({ name: r.shown, value: [r.mandrel.diameter_mm, r.ring_inside_diameter_mm] })),
+          .map((r) => ({ name: r.shown, value: [on(r.mandrel.diameter_mm), on(r.ring_inside_diameter_mm)] })),
       },
       {
         type: 'scatter',
         name: 'this plan',
         symbolSize: 15,
         itemStyle: { color: accent },
-        data: [[props.here.rod_mm, props.here.ring_mm]],
+        data: [[on(props.here.rod_mm), on(props.here.ring_mm)]],
       },
     ],
   }

@@ -15,5 +15,11 @@ export function useAmounts() {
   const money = (amount: string | null | undefined) =>
     amount === null || amount === undefined ? '' : `${Number(amount).toFixed(2)} ${currency.value}`.trim()
   const inches = (mm: number) => (mm / settings.inchMm).toFixed(4)
-  return { metres, grams, money, inches, currency }
+  const acrossUnit = computed(() => settings.caliper.unit)
+  /** A size as a caliper reads it, without its unit; `places` where it wants finer reading or rougher. */
+  function acrossNumber(mm: number, places = settings.caliper.places_n): string {
+    return (mm / settings.caliper.one_mm).toFixed(places)
+  }
+  const across = (mm: number) => `${acrossNumber(mm)} ${acrossUnit.value}`
+  return { metres, grams, money, inches, acrossUnit, acrossNumber, across, currency }
 }

@@ -20,6 +20,7 @@ import {
   type Wire,
 } from '../api/client'
 import { useNotice } from './notice'
+import { useSettings } from './settings'
 
 /** What is wrong with a form: each fault at its field, the rest beside the button. */
 export interface Form {
@@ -138,6 +139,40 @@ export async function readFields<const A extends Asked>(
   const found = await data(api.POST('/api/fields/read', { body: { fields, wire } }))
   const given = ({ value, values, money }: ReadField) => money ?? values ?? value ?? undefined
   return Object.fromEntries(found.map((one) => [one.field, given(one)])) as Typed<A>
+}
+
+/**
+ * Lengths a form starts from, in the unit read first. One that is left as it was shown stays what it was, however it
+ * was rounded to be shown.
+ */
+export function useShownLengths() {
+  const settings = useSettings()
+  const given = new Map<string, number>()
+  function show(mm: number | null | undefined): string {
+    if (mm === null || mm === undefined) return ''
+    const { unit, one_mm, places_n } = settings.caliper
+    const places = unit === 'mm' ? 4 : places_n + 1
+    const text = `${Number((mm / one_mm).toFixed(places))} ${unit}`
+    given.set(text, mm)
+    return text
+  }
+  /** The same of a length of wire: in metres, or in feet. */
+  function long(mm: number | null | undefined): string {
+    const scale = settings.scales.at(-1)
+    if (!mm || !scale) return ''
+    const text = `${Number((mm / scale.one_mm).toFixed(3))} ${scale.unit}`
+    given.set(text, mm)
+    return text
+  }
+  function exact<T extends Record<string, unknown>>(
+    read: T,
+    texts: Record<string, string | null | undefined>,
+  ): T {
+    const kept = (field: string, value: unknown) =>
+      typeof value === 'number' ? (given.get(texts[field]?.trim() ?? '') ?? value) : value
+    return Object.fromEntries(Object.entries(read).map(([field, value]) => [field, kept(field, value)])) as T
+  }
+  return { show, long, exact }
 }
 
 /** The same of a view that answers while one types: nothing as long as something is wrong. */

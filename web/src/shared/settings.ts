@@ -9,6 +9,7 @@ export const useSettings = defineStore('settings', () => {
   const revision = ref(0)
   /** The units lengths of wire are read in under these settings, the smallest first. */
   const scales = ref<Scale[]>([])
+  const caliper = ref<Scale>({ unit: 'mm', one_mm: 1, from_mm: 0, places_n: 2 })
   const inchMm = ref(Number.NaN)
   /** CSS pixels in a real millimetre on this screen; null until it was matched. */
   const pixelsPerMm = useLocalStorage<number | null>('lorimant.pixels-per-mm', null, {
@@ -23,6 +24,7 @@ export const useSettings = defineStore('settings', () => {
     settings.value = answer.settings
     revision.value = answer.revision
     scales.value = answer.scales
+    caliper.value = answer.caliper
     inchMm.value = answer.inch_mm
   }
 
@@ -34,5 +36,5 @@ export const useSettings = defineStore('settings', () => {
     take(await data(api.PUT('/api/settings', { params: { query }, body })))
   }
 
-  return { settings, scales, inchMm, pixelsPerMm, dark, load, keep }
+  return { settings, scales, caliper, inchMm, pixelsPerMm, dark, load, keep }
 })

@@ -2,11 +2,13 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, type BladeEntry } from '../api/client'
+import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import { useDesks } from '../patterns/desks'
 
 const queries = useQueryClient()
 const notice = useNotice()
+const { acrossUnit, acrossNumber } = useAmounts()
 const refreshDesks = useDesks()
 const noting = ref<number | null>(null)
 
@@ -74,9 +76,9 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
       <thead>
         <tr>
           <th>Blade</th>
-          <th class="right">Kerf, mm</th>
+          <th class="right">Kerf, {{ acrossUnit }}</th>
           <th class="right">Teeth an inch</th>
-          <th class="right">Wire from, mm</th>
+          <th class="right">Wire from, {{ acrossUnit }}</th>
           <th>Note</th>
         </tr>
       </thead>
@@ -93,9 +95,9 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
               {{ row.blade }}
             </label>
           </td>
-          <td class="right num">{{ row.thickness_mm.toFixed(2) }}</td>
+          <td class="right num">{{ acrossNumber(row.thickness_mm) }}</td>
           <td class="right">{{ row.teeth_per_inch }}</td>
-          <td class="right">{{ row.least_wire_mm.toFixed(2) }}</td>
+          <td class="right">{{ acrossNumber(row.least_wire_mm) }}</td>
           <td>
             <template v-if="row.own">
               <input

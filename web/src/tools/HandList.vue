@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import type { Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
-import { readFields, useForm } from '../shared/form'
+import { readFields, useForm, useShownLengths } from '../shared/form'
+import { useAmounts } from '../shared/amounts'
 import { useSettings } from '../shared/settings'
 import { useDesks } from '../patterns/desks'
 import PaperDialog from '../shared/PaperDialog.vue'
@@ -26,11 +27,15 @@ const sources = [
   { key: 'caliper_mm', label: 'The caliper' },
 ] as const
 const { faults, take } = useForm()
+const { show, exact } = useShownLengths()
+const { acrossUnit, acrossNumber } = useAmounts()
+/** To the hundredth of a millimetre, or to a tenth of a thousandth of an inch. */
+const fine = (mm: number) => Number(acrossNumber(mm, acrossUnit.value === 'mm' ? 3 : 4))
 const hand = computed(() => settings.settings.hand)
 
 function edit() {
   faults.value = []
-  texts.value = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, String(hand.value?.[key] ?? '')]))
+  texts.value = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, show(hand.value?.[key])]))
   open.value = true
 }
 
@@ -41,7 +46,7 @@ async function failed(thrown: unknown) {
 }
 
 async function keep() {
-  const asked = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, 'millimetres'] as const))
+  const asked = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, 'length'] as const))
   const before = hand.value
   const put = async (kept: Hand | undefined) => {
     await settings.keep({ hand: kept })
@@ -49,7 +54,7 @@ async function keep() {
   }
   try {
     faults.value = []
-    const read = await readFields(texts.value, asked)
+    const read = exact(await readFields(texts.value, asked), texts.value)
     // What is left out is the usual.
     await put(Object.fromEntries(sources.map(({ key }) => [key, read[`hand.${key}`]])) as Hand)
     open.value = false
@@ -71,13 +76,13 @@ async function keep() {
       <thead>
         <tr>
           <th>What it comes from</th>
-          <th class="right">±, mm</th>
+          <th class="right">±, {{ acrossUnit }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="{ key, label } in sources" :key="key">
           <td>{{ label }}</td>
-          <td class="right num">{{ hand?.[key] }}</td>
+          <td class="right num">{{ hand ? fine(hand[key] ?? 0) : '' }}</td>
         </tr>
       </tbody>
     </table>
@@ -91,7 +96,6 @@ async function keep() {
           v-model="texts[`hand.${key}`]"
           :name="`hand.${key}`"
           :label="label"
-          suffix="mm"
           figures
           :autofocus="i === 0"
           :data-test="`hand-${key}`"

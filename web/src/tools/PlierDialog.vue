@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
-import { readFields, useRecord } from '../shared/form'
+import { readFields, useRecord, useShownLengths } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
@@ -10,6 +10,7 @@ const emit = defineEmits<{ kept: [] }>()
 const jaws = ref<Plier['jaws']>('round-nose')
 const measured = ref(false)
 const texts = ref<Record<string, string>>({})
+const { show, exact } = useShownLengths()
 const { faults, open, keep } = useRecord(entry, {
   noun: 'the pliers',
   read,
@@ -49,17 +50,16 @@ watch(entry, (now) => {
   const plier = now && now !== 'new' ? now.record : null
   jaws.value = plier?.jaws ?? 'round-nose'
   measured.value = !!plier?.measured?.length
-  const shown = (mm: number | null | undefined) => (mm === null || mm === undefined ? '' : `${mm} mm`)
   texts.value = {
     name: plier?.name ?? '',
-    tip_mm: shown(plier?.tip_mm),
-    base_mm: shown(plier?.base_mm),
-    length_mm: shown(plier?.length_mm),
-    diameters_mm: (plier?.diameters_mm ?? []).join(', '),
+    tip_mm: show(plier?.tip_mm),
+    base_mm: show(plier?.base_mm),
+    length_mm: show(plier?.length_mm),
+    diameters_mm: (plier?.diameters_mm ?? []).map(show).join(', '),
   }
   for (const [i, place] of (plier?.measured ?? []).entries()) {
-    texts.value[`measured[${i}].at_mm`] = shown(place.at_mm)
-    texts.value[`measured[${i}].diameter_mm`] = shown(place.diameter_mm)
+    texts.value[`measured[${i}].at_mm`] = show(place.at_mm)
+    texts.value[`measured[${i}].diameter_mm`] = show(place.diameter_mm)
   }
 })
 
@@ -74,15 +74,19 @@ async function read(): Promise<Plier> {
   if (!measured.value)
     return {
       ...plier,
-      ...(await readFields(texts.value, { tip_mm: 'length', base_mm: 'length', length_mm: 'length' })),
+      ...exact(
+        await readFields(texts.value, { tip_mm: 'length', base_mm: 'length', length_mm: 'length' }),
+        texts.value,
+      ),
     }
-  const { length_mm, ...at } = await readFields(texts.value, {
+  const read = await readFields(texts.value, {
     'measured[0].at_mm': ['length', 'needed'],
     'measured[0].diameter_mm': ['length', 'needed'],
     'measured[1].at_mm': ['length', 'needed'],
     'measured[1].diameter_mm': ['length', 'needed'],
     length_mm: 'length',
   })
+  const { length_mm, ...at } = exact(read, texts.value)
   const places = [
     { at_mm: at['measured[0].at_mm'], diameter_mm: at['measured[0].diameter_mm'] },
     { at_mm: at['measured[1].at_mm'], diameter_mm: at['measured[1].diameter_mm'] },

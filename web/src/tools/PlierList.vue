@@ -3,12 +3,14 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
 import { useDesks } from '../patterns/desks'
+import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import PlierDialog from './PlierDialog.vue'
 import RowActs from './RowActs.vue'
 
 const queries = useQueryClient()
 const notice = useNotice()
+const { acrossUnit, acrossNumber } = useAmounts()
 const editing = ref<PlierEntry | 'new' | null>(null)
 
 const { data: own } = useQuery({
@@ -35,12 +37,14 @@ async function remove({ id, revision, name }: PlierEntry) {
 
 /** What is known of the jaws, in a few words. */
 function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): string {
-  if (diameters_mm?.length) return `Ø ${diameters_mm.join(', ')} mm`
+  const n = (mm: number | null | undefined) => Number(acrossNumber(mm ?? 0))
+  const unit = acrossUnit.value
+  if (diameters_mm?.length) return `Ø ${diameters_mm.map(n).join(', ')} ${unit}`
   const [first, second] = measured ?? []
-  const long = length_mm ? `, ${length_mm} mm long` : ''
+  const long = length_mm ? `, ${n(length_mm)} ${unit} long` : ''
   if (first && second)
-    return `Ø ${first.diameter_mm} at ${first.at_mm} mm, ${second.diameter_mm} at ${second.at_mm} mm${long}`
-  return `Ø ${tip_mm} to ${base_mm} mm${long}`
+    return `Ø ${n(first.diameter_mm)} at ${n(first.at_mm)} ${unit}, ${n(second.diameter_mm)} at ${n(second.at_mm)} ${unit}${long}`
+  return `Ø ${n(tip_mm)} to ${n(base_mm)} ${unit}${long}`
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, data, type Mandrel, type RodEntry } from '../api/client'
-import { readFields, useRecord } from '../shared/form'
+import { readFields, useRecord, useShownLengths } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
@@ -9,6 +9,7 @@ const entry = defineModel<RodEntry | 'new' | null>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
 const shape = ref<NonNullable<Mandrel['shape']>>('round')
 const texts = ref<Record<string, string>>({})
+const { show, exact } = useShownLengths()
 const { faults, open, keep } = useRecord(entry, {
   noun: 'the rod',
   read,
@@ -60,8 +61,7 @@ watch(entry, (now) => {
   shape.value = rod?.shape ?? 'round'
   texts.value = { name: rod?.name ?? '' }
   for (const key of ['diameter_mm', 'short_mm', 'corner_mm', 'length_mm', 'usable_mm'] as const) {
-    const mm = rod?.[key]
-    texts.value[key] = mm === null || mm === undefined ? '' : `${mm} mm`
+    texts.value[key] = show(rod?.[key])
   }
 })
 
@@ -76,7 +76,7 @@ async function read(): Promise<Mandrel> {
     length_mm: 'length',
     usable_mm: 'length',
   })
-  return { shape: shape.value, name: texts.value.name?.trim() || undefined, ...read }
+  return { shape: shape.value, name: texts.value.name?.trim() || undefined, ...exact(read, typed) }
 }
 </script>
 

@@ -17,7 +17,7 @@ import RowActs from './RowActs.vue'
 
 const queries = useQueryClient()
 const notice = useNotice()
-const { inches } = useAmounts()
+const { inches, acrossUnit, acrossNumber } = useAmounts()
 const refreshDesks = useDesks()
 const find = ref('')
 const finding = refDebounced(find, 140)
@@ -71,10 +71,13 @@ async function takeOver(set: StartSet, shown: string) {
 }
 
 const nameOf = (rod: Mandrel) => rod.name ?? 'rod'
-const sizeOf = (rod: Mandrel) =>
-  rod.shape === 'oval' && rod.short_mm
-    ? `${rod.diameter_mm} × ${rod.short_mm}`
-    : `${Number(rod.diameter_mm.toFixed(3))}`
+const sized = (mm: number) => (acrossUnit.value === 'mm' ? String(Number(mm.toFixed(3))) : inches(mm))
+const sizeOf = ({ shape, short_mm, diameter_mm }: Mandrel) =>
+  shape === 'oval' && short_mm ? `${sized(diameter_mm)} × ${sized(short_mm)}` : sized(diameter_mm)
+/** The same in the other unit, small beside it. */
+const other = computed(() => (acrossUnit.value === 'mm' ? 'in' : 'mm'))
+const otherOf = ({ diameter_mm }: Mandrel) =>
+  other.value === 'in' ? inches(diameter_mm) : String(Number(diameter_mm.toFixed(3)))
 </script>
 
 <template>
@@ -118,9 +121,9 @@ const sizeOf = (rod: Mandrel) =>
           <tr>
             <th><span class="visually-hidden">Outline</span></th>
             <th>Rod</th>
-            <th class="right">Size, mm</th>
-            <th class="right wide">in</th>
-            <th class="right wide">Length, mm</th>
+            <th class="right">Size, {{ acrossUnit }}</th>
+            <th class="right wide">{{ other }}</th>
+            <th class="right wide">Length, {{ acrossUnit }}</th>
             <th><span class="visually-hidden">Edit or remove</span></th>
           </tr>
         </thead>
@@ -129,8 +132,10 @@ const sizeOf = (rod: Mandrel) =>
             <td><RodShape :rod="rod.record" /></td>
             <td>{{ nameOf(rod.record) }}</td>
             <td class="right num">{{ sizeOf(rod.record) }}</td>
-            <td class="right quiet wide">{{ inches(rod.record.diameter_mm) }}</td>
-            <td class="right quiet wide">{{ rod.record.length_mm ?? '' }}</td>
+            <td class="right quiet wide">{{ otherOf(rod.record) }}</td>
+            <td class="right quiet wide">
+              {{ rod.record.length_mm ? Number(acrossNumber(rod.record.length_mm, 1)) : '' }}
+            </td>
             <RowActs :of="rod.name" noun="rod" @edit="editing = rod" @remove="remove(rod)" />
           </tr>
         </tbody>

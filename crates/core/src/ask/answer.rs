@@ -15,7 +15,9 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Temper;
 use crate::wire::section::Section;
-use crate::words::length::{self, LengthUnit, inches, long_length, shown};
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{self, LengthUnit, shown};
+use crate::words::scale::of_wire;
 use crate::words::sentence::Phrase;
 use crate::words::words;
 
@@ -198,24 +200,24 @@ impl Said {
             reply.headline = match (supply.wire_length_mm, supply.wire_mass_g) {
                 (Some(length), Some(mass)) => {
                     let weighs = wire.mass_g(length);
-                    let (text, unit) = long_length(length);
-                    format!("{text} {unit} of {name} weighs {weighs:.1} g, not {} g.", shown(mass, 2))
+                    let text = of_wire(length, unit);
+                    format!("{text} of {name} weighs {weighs:.1} g, not {} g.", shown(mass, 2))
                 }
                 (Some(length), None) => {
-                    let (text, unit) = long_length(length);
-                    format!("{text} {unit} of {name} weighs {:.1} g.", wire.mass_g(length))
+                    let text = of_wire(length, unit);
+                    format!("{text} of {name} weighs {:.1} g.", wire.mass_g(length))
                 }
                 (None, Some(mass)) => {
                     let length = wire.length_of_mm(mass);
-                    let (text, unit) = long_length(length);
-                    format!("{} g of {name} is {text} {unit} long ({}).", shown(mass, 2), inches(length))
+                    format!("{} g of {name} is {} long.", shown(mass, 2), of_wire(length, unit))
                 }
                 (None, None) => {
-                    format!(
-                        "{name}: {}. One metre weighs {:.2} g.",
-                        length::written(wire.size_mm),
-                        wire.mass_g(1000.0)
-                    )
+                    let (long, one_mm) = match unit {
+                        LengthUnit::Mm => ("metre", 1000.0),
+                        LengthUnit::Inch => ("foot", 12.0 * MM_PER_INCH),
+                    };
+                    let weighs = wire.mass_g(one_mm);
+                    format!("{name}: {}. One {long} weighs {weighs:.2} g.", length::written(wire.size_mm))
                 }
             };
         } else if self.supply_g.is_some() || supply.is_some() && self.readings.is_empty() {

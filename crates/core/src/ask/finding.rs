@@ -15,8 +15,9 @@ use crate::pattern::sentence;
 use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::length::{self, shown};
+use crate::words::length::{self, on_ruler};
 use crate::words::number;
+use crate::words::scale::of_wire;
 use crate::words::{backtrack, capital, word_end};
 
 /// A dimension of the pattern spoken of: `loop 2.2 mm`, `3mm loops`, `tip out 18°`, `loops touching`.
@@ -117,7 +118,7 @@ impl Said {
                 let marks: Vec<String> = formed
                     .marks(&blank, &formed.tools(workshop))
                     .iter()
-                    .map(|mark| shown(mark.at_mm, 1))
+                    .map(|mark| on_ruler(mark.at_mm, unit))
                     .collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {
@@ -141,17 +142,17 @@ impl Said {
                                 String::new()
                             };
                             format!(
-                                "{name}: {makes} of {} from {} m.{wanted}",
+                                "{name}: {makes} of {} from {}.{wanted}",
                                 blank.line(unit),
-                                shown(there / 1000.0, 3)
+                                of_wire(there, unit)
                             )
                         }
                     },
                     None => format!(
-                        "{name}: cut {n} of {}, mark at {} mm; {:.2} m of wire.",
+                        "{name}: cut {n} of {}, mark at {}; {} of wire.",
                         blank.line(unit),
                         marks.join(", "),
-                        f64::from(n) * blank.cut_mm / 1000.0
+                        of_wire(f64::from(n) * blank.cut_mm, unit)
                     ),
                 };
                 reply.figures = formed.figures(&blank, unit);

@@ -9,7 +9,8 @@ use crate::piece::Piece;
 use crate::ring::supply::Supply;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::length::{LengthUnit, long_length, shown};
+use crate::words::length::{LengthUnit, shown};
+use crate::words::scale::of_wire;
 
 /// A piece the workshop keeps.
 #[derive(Debug, Clone, PartialEq)]
@@ -74,17 +75,14 @@ impl Said {
         for kind in Kind::all() {
             let usual = PatternRequest { singly: true, ..PatternRequest::usual(kind) };
             let carried = match &wire {
-                Some(wire) => usual.transferred(wire).map(|carried| carried.request).ok(),
+                Some(wire) => usual.transferred(wire, unit).map(|carried| carried.request).ok(),
                 None => Some(usual),
             };
             let piece = carried.map(Piece::Finding);
             makes.extend(piece.and_then(|piece| of_piece(kind.0.plural, false, &piece, &supply, unit)));
         }
         let there = match (supply.wire_length_mm, supply.wire_mass_g) {
-            (Some(mm), _) => {
-                let (text, unit) = long_length(mm);
-                format!("{text} {unit}")
-            }
+            (Some(mm), _) => of_wire(mm, unit),
             (_, Some(grams)) => format!("{} g", shown(grams, 2)),
             _ => String::new(),
         };
@@ -120,8 +118,7 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: Length
     let text = if left_mm < 0.05 {
         format!("{n} {noun}, nothing left")
     } else {
-        let (left, left_unit) = long_length(left_mm);
-        format!("{n} {noun}, {left} {left_unit} left")
+        format!("{n} {noun}, {} left", of_wire(left_mm, unit))
     };
     (n > 0).then(|| Makes { name: name.to_owned(), kept, n, left_mm, text, piece: piece.clone() })
 }

@@ -9,7 +9,7 @@ use super::said::{Given, Said, plainly};
 use super::token::{Counted, Question};
 use crate::tool::workshop::Workshop;
 use crate::words::gauge::MM_PER_INCH;
-use crate::words::length::{self, LengthUnit, Reading, Typed, shown};
+use crate::words::length::{self, LengthUnit, Reading, Typed, caliper};
 
 /// Most quantities without a word that are tried; a line with more is pointed at.
 const MOST: usize = 6;
@@ -116,7 +116,7 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -
         Written::MassOrGauge(n) => format!("Gauge {n}, or {n} grams? Write “{n} ga” or “{n} grams”."),
         Written::Length(typed) => {
             let reading = length::understand(typed, workshop.habits);
-            let mm = reading.map_or_else(|_| words.to_owned(), |r| format!("{} mm", shown(r.mm, 3)));
+            let mm = reading.map_or_else(|_| words.to_owned(), |r| caliper(r.mm, workshop.habits.unit));
             let bare = matches!(typed, Typed::Bare(_));
             match said.pattern.as_ref().map(|kind| kind.value) {
                 Some(kind) => {
@@ -345,7 +345,10 @@ fn settle(
         }
         Place::Inside => {
             reply.understood.push(format!("ring inside {}", plainly(value)));
-            reply.assumed.push(format!("{} mm is taken as the inside of the ring.", shown(value, 3)));
+            reply.assumed.push(format!(
+                "{} is taken as the inside of the ring.",
+                caliper(value, workshop.habits.unit)
+            ));
             reply.assumed.extend(reading().as_ref().and_then(unit_said));
             said.inside_mm = Some(Given { value, from, to });
         }
@@ -356,7 +359,11 @@ fn settle(
             });
             if let Some(parameter) = parameter {
                 reply.understood.push(format!("{} {}", parameter.label, plainly(value)));
-                reply.assumed.push(format!("{} mm is taken for: {}.", shown(value, 3), parameter.label));
+                reply.assumed.push(format!(
+                    "{} is taken for: {}.",
+                    caliper(value, workshop.habits.unit),
+                    parameter.label
+                ));
                 reply.assumed.extend(reading().as_ref().and_then(unit_said));
                 said.parameters.insert(parameter.name.to_owned(), Given { value, from, to });
             }

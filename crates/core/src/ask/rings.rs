@@ -13,7 +13,8 @@ use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
-use crate::words::length::{LengthUnit, long_length, shown};
+use crate::words::length::{LengthUnit, caliper, shown};
+use crate::words::scale::of_wire;
 
 /// An inside that was asked for beside a rod may differ so much from what the rod gives, mm.
 const SAME_RING_MM: f64 = 0.06;
@@ -36,7 +37,12 @@ impl Said {
 
     /// Answers about rings.
     pub(super) fn answer_rings(&self, line: &Line, workshop: &Workshop, reply: &mut Answer) {
-        let wire = if self.asks(Question::WhichWire) { self.any_wire(reply) } else { self.ring_wire(reply) };
+        let unit = workshop.habits.unit;
+        let wire = if self.asks(Question::WhichWire) {
+            self.any_wire(unit, reply)
+        } else {
+            self.ring_wire(unit, reply)
+        };
         let sized = self.inside_mm.is_some() || self.outside_mm.is_some() || self.ratio.is_some();
         if self.rod.is_none() && !sized {
             reply.missing.push("the inside of the ring, for example 5 mm inside, or the rod".to_owned());
@@ -75,16 +81,16 @@ impl Said {
             cutting: self.cutting(),
             ends: Ends::default(),
         };
-        self.contradictions(&request, line, reply);
-        self.plan(request, counting, workshop.habits.unit, reply);
+        self.contradictions(&request, unit, line, reply);
+        self.plan(request, counting, workshop, reply);
     }
 
     /// The wire of rings: where only inside and ratio are said, the ratio gives its size.
-    fn ring_wire(&self, reply: &mut Answer) -> Option<Wire> {
+    fn ring_wire(&self, unit: LengthUnit, reply: &mut Answer) -> Option<Wire> {
         match (&self.size_mm, &self.inside_mm, &self.ratio, &self.metal) {
             (None, Some(inside), Some(ratio), Some(metal)) => {
                 let size_mm = inside.value / ratio.value;
-                reply.assumed.push(format!("The ratio asks for wire of {} mm.", shown(size_mm, 2)));
+                reply.assumed.push(format!("The ratio asks for wire of {}.", caliper(size_mm, unit)));
                 let temper = self.temper_or_soft(reply);
                 Some(Wire { metal: metal.value, section: self.section(), size_mm, temper })
             }
@@ -93,14 +99,14 @@ impl Said {
     }
 
     /// A wire to start from where the wire itself is asked for.
-    fn any_wire(&self, reply: &mut Answer) -> Option<Wire> {
+    fn any_wire(&self, unit: LengthUnit, reply: &mut Answer) -> Option<Wire> {
         if self.metal.is_some() && self.size_mm.is_some() {
             return self.wire(reply);
         }
         let inside = self.inside_mm.as_ref().map_or(5.0, |given| given.value);
         let size_mm = self.size_mm.as_ref().map_or(inside / USUAL_RATIO, |given| given.value);
         let metal = self.metal.as_ref().map_or(Metal::Copper, |given| given.value);
-        reply.assumed.push(format!("Drawn in {metal} of {} mm to start from.", shown(size_mm, 2)));
+        reply.assumed.push(format!("Drawn in {metal} of {} to start from.", caliper(size_mm, unit)));
         Some(Wire { metal, section: self.section(), size_mm, temper: self.temper_or_soft(reply) })
     }
 
@@ -112,7 +118,7 @@ impl Said {
     }
 
     /// Points at what says of the same ring another thing than the plan gives.
-    fn contradictions(&self, request: &RingRequest, line: &Line, reply: &mut Answer) {
+    fn contradictions(&self, request: &RingRequest, unit: LengthUnit, line: &Line, reply: &mut Answer) {
         let Ok(plan) = request.plan() else { return };
         let gives = plan.ring_inside_diameter_mm;
         let off = |given: f64| (given - gives).abs() > SAME_RING_MM;
@@ -120,7 +126,7 @@ impl Said {
         if let Some(inside) = self.inside_mm.as_ref().filter(|given| self.rod.is_some() && off(given.value)) {
             reply
                 .unclear
-                .push(inside.pointed(line, because(format!("a ring {} mm inside", shown(gives, 2)))));
+                .push(inside.pointed(line, because(format!("a ring {} inside", caliper(gives, unit)))));
         }
         let short = plan.ring_inside_short_mm;
         if let Some(given) = self
@@ -130,7 +136,7 @@ impl Said {
         {
             reply
                 .unclear
-                .push(given.pointed(line, because(format!("a ring {} mm the short way", shown(short, 2)))));
+                .push(given.pointed(line, because(format!("a ring {} the short way", caliper(short, unit)))));
         }
         let outside = plan.ring_outside_diameter_mm;
         if let Some(given) = self.outside_mm.as_ref()
@@ -139,7 +145,7 @@ impl Said {
         {
             reply
                 .unclear
-                .push(given.pointed(line, because(format!("a ring {} mm outside", shown(outside, 2)))));
+                .push(given.pointed(line, because(format!("a ring {} outside", caliper(outside, unit)))));
         }
         if let Some(ratio) = self.ratio.as_ref()
             && (self.inside_mm.is_some() || self.outside_mm.is_some() || self.rod.is_some())
@@ -170,7 +176,7 @@ impl Said {
             ends: Ends::default(),
             rods: None,
         };
-        let choice = match target.choose(&workshop.rods) {
+        let choice = match target.choose(workshop) {
             Ok(choice) => choice,
             Err(faults) => {
                 reply.faults.extend(faults.0);
@@ -183,9 +189,9 @@ impl Said {
         match best {
             Some(best) => {
                 let sign = if best.off_mm < 0.0 { "−" } else { "+" };
-                let off = format!("{sign}{:.2}", best.off_mm.abs());
+                let off = format!("{sign}{}", caliper(best.off_mm.abs(), workshop.habits.unit));
                 reply.assumed.push(format!(
-                    "The ideal rod is {}. The nearest you own is the {}: {off} mm.",
+                    "The ideal rod is {}. The nearest you own is the {}: {off}.",
                     ideal.size_shown(workshop.habits.unit),
                     best.shown
                 ));
@@ -203,7 +209,8 @@ impl Said {
         }
     }
 
-    fn plan(&self, mut request: RingRequest, counting: bool, unit: LengthUnit, reply: &mut Answer) {
+    fn plan(&self, mut request: RingRequest, counting: bool, workshop: &Workshop, reply: &mut Answer) {
+        let unit = workshop.habits.unit;
         let mut from_supply = None;
         if let Some(supply) = self.supply() {
             match supply.makes(&request, unit) {
@@ -223,15 +230,15 @@ impl Said {
                 reply.faults.extend(faults.0);
             }
             Ok(plan) => {
-                let (length, length_unit) = long_length(plan.wire_length_mm);
                 let rings = if request.rings_n == 1 { "ring" } else { "rings" };
                 let rings = format!(
-                    "{} {rings} of {:.2} mm inside: pull {length} {length_unit} of wire ({:.1} g), wind {:.1} turns on the {}.",
+                    "{} {rings} of {} inside: pull {} of wire ({:.1} g), wind {:.1} turns on the {}.",
                     request.rings_n,
-                    plan.ring_inside_diameter_mm,
+                    caliper(plan.ring_inside_diameter_mm, unit),
+                    of_wire(plan.wire_length_mm, unit),
                     plan.wire_mass_g,
                     plan.turns_wound,
-                    request.mandrel.shown()
+                    request.mandrel.shown_in(unit)
                 );
                 reply.headline = match from_supply {
                     _ if which => "Every wire is weighed for these rings.".to_owned(),
@@ -241,16 +248,16 @@ impl Said {
                         if request.rings_n == 1 { "ring" } else { "rings" }
                     ),
                     _ if self.asks(Question::WhatRod) => format!(
-                        "Wind on the {}: rings of {:.2} mm inside.",
-                        request.mandrel.shown(),
-                        plan.ring_inside_diameter_mm
+                        "Wind on the {}: rings of {} inside.",
+                        request.mandrel.shown_in(unit),
+                        caliper(plan.ring_inside_diameter_mm, unit)
                     ),
                     Some(many) if counting => many,
                     Some(many) => format!("{rings} {many}"),
                     None => rings,
                 };
                 reply.sentence = ring::sentence::write(&request, Some(&plan), unit);
-                reply.figures = plan.figures(&request);
+                reply.figures = plan.figures_by(&request, &workshop.hand, unit);
             }
         }
         reply.opens = Some(match (which, self.asks(Question::Cost)) {

@@ -16,7 +16,7 @@ use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
-use crate::words::length::{self, Reading, Typed, inches, shown};
+use crate::words::length::{self, Reading, Typed, caliper, caliper_number, inches, shown};
 
 /// Largest wire that can be planned, mm; a longer length named as wire is so much of it.
 const THICKEST_MM: f64 = 13.0;
@@ -184,7 +184,7 @@ impl Gathering<'_> {
                 self.note(token, format!("{blade} blade"));
             }
             Meaning::Rod(rod) => {
-                self.note(token, format!("on the {}", rod.shown()));
+                self.note(token, format!("on the {}", rod.shown_in(self.workshop.habits.unit)));
                 once!(rod, (**rod).clone(), "rod");
             }
             Meaning::Mass(grams) => {
@@ -292,17 +292,20 @@ impl Gathering<'_> {
                 if counts && !takes_two && !self.said.oval && self.said.count.is_none() && a.mm > b.mm =>
             {
                 let why = format!(
-                    "An oval of {} by {} mm, or {n} of {} mm? Write “oval {}” or “{n} rings”.",
-                    shown(a.mm, 3),
-                    shown(b.mm, 3),
-                    shown(b.mm, 3),
+                    "An oval of {} by {}, or {n} of {}? Write “oval {}” or “{n} rings”.",
+                    caliper_number(a.mm, habits.unit),
+                    caliper(b.mm, habits.unit),
+                    caliper(b.mm, habits.unit),
                     text.trim()
                 );
                 self.reply.unclear.push(Unclear { from, to, text, why, holds_back: true });
             }
             _ => {
                 let (long, short) = (a.mm.max(b.mm), a.mm.min(b.mm));
-                self.note(token, format!("inside {} × {} mm", shown(long, 3), shown(short, 3)));
+                self.note(
+                    token,
+                    format!("inside {} × {}", caliper_number(long, habits.unit), caliper(short, habits.unit)),
+                );
                 self.said.oval |= long > short;
                 once(
                     &mut self.said.inside_mm,

@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 
 use super::PatternRequest;
 use crate::fault::{Fault, Faults, Span};
-use crate::words::length::{LengthUnit, shown};
+use crate::words::length::{LengthUnit, both};
 use crate::words::words;
 
 words! {
@@ -137,25 +137,34 @@ impl PatternRequest {
         let here = self.value(name).clamp(low, high);
         low = self.last_possible(name, here, low);
         high = self.last_possible(name, here, high);
-        let (off_low, off_high) = (off(low)?, off(high)?);
-        for (end, off) in [(low, off_low), (high, off_high)] {
+        let (off_low, off_here, off_high) = (off(low)?, off(here)?, off(high)?);
+        for (end, off) in [(here, off_here), (low, off_low), (high, off_high)] {
             if off.abs() < MET_MM {
                 return Ok(self.with(name, end));
             }
         }
-        if off_low * off_high > 0.0 {
-            let (least, most) = (off_low.min(off_high) + target.mm, off_low.max(off_high) + target.mm);
+        // Not every size grows steadily with what it gives way by: on either side of the present one it may be met.
+        let (low, off_low, high, off_high) = if off_low * off_here < 0.0 {
+            (low, off_low, here, off_here)
+        } else if off_here * off_high < 0.0 {
+            (here, off_here, high, off_high)
+        } else {
+            let ends = [off_low, off_here, off_high].map(|off| off + target.mm);
+            let (least, most) = (
+                ends.iter().copied().fold(f64::INFINITY, f64::min),
+                ends.iter().copied().fold(0.0, f64::max),
+            );
             let said = format!(
-                "A {} of {} mm cannot be reached by the {} alone: it gives {} to {} mm.",
+                "A {} of {} cannot be reached by the {} alone: it gives {} to {}.",
                 target.measure.shown(),
-                shown(target.mm, 2),
+                both(target.mm),
                 parameter.label,
-                shown(least, 1),
-                shown(most, 1)
+                both(least),
+                both(most)
             );
             let limit = if target.mm < least { least } else { most };
             return Err(Fault::new(format!("targets[{i}].mm"), said).limit(limit).into());
-        }
+        };
         // The solver wants a measure that rises.
         let rising = if off_low < off_high { 1.0 } else { -1.0 };
         // A value on the way that cannot be made ends the search with its own fault.

@@ -10,7 +10,7 @@ use crate::figure::Level;
 use crate::shape::contact::{apart_mm, segments_apart, through_itself};
 use crate::wire::metal::{Balls, Nickel};
 use crate::words::capital;
-use crate::words::length::shown;
+use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler, shown};
 use crate::words::words;
 
 words! {
@@ -71,6 +71,11 @@ pub struct Landing {
 
 /// Wire that usual piercings take, mm.
 pub const PIERCING_MM: (f64, f64) = (0.6, 1.05);
+/// The span of wire that usual piercings take, in words: `0.6 to 1.05 mm`.
+pub fn piercings_take(unit: LengthUnit) -> String {
+    format!("{} to {}", caliper_number(PIERCING_MM.0, unit), caliper(PIERCING_MM.1, unit))
+}
+
 /// Clearance a ring needs to pass a mouth, mm.
 pub const CLEARANCE_MM: f64 = 0.1;
 /// Shortest straight stem that a bead and a second loop can use, mm.
@@ -115,26 +120,27 @@ impl Formed<'_> {
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-    /// assert!(hook.form().unwrap().checks().iter().all(|check| check.ok));
+    /// assert!(hook.form().unwrap().checks(LengthUnit::Mm).iter().all(|check| check.ok));
     /// ```
-    pub fn checks(&self) -> Vec<Check> {
+    pub fn checks(&self, unit: LengthUnit) -> Vec<Check> {
         let mut found = vec![];
         for closure in &self.design.closures {
-            found.extend(self.closes(closure));
+            found.extend(self.closes(closure, unit));
         }
-        self.collisions(&mut found);
+        self.collisions(&mut found, unit);
         for asks in &self.design.asks {
-            found.extend(self.asked(asks));
+            found.extend(self.asked(asks, unit));
         }
-        self.worn(&mut found);
+        self.worn(&mut found, unit);
         self.strained(&mut found);
         found.sort_by_key(|check| std::cmp::Reverse((!check.ok, check.level)));
         found
     }
 
-    fn closes(&self, closure: &Closure) -> Option<Check> {
+    fn closes(&self, closure: &Closure, unit: LengthUnit) -> Option<Check> {
         let landing = self.landing(closure)?;
         let closed = landing.gap_mm.abs() <= 0.01;
         let what = closure.what;
@@ -143,16 +149,16 @@ impl Formed<'_> {
             (true, Some(on)) => {
                 let on = self.design.segments.get(on).map_or("wire", |segment| segment.what);
                 format!(
-                    "The {what} closes: its end face lands on the {on}, {} mm along it.",
-                    shown(landing.along_mm, 1)
+                    "The {what} closes: its end face lands on the {on}, {} along it.",
+                    caliper(landing.along_mm, unit)
                 )
             }
-            (false, _) => format!("The {what} stays open by {} mm.", shown(landing.gap_mm, 2)),
+            (false, _) => format!("The {what} stays open by {}.", caliper(landing.gap_mm, unit)),
         };
         Some(check(About::Closes, (!closed).then_some(Level::Watch), sentence, None))
     }
 
-    fn collisions(&self, found: &mut Vec<Check>) {
+    fn collisions(&self, found: &mut Vec<Check>, unit: LengthUnit) {
         // Ends that close face to face touch, as they should.
         let last = self.design.segments.len().saturating_sub(1);
         let ring = self.design.closures.iter().any(|closure| closure.on.is_none());
@@ -176,9 +182,9 @@ impl Formed<'_> {
                 format!("The {a} runs through the {b}")
             };
             let sentence = format!(
-                "{whose}: {} mm apart where the wire is {} mm thick. Give them more room.",
-                shown(through.apart_mm, 2),
-                shown(self.design.profile.thickness_mm(), 2)
+                "{whose}: {} apart where the wire is {} thick. Give them more room.",
+                caliper(through.apart_mm, unit),
+                caliper(self.design.profile.thickness_mm(), unit)
             );
             found.push(check(About::Through, Some(Level::Stop), sentence, Some(through.second)));
         }
@@ -207,17 +213,17 @@ impl Formed<'_> {
         Some(apart_mm(&self.path, a, b) - self.design.profile.thickness_mm())
     }
 
-    fn asked(&self, asks: &Asks) -> Option<Check> {
+    fn asked(&self, asks: &Asks, unit: LengthUnit) -> Option<Check> {
         Some(match *asks {
-            Asks::Takes { opening, ring_mm } => self.takes(opening, ring_mm)?,
+            Asks::Takes { opening, ring_mm } => self.takes(opening, ring_mm, unit)?,
             Asks::Stem { segment } => {
                 let length = self.wire_mm.get(segment).copied()?;
                 let short = length < LEAST_STEM_MM;
-                let mm = shown(length, 1);
+                let left = on_ruler(length, unit);
                 let sentence = if short {
-                    format!("Only {mm} mm of stem is left: too short for a bead and a second loop.")
+                    format!("Only {left} of stem is left: too short for a bead and a second loop.")
                 } else {
-                    format!("{mm} mm of straight stem is left to use.")
+                    format!("{left} of straight stem is left to use.")
                 };
                 check(About::Stem, short.then_some(Level::Watch), sentence, Some(segment))
             }
@@ -226,10 +232,20 @@ impl Formed<'_> {
                 let (level, sentence) = if play > 0.6 {
                     (
                         Some(Level::Watch),
-                        format!("The bore is {} mm wider than the cord, which may pull out.", shown(play, 2)),
+                        format!(
+                            "The bore is {} wider than the cord, which may pull out.",
+                            caliper(play, unit)
+                        ),
                     )
                 } else {
-                    (None, format!("The cord of {} mm has {} mm of play.", shown(cord_mm, 2), shown(play, 2)))
+                    (
+                        None,
+                        format!(
+                            "The cord of {} has {} of play.",
+                            caliper(cord_mm, unit),
+                            caliper(play, unit)
+                        ),
+                    )
                 };
                 check(About::Bore, level, sentence, Some(0))
             }
@@ -249,25 +265,23 @@ impl Formed<'_> {
         })
     }
 
-    fn takes(&self, opening: usize, ring_mm: f64) -> Option<Check> {
+    fn takes(&self, opening: usize, ring_mm: f64, unit: LengthUnit) -> Option<Check> {
         let mouth = self.mouth_mm(opening)?;
         let what = self.design.openings.get(opening)?;
-        let (mouth_shown, ring) = (shown(mouth, 2), shown(ring_mm, 2));
+        let (mouth_shown, ring) = (caliper(mouth, unit), caliper(ring_mm, unit));
         let (level, sentence) = if mouth < ring_mm + CLEARANCE_MM {
-            let said = format!(
-                "The {}'s mouth of {mouth_shown} mm does not let in a ring of {ring} mm wire.",
-                what.what
-            );
+            let said =
+                format!("The {}'s mouth of {mouth_shown} does not let in a ring of {ring} wire.", what.what);
             (Some(Level::Watch), said)
         } else if mouth > 4.0 * ring_mm {
             let said = format!(
-                "The {}'s mouth of {mouth_shown} mm is wide for a ring of {ring} mm wire: it may slip off.",
+                "The {}'s mouth of {mouth_shown} is wide for a ring of {ring} wire: it may slip off.",
                 what.what
             );
             (Some(Level::Watch), said)
         } else {
             let said = format!(
-                "A ring of {ring} mm wire goes into the {}: its mouth is {mouth_shown} mm, closed below {ring} mm it holds.",
+                "A ring of {ring} wire goes into the {}: its mouth is {mouth_shown}, closed below {ring} it holds.",
                 what.what
             );
             (None, said)
@@ -293,27 +307,23 @@ impl Formed<'_> {
         check(About::Melts, level, sentence, Some(0))
     }
 
-    fn worn(&self, found: &mut Vec<Check>) {
+    fn worn(&self, found: &mut Vec<Check>, unit: LengthUnit) {
         let (pattern, wire) = (self.request.kind.0, &self.request.wire);
         if pattern.family == Family::EarWires {
-            let (least, most) = PIERCING_MM;
-            let size = shown(wire.size_mm, 2);
-            let (level, sentence) = if wire.size_mm < least {
+            let take = piercings_take(unit);
+            let size = caliper(wire.size_mm, unit);
+            let (level, sentence) = if wire.size_mm < PIERCING_MM.0 {
                 (
                     Some(Level::Watch),
-                    format!(
-                        "{size} mm is thin for an ear: it can cut. Usual piercings take {least} to {most} mm."
-                    ),
+                    format!("{size} is thin for an ear: it can cut. Usual piercings take {take}."),
                 )
-            } else if wire.size_mm > most {
+            } else if wire.size_mm > PIERCING_MM.1 {
                 (
                     Some(Level::Watch),
-                    format!(
-                        "{size} mm is thicker than usual piercings take, {least} to {most} mm. Ask the wearer."
-                    ),
+                    format!("{size} is thicker than usual piercings take, {take}. Ask the wearer."),
                 )
             } else {
-                (None, format!("{size} mm goes through usual piercings, {least} to {most} mm."))
+                (None, format!("{size} goes through usual piercings, {take}."))
             };
             found.push(check(About::Piercing, level, sentence, None));
         }

@@ -9,7 +9,7 @@ use crate::drawing::Drawing;
 use crate::fault::Faults;
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, exactly};
+use crate::words::length::{LengthUnit, caliper};
 
 /// A second finding over the first.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -86,7 +86,7 @@ impl Formed<'_> {
             ("width", self.extent.size().x, other.extent.size().x),
         ];
         for (label, a, b) in lengths.into_iter().filter(|(_, a, b)| (a - b).abs() > ALIKE_MM) {
-            differ(label, exactly(a, unit), exactly(b, unit));
+            differ(label, caliper(a, unit), caliper(b, unit));
         }
         found
     }

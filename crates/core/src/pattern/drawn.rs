@@ -12,7 +12,7 @@ use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
 use crate::shape::Course;
 use crate::shape::path::Path;
 use crate::shape::view::{self, Side};
-use crate::words::length::{LengthUnit, inches, shown};
+use crate::words::length::{LengthUnit, caliper, inches, shown};
 
 /// The drawn line of one segment, for pointing at it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -137,10 +137,10 @@ impl Formed<'_> {
             Side::Right => ("side", size.z),
         };
         let described = format!(
-            "The {} from the {from}: {} mm high, {} mm wide.",
+            "The {} from the {from}: {} high, {} wide.",
             self.request.kind.0.name,
-            shown(size.y, 1),
-            shown(wide, 1)
+            caliper(size.y, unit),
+            caliper(wide, unit)
         );
         let parts = parts
             .into_iter()

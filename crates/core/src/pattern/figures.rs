@@ -6,7 +6,7 @@ use super::former::StepKind;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::wire::metal::Temper;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
-use crate::words::length::{LengthUnit, inches, long_length, ruler_step_mm, said};
+use crate::words::length::{LengthUnit, caliper, inches, long_length, on_ruler, ruler_step_mm};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
@@ -25,13 +25,10 @@ impl Formed<'_> {
         let Blank { developed_mm, trim_mm, filing_mm, exact_mm, cut_mm, .. } = *blank;
         let tails = blank.left_tail_mm + blank.right_tail_mm;
         let ends = 2.0 * (trim_mm + filing_mm) + tails;
-        let step = match unit {
-            LengthUnit::Mm => "0.5 mm".to_owned(),
-            LengthUnit::Inch => format!("1/16 in ({:.3} mm)", ruler_step_mm(unit)),
-        };
+        let step = on_ruler(ruler_step_mm(unit), unit);
         let each = figure("blank", Question::Cut, "each blank", format!("{cut_mm:.1}"), "mm")
-            .ruler(cut_mm)
-            .more(format!("exact {exact_mm:.2}"))
+            .measured_off(cut_mm)
+            .more(format!("exact {}", caliper(exact_mm, unit)))
             .says(format!("Straight wire to cut for one piece, rounded up to what a ruler reads, {step}."))
             .formula(
                 "developed + 2·(trim + filing) + tails, rounded up",
@@ -52,7 +49,7 @@ impl Formed<'_> {
             .collect();
         let developed = figure("developed", Question::Cut, "in the piece", format!("{developed_mm:.2}"), "mm")
             .ruler(developed_mm)
-            .more(format!("ends {ends:.1}"))
+            .more(format!("ends {}", caliper(ends, unit)))
             .says("Wire in the finished piece: the length of its middle line, segment by segment.")
             .formula(
                 "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
@@ -228,6 +225,9 @@ pub(super) fn temper_like(strain: f64) -> Temper {
 impl Blank {
     /// The blank in one line: cut length, both ways.
     pub fn line(&self, unit: LengthUnit) -> String {
-        format!("{} ({})", said(self.cut_mm, unit), inches(self.cut_mm))
+        match unit {
+            LengthUnit::Mm => format!("{} ({})", on_ruler(self.cut_mm, unit), inches(self.cut_mm)),
+            LengthUnit::Inch => format!("{} ({:.1} mm)", on_ruler(self.cut_mm, unit), self.cut_mm),
+        }
     }
 }

@@ -6,7 +6,7 @@ use crate::fault::Fault;
 use crate::shape::path::Placed;
 use crate::shape::{Course, Segment};
 use crate::wire::section::Profile;
-use crate::words::length::shown;
+use crate::words::length::both;
 use crate::words::words;
 
 use super::{Parameter, PatternRequest};
@@ -230,10 +230,9 @@ impl Former {
     pub fn leg(&mut self, what: &'static str, length_mm: f64, parameter: &str) -> Result<usize, Fault> {
         if length_mm < -1e-9 || !length_mm.is_finite() {
             let said = format!(
-                "The {what} would be negative ({} mm): other parts take more than there is. Make it at least {} mm \
-                 longer.",
-                shown(length_mm, 2),
-                shown((-length_mm * 100.0).ceil() / 100.0, 2)
+                "The {what} would be negative ({}): other parts take more than there is. Make it at least {} longer.",
+                both(length_mm),
+                both((-length_mm * 100.0).ceil() / 100.0)
             );
             return Err(Fault::new(format!("parameters.{parameter}"), said));
         }
@@ -263,9 +262,9 @@ impl Former {
         let h = self.h();
         if thickness_mm >= h {
             let said = format!(
-                "Wire {} mm thick cannot be hammered to {} mm. Make it thinner than the wire, or 0 to leave it round.",
-                shown(h, 3),
-                shown(thickness_mm, 3)
+                "Wire {} thick cannot be hammered to {}. Make it thinner than the wire, or 0 to leave it round.",
+                both(h),
+                both(thickness_mm)
             );
             return Err(Fault::new(format!("parameters.{parameter}"), said).limit(h));
         }
@@ -284,10 +283,10 @@ impl Former {
             return Ok(());
         }
         let said = format!(
-            "The {} of {} mm is too large: {why} It can be at most {} mm.",
+            "The {} of {} is too large: {why} It can be at most {}.",
             parameter.label,
-            shown(low, 2),
-            shown(high, 2)
+            both(low),
+            both(high)
         );
         Err(Fault::new(format!("parameters.{}", parameter.name), said).limit(high))
     }

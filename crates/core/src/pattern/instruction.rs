@@ -6,14 +6,14 @@ use super::part::COUNTED;
 use super::place::{Bent, With};
 use super::step::Mark;
 use crate::shape::{Course, Segment};
-use crate::words::length::{LengthUnit, said, shown};
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 
 /// Bends that start this near the end are rolled with the end level with the jaw, mm.
 const LEVEL_MM: f64 = 0.25;
 
 /// A place on the blank as an instruction says it.
 fn place(at_mm: f64, unit: LengthUnit) -> String {
-    if at_mm < LEVEL_MM { "from the flush end".to_owned() } else { format!("at {}", said(at_mm, unit)) }
+    if at_mm < LEVEL_MM { "from the flush end".to_owned() } else { format!("at {}", on_ruler(at_mm, unit)) }
 }
 
 /// A number of turns as an instruction says it.
@@ -25,10 +25,10 @@ fn turned(turns: f64) -> String {
 /// A tool in its place as words: `the fine jaw, 6.4 mm from the tip`.
 fn held(bent: &Bent, unit: LengthUnit) -> String {
     let place = &bent.place;
-    let size = place.diameter_mm.map(|d| format!("{} mm", shown(d, 2)));
+    let size = place.diameter_mm.map(|d| caliper(d, unit));
     match (place.with, place.jaw_mm, size) {
         (With::Jaw, Some(at), Some(size)) => {
-            format!("on the {}, {} from the tip (Ø {size})", place.tool, said(at, unit))
+            format!("on the {}, {} from the tip (Ø {size})", place.tool, on_ruler(at, unit))
         }
         (With::Jaw, None, Some(size)) => format!("on the {}'s {size} step", place.tool),
         (With::Rod, ..) => format!("over the {}", place.tool),
@@ -140,8 +140,8 @@ impl<'a> Telling<'a> {
         format!(
             "Hold {} upright in the flame until it draws up to a ball of {}; that takes {} of the wire.",
             self.the(),
-            said(ball, self.unit),
-            said(wire, self.unit)
+            caliper(ball, self.unit),
+            on_ruler(wire, self.unit)
         )
     }
 
@@ -150,11 +150,11 @@ impl<'a> Telling<'a> {
         let thin = segment.and_then(|segment| segment.flattened_mm).unwrap_or(0.0);
         let grows = segment.map_or(1.0, |segment| segment.growth(self.formed.design.profile));
         format!(
-            "Hammer the first {} of {} flat on the block to {} mm thick, turning it over: it grows to {}.",
-            said(wire, self.unit),
+            "Hammer the first {} of {} flat on the block to {} thick, turning it over: it grows to {}.",
+            on_ruler(wire, self.unit),
             self.the(),
-            shown(thin, 2),
-            said(wire * grows, self.unit)
+            caliper(thin, self.unit),
+            on_ruler(wire * grows, self.unit)
         )
     }
 
@@ -178,17 +178,17 @@ impl<'a> Telling<'a> {
             return format!(
                 "Wind {wound} on the taper, from where it is {} across to where it is {}, each turn against the last. \
                  Let go: {left} left, mouths of {} and {}.",
-                said(narrow, self.unit),
-                said(wide, self.unit),
-                said(small_mm, self.unit),
-                said(large_mm, self.unit)
+                caliper(narrow, self.unit),
+                caliper(wide, self.unit),
+                caliper(small_mm, self.unit),
+                caliper(large_mm, self.unit)
             );
         }
         let inside = self.main.first().and_then(|mark| mark.inside_mm).unwrap_or(0.0);
         format!(
             "Wind {wound} {}, close together. Let go: {left} left, {} inside.",
             self.with(),
-            said(inside, self.unit)
+            caliper(inside, self.unit)
         )
     }
 
@@ -216,8 +216,8 @@ impl<'a> Telling<'a> {
         let thin = self.formed.design.segments.iter().find_map(|segment| segment.flattened_mm);
         match thin {
             Some(thin) => format!(
-                "Hammer {the} on the block to {} mm, both sides alike; press it closed again afterwards.",
-                shown(thin, 2)
+                "Hammer {the} on the block to {}, both sides alike; press it closed again afterwards.",
+                caliper(thin, self.unit)
             ),
             None if !self.step.hint.is_empty() => format!("Stiffen {the}."),
             None => format!("Tap {the} with a mallet on the block, both sides alike, to stiffen it."),

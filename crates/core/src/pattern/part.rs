@@ -4,7 +4,7 @@ use crate::fault::Fault;
 use crate::shape::closing::{bend_back_deg, on_neck_deg, on_stem_deg};
 use crate::shape::{Course, Segment};
 
-use crate::words::length::shown;
+use crate::words::length::both;
 
 use super::former::{Closure, Former, Opening, StepKind};
 
@@ -55,11 +55,11 @@ pub fn closes_on(
     }
     let least = (least * 100.0).ceil() / 100.0;
     let said = format!(
-        "A loop of {} mm inside needs {} mm of straight {leg} to close on, and there are {} mm. Lengthen it, or roll a \
-         smaller loop.",
-        shown(inside_mm, 2),
-        shown(least, 2),
-        shown(length_mm, 2)
+        "A loop of {} inside needs {} of straight {leg} to close on, and there are {}. Lengthen it, or roll a smaller \
+         loop.",
+        both(inside_mm),
+        both(least),
+        both(length_mm)
     );
     Err(Fault::new(format!("parameters.{parameter}"), said).limit(least))
 }
@@ -119,10 +119,10 @@ pub fn kicked_tip(f: &mut Former, kick_deg: f64, tip_mm: f64, left: bool) -> (us
 /// The fault of wraps that need more stem than there is.
 pub fn wraps_longer_than(parameter: &str, stem: &str, length_mm: f64, cover_mm: f64) -> Fault {
     let said = format!(
-        "The wraps cover {} mm, more than the {stem} of {} mm. Make it at least {} mm, or take fewer wraps.",
-        shown(cover_mm, 2),
-        shown(length_mm, 2),
-        shown((cover_mm * 100.0).ceil() / 100.0, 2)
+        "The wraps cover {}, more than the {stem} of {}. Make it at least {}, or take fewer wraps.",
+        both(cover_mm),
+        both(length_mm),
+        both((cover_mm * 100.0).ceil() / 100.0)
     );
     Fault::new(format!("parameters.{parameter}"), said).limit(cover_mm)
 }

@@ -10,7 +10,7 @@ use crate::tool::mandrel::Shape;
 use crate::tool::outline::Outline;
 use crate::tool::plier::Plier;
 use crate::tool::workshop::Workshop;
-use crate::words::length::shown;
+use crate::words::length::{caliper, caliper_number};
 use crate::words::words;
 
 words! {
@@ -163,14 +163,15 @@ impl Formed<'_> {
         let offers = self.offers(inside_mm, wanted, kind, workshop);
         let off = |place: &ToolPlace| place.gives_mm.map_or(f64::INFINITY, |gives| (gives - inside_mm).abs());
         let best = offers.into_iter().min_by(|a, b| (off(&a.0) + a.1).total_cmp(&(off(&b.0) + b.1)));
-        let wanted_shown = shown(wanted, 2);
+        let unit = workshop.habits.unit;
+        let wanted_shown = caliper(wanted, unit);
         let Some((mut place, _)) = best else {
             let place = ToolPlace {
-                tool: format!("{wanted_shown} mm jaw or rod"),
+                tool: format!("{wanted_shown} jaw or rod"),
                 diameter_mm: Some(wanted),
                 gives_mm: Some(inside_mm),
                 misfit: Some(format!(
-                    "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} mm gives this bend."
+                    "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} gives this bend."
                 )),
                 ..plain(With::Rod)
             };
@@ -178,10 +179,10 @@ impl Formed<'_> {
         };
         if off(&place) > FIT_MM.max(FIT_SHARE * inside_mm) {
             place.misfit = Some(format!(
-                "Nothing you own fits: the nearest, {}, gives {} mm instead of {}. Ideal is {wanted_shown} mm.",
+                "Nothing you own fits: the nearest, {}, gives {} instead of {}. Ideal is {wanted_shown}.",
                 place.tool,
-                place.gives_mm.map_or("nothing".to_owned(), |mm| shown(mm, 2)),
-                shown(inside_mm, 2)
+                place.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
+                caliper(inside_mm, unit)
             ));
         }
         (place, over)
@@ -266,8 +267,9 @@ impl Formed<'_> {
             Some((rod, left, off))
         });
         let best = gives.min_by(|a, b| a.2.total_cmp(&b.2));
+        let unit = workshop.habits.unit;
         let sizes = |outline: Outline| {
-            format!("{} × {}", shown(outline.across(), 2), shown(outline.short_across(), 2))
+            format!("{} × {}", caliper_number(outline.across(), unit), caliper(outline.short_across(), unit))
         };
         let fits = |off: f64| off <= FIT_MM.max(FIT_SHARE * long_mm);
         match best {
@@ -279,14 +281,14 @@ impl Formed<'_> {
             },
             best => {
                 let nearest = best.map_or_else(String::new, |(rod, left, _)| {
-                    format!(" The nearest you own, the {}, gives {} mm.", rod.shown(), sizes(left))
+                    format!(" The nearest you own, the {}, gives {}.", rod.shown_in(unit), sizes(left))
                 });
                 ToolPlace {
-                    tool: format!("{} mm oval rod", sizes(ideal)),
+                    tool: format!("{} oval rod", sizes(ideal)),
                     diameter_mm: Some(ideal.across()),
                     gives_mm: Some(long_mm),
                     misfit: Some(format!(
-                        "No oval rod you own leaves {} mm; one of {} mm does.{nearest} Bend a round ring over two rods, \
+                        "No oval rod you own leaves {}; one of {} does.{nearest} Bend a round ring over two rods, \
                          or wind it on a filed dowel.",
                         sizes(wanted),
                         sizes(ideal)

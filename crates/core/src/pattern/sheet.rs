@@ -16,7 +16,7 @@ use crate::shape::Course;
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::Temper;
-use crate::words::length::said;
+use crate::words::length::{LengthUnit, caliper_number, on_ruler};
 use crate::words::quoted;
 use crate::words::sentence::{self, Phrase};
 
@@ -133,6 +133,8 @@ pub struct Thumbnail {
     pub drawing: Drawing,
     /// The cut in a few words: `cut 61.5 mm, mark at 9.0 and 30.8`.
     pub cut: String,
+    /// Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`.
+    pub wire: String,
     /// Colour of the bare metal.
     pub colour: String,
 }
@@ -146,12 +148,7 @@ impl Formed<'_> {
         self.numbers(&blank, &tools, unit)
     }
 
-    fn numbers(
-        &self,
-        blank: &Blank,
-        tools: &[Option<super::place::Bent>],
-        unit: crate::words::length::LengthUnit,
-    ) -> PatternForm {
+    fn numbers(&self, blank: &Blank, tools: &[Option<super::place::Bent>], unit: LengthUnit) -> PatternForm {
         let size = self.extent.size();
         let spans = self.spans(blank);
         let segments =
@@ -176,7 +173,7 @@ impl Formed<'_> {
             segments: segments.collect(),
             marks: self.marks(blank, tools),
             steps: self.steps(blank, tools, unit),
-            checks: self.checks(),
+            checks: self.checks(unit),
             mass_g: self.request.wire.mass_g(blank.developed_mm),
             height_mm: size.y,
             width_mm: size.x,
@@ -279,7 +276,7 @@ impl PatternRequest {
         let blank = formed.blank(unit);
         let tools = formed.tools(workshop);
         let marks: Vec<String> =
-            formed.marks(&blank, &tools).iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
+            formed.marks(&blank, &tools).iter().map(|mark| mark_told(mark.at_mm, unit)).collect();
         let marks = if marks.len() > 4 {
             format!("{} marks", marks.len())
         } else {
@@ -289,7 +286,8 @@ impl PatternRequest {
         drawing.dimensions.clear();
         Ok(Thumbnail {
             drawing,
-            cut: format!("cut {}, {marks}", said(blank.cut_mm, unit)),
+            cut: format!("cut {}, {marks}", on_ruler(blank.cut_mm, unit)),
+            wire: format!("{} {}", self.wire.metal, self.wire.size_shown(unit)),
             colour: self.wire.metal.figures().colour.to_owned(),
         })
     }
@@ -302,5 +300,13 @@ impl Kind {
     /// None for the patterns there are; tested for each.
     pub fn usually(self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
         PatternRequest::usual(self).thumbnail(workshop)
+    }
+}
+
+/// Where a mark stands, in the few signs of a tile or a strip.
+pub fn mark_told(at_mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{at_mm:.1}"),
+        LengthUnit::Inch => format!("{} in", caliper_number(at_mm, unit)),
     }
 }

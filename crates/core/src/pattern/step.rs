@@ -8,7 +8,8 @@ use super::former::StepKind;
 use super::instruction::Telling;
 use super::place::Bent;
 use crate::tool::cutting::CAUTION;
-use crate::words::length::{LengthUnit, said, shown};
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{LengthUnit, caliper, on_ruler};
 
 /// One step.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -143,8 +144,7 @@ impl Formed<'_> {
             let bent = widest.and_then(|mark| tools.get(mark.segment_n)?.as_ref());
             let misfit = bent.and_then(|bent| bent.place.misfit.clone());
             let slip = bent.and_then(|bent| bent.place.slip_mm);
-            let slip =
-                slip.map(|slip| format!("1 mm of slip along the jaw changes it by {} mm.", shown(slip, 2)));
+            let slip = slip.map(|slip| slipped(slip, unit));
             let hint: Vec<String> =
                 [(!forming.hint.is_empty()).then(|| forming.hint.to_owned()), misfit, slip]
                     .into_iter()
@@ -166,21 +166,21 @@ impl Formed<'_> {
 
     fn cut_step(&self, blank: &Blank, unit: LengthUnit) -> Step {
         let n = self.request.blanks_n();
-        let cut = said(blank.cut_mm, unit);
+        let cut = on_ruler(blank.cut_mm, unit);
         let template = match n {
             1 => String::new(),
             2 => " Cut both; the first is the template.".to_owned(),
             n => format!(" Cut all {n}; the first is the template."),
         };
         let trim = if blank.trim_mm > 0.0 {
-            format!(" Trim both ends flush: {} is left.", said(blank.flush_mm, unit))
+            format!(" Trim both ends flush: {} is left.", on_ruler(blank.flush_mm, unit))
         } else {
             String::new()
         };
         let surplus = if blank.surplus_mm > 0.25 {
             Some(format!(
                 "{} more than needed is at the right end; take it off there last.",
-                said(blank.surplus_mm, unit)
+                on_ruler(blank.surplus_mm, unit)
             ))
         } else {
             None
@@ -196,4 +196,13 @@ impl Formed<'_> {
             caution: caution(StepKind::Cut),
         }
     }
+}
+
+/// What slipping along a tapered jaw does, for a slip that an eye sees.
+fn slipped(slip: f64, unit: LengthUnit) -> String {
+    let far = match unit {
+        LengthUnit::Mm => 1.0,
+        LengthUnit::Inch => MM_PER_INCH / 32.0,
+    };
+    format!("{} of slip along the jaw changes it by {}.", on_ruler(far, unit), caliper(far * slip, unit))
 }

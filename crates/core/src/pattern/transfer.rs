@@ -6,7 +6,7 @@ use super::{PatternRequest, Unit};
 use crate::fault::Faults;
 use crate::wire::Wire;
 use crate::wire::strength;
-use crate::words::length::{LengthUnit, shown};
+use crate::words::length::{LengthUnit, on_ruler, shown};
 
 /// A pattern in another wire, and what is different about it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -26,16 +26,17 @@ impl PatternRequest {
     /// use lorimant_core::pattern::PatternRequest;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
     /// let twice = Wire { size_mm: 2.0 * hook.wire.size_mm, ..hook.wire.clone() };
-    /// let transferred = hook.transferred(&twice).unwrap();
+    /// let transferred = hook.transferred(&twice, LengthUnit::Mm).unwrap();
     /// assert!((transferred.request.value("eye_mm") - 2.0 * hook.value("eye_mm")).abs() < 1e-6);
     /// ```
     ///
     /// # Errors
     /// Faults of either piece; where a scaled dimension passes its limit, at that parameter.
-    pub fn transferred(&self, wire: &Wire) -> Result<Transferred, Faults> {
+    pub fn transferred(&self, wire: &Wire, unit: LengthUnit) -> Result<Transferred, Faults> {
         wire.check().map_err(|fault| fault.within("wire"))?;
         let before = self.form()?;
         let ratio = wire.profile().thickness_mm() / self.wire.profile().thickness_mm();
@@ -54,11 +55,11 @@ impl PatternRequest {
         } else {
             differences.push("The dimensions stay: the wire is as thick.".to_owned());
         }
-        let (old, new) = (before.blank(LengthUnit::Mm), after.blank(LengthUnit::Mm));
+        let (old, new) = (before.blank(unit), after.blank(unit));
         differences.push(format!(
-            "Each blank is {} mm instead of {}.",
-            shown(new.cut_mm, 1),
-            shown(old.cut_mm, 1)
+            "Each blank is {} instead of {}.",
+            on_ruler(new.cut_mm, unit),
+            on_ruler(old.cut_mm, unit)
         ));
         let (light, heavy) = (self.wire.mass_g(old.developed_mm), wire.mass_g(new.developed_mm));
         differences.push(format!("One piece weighs {} g instead of {}.", shown(heavy, 2), shown(light, 2)));

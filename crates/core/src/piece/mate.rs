@@ -6,7 +6,7 @@ use super::Piece;
 use crate::fault::Faults;
 use crate::pattern::check::CLEARANCE_MM;
 use crate::words::capital;
-use crate::words::length::shown;
+use crate::words::length::{LengthUnit, caliper};
 
 /// How one opening of the first piece takes the other.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -70,51 +70,50 @@ impl Piece {
 /// use lorimant_core::pattern::PatternRequest;
 /// use lorimant_core::piece::Piece;
 /// use lorimant_core::piece::mate::mate;
+/// use lorimant_core::words::length::LengthUnit;
 ///
 /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
 /// let ring = |size_mm| {
 ///     let wire = Wire::round(Metal::Copper, size_mm, Temper::Soft);
 ///     Piece::Rings(RingRequest::new(wire, Mandrel::round(6.0), 1))
 /// };
-/// assert!(mate(&hook, &ring(1.0)).unwrap().iter().all(|fit| fit.ok));
-/// assert!(!mate(&hook, &ring(4.0)).unwrap().iter().all(|fit| fit.ok));
+/// assert!(mate(&hook, &ring(1.0), LengthUnit::Mm).unwrap().iter().all(|fit| fit.ok));
+/// assert!(!mate(&hook, &ring(4.0), LengthUnit::Mm).unwrap().iter().all(|fit| fit.ok));
 /// ```
 ///
 /// # Errors
 /// Faults of either piece, within `first` or `second`.
-pub fn mate(first: &Piece, second: &Piece) -> Result<Vec<Fit>, Faults> {
+pub fn mate(first: &Piece, second: &Piece, unit: LengthUnit) -> Result<Vec<Fit>, Faults> {
     let a = first.hangs().map_err(|faults| faults.within("first"))?;
     let b = second.hangs().map_err(|faults| faults.within("second"))?;
     let mut fits = vec![];
     for (holder, guest) in [(&a, &b), (&b, &a)] {
         for hole in &holder.holes {
-            fits.push(fit(hole, guest.wire_mm, guest));
+            fits.push(fit(hole, guest.wire_mm, guest, unit));
         }
     }
     Ok(fits)
 }
 
-fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs) -> Fit {
+fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
     let what = capital(&hole.what);
-    let wire = shown(wire_mm, 2);
+    let wire = caliper(wire_mm, unit);
+    let inside = caliper(hole.inside_mm, unit);
     if wire_mm + CLEARANCE_MM > hole.inside_mm {
-        let sentence = format!(
-            "The {}: wire of {wire} mm does not go through its {} mm inside.",
-            hole.what,
-            shown(hole.inside_mm, 2)
-        );
+        let sentence = format!("The {}: wire of {wire} does not go through its {inside} inside.", hole.what);
         return Fit { ok: false, sentence };
     }
     match hole.mouth_mm {
         Some(mouth) if mouth < wire_mm + CLEARANCE_MM => {
             let sentence =
-                format!("{what}: its mouth of {} mm does not let {wire} mm wire in.", shown(mouth, 2));
+                format!("{what}: its mouth of {} does not let {wire} wire in.", caliper(mouth, unit));
             Fit { ok: false, sentence }
         }
         Some(mouth) => {
             let sentence = format!(
-                "{what}: {wire} mm wire goes in through the mouth of {} mm and is held while pulled. Close the mouth below {wire} mm to catch it for good.",
-                shown(mouth, 2)
+                "{what}: {wire} wire goes in through the mouth of {} and is held while pulled. Close the mouth below {wire} to \
+                 catch it for good.",
+                caliper(mouth, unit)
             );
             Fit { ok: true, sentence }
         }
@@ -125,9 +124,8 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs) -> Fit {
                 ", once one of the two is opened sideways"
             };
             let sentence = format!(
-                "{what}: {wire} mm wire passes its {} mm inside with {} mm to spare{open}.",
-                shown(hole.inside_mm, 2),
-                shown(hole.inside_mm - wire_mm, 2)
+                "{what}: {wire} wire passes its {inside} inside with {} to spare{open}.",
+                caliper(hole.inside_mm - wire_mm, unit)
             );
             Fit { ok: true, sentence }
         }

@@ -8,7 +8,7 @@ use crate::fault::Faults;
 use crate::pattern::{self, PatternRequest};
 use crate::ring::{self, RingRequest};
 use crate::wire::Wire;
-use crate::words::length::{LengthUnit, ruler_step_mm, said};
+use crate::words::length::{LengthUnit, on_ruler, ruler_step_mm};
 use crate::words::sentence;
 
 /// A piece that can be made.
@@ -35,7 +35,7 @@ impl Blanks {
     /// In words: `24 blanks of 61.5 mm`.
     pub fn shown(&self, unit: LengthUnit) -> String {
         let blanks = if self.n == 1 { "blank" } else { "blanks" };
-        format!("{} {blanks} of {}", self.n, said(self.length_mm, unit))
+        format!("{} {blanks} of {}", self.n, on_ruler(self.length_mm, unit))
     }
 }
 

@@ -10,6 +10,7 @@ use crate::rack::stock::check_money;
 use crate::rack::stock::scrap::MetalPrice;
 use crate::wire::Wire;
 use crate::words::length::LengthUnit;
+use crate::words::scale::sold_by;
 
 /// What goes into pieces of one kind. Money in the workshop's currency.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -21,9 +22,12 @@ pub struct CostRequest {
     /// Share of the wire that is lost besides: rests, trials, spoilt pieces; 0 to 1.
     #[serde(default)]
     pub loss_share: f64,
-    /// What a metre of the wire costs.
+    /// What a metre of the wire costs, or a foot.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
-    pub per_metre: Decimal,
+    pub wire_price: Decimal,
+    /// Whether that is the price of a foot, as where inches are read first.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub price_of_foot: bool,
     /// Blades, abrasives, fuel and the like for one piece.
     #[serde(default)]
     #[cfg_attr(feature = "schema", schema(value_type = String))]
@@ -117,23 +121,22 @@ impl CostStart {
         let wire_mm = length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1));
         let of_wire: Vec<Decimal> =
             lots.iter().filter(|(one, _)| one.stands_for(&wire)).map(|(_, price)| *price).collect();
-        let (per_metre, price_from) = if let Ok(n @ 1..) = u32::try_from(of_wire.len()) {
+        let (price_of_metre, price_from) = if let Ok(n @ 1..) = u32::try_from(of_wire.len()) {
             let mean = of_wire.iter().sum::<Decimal>() / Decimal::from(n);
             let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
-            (mean.round_dp(4), format!("What {lots} of this wire on the rack cost."))
+            (mean, format!("What {lots} of this wire on the rack cost."))
         } else if let Some(price) = prices.iter().find(|price| price.metal == wire.metal) {
             let metre = decimal(wire.mass_g(1000.0)) * price.per_gram;
-            (
-                metre.round_dp(4),
-                "No lot of this wire has a price: from the price of a gram of its metal.".to_owned(),
-            )
+            (metre, "No lot of this wire has a price: from the price of a gram of its metal.".to_owned())
         } else {
             (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned())
         };
+        let (_, long_mm) = sold_by(unit);
         let request = CostRequest {
             wire_mm,
             loss_share: 0.05,
-            per_metre,
+            wire_price: (price_of_metre * decimal(long_mm / 1000.0)).round_dp(4),
+            price_of_foot: unit == LengthUnit::Inch,
             consumables: Decimal::ZERO,
             minutes: 0.0,
             setting_up_minutes: 0.0,
@@ -165,9 +168,11 @@ impl CostRequest {
         faults.keep(Self::LOSS.check("loss_share", self.loss_share));
         faults.keep(Self::MINUTES.check("minutes", self.minutes));
         faults.keep(Self::MINUTES.check("setting_up_minutes", self.setting_up_minutes));
-        for (field, amount) in
-            [("per_metre", self.per_metre), ("consumables", self.consumables), ("hour_rate", self.hour_rate)]
-        {
+        for (field, amount) in [
+            ("wire_price", self.wire_price),
+            ("consumables", self.consumables),
+            ("hour_rate", self.hour_rate),
+        ] {
             faults.keep(check_money(field, Some(amount)));
         }
         faults.keep(check_money("bought", self.bought));
@@ -188,7 +193,7 @@ impl CostRequest {
     /// use lorimant_core::rack::cost::CostRequest;
     ///
     /// let request: CostRequest = serde_json::from_str(
-    ///     r#"{"pieces_n": 10, "wire_mm": 100, "per_metre": "5.00", "minutes": 6, "hour_rate": "20.00"}"#,
+    ///     r#"{"pieces_n": 10, "wire_mm": 100, "wire_price": "5.00", "minutes": 6, "hour_rate": "20.00"}"#,
     /// ).unwrap();
     /// // A decimetre of wire at half a coin, six minutes at two.
     /// assert_eq!(request.cost().unwrap().each, "2.50".parse().unwrap());
@@ -200,7 +205,9 @@ impl CostRequest {
         self.check()?;
         let n = Decimal::from(self.pieces_n);
         let sixty = Decimal::from(60);
-        let wire = decimal(self.wire_mm / 1000.0 * (1.0 + self.loss_share)) * self.per_metre;
+        let (long, long_mm) = sold_by(if self.price_of_foot { LengthUnit::Inch } else { LengthUnit::Mm });
+        let lengths = decimal(self.wire_mm / long_mm * (1.0 + self.loss_share));
+        let wire = lengths * self.wire_price;
         let once = decimal(self.setting_up_minutes) * self.hour_rate / sixty;
         let hand = decimal(self.minutes) * self.hour_rate / sixty;
         let running = wire + self.consumables + hand;
@@ -220,9 +227,9 @@ impl CostRequest {
             .map(|earned| earned.round_dp(2));
         let money = |amount: Decimal| amount.round_dp(4).normalize();
         let working = format!(
-            "{} m × {} + {} + {} min × {}/h{} = {}",
-            money(decimal(self.wire_mm / 1000.0 * (1.0 + self.loss_share))),
-            money(self.per_metre),
+            "{} {long} × {} + {} + {} min × {}/h{} = {}",
+            money(lengths),
+            money(self.wire_price),
             money(self.consumables),
             money(decimal(self.minutes)),
             money(self.hour_rate),

@@ -8,7 +8,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults};
 use crate::wire::Wire;
-use crate::words::length::{self, Habits, LengthUnit};
+use crate::words::length::{self, Habits};
 use crate::words::number::{self, unmistakable};
 use crate::words::{mass, quoted, words};
 
@@ -19,8 +19,6 @@ words! {
         Length = "length", "length";
         /// Several lengths with commas or semicolons between; mm.
         Lengths = "lengths", "lengths";
-        /// A length that is millimetres where no unit is written; mm.
-        Millimetres = "millimetres", "length in mm";
         /// A length or a weight of the form's wire; mm.
         OfWire = "of-wire", "length or weight of wire";
         /// A weight, grams where no unit is written; g.
@@ -44,7 +42,6 @@ impl Reads {
         match self {
             Self::Length => "5 mm, 3/16\" or 18 awg",
             Self::Lengths => "2, 3, 5 mm",
-            Self::Millimetres => "0.5",
             Self::OfWire => "3 m, 10 ft or 50 g",
             Self::Mass => "12.5 g",
             Self::Money => "14.80",
@@ -132,12 +129,9 @@ impl TypedField {
                 found.money = Some(number::decimal(text).map_err(|said| fault(self.sentence(said)))?);
                 return Ok(found);
             }
+            Reads::Length if either_way(&lower) => unmistakable(parted(&lower).0),
             Reads::Length => length::read(text, habits).map(|reading| reading.mm),
             Reads::OfWire => of_wire(text, wire, habits),
-            Reads::Millimetres => bare(&lower, &["mm"]).or_else(|said| match either_way(&lower) {
-                true => Err(said),
-                false => length::read(text, Habits { unit: LengthUnit::Mm, ..habits }).map(|read| read.mm),
-            }),
             Reads::Mass => bare(&lower, &["g"])
                 .or_else(|said| mass::read(&lower).filter(|_| !either_way(&lower)).ok_or(said)),
             Reads::Percent => bare(&lower, &["%", "percent"]).map(|hundredths| hundredths / 100.0),

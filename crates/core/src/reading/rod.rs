@@ -1,14 +1,14 @@
 //! Rods as makers speak of them: `5 mm drill shank`, `3/16 in dowel`, `8 × 5 mm oval rod with 2 layers of tape`.
 
 use winnow::ascii::{digit1, multispace0};
-use winnow::combinator::{alt, opt, preceded, terminated};
+use winnow::combinator::{alt, delimited, opt, peek, terminated};
 use winnow::prelude::*;
 
 use crate::fault::Fault;
 use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::words::length::{self, Typed};
-use crate::words::{backtrack, quoted, word_end};
+use crate::words::{backtrack, number, quoted, word_end};
 
 /// Names that every workshop calls a rod by.
 pub(crate) const COMMON: [&str; 9] =
@@ -69,25 +69,14 @@ fn meant(spoken: Mandrel, workshop: &Workshop) -> Mandrel {
 }
 
 fn rod(input: &mut &str, workshop: &Workshop) -> ModalResult<Mandrel> {
-    let first = length::typed(input)?;
-    let second =
-        opt(preceded((multispace0, alt(("×", "x")), multispace0), length::typed)).parse_next(input)?;
-    let bracket = opt((multispace0, '(', length::typed, ')')).parse_next(input)?;
-    let unit_of_second = matches!(second, Some(Typed::Mm(_)));
-    let mm = |typed: Typed| match typed {
-        Typed::Bare(n) if unit_of_second => Some(n),
-        other => length::understand(other, workshop.habits).ok().map(|reading| reading.mm),
-    };
-    let mut diameter_mm = mm(first).ok_or_else(backtrack)?;
-    if let Some(exact) = bracket.and_then(|(_, _, typed, _)| mm(typed))
+    let (mut diameter_mm, mut short_mm) = across(input, workshop)?;
+    // `0.236 × 0.165 in (6 × 4.2 mm)`: what stands in brackets is the same, and exact.
+    let mut bracket = opt(delimited((multispace0, '('), |input: &mut &str| across(input, workshop), ')'));
+    if let Some((exact, short)) = bracket.parse_next(input)?
         && length::same_but_rounded(diameter_mm, exact)
     {
-        diameter_mm = exact;
+        (diameter_mm, short_mm) = (exact, short.or(short_mm));
     }
-    let short_mm = match second {
-        Some(typed) => Some(mm(typed).ok_or_else(backtrack)?),
-        None => None,
-    };
     multispace0.parse_next(input)?;
     let shape = opt(terminated(
         alt((
@@ -106,6 +95,24 @@ fn rod(input: &mut &str, workshop: &Workshop) -> ModalResult<Mandrel> {
         .parse_next(input)?
         .map_or(0, |(_, _, _, n, _, _)| n);
     Ok(Mandrel { name, shape, short_mm, tape_layers: layers, ..Mandrel::round(diameter_mm) })
+}
+
+/// One size, or the two of an oval, mm: `5 mm`, `8 × 5 mm`.
+fn across(input: &mut &str, workshop: &Workshop) -> ModalResult<(f64, Option<f64>)> {
+    let first = length::typed(input)?;
+    let mut mark = (multispace0, alt(("×", "x")), multispace0);
+    let mm = |typed: Typed| length::understand(typed, workshop.habits).map(|reading| reading.mm);
+    if opt(mark.by_ref()).parse_next(input)?.is_none() {
+        return Ok((mm(first).map_err(|_| backtrack())?, None));
+    }
+    let number = peek(number::amount).parse_next(input)?.value;
+    let second = length::typed(input)?;
+    let long = match (first, second) {
+        // The unit stands once, behind the second number.
+        (Typed::Bare(n) | Typed::Fraction(n), Typed::Mm(mm)) => n * mm / number,
+        (first, _) => mm(first).map_err(|_| backtrack())?,
+    };
+    Ok((long, Some(mm(second).map_err(|_| backtrack())?)))
 }
 
 fn tape<'i>(input: &mut &'i str) -> ModalResult<&'i str> {

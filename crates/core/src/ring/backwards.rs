@@ -2,15 +2,16 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::{Ends, RingRequest, Winding};
+use super::{Ends, RingPlan, RingRequest, Winding};
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::coil::{Coil, outline_for};
 use crate::tool::cutting::Cutting;
 use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::outline::Outline;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
-use crate::words::length::shown;
+use crate::words::length::both;
 
 /// Most rods offered for a ring; the rest are further off than these.
 pub const MOST_CANDIDATES: usize = 24;
@@ -73,7 +74,7 @@ pub struct Candidate {
 pub struct RodChoice {
     /// Diameter of the rod that gives exactly the ring wanted, mm.
     pub mandrel_diameter_mm: f64,
-    /// Rods of the wanted outline, bare and taped, nearest result first; the best 24.
+    /// Rods of the wanted outline, bare and taped: bare ones within the hand's ± first, then by result; the best 24.
     pub candidates: Vec<Candidate>,
 }
 
@@ -103,26 +104,29 @@ impl RingTarget {
         }
     }
 
-    /// The rod that gives this ring, and the rods there are, ranked by what they give.
+    /// The rod that gives this ring, and the workshop's rods, ranked by what they give: bare rods that the hand
+    /// cannot tell from the ideal one, then whatever comes nearest.
     ///
     /// ```
     /// use lorimant_core::ring::RingRequest;
     /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::tool::workshop::Workshop;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
     /// let wire = Wire::round(Metal::SterlingSilver, 1.0, Temper::HalfHard);
     /// let wanted = RingRequest::new(wire, Mandrel::round(4.0), 100).target(4.0);
-    /// let choice = wanted.choose(&[Mandrel::round(4.0), Mandrel::round(3.9)]).unwrap();
-    /// // The rod to take is thinner than the ring; of those at hand the nearest ring comes first.
+    /// let rods = vec![Mandrel::round(4.0), Mandrel::round(3.9)];
+    /// let choice = wanted.choose(&Workshop { rods, ..Workshop::default() }).unwrap();
+    /// // The rod to take is thinner than the ring; a bare one that is as near as the hand can tell comes first.
     /// assert!(choice.mandrel_diameter_mm < 4.0);
-    /// assert!(choice.candidates[0].off_mm.abs() <= choice.candidates[1].off_mm.abs());
+    /// assert_eq!(choice.candidates[0].mandrel.tape_layers, 0);
     /// ```
     ///
     /// # Errors
     /// Faults of the wire, cutting and count as in [`RingRequest::check`]; a fault at
     /// `target_inside_diameter_mm` when no rod gives such a ring.
-    pub fn choose(&self, rods: &[Mandrel]) -> Result<RodChoice, Faults> {
+    pub fn choose(&self, workshop: &Workshop) -> Result<RodChoice, Faults> {
         let target = self.target_inside_diameter_mm;
         let mut faults = Faults::none();
         faults.keep(Self::TARGET.check("target_inside_diameter_mm", target));
@@ -130,9 +134,9 @@ impl RingTarget {
             faults.keep(Self::TARGET.check("target_inside_short_mm", short));
             let said = match self.shape {
                 Shape::Oval if short > target => format!(
-                    "The short way of {} mm is longer than the long one of {} mm.",
-                    shown(short, 3),
-                    shown(target, 3)
+                    "The short way of {} is longer than the long one of {}.",
+                    both(short),
+                    both(target)
                 ),
                 Shape::Oval => String::new(),
                 shape => format!("A {shape} ring has no short way; leave it out."),
@@ -147,7 +151,7 @@ impl RingTarget {
             return Err(faults);
         }
         let mandrel_diameter_mm = self.ideal_diameter_mm()?;
-        Ok(RodChoice { mandrel_diameter_mm, candidates: self.rank(rods) })
+        Ok(RodChoice { mandrel_diameter_mm, candidates: self.rank(workshop) })
     }
 
     /// A rod of the wanted outline: an oval one with the proportions wanted, since an oval keeps its own.
@@ -194,11 +198,11 @@ impl RingTarget {
         let smallest = self.ring_on(&bending, self.rod(least).outline()).map_or(0.0, Outline::across);
         if target < smallest - 1e-9 {
             let said = format!(
-                "This wire gives no ring of {} mm inside: on the thinnest rod it can take, {} mm, it gives {} mm. Ask \
-                 for at least that, or take thinner wire.",
-                shown(target, 3),
-                shown(least, 2),
-                shown(smallest, 2)
+                "This wire gives no ring of {} inside: on the thinnest rod it can take, {}, it gives {}. Ask for at least \
+                 that, or take thinner wire.",
+                both(target),
+                both(least),
+                both(smallest)
             );
             return Err(Fault::new("target_inside_diameter_mm", said).limit(smallest));
         }
@@ -208,17 +212,18 @@ impl RingTarget {
         let relaxed = closed.with_perimeter(closed.perimeter() + taken);
         outline_for(&bending, relaxed).map(Outline::across).ok_or_else(|| {
             let said = format!(
-                "This {} {} springs straight before it would give a ring of {} mm inside. Take softer or thicker wire, \
+                "This {} {} springs straight before it would give a ring of {} inside. Take softer or thicker wire, \
                  or a smaller ring.",
                 self.wire.temper,
                 self.wire.metal,
-                shown(target, 3)
+                both(target)
             );
             Fault::new("target_inside_diameter_mm", said).limit(smallest)
         })
     }
 
-    fn rank(&self, rods: &[Mandrel]) -> Vec<Candidate> {
+    fn rank(&self, workshop: &Workshop) -> Vec<Candidate> {
+        let rods = self.rods.as_ref().unwrap_or(&workshop.rods);
         let bending = Bending::of(&self.wire);
         let least = smallest_rod_mm(&self.wire, self.shape);
         let mut ranked: Vec<(Outline, &Mandrel, u32)> = vec![];
@@ -234,19 +239,28 @@ impl RingTarget {
                 }
             }
         }
-        // To the hundredth that is shown; among equals the rod with less tape comes first.
+        // Tape only where it makes a difference that the hand does not make anyway.
         let off = |inside: Outline| self.off(inside).abs();
+        let as_good = |inside: Outline, rod: &Mandrel, layers: u32| {
+            let within = |plan: RingPlan| off(inside) <= plan.ring_inside_hand_mm;
+            layers == 0 && self.on(rod.clone()).plan_by(&workshop.hand).is_ok_and(within)
+        };
+        let mut ranked: Vec<_> = ranked
+            .into_iter()
+            .map(|(inside, rod, layers)| (!as_good(inside, rod, layers), inside, rod, layers))
+            .collect();
+        // To the hundredth that is shown; among equals the rod with less tape comes first.
         let shown = |inside: Outline| (off(inside) * 100.0).round();
         ranked.sort_by(|a, b| {
-            let nearer = shown(a.0).total_cmp(&shown(b.0));
-            nearer.then(a.2.cmp(&b.2)).then(off(a.0).total_cmp(&off(b.0)))
+            let nearer = a.0.cmp(&b.0).then(shown(a.1).total_cmp(&shown(b.1)));
+            nearer.then(a.3.cmp(&b.3)).then(off(a.1).total_cmp(&off(b.1)))
         });
         ranked
             .into_iter()
             .take(MOST_CANDIDATES)
-            .map(|(inside, rod, tape_layers)| {
+            .map(|(_, inside, rod, tape_layers)| {
                 let mandrel = Mandrel { tape_layers, ..rod.clone() };
-                let shown = mandrel.shown();
+                let shown = mandrel.shown_in(workshop.habits.unit);
                 Candidate {
                     mandrel,
                     shown,

@@ -10,7 +10,7 @@ use crate::wire::metal::{Nickel, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::capital;
-use crate::words::length::shown;
+use crate::words::length::{LengthUnit, caliper};
 
 /// A short caution where the step is. The maker of the tool, local rules and qualified people come
 /// first.
@@ -79,14 +79,15 @@ impl RingPlan {
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let brittle = Wire::round(Metal::NickelSilver, 2.0, Temper::Hard);
     /// let request = RingRequest::new(brittle, Mandrel::round(3.0), 10);
-    /// let cautions = request.plan().unwrap().cautions(&request);
+    /// let cautions = request.plan().unwrap().cautions(&request, LengthUnit::Mm);
     /// // Hard nickel silver round a thin rod: cracks, and nickel against the skin.
     /// assert!(cautions.iter().any(|caution| caution.text.contains("crack")));
     /// ```
-    pub fn cautions(&self, request: &RingRequest) -> Vec<Caution> {
+    pub fn cautions(&self, request: &RingRequest, unit: LengthUnit) -> Vec<Caution> {
         let wire = &request.wire;
         let mut found = vec![];
         if self.strain_used > CRACK_STRAIN {
@@ -116,9 +117,9 @@ impl RingPlan {
                 found.push(caution(
                     Level::Watch,
                     format!(
-                        "Even the finest blade has only {teeth:.1} teeth in wire of {} mm: cut with a light hand, or \
+                        "Even the finest blade has only {teeth:.1} teeth in wire of {}: cut with a light hand, or \
                          use a flush cutter.",
-                        shown(wire.size_mm, 2)
+                        caliper(wire.size_mm, unit)
                     ),
                 ));
             }

@@ -11,7 +11,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::CRACK_STRAIN;
-use crate::words::length::{self, shown};
+use crate::words::length::{self, LengthUnit, caliper};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
 
@@ -127,7 +127,7 @@ impl RingRequest {
     /// The request on the workshop's rod that comes nearest to a wanted inside; on the ideal rod
     /// where the workshop has none.
     fn giving(&self, inside_mm: f64, workshop: &Workshop) -> Result<Self, Faults> {
-        let choice = self.target(inside_mm).choose(&workshop.rods)?;
+        let choice = self.target(inside_mm).choose(workshop)?;
         let ideal = (choice.mandrel_diameter_mm * 1e4).round() / 1e4;
         let rod = choice.candidates.into_iter().next().map(|candidate| candidate.mandrel);
         let made = Mandrel { shape: self.mandrel.shape, ..Mandrel::round(ideal) };
@@ -173,7 +173,7 @@ impl RingRequest {
             let plan = request.plan();
             Choice {
                 label: label.to_owned(),
-                effect: effect(slot, &request, &plan),
+                effect: effect(slot, &request, &plan, workshop.habits.unit),
                 chosen: request == *self,
                 possible: plan.is_ok(),
                 request,
@@ -208,21 +208,22 @@ impl RingRequest {
                 own.iter().map(choice).collect()
             }
             Slot::Mandrel => {
+                let unit = workshop.habits.unit;
                 let mut own: Vec<&Mandrel> = workshop.rods.iter().collect();
                 own.sort_by(|a, b| a.shape.cmp(&b.shape).then(a.diameter_mm.total_cmp(&b.diameter_mm)));
-                own.into_iter().map(|rod| with(&rod.shown(), &|r| r.mandrel = rod.clone())).collect()
+                own.into_iter().map(|rod| with(&rod.shown_in(unit), &|r| r.mandrel = rod.clone())).collect()
             }
         }
     }
 }
 
 /// What a choice gives, as far as this word decides it.
-fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) -> String {
+fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, unit: LengthUnit) -> String {
     let plan = match plan {
         Ok(plan) => plan,
         Err(faults) => return faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()),
     };
-    let ring = format!("ring {:.2} mm", plan.ring_inside_diameter_mm);
+    let ring = format!("ring {}", caliper(plan.ring_inside_diameter_mm, unit));
     match slot {
         Slot::Temper | Slot::Metal => {
             let cracks = if plan.strain_used > CRACK_STRAIN { ": expect cracks" } else { "" };
@@ -232,16 +233,19 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>) ->
         Slot::Section => format!("{ring}, {:.1} g, opens at {:.1} N", plan.wire_mass_g, plan.opening_force_n),
         Slot::Winding => request.winding.caution().text,
         Slot::Cutting => {
-            format!("{ring}, {:.2} mm of wire a ring", plan.wire_length_mm / f64::from(request.rings_n))
+            format!(
+                "{ring}, {} of wire a ring",
+                caliper(plan.wire_length_mm / f64::from(request.rings_n), unit)
+            )
         }
         Slot::Blade => {
             let blade = request.cutting.blade_for(request.wire.size_mm);
             let teeth = blade.teeth_in(request.wire.size_mm);
             let few = if teeth < LEAST_TEETH { ", few" } else { "" };
-            format!("kerf {} mm, {teeth:.1} teeth in the wire{few}: {ring}", shown(blade.thickness_mm(), 2))
+            format!("kerf {}, {teeth:.1} teeth in the wire{few}: {ring}", caliper(blade.thickness_mm(), unit))
         }
         Slot::Mandrel => match request.mandrel.shape {
-            Shape::Oval => format!("{ring} long, {:.2} mm short", plan.ring_inside_short_mm),
+            Shape::Oval => format!("{ring} long, {} short", caliper(plan.ring_inside_short_mm, unit)),
             _ => ring,
         },
         Slot::Rings | Slot::Size | Slot::Inside => String::new(),

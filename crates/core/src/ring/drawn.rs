@@ -7,7 +7,7 @@ use crate::drawing::{Drawing, Role, Sketch};
 use crate::tool::coil::Coil;
 use crate::tool::outline::Outline;
 use crate::wire::section::Section;
-use crate::words::length::{LengthUnit, inches};
+use crate::words::length::{LengthUnit, caliper, inches};
 
 /// A coil longer than so many outside diameters is drawn with a break.
 const LONGEST_DRAWN: f64 = 3.4;
@@ -51,11 +51,11 @@ impl RingPlan {
             Moment::Released => "let go, standing loose round",
         };
         sketch.finish(format!(
-            "A coil of {:.1} turns {state} the {}, and one ring cut from it, {:.2} mm inside and {:.2} mm outside.",
+            "A coil of {:.1} turns {state} the {}, and one ring cut from it, {} inside and {} outside.",
             self.turns_wound / f64::from(self.coils_n),
-            request.mandrel.shown(),
-            self.ring_inside_diameter_mm,
-            self.ring_outside_diameter_mm
+            request.mandrel.shown_in(unit),
+            caliper(self.ring_inside_diameter_mm, unit),
+            caliper(self.ring_outside_diameter_mm, unit)
         ))
     }
 

@@ -8,7 +8,7 @@ use crate::tool::mandrel::Shape;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
-use crate::words::length::{long_length, shown};
+use crate::words::length::{LengthUnit, caliper_number, long_length, shown};
 
 const VOCE: &str = "Voce flow curve with typical handbook values; bending of plane sections past yield.";
 const GEOMETRY: &str = "Geometry.";
@@ -17,19 +17,19 @@ const TALLY: &str = "Counting.";
 impl RingPlan {
     /// Every figure of the plan in the order it is read, with its working.
     pub fn figures(&self, request: &RingRequest) -> Vec<Figure> {
-        self.figures_by(request, &Hand::default())
+        self.figures_by(request, &Hand::default(), LengthUnit::Mm)
     }
 
-    /// The same for a plan made by a hand as even as this.
-    pub fn figures_by(&self, request: &RingRequest, hand: &Hand) -> Vec<Figure> {
-        let mut figures = self.in_your_hand(request, hand);
+    /// The same for a plan made by a hand as even as this, in the unit read first.
+    pub fn figures_by(&self, request: &RingRequest, hand: &Hand, unit: LengthUnit) -> Vec<Figure> {
+        let mut figures = self.in_your_hand(request, hand, unit);
         figures.extend(self.on_the_rod(request));
         figures.extend(self.off_the_spool(request));
         figures.extend(self.will_it_hold(request));
         figures
     }
 
-    fn in_your_hand(&self, request: &RingRequest, hand: &Hand) -> Vec<Figure> {
+    fn in_your_hand(&self, request: &RingRequest, hand: &Hand, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::InYourHand;
         let id = self.ring_inside_diameter_mm;
         let thickness = request.wire.profile().thickness_mm();
@@ -70,7 +70,7 @@ impl RingPlan {
         };
         let inside = figure("ring-inside", question, label, format!("{id:.2}"), "mm")
             .ruler(id)
-            .more(format!("± {:.2}", self.ring_inside_hand_mm))
+            .more(format!("± {}", caliper_number(self.ring_inside_hand_mm, unit)))
             .says(format!("Inside of the ring in your hand, after the coil has sprung open and {closing}."))
             .formula(formula, numbers)
             .assumes(

@@ -26,7 +26,7 @@ use crate::wire::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
 use crate::wire::section::Profile;
 use crate::wire::strength;
 use crate::wire::{SIZE_SPREAD, Wire};
-use crate::words::length::shown;
+use crate::words::length::both;
 
 /// Most rings one plan may have.
 pub const MOST_RINGS: u32 = 1_000_000;
@@ -274,9 +274,9 @@ impl RingRequest {
     fn all_taken(&self, taken: Taken, coil: &Coil) -> Fault {
         let most = coil.relaxed.perimeter();
         let said = format!(
-            "Cutting takes {} mm of each ring and leaves no opening in it. It may take at most {} mm.",
-            shown(taken.from_ring_mm, 2),
-            shown(most, 2)
+            "Cutting takes {} of each ring and leaves no opening in it. It may take at most {}.",
+            both(taken.from_ring_mm),
+            both(most)
         );
         Fault::new("cutting.kerf_mm", said).limit(most)
     }
@@ -292,9 +292,9 @@ impl RingRequest {
             let turns = (turns_per_ring + self.ends.ragged_turns) / coil.springback_ratio;
             let least = turns * coil.pitch_mm;
             let said = format!(
-                "A coil of {} mm is too short for a single ring. This rod must take at least {} mm of coil.",
-                shown(room, 1),
-                shown(least, 1)
+                "A coil of {} is too short for a single ring. This rod must take at least {} of coil.",
+                both(room),
+                both(least)
             );
             return Err(Fault::new("mandrel.usable_mm", said).limit(least));
         }

@@ -2,7 +2,7 @@
 
 use super::{RingPlan, RingRequest};
 use crate::tool::cutting::Method;
-use crate::words::length::{LengthUnit, inches, shown};
+use crate::words::length::{LengthUnit, caliper, caliper_number};
 use crate::words::sentence::Phrase;
 use crate::words::words;
 
@@ -92,14 +92,12 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     }
     if let Some(plan) = plan {
         let short = plan.ring_inside_short_mm;
-        let inside = shown(plan.ring_inside_diameter_mm, 2);
         let one_way = (plan.ring_inside_diameter_mm - short).abs() < 1e-9;
-        let text = if one_way && unit == LengthUnit::Inch {
-            format!("{} inside", inches(plan.ring_inside_diameter_mm))
-        } else if one_way {
-            format!("{inside} mm inside")
+        let inside = plan.ring_inside_diameter_mm;
+        let text = if one_way {
+            format!("{} inside", caliper(inside, unit))
         } else {
-            format!("{inside} × {} mm inside", shown(short, 2))
+            format!("{} × {} inside", caliper_number(inside, unit), caliper(short, unit))
         };
         word(Slot::Inside, text);
     }

@@ -15,7 +15,8 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::metal::Temper;
-use crate::words::length::{long_length, shown};
+use crate::words::length::{LengthUnit, caliper};
+use crate::words::scale::of_wire;
 use crate::words::sentence::{self, Phrase};
 use crate::words::words;
 
@@ -180,11 +181,11 @@ impl RingRequest {
         let coil = Coil::wind(&self.wire, &self.mandrel).ok()?;
         let unit = workshop.habits.unit;
         Some(Worked {
-            figures: plan.figures_by(self, &workshop.hand),
-            cautions: plan.cautions(self),
+            figures: plan.figures_by(self, &workshop.hand, unit),
+            cautions: plan.cautions(self, unit),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),
-            strip: plan.strip(self),
+            strip: plan.strip(self, unit),
             rods: self.placed_rods(workshop),
             curves: self.curves(),
             here: CurvePoint {
@@ -208,7 +209,7 @@ impl RingRequest {
             .filter(same)
             .filter_map(|rod| {
                 Some(PlacedRod {
-                    shown: rod.shown(),
+                    shown: rod.shown_in(workshop.habits.unit),
                     ring_inside_diameter_mm: target.inside_on(&bending, rod.outline())?,
                     chosen: *rod == self.mandrel,
                     mandrel: rod.clone(),
@@ -251,20 +252,21 @@ impl RingPlan {
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
-    /// let strip = request.plan().unwrap().strip(&request);
+    /// let strip = request.plan().unwrap().strip(&request, LengthUnit::Mm);
     /// // The zones lie end to end.
     /// assert!(strip.zones.windows(2).all(|pair| pair[0].to_mm <= pair[1].from_mm + 1e-9));
     /// ```
-    pub fn strip(&self, request: &RingRequest) -> Strip {
+    pub fn strip(&self, request: &RingRequest, unit: LengthUnit) -> Strip {
         let taken = request.cutting.taken(request.wire.size_mm);
         let mut zones = vec![Zone {
             kind: ZoneKind::Ring,
             from_mm: 0.0,
             to_mm: self.ring_length_mm,
-            text: format!("{:.2} mm of ring", self.ring_length_mm),
+            text: format!("{} of ring", caliper(self.ring_length_mm, unit)),
         }];
         let lost = taken.from_ring_mm + taken.between_mm;
         let kind = match request.cutting.method {
@@ -274,7 +276,7 @@ impl RingPlan {
         };
         let cut = self.ring_length_mm + lost;
         if lost > 0.0 {
-            let text = format!("{} {lost:.2}", kind.shown());
+            let text = format!("{} {}", kind.shown(), caliper(lost, unit));
             zones.push(Zone { kind, from_mm: self.ring_length_mm, to_mm: cut, text });
         }
         let length_mm = cut * 1.06;
@@ -284,13 +286,13 @@ impl RingPlan {
             to_mm: length_mm,
             text: "next ring".to_owned(),
         });
-        let (rings, rings_unit) = long_length(self.rings_wire_mm + self.cutting_wire_mm);
-        let (all, all_unit) = long_length(self.wire_length_mm);
         let sum = format!(
-            "× {} = {rings} {rings_unit} + tails {} mm + ragged ends {} mm = {all} {all_unit} off the spool",
+            "× {} = {} + tails {} + ragged ends {} = {} off the spool",
             request.rings_n,
-            shown(self.tails_wire_mm, 0),
-            shown(self.ragged_wire_mm, 0)
+            of_wire(self.rings_wire_mm + self.cutting_wire_mm, unit),
+            of_wire(self.tails_wire_mm, unit),
+            of_wire(self.ragged_wire_mm, unit),
+            of_wire(self.wire_length_mm, unit)
         );
         Strip { length_mm, thickness_mm: request.wire.profile().thickness_mm(), zones, sum }
     }

@@ -6,7 +6,7 @@ use super::{MOST_RINGS, RingRequest};
 use crate::fault::{Fault, Faults, Span};
 use crate::reading::field::{self, Amount};
 use crate::tool::coil::Coil;
-use crate::words::length::{Habits, LengthUnit, said};
+use crate::words::length::{Habits, LengthUnit, on_ruler};
 use crate::words::scale::of_wire;
 
 /// What there is of a wire: a length or a mass, not both.
@@ -128,11 +128,11 @@ impl Supply {
             0 => format!(
                 "{} is not enough for one ring with its tails: that takes {}.",
                 of_wire(there, unit),
-                said(per_coil + ring, unit)
+                on_ruler(per_coil + ring, unit)
             ),
             n => {
                 let rings = if n == 1 { "ring" } else { "rings" };
-                format!("{} makes {n} {rings} and leaves {}.", of_wire(there, unit), said(left_mm, unit))
+                format!("{} makes {n} {rings} and leaves {}.", of_wire(there, unit), on_ruler(left_mm, unit))
             }
         };
         Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, sentence })

@@ -10,7 +10,7 @@ use crate::tool::outline::Outline;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::section::{Profile, Section};
-use crate::words::length::shown;
+use crate::words::length::both;
 use crate::words::words;
 
 /// Least ratio of rod to side for square wire: tighter than this the inner face swells so much that
@@ -258,23 +258,23 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
     let size = wire.size_mm;
     if thickness > across + 1e-9 {
         let said = format!(
-            "Wire {} mm thick is thicker than the {} mm rod, which would bend before the wire does. Take wire of at \
-             most {} mm, or a rod of at least {} mm.",
-            shown(thickness, 3),
-            shown(across, 3),
-            shown(across, 3),
-            shown(thickness, 3)
+            "Wire {} thick is thicker than the rod of {}, which would bend before the wire does. Take wire of at most \
+             {}, or a rod of at least {}.",
+            both(thickness),
+            both(across),
+            both(across),
+            both(thickness)
         );
         return Err(Fault::new("wire.size_mm", said).limit(across));
     }
     if wire.section == Section::Square && across < LEAST_SQUARE_RATIO * size {
         let least = LEAST_SQUARE_RATIO * size;
         let said = format!(
-            "Square wire of {} mm swells at its inner face on a {} mm rod and its turns will not lie flat. Take a rod \
-             of at least {} mm.",
-            shown(size, 3),
-            shown(across, 3),
-            shown(least, 2)
+            "Square wire of {} swells at its inner face on a rod of {} and its turns will not lie flat. Take a rod of at \
+             least {}.",
+            both(size),
+            both(across),
+            both(least)
         );
         return Err(Fault::new("mandrel.diameter_mm", said).limit(least));
     }
@@ -284,12 +284,12 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
 fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault {
     let most = 2.0 * (1.0 / bending.yield_curvature() - bending.profile.centroid_mm());
     let said = format!(
-        "On the {} this {} {} springs straight again: no part of it is bent past its yield. Take a rod well under {} \
-         mm, or softer or thicker wire.",
+        "On the {} this {} {} springs straight again: no part of it is bent past its yield. Take a rod well under \
+         {}, or softer or thicker wire.",
         mandrel.shown(),
         wire.temper,
         wire.metal,
-        shown(most, 1)
+        both(most)
     );
     Fault::new("mandrel.diameter_mm", said).limit(most)
 }

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
 use crate::words::gauge::MM_PER_INCH;
-use crate::words::length::shown;
+use crate::words::length::both;
 use crate::words::words;
 
 /// What is minded at every cut.
@@ -235,9 +235,9 @@ impl Cutting {
             let right = Blade::suited_to(size_mm);
             if teeth < LEAST_TEETH && blade != right && size_mm.is_finite() {
                 let said = format!(
-                    "A {blade} blade has only {teeth:.1} teeth in wire of {} mm and would catch; two or three should \
+                    "A {blade} blade has only {teeth:.1} teeth in wire of {} and would catch; two or three should \
                      stand in it. Take a {right} blade.",
-                    shown(size_mm, 3)
+                    both(size_mm)
                 );
                 faults.add(Fault::new("blade", said).limit(LEAST_TEETH));
             }

@@ -4,7 +4,8 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::outline::Outline;
-use crate::words::length::{LengthUnit, rod_size, shown};
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{LengthUnit, both, rod_size, shown};
 use crate::words::words;
 
 words! {
@@ -163,22 +164,25 @@ impl Mandrel {
                 faults.add(Fault::new("short_mm", said));
             } else if short > self.diameter_mm {
                 let said = format!(
-                    "The short axis of {short} mm is longer than the long one of {} mm.",
-                    self.diameter_mm
+                    "The short axis of {} is longer than the long one of {}.",
+                    both(short),
+                    both(self.diameter_mm)
                 );
                 faults.add(Fault::new("short_mm", said).limit(self.diameter_mm));
             }
         }
         if self.corner_mm.is_some_and(|corner| corner > self.diameter_mm / 2.0) {
             let most = self.diameter_mm / 2.0;
-            let said = format!("The corners cannot be rounder than the rod: at most {most} mm.");
+            let said = format!("The corners cannot be rounder than the rod: at most {}.", both(most));
             faults.add(Fault::new("corner_mm", said).limit(most));
         }
         if let (Some(usable), Some(length)) = (self.usable_mm, self.length_mm)
             && usable > length
         {
             let said = format!(
-                "{usable} mm cannot be wound on a rod that is {length} mm long: give at most its length."
+                "{} cannot be wound on a rod that is {} long: give at most its length.",
+                both(usable),
+                both(length)
             );
             faults.add(Fault::new("usable_mm", said).limit(length));
         }
@@ -237,13 +241,20 @@ impl Mandrel {
         match self.shape {
             Shape::Oval => {
                 let short = self.short_mm.unwrap_or(self.diameter_mm / 1.5);
-                format!("{} × {} mm", shown(self.diameter_mm, 3), shown(short, 3))
+                match unit {
+                    LengthUnit::Mm => format!("{} × {} mm", shown(self.diameter_mm, 3), shown(short, 3)),
+                    LengthUnit::Inch => {
+                        let inch = |mm| shown(mm / MM_PER_INCH, 3);
+                        let (long_mm, short_mm) = (shown(self.diameter_mm, 3), shown(short, 3));
+                        format!("{} × {} in ({long_mm} × {short_mm} mm)", inch(self.diameter_mm), inch(short))
+                    }
+                }
             }
             _ => rod_size(self.diameter_mm, unit),
         }
     }
 
-    /// The same with the unit the workshop reads first: `3/16 in (4.763 mm) dowel`. Ovals stay in mm.
+    /// The same with the unit the workshop reads first: `3/16 in (4.763 mm) dowel`.
     ///
     /// ```
     /// use lorimant_core::tool::mandrel::Mandrel;

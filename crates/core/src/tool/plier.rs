@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
-use crate::words::length::shown;
+use crate::words::length::both;
 use crate::words::words;
 
 words! {
@@ -111,16 +111,16 @@ impl Plier {
                 faults.keep(Self::DIAMETER.check("base_mm", base));
                 if base <= tip {
                     let said = format!(
-                        "The base of {} mm is no thicker than the tip of {} mm. Round-nose jaws grow from tip to base.",
-                        shown(base, 2),
-                        shown(tip, 2)
+                        "The base of {} is no thicker than the tip of {}. Round-nose jaws grow from tip to base.",
+                        both(base),
+                        both(tip)
                     );
                     faults.add(Fault::new("base_mm", said).limit(tip));
                 }
             }
             (None, None, [first, second]) => {
                 if second.at_mm - first.at_mm < 1.0 || second.diameter_mm <= first.diameter_mm {
-                    let said = "The second place must lie at least 1 mm further from the tip and be thicker.";
+                    let said = "The second place must lie at least 1 mm (0.04 in) further from the tip and be thicker.";
                     faults.add(Fault::new("measured[1].at_mm", said));
                 }
             }

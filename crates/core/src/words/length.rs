@@ -271,18 +271,68 @@ pub fn ruler_step_mm(unit: LengthUnit) -> f64 {
     }
 }
 
-/// A length as an instruction says it, in the unit read first: `61.5 mm`, `2.421 in`.
+/// What a fraction of an inch may miss before it is said, mm: what an eye sees at a ruler's mark.
+const SEEN_MM: f64 = 0.1;
+
+/// A length to be measured off with a ruler, in the unit read first: `61.5 mm`; inches to the nearest 32nd, and how
+/// much less or more than it, in inches, where an eye would see that: `2 7/16 in`, `1/2 in (0.008 less)`.
 ///
 /// ```
-/// use lorimant_core::words::length::{LengthUnit, said};
+/// use lorimant_core::words::length::{LengthUnit, on_ruler};
 ///
-/// assert_eq!((said(61.5, LengthUnit::Mm), said(61.5, LengthUnit::Inch)), ("61.5 mm".into(), "2.421 in".into()));
+/// assert_eq!(on_ruler(61.52, LengthUnit::Mm), "61.5 mm");
+/// assert_eq!(on_ruler(61.9125, LengthUnit::Inch), "2 7/16 in");
+/// assert_eq!(on_ruler(12.5, LengthUnit::Inch), "1/2 in (0.008 less)");
 /// ```
-pub fn said(mm: f64, unit: LengthUnit) -> String {
-    match unit {
-        LengthUnit::Mm => format!("{} mm", shown(mm, 1)),
-        LengthUnit::Inch => inches(mm),
+pub fn on_ruler(mm: f64, unit: LengthUnit) -> String {
+    const MARK_MM: f64 = MM_PER_INCH / 32.0;
+    let marked = (mm / MARK_MM).round() * MARK_MM;
+    match (unit, inch_fraction(marked)) {
+        (LengthUnit::Mm, _) => format!("{} mm", shown(mm, 1)),
+        (LengthUnit::Inch, Some(fraction)) => {
+            let off = mm - marked;
+            let less = if off < 0.0 { "less" } else { "more" };
+            if off.abs() < SEEN_MM {
+                format!("{fraction} in")
+            } else {
+                format!("{fraction} in ({:.3} {less})", off.abs() / MM_PER_INCH)
+            }
+        }
+        (LengthUnit::Inch, None) => inches(mm),
     }
+}
+
+/// A size as a caliper reads it, in the unit read first: `3.91 mm`, `0.154 in`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, caliper};
+///
+/// assert_eq!((caliper(3.912, LengthUnit::Mm), caliper(3.912, LengthUnit::Inch)), ("3.91 mm".into(), "0.154 in".into()));
+/// ```
+pub fn caliper(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
+        LengthUnit::Inch => format!("{:.3} in", mm / MM_PER_INCH),
+    }
+}
+
+/// The number of [`caliper`] without its unit, for sizes that share one: `6.02 × 4.1 mm`.
+pub fn caliper_number(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => shown(mm, 2),
+        LengthUnit::Inch => format!("{:.3}", mm / MM_PER_INCH),
+    }
+}
+
+/// A size in both units, where a rule that knows no workshop refuses something: `6.2 mm (0.244 in)`.
+///
+/// ```
+/// use lorimant_core::words::length::both;
+///
+/// assert_eq!(both(6.2), "6.2 mm (0.244 in)");
+/// ```
+pub fn both(mm: f64) -> String {
+    format!("{} mm ({:.3} in)", shown(mm, 2), mm / MM_PER_INCH)
 }
 
 /// A length in inches, to the thousandth below a foot; in feet and inches above.
@@ -310,20 +360,6 @@ pub fn long_length(mm: f64) -> (String, &'static str) {
 /// Whether a size in brackets says the same in another unit, but for its rounding.
 pub(crate) fn same_but_rounded(mm: f64, bracket: f64) -> bool {
     (mm / bracket - 1.0).abs() < 0.005
-}
-
-/// A length to be measured off, to the hundredth of a millimetre or thousandth of an inch: `61.25 mm`.
-///
-/// ```
-/// use lorimant_core::words::length::{LengthUnit, exactly};
-///
-/// assert_eq!(exactly(61.257, LengthUnit::Mm), "61.26 mm");
-/// ```
-pub fn exactly(mm: f64, unit: LengthUnit) -> String {
-    match unit {
-        LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
-        LengthUnit::Inch => inches(mm),
-    }
 }
 
 /// Parses a length or gauge at the head of `input` (lower case), leaving the rest.

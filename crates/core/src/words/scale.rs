@@ -19,8 +19,8 @@ pub struct Scale {
     pub places_n: usize,
 }
 
-/// The units lengths of wire are read in, the smallest first: mm up to a metre, then metres; feet alone where
-/// inches are read first.
+/// The units lengths of wire are read in, the smallest first: mm up to a metre, then metres; inches
+/// up to a foot, then feet.
 pub fn scales(unit: LengthUnit) -> &'static [Scale] {
     const FOOT: f64 = 12.0 * MM_PER_INCH;
     match unit {
@@ -29,9 +29,34 @@ pub fn scales(unit: LengthUnit) -> &'static [Scale] {
             Scale { unit: "m", one_mm: 1000.0, from_mm: 1000.0, places_n: 2 },
         ],
         LengthUnit::Inch => &[
-            Scale { unit: "ft", one_mm: FOOT, from_mm: 0.0, places_n: 2 },
+            Scale { unit: "in", one_mm: MM_PER_INCH, from_mm: 0.0, places_n: 2 },
+            Scale { unit: "ft", one_mm: FOOT, from_mm: FOOT, places_n: 2 },
             Scale { unit: "ft", one_mm: FOOT, from_mm: 100.0 * FOOT, places_n: 1 },
         ],
+    }
+}
+
+/// The unit sizes are read in with a caliper, and how finely.
+pub fn caliper_scale(unit: LengthUnit) -> Scale {
+    match unit {
+        LengthUnit::Mm => Scale { unit: "mm", one_mm: 1.0, from_mm: 0.0, places_n: 2 },
+        LengthUnit::Inch => Scale { unit: "in", one_mm: MM_PER_INCH, from_mm: 0.0, places_n: 3 },
+    }
+}
+
+/// The length that wire is priced by: its unit, and one of it, mm.
+///
+/// ```
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::words::scale::sold_by;
+///
+/// assert_eq!(sold_by(LengthUnit::Mm), ("m", 1000.0));
+/// assert_eq!(sold_by(LengthUnit::Inch).0, "ft");
+/// ```
+pub fn sold_by(unit: LengthUnit) -> (&'static str, f64) {
+    match unit {
+        LengthUnit::Mm => ("m", 1000.0),
+        LengthUnit::Inch => ("ft", 12.0 * MM_PER_INCH),
     }
 }
 

@@ -1,8 +1,9 @@
 //! The pattern card: a finding on one page, its drawing and its blank at true size, with bars to check
 //! the printer by; and the label for its bag.
 
+use lorimant_core::pattern::sheet::mark_told;
 use lorimant_core::pattern::step::Mark;
-use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::length::{LengthUnit, on_ruler};
 
 use super::finding::Finding;
 use super::label::{self, Label};
@@ -89,7 +90,8 @@ impl Card {
         let room = self.paper.width - margin - left;
         let tall = (self.paper.height * 0.25 * self.paper.text).max(bottom - y - 4.0);
         let large = ((room - 16.0) / front.frame.width_mm).min(tall / front.frame.height_mm).max(0.05);
-        self.heading(left, y, &format!("{large:.1} times, with its dimensions, mm"));
+        let in_mm = if of.unit == LengthUnit::Mm { ", mm" } else { "" };
+        self.heading(left, y, &format!("{large:.1} times, with its dimensions{in_mm}"));
         self.page.dimensioned((left + 4.0, y + 6.0), large, front, colour);
         bottom.max(y + 6.0 + front.frame.height_mm * large) + 2.0
     }
@@ -102,8 +104,9 @@ impl Card {
         let rows = (blank.flush_mm / room).ceil().max(1.0);
         let more = if rows > 1.0 { format!(", in {rows:.0} rows that follow on") } else { String::new() };
         let said = format!(
-            "The blank, true size{more}: cut {:.1} mm, {:.1} mm when both ends are flush; marks in mm from the left",
-            blank.cut_mm, blank.flush_mm
+            "The blank, true size{more}: cut {}, {} when both ends are flush; marks from the left",
+            on_ruler(blank.cut_mm, of.unit),
+            on_ruler(blank.flush_mm, of.unit)
         );
         self.heading(margin, y, &said);
         let mut top = y + 8.5;
@@ -113,7 +116,7 @@ impl Card {
             let id = if row == 0 { "blank".to_owned() } else { format!("blank-{row}") };
             self.page.rect(&id, (margin, top), (to - from, thick), &lightened(&of.worked.colour, 0.25));
             for (i, mark) in of.worked.form.marks.iter().enumerate() {
-                self.zone((i, mark), (from, to), top, thick, &of.worked.colour);
+                self.zone((i, mark), (from, to), top, thick, of);
             }
             (from, row, top) = (to, row + 1, top + thick + 13.0);
         }
@@ -126,7 +129,7 @@ impl Card {
         (from, to): (f64, f64),
         top: f64,
         thick: f64,
-        colour: &str,
+        of: &Finding,
     ) {
         let (start, end) = (mark.at_mm.max(from), mark.to_mm.min(to));
         let x = |mm: f64| self.paper.margin + mm - from;
@@ -136,7 +139,7 @@ impl Card {
                 &format!("zone-{}", mark.segment_n),
                 (at, top),
                 (width, thick),
-                &shaded(colour, 0.6),
+                &shaded(&of.worked.colour, 0.6),
             );
         }
         if (from..to).contains(&mark.at_mm) {
@@ -149,7 +152,7 @@ impl Card {
                 at,
                 if crowded { top - 5.0 } else { top - 2.5 },
                 label,
-                &format!("{:.1}", mark.at_mm),
+                &mark_told(mark.at_mm, of.unit),
             );
             let below = if crowded { top + thick + 7.0 } else { top + thick + 4.4 };
             self.page.text(at + 0.4, below, label.quiet(), mark.what);
@@ -188,14 +191,16 @@ impl Card {
 
 /// What a label says of a finding.
 fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
-    let form = &of.worked.form;
-    let jaw =
-        form.marks.iter().find_map(|mark| Some(format!("{} {:.1} mm from the tip", mark.tool, mark.jaw_mm?)));
-    let marks: Vec<String> = form.marks.iter().map(|mark| format!("{:.1}", mark.at_mm)).collect();
+    let (form, unit) = (&of.worked.form, of.unit);
+    let jaw = form
+        .marks
+        .iter()
+        .find_map(|mark| Some(format!("{} {} from the tip", mark.tool, on_ruler(mark.jaw_mm?, unit))));
+    let marks: Vec<String> = form.marks.iter().map(|mark| on_ruler(mark.at_mm, unit)).collect();
     vec![
-        ("wire", of.pattern.request.wire.shown(LengthUnit::Mm)),
+        ("wire", of.pattern.request.wire.shown(unit)),
         ("pattern", of.pattern.request.kind.0.name.to_owned()),
-        ("each blank", format!("{:.1} mm", form.blank_mm)),
+        ("each blank", on_ruler(form.blank_mm, unit)),
         ("marks", marks.join(", ")),
         ("jaw mark", jaw.unwrap_or_default()),
     ]

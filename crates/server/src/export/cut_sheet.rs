@@ -2,6 +2,7 @@
 
 use lorimant_core::figure::{Figure, Question};
 use lorimant_core::ring::sheet::{Strip, ZoneKind};
+use lorimant_core::words::length::LengthUnit;
 
 use super::Sheetable;
 use super::svg::{Page, Type, lightened, shaded};
@@ -25,7 +26,7 @@ pub(super) fn draw(of: &Sheetable) -> String {
     }
     y = draw_stage(&mut page, of, y + 3.0);
     y = draw_strip(&mut page, &of.worked.strip, &of.worked.colour, y + 4.0);
-    y = draw_figures(&mut page, &of.worked.figures, y + 5.0);
+    y = draw_figures(&mut page, &of.worked.figures, of.unit, y + 5.0);
     for caution in &of.worked.cautions {
         if y > 266.0 {
             break;
@@ -87,7 +88,7 @@ fn draw_strip(page: &mut Page, strip: &Strip, colour: &str, y: f64) -> f64 {
     top + thick + 6.0
 }
 
-fn draw_figures(page: &mut Page, figures: &[Figure], y: f64) -> f64 {
+fn draw_figures(page: &mut Page, figures: &[Figure], unit: LengthUnit, y: f64) -> f64 {
     let column = ROOM / 2.0 - 5.0;
     let mut lowest = y;
     for (side, questions) in [
@@ -101,10 +102,9 @@ fn draw_figures(page: &mut Page, figures: &[Figure], y: f64) -> f64 {
             row += 6.0;
             for figure in figures.iter().filter(|figure| figure.question == question) {
                 page.text(x, row, Type::sans(3.5), &figure.label);
-                let value = format!("{} {}", figure.value, figure.unit);
-                page.text(x + column, row, Type::sans(3.9).bold().anchored("end"), value.trim_end());
-                let also: Vec<&str> =
-                    [figure.inch.as_deref(), figure.more.as_deref()].into_iter().flatten().collect();
+                page.text(x + column, row, Type::sans(3.9).bold().anchored("end"), &figure.first(unit));
+                let also: Vec<String> =
+                    [figure.other(unit), figure.more.clone()].into_iter().flatten().collect();
                 if !also.is_empty() {
                     row += 3.6;
                     page.text(x + column, row, Type::sans(2.8).quiet().anchored("end"), &also.join(" · "));

@@ -4,6 +4,7 @@ use anyhow::anyhow;
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::pattern::sheet::{PatternSheet, PatternWorked};
 use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::words::length::LengthUnit;
 
 use super::{card, dxf, file_stem, pdf, plain};
 use crate::document::plans::PlanDocument;
@@ -64,6 +65,8 @@ pub(crate) struct Finding {
     pub sheet: PatternSheet,
     pub worked: PatternWorked,
     pub workshop: String,
+    /// The unit the workshop reads first.
+    pub unit: LengthUnit,
     pub date: String,
 }
 
@@ -77,7 +80,14 @@ impl Finding {
         let worked = sheet.result.clone();
         let worked = worked.ok_or_else(|| Problem::internal("This pattern could not be worked out."))?;
         let date = jiff::ZonedDateTime::now().date().to_string();
-        Ok(Self { pattern, sheet, worked, workshop: settings.workshop_name.clone(), date })
+        Ok(Self {
+            pattern,
+            sheet,
+            worked,
+            workshop: settings.workshop_name.clone(),
+            unit: settings.unit,
+            date,
+        })
     }
 
     /// A file name from the pattern's name.

@@ -1,7 +1,5 @@
 //! The label for the bag: 80 × 45 mm.
 
-use lorimant_core::words::length::LengthUnit;
-
 use super::Sheetable;
 use super::svg::{LEADING, Page, Type};
 use super::typeset::{fitted, width_mm, wrapped};
@@ -73,15 +71,16 @@ fn height(lines: usize, size: f64) -> f64 {
 pub(super) fn draw(of_plan: &Sheetable) -> String {
     let request = &of_plan.plan.request;
     let figure = |key: &str| of_plan.worked.figures.iter().find(|figure| figure.key == key);
-    let value = |key: &str| figure(key).map_or(String::new(), |f| format!("{} {}", f.value, f.unit));
+    let unit = of_plan.unit;
+    let value = |key: &str| figure(key).map_or_else(String::new, |figure| figure.first(unit));
     of(&Label {
         name: &of_plan.plan.name,
         count: format!("{} rings", request.rings_n),
         rows: vec![
-            ("wire", request.wire.shown(LengthUnit::Mm)),
+            ("wire", request.wire.shown(unit)),
             ("wire per ring", value("wire-per-ring")),
             ("ring inside", value("ring-inside")),
-            ("rod", request.mandrel.shown()),
+            ("rod", request.mandrel.shown_in(unit)),
             ("cut", request.cutting.method.shown().to_owned()),
         ],
         date: &of_plan.date,

@@ -16,6 +16,7 @@ mod typeset;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::ring::sheet::{Sheet, Worked};
 use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::words::length::LengthUnit;
 
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptPlan, Settings};
@@ -70,6 +71,8 @@ pub(crate) struct Sheetable {
     pub sheet: Sheet,
     pub worked: Worked,
     pub workshop: String,
+    /// The unit the workshop reads first.
+    pub unit: LengthUnit,
     pub date: String,
 }
 
@@ -82,7 +85,7 @@ impl Sheetable {
         let worked =
             sheet.result.clone().ok_or_else(|| Problem::internal("This plan could not be worked out."))?;
         let date = jiff::ZonedDateTime::now().date().to_string();
-        Ok(Self { plan, sheet, worked, workshop: settings.workshop_name.clone(), date })
+        Ok(Self { plan, sheet, worked, workshop: settings.workshop_name.clone(), unit: settings.unit, date })
     }
 
     /// A file name from the plan's name.

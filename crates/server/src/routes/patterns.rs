@@ -196,8 +196,11 @@ struct TransferWish {
 /// Carries a pattern over to another wire, proportions kept, and lists what differs.
 #[utoipa::path(post, path = "/api/patterns/transfer", request_body = TransferWish,
     responses((status = 200, body = Transferred), (status = 422, body = Problem)))]
-async fn transfer_pattern(Body(wish): Body<TransferWish>) -> Result<Json<Transferred>, Problem> {
-    Ok(Json(wish.request.transferred(&wish.wire)?))
+async fn transfer_pattern(
+    Shared(state): Shared<State>,
+    Body(wish): Body<TransferWish>,
+) -> Result<Json<Transferred>, Problem> {
+    Ok(Json(wish.request.transferred(&wish.wire, state.store.workshop().habits.unit)?))
 }
 
 /// Two findings to lay over each other.
@@ -233,8 +236,11 @@ struct Pair {
 /// Whether two pieces go into each other and stay there.
 #[utoipa::path(post, path = "/api/patterns/mate", request_body = Pair,
     responses((status = 200, body = Vec<Fit>), (status = 422, body = Problem)))]
-async fn mate_pieces(Body(pair): Body<Pair>) -> Result<Json<Vec<Fit>>, Problem> {
-    Ok(Json(mate::mate(&pair.first, &pair.second)?))
+async fn mate_pieces(
+    Shared(state): Shared<State>,
+    Body(pair): Body<Pair>,
+) -> Result<Json<Vec<Fit>>, Problem> {
+    Ok(Json(mate::mate(&pair.first, &pair.second, state.store.workshop().habits.unit)?))
 }
 
 /// Pieces to draw small.

@@ -5,6 +5,7 @@ use axum::extract::State as Shared;
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::words::length::{LengthUnit, shown};
+use lorimant_core::words::scale::of_wire;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -98,13 +99,13 @@ struct RackImport {
     undo: Option<i64>,
 }
 
-fn says_lot(one: &LotWithLedger) -> String {
+fn says_lot(one: &LotWithLedger, unit: LengthUnit) -> String {
     let left: f64 = one.ledger.iter().map(|line| line.length_mm).sum();
-    format!("{}, {} m", one.lot.sentence(LengthUnit::Mm), shown(left / 1000.0, 2))
+    format!("{}, {}", one.lot.sentence(unit), of_wire(left, unit))
 }
 
 /// The document a file holds, with its rows.
-fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
+fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow>), Problem> {
     if text.trim_start().starts_with('{') {
         let document: RackDocument = understand(text.as_bytes())?;
         let mut rows: Vec<FileRow> = document
@@ -114,7 +115,7 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
             .map(|(i, one)| FileRow {
                 place: format!("lots[{i}]"),
                 name: one.lot.name.clone(),
-                says: says_lot(one),
+                says: says_lot(one, unit),
                 faults: vec![],
             })
             .collect();
@@ -142,16 +143,15 @@ fn understood(text: &str) -> Result<(RackDocument, Vec<FileRow>), Problem> {
         let (mut says, mut faults) = (String::new(), vec![]);
         match row.read {
             Ok(Record::Lot(one)) => {
-                says = says_lot(&one);
+                says = says_lot(&one, unit);
                 document.lots.push(one);
             }
             Ok(Record::Movement(one)) => {
-                says = format!("{} {} mm", one.line.kind.shown(), shown(one.line.length_mm, 3));
+                says = format!("{} {}", one.line.kind.shown(), of_wire(one.line.length_mm, unit));
                 document.movements.push(one);
             }
             Ok(Record::Keeping(one)) => {
-                says =
-                    format!("{}, keep {} m", one.wire.shown(LengthUnit::Mm), shown(one.keep_mm / 1000.0, 2));
+                says = format!("{}, keep {}", one.wire.shown(unit), of_wire(one.keep_mm, unit));
                 document.keepings.push(one);
             }
             Ok(Record::Scrap(one)) => {
@@ -176,7 +176,7 @@ async fn import_rack(
     Query(HowImported { preview }): Query<HowImported>,
     text: String,
 ) -> Result<Json<RackImport>, Problem> {
-    let (document, rows) = understood(&text)?;
+    let (document, rows) = understood(&text, state.store.workshop().habits.unit)?;
     // Of a table every record is a row; of JSON the lots are.
     let records = document.lots.len()
         + document.keepings.len()

@@ -7,7 +7,6 @@ use lorimant_core::fault::Fault;
 use lorimant_core::figure::Figure;
 use lorimant_core::ring::backwards::{RingTarget, RodChoice};
 use lorimant_core::ring::caution::Caution;
-use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::words::length::LengthUnit;
 
 use lorimant_core::ring::sentence::{self, Slot};
@@ -59,7 +58,7 @@ async fn plan_rings(Body(request): Body<RingRequest>) -> Result<Json<Planned>, P
     Ok(Json(Planned {
         sentence: text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
         figures: plan.figures(&request),
-        cautions: plan.cautions(&request),
+        cautions: plan.cautions(&request, LengthUnit::Mm),
         plan,
     }))
 }
@@ -71,9 +70,7 @@ async fn find_mandrel(
     Shared(state): Shared<State>,
     Body(target): Body<RingTarget>,
 ) -> Result<Json<RodChoice>, Problem> {
-    let workshop = state.store.workshop();
-    let rods: &[Mandrel] = target.rods.as_deref().unwrap_or(&workshop.rods);
-    Ok(Json(target.choose(rods)?))
+    Ok(Json(target.choose(&state.store.workshop())?))
 }
 
 /// Everything a planning view shows; faults come inside, so that the sentence can still be shown.

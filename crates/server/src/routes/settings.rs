@@ -29,6 +29,8 @@ struct Revisioned {
     revision: i64,
     /// The units lengths of wire are read in, the smallest first.
     scales: Vec<Scale>,
+    /// The unit sizes are read in with a caliper.
+    caliper: Scale,
     /// An inch, mm.
     inch_mm: f64,
 }
@@ -36,7 +38,8 @@ struct Revisioned {
 impl Revisioned {
     fn new(settings: Settings, revision: i64) -> Self {
         let scales = scale::scales(settings.unit).to_vec();
-        Self { settings, revision, scales, inch_mm: MM_PER_INCH }
+        let caliper = scale::caliper_scale(settings.unit);
+        Self { settings, revision, scales, caliper, inch_mm: MM_PER_INCH }
     }
 }
 

@@ -8,6 +8,7 @@ use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
 use super::error::{Result, StoreError};
+use super::settings::unit;
 use super::shelf::{Edit, Entry, Shelf};
 use crate::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
 
@@ -31,12 +32,12 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
         Some("plan") => {
             let kept: Entry<KeptPlan> = Shelf::Plans.get(connection, entry)?;
             let (record, piece) = (kept.record.clone(), Piece::Rings(kept.record.request));
-            Ok(picked_as(record.name, piece.with_count(pieces_n)))
+            Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
         Some(_) => {
             let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
             let (record, piece) = (kept.record.clone(), Piece::Finding(kept.record.request));
-            Ok(picked_as(record.name, piece.with_count(pieces_n)))
+            Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
         None => {
             let said = format!("There is no kept plan or pattern number {entry} to pick.");
@@ -46,8 +47,8 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
 }
 
 /// What is picked with its sentence.
-fn picked_as(what: String, piece: Piece) -> (Picked, String) {
-    let sentence = piece.sentence(LengthUnit::Mm);
+fn picked_as(what: String, piece: Piece, unit: LengthUnit) -> (Picked, String) {
+    let sentence = piece.sentence(unit);
     (Picked { what, piece }, sentence)
 }
 

@@ -8,13 +8,24 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::Metal;
 use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, Transaction};
+use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::error::Result;
 use super::ledger::{self, LedgerLine, millimetres};
-use super::settings::settings;
+use super::settings;
 use super::shelf::{COLUMNS, Edit, Entry, Raw, Shelf};
+
+/// The price of a length of wire.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub(crate) struct PriceOf {
+    /// The price.
+    #[schema(value_type = String)]
+    pub amount: Decimal,
+    /// Of which length: `m` or `ft`.
+    pub of: &'static str,
+}
 
 /// A lot with what is left of it.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -26,6 +37,9 @@ pub(crate) struct Stocked {
     pub standing: Standing,
     /// Its wire in words, in the workshop's unit.
     pub wire_shown: String,
+    /// What a metre or a foot of it cost, where that is known.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub price_of: Option<PriceOf>,
     /// Colour of its metal, `#rrggbb`.
     pub colour: &'static str,
 }
@@ -76,17 +90,13 @@ pub(crate) struct Rack {
 fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
     let standing = entry.record.standing(left_mm);
     let wire = &entry.record.wire;
-    Stocked { wire_shown: wire.shown(unit), colour: wire.metal.figures().colour, standing, entry }
-}
-
-/// The unit wires are written in.
-fn unit_of(connection: &Connection) -> Result<LengthUnit> {
-    Ok(settings(connection)?.0.unit)
+    let price_of = entry.record.price_of(unit).map(|(amount, of)| PriceOf { amount, of });
+    Stocked { wire_shown: wire.shown(unit), price_of, colour: wire.metal.figures().colour, standing, entry }
 }
 
 /// A stretch of the rack: by metal, size and what is left, or the shortest first where a length is wanted.
 pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack> {
-    let unit = unit_of(connection)?;
+    let unit = settings::unit(connection)?;
     let found = matching(connection, wanted)?;
     let sums = ledger::left_of_all(connection)?;
     let left = |raw: &Raw| millimetres(sums.get(&raw.id).copied().unwrap_or(0));
@@ -107,7 +117,7 @@ pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack>
     });
     let total = found.len();
     let stretch = found.into_iter().skip(wanted.skip as usize).take(wanted.most as usize);
-    let lots = stretch.map(|(left_mm, raw, _)| Ok(with_standing(raw.entry()?, left_mm, unit)));
+    let lots = stretch.map(|(left_mm, raw, _)| Ok(with_standing(raw.entry(unit)?, left_mm, unit)));
     Ok(Rack { lots: lots.collect::<Result<_>>()?, total })
 }
 
@@ -166,7 +176,7 @@ pub(crate) fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
 
 /// Every lot in use that has wire on it, oldest first.
 pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
-    let unit = unit_of(connection)?;
+    let unit = settings::unit(connection)?;
     let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
     let sums = ledger::left_of_all(connection)?;
     let with_wire = lots.into_iter().filter_map(|entry| {
@@ -179,7 +189,7 @@ pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
 /// One lot with what is left of it.
 pub(crate) fn lot(connection: &Connection, id: i64) -> Result<Stocked> {
     let entry: Entry<Lot> = Shelf::Lots.get(connection, id)?;
-    Ok(with_standing(entry, ledger::left_mm(connection, id)?, unit_of(connection)?))
+    Ok(with_standing(entry, ledger::left_mm(connection, id)?, settings::unit(connection)?))
 }
 
 /// Puts a new lot on the rack with its first lines.

@@ -1,5 +1,6 @@
 //! The workshop's settings: one record with its revision.
 
+use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
 use super::error::{Result, StoreError};
@@ -16,6 +17,11 @@ pub(crate) fn settings(connection: &Connection) -> Result<(Settings, i64)> {
         Some((record, revision)) => Ok((serde_json::from_str(&record)?, revision)),
         None => Ok((Settings::default(), 0)),
     }
+}
+
+/// The unit the workshop reads first, which lists and sentences are written in.
+pub(super) fn unit(connection: &Connection) -> Result<LengthUnit> {
+    Ok(settings(connection)?.0.unit)
 }
 
 /// Keeps new settings over the revision they were made from; gives the new revision.

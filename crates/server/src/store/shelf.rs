@@ -2,6 +2,7 @@
 
 use std::collections::HashSet;
 
+use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension, Row, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -9,6 +10,7 @@ use utoipa::ToSchema;
 use super::batch::{self, now};
 use super::error::{Result, StoreError};
 use super::ledger;
+use super::settings::unit;
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept, KeptPattern, KeptPlan};
 
@@ -132,7 +134,7 @@ impl Shelf {
     pub fn get<T: Kept>(self, connection: &Connection, id: i64) -> Result<Entry<T>> {
         let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = ?1 AND id = ?2");
         let raw = connection.prepare_cached(&sql)?.query_row((self.word(), id), Raw::of).optional()?;
-        raw.ok_or(StoreError::Missing { what: self.word(), id })?.entry()
+        raw.ok_or(StoreError::Missing { what: self.word(), id })?.entry(unit(connection)?)
     }
 
     /// Every entry in use, oldest first.
@@ -140,7 +142,8 @@ impl Shelf {
         let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = ?1 AND archived = 0 ORDER BY id");
         let mut statement = connection.prepare_cached(&sql)?;
         let rows = statement.query_map([self.word()], Raw::of)?;
-        rows.map(|raw| raw?.entry()).collect()
+        let unit = unit(connection)?;
+        rows.map(|raw| raw?.entry(unit)).collect()
     }
 
     pub fn page<T: Kept>(self, connection: &Connection, wanted: &Wanted) -> Result<Page<T>> {
@@ -160,7 +163,8 @@ impl Shelf {
         );
         let mut statement = connection.prepare(&sql)?;
         let rows = statement.query_map(bound.as_slice(), Raw::of)?;
-        let entries = rows.map(|raw| raw?.entry()).collect::<Result<_>>()?;
+        let unit = unit(connection)?;
+        let entries = rows.map(|raw| raw?.entry(unit)).collect::<Result<_>>()?;
         Ok(Page { entries, total })
     }
 
@@ -200,11 +204,12 @@ impl Shelf {
         let rows = statement.query_map([id], |row| {
             Ok((row.get::<_, Option<String>>(0)?, row.get::<_, i64>(1)?, row.get::<_, String>(2)?))
         })?;
+        let unit = unit(connection)?;
         let mut revisions: Vec<Revision<T>> = vec![];
         let mut record = current.record;
         for row in rows {
             let (before, revision, made_at) = row?;
-            let sentence = record.sentence();
+            let sentence = record.sentence(unit);
             revisions.push(Revision { revision, made_at, sentence, record });
             let Some(before) = before else { break };
             record = serde_json::from_str(&serde_json::from_str::<Before>(&before)?.record)?;
@@ -380,11 +385,11 @@ impl Raw {
         Ok(serde_json::from_str(&self.record)?)
     }
 
-    pub(super) fn entry<T: Kept>(self) -> Result<Entry<T>> {
+    pub(super) fn entry<T: Kept>(self, unit: LengthUnit) -> Result<Entry<T>> {
         let record: T = serde_json::from_str(&self.record)?;
         Ok(Entry {
-            name: record.name(),
-            sentence: record.sentence(),
+            name: record.called(unit),
+            sentence: record.sentence(unit),
             id: self.id,
             revision: self.revision,
             archived: self.archived,

@@ -216,10 +216,7 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
               <span v-else class="sketch" />
               <span class="name serif">{{ kind.name }}</span>
               <span class="cut">{{ sketch(usual(kind))?.cut }}</span>
-              <span class="quiet wire">
-                {{ kind.family_shown }}, {{ kind.wire.metal.replaceAll('-', ' ') }}
-                {{ Number(kind.wire.size_mm.toFixed(2)) }} mm
-              </span>
+              <span class="quiet wire"> {{ kind.family_shown }}, {{ sketch(usual(kind))?.wire }} </span>
             </button>
           </li>
         </ul>

@@ -5,6 +5,7 @@ import MetalGradient from '../../drawing/MetalGradient.vue'
 import StripFoot from '../../drawing/StripFoot.vue'
 import StripRuler from '../../drawing/StripRuler.vue'
 import { useStrip } from '../../drawing/strip'
+import { useAmounts } from '../../shared/amounts'
 
 /** One blank as straight wire to scale: flush ends, bend zones, marks from the left end. */
 const props = defineProps<{
@@ -19,6 +20,9 @@ const emit = defineEmits<{ point: [mark: Mark | null] }>()
 
 const id = useId()
 const edge = 6
+const { across, acrossNumber, acrossUnit } = useAmounts()
+/** As a mark is measured off: to a tenth of a millimetre, or a thousandth of an inch. */
+const marked = (mm: number) => acrossNumber(mm, acrossUnit.value === 'mm' ? 1 : 3)
 /** The strip stays as high as it is while one drags. */
 const lane = 22
 const blank = computed(() => props.form.blank)
@@ -36,7 +40,7 @@ const zones = computed(() => {
   return props.form.marks.map((mark) => {
     const from = x(mark.at_mm)
     const to = Math.max(x(mark.to_mm), from + 3)
-    const number = mark.at_mm.toFixed(1)
+    const number = marked(mark.at_mm)
     const needs = number.length * 8 + mark.what.length * 7.2 + 14
     const right = from + needs > full.value
     const starts = right ? from - needs : from
@@ -60,15 +64,15 @@ const sum = computed(() => {
   const { developed_mm, trim_mm, filing_mm, left_tail_mm, right_tail_mm } = blank.value
   const tails = left_tail_mm + right_tail_mm
   const parts = [
-    `${developed_mm.toFixed(1)} in the piece`,
-    `trims ${(2 * trim_mm).toFixed(1)}`,
-    `filing ${(2 * filing_mm).toFixed(1)}`,
+    `${marked(developed_mm)} in the piece`,
+    `trims ${marked(2 * trim_mm)}`,
+    `filing ${marked(2 * filing_mm)}`,
   ]
-  if (tails > 0) parts.push(`tails ${tails.toFixed(0)}`)
-  return `${parts.join(' + ')} = ${blank.value.exact_mm.toFixed(2)} mm, cut ${blank.value.cut_mm.toFixed(1)}`
+  if (tails > 0) parts.push(`tails ${marked(tails)}`)
+  return `${parts.join(' + ')} = ${across(blank.value.exact_mm)}, cut ${marked(blank.value.cut_mm)} ${acrossUnit.value}`
 })
 const said = computed(() =>
-  props.form.marks.map((mark) => `${mark.what} at ${mark.at_mm.toFixed(1)} mm`).join(', '),
+  props.form.marks.map((mark) => `${mark.what} at ${marked(mark.at_mm)} ${acrossUnit.value}`).join(', '),
 )
 </script>
 

@@ -5,6 +5,7 @@ import { usePattern } from '../pattern'
 import { readFields, refused, useForm } from '../../shared/form'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
+import { useAmounts } from '../../shared/amounts'
 
 /** Backwards: a finished size, or a blank, and the free dimensions are solved for it. */
 const open = defineModel<boolean>({ required: true })
@@ -16,6 +17,7 @@ const measures = [
 ] as const
 const texts = ref<Record<string, string>>({})
 const { faults, attempt } = useForm()
+const { across } = useAmounts()
 const busy = ref(false)
 
 watch(open, (now) => {
@@ -57,7 +59,7 @@ async function fit() {
       v-model="texts[key]"
       :name="key"
       :label="label"
-      :placeholder="`now ${now()?.toFixed(2)} mm`"
+      :placeholder="`now ${across(now() ?? 0)}`"
       persistent-placeholder
       :data-test="`fit-${key}`"
     />

@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, data, takeAway, type Mark, type PatternWorked } from '../../api/client'
+import { api, data, takeAway, type Figure, type Mark, type PatternWorked } from '../../api/client'
 import DeskFrame from '../../desk/DeskFrame.vue'
 import KeepDialog from '../../desk/KeepDialog.vue'
 import SentenceLine from '../../desk/SentenceLine.vue'
@@ -75,6 +75,12 @@ watch(
     if (worked) settled.value = worked
   },
   { immediate: true },
+)
+/** What one looks for first: the blank, and what the piece bears. */
+const first = (figure: Figure) => figure.question === 'cut' || figure.key === 'opens'
+const answer = computed(() => pattern.worked?.figures.filter(first) ?? [])
+const rest = computed(
+  () => (settled.value ?? pattern.worked)?.figures.filter((figure) => !first(figure)) ?? [],
 )
 const mirrored = computed(() => pattern.draft?.mirrored ?? false)
 const pliers = computed(() => pattern.draft?.plier)
@@ -236,7 +242,7 @@ onMounted(() => attempt(open()))
     </div>
     <FormingLine v-if="settled" v-model="at" :steps="settled.form.steps" :stages="settled.stages" />
     <template v-if="pattern.worked && form" #figures>
-      <FigureColumn :figures="pattern.worked.figures" :only="['cut']" lead />
+      <FigureColumn :figures="answer" :only="['cut', 'will-it-hold']" lead />
       <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
       <StepList v-if="settled" v-model="at" :steps="settled.form.steps" />
       <label class="plier quiet">
@@ -246,10 +252,7 @@ onMounted(() => attempt(open()))
           <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
         </select>
       </label>
-      <FigureColumn
-        :figures="(settled ?? pattern.worked).figures"
-        :only="['will-it-hold', 'in-your-hand', 'off-the-spool']"
-      />
+      <FigureColumn :figures="rest" :only="['will-it-hold', 'in-your-hand', 'off-the-spool']" />
       <CheckList :checks="(settled ?? pattern.worked).form.checks" which="well" />
     </template>
     <template #foot>

@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue'
 import { api, data, type Transferred, type Wire } from '../../api/client'
 import { usePattern } from '../pattern'
-import { readFields, useForm } from '../../shared/form'
+import { readFields, useForm, useShownLengths } from '../../shared/form'
 import { useWords } from '../../shared/words'
 import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
@@ -17,12 +17,14 @@ const temper = ref<Wire['temper']>('soft')
 const size = ref('')
 const found = ref<Transferred | null>(null)
 const { attempt } = useForm()
+const { show, exact } = useShownLengths()
 
 async function work() {
   const request = pattern.draft
   if (!request) return
   const done = await attempt(async () => {
-    const read = await readFields({ size: size.value }, { size: ['length', 'needed'] })
+    const typed = { size: size.value }
+    const read = exact(await readFields(typed, { size: ['length', 'needed'] }), typed)
     const wire: Wire = { ...request.wire, metal: metal.value, temper: temper.value, size_mm: read.size }
     found.value = await data(api.POST('/api/patterns/transfer', { body: { request, wire } }))
   })
@@ -35,7 +37,7 @@ watch(open, (now) => {
   // Practise in copper, of the same size.
   metal.value = wire.metal === 'copper' ? 'sterling-silver' : 'copper'
   temper.value = wire.temper ?? 'soft'
-  size.value = `${Number(wire.size_mm.toFixed(4))} mm`
+  size.value = show(wire.size_mm)
   void work()
 })
 

@@ -14,7 +14,7 @@ import { useWords } from '../../shared/words'
 /** Which wire for a piece: every metal, temper and size weighed, the reasons in figures. */
 const words = useWords()
 const router = useRouter()
-const { money, currency } = useAmounts()
+const { money, currency, across } = useAmounts()
 const piece = ref<ChosenPiece | null>(null)
 const worn = ref<ChooseRequest['worn']>(null)
 const bears = ref('0.5')
@@ -72,7 +72,7 @@ const others: { label: string; of: (one: WireCandidate) => string }[] = [
   { label: 'Effort (20 AWG soft copper is 1)', of: (one) => one.effort.toFixed(1) },
   { label: 'Stretch used at its tightest bend', of: (one) => percent(one.strain_used) },
   { label: 'Springs back', of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
-  { label: 'Wire of one, as cut', of: (one) => `${one.blank_mm.toFixed(1)} mm, ${one.mass_g.toFixed(3)} g` },
+  { label: 'Wire of one, as cut', of: (one) => `${across(one.blank_mm)}, ${one.mass_g.toFixed(3)} g` },
   { label: 'costs', of: (one) => money(one.cost) || 'no price yet' },
 ]
 

@@ -4,7 +4,7 @@ import { refDebounced, useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type CostRequest } from '../../api/client'
 import PaperField from '../../shared/PaperField.vue'
-import { useForm, useTyped } from '../../shared/form'
+import { useForm, useShownLengths, useTyped } from '../../shared/form'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
 import PricesDialog from '../PricesDialog.vue'
@@ -19,13 +19,20 @@ const texts = useSessionStorage<Record<string, string>>('lorimant.cost', {})
 const notes = ref({ wire: '', price: '' })
 /** Whether it is counted, and so sold, in pairs. */
 const inPairs = ref(false)
+/** Whether wire is priced by the foot. */
+const byFoot = ref(false)
+const { show, exact } = useShownLengths()
 const { faults, elsewhere, attempt } = useForm()
 
 const fields = computed(() => [
   { key: 'pieces_n', label: 'How many are made', unit: '' },
-  { key: 'wire_mm', label: 'Wire of one, as cut', unit: 'mm' },
+  { key: 'wire_mm', label: 'Wire of one, as cut', unit: '' },
   { key: 'loss_share', label: 'Lost besides: rests, trials', unit: '%' },
-  { key: 'per_metre', label: 'A metre of the wire', unit: currency.value },
+  {
+    key: 'wire_price',
+    label: byFoot.value ? 'A foot of the wire' : 'A metre of the wire',
+    unit: currency.value,
+  },
   { key: 'consumables', label: 'Blades, abrasives, fuel for one', unit: currency.value },
   { key: 'minutes', label: 'Your hands, for one', unit: 'min' },
   { key: 'setting_up_minutes', label: 'Setting up, once', unit: 'min' },
@@ -40,12 +47,13 @@ const start = () =>
     const { request } = known
     notes.value = { wire: known.wire_shown, price: known.price_from }
     inPairs.value = request.bought_pair ?? false
+    byFoot.value = request.price_of_foot ?? false
     texts.value = {
       ...texts.value,
       pieces_n: String(request.pieces_n),
-      wire_mm: String(Number(request.wire_mm.toFixed(2))),
+      wire_mm: show(request.wire_mm),
       loss_share: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
-      per_metre: request.per_metre,
+      wire_price: request.wire_price,
       consumables: texts.value.consumables ?? '0',
       minutes: texts.value.minutes ?? '',
       setting_up_minutes: texts.value.setting_up_minutes ?? '',
@@ -58,9 +66,9 @@ watch(piece, start)
 const settled = refDebounced(texts, 100)
 const { typed, faults: typedFaults } = useTyped(() => settled.value, {
   pieces_n: 'count',
-  wire_mm: 'millimetres',
+  wire_mm: 'length',
   loss_share: 'percent',
-  per_metre: 'money',
+  wire_price: 'money',
   consumables: 'money',
   minutes: 'minutes',
   setting_up_minutes: 'minutes',
@@ -69,13 +77,14 @@ const { typed, faults: typedFaults } = useTyped(() => settled.value, {
 })
 /** What is typed, once a piece is chosen; an empty line is nothing. */
 const request = computed<CostRequest | null>(() => {
-  const read = typed.value
+  const read = typed.value && exact(typed.value, settled.value)
   if (!piece.value || !read?.wire_mm) return null
   return {
     pieces_n: read.pieces_n ?? 0,
     wire_mm: read.wire_mm,
     loss_share: read.loss_share ?? 0,
-    per_metre: read.per_metre ?? '0',
+    wire_price: read.wire_price ?? '0',
+    price_of_foot: byFoot.value,
     consumables: read.consumables ?? '0',
     minutes: read.minutes ?? 0,
     setting_up_minutes: read.setting_up_minutes ?? 0,

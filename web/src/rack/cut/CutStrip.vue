@@ -2,11 +2,13 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { StockCut } from '../../api/client'
+import { useAmounts } from '../../shared/amounts'
 
 /** A piece of stock to scale with the others of its plan: blanks, the rest that stays, scrap at the end. */
 const props = defineProps<{ piece: StockCut; longest: number; colour: string }>()
 const place = useTemplateRef<HTMLElement>('place')
 const { width } = useElementSize(place)
+const { across } = useAmounts()
 const scale = computed(() => (width.value - 2) / props.longest)
 
 const groups = computed(() => {
@@ -17,7 +19,7 @@ const groups = computed(() => {
     at += cut.n * each
     // A line between blanks only where they are wide enough to tell apart.
     const lines = each > 3 ? Array.from({ length: cut.n - 1 }, (_, k) => from + (k + 1) * each) : []
-    const label = `${cut.n} × ${Number(cut.length_mm.toFixed(2))}`
+    const label = `${cut.n} × ${across(cut.length_mm)}`
     return { i, from, to: at, lines, label: at - from > label.length * 8 ? label : '' }
   })
 })

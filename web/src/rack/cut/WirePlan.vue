@@ -9,7 +9,7 @@ import {
   type StockCut,
   type Wanted,
 } from '../../api/client'
-import { readFields, useForm } from '../../shared/form'
+import { readFields, useForm, useShownLengths } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import CutStrip from './CutStrip.vue'
 import PaperField from '../../shared/PaperField.vue'
@@ -39,12 +39,12 @@ const request = computed<CutRequest>(() => ({
   ...lost.value,
 }))
 
-const shown = (mm: number) => String(Number(mm.toFixed(2)))
+const { show, exact } = useShownLengths()
 watch(
   () => props.of.shown,
   () => {
     const { trim_mm, shortest_useful_mm } = props.of
-    losses.value = { trim_mm: shown(trim_mm), kerf_mm: '0', shortest_useful_mm: shown(shortest_useful_mm) }
+    losses.value = { trim_mm: show(trim_mm), kerf_mm: show(0), shortest_useful_mm: show(shortest_useful_mm) }
   },
   { immediate: true },
 )
@@ -62,11 +62,15 @@ async function solve() {
   job.value = null
   await attempt(async () => {
     const asked = {
-      trim_mm: 'millimetres',
-      kerf_mm: 'millimetres',
-      shortest_useful_mm: 'millimetres',
+      trim_mm: 'length',
+      kerf_mm: 'length',
+      shortest_useful_mm: 'length',
     } as const
-    const { trim_mm = 0, kerf_mm = 0, shortest_useful_mm = 0 } = await readFields(losses.value, asked)
+    const {
+      trim_mm = 0,
+      kerf_mm = 0,
+      shortest_useful_mm = 0,
+    } = exact(await readFields(losses.value, asked), losses.value)
     lost.value = { trim_mm, kerf_mm, shortest_useful_mm }
     const state = await data(api.POST('/api/cut-plans/jobs', { body: request.value }))
     job.value = state.job
@@ -163,7 +167,7 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.trim_mm"
         name="trim_mm"
-        label="Off each end made flush, mm"
+        label="Off each end made flush"
         figures
         data-test="trim"
         @change="solve"
@@ -171,7 +175,7 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.kerf_mm"
         name="kerf_mm"
-        label="Lost at each cut, mm"
+        label="Lost at each cut"
         hint="0 for nippers, the blade's kerf for a saw"
         figures
         @change="solve"
@@ -179,7 +183,7 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.shortest_useful_mm"
         name="shortest_useful_mm"
-        label="Shortest rest worth keeping, mm"
+        label="Shortest rest worth keeping"
         figures
         @change="solve"
       />

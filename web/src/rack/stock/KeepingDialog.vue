@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { api, data, type Keeping, type Wire } from '../../api/client'
-import { readFields, useForm, useOpen } from '../../shared/form'
+import { readFields, useForm, useOpen, useShownLengths } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
@@ -16,6 +16,7 @@ const notice = useNotice()
 const { currency } = useAmounts()
 const texts = ref<Record<string, string>>({})
 const { faults, attempt } = useForm()
+const { show, long, exact } = useShownLengths()
 const open = useOpen(wire)
 const { data: how } = useQuery({
   queryKey: ['keepings', wire],
@@ -26,11 +27,10 @@ const { data: how } = useQuery({
 watch([wire, how], () => {
   faults.value = []
   const kept = how.value?.keeping
-  const metres = (mm: number | null | undefined) => (mm ? `${mm / 1000} m` : '')
   texts.value = {
-    shortest_useful_mm: kept?.shortest_useful_mm ? `${kept.shortest_useful_mm} mm` : '',
-    keep_mm: metres(kept?.keep_mm),
-    pack_mm: metres(kept?.pack_mm),
+    shortest_useful_mm: show(kept?.shortest_useful_mm || null),
+    keep_mm: long(kept?.keep_mm),
+    pack_mm: long(kept?.pack_mm),
     pack_price: kept?.pack_price ?? '',
     source: kept?.source ?? '',
   }
@@ -45,7 +45,7 @@ const keep = () =>
       pack_mm: 'of-wire',
       pack_price: 'money',
     } as const
-    const { keep_mm, ...read } = await readFields(texts.value, asked, wire.value)
+    const { keep_mm, ...read } = exact(await readFields(texts.value, asked, wire.value), texts.value)
     const body: Keeping = {
       wire: wire.value,
       keep_mm: keep_mm ?? 0,

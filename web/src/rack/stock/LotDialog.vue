@@ -8,7 +8,7 @@ import type { ChosenPiece } from '../../shared/asked'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
-import { readFields, refused, useForm, useOpen } from '../../shared/form'
+import { readFields, refused, useForm, useOpen, useShownLengths } from '../../shared/form'
 import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
@@ -20,6 +20,7 @@ const notice = useNotice()
 const words = useWords()
 const { currency } = useAmounts()
 const { faults, attempt } = useForm()
+const { show, long, exact } = useShownLengths()
 const listing = ref('')
 const said = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
 const prices = ref('')
@@ -55,7 +56,7 @@ watch(entry, (now) => {
   }
   texts.value = {
     name: lot?.name ?? '',
-    size: lot ? `${lot.wire.size_mm} mm` : '',
+    size: show(lot?.wire.size_mm),
     skin_share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
     amount: '',
     price: lot?.price ?? '',
@@ -81,9 +82,9 @@ async function decode() {
     if (read.metal) picked.value.metal = read.metal
     if (read.temper) picked.value.temper = read.temper
     if (read.section) picked.value.section = read.section
-    if (read.size_mm) texts.value.size = `${Number(read.size_mm.toFixed(4))} mm`
+    if (read.size_mm) texts.value.size = show(read.size_mm)
     if (read.surface) picked.value.surface = read.surface as Lot['surface'] & string
-    if (read.length_mm) texts.value.amount = `${Number((read.length_mm / 1000).toFixed(3))} m`
+    if (read.length_mm) texts.value.amount = long(read.length_mm)
     if (read.price) texts.value.price = Number(read.price).toFixed(2)
     if (read.prices.foreign) read.doubtful.push(read.prices.foreign)
     prices.value = read.prices.said ?? ''
@@ -102,9 +103,10 @@ async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
   const asked = { size: ['length', 'needed'], tare_g: 'mass', price: 'money', skin_share: 'percent' } as const
   const shown = { ...texts.value, skin_share: skinned.value ? texts.value.skin_share : '' }
   const missing = metal ? [] : [{ field: 'metal', sentence: 'Say which metal it is.' }]
-  const { size, ...read } = await readFields(shown, asked).catch((thrown) => {
+  const found = await readFields(shown, asked).catch((thrown) => {
     throw refused([...missing, ...faultsOf(thrown)])
   })
+  const { size, ...read } = exact(found, shown)
   if (!metal) throw refused(missing)
   const { name, bought_on, note } = texts.value
   const wire: Wire = { metal, temper, section, size_mm: size }
@@ -118,7 +120,8 @@ async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
     ...read,
   }
   if (!isNew.value) return { lot }
-  const { amount } = await readFields(texts.value, { amount: ['of-wire', 'needed'] }, wire)
+  const much = await readFields(texts.value, { amount: ['of-wire', 'needed'] }, wire)
+  const { amount } = exact(much, texts.value)
   return { lot, length_mm: amount }
 }
 

@@ -154,9 +154,11 @@ function edit() {
         <p class="left">
           <span class="num" data-test="left">{{ metres(lot.standing.left_mm) }}</span> left ·
           {{ grams(lot.standing.left_g) }}
-          <template v-if="lot.standing.value">
+          <template v-if="lot.standing.value && lot.price_of">
             · {{ money(lot.standing.value) }}
-            <span class="quiet">at {{ money(lot.standing.per_metre) }} a metre</span>
+            <span class="quiet">
+              at {{ money(lot.price_of.amount) }} a {{ lot.price_of.of === 'ft' ? 'foot' : 'metre' }}
+            </span>
           </template>
         </p>
         <div class="acts">

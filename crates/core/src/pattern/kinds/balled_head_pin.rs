@@ -6,7 +6,7 @@ use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
-use crate::words::length::shown;
+use crate::words::length::both;
 
 /// Balled head pin: its end drawn into a ball.
 pub static PATTERN: Pattern = Pattern {
@@ -44,9 +44,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     if d.of("ball_mm") <= f.h() {
         let said = format!(
-            "A ball of {} mm is no thicker than its wire of {} mm and stops nothing. Make it thicker than the wire.",
-            shown(d.of("ball_mm"), 2),
-            shown(f.h(), 2)
+            "A ball of {} is no thicker than its wire of {} and stops nothing. Make it thicker than the wire.",
+            both(d.of("ball_mm")),
+            both(f.h())
         );
         return Err(Fault::new("parameters.ball_mm", said).limit(f.h()));
     }

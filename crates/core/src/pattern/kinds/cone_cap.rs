@@ -6,7 +6,7 @@ use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
-use crate::words::length::shown;
+use crate::words::length::{both, shown};
 
 /// Cone end cap wound on a taper.
 pub static PATTERN: Pattern = Pattern {
@@ -51,11 +51,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     if outward >= 1.0 {
         let least = ((large - small) / (2.0 * h)).ceil() + 1.0;
         let said = format!(
-            "{} turns of {} mm wire cannot widen from {} to {} mm. Take at least {least} turns.",
+            "{} turns of wire of {} cannot widen from {} to {}. Take at least {least} turns.",
             shown(turns, 1),
-            shown(h, 2),
-            shown(small, 2),
-            shown(large, 2)
+            both(h),
+            both(small),
+            both(large)
         );
         return Err(Fault::new("parameters.turns_n", said).limit(least));
     }

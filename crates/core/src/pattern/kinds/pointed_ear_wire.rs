@@ -7,7 +7,7 @@ use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::on_neck_deg;
 use crate::wire::metal::{Metal, Temper};
-use crate::words::length::shown;
+use crate::words::length::{both, shown};
 
 /// Pointed ear wire: two curved sides meeting in a point, a marquise.
 pub static PATTERN: Pattern = Pattern {
@@ -61,10 +61,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     if inside <= 0.0 {
         let least = f.profile.centroid_mm() * bulge.to_radians();
         let said = format!(
-            "A side of {} mm cannot turn {} degrees. Make it longer than {} mm.",
-            shown(d.of("side_mm"), 2),
+            "A side of {} cannot turn {} degrees. Make it longer than {}.",
+            both(d.of("side_mm")),
             shown(bulge, 0),
-            shown(least, 2)
+            both(least)
         );
         return Err(Fault::new("parameters.side_mm", said).limit(least));
     }

@@ -9,12 +9,12 @@ use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
 use super::duty::{Duty, Measured};
 use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
 use crate::pattern::Worn;
-use crate::pattern::check::PIERCING_MM;
+use crate::pattern::check::{PIERCING_MM, piercings_take};
 use crate::rack::stock::scrap::MetalPrice;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
-use crate::words::length::{Habits, shown};
+use crate::words::length::{Habits, LengthUnit, caliper, shown};
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
 fn comfortable(maker: Maker) -> f64 {
@@ -171,7 +171,7 @@ impl ChooseRequest {
         let mut said: Vec<(f64, String)> = points
             .iter()
             .filter_map(|(point, miss)| {
-                Some((*miss, self.sentence(*point, *miss, wire, &measured, duty, cost)?))
+                Some((*miss, self.sentence(*point, *miss, wire, (&measured, duty), cost, habits.unit)?))
             })
             .collect();
         // What misses plainly first, the worst before the rest; what is as wanted keeps its order.
@@ -212,16 +212,16 @@ impl ChooseRequest {
         point: Point,
         miss: f64,
         wire: &Wire,
-        measured: &Measured,
-        duty: &Duty,
+        (measured, duty): (&Measured, &Duty),
         cost: Option<Decimal>,
+        unit: LengthUnit,
     ) -> Option<String> {
         let percent = |share: f64| shown(100.0 * share, 0);
         Some(match point {
             Point::Load if !duty.bears() => return None,
             Point::Load => self.load_told(miss, measured),
             Point::Ear if self.worn(duty) != Worn::Ear => return None,
-            Point::Ear => ear_told(wire),
+            Point::Ear => ear_told(wire, unit),
             Point::Skin if miss <= 0.0 => return None,
             Point::Skin if wire.metal.figures().stains => "Stains skin.".to_owned(),
             Point::Skin => "Its skin is thin: polish and solder gently.".to_owned(),
@@ -336,13 +336,13 @@ impl ChooseRequest {
     }
 }
 
-fn ear_told(wire: &Wire) -> String {
+fn ear_told(wire: &Wire, unit: LengthUnit) -> String {
     let (least, most) = PIERCING_MM;
-    let size = shown(wire.size_mm, 2);
+    let (size, take) = (caliper(wire.size_mm, unit), piercings_take(unit));
     if (least..=most).contains(&wire.size_mm) {
-        format!("{size} mm goes through usual piercings, {least} to {most} mm.")
+        format!("{size} goes through usual piercings, {take}.")
     } else {
-        format!("{size} mm is outside what usual piercings take, {least} to {most} mm.")
+        format!("{size} is outside what usual piercings take, {take}.")
     }
 }
 

@@ -3,7 +3,7 @@
 use super::{Cut, CutPlan, CutRequest, Found, SLACK_MM, Short, StockCut};
 use crate::rack::stock::StockKind;
 use crate::tool::cutting::CAUTION;
-use crate::words::length::{LengthUnit, exactly, said, shown};
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 use crate::words::scale::of_wire;
 
 impl CutRequest {
@@ -56,7 +56,7 @@ impl CutRequest {
             sentence,
             caution,
         };
-        CutPlan { sentence: plan.said(unit), ..plan }
+        CutPlan { sentence: plan.on_ruler(unit), ..plan }
     }
 
     /// Blanks and their kerfs, and one trim for each of the fewest pieces of stock that hold them.
@@ -91,7 +91,7 @@ impl CutRequest {
         cuts.sort_by(|a, b| b.length_mm.total_cmp(&a.length_mm));
         let (scrap_mm, offcut_mm) = self.left(stock, counts);
         // Several of one length are cut by the first of them: it is measured, the others are held to it.
-        let each = |cut: &Cut| match (exactly(cut.length_mm, unit), cut.n) {
+        let each = |cut: &Cut| match (caliper(cut.length_mm, unit), cut.n) {
             (length, 1) => format!("one at {length} ({})", cut.demand),
             (length, n) => format!("the template at {length} and {} more by it ({})", n - 1, cut.demand),
         };
@@ -103,8 +103,11 @@ impl CutRequest {
         } else {
             String::new()
         };
-        let text =
-            format!("Flush the end; cut {}.{rest} {} is scrap.", each.join(", then "), said(scrap_mm, unit));
+        let text = format!(
+            "Flush the end; cut {}.{rest} {} is scrap.",
+            each.join(", then "),
+            on_ruler(scrap_mm, unit)
+        );
         StockCut {
             stock: piece.id.clone(),
             kind: piece.kind,
@@ -119,7 +122,7 @@ impl CutRequest {
 
 impl CutPlan {
     /// What it comes to, in a sentence, in the unit read first.
-    fn said(&self, unit: LengthUnit) -> String {
+    fn on_ruler(&self, unit: LengthUnit) -> String {
         let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
         let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
         let pieces = if self.stock.len() == 1 { "piece" } else { "pieces" };
@@ -137,7 +140,7 @@ impl CutPlan {
         format!(
             "{blanks} from {} {pieces}: {made}, {} is scrap; {near}.",
             self.stock.len(),
-            said(self.scrap_mm, unit)
+            on_ruler(self.scrap_mm, unit)
         )
     }
 }

@@ -6,7 +6,7 @@ use super::Lot;
 use super::scrap::{Cleanliness, ScrapChange};
 use super::{Movement, MovementKind, StockKind, both_ways};
 use crate::fault::{Fault, Faults, Span};
-use crate::words::length::{LengthUnit, exactly, said};
+use crate::words::length::{LengthUnit, caliper, on_ruler};
 use crate::words::scale::of_wire;
 
 /// Blanks of one length cut from a lot.
@@ -102,9 +102,9 @@ impl LotCut {
         if rest < -LEAST_MM {
             let said = format!(
                 "These blanks take {} with their trims, and {} are left of the lot: {} are missing.",
-                said(blanks + trimmed, unit),
-                said(left_mm, unit),
-                said(-rest, unit)
+                on_ruler(blanks + trimmed, unit),
+                on_ruler(left_mm, unit),
+                on_ruler(-rest, unit)
             );
             return Err(Fault::new("cuts", said).limit(left_mm).into());
         }
@@ -114,7 +114,7 @@ impl LotCut {
             .map(|cut| Movement {
                 kind: MovementKind::Cut,
                 length_mm: -f64::from(cut.n) * cut.length_mm,
-                note: format!("{} at {}: {}", cut.n, exactly(cut.length_mm, unit), cut.what),
+                note: format!("{} at {}: {}", cut.n, caliper(cut.length_mm, unit), cut.what),
             })
             .collect();
         let mut out = |kind, length_mm: f64, note: &str| {

@@ -16,6 +16,7 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, shown};
+use crate::words::scale::sold_by;
 use crate::words::{self, words};
 
 words! {
@@ -210,6 +211,12 @@ impl Lot {
     pub fn per_metre(&self) -> Option<Decimal> {
         let metres = Decimal::from_f64_retain(self.bought_mm? / 1000.0)?;
         self.price?.checked_div(metres).map(|price| price.round_dp(4))
+    }
+
+    /// What a metre or a foot of it cost, and which of them, as wire is priced where this unit is read first.
+    pub fn price_of(&self, unit: LengthUnit) -> Option<(Decimal, &'static str)> {
+        let (of, long_mm) = sold_by(unit);
+        Some((Self::price_of_length(self.per_metre()?, long_mm)?, of))
     }
 
     /// What so much wire costs at a price of a metre, to a hundredth.
