@@ -114,6 +114,20 @@ pub struct Dimension {
     pub label: Option<Label>,
 }
 
+/// A piece drawn small, as lists show it.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Thumbnail {
+    /// The finished piece from the front, without its dimensions.
+    pub drawing: Drawing,
+    /// What is cut for it in a few words: `cut 61.5 mm, mark at 9.0, 30.8`.
+    pub cut: String,
+    /// Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`.
+    pub wire: String,
+    /// Colour of the bare metal, `#rrggbb`.
+    pub colour: String,
+}
+
 /// A note on the drawing, centred on its place.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]

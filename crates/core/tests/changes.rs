@@ -240,3 +240,44 @@ proptest! {
         prop_assert!((back.value(parameter.name) - on_a_step.value(parameter.name)).abs() < 1e-6);
     }
 }
+
+/// What was wished for stays beside what is given, whatever else is changed, until another rod is taken by hand.
+#[test]
+fn the_ring_wanted_stays_the_wish() {
+    let shop = drawer();
+    let typed = |request: &RingRequest, slot, text: &str| {
+        request.changed(slot, &Change::Typed(text.into()), &shop).unwrap()
+    };
+    let given = typed(&rings(), Slot::Inside, "4.4 mm");
+    assert_eq!(given.wish.inside_mm, Some(4.4));
+    let worked = given.sheet(&shop).result.unwrap();
+    let said = worked.wished.unwrap();
+    assert!(said.starts_with("4.4 mm inside is wanted, 4.49 mm given"), "{said}");
+    let harder = typed(&given, Slot::Temper, "half-hard");
+    assert_eq!(harder.wish.inside_mm, Some(4.4));
+    // A nudge goes on from what is wanted.
+    let nudged = given.changed(Slot::Inside, &Change::Nudge(1), &shop).unwrap();
+    assert_eq!(nudged.wish.inside_mm, Some(4.5));
+    let own = typed(&given, Slot::Mandrel, "5 mm drill shank");
+    assert_eq!(own.wish.inside_mm, None);
+}
+
+#[test]
+fn wire_typed_as_the_count_stays_the_wish_and_the_count_follows() {
+    let shop = drawer();
+    let typed = |request: &RingRequest, slot, text: &str| {
+        request.changed(slot, &Change::Typed(text.into()), &shop).unwrap()
+    };
+    let metre = typed(&rings(), Slot::Rings, "1 m");
+    assert!(metre.plan().unwrap().wire_length_mm <= 1000.0 && metre.rings_n > 1);
+    let larger = typed(&metre, Slot::Size, "1.6 mm");
+    // Longer turns: fewer rings of the same metre, and one more would not come out of it.
+    assert!(larger.rings_n < metre.rings_n);
+    let more = RingRequest { rings_n: larger.rings_n + 1, ..larger.clone() };
+    assert!(larger.plan().unwrap().wire_length_mm <= 1000.0 && more.plan().unwrap().wire_length_mm > 1000.0);
+    let said = larger.sheet(&shop).result.unwrap().wished.unwrap();
+    assert_eq!(said, "As many as 1 m of wire gives.");
+    assert_eq!(typed(&larger, Slot::Rings, "40").wish.supply, None);
+    let faults = rings().changed(Slot::Rings, &Change::Typed("some".into()), &shop).unwrap_err();
+    assert!(faults.0[0].sentence.contains("whole number of rings"));
+}

@@ -8,7 +8,7 @@ use std::f64::consts::PI;
 use common::ring_of;
 use lorimant_core::ring::backwards::RingTarget;
 use lorimant_core::ring::supply::Supply;
-use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding};
+use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding, Wish};
 use lorimant_core::tool::cutting::{Blade, Cutting, Method};
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::tool::workshop::Workshop;
@@ -241,6 +241,7 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
             winding: Winding::Hand,
             cutting: Cutting { method, filed, ..Cutting::default() },
             ends: Ends::default(),
+            wish: Wish::default(),
         }
     })
 }

@@ -3,7 +3,7 @@
 
 use lorimant_core::ask::{Answer, answer};
 use lorimant_core::ring::sentence::write;
-use lorimant_core::ring::{Ends, RingRequest, Winding};
+use lorimant_core::ring::{Ends, RingRequest, Winding, Wish};
 use lorimant_core::tool::cutting::{Blade, Cutting, Method};
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::tool::workshop::{StartSet, Workshop};
@@ -36,6 +36,7 @@ fn request() -> RingRequest {
         winding: Winding::Hand,
         cutting: Cutting::default(),
         ends: Ends::default(),
+        wish: Wish::default(),
     }
 }
 
@@ -239,6 +240,7 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
                     ..Cutting::default()
                 },
                 ends: Ends::default(),
+                wish: Wish::default(),
             }
         },
     )

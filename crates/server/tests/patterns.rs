@@ -172,14 +172,14 @@ async fn thumbnails_are_drawn_for_what_can_be_made() {
     let mut broken = hook();
     broken["parameters"] = json!({ "loop_mm": -1 });
     let drawn = Workshop::empty()
-        .post("/api/patterns/thumbnails", &json!({ "requests": [hook(), broken] }))
+        .post("/api/thumbnails", &json!({ "pieces": [{ "finding": hook() }, { "finding": broken }] }))
         .await
         .json();
     assert!(drawn[0]["cut"].as_str().unwrap().starts_with("cut 55.5 mm, mark at"), "{}", drawn[0]["cut"]);
     assert!(drawn[1].is_null());
-    let many = vec![hook(); 201];
-    let refused = Workshop::empty().post("/api/patterns/thumbnails", &json!({ "requests": many })).await;
-    assert!(refused.fault("requests").contains("at most 200"));
+    let many = vec![json!({ "finding": hook() }); 201];
+    let refused = Workshop::empty().post("/api/thumbnails", &json!({ "pieces": many })).await;
+    assert!(refused.fault("pieces").contains("at most 200"));
 }
 
 #[tokio::test]
@@ -208,7 +208,7 @@ async fn pliers_are_kept_changed_removed_and_used() {
 #[tokio::test]
 async fn patterns_go_out_and_come_back_in() {
     let workshop = Workshop::demo();
-    let out = workshop.get("/api/patterns/all.json").await;
+    let out = workshop.get("/api/kept/all.json").await;
     let schema: Value = serde_json::from_str(&lorimant_server::plan_schema()).unwrap();
     let valid = jsonschema::validator_for(&schema).unwrap();
     assert!(valid.is_valid(&out.json()), "what is given away keeps to the published schema");
@@ -217,7 +217,7 @@ async fn patterns_go_out_and_come_back_in() {
     let brought = empty.post("/api/import", &out.json()).await;
     assert_eq!(brought.status, StatusCode::CREATED, "{}", brought.text());
     assert_eq!(brought.json()["patterns"].as_array().unwrap().len(), n);
-    let again = empty.get("/api/patterns/all.json").await.json();
+    let again = empty.get("/api/kept/all.json").await.json();
     assert_eq!(again["patterns"], out.json()["patterns"]);
 }
 

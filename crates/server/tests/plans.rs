@@ -119,7 +119,7 @@ async fn what_cannot_be_made_cannot_be_kept() {
 #[tokio::test]
 async fn what_goes_out_as_json_fits_the_published_schema_and_comes_back_in_the_same() {
     let demo = Workshop::demo();
-    let out = demo.get("/api/plans/all.json").await.json();
+    let out = demo.get("/api/kept/all.json").await.json();
     let schema: Value = serde_json::from_str(&plan_schema()).unwrap();
     let validator = jsonschema::validator_for(&schema).unwrap();
     let misfits: Vec<String> = validator.iter_errors(&out).map(|misfit| misfit.to_string()).collect();
@@ -131,7 +131,7 @@ async fn what_goes_out_as_json_fits_the_published_schema_and_comes_back_in_the_s
     let other = Workshop::empty();
     let back = other.post("/api/import", &out).await;
     assert_eq!(back.status, StatusCode::CREATED, "{}", back.text());
-    assert_eq!(other.get("/api/plans/all.json").await.json(), out);
+    assert_eq!(other.get("/api/kept/all.json").await.json(), out);
     // One undo takes the whole import back.
     other.post(&format!("/api/undo/{}", back.json()["undo"]), &json!({})).await;
     assert_eq!(other.get("/api/plans").await.json()["total"], 0);

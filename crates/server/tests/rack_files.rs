@@ -134,8 +134,7 @@ async fn the_json_that_goes_out_fits_its_schema_and_comes_back_in_the_same() {
     assert!(!validator.is_valid(&json!({ "format": "lorimant-rack", "version": 1, "lots": [{ "lot": 1 }] })));
 
     let other = Workshop::empty();
-    other.post("/api/import", &demo.get("/api/plans/all.json").await.json()).await;
-    other.post("/api/import", &demo.get("/api/patterns/all.json").await.json()).await;
+    other.post("/api/import", &demo.get("/api/kept/all.json").await.json()).await;
     let brought = import(&other, &out.to_string(), false).await;
     assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
     assert_eq!(other.get("/api/rack/all.json").await.json(), out);

@@ -6,6 +6,7 @@ use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;
 
 const SENTENCE: &str = "[data-test=sentence]";
+const KEPT_AS: &str = "[data-test=kept-as]";
 
 async fn keep_sixty_brass_rings(maker: &Maker) -> Result<()> {
     maker.open("/rings").await?;
@@ -138,5 +139,83 @@ fn a_broken_file_brings_nothing_in_and_says_where_it_is_broken() -> Result<()> {
         maker.sees("[data-test=plans]", "Reed crown").await?;
         ensure!(maker.count("[data-test=plans] .plan").await? == before, "something was half-imported");
         Ok(())
+    })
+}
+
+const ROWS: &str = "[data-test=plans] .plan";
+
+async fn rows(maker: &Maker, n: usize) -> Result<()> {
+    maker.until(&format!("{n} rows"), || async { Ok(maker.count(ROWS).await? == n) }).await
+}
+
+#[test]
+fn rings_and_findings_stand_in_one_list_and_are_duplicated_and_put_away_there() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/kept").await?;
+        maker.find(ROWS).await?;
+        let all = maker.count(ROWS).await?;
+        maker.click("[data-test=show-findings]").await?;
+        rows(maker, 5).await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=duplicate]").await?;
+        rows(maker, 6).await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=archive]").await?;
+        rows(maker, 5).await?;
+        maker.click("[data-test=undo-notice]").await?;
+        rows(maker, 6).await?;
+        maker.click("[data-test=show-rings]").await?;
+        rows(maker, all - 5).await?;
+        maker.click("[data-test=show-all]").await?;
+        rows(maker, all + 1).await
+    })
+}
+
+#[test]
+fn an_earlier_revision_of_rings_is_laid_on_the_desk_and_kept_over_the_last() -> Result<()> {
+    at_the_bench(|maker| async move {
+        keep_sixty_brass_rings(maker).await?;
+        maker.click("[data-slot=rings]").await?;
+        maker.fill("[data-test=typed] input", "75").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        maker.click("[data-test=keep]").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.gone("[data-test=keep-confirm]").await?;
+        maker.open("/kept").await?;
+        maker.fill("[data-test=find] input", "Chorus").await?;
+        rows(maker, 1).await?;
+        maker.click("[data-test=more]").await?;
+        maker.click("[data-test=revisions]").await?;
+        maker.sees("[data-test=revision-list]", "75 rings").await?;
+        maker.sees("[data-test=revision-list]", "60 rings").await?;
+        maker.click("[data-test=revision] ~ [data-test=revision] [data-test=open-revision]").await?;
+        maker.sees("[data-test=sentence]", "60 rings").await?;
+        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        maker.click("[data-test=keep]").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.gone("[data-test=keep-confirm]").await?;
+        maker.open("/kept").await?;
+        maker.fill("[data-test=find] input", "Chorus").await?;
+        maker.sees("[data-test=plans]", "60 rings").await
+    })
+}
+
+#[test]
+fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/patterns/room?kind=eye-pin").await?;
+        maker.click("[data-test=keep]").await?;
+        maker.fill("[data-test=plan-name] input", "water sprites, ear wires").await?;
+        maker.sees("[data-test=alike]", "is kept already: 24 pairs of open hooks").await?;
+        maker.fill("[data-test=plan-name] input", "Water sprites, pins").await?;
+        maker.gone("[data-test=alike]").await?;
+        maker.fill("[data-test=plan-name] input", "Water sprites, ear wires").await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.gone("[data-test=keep-confirm]").await?;
+        maker.open("/kept").await?;
+        maker.fill("[data-test=find] input", "Water sprites, ear").await?;
+        rows(maker, 2).await?;
+        maker.sees("[data-test=namesakes]", "another is called the same").await
     })
 }

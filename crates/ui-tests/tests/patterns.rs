@@ -194,13 +194,13 @@ fn a_pattern_is_kept_revised_compared_and_brought_back() -> Result<()> {
         maker.click("[data-test=open-over]").await?;
         maker.click("[data-test=revision] ~ [data-test=revision] [data-test=bring-back]").await?;
         maker.sees(SENTENCE, "front 11 mm").await?;
-        maker.open("/patterns").await?;
-        maker.sees("[data-test=own]", "Chorus drops").await
+        maker.open("/kept").await?;
+        maker.sees("[data-test=plans]", "Chorus drops").await
     })
 }
 
 #[test]
-fn patterns_are_found_filtered_duplicated_and_put_away() -> Result<()> {
+fn patterns_are_found_and_filtered() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/patterns").await?;
         maker.find("[data-kind=s-clasp]").await?;
@@ -211,18 +211,7 @@ fn patterns_are_found_filtered_duplicated_and_put_away() -> Result<()> {
         maker.fill("[data-test=find] input", "spiral").await?;
         maker.until("the spiral hook alone", || async { Ok(ready().await? == 1) }).await?;
         maker.fill("[data-test=find] input", "zzz").await?;
-        maker.sees("[data-test=none-ready]", "No finding here is like that").await?;
-        maker.open("/patterns").await?;
-        let own = || async { maker.count("[data-test=own] .cell").await };
-        maker.until("the demo's own", || async { Ok(own().await? == 5) }).await?;
-        maker.click("[data-test=own] [data-test=more]").await?;
-        maker.click("[data-test=duplicate]").await?;
-        maker.until("one more", || async { Ok(own().await? == 6) }).await?;
-        maker.click("[data-test=own] [data-test=more]").await?;
-        maker.click("[data-test=archive]").await?;
-        maker.until("put away", || async { Ok(own().await? == 5) }).await?;
-        maker.click("[data-test=undo-notice]").await?;
-        maker.until("back again", || async { Ok(own().await? == 6) }).await
+        maker.sees("[data-test=none-ready]", "No finding here is like that").await
     })
 }
 
@@ -241,12 +230,12 @@ fn files_are_taken_away_and_brought_back_in() -> Result<()> {
             let bytes = maker.saved(ending).await?;
             ensure!(bytes.starts_with(starts.as_bytes()), "{file}: {:?}", bytes.get(..20));
         }
-        maker.open("/patterns").await?;
-        maker.find("[data-test=own]").await?;
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans]").await?;
         let path = maker.browser.downloads().join("open-hook.pattern.json");
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         chooser.send_keys(path.to_str().context("no path")?).await?;
-        maker.sees("[data-test=own]", "open hook").await?;
+        maker.sees("[data-test=plans]", "open hook").await?;
         let broken = maker.browser.downloads().join("broken.json");
         let text = std::fs::read_to_string(&path)?.replace("\"open-ear-wire\"", "\"closed-ear-wire\"");
         std::fs::write(&broken, text)?;
@@ -279,6 +268,10 @@ fn it_is_tried_at_a_size_in_another_wire_mirrored_and_with_a_ring() -> Result<()
         act("[data-test=mirror]").await?;
         maker.sees(SENTENCE, "mirrored").await?;
         act("[data-test=open-mate]").await?;
+        maker.fill("[data-test=mate-typed] input", "wobbly").await?;
+        maker.sees("[data-test=mate-typed]", "not a word this line knows").await?;
+        maker.fill("[data-test=mate-typed] input", "6 mm ring of 18 ga").await?;
+        maker.sees("[data-test=fits]", "Goes.").await?;
         maker.click("[data-test=mate]").await?;
         maker.sees("[data-test=fits]", "oes").await
     })

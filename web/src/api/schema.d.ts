@@ -366,6 +366,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists kept ring plans and findings together, last changed first. */
+        get: operations["list_kept"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept/all.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is kept as one JSON document, in the published schema. */
+        get: operations["all_kept_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept/named": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What else is kept under a name, in whatever letters: at most ten. */
+        get: operations["kept_as"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger/{id}/reverse": {
         parameters: {
             query?: never;
@@ -659,23 +710,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/patterns/all.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** All kept patterns as one JSON document, in the published schema. */
-        get: operations["all_patterns_json"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/patterns/change": {
         parameters: {
             query?: never;
@@ -778,6 +812,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/patterns/mate-typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a piece goes together with one that is typed. */
+        post: operations["mate_typed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/patterns/sheet": {
         parameters: {
             query?: never;
@@ -806,23 +857,6 @@ export interface paths {
         put?: never;
         /** A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself. */
         post: operations["take_pattern_away"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/thumbnails": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Draws pieces as a library shows them; none for one that cannot be made. */
-        post: operations["draw_thumbnails"];
         delete?: never;
         options?: never;
         head?: never;
@@ -977,23 +1011,6 @@ export interface paths {
         };
         /** All kept plans as a table. */
         get: operations["all_plans_csv"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plans/all.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** All kept plans as one JSON document, in the published schema. */
-        get: operations["all_plans_json"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1445,6 +1462,23 @@ export interface paths {
         put?: never;
         /** Takes a start set over into the workshop's rods. */
         post: operations["take_over_start_set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thumbnails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draws pieces as lists show them; none for one that cannot be made. */
+        post: operations["draw_thumbnails"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1912,6 +1946,8 @@ export interface components {
                 winding?: components["schemas"]["Winding"];
                 /** @description The wire. */
                 wire: components["schemas"]["Wire"];
+                /** @description What was wished for, where the plan can only come near it. */
+                wish?: components["schemas"]["Wish"];
             };
         };
         /** @description What a wire is wanted for. */
@@ -2364,7 +2400,7 @@ export interface components {
         /** @description Pieces to draw small. */
         Drawn: {
             /** @description The pieces, at most 200. */
-            requests: components["schemas"]["PatternRequest"][];
+            pieces: components["schemas"]["Piece"][];
         };
         /** @description The drawn line of one segment, for pointing at it. */
         DrawnPart: {
@@ -3128,6 +3164,48 @@ export interface components {
             /** @description The finding. */
             request: components["schemas"]["PatternRequest"];
         };
+        /** @description A kept piece: a ring plan or a finding, as lists show it. */
+        KeptPiece: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int64
+             * @description How many others in use have the same name.
+             */
+            namesakes_n: number;
+            /** @description Its note. */
+            note: string;
+            /** @description The piece. */
+            piece: components["schemas"]["Piece"];
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it is, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A stretch of the kept pieces. */
+        KeptPieces: {
+            /** @description Pieces, last changed first. */
+            entries: components["schemas"]["KeptPiece"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
         /** @description A ring plan with its name. */
         KeptPlan: {
             /** @description Its name, 1 to 80 characters. */
@@ -3420,6 +3498,15 @@ export interface components {
             tool_mm?: number | null;
             /** @description What it makes. */
             what: string;
+        };
+        /** @description What was typed, understood, and whether the two go together. */
+        Mated: {
+            /** @description What had to be assumed. */
+            assumed: string[];
+            /** @description How the two go together. */
+            fits: components["schemas"]["Fit"][];
+            /** @description The piece that was typed, in a sentence. */
+            read: string;
         };
         /**
          * @description The word for a measure.
@@ -4401,6 +4488,8 @@ export interface components {
             winding?: components["schemas"]["Winding"];
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
+            /** @description What was wished for, where the plan can only come near it. */
+            wish?: components["schemas"]["Wish"];
         };
         /** @description A ring wanted in the hand, whatever the rod. */
         RingTarget: {
@@ -4820,13 +4909,13 @@ export interface components {
          * @enum {string}
          */
         Theme: "device" | "light" | "dark";
-        /** @description A pattern in the library: usual wire, usual dimensions, drawn. */
+        /** @description A piece drawn small, as lists show it. */
         Thumbnail: {
-            /** @description Colour of the bare metal. */
+            /** @description Colour of the bare metal, `#rrggbb`. */
             colour: string;
-            /** @description The cut in a few words: `cut 61.5 mm, mark at 9.0 and 30.8`. */
+            /** @description What is cut for it in a few words: `cut 61.5 mm, mark at 9.0, 30.8`. */
             cut: string;
-            /** @description The finished piece from the front. */
+            /** @description The finished piece from the front, without its dimensions. */
             drawing: components["schemas"]["Drawing"];
             /** @description Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`. */
             wire: string;
@@ -5068,6 +5157,24 @@ export interface components {
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
+        /** @description What was wished for and a plan can only come near to: it stays with the plan, so that it is seen what was meant. */
+        Wish: {
+            /**
+             * Format: double
+             * @description Inside of the ring wanted, mm; the rod was chosen for it.
+             * @default null
+             */
+            inside_mm: number | null;
+            /** @default null */
+            supply: components["schemas"]["Supply"] | null;
+        };
+        /** @description A piece, and another that is typed. */
+        WithTyped: {
+            /** @description One. */
+            first: components["schemas"]["Piece"];
+            /** @description The other in words: `6 mm ring of 18 ga`, or what it is kept as. */
+            typed: string;
+        };
         /** @description A word as it travels, and as a person reads it. */
         Word: {
             /** @description As a person reads it. */
@@ -5138,6 +5245,8 @@ export interface components {
             rods: components["schemas"]["PlacedRod"][];
             /** @description One turn straight. */
             strip: components["schemas"]["Strip"];
+            /** @description What was wished for beside what is given, in a sentence. */
+            wished?: string | null;
             /** @description The coil tight on the rod, and a ring. */
             wound: components["schemas"]["Drawing"];
         };
@@ -5959,6 +6068,79 @@ export interface operations {
             };
         };
     };
+    list_kept: {
+        parameters: {
+            query?: {
+                /** @description Words to find in name, note and piece. */
+                find?: string;
+                /** @description Rings, findings, or both; both if left out. */
+                which?: "all" | "rings" | "findings";
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPieces"];
+                };
+            };
+        };
+    };
+    all_kept_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+        };
+    };
+    kept_as: {
+        parameters: {
+            query: {
+                /** @description The name. */
+                name: string;
+                /** @description The number of the piece that is to be called so, if it is kept already. */
+                but?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPiece"][];
+                };
+            };
+        };
+    };
     reverse_line: {
         parameters: {
             query?: never;
@@ -6601,25 +6783,6 @@ export interface operations {
             };
         };
     };
-    all_patterns_json: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanDocument"];
-                };
-            };
-        };
-    };
     change_pattern_word: {
         parameters: {
             query?: {
@@ -6809,6 +6972,37 @@ export interface operations {
             };
         };
     };
+    mate_typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithTyped"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mated"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     pattern_sheet: {
         parameters: {
             query?: never;
@@ -6869,37 +7063,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    draw_thumbnails: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Drawn"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": (components["schemas"]["Thumbnail"] | null)[];
                 };
             };
             422: {
@@ -7279,25 +7442,6 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
-                };
-            };
-        };
-    };
-    all_plans_json: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanDocument"];
                 };
             };
         };
@@ -8307,6 +8451,37 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    draw_thumbnails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drawn"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": (components["schemas"]["Thumbnail"] | null)[];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,6 +1,8 @@
 <script setup lang="ts" generic="R extends object">
-import { ref, shallowRef, watch } from 'vue'
-import { Refused } from '../api/client'
+import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, data, Refused } from '../api/client'
 import { useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import type { Desk, ShelfRecord } from './desk'
@@ -21,6 +23,18 @@ const { faults, take } = useForm()
 /** What stands on the shelf instead, where somebody else changed it first. */
 const current = shallowRef<(ShelfRecord<R> & { sentence: string; updated_at: string }) | null>(null)
 const busy = ref(false)
+
+const naming = refDebounced(name, 200)
+/** What else is kept under this name. */
+const { data: namesakes } = useQuery({
+  queryKey: ['kept', 'named', naming, () => props.desk.kept?.id],
+  queryFn: () => {
+    const query = { name: naming.value, but: props.desk.kept?.id }
+    return data(api.GET('/api/kept/named', { params: { query } }))
+  },
+  enabled: () => open.value && !!naming.value.trim(),
+})
+const alike = computed(() => (naming.value.trim() ? namesakes.value?.[0] : undefined))
 
 watch(open, (now) => {
   if (!now) return
@@ -74,6 +88,9 @@ async function keep(asNew: boolean) {
   >
     <p class="serif quiet">{{ desk.sheet?.text }}</p>
     <PaperField v-model="name" name="name" label="Name" autofocus maxlength="80" data-test="plan-name" />
+    <p v-if="alike" class="watch" role="status" data-test="alike">
+      “{{ alike.name }}” is kept already: {{ alike.sentence }} Two of one name are hard to tell apart.
+    </p>
     <PaperField v-model="note" name="note" label="Note" lines data-test="plan-note" />
     <div v-if="current" class="both" role="alert" data-test="conflict">
       <p class="stop">

@@ -66,6 +66,7 @@ function edit(slot: string, now: string, at: HTMLElement, typed = '') {
 async function closed(escaped: boolean) {
   const { from, at, sound } = editing.value!
   at.focus()
+  if (escaped) props.desk.forget()
   if (JSON.stringify(from) === JSON.stringify(props.desk.draft)) return
   const why = sound && !props.desk.sound ? props.desk.faults[0]?.sentence : undefined
   if (!escaped && why === undefined) return props.desk.remember(from as R)

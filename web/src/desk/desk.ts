@@ -205,6 +205,9 @@ export function desk<
     }
   }
 
+  /** What was typed and not answered yet is no longer wanted. */
+  const forget = () => void ++asked
+
   /** Nudges one word by so many steps. Quick presses queue up, so that none is lost. */
   function nudge(slot: string, steps: number): Promise<void> {
     nudging = nudging.then(async () => {
@@ -274,6 +277,7 @@ export function desk<
     start,
     set,
     type,
+    forget,
     nudge,
     pull,
     remember,
@@ -299,6 +303,7 @@ export interface Desk<R> {
   choices(request: R, slot: string): Promise<Choice<R>[]>
   set(request: R, remembered?: boolean): Promise<void>
   type(slot: string, text: string, from: R): Promise<Fault[]>
+  forget(): void
   nudge(slot: string, steps: number): Promise<void>
   remember(request?: R | null): void
   undo(): Promise<void>

@@ -1,45 +1,66 @@
 <script setup lang="ts">
-import SaveButton from '../shared/SaveButton.vue'
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
-import PaperField from '../shared/PaperField.vue'
-import { api, data, type KeptPlan, type PlanEntry } from '../api/client'
+import { api, data, type KeptPiece } from '../api/client'
 import BringIn from '../desk/BringIn.vue'
-import { useShelf } from '../desk/shelf'
-import MoreMenu from '../shared/MoreMenu.vue'
-import { usePlan } from '../rings/plan'
 import RenameDialog from '../desk/RenameDialog.vue'
+import { useShelf, type ShelfEntry } from '../desk/shelf'
+import PieceSketch from '../drawing/PieceSketch.vue'
+import { usePattern } from '../patterns/pattern'
+import { usePlan } from '../rings/plan'
+import { recordOf, useKeptRefresh } from '../shared/kept'
+import MoreMenu from '../shared/MoreMenu.vue'
+import PaperField from '../shared/PaperField.vue'
+import PaperMenu from '../shared/PaperMenu.vue'
+import SaveButton from '../shared/SaveButton.vue'
+import { thumbnailsOf } from '../shared/thumbnails'
+import RevisionsDialog from './RevisionsDialog.vue'
 
+/** Everything that is kept, rings and findings alike. */
 const plan = usePlan()
+const pattern = usePattern()
 const router = useRouter()
-const queries = useQueryClient()
+const refresh = useKeptRefresh()
 const find = ref('')
+const finding = refDebounced(find, 140)
+const which = ref<'all' | 'rings' | 'findings'>('all')
+const kinds = [
+  { value: 'all', title: 'all' },
+  { value: 'rings', title: 'rings' },
+  { value: 'findings', title: 'findings' },
+] as const
 const archived = ref(false)
 const page = ref(0)
 const most = 50
-const finding = refDebounced(find, 140)
-const renaming = ref<PlanEntry | null>(null)
 
 const { data: found, error } = useQuery({
-  queryKey: ['plans', finding, archived, page],
-  queryFn: () =>
-    data(
-      api.GET('/api/plans', {
-        params: {
-          query: { find: finding.value, archived: archived.value, most, skip: page.value * most },
-        },
-      }),
-    ),
+  queryKey: ['kept', finding, which, archived, page],
+  queryFn: () => {
+    const query = {
+      find: finding.value,
+      which: which.value,
+      archived: archived.value,
+      most,
+      skip: page.value * most,
+    }
+    return data(api.GET('/api/kept', { params: { query } }))
+  },
   placeholderData: (before) => before,
 })
 const entries = computed(() => found.value?.entries ?? [])
+const { data: drawn } = useQuery({
+  queryKey: ['thumbnails', 'kept', found],
+  queryFn: () => thumbnailsOf(entries.value.map((entry) => entry.piece)),
+  enabled: () => !!found.value,
+  placeholderData: (before) => before,
+})
+const sketch = (entry: KeptPiece) => drawn.value?.get(JSON.stringify(entry.piece))
 
-const refresh = () => queries.invalidateQueries({ queryKey: ['plans'] })
 const day = (text: string) => new Date(text).toLocaleDateString(undefined, { dateStyle: 'medium' })
 
-const { attempt, rename, acts } = useShelf<KeptPlan>({
+const rings = useShelf({
   add: (body) => data(api.POST('/api/plans', { body })),
   replace: ({ id, revision }, body) =>
     data(api.PUT('/api/plans/{id}', { params: { path: { id }, query: { revision } }, body })),
@@ -48,17 +69,45 @@ const { attempt, rename, acts } = useShelf<KeptPlan>({
   refresh,
   desk: plan,
 })
+const findings = useShelf({
+  add: (body) => data(api.POST('/api/patterns', { body })),
+  replace: ({ id, revision }, body) =>
+    data(api.PUT('/api/patterns/{id}', { params: { path: { id }, query: { revision } }, body })),
+  archive: (id, body) => data(api.POST('/api/patterns/{id}/archive', { params: { path: { id } }, body })),
+  count: (record) => record.request.pieces_n ?? 1,
+  refresh,
+  desk: pattern,
+})
 
-const open = (entry: PlanEntry) =>
-  attempt(async () => {
-    await plan.openKept(entry)
-    await router.push('/rings')
-  })
+const renaming = shallowRef<ShelfEntry<Parameters<typeof rings.rename>[1]> | null>(null)
+const renamingFinding = shallowRef<ShelfEntry<Parameters<typeof findings.rename>[1]> | null>(null)
+const looking = shallowRef<KeptPiece | null>(null)
+
+/** The lines of a row's menu. */
+function acts(entry: KeptPiece) {
+  const { piece } = entry
+  const lines =
+    'rings' in piece
+      ? rings.acts(recordOf(entry, piece.rings), (row) => (renaming.value = row))
+      : findings.acts(recordOf(entry, piece.finding), (row) => (renamingFinding.value = row))
+  const revisions = { label: 'Earlier revisions', test: 'revisions', act: () => (looking.value = entry) }
+  return entry.revision > 1 ? [...lines.slice(0, 2), revisions, ...lines.slice(2)] : lines
+}
+
+async function open(entry: KeptPiece) {
+  const { piece } = entry
+  if ('rings' in piece)
+    await rings.attempt(async () => {
+      await plan.openKept(recordOf(entry, piece.rings))
+      await router.push('/rings')
+    })
+  else await findings.attempt(() => router.push({ path: '/patterns/room', query: { kept: entry.id } }))
+}
 </script>
 
 <template>
   <div class="page">
-    <h1>Kept plans</h1>
+    <h1>Kept</h1>
     <div class="bar">
       <PaperField
         v-model="find"
@@ -69,19 +118,39 @@ const open = (entry: PlanEntry) =>
         clearable
         @update:model-value="page = 0"
       />
+      <fieldset class="kinds">
+        <legend class="visually-hidden">Which are shown</legend>
+        <label v-for="kind in kinds" :key="kind.value" class="option">
+          <input
+            v-model="which"
+            type="radio"
+            name="which"
+            :value="kind.value"
+            :data-test="`show-${kind.value}`"
+            @change="page = 0"
+          />
+          {{ kind.title }}
+        </label>
+      </fieldset>
       <label class="option">
         <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> put away
       </label>
       <span class="grow" />
       <BringIn @brought="refresh" />
-      <SaveButton path="/api/plans/all.json">All as JSON</SaveButton>
-      <SaveButton path="/api/plans/all.csv">All as CSV</SaveButton>
+      <PaperMenu says="Take out" test="take-out">
+        <SaveButton path="/api/kept/all.json" line>All as JSON</SaveButton>
+        <SaveButton path="/api/plans/all.csv" line>The rings as CSV</SaveButton>
+      </PaperMenu>
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!found" class="quiet" role="status">Fetching your plans…</p>
+    <p v-else-if="!found" class="quiet" role="status">Fetching what is kept…</p>
     <p v-else-if="!entries.length" class="empty" data-test="empty">
       <template v-if="find">Nothing kept here has “{{ find }}” in it.</template>
       <template v-else-if="archived">Nothing has been put away.</template>
+      <template v-else-if="which === 'findings'">
+        No finding is kept yet. Open one under <router-link to="/patterns">Patterns</router-link>, make it
+        yours and press Keep: it stands here then, ready to be made again.
+      </template>
       <template v-else>
         Nothing is kept yet. <router-link to="/rings">Plan some rings</router-link> and press Keep: the plan
         stands here then, ready to be made again.
@@ -89,13 +158,35 @@ const open = (entry: PlanEntry) =>
     </p>
     <ul v-else class="plans" data-test="plans">
       <li v-for="entry in entries" :key="entry.id" class="plan">
-        <button type="button" class="plain name serif" data-test="open-plan" @click="open(entry)">
-          {{ entry.record.name }}
+        <button
+          type="button"
+          class="plain face"
+          tabindex="-1"
+          :aria-label="`Open ${entry.name}`"
+          @click="open(entry)"
+        >
+          <PieceSketch
+            v-if="sketch(entry)"
+            :drawing="sketch(entry)!.drawing"
+            :colour="sketch(entry)!.colour"
+            lying
+          />
         </button>
-        <p class="sentence">{{ entry.sentence }}</p>
-        <p v-if="entry.record.note" class="quiet note">{{ entry.record.note }}</p>
-        <span class="quiet date">{{ day(entry.updated_at) }}</span>
-        <MoreMenu class="more" :of="entry.record.name" :acts="acts(entry, (row) => (renaming = row))" />
+        <div class="text">
+          <button type="button" class="plain name serif" data-test="open-plan" @click="open(entry)">
+            {{ entry.name }}
+          </button>
+          <span v-if="entry.namesakes_n" class="watch alike" data-test="namesakes">
+            {{ entry.namesakes_n === 1 ? 'another is' : `${entry.namesakes_n} others are` }} called the same
+          </span>
+          <p class="sentence">{{ entry.sentence }}</p>
+          <p v-if="entry.note" class="quiet note">{{ entry.note }}</p>
+        </div>
+        <span class="quiet date">
+          {{ day(entry.updated_at) }}
+          <span class="cut">{{ sketch(entry)?.cut }}</span>
+        </span>
+        <MoreMenu :of="entry.name" :acts="acts(entry)" />
       </li>
     </ul>
     <nav v-if="found && found.total > most" class="pages" aria-label="Pages">
@@ -105,7 +196,9 @@ const open = (entry: PlanEntry) =>
       >
       <v-btn :disabled="(page + 1) * most >= found.total" @click="page += 1">Older</v-btn>
     </nav>
-    <RenameDialog v-model="renaming" :keep="rename" @renamed="refresh" />
+    <RenameDialog v-model="renaming" :keep="rings.rename" @renamed="refresh" />
+    <RenameDialog v-model="renamingFinding" :keep="findings.rename" @renamed="refresh" />
+    <RevisionsDialog v-model="looking" />
   </div>
 </template>
 
@@ -114,13 +207,19 @@ const open = (entry: PlanEntry) =>
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px 14px;
+  gap: 6px 18px;
   margin-bottom: 14px;
 }
 
 .find {
-  flex: 1 1 280px;
-  max-width: 420px;
+  flex: 1 1 240px;
+  max-width: 360px;
+}
+
+.kinds {
+  display: flex;
+  gap: 14px;
+  margin: 0;
 }
 
 .grow {
@@ -134,9 +233,22 @@ const open = (entry: PlanEntry) =>
 }
 
 .plan {
-  position: relative;
-  padding: 14px 54px 14px 0;
+  display: grid;
+  grid-template-columns: 108px minmax(0, 1fr) auto 40px;
+  gap: 0 22px;
+  padding: 12px 0;
   border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.face {
+  height: 76px;
+  display: grid;
+  place-items: center;
+}
+
+.face :deep(svg) {
+  width: 100%;
+  height: 76px;
 }
 
 .name {
@@ -150,21 +262,22 @@ const open = (entry: PlanEntry) =>
   text-underline-offset: 4px;
 }
 
+.alike {
+  margin-left: 12px;
+}
+
 .plan p {
   margin: 3px 0 0;
   max-width: 88ch;
 }
 
 .date {
-  position: absolute;
-  right: 54px;
-  top: 20px;
+  text-align: right;
+  padding-top: 6px;
 }
 
-.more {
-  position: absolute;
-  right: 0;
-  top: 10px;
+.cut {
+  display: block;
 }
 
 .pages {
@@ -174,9 +287,19 @@ const open = (entry: PlanEntry) =>
   margin-top: 16px;
 }
 
-@media (max-width: 600px) {
+@media (max-width: 820px) {
+  .plan {
+    grid-template-columns: 64px minmax(0, 1fr) 40px;
+  }
+
   .date {
-    position: static;
+    grid-column: 2;
+    grid-row: 2;
+    text-align: left;
+  }
+
+  .face :deep(svg) {
+    height: 56px;
   }
 }
 </style>

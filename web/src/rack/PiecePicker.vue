@@ -1,38 +1,23 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
-import { api, data } from '../api/client'
+import { useKept } from '../shared/kept'
 import { useKinds } from '../shared/kinds'
 import { useAsked, type ChosenPiece } from '../shared/asked'
 
 const props = defineProps<{ label: string; keptOnly?: boolean; first?: boolean }>()
 const chosen = defineModel<ChosenPiece | null>({ required: true })
 
-const { data: plans } = useQuery({
-  queryKey: ['plans', 'to-pick'],
-  queryFn: () => data(api.GET('/api/plans', { params: { query: { most: 500 } } })),
-})
-const { data: patterns } = useQuery({
-  queryKey: ['patterns', 'to-pick'],
-  queryFn: () => data(api.GET('/api/patterns', { params: { query: { most: 500 } } })),
-})
+const { data: kept } = useKept()
 const { data: kinds } = useKinds()
 
 const { asked } = useAsked()
 const groups = computed(() => {
-  const findings: ChosenPiece[] = (patterns.value?.entries ?? []).map(({ id, record }) => ({
-    key: `finding ${id}`,
-    name: record.name,
-    purpose: { finding: record.request },
+  const own = (kept.value?.entries ?? []).map(({ id, name, piece }): ChosenPiece => ({
+    key: `kept ${id}`,
+    name,
+    purpose: piece,
     entry: id,
-    pieces_n: record.request.pieces_n ?? 1,
-  }))
-  const rings: ChosenPiece[] = (plans.value?.entries ?? []).map(({ id, record }) => ({
-    key: `rings ${id}`,
-    name: record.name,
-    purpose: { rings: record.request },
-    entry: id,
-    pieces_n: record.request.rings_n ?? 1,
+    pieces_n: 'finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1),
   }))
   const usual = new Map<string, ChosenPiece[]>()
   for (const { kind, name, wire, family_shown } of props.keptOnly ? [] : (kinds.value ?? [])) {
@@ -42,15 +27,15 @@ const groups = computed(() => {
   }
   return [
     { label: 'As you asked', pieces: asked.value && !props.keptOnly ? [asked.value] : [] },
-    { label: 'Your findings', pieces: findings },
-    { label: 'Your rings', pieces: rings },
+    { label: 'Your findings', pieces: own.filter(({ purpose }) => 'finding' in purpose) },
+    { label: 'Your rings', pieces: own.filter(({ purpose }) => 'rings' in purpose) },
     ...[...usual].map(([family, pieces]) => ({ label: `${family}, as usually made`, pieces })),
   ].filter((group) => group.pieces.length)
 })
 const all = computed(() => groups.value.flatMap((group) => group.pieces))
 
 watch(
-  () => (plans.value && patterns.value && kinds.value ? all.value : []),
+  () => (kept.value && kinds.value ? all.value : []),
   (pieces) => {
     if (props.first && !chosen.value && pieces.length) chosen.value = pieces[0]!
   },

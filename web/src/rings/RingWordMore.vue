@@ -49,7 +49,8 @@ const supplied = useDebounceFn(async () => {
   try {
     const many = await data(api.POST('/api/rings/how-many', { body: { request: props.from, typed: said } }))
     supplySaid.value = many.sentence
-    if (many.rings_n > 0) await plan.set({ ...props.from, rings_n: many.rings_n }, false)
+    // The supply stays the wish: the count follows whatever else is changed.
+    if (many.rings_n > 0) await plan.type('rings', said, props.from)
   } catch (thrown) {
     supplySaid.value = faultsOf(thrown)
       .map((fault) => fault.sentence)

@@ -5,6 +5,7 @@ import DrawingStage from '../drawing/DrawingStage.vue'
 import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useNotice } from '../shared/notice'
+import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
 import DeskFrame from '../desk/DeskFrame.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
@@ -20,6 +21,7 @@ const TemperPlot = defineAsyncComponent(() => import('./TemperPlot.vue'))
 const plan = usePlan()
 const settings = useSettings()
 const notice = useNotice()
+const refreshKept = useKeptRefresh()
 const moments = [
   { key: 'wound', test: 'wound', says: 'on the rod' },
   { key: 'released', test: 'released', says: 'let go' },
@@ -125,6 +127,7 @@ onMounted(() => attempt(plan.open()))
           <RingWordMore :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
         </template>
       </SentenceLine>
+      <p v-if="plan.worked?.wished" class="wished quiet" data-test="wished">{{ plan.worked.wished }}</p>
     </template>
     <TemperPlot
       v-if="plan.worked && moment === 'tempers'"
@@ -156,13 +159,24 @@ onMounted(() => attempt(plan.open()))
     </template>
     <template #foot>
       <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />
-      <KeepDialog v-model="keeping" :desk="plan" noun="plan" @undone="plan.kept = null" />
+      <KeepDialog
+        v-model="keeping"
+        :desk="plan"
+        noun="plan"
+        @kept="refreshKept"
+        @undone="((plan.kept = null), refreshKept())"
+      />
     </template>
   </DeskFrame>
   <p v-else class="page quiet" role="status">Laying out the plan…</p>
 </template>
 
 <style scoped>
+.wished {
+  margin: 2px 0 0;
+  font-style: italic;
+}
+
 .cautions {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));

@@ -91,6 +91,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &[Kept]) -> Answer {
         reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
         return reply;
     }
+    if let Some(fits) = super::fits::answer_fits(text, workshop, kept) {
+        return fits;
+    }
     let line = Line::new(text, workshop);
     reply.assumed.extend(line.mended.iter().cloned());
     let (tokens, unclear) = scan(&line, workshop);

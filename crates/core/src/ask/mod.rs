@@ -10,6 +10,7 @@
 
 mod answer;
 mod finding;
+mod fits;
 mod line;
 mod makes;
 mod place;
@@ -20,5 +21,6 @@ mod token;
 mod vocabulary;
 
 pub use answer::{Answer, View, answer};
+pub use fits::piece;
 pub use line::{LONGEST, Unclear};
 pub use makes::{Kept, Makes};

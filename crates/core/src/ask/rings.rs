@@ -6,7 +6,7 @@ use super::said::Said;
 use super::token::{Counted, Question};
 use crate::ring::backwards::RingTarget;
 use crate::ring::supply::Supply;
-use crate::ring::{self, Ends, RingRequest};
+use crate::ring::{self, Ends, RingRequest, Wish};
 use crate::tool::coil::Winding;
 use crate::tool::cutting::{Cutting, Method};
 use crate::tool::mandrel::{Mandrel, Shape};
@@ -80,6 +80,7 @@ impl Said {
             winding: self.winding.as_ref().map_or(Winding::Hand, |given| given.value),
             cutting: self.cutting(),
             ends: Ends::default(),
+            wish: Wish { inside_mm: inside.filter(|_| self.rod.is_none()), supply: None },
         };
         self.contradictions(&request, unit, line, reply);
         self.plan(request, counting, workshop, reply);
@@ -218,6 +219,7 @@ impl Said {
                 Ok(many) => {
                     if counting {
                         request.rings_n = many.rings_n.max(1);
+                        request.wish.supply = Some(supply);
                     }
                     from_supply = Some(many.sentence);
                 }

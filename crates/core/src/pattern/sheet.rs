@@ -9,7 +9,7 @@ use super::figures::temper_like;
 use super::form::Formed;
 use super::step::{Mark, Step};
 use super::{Kind, PatternRequest};
-use crate::drawing::Drawing;
+use crate::drawing::{Drawing, Thumbnail};
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
 use crate::shape::Course;
@@ -122,20 +122,6 @@ pub struct PatternWorked {
     /// Thickness of the wire in its bends, mm.
     pub thickness_mm: f64,
     /// Colour of the bare metal, `#rrggbb`.
-    pub colour: String,
-}
-
-/// A pattern in the library: usual wire, usual dimensions, drawn.
-#[derive(Debug, Clone, PartialEq, Serialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Thumbnail {
-    /// The finished piece from the front.
-    pub drawing: Drawing,
-    /// The cut in a few words: `cut 61.5 mm, mark at 9.0 and 30.8`.
-    pub cut: String,
-    /// Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`.
-    pub wire: String,
-    /// Colour of the bare metal.
     pub colour: String,
 }
 

@@ -4,9 +4,11 @@ pub mod mate;
 
 use serde::{Deserialize, Serialize};
 
+use crate::drawing::Thumbnail;
 use crate::fault::Faults;
 use crate::pattern::{self, PatternRequest};
 use crate::ring::{self, RingRequest};
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, on_ruler, ruler_step_mm};
 use crate::words::sentence;
@@ -80,6 +82,26 @@ impl Piece {
             Self::Rings(request) => ring::sentence::write(request, request.plan().ok().as_ref(), unit),
             Self::Finding(request) => pattern::sentence::write(request, unit),
         })
+    }
+
+    /// The piece as lists show it: a finding from the front, or one ring of a plan.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+    /// assert!(hook.thumbnail(&Workshop::default()).unwrap().cut.starts_with("cut "));
+    /// ```
+    ///
+    /// # Errors
+    /// The faults of the plan or finding.
+    pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
+        match self {
+            Self::Rings(request) => request.thumbnail(workshop),
+            Self::Finding(request) => request.thumbnail(workshop),
+        }
     }
 
     /// What is cut for it: a finding's blanks; of rings one length a coil, tails included.

@@ -2,7 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::{Ends, RingPlan, RingRequest, Winding};
+use super::{Ends, RingPlan, RingRequest, Winding, Wish};
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::coil::{Coil, outline_for};
 use crate::tool::cutting::Cutting;
@@ -101,6 +101,7 @@ impl RingTarget {
             winding: self.winding,
             cutting: self.cutting.clone(),
             ends: self.ends.clone(),
+            wish: Wish::default(),
         }
     }
 

@@ -2,7 +2,8 @@
 
 use super::backwards::RingTarget;
 use super::sentence::{Slot, field_of};
-use super::{RingPlan, RingRequest, Winding};
+use super::supply::Supply;
+use super::{RingPlan, RingRequest, Winding, Wish};
 use crate::fault::{Fault, Faults};
 use crate::reading::{self, Word};
 use crate::tool::cutting::{Blade, Cutting, LEAST_TEETH, Method};
@@ -40,14 +41,15 @@ impl RingRequest {
     /// A fault at the word's field when what was typed cannot be read there, or no rod gives the
     /// ring typed.
     pub fn changed(&self, slot: Slot, change: &Change, workshop: &Workshop) -> Result<Self, Faults> {
-        match change {
+        let changed = match change {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => self.nudged(slot, *steps, workshop),
             Change::Pulled(_) => {
                 let said = "A ring plan has no dimension to pull on its drawing. Type it.";
                 Err(Fault::new(field_of(slot), said).into())
             }
-        }
+        }?;
+        Ok(changed.as_many_as_there_is())
     }
 
     fn typed(&self, slot: Slot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
@@ -55,13 +57,25 @@ impl RingRequest {
         let field = field_of(slot);
         let read = |text: &str| length::read(text, workshop.habits).map_err(|said| Fault::new(field, said));
         match slot {
-            Slot::Rings => changed.rings_n = read_count(text)?,
+            Slot::Rings => match read_count(text) {
+                Ok(rings_n) => {
+                    (changed.rings_n, changed.wish.supply) = (rings_n, None);
+                }
+                // `3 m`: as many as that gives.
+                Err(fault) => match Supply::read(text, workshop.habits) {
+                    Ok(supply) if !text.trim().ends_with(|c: char| c.is_ascii_digit()) => {
+                        supply.makes(self, workshop.habits.unit)?;
+                        changed.wish.supply = Some(supply);
+                    }
+                    _ => return Err(fault.into()),
+                },
+            },
             Slot::Size => {
                 let read = length::read_size(text, workshop.habits);
                 changed.wire.size_mm = read.map_err(|said| Fault::new(field, said))?.mm;
             }
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
-            Slot::Mandrel => changed.mandrel = reading::rod::read(text, workshop)?,
+            Slot::Mandrel => changed.wind_on(reading::rod::read(text, workshop)?),
             Slot::Blade => {
                 let word = text.trim().trim_end_matches("blade").trim();
                 changed.cutting.blade =
@@ -85,12 +99,16 @@ impl RingRequest {
         let mut changed = self.clone();
         let nudge = |mm: f64| length::nudged(mm, steps, workshop.habits.unit);
         match slot {
-            Slot::Rings => changed.rings_n = self.rings_n.saturating_add_signed(steps).max(1),
+            Slot::Rings => {
+                changed.rings_n = self.rings_n.saturating_add_signed(steps).max(1);
+                changed.wish.supply = None;
+            }
             Slot::Size => changed.wire.size_mm = self.wire.size_nudged(steps, workshop.habits),
-            Slot::Mandrel => changed.mandrel = self.next_rod(steps, workshop, nudge),
+            Slot::Mandrel => changed.wind_on(self.next_rod(steps, workshop, nudge)),
             Slot::Inside => {
                 let plan = self.plan()?;
-                return self.giving(nudge(plan.ring_inside_diameter_mm), workshop);
+                return self
+                    .giving(nudge(self.wish.inside_mm.unwrap_or(plan.ring_inside_diameter_mm)), workshop);
             }
             Slot::Temper => changed.wire.temper = next(Temper::ALL, self.wire.temper, steps),
             Slot::Metal => changed.wire.metal = next(Metal::ALL, self.wire.metal, steps),
@@ -131,7 +149,16 @@ impl RingRequest {
         let ideal = (choice.mandrel_diameter_mm * 1e4).round() / 1e4;
         let rod = choice.candidates.into_iter().next().map(|candidate| candidate.mandrel);
         let made = Mandrel { shape: self.mandrel.shape, ..Mandrel::round(ideal) };
-        Ok(Self { mandrel: rod.unwrap_or(made), ..self.clone() })
+        let wish = Wish { inside_mm: Some(inside_mm), ..self.wish };
+        Ok(Self { mandrel: rod.unwrap_or(made), wish, ..self.clone() })
+    }
+
+    /// Takes a rod of one's own choice: what was wished for before is settled by it.
+    fn wind_on(&mut self, rod: Mandrel) {
+        if rod != self.mandrel {
+            self.wish.inside_mm = None;
+        }
+        self.mandrel = rod;
     }
 
     /// The same wire, count and cutting, asked backwards for a ring of this inside, mm.
@@ -170,6 +197,7 @@ impl RingRequest {
         let with = |label: &str, change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();
             change(&mut request);
+            let request = request.as_many_as_there_is();
             let plan = request.plan();
             Choice {
                 label: label.to_owned(),
@@ -211,7 +239,7 @@ impl RingRequest {
                 let unit = workshop.habits.unit;
                 let mut own: Vec<&Mandrel> = workshop.rods.iter().collect();
                 own.sort_by(|a, b| a.shape.cmp(&b.shape).then(a.diameter_mm.total_cmp(&b.diameter_mm)));
-                own.into_iter().map(|rod| with(&rod.shown_in(unit), &|r| r.mandrel = rod.clone())).collect()
+                own.into_iter().map(|rod| with(&rod.shown_in(unit), &|r| r.wind_on(rod.clone()))).collect()
             }
         }
     }

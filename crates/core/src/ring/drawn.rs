@@ -131,6 +131,16 @@ impl RingPlan {
         length + stub
     }
 
+    /// One ring, closed, seen from the front.
+    pub(super) fn ring_alone(&self, request: &RingRequest, coil: &Coil, unit: LengthUnit) -> Drawing {
+        let mut sketch = Sketch::new();
+        let thickness = coil.profile.thickness_mm();
+        let inside = closed(request, coil);
+        sketch.wire(Role::Wire, &outline_path(inside, thickness / 2.0), thickness);
+        cut_line(&mut sketch, inside, thickness, Point::ZERO);
+        sketch.finish(format!("One ring, {} inside.", caliper(self.ring_inside_diameter_mm, unit)))
+    }
+
     fn draw_ring(
         &self,
         sketch: &mut Sketch,
@@ -140,16 +150,12 @@ impl RingPlan {
         unit: LengthUnit,
     ) {
         let thickness = coil.profile.thickness_mm();
-        let taken = request.cutting.taken(request.wire.size_mm);
-        let inside = coil.closed(taken.from_ring_mm).unwrap_or(coil.relaxed);
+        let inside = closed(request, coil);
         let place = Affine::translate(Vec2::new(at.x, at.y));
         sketch.wire(Role::Wire, &(place * outline_path(inside, thickness / 2.0)), thickness);
         sketch.shape(Role::Ghost, &(place * outline_path(coil.relaxed, 0.0)));
         let (top, _) = reach(inside);
-        let mut gap = BezPath::new();
-        gap.move_to(at + Vec2::new(0.0, -top - thickness));
-        gap.line_to(at + Vec2::new(0.0, -top));
-        sketch.wire(Role::Kerf, &gap, 0.04 * thickness);
+        cut_line(sketch, inside, thickness, at);
         let across = self.ring_inside_diameter_mm / 2.0;
         let text = told(self.ring_inside_diameter_mm, unit);
         // A hexagon lies with its flats at top and bottom.
@@ -171,6 +177,21 @@ impl RingPlan {
         let low = edge.y + step / 2.0 + coil.profile.size_mm / 2.0;
         sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart", with_unit(step, unit)));
     }
+}
+
+/// The inside of a ring once its cut is closed.
+fn closed(request: &RingRequest, coil: &Coil) -> Outline {
+    let taken = request.cutting.taken(request.wire.size_mm);
+    coil.closed(taken.from_ring_mm).unwrap_or(coil.relaxed)
+}
+
+/// The closed cut at the top of a ring.
+fn cut_line(sketch: &mut Sketch, inside: Outline, thickness: f64, at: Point) {
+    let (top, _) = reach(inside);
+    let mut gap = BezPath::new();
+    gap.move_to(at + Vec2::new(0.0, -top - thickness));
+    gap.line_to(at + Vec2::new(0.0, -top));
+    sketch.wire(Role::Kerf, &gap, 0.04 * thickness);
 }
 
 /// Half of the height and half of the width an outline's inside reaches, mm.

@@ -11,6 +11,7 @@ pub mod hold;
 pub mod sentence;
 pub mod sheet;
 pub mod supply;
+pub mod wish;
 
 use serde::{Deserialize, Serialize};
 
@@ -27,6 +28,7 @@ use crate::wire::section::Profile;
 use crate::wire::strength;
 use crate::wire::{SIZE_SPREAD, Wire};
 use crate::words::length::both;
+pub use wish::Wish;
 
 /// Most rings one plan may have.
 pub const MOST_RINGS: u32 = 1_000_000;
@@ -82,6 +84,9 @@ pub struct RingRequest {
     /// What is lost at the ends of each coil.
     #[serde(default)]
     pub ends: Ends,
+    /// What was wished for, where the plan can only come near it.
+    #[serde(default, skip_serializing_if = "Wish::is_empty")]
+    pub wish: Wish,
 }
 
 pub(crate) fn hundred() -> u32 {
@@ -187,7 +192,7 @@ impl RingRequest {
     #[must_use]
     pub fn new(wire: Wire, mandrel: Mandrel, rings_n: u32) -> Self {
         let (winding, cutting, ends) = (by_hand(), Cutting::default(), Ends::default());
-        Self { wire, mandrel, rings_n, winding, cutting, ends }
+        Self { wire, mandrel, rings_n, winding, cutting, ends, wish: Wish::default() }
     }
 
     /// Checks everything that can be checked before winding.

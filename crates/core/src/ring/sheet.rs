@@ -5,8 +5,8 @@ use serde::Serialize;
 use super::caution::Caution;
 use super::drawn::Moment;
 use super::{RingPlan, RingRequest};
-use crate::drawing::Drawing;
-use crate::fault::Fault;
+use crate::drawing::{Drawing, Thumbnail};
+use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
 use crate::tool::coil::Coil;
 use crate::tool::cutting::Method;
@@ -127,6 +127,9 @@ pub struct Worked {
     pub plan: RingPlan,
     /// Its figures with their working.
     pub figures: Vec<Figure>,
+    /// What was wished for beside what is given, in a sentence.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub wished: Option<String>,
     /// Its cautions.
     pub cautions: Vec<Caution>,
     /// The coil tight on the rod, and a ring.
@@ -182,6 +185,7 @@ impl RingRequest {
         let unit = workshop.habits.unit;
         Some(Worked {
             figures: plan.figures_by(self, &workshop.hand, unit),
+            wished: self.wished(&plan, unit),
             cautions: plan.cautions(self, unit),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),
@@ -194,6 +198,21 @@ impl RingRequest {
             },
             colour: self.wire.metal.figures().colour.to_owned(),
             plan,
+        })
+    }
+
+    /// One of the rings as lists show it.
+    ///
+    /// # Errors
+    /// As [`RingRequest::plan`].
+    pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
+        let (plan, unit) = (self.plan()?, workshop.habits.unit);
+        let coil = Coil::wind(&self.wire, &self.mandrel)?;
+        Ok(Thumbnail {
+            drawing: plan.ring_alone(self, &coil, unit),
+            cut: format!("pull {}, wind {:.1} turns", of_wire(plan.wire_length_mm, unit), plan.turns_wound),
+            wire: format!("{} {}", self.wire.metal, self.wire.size_shown(unit)),
+            colour: self.wire.metal.figures().colour.to_owned(),
         })
     }
 

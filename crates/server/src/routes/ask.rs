@@ -53,7 +53,7 @@ async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<J
 }
 
 /// Everything kept that can be made, with its name.
-fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
+pub(super) fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
     let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(connection)?;
     let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(connection)?;
     let rings =

@@ -2,13 +2,11 @@
 
 use axum::Json;
 use axum::extract::State as Shared;
-use axum::response::Response;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::shelf_routes;
 use super::read;
-use crate::document::plans::PlanDocument;
 use crate::extract::Path;
 use crate::kept::KeptPattern;
 use crate::problem::Problem;
@@ -21,7 +19,6 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(get_pattern, change_pattern))
         .routes(routes!(archive_pattern))
         .routes(routes!(pattern_revisions))
-        .routes(routes!(all_patterns_json))
 }
 
 shelf_routes! {
@@ -54,13 +51,4 @@ async fn pattern_revisions(
     Path(id): Path<i64>,
 ) -> Result<Json<Vec<Revision<KeptPattern>>>, Problem> {
     read(&state, move |connection| Shelf::Patterns.revisions(connection, id)).await.map(Json)
-}
-
-/// All kept patterns as one JSON document, in the published schema.
-#[utoipa::path(get, path = "/api/patterns/all.json", responses((status = 200, body = PlanDocument)))]
-async fn all_patterns_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
-    let all: Vec<Entry<KeptPattern>> = read(&state, |connection| Shelf::Patterns.all(connection)).await?;
-    let document = PlanDocument::of(vec![], all.into_iter().map(|entry| entry.record).collect());
-    let bytes = super::made(move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
-    Ok(super::file("application/json", "lorimant-patterns.json", bytes))
 }

@@ -6,6 +6,7 @@ mod choosing;
 mod cutting;
 mod entries;
 mod guide;
+mod kept;
 mod kept_patterns;
 mod lots;
 mod patterns;
@@ -41,6 +42,7 @@ pub(crate) fn router() -> OpenApiRouter<State> {
         .routes(routes!(health))
         .merge(ask::router())
         .merge(guide::router())
+        .merge(kept::router())
         .merge(kept_patterns::router())
         .merge(patterns::router())
         .merge(plans::router())

@@ -3,11 +3,10 @@
 use axum::Json;
 use axum::extract::State as Shared;
 use axum::response::Response;
-use lorimant_core::fault::Fault;
 use lorimant_core::pattern::backwards::Target;
 use lorimant_core::pattern::compare::Comparison;
 use lorimant_core::pattern::page::Page;
-use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet, Thumbnail};
+use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet};
 use lorimant_core::pattern::transfer::Transferred;
 use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
 use lorimant_core::piece::Piece;
@@ -19,6 +18,8 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
+use super::ask::kept_pieces;
+use super::read;
 use crate::export::finding::{self, Finding, PatternFormat};
 use crate::extract::{Body, Path, Query};
 use crate::kept::KeptPattern;
@@ -36,7 +37,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(transfer_pattern))
         .routes(routes!(compare_patterns))
         .routes(routes!(mate_pieces))
-        .routes(routes!(draw_thumbnails))
+        .routes(routes!(mate_typed))
         .routes(routes!(take_pattern_away))
 }
 
@@ -233,6 +234,42 @@ struct Pair {
     second: Piece,
 }
 
+/// A piece, and another that is typed.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct WithTyped {
+    /// One.
+    first: Piece,
+    /// The other in words: `6 mm ring of 18 ga`, or what it is kept as.
+    typed: String,
+}
+
+/// What was typed, understood, and whether the two go together.
+#[derive(Serialize, ToSchema)]
+struct Mated {
+    /// The piece that was typed, in a sentence.
+    read: String,
+    /// What had to be assumed.
+    assumed: Vec<String>,
+    /// How the two go together.
+    fits: Vec<Fit>,
+}
+
+/// Whether a piece goes together with one that is typed.
+#[utoipa::path(post, path = "/api/patterns/mate-typed", request_body = WithTyped,
+    responses((status = 200, body = Mated), (status = 422, body = Problem)))]
+async fn mate_typed(
+    Shared(state): Shared<State>,
+    Body(WithTyped { first, typed }): Body<WithTyped>,
+) -> Result<Json<Mated>, Problem> {
+    let kept = read(&state, kept_pieces).await?;
+    let workshop = state.store.workshop();
+    let unit = workshop.habits.unit;
+    let (second, assumed) = lorimant_core::ask::piece(&typed, &workshop, &kept)?;
+    let fits = mate::mate(&first, &second, unit)?;
+    Ok(Json(Mated { read: second.with_count(1).sentence(unit), assumed, fits }))
+}
+
 /// Whether two pieces go into each other and stay there.
 #[utoipa::path(post, path = "/api/patterns/mate", request_body = Pair,
     responses((status = 200, body = Vec<Fit>), (status = 422, body = Problem)))]
@@ -241,33 +278,6 @@ async fn mate_pieces(
     Body(pair): Body<Pair>,
 ) -> Result<Json<Vec<Fit>>, Problem> {
     Ok(Json(mate::mate(&pair.first, &pair.second, state.store.workshop().habits.unit)?))
-}
-
-/// Pieces to draw small.
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-struct Drawn {
-    /// The pieces, at most 200.
-    requests: Vec<PatternRequest>,
-}
-
-/// Most pieces drawn small at once.
-const MOST_DRAWN: usize = 200;
-
-/// Draws pieces as a library shows them; none for one that cannot be made.
-#[utoipa::path(post, path = "/api/patterns/thumbnails", request_body = Drawn,
-    responses((status = 200, body = Vec<Option<Thumbnail>>), (status = 422, body = Problem)))]
-async fn draw_thumbnails(
-    Shared(state): Shared<State>,
-    Body(drawn): Body<Drawn>,
-) -> Result<Json<Vec<Option<Thumbnail>>>, Problem> {
-    let n = drawn.requests.len();
-    if n > MOST_DRAWN {
-        let said = format!("{n} pieces are too many to draw at once. Ask for at most {MOST_DRAWN}.");
-        return Err(Fault::new("requests", said).limit(200.0).into());
-    }
-    let workshop = state.store.workshop();
-    Ok(Json(drawn.requests.iter().map(|request| request.thumbnail(&workshop).ok()).collect()))
 }
 
 /// A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself.

@@ -24,7 +24,6 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(get_plan, change_plan))
         .routes(routes!(archive_plan))
         .routes(routes!(plan_revisions))
-        .routes(routes!(all_plans_json))
         .routes(routes!(all_plans_csv))
         .routes(routes!(import_document))
 }
@@ -66,14 +65,6 @@ async fn all(state: &State) -> Result<Vec<KeptPlan>, Problem> {
         Ok(Shelf::Plans.all(connection)?.into_iter().map(|entry: Entry<KeptPlan>| entry.record).collect())
     })
     .await
-}
-
-/// All kept plans as one JSON document, in the published schema.
-#[utoipa::path(get, path = "/api/plans/all.json", responses((status = 200, body = PlanDocument)))]
-async fn all_plans_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
-    let document = PlanDocument::of(all(&state).await?, vec![]);
-    let name = "attachment; filename=\"lorimant-plans.json\"";
-    Ok(([(header::CONTENT_DISPOSITION, name)], Json(document)).into_response())
 }
 
 /// All kept plans as a table.

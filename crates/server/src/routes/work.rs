@@ -24,6 +24,13 @@ pub(crate) async fn made(
         .map_err(|error| Problem::internal(format!("The file could not be written: {error}.")))
 }
 
+/// Works something out without holding up other requests.
+pub(crate) async fn aside<T: Send + 'static>(
+    work: impl FnOnce() -> T + Send + 'static,
+) -> Result<T, Problem> {
+    tokio::task::spawn_blocking(work).await.map_err(|_| Problem::internal("This could not be worked out."))
+}
+
 type Stored<T> = Result<T, StoreError>;
 
 /// Reads from the file without holding up other requests.

@@ -6,6 +6,7 @@ mod error;
 pub(crate) mod history;
 pub(crate) mod ledger;
 pub(crate) mod picks;
+pub(crate) mod pieces;
 pub(crate) mod rack;
 mod settings;
 pub(crate) mod shelf;

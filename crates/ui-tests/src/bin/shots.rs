@@ -32,13 +32,11 @@ fn main() -> Result<()> {
         maker.open("/patterns/room?kind=open-ear-wire").await?;
         maker.find("[data-dimension=crown_mm]").await?;
         picture(maker, "room").await?;
-        maker.open("/patterns").await?;
-        maker.click("[data-test=own] li:nth-child(3) [data-test=open-pattern]").await?;
+        open_kept(maker, "Ferryman's cloak clasp").await?;
         maker.find("[data-test=kept-as]").await?;
         maker.click("[data-step='3']").await?;
         picture(maker, "room-step").await?;
-        maker.open("/patterns").await?;
-        maker.click("[data-test=own] li:nth-child(5) [data-test=open-pattern]").await?;
+        open_kept(maker, "Water sprites").await?;
         maker.find("[data-test=kept-as]").await?;
         maker.click("[data-test=try]").await?;
         maker.click("[data-test=open-over]").await?;
@@ -85,6 +83,14 @@ fn main() -> Result<()> {
         maker.sees("[data-test=answer]", "2 m makes").await?;
         picture(maker, "ask-phone").await
     })
+}
+
+/// Opens what is kept under a name.
+async fn open_kept(maker: &Maker, name: &str) -> Result<()> {
+    maker.open("/kept").await?;
+    maker.fill("[data-test=find] input", name).await?;
+    maker.until("one piece", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
+    maker.click("[data-test=open-plan]").await
 }
 
 async fn picture(maker: &Maker, name: &str) -> Result<()> {

@@ -1,115 +1,59 @@
 <script setup lang="ts">
-import SaveButton from '../../shared/SaveButton.vue'
-import PaperField from '../../shared/PaperField.vue'
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import {
-  api,
-  data,
-  type KeptPattern,
-  type PatternEntry,
-  type PatternKind,
-  type PatternRequest,
-} from '../../api/client'
-import BringIn from '../../desk/BringIn.vue'
-import RenameDialog from '../../desk/RenameDialog.vue'
+import type { PatternKind, Piece } from '../../api/client'
 import PieceSketch from '../../drawing/PieceSketch.vue'
-import { useShelf } from '../../desk/shelf'
-import MoreMenu from '../../shared/MoreMenu.vue'
+import { useKept } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
-import { usePattern } from '../pattern'
+import PaperField from '../../shared/PaperField.vue'
+import { thumbnailsOf } from '../../shared/thumbnails'
 
-const queries = useQueryClient()
+/** The findings there are to start from, each as it is usually made. What is kept of them stands under Kept. */
 const router = useRouter()
-const pattern = usePattern()
 const find = ref('')
 const finding = refDebounced(find, 140)
 const family = ref<string | null>(null)
 const worn = ref<string | null>(null)
 const metal = ref<string | null>(null)
-const archived = ref(false)
-const renaming = ref<PatternEntry | null>(null)
 
 const { data: kinds, error } = useKinds()
-const { data: own, error: ownError } = useQuery({
-  queryKey: ['patterns', 'own', finding, archived],
-  queryFn: () =>
-    data(
-      api.GET('/api/patterns', {
-        params: { query: { find: finding.value, archived: archived.value, most: 200 } },
-      }),
-    ),
-  placeholderData: (before) => before,
-})
-
-const kindOf = (word: string) => kinds.value?.find((one) => one.kind === word)
-const passes = (kind: PatternKind | undefined, wire: PatternRequest['wire']) =>
-  (!family.value || kind?.family === family.value) &&
-  (!worn.value || kind?.worn === worn.value) &&
-  (!metal.value || wire.metal === metal.value)
+const { data: kept } = useKept()
+const own = computed(() => (kept.value?.entries ?? []).filter(({ piece }) => 'finding' in piece).length)
 
 const ready = computed(() => {
   const words = finding.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (kinds.value ?? []).filter((kind) => {
     const text = `${kind.name} ${kind.plural} ${kind.family_shown} ${kind.page.purpose}`.toLowerCase()
-    return passes(kind, kind.wire) && words.every((word) => text.includes(word))
+    return (
+      (!family.value || kind.family === family.value) &&
+      (!worn.value || kind.worn === worn.value) &&
+      (!metal.value || kind.wire.metal === metal.value) &&
+      words.every((word) => text.includes(word))
+    )
   })
 })
-const kept = computed(() =>
-  (own.value?.entries ?? []).filter(({ record }) => passes(kindOf(record.request.kind), record.request.wire)),
-)
 
 /** The families, places and metals there are among what is shown. */
 const choices = computed(() => {
   const all = kinds.value ?? []
   const unique = (pairs: [string, string][]) =>
     [...new Map(pairs)].map(([value, title]) => ({ value, title }))
-  const metals = [
-    ...all.map((kind) => kind.wire),
-    ...(own.value?.entries ?? []).map((e) => e.record.request.wire),
-  ]
   return {
     families: unique(all.map((kind) => [kind.family, kind.family_shown])),
     worn: unique(all.map((kind) => [kind.worn, kind.worn_shown])),
-    metals: unique(metals.map((wire) => [wire.metal, wire.metal.replaceAll('-', ' ')])),
+    metals: unique(all.map(({ wire }) => [wire.metal, wire.metal.replaceAll('-', ' ')])),
   }
 })
 
-const usual = (kind: PatternKind): PatternRequest => ({ kind: kind.kind, wire: kind.wire })
-const { data: readyDrawn } = useQuery({
+const usual = (kind: PatternKind): Piece => ({ finding: { kind: kind.kind, wire: kind.wire } })
+const { data: drawn } = useQuery({
   queryKey: ['thumbnails', 'ready', kinds],
-  queryFn: () => draw((kinds.value ?? []).map(usual)),
+  queryFn: () => thumbnailsOf((kinds.value ?? []).map(usual)),
   enabled: () => !!kinds.value,
 })
-const { data: keptDrawn } = useQuery({
-  queryKey: ['thumbnails', 'own', own],
-  queryFn: () => draw((own.value?.entries ?? []).map((entry) => entry.record.request)),
-  enabled: () => !!own.value,
-  placeholderData: (before) => before,
-})
-
-async function draw(requests: PatternRequest[]) {
-  const drawn = await data(api.POST('/api/patterns/thumbnails', { body: { requests } }))
-  return new Map(requests.map((request, i) => [JSON.stringify(request), drawn[i]]))
-}
-const sketch = (request: PatternRequest) =>
-  readyDrawn.value?.get(JSON.stringify(request)) ?? keptDrawn.value?.get(JSON.stringify(request))
-
-const refresh = () => queries.invalidateQueries({ queryKey: ['patterns'] })
-
-const { rename, acts } = useShelf<KeptPattern>({
-  add: (body) => data(api.POST('/api/patterns', { body })),
-  replace: ({ id, revision }, body) =>
-    data(api.PUT('/api/patterns/{id}', { params: { path: { id }, query: { revision } }, body })),
-  archive: (id, body) => data(api.POST('/api/patterns/{id}/archive', { params: { path: { id } }, body })),
-  count: (record) => record.request.pieces_n ?? 1,
-  refresh,
-  desk: pattern,
-})
-
-const toRoom = (query: Record<string, string | number>) => router.push({ path: '/patterns/room', query })
+const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind)))
 </script>
 
 <template>
@@ -150,52 +94,14 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
           </option>
         </select>
       </label>
-      <label class="option"
-        ><input v-model="archived" type="checkbox" data-test="show-archived" /> put away</label
-      >
-      <span class="grow" />
-      <BringIn @brought="refresh" />
-      <SaveButton path="/api/patterns/all.json">All as JSON</SaveButton>
+      <router-link v-if="own" class="own" to="/kept" data-test="to-kept">
+        Your own {{ own }} stand under Kept
+      </router-link>
     </div>
-    <p v-if="error || ownError" class="stop" role="alert">{{ (error ?? ownError)?.message }}</p>
-    <p v-else-if="!kinds || !own" class="quiet" role="status">Fetching the patterns…</p>
+    <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+    <p v-else-if="!kinds" class="quiet" role="status">Fetching the patterns…</p>
     <template v-else>
-      <section aria-label="Your own">
-        <h2>{{ archived ? 'Put away' : 'Your own' }}</h2>
-        <p v-if="!kept.length" class="quiet" data-test="no-patterns">
-          <template v-if="archived">Nothing has been put away.</template>
-          <template v-else-if="find || family || worn || metal">None of your own is like that.</template>
-          <template v-else>None yet: open one of those below, change a word, and press Keep.</template>
-        </p>
-        <ul class="grid" data-test="own">
-          <li v-for="entry in kept" :key="entry.id" class="cell">
-            <button
-              type="button"
-              class="plain face"
-              data-test="open-pattern"
-              @click="toRoom({ kept: entry.id })"
-            >
-              <PieceSketch
-                v-if="sketch(entry.record.request)"
-                :drawing="sketch(entry.record.request)!.drawing"
-                :colour="sketch(entry.record.request)!.colour"
-                class="sketch"
-              />
-              <span v-else class="sketch" />
-              <span class="name serif">{{ entry.record.name }}</span>
-              <span class="cut">{{ sketch(entry.record.request)?.cut }}</span>
-              <span class="quiet wire">
-                {{ kindOf(entry.record.request.kind)?.name }},
-                {{ entry.record.request.wire.metal.replaceAll('-', ' ') }}
-                {{ Number(entry.record.request.wire.size_mm.toFixed(2)) }} mm
-              </span>
-            </button>
-            <MoreMenu class="more" :of="entry.record.name" :acts="acts(entry, (row) => (renaming = row))" />
-          </li>
-        </ul>
-      </section>
-      <section v-if="!archived" aria-label="Ready to make">
-        <h2>Ready to make</h2>
+      <section aria-label="Ready to make">
         <p v-if="!ready.length" class="quiet" data-test="none-ready">
           No finding here is like that. Ask for another word, family or wire.
         </p>
@@ -205,24 +111,24 @@ const toRoom = (query: Record<string, string | number>) => router.push({ path: '
               type="button"
               class="plain face"
               :data-kind="kind.kind"
-              @click="toRoom({ kind: kind.kind })"
+              @click="router.push({ path: '/patterns/room', query: { kind: kind.kind } })"
             >
               <PieceSketch
-                v-if="sketch(usual(kind))"
-                :drawing="sketch(usual(kind))!.drawing"
-                :colour="sketch(usual(kind))!.colour"
+                v-if="sketch(kind)"
+                :drawing="sketch(kind)!.drawing"
+                :colour="sketch(kind)!.colour"
                 class="sketch"
+                lying
               />
               <span v-else class="sketch" />
               <span class="name serif">{{ kind.name }}</span>
-              <span class="cut">{{ sketch(usual(kind))?.cut }}</span>
-              <span class="quiet wire"> {{ kind.family_shown }}, {{ sketch(usual(kind))?.wire }} </span>
+              <span class="cut">{{ sketch(kind)?.cut }}</span>
+              <span class="quiet wire">{{ sketch(kind)?.wire }}</span>
             </button>
           </li>
         </ul>
       </section>
     </template>
-    <RenameDialog v-model="renaming" :keep="rename" @renamed="refresh" />
   </div>
 </template>
 
@@ -260,8 +166,8 @@ option {
   background: rgb(var(--v-theme-surface));
 }
 
-.grow {
-  flex: 1;
+.own {
+  margin-left: auto;
 }
 
 section {
@@ -317,11 +223,5 @@ section {
 
 .wire {
   font-size: 0.95rem;
-}
-
-.more {
-  position: absolute;
-  right: 0;
-  top: 6px;
 }
 </style>

@@ -1,50 +1,56 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Fit, type Piece } from '../../api/client'
 import { usePattern } from '../pattern'
+import { useForm } from '../../shared/form'
+import { useKept } from '../../shared/kept'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import PaperField from '../../shared/PaperField.vue'
+import FitList from './FitList.vue'
 
-/** Whether another kept piece goes into this one, and this one into it. */
+/** Whether another piece goes into this one, and this one into it: one that is typed, or one that is kept. */
 const open = defineModel<boolean>({ required: true })
 const pattern = usePattern()
-const chosen = ref<string | null>(null)
+const typed = ref('')
+/** What was typed, as it was understood, and how the two go together. */
+const found = ref<{ read: string; assumed: string[]; fits: Fit[] } | null>(null)
+const chosen = ref<number | null>(null)
 const fits = ref<Fit[]>([])
 const faults = ref<string[]>([])
+const form = useForm()
 
-const { data: patterns } = useQuery({
-  queryKey: ['patterns', 'to-mate'],
-  queryFn: () => data(api.GET('/api/patterns', { params: { query: { most: 200 } } })),
-  enabled: open,
-})
-const { data: plans } = useQuery({
-  queryKey: ['plans', 'to-mate'],
-  queryFn: () => data(api.GET('/api/plans', { params: { query: { most: 200 } } })),
-  enabled: open,
-})
+const { data: kept } = useKept(open)
+const others = computed(() => kept.value?.entries ?? [])
+let latest = 0
 
-const others = computed(() => [
-  ...(plans.value?.entries ?? []).map((entry) => ({
-    key: `ring-${entry.id}`,
-    name: entry.record.name,
-    says: entry.sentence,
-    mate: { rings: entry.record.request } satisfies Piece,
-  })),
-  ...(patterns.value?.entries ?? []).map((entry) => ({
-    key: `pattern-${entry.id}`,
-    name: entry.record.name,
-    says: entry.sentence,
-    mate: { finding: entry.record.request } satisfies Piece,
-  })),
-])
-
-async function check(key: string, second: Piece) {
-  if (!pattern.draft) return
-  chosen.value = key
+const read = useDebounceFn(async () => {
+  const mine = ++latest
+  const [text, request] = [typed.value.trim(), pattern.draft]
+  if (!text || !request) {
+    found.value = null
+    form.faults.value = []
+    return
+  }
   try {
-    fits.value = await data(
-      api.POST('/api/patterns/mate', { body: { first: { finding: pattern.draft }, second } }),
-    )
+    const body = { first: { finding: request }, typed: text }
+    const answer = await data(api.POST('/api/patterns/mate-typed', { body }))
+    if (mine !== latest) return
+    found.value = answer
+    form.faults.value = []
+  } catch (thrown) {
+    if (mine !== latest) return
+    found.value = null
+    form.take(thrown)
+  }
+}, 200)
+
+async function check(id: number, second: Piece) {
+  if (!pattern.draft) return
+  chosen.value = id
+  try {
+    const body = { first: { finding: pattern.draft }, second }
+    fits.value = await data(api.POST('/api/patterns/mate', { body }))
     faults.value = []
   } catch (thrown) {
     fits.value = []
@@ -53,37 +59,50 @@ async function check(key: string, second: Piece) {
 }
 
 watch(open, () => {
+  typed.value = ''
+  found.value = null
   chosen.value = null
   fits.value = []
   faults.value = []
+  form.faults.value = []
 })
 </script>
 
 <template>
   <PaperDialog v-model="open" title="Goes with" :width="620">
-    <p class="quiet">
-      Whether a kept ring or finding goes into this one, with a tenth of a millimetre to spare.
-    </p>
-    <p v-if="!others.length" data-test="no-mates">
-      Nothing is kept to try it with. Plan some rings, or keep another pattern.
-    </p>
+    <p class="quiet">Whether a ring or a finding goes into this one, with a little to spare.</p>
+    <PaperField
+      v-model="typed"
+      name="typed"
+      label="Type a ring"
+      placeholder="6 mm ring of 18 ga"
+      persistent-placeholder
+      autofocus
+      data-test="mate-typed"
+      @update:model-value="read"
+    />
+    <template v-if="found">
+      <p class="read">
+        {{ found.read }} <span class="quiet">{{ found.assumed.join(' ') }}</span>
+      </p>
+      <FitList :fits="found.fits" />
+    </template>
+    <h3 v-if="others.length">Or one that is kept</h3>
     <div class="list">
-      <template v-for="other in others" :key="other.key">
+      <template v-for="other in others" :key="other.id">
         <button
           type="button"
           class="plain menu-line other"
-          :aria-expanded="chosen === other.key"
+          :aria-expanded="chosen === other.id"
           data-test="mate"
-          @click="check(other.key, other.mate)"
+          @click="check(other.id, other.piece)"
         >
-          {{ other.name }} <span class="quiet">{{ other.says }}</span>
+          {{ other.name }} <span class="quiet">{{ other.sentence }}</span>
         </button>
-        <ul v-if="chosen === other.key" class="fits" data-test="fits">
-          <li v-for="fit in fits" :key="fit.sentence" :class="{ watch: !fit.ok }">
-            <b>{{ fit.ok ? 'Goes.' : 'Does not go.' }}</b> {{ fit.sentence }}
-          </li>
-          <li v-for="sentence in faults" :key="sentence" class="stop">{{ sentence }}</li>
-        </ul>
+        <template v-if="chosen === other.id">
+          <FitList :fits="fits" />
+          <p v-for="sentence in faults" :key="sentence" class="stop">{{ sentence }}</p>
+        </template>
       </template>
     </div>
     <v-btn class="mt-3" @click="open = false">Close</v-btn>
@@ -92,7 +111,7 @@ watch(open, () => {
 
 <style scoped>
 .list {
-  max-height: 56vh;
+  max-height: 46vh;
   overflow-y: auto;
 }
 
@@ -102,8 +121,12 @@ watch(open, () => {
   width: 100%;
 }
 
-.fits {
-  margin: 2px 0 10px;
-  padding-left: 28px;
+.read {
+  margin: 10px 0 0;
+}
+
+h3 {
+  font-size: 1.02rem;
+  margin: 14px 0 2px;
 }
 </style>

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data, type PatternRequest } from '../../api/client'
+import { useKept } from '../../shared/kept'
 import { usePattern } from '../pattern'
 import PaperDialog from '../../shared/PaperDialog.vue'
 
@@ -12,15 +13,16 @@ const pattern = usePattern()
 const id = computed(() => pattern.kept?.id ?? 0)
 
 const { data: revisions } = useQuery({
-  queryKey: ['patterns', 'revisions', id, () => pattern.kept?.revision],
+  queryKey: ['kept', 'revisions', id, () => pattern.kept?.revision],
   queryFn: () => data(api.GET('/api/patterns/{id}/revisions', { params: { path: { id: id.value } } })),
   enabled: () => open.value && id.value > 0,
 })
-const { data: others } = useQuery({
-  queryKey: ['patterns', 'to-lay-over'],
-  queryFn: () => data(api.GET('/api/patterns', { params: { query: { most: 200 } } })),
-  enabled: open,
-})
+const { data: kept } = useKept(open)
+const others = computed(() =>
+  (kept.value?.entries ?? []).flatMap((entry) =>
+    'finding' in entry.piece ? [{ ...entry, finding: entry.piece.finding }] : [],
+  ),
+)
 
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
@@ -55,16 +57,16 @@ async function bringBack(request: PatternRequest) {
         </div>
       </template>
       <h3>Kept patterns</h3>
-      <p v-if="!others?.entries.length" class="quiet">None are kept yet.</p>
+      <p v-if="!others.length" class="quiet">None are kept yet.</p>
       <button
-        v-for="entry in others?.entries ?? []"
+        v-for="entry in others"
         :key="entry.id"
         type="button"
         class="plain menu-line"
         data-test="lay-over"
-        @click="lay(`“${entry.record.name}”`, entry.record.request)"
+        @click="lay(`“${entry.name}”`, entry.finding)"
       >
-        {{ entry.record.name }} <span class="quiet">{{ entry.sentence }}</span>
+        {{ entry.name }} <span class="quiet">{{ entry.sentence }}</span>
       </button>
     </div>
     <v-btn class="mt-3" @click="open = false">Close</v-btn>

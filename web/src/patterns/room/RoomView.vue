@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, takeAway, type Figure, type Mark, type PatternWorked } from '../../api/client'
@@ -23,6 +22,7 @@ import StepList from './StepList.vue'
 import TryMenu from './TryMenu.vue'
 import WireDialog from './WireDialog.vue'
 import { useDrag } from './drag'
+import { useKeptRefresh } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
 import { useOver } from './over'
 import { usePattern } from '../pattern'
@@ -31,7 +31,7 @@ import { wordOf } from '../words'
 const pattern = usePattern()
 const settings = useSettings()
 const notice = useNotice()
-const queries = useQueryClient()
+const refreshKept = useKeptRefresh()
 const route = useRoute()
 const router = useRouter()
 const { data: kinds } = useKinds()
@@ -269,8 +269,8 @@ onMounted(() => attempt(open()))
         v-model="keeping"
         :desk="pattern"
         noun="pattern"
-        @kept="queries.invalidateQueries({ queryKey: ['patterns'] })"
-        @undone="((pattern.kept = null), queries.invalidateQueries({ queryKey: ['patterns'] }))"
+        @kept="refreshKept()"
+        @undone="((pattern.kept = null), refreshKept())"
       />
       <FitDialog v-model="fitting" />
       <WireDialog v-model="wiring" />

@@ -13,7 +13,7 @@ export function useOver(pattern: ReturnType<typeof usePattern>) {
     60,
   )
   const { data: compared, error } = useQuery({
-    queryKey: ['patterns', 'compare', here, () => laid.value?.request],
+    queryKey: ['compare', here, () => laid.value?.request],
     queryFn: () => {
       const body = { here: here.value!, there: laid.value!.request }
       return data(api.POST('/api/patterns/compare', { body }))

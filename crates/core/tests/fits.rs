@@ -1,0 +1,62 @@
+//! Whether two pieces go together, asked in words.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+mod common;
+
+use common::usual;
+use lorimant_core::ask::{Kept, View, answer, piece};
+use lorimant_core::piece::Piece;
+use lorimant_core::piece::mate::mate;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::words::length::LengthUnit;
+use rstest::rstest;
+
+fn kept() -> Vec<Kept> {
+    vec![Kept { name: "Reed clasp".into(), piece: Piece::Finding(usual("hook-clasp")) }]
+}
+
+#[rstest]
+#[case("does a 6 mm ring of 1 mm copper go into a hook clasp")]
+#[case("6 mm ring 1 mm wire copper goes with hook clasp?")]
+#[case("Will a 6 mm ring 1 mm wire fit into the hook clasp")]
+#[case("does a 6 mm ring of 1 mm copper go into my reed clasp")]
+#[case("does a 6 mm ring of 1 mm copper go into reed")]
+fn the_line_answers_as_the_two_pieces_do(#[case] line: &str) {
+    let reply = answer(line, &Workshop::default(), &kept());
+    assert!(reply.unclear.is_empty(), "{:?}", reply.unclear);
+    let (ring, _) = piece("6 mm ring of 1 mm copper", &Workshop::default(), &[]).unwrap();
+    let fits = mate(&ring, &Piece::Finding(usual("hook-clasp")), LengthUnit::Mm).unwrap();
+    for fit in &fits {
+        assert!(reply.headline.contains(&fit.sentence), "{} has not {}", reply.headline, fit.sentence);
+    }
+    assert_eq!((reply.opens, reply.pattern.is_some()), (Some(View::Room), true));
+}
+
+#[test]
+fn thick_wire_is_said_not_to_go() {
+    let reply = answer(
+        "does a ring 12 mm inside of 4 mm wire copper go into a hook clasp",
+        &Workshop::default(),
+        &[],
+    );
+    assert!(reply.headline.contains("Does not go."), "{}", reply.headline);
+}
+
+#[rstest]
+#[case("does a wobbly ring go into a hook clasp", "wobbly")]
+#[case("does a 6 mm ring of 1 mm copper go into a teapot", "teapot")]
+fn what_is_no_piece_is_pointed_at_where_it_stands(#[case] line: &str, #[case] word: &str) {
+    let reply = answer(line, &Workshop::default(), &[]);
+    assert!(reply.headline.is_empty() && reply.request.is_none() && reply.pattern.is_none());
+    let unclear = &reply.unclear[0];
+    let pointed: String = line.chars().skip(unclear.from).take(unclear.to - unclear.from).collect();
+    assert!(pointed.contains(word), "{pointed}");
+}
+
+#[test]
+fn a_ring_that_is_typed_without_its_metal_is_read_and_said_so() {
+    let (ring, assumed) = piece("6 mm ring 18 ga", &Workshop::default(), &[]).unwrap();
+    assert!((ring.wire().size_mm - 1.0237).abs() < 1e-3 && !assumed.is_empty());
+    let faults = piece("6 mm", &Workshop::default(), &[]).unwrap_err();
+    assert_eq!(faults.0[0].field, "typed");
+}

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { useRouter } from 'vue-router'
+import { api, data, type KeptPiece, type PatternRequest, type RingRequest } from '../api/client'
+import { useNotice } from '../shared/notice'
+import { useOpen } from '../shared/form'
+import { recordOf } from '../shared/kept'
+import PaperDialog from '../shared/PaperDialog.vue'
+import { usePattern } from '../patterns/pattern'
+import { usePlan } from '../rings/plan'
+
+/** A kept piece as it stood at each revision; an earlier one is laid on its desk, to be kept over the last. */
+const kept = defineModel<KeptPiece | null>({ required: true })
+const open = useOpen(kept)
+const plan = usePlan()
+const pattern = usePattern()
+const router = useRouter()
+const notice = useNotice()
+
+interface Revision {
+  revision: number
+  made_at: string
+  sentence: string
+  name: string
+  request: RingRequest | PatternRequest
+}
+
+const { data: revisions } = useQuery({
+  queryKey: ['kept', 'revisions', () => kept.value?.id, () => kept.value?.revision],
+  queryFn: async (): Promise<Revision[]> => {
+    const params = { path: { id: kept.value!.id } }
+    const found =
+      'rings' in kept.value!.piece
+        ? await data(api.GET('/api/plans/{id}/revisions', { params }))
+        : await data(api.GET('/api/patterns/{id}/revisions', { params }))
+    return found.map(({ record, ...one }) => ({ ...one, name: record.name, request: record.request }))
+  },
+  enabled: open,
+})
+
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+async function lay({ revision, request }: Revision) {
+  const now = kept.value!
+  try {
+    if ('rings' in now.piece) {
+      await plan.openKept(recordOf(now, now.piece.rings))
+      if (revision !== now.revision) await plan.set(request as RingRequest)
+      await router.push('/rings')
+    } else {
+      await pattern.openKept(recordOf(now, now.piece.finding))
+      if (revision !== now.revision) await pattern.set(request as PatternRequest)
+      await router.push('/patterns/room')
+    }
+    kept.value = null
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+</script>
+
+<template>
+  <PaperDialog v-model="open" title="Revisions" :name="`Revisions of ${kept?.name ?? ''}`" :width="680">
+    <p class="quiet">
+      “{{ kept?.name }}” as it was. An earlier one is laid on its desk; it goes over the last one only when
+      you press Keep.
+    </p>
+    <ol class="list" data-test="revision-list">
+      <li v-for="one in revisions ?? []" :key="one.revision" class="one" data-test="revision">
+        <div>
+          <b>{{ when(one.made_at) }}</b>
+          <span v-if="one.revision === kept?.revision" class="quiet"> as it stands</span>
+          <span v-if="one.name !== kept?.name" class="quiet"> called “{{ one.name }}”</span>
+          <p>{{ one.sentence }}</p>
+        </div>
+        <v-btn
+          size="small"
+          :aria-label="`Open revision ${one.revision} of ${kept?.name}`"
+          data-test="open-revision"
+          @click="lay(one)"
+        >
+          Open
+        </v-btn>
+      </li>
+    </ol>
+    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+  </PaperDialog>
+</template>
+
+<style scoped>
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 56vh;
+  overflow-y: auto;
+}
+
+.one {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 16px;
+  padding: 8px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.one p {
+  margin: 0;
+}
+</style>
