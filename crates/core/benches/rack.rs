@@ -21,6 +21,7 @@ fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
             id: format!("d{i}"),
             length_mm: (20.0 + 90.0 * chance(i + 1)).round(),
             n: blanks / lengths,
+            pair: i % 3 == 0,
         })
         .collect();
     let wanted: f64 = demand.iter().map(|d| d.length_mm * f64::from(d.n)).sum();

@@ -23,6 +23,7 @@ fn request(stock: &[(f64, StockKind)], demand: &[(f64, u32)], losses: [f64; 3]) 
         id: format!("d{i}"),
         length_mm: *length_mm,
         n: *n,
+        pair: false,
     });
     CutRequest { stock: stock.collect(), demand: demand.collect(), trim_mm, kerf_mm, shortest_useful_mm }
 }
@@ -362,4 +363,62 @@ fn what_was_cut_comes_off_the_picks() {
     assert_eq!(left(&[cut("hooks", 10)]), [7, 1]);
     assert_eq!(left(&[cut("hooks", 9), cut("pins", 1)]), [8, 0], "half a pair is still to be made");
     assert_eq!(left(&[cut("hooks", 24)]), [0, 1]);
+}
+
+/// How many pairs come from two pieces of stock, counted from the cuts.
+fn split(request: &CutRequest, plan: &CutPlan) -> usize {
+    let halves = |id: &str| {
+        let of = plan
+            .stock
+            .iter()
+            .map(|cut| cut.cuts.iter().filter(|one| one.demand == id).map(|one| one.n).sum());
+        of.filter(|n: &u32| n % 2 == 1).count()
+    };
+    request.demand.iter().filter(|demand| demand.pair).map(|demand| halves(&demand.id) / 2).sum()
+}
+
+#[test]
+fn the_two_of_a_pair_come_from_one_lot_where_they_can() {
+    let rest = |mm| (mm, StockKind::Offcut);
+    // One of each fits each rest as well as two of one: as pairs they stay together.
+    let mut pairs = request(&[rest(82.0), rest(82.0)], &[(40.0, 2), (41.0, 2)], [0.0, 0.0, 5.0]);
+    pairs.demand.iter_mut().for_each(|demand| demand.pair = true);
+    let plan = solved(&pairs);
+    assert!(plan.short.is_empty());
+    assert_eq!((split(&pairs, &plan), plan.split_pairs_n), (0, 0));
+    // Rests that hold one each cannot give a pair from one, and it is said.
+    let mut apart = request(&[rest(45.0), rest(45.0)], &[(40.0, 2)], [0.0, 0.0, 5.0]);
+    apart.demand[0].pair = true;
+    let plan = solved(&apart);
+    assert_eq!((split(&apart, &plan), plan.split_pairs_n), (1, 1));
+    assert!(plan.sentence.contains("One pair has its two from different lots"), "{}", plan.sentence);
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(120))]
+
+    /// Keeping pairs together never makes less, never takes more off whole stock, and never splits more of them.
+    #[test]
+    fn pairs_are_kept_together_at_no_cost(
+        lengths in proptest::collection::vec((30.0..400.0f64, proptest::bool::ANY), 2..8),
+        blanks in proptest::collection::vec((15.0..60.0f64, 1..6u32), 1..4),
+    ) {
+        let kind = |whole| if whole { StockKind::Spool } else { StockKind::Offcut };
+        let stock: Vec<_> = lengths.iter().map(|(mm, whole)| (*mm, kind(*whole))).collect();
+        let demand: Vec<_> = blanks.iter().map(|(mm, pairs)| (*mm, 2 * pairs)).collect();
+        let plain = request(&stock, &demand, [0.5, 0.1, 20.0]);
+        let mut paired = plain.clone();
+        paired.demand.iter_mut().for_each(|demand| demand.pair = true);
+        let (before, after) = (solved(&plain), solved(&paired));
+        is_valid(&paired, &after)?;
+        let short = |plan: &CutPlan| plan.short.iter().map(|short| short.length_mm).sum::<f64>();
+        let whole = |plan: &CutPlan| {
+            let of = plan.stock.iter().filter(|cut| cut.kind != StockKind::Offcut);
+            of.map(|cut| cut.length_mm - cut.offcut_mm).sum::<f64>()
+        };
+        prop_assert!(short(&after) <= short(&before) + 1e-6);
+        prop_assert!(whole(&after) <= whole(&before) + 1e-6);
+        prop_assert!(split(&paired, &after) <= split(&paired, &before));
+        prop_assert_eq!(split(&paired, &after), after.split_pairs_n);
+    }
 }

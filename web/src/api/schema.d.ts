@@ -2285,6 +2285,8 @@ export interface components {
             sentence: string;
             /** @description What is short, by demand; empty where everything is made. */
             short: components["schemas"]["Short"][];
+            /** @description Pairs whose two come from two pieces of stock, because no other way was found. */
+            split_pairs_n?: number;
             /** @description What is cut from each piece of stock that is touched, in bench order. */
             stock: components["schemas"]["StockCut"][];
             /**
@@ -2371,6 +2373,8 @@ export interface components {
              * @description How many.
              */
             n: number;
+            /** @description Whether they go in pairs, whose two are cut from one piece of stock where that can be. */
+            pair?: boolean;
         };
         /** @description A dimension: the distance between two points, drawn beside it. */
         Dimension: {

@@ -49,7 +49,7 @@ impl RingRequest {
                 Err(Fault::new(field_of(slot), said).into())
             }
         }?;
-        Ok(changed.as_many_as_there_is())
+        Ok(changed.recounted())
     }
 
     fn typed(&self, slot: Slot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
@@ -197,7 +197,7 @@ impl RingRequest {
         let with = |label: &str, change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();
             change(&mut request);
-            let request = request.as_many_as_there_is();
+            let request = request.recounted();
             let plan = request.plan();
             Choice {
                 label: label.to_owned(),

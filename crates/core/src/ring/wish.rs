@@ -30,7 +30,7 @@ impl Wish {
 impl RingRequest {
     /// With as many rings as the wire wished for gives, where it gives any: whatever else of the plan was changed.
     #[must_use]
-    pub(super) fn as_many_as_there_is(self) -> Self {
+    pub(super) fn recounted(self) -> Self {
         let many = self.wish.supply.and_then(|supply| supply.makes(&self, LengthUnit::Mm).ok());
         match many.map(|many| many.rings_n) {
             Some(rings_n @ 1..) => Self { rings_n, ..self },

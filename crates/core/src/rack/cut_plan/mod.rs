@@ -3,11 +3,13 @@
 //! A [`CutRequest`] is what is wanted and what there is; [`CutRequest::solve`] gives a [`CutPlan`]. The
 //! aim, in this order: make everything, or as much of it by length as can be; take as little as can be off
 //! whole stock, since wire from rests costs nothing more; leave little of the rests unused; leave few rests.
+//! The two of a pair come from one piece of stock where that costs none of the first two ([`pairs`]).
 //! A rest's trim is no reason to open a spool. Small cases are solved exactly ([`exact`]), others by
 //! filling each piece of stock as a bounded knapsack ([`fill`]) in many orders ([`search`]).
 
 mod exact;
 mod fill;
+mod pairs;
 pub mod picked;
 mod score;
 mod search;
@@ -43,6 +45,9 @@ pub struct Demand {
     pub length_mm: f64,
     /// How many.
     pub n: u32,
+    /// Whether they go in pairs, whose two are cut from one piece of stock where that can be.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub pair: bool,
 }
 
 /// What is wanted, what there is, and what cutting takes.
@@ -133,6 +138,9 @@ pub struct CutPlan {
     pub gap: f64,
     /// Whether no better plan exists.
     pub optimal: bool,
+    /// Pairs whose two come from two pieces of stock, because no other way was found.
+    #[serde(default)]
+    pub split_pairs_n: usize,
     /// What it comes to.
     pub sentence: String,
     /// What to mind while cutting; the maker of the tool comes first.
@@ -267,7 +275,7 @@ impl CutRequest {
     /// let spool = Stock { id: "spool".to_owned(), length_mm: 5000.0, kind: StockKind::Spool };
     /// let request = CutRequest {
     ///     stock: vec![spool, rest("rest", 81.0)],
-    ///     demand: vec![Demand { id: "hooks".to_owned(), length_mm: 40.0, n: 2 }],
+    ///     demand: vec![Demand { id: "hooks".to_owned(), length_mm: 40.0, n: 2, pair: true }],
     ///     trim_mm: 0.5,
     ///     kerf_mm: 0.0,
     ///     shortest_useful_mm: 30.0,
@@ -279,10 +287,13 @@ impl CutRequest {
     /// ```
     pub fn solve(&self, unit: LengthUnit, go_on: &dyn Fn(Progress) -> bool) -> Result<CutPlan, Faults> {
         self.check()?;
-        let best = match exact::solve(self) {
+        let mut best = match exact::solve(self) {
             Some(best) => Found { counts: best, optimal: true },
             None => search::solve(self, go_on),
         };
+        let alone = self.score(&best.counts);
+        self.pair_up(&mut best.counts);
+        best.optimal &= !alone.better_than(&self.score(&best.counts));
         Ok(self.plan(&best, unit))
     }
 

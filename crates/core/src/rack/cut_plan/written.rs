@@ -53,10 +53,11 @@ impl CutRequest {
             lower_bound_mm,
             gap,
             optimal,
+            split_pairs_n: self.split_pairs(&found.counts),
             sentence,
             caution,
         };
-        CutPlan { sentence: plan.on_ruler(unit), ..plan }
+        CutPlan { sentence: plan.in_words(unit), ..plan }
     }
 
     /// Blanks and their kerfs, and one trim for each of the fewest pieces of stock that hold them.
@@ -122,7 +123,7 @@ impl CutRequest {
 
 impl CutPlan {
     /// What it comes to, in a sentence, in the unit read first.
-    fn on_ruler(&self, unit: LengthUnit) -> String {
+    fn in_words(&self, unit: LengthUnit) -> String {
         let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
         let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
         let pieces = if self.stock.len() == 1 { "piece" } else { "pieces" };
@@ -137,8 +138,14 @@ impl CutPlan {
             format!("at most {} % more wire than any plan must use", shown((100.0 * self.gap).max(0.01), 2))
         };
         let blanks = if blanks == 1 { "1 blank".to_owned() } else { format!("{blanks} blanks") };
+        let pairs = match self.split_pairs_n {
+            0 => String::new(),
+            1 => " One pair has its two from different lots: keep them apart from the others and match them."
+                .to_owned(),
+            n => format!(" {n} pairs have their two from different lots: match those by measuring."),
+        };
         format!(
-            "{blanks} from {} {pieces}: {made}, {} is scrap; {near}.",
+            "{blanks} from {} {pieces}: {made}, {} is scrap; {near}.{pairs}",
             self.stock.len(),
             on_ruler(self.scrap_mm, unit)
         )
