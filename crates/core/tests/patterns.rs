@@ -13,6 +13,7 @@ use lorimant_core::pattern::{Kind, PatternRequest, Unit};
 use lorimant_core::piece::Piece;
 use lorimant_core::piece::mate::mate;
 use lorimant_core::shape::path::Placed;
+use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::{Jaws, Plier};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
@@ -441,6 +442,24 @@ fn a_survivor_gives_the_recipe_to_match_it() {
     assert!(said.field == "targets[0].mm" && said.limit.is_some(), "{said:?}");
     assert!(start.fitted(&[]).is_err());
     assert!(start.fitted(&[targets[0], targets[0]]).is_err());
+}
+
+/// What gave way is named, and a size that no tool of the workshop bends is refused where a tool gave the one before.
+#[test]
+fn a_fit_names_what_it_changed_and_keeps_to_the_tools_there_are() {
+    let hook = usual("open-ear-wire");
+    let wider = |by: f64| {
+        let mm = hook.measure(Measure::Width).unwrap() + by;
+        hook.fitted_with(&[Target { measure: Measure::Width, mm }], &bench())
+    };
+    // Rods by halves of a millimetre: half a millimetre more is the next rod.
+    let fitted = wider(0.5).unwrap();
+    assert_eq!(fitted.changes, ["crown: 9.5 mm instead of 9 mm"]);
+    let none = Workshop { rods: vec![Mandrel::round(8.5)], ..bench() };
+    let mm = hook.measure(Measure::Width).unwrap() + 4.0;
+    let refused = hook.fitted_with(&[Target { measure: Measure::Width, mm }], &none).unwrap_err();
+    assert_eq!(refused.0[0].field, "targets[0].mm");
+    assert!(refused.0[0].sentence.contains("Nothing you own fits"), "{}", refused.0[0].sentence);
 }
 
 /// Practise in copper, then cut silver: proportions kept, blank recomputed.

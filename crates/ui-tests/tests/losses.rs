@@ -320,6 +320,12 @@ fn a_spool_of_unknown_weight_is_asked_for_before_it_is_booked_as_wire() -> Resul
         maker.click("[data-test=book-weight]").await?;
         // 68 g of 1 mm copper are 9.6 m; what the spool weighs is known from now on.
         maker.sees("[data-test=left]", "9.6").await?;
+        // What is typed is shown at once, and the first press books it.
+        maker.click("[data-test=do-weigh]").await?;
+        maker.fill("[data-test=weight] input", "120 g").await?;
+        maker.sees("[data-test=weighed]", "less 62 g for the spool").await?;
+        maker.click("[data-test=book-weight]").await?;
+        maker.sees("[data-test=left]", "8.2").await?;
         maker.click("[data-test=do-weigh]").await?;
         maker.sees("[data-test=lot-panel]", "(empty: 62.00 g)").await
     })

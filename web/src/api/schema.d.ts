@@ -2927,6 +2927,11 @@ export interface components {
             /** @description What is wanted: a height, a width, a blank. */
             targets: components["schemas"]["Target"][];
         };
+        /** @description A piece that comes out as wanted, and what gave way for it. */
+        FittedSheet: components["schemas"]["PatternSheet"] & {
+            /** @description What gave way, each in words. */
+            changes: string[];
+        };
         /** @description What a drawing covers. */
         Frame: {
             /**
@@ -6901,7 +6906,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PatternSheet"];
+                    "application/json": components["schemas"]["FittedSheet"];
                 };
             };
             422: {

@@ -4,7 +4,10 @@ use kurbo::common::solve_itp;
 use serde::{Deserialize, Serialize};
 
 use super::PatternRequest;
+use super::form::Formed;
+use super::sentence::value_text;
 use crate::fault::{Fault, Faults, Span};
+use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, both};
 use crate::words::words;
 
@@ -31,7 +34,18 @@ pub struct Target {
     pub mm: f64,
 }
 
+/// A piece that comes out as wanted.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Fitted {
+    /// The piece.
+    pub request: PatternRequest,
+    /// What gave way for it: `front: 12.4 mm instead of 11 mm`.
+    pub changes: Vec<String>,
+}
+
 const WANTED: Span = Span { noun: "size wanted", unit: " mm", least: 0.5, most: 2000.0 };
+/// Less than this is no change to a maker, mm.
+const SEEN_MM: f64 = 0.005;
 /// How near a result is taken for met, mm.
 const MET_MM: f64 = 1e-7;
 
@@ -119,6 +133,38 @@ impl PatternRequest {
         }
         let said = "These sizes pull against each other and cannot all be met. Leave one of them out.";
         Err(Fault::new("targets", said).into())
+    }
+
+    /// The same with this workshop's tools: what gave way is named, and what none of its tools gives is refused.
+    ///
+    /// # Errors
+    /// As [`PatternRequest::fitted`]; and a fault at `targets[i].mm` where the dimension that gave way for it is bent
+    /// round a size that no tool of the workshop gives.
+    pub fn fitted_with(&self, targets: &[Target], workshop: &Workshop) -> Result<Fitted, Faults> {
+        let fitted = self.fitted(targets)?;
+        let (before, after) = (self.form()?, fitted.form_with(workshop)?);
+        let inside = |formed: &Formed, i: usize| formed.design.segments.get(i)?.course.tightest_mm();
+        let moved = |i: usize| match (inside(&before, i), inside(&after, i)) {
+            (Some(old), Some(new)) => (new - old).abs() >= SEEN_MM,
+            (old, new) => old.is_some() != new.is_some(),
+        };
+        let unfit = after.tools(workshop).into_iter().enumerate().filter(|(i, _)| moved(*i));
+        let misfit = unfit.filter_map(|(_, bent)| bent?.place.misfit).next();
+        // A workshop that lists no tools yet is not held to them.
+        let tools = !workshop.rods.is_empty() || !workshop.pliers.is_empty();
+        if let Some(misfit) = misfit.filter(|_| tools) {
+            let i = targets.len() - 1;
+            return Err(Fault::new(format!("targets[{i}].mm"), misfit).into());
+        }
+        let unit = workshop.habits.unit;
+        let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
+            let (old, new) = (self.value(parameter.name), fitted.value(parameter.name));
+            let said = |value| value_text(parameter, value, unit);
+            // Less than a hundredth of a millimetre is no change to a maker.
+            ((new - old).abs() >= 0.005)
+                .then(|| format!("{}: {} instead of {}", parameter.label, said(new), said(old)))
+        });
+        Ok(Fitted { changes: changes.collect(), request: fitted })
     }
 
     fn with(&self, name: &str, value: f64) -> Self {

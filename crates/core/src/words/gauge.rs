@@ -174,7 +174,7 @@ pub fn table(system: GaugeSystem) -> Vec<GaugeRow> {
 /// use lorimant_core::words::gauge::{GaugeSystem, nearest_told};
 ///
 /// assert_eq!(nearest_told(GaugeSystem::Awg, 1.0237), "18 AWG");
-/// assert_eq!(nearest_told(GaugeSystem::Awg, 1.0), "nearest 18 AWG (1.024 mm)");
+/// assert_eq!(nearest_told(GaugeSystem::Awg, 1.0), "nearest 18 AWG (1.024 mm, 2.4 % thicker)");
 /// ```
 pub fn nearest_told(system: GaugeSystem, mm: f64) -> String {
     let near = Gauge::nearest(system, mm);
@@ -189,6 +189,9 @@ pub fn nearest_told(system: GaugeSystem, mm: f64) -> String {
     } else if beyond && near.number == *numbers.end() {
         format!("thinner than {near}")
     } else {
-        format!("nearest {near} ({size:.3} mm)")
+        // Gauges go by steps of the ratio, so nearness is one too.
+        let share = 100.0 * (size / mm - 1.0).abs();
+        let way = if size > mm { "thicker" } else { "thinner" };
+        format!("nearest {near} ({size:.3} mm, {share:.1} % {way})")
     }
 }

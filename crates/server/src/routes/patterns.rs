@@ -3,7 +3,7 @@
 use axum::Json;
 use axum::extract::State as Shared;
 use axum::response::Response;
-use lorimant_core::pattern::backwards::Target;
+use lorimant_core::pattern::backwards::{Fitted, Target};
 use lorimant_core::pattern::compare::Comparison;
 use lorimant_core::pattern::page::Page;
 use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet};
@@ -174,14 +174,26 @@ struct FitWish {
     targets: Vec<Target>,
 }
 
+/// A piece that comes out as wanted, and what gave way for it.
+#[derive(Serialize, ToSchema)]
+struct FittedSheet {
+    /// The piece.
+    #[serde(flatten)]
+    sheet: PatternSheet,
+    /// What gave way, each in words.
+    changes: Vec<String>,
+}
+
 /// Solves the free dimensions of a pattern so that it comes out as wanted.
 #[utoipa::path(post, path = "/api/patterns/fit", request_body = FitWish,
-    responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
+    responses((status = 200, body = FittedSheet), (status = 422, body = Problem)))]
 async fn fit_pattern(
     Shared(state): Shared<State>,
     Body(wish): Body<FitWish>,
-) -> Result<Json<PatternSheet>, Problem> {
-    Ok(Json(wish.request.fitted(&wish.targets)?.sheet(&state.store.workshop())))
+) -> Result<Json<FittedSheet>, Problem> {
+    let workshop = state.store.workshop();
+    let Fitted { request, changes } = wish.request.fitted_with(&wish.targets, &workshop)?;
+    Ok(Json(FittedSheet { sheet: request.sheet(&workshop), changes }))
 }
 
 /// A pattern and another wire.

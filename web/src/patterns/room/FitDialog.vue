@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, data, faultsOf, type Target } from '../../api/client'
+import { useNotice } from '../../shared/notice'
 import { usePattern } from '../pattern'
 import { readFields, refused, useForm } from '../../shared/form'
 import PaperDialog from '../../shared/PaperDialog.vue'
@@ -16,6 +17,7 @@ const measures = [
   { key: 'blank', label: 'Or: a blank of', now: () => pattern.worked?.form.blank_exact_mm },
 ] as const
 const texts = ref<Record<string, string>>({})
+const notice = useNotice()
 const { faults, attempt } = useForm()
 const { across } = useAmounts()
 const busy = ref(false)
@@ -42,6 +44,12 @@ async function fit() {
     })
     await pattern.set(sheet.request)
     open.value = false
+    notice.say(
+      sheet.changes.length
+        ? `Fitted. ${sheet.changes.join('; ')}.`
+        : 'It comes out so already: nothing changed.',
+      async () => pattern.undo(),
+    )
   })
   busy.value = false
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { api, data, type LedgerLine, type Stocked, type Weighed } from '../../api/client'
 import { readFields, useForm, useOpen } from '../../shared/form'
@@ -41,9 +42,12 @@ const simulated = ref(true)
 
 watch(opened, () => start(null))
 
+/** The weight behind which Enter was pressed last. */
+let entered = ''
 const panel = useTemplateRef<HTMLElement>('panel')
 
 function start(what: Doing | null) {
+  entered = ''
   // What was typed into goes away; the keys stay with the panel, so that Escape closes it.
   if (doing.value && !what) void nextTick(() => panel.value?.focus())
   doing.value = what
@@ -91,13 +95,29 @@ async function onTheScale() {
 const look = () =>
   attempt(async () => {
     weighed.value = null
+    if (!texts.value.weight?.trim()) return
     const body = await onTheScale()
-    weighed.value = (await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))).weighed
+    const found = (await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))).weighed
+    // Typed on meanwhile: a later look is on its way.
+    if (body.typed === texts.value.weight) weighed.value = found
   })
+/** What is typed is looked at at once, so that it is the shown that the first press books. */
+const lookSoon = useDebounceFn(look, 220)
+function typedOn() {
+  weighed.value = null
+  void lookSoon()
+}
+
+/** A scale that acts as a keyboard ends its line with Enter: the first Enter behind a weight only looks. */
+function onEnter() {
+  const text = texts.value.weight ?? ''
+  if (entered === text && weighed.value) return bookWeight()
+  entered = text
+  return look()
+}
 
 const bookWeight = () =>
   attempt(async () => {
-    // A scale that acts as a keyboard ends its line with Enter: that only looks.
     if (!weighed.value) return look()
     const body = { ...(await onTheScale()), book: true }
     const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
@@ -204,8 +224,8 @@ function edit() {
               placeholder="182.31 g"
               autofocus
               data-test="weight"
-              @update:model-value="weighed = null"
-              @change="look"
+              @update:model-value="typedOn"
+              @keydown.enter.prevent="onEnter"
             />
             <PaperField
               v-if="wantsTare"
@@ -215,8 +235,7 @@ function edit() {
               hint="0 if the wire lies there without it; it is noted on the lot"
               figures
               data-test="weigh-tare"
-              @update:model-value="weighed = null"
-              @change="look"
+              @update:model-value="typedOn"
             />
             <v-btn data-test="read-scale" @click="readScale(simulated)">
               {{ simulated ? 'Lay it on and read' : 'Read the scale' }}
