@@ -106,8 +106,11 @@ fn what_is_no_length_gets_a_sentence(#[case] text: &str) {
 
 #[test]
 fn a_size_is_written_in_mm_inches_and_both_gauges() {
-    assert_eq!(written(1.0), "1 mm = 0.0394 in, nearest 18 AWG (1.024 mm, 2.4 % thicker), nearest 19 SWG (1.016 mm, 1.6 % thicker)");
-    assert_eq!(written(1.2192), "1.219 mm = 0.048 in, nearest 16 AWG (1.291 mm) = 18 SWG");
+    assert_eq!(
+        written(1.0),
+        "1 mm = 0.0394 in, nearest 18 AWG (1.024 mm, 2.4 % thicker), nearest 19 SWG (1.016 mm, 1.6 % thicker)"
+    );
+    assert_eq!(written(1.2192), "1.219 mm = 0.048 in, nearest 16 AWG (1.291 mm, 5.9 % thicker) = 18 SWG");
 }
 
 proptest! {

@@ -137,7 +137,7 @@ fn a_rod_is_taken_from_the_line_and_the_coil_let_go() -> Result<()> {
         maker
             .until("the drawing of the coil let go", || async {
                 let label = maker.find("[data-test=drawing]").await?.attr("aria-label").await?;
-                Ok(label.is_some_and(|label| label.contains("let go")))
+                Ok(label.is_some_and(|label| label.contains("sprung open")))
             })
             .await?;
         maker.press("]").await?;

@@ -3471,6 +3471,8 @@ export interface components {
             at_mm: number;
             /** @description Which forming step makes it, from 1; 1 is cutting. */
             forming_n: number;
+            /** @description Whether it starts so near the end that it is rolled with the end level with the jaw, and needs no mark. */
+            from_end: boolean;
             /**
              * Format: double
              * @description Inside that is left, mm; none for what is not bent.
@@ -5115,6 +5117,8 @@ export interface components {
              * @description Load at which it opens as made, N; none for a piece of which no load is given.
              */
             holds_n?: number | null;
+            /** @description The two in words: `6.6 N (670 g)`. */
+            holds_shown?: string[] | null;
             /**
              * Format: double
              * @description Mass of that, g.

@@ -8,7 +8,7 @@ import { useWords } from '../shared/words'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
-/** What a gram of each metal is reckoned at, the currency and the hour rate; typed, or from the feed. */
+/** What a gram of each metal is reckoned at, the currency and the hour rate; typed, or from a price list. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
 const settings = useSettings()
@@ -81,7 +81,7 @@ async function keep() {
     </div>
     <h2 class="mt-4">A gram of metal</h2>
     <p class="quiet">For what scrap is worth, and what the wire of a piece costs where no lot says.</p>
-    <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">Fill in from the feed</v-btn>
+    <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">Fill in from the price list</v-btn>
     <p v-if="source" class="quiet">{{ source }}</p>
     <div class="prices">
       <PaperField

@@ -24,7 +24,7 @@ const notice = useNotice()
 const refreshKept = useKeptRefresh()
 const moments = [
   { key: 'wound', test: 'wound', says: 'on the rod' },
-  { key: 'released', test: 'released', says: 'let go' },
+  { key: 'released', test: 'released', says: 'sprung open' },
   { key: 'tempers', test: 'tempers', says: 'by temper' },
 ] as const
 const moment = ref<(typeof moments)[number]['key']>('wound')

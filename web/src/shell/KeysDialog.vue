@@ -12,7 +12,7 @@ const keys = [
   ['↑ ↓', 'On a word: nudge it by 0.1 mm or 1/64 in, one gauge, one piece, or the next choice'],
   ['Enter', 'On a word: open what it could be'],
   ['letters, digits', 'On a word: type in its place'],
-  ['[ ]', 'Rings: coil on the rod, let go, plot by temper. Patterns: a forming step back and on'],
+  ['[ ]', 'Rings: coil on the rod, sprung open, plot by temper. Patterns: a forming step back and on'],
   ['Enter', 'On a dimension of a drawing: type its length'],
   ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan or pattern'],
   ['Ctrl S', 'Keep the plan or pattern'],

@@ -12,6 +12,7 @@ use super::token::{Counted, Meaning, Question, length_alone};
 use super::vocabulary;
 use crate::fault::Fault;
 use crate::pattern::sentence;
+use crate::pattern::sheet::measured;
 use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
@@ -115,11 +116,8 @@ impl Said {
             Ok(formed) => {
                 let blank = formed.blank(unit);
                 let n = request.blanks_n();
-                let marks: Vec<String> = formed
-                    .marks(&blank, &formed.tools(workshop))
-                    .iter()
-                    .map(|mark| on_ruler(mark.at_mm, unit))
-                    .collect();
+                let marks = formed.marks(&blank, &formed.tools(workshop));
+                let marks: Vec<String> = measured(&marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {
                     _ if self.asks(Question::WhichWire) => {
@@ -149,9 +147,13 @@ impl Said {
                         }
                     },
                     None => format!(
-                        "{name}: cut {n} of {}, mark at {}; {} of wire.",
+                        "{name}: cut {n} of {}, {}; {} of wire.",
                         blank.line(unit),
-                        marks.join(", "),
+                        if marks.is_empty() {
+                            "rolled from the end".to_owned()
+                        } else {
+                            format!("mark at {}", marks.join(", "))
+                        },
                         of_wire(f64::from(n) * blank.cut_mm, unit)
                     ),
                 };

@@ -6,6 +6,7 @@ use crate::reading::{self, Word};
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
+use crate::wire::strength::load_told;
 use crate::words::length::{self, LengthUnit, on_ruler};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
@@ -275,7 +276,8 @@ fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
         Ok(formed) => {
             let blank = formed.blank(workshop.habits.unit);
             let used = (0..formed.design.segments.len()).map(|i| formed.strain_used(i)).fold(0.0, f64::max);
-            let gives = formed.weakest(0.0).map_or(String::new(), |(_, n)| format!(", gives at {n:.1} N"));
+            let gives =
+                formed.weakest(0.0).map_or(String::new(), |(_, n)| format!(", gives at {}", load_told(n)));
             let blank = on_ruler(blank.cut_mm, workshop.habits.unit);
             (true, format!("blank {blank}{gives}, uses {:.0} % of its stretch", 100.0 * used))
         }

@@ -7,6 +7,7 @@ use serde::Serialize;
 use super::Unit;
 use super::form::Formed;
 use super::former::{Lies, StepKind};
+use super::instruction::the;
 use super::place::{Bent, With};
 use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
 use crate::shape::Course;
@@ -90,7 +91,7 @@ impl Formed<'_> {
             }
         }
         self.draw_wire(&path, Side::Front, &mut sketch, steps > 0);
-        let what = last.map_or("cut to length".to_owned(), |step| format!("after the {}", step.what));
+        let what = last.map_or("cut to length".to_owned(), |step| format!("after {}", the(step.what)));
         sketch.finish(format!("The {}, {what}.", self.request.kind.0.name))
     }
 

@@ -135,7 +135,7 @@ impl Formed<'_> {
             };
             figures.push(
                 figure("opens", Question::WillItHold, &format!("{} gives at about", name(bend)), format!("{newtons:.1}"), "N")
-                    .more(format!("{grams:.0} gf"))
+                    .more(format!("{grams:.0} g of pull"))
                     .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as bent, not a rating.")
                     .formula("F = σ·Z / arm", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {arm:.3} mm = {newtons:.2} N"))
                     .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 15 % from the metal, ± 3 % from the wire's size.", COLLAPSE),
@@ -150,6 +150,7 @@ impl Formed<'_> {
                     format!("{newtons:.1}"),
                     "N",
                 )
+                .more(format!("{:.0} g of pull", newtons / GRAVITY * 1000.0))
                 .says(
                     "The same after tumbling in steel shot, which hardens about as much as a strain of 0.08.",
                 )

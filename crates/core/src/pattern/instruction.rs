@@ -9,7 +9,7 @@ use crate::shape::{Course, Segment};
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 
 /// Bends that start this near the end are rolled with the end level with the jaw, mm.
-const LEVEL_MM: f64 = 0.25;
+pub(super) const LEVEL_MM: f64 = 0.25;
 
 /// A place on the blank as an instruction says it.
 fn place(at_mm: f64, unit: LengthUnit) -> String {
@@ -20,6 +20,11 @@ fn place(at_mm: f64, unit: LengthUnit) -> String {
 fn turned(turns: f64) -> String {
     let text = shown(turns, 1);
     if text == "1" { "1 turn".to_owned() } else { format!("{text} turns") }
+}
+
+/// What is formed, with its article: `the loop`, `both curls`.
+pub(super) fn the(what: &str) -> String {
+    if what.starts_with("both ") { what.to_owned() } else { format!("the {what}") }
 }
 
 /// A tool in its place as words: `the fine jaw, 6.4 mm from the tip`.
@@ -103,8 +108,7 @@ impl<'a> Telling<'a> {
     }
 
     fn the(&self) -> String {
-        let what = self.step.what;
-        if what.starts_with("both ") { what.to_owned() } else { format!("the {what}") }
+        the(self.step.what)
     }
 
     /// Where on the blank: `at 12.5 mm`, `at 12.5 mm and at 40 mm`.
@@ -177,7 +181,7 @@ impl<'a> Telling<'a> {
         {
             return format!(
                 "Wind {wound} on the taper, from where it is {} across to where it is {}, each turn against the last. \
-                 Let go: {left} left, mouths of {} and {}.",
+                 Let it spring open: {left} left, mouths of {} and {}.",
                 caliper(narrow, self.unit),
                 caliper(wide, self.unit),
                 caliper(small_mm, self.unit),
@@ -186,7 +190,7 @@ impl<'a> Telling<'a> {
         }
         let inside = self.main.first().and_then(|mark| mark.inside_mm).unwrap_or(0.0);
         format!(
-            "Wind {wound} {}, close together. Let go: {left} left, {} inside.",
+            "Wind {wound} {}, close together. Let it spring open: {left} left, {} inside.",
             self.with(),
             caliper(inside, self.unit)
         )

@@ -261,12 +261,12 @@ impl PatternRequest {
         let unit = workshop.habits.unit;
         let blank = formed.blank(unit);
         let tools = formed.tools(workshop);
-        let marks: Vec<String> =
-            formed.marks(&blank, &tools).iter().map(|mark| mark_told(mark.at_mm, unit)).collect();
-        let marks = if marks.len() > 4 {
-            format!("{} marks", marks.len())
-        } else {
-            format!("mark at {}", marks.join(", "))
+        let marks = formed.marks(&blank, &tools);
+        let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark.at_mm, unit)).collect();
+        let marks = match marks.len() {
+            0 => "rolled from the end".to_owned(),
+            n @ 5.. => format!("{n} marks"),
+            _ => format!("mark at {}", marks.join(", ")),
         };
         let mut drawing = formed.drawn(Side::Front, unit).drawing;
         drawing.dimensions.clear();
@@ -287,6 +287,11 @@ impl Kind {
     pub fn usually(self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
         PatternRequest::usual(self).thumbnail(workshop)
     }
+}
+
+/// The marks that are measured off: what is rolled from the very end needs none.
+pub fn measured(marks: &[Mark]) -> impl Iterator<Item = &Mark> {
+    marks.iter().filter(|mark| !mark.from_end)
 }
 
 /// Where a mark stands, in the few signs of a tile or a strip.

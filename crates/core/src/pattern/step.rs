@@ -5,7 +5,7 @@ use serde::Serialize;
 use super::blank::Blank;
 use super::form::Formed;
 use super::former::StepKind;
-use super::instruction::Telling;
+use super::instruction::{LEVEL_MM, Telling};
 use super::place::Bent;
 use crate::tool::cutting::CAUTION;
 use crate::words::gauge::MM_PER_INCH;
@@ -41,6 +41,8 @@ pub struct Step {
 pub struct Mark {
     /// From the left flush end, mm.
     pub at_mm: f64,
+    /// Whether it starts so near the end that it is rolled with the end level with the jaw, and needs no mark.
+    pub from_end: bool,
     /// Where the stretch ends, mm.
     pub to_mm: f64,
     /// What it makes.
@@ -116,6 +118,7 @@ impl Formed<'_> {
             }
             marks.push(Mark {
                 at_mm: *from,
+                from_end: *from < LEVEL_MM,
                 to_mm: *to,
                 what: segment.what,
                 segment_n: i,

@@ -6,6 +6,7 @@ use super::{PatternRequest, Unit};
 use crate::fault::Faults;
 use crate::wire::Wire;
 use crate::wire::strength;
+use crate::wire::strength::load_told;
 use crate::words::length::{LengthUnit, on_ruler, shown};
 
 /// A pattern in another wire, and what is different about it.
@@ -86,7 +87,7 @@ impl PatternRequest {
             ));
         }
         if let (Some((_, a)), Some((_, b))) = (before.weakest(0.0), after.weakest(0.0)) {
-            differences.push(format!("It gives at about {} N instead of {}.", shown(b, 1), shown(a, 1)));
+            differences.push(format!("It gives at about {} instead of {}.", load_told(b), load_told(a)));
         }
         let (a, b) = (strength::hand_effort(&self.wire), strength::hand_effort(wire));
         differences.push(format!("A bend takes {} times the effort.", shown(b / a, 2)));

@@ -11,7 +11,7 @@ use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
-use crate::wire::strength::CRACK_STRAIN;
+use crate::wire::strength::{CRACK_STRAIN, load_told};
 use crate::words::length::{self, LengthUnit, caliper};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
@@ -256,9 +256,14 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
         Slot::Temper | Slot::Metal => {
             let cracks = if plan.strain_used > CRACK_STRAIN { ": expect cracks" } else { "" };
             let used = 100.0 * plan.strain_used;
-            format!("{ring}, opens at {:.1} N, uses {used:.0} % of its stretch{cracks}", plan.opening_force_n)
+            format!(
+                "{ring}, opens at {}, uses {used:.0} % of its stretch{cracks}",
+                load_told(plan.opening_force_n)
+            )
         }
-        Slot::Section => format!("{ring}, {:.1} g, opens at {:.1} N", plan.wire_mass_g, plan.opening_force_n),
+        Slot::Section => {
+            format!("{ring}, {:.1} g of wire, opens at {}", plan.wire_mass_g, load_told(plan.opening_force_n))
+        }
         Slot::Winding => request.winding.caution().text,
         Slot::Cutting => {
             format!(

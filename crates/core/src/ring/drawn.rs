@@ -48,7 +48,7 @@ impl RingPlan {
         self.draw_ring(&mut sketch, request, coil, centre, unit);
         let state = match moment {
             Moment::Wound => "wound tight on",
-            Moment::Released => "let go, standing loose round",
+            Moment::Released => "sprung open, standing loose round",
         };
         sketch.finish(format!(
             "A coil of {:.1} turns {state} the {}, and one ring cut from it, {} inside and {} outside.",

@@ -120,19 +120,19 @@ impl RingPlan {
         let ratio = self.springback_ratio;
         let mut wound =
             figure("turns-wound", question, "turns to wind", format!("{:.1}", self.turns_wound), "")
-                .says("Turns to lay on the rod, so that enough are left after letting go.")
+                .says("Turns to lay on the rod, so that enough are left once it has sprung open.")
                 .formula(
                     "turns left · R1/R0",
                     format!("{:.2} / {ratio:.4} = {:.2}", self.turns_relaxed, self.turns_wound),
                 )
-                .assumes("The coil is let go completely.", spread_of_turns(self), VOCE);
+                .assumes("The coil springs open completely.", spread_of_turns(self), VOCE);
         if self.coils_n > 1 {
             let per_coil = self.turns_wound / f64::from(self.coils_n);
             wound = wound.more(format!("{per_coil:.1} a coil"));
         }
         let ends = request.ends.ragged_turns;
         let relaxed =
-            figure("turns-relaxed", question, "left after letting go", format!("{:.1}", self.turns_relaxed), "")
+            figure("turns-relaxed", question, "left once sprung open", format!("{:.1}", self.turns_relaxed), "")
                 .says("Turns left when the coil has sprung: one per ring, more where slivers are trimmed, and the ragged ends.")
                 .formula(
                     "rings · turns per ring + coils · ragged",
@@ -195,7 +195,7 @@ impl RingPlan {
             "mm",
         )
         .ruler(self.coil_inside_diameter_mm)
-        .says("Inside of the coil once let go. The bend relaxes by the moment that held it, divided by the wire's stiffness.")
+        .says("Inside of the coil once it has sprung open. The bend relaxes by the moment that held it, divided by the wire's stiffness.")
         .formula(
             "1/R1 = 1/R0 − M/(E·I)",
             spring_numbers(request, &bending, ratio),
@@ -301,7 +301,7 @@ impl RingPlan {
         let moment = force * arm;
         let grams = force / GRAVITY * 1000.0;
         let hold = figure("opening-force", question, "opens at about", force_shown(force), "N")
-            .more(format!("{} gf", shown(grams, 0)))
+            .more(format!("{} g of pull", shown(grams, 0)))
             .says(if request.mandrel.shape.sides().is_some() {
                 "Pull that opens a closed, unsoldered ring with its gap at the side. It gives at a flat, which is as hard as \
                  the wire was sold."

@@ -14,6 +14,17 @@ const LEAST_LEFT: f64 = 0.06;
 /// Standard gravity, m/s²: newtons in a kilogram-force.
 pub const GRAVITY: f64 = 9.806_65;
 
+/// A load as a maker feels it: newtons, and the weight whose pull that is: `6.6 N (670 g)`.
+///
+/// ```
+/// use lorimant_core::wire::strength::load_told;
+///
+/// assert_eq!(load_told(6.56), "6.6 N (669 g)");
+/// ```
+pub fn load_told(newtons: f64) -> String {
+    format!("{newtons:.1} N ({:.0} g)", newtons / GRAVITY * 1000.0)
+}
+
 /// Strain that two hours of tumbling in steel shot put into the wire. Trade experience, an estimate.
 pub const TUMBLED: f64 = 0.08;
 /// Strain that a mallet all over puts into it. Trade experience, an estimate.

@@ -1,7 +1,7 @@
 //! The pattern card: a finding on one page, its drawing and its blank at true size, with bars to check
 //! the printer by; and the label for its bag.
 
-use lorimant_core::pattern::sheet::mark_told;
+use lorimant_core::pattern::sheet::{mark_told, measured};
 use lorimant_core::pattern::step::Mark;
 use lorimant_core::words::length::{LengthUnit, on_ruler};
 
@@ -196,7 +196,7 @@ fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
         .marks
         .iter()
         .find_map(|mark| Some(format!("{} {} from the tip", mark.tool, on_ruler(mark.jaw_mm?, unit))));
-    let marks: Vec<String> = form.marks.iter().map(|mark| on_ruler(mark.at_mm, unit)).collect();
+    let marks: Vec<String> = measured(&form.marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
     vec![
         ("wire", of.pattern.request.wire.shown(unit)),
         ("pattern", of.pattern.request.kind.0.name.to_owned()),

@@ -40,7 +40,7 @@ const zones = computed(() => {
   return props.form.marks.map((mark) => {
     const from = x(mark.at_mm)
     const to = Math.max(x(mark.to_mm), from + 3)
-    const number = marked(mark.at_mm)
+    const number = mark.from_end ? 'end' : marked(mark.at_mm)
     const needs = number.length * 8 + mark.what.length * 7.2 + 14
     const right = from + needs > full.value
     const starts = right ? from - needs : from
@@ -72,7 +72,13 @@ const sum = computed(() => {
   return `${parts.join(' + ')} = ${across(blank.value.exact_mm)}, cut ${marked(blank.value.cut_mm)} ${acrossUnit.value}`
 })
 const said = computed(() =>
-  props.form.marks.map((mark) => `${mark.what} at ${marked(mark.at_mm)} ${acrossUnit.value}`).join(', '),
+  props.form.marks
+    .map((mark) =>
+      mark.from_end
+        ? `${mark.what} from the end`
+        : `${mark.what} at ${marked(mark.at_mm)} ${acrossUnit.value}`,
+    )
+    .join(', '),
 )
 </script>
 

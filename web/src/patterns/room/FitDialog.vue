@@ -56,7 +56,7 @@ async function fit() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Come out as" does="Solve" test="fit" :busy="busy" @submit="fit">
+  <PaperDialog v-model="open" title="Fit it to a size" does="Fit it" test="fit" :busy="busy" @submit="fit">
     <p class="quiet">
       Say what you want to hold; the free lengths are solved for it. To match the survivor of a pair, put its
       wire and loop into the sentence first, then its height and width here.

@@ -40,7 +40,11 @@ const kind = computed(() => kinds.value?.find((one) => one.kind === pattern.draf
 const form = computed(() => pattern.worked?.form)
 const last = computed(() => (form.value?.steps.length ?? 1) - 1)
 const at = ref(0)
-const views = (['front', 'side', 'about'] as const).map((key) => ({ key, says: key, test: `show-${key}` }))
+const views = (['front', 'side', 'about'] as const).map((key) => ({
+  key,
+  says: key === 'about' ? 'what to know' : key,
+  test: `show-${key}`,
+}))
 const shown = ref<(typeof views)[number]['key']>('front')
 const trueSize = ref(false)
 const keeping = ref(false)

@@ -63,10 +63,9 @@ function toggle(one: WireCandidate) {
     : [...set.value, key(one)].slice(-4)
 }
 const percent = (share: number) => `${Math.round(100 * share)} %`
-const newtons = (load: number | null | undefined) => `${load?.toFixed(1)} N`
 const loads = [
-  { label: 'Opens at, as made', of: (one: WireCandidate) => newtons(one.holds_n) },
-  { label: 'after the barrel', of: (one: WireCandidate) => newtons(one.holds_hardened_n) },
+  { label: 'Opens at, as made', of: (one: WireCandidate) => one.holds_shown?.[0] ?? '' },
+  { label: 'after the barrel', of: (one: WireCandidate) => one.holds_shown?.[1] ?? '' },
 ]
 const others: { label: string; of: (one: WireCandidate) => string }[] = [
   { label: 'Effort (20 AWG soft copper is 1)', of: (one) => one.effort.toFixed(1) },

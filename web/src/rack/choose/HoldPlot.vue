@@ -11,9 +11,7 @@ const look = usePlotLook()
 const described = computed(
   () =>
     `Hold against effort. ${props.candidates
-      .map(
-        (one, i) => `${i + 1}, ${one.shown}: ${one.holds_n?.toFixed(1)} N, effort ${one.effort.toFixed(1)}`,
-      )
+      .map((one, i) => `${i + 1}, ${one.shown}: ${one.holds_shown?.[0]}, effort ${one.effort.toFixed(1)}`)
       .join('; ')}.`,
 )
 
@@ -30,7 +28,7 @@ const option = computed(() => {
         `${at.name}: holds ${at.value[1]!.toFixed(1)} N, effort ${at.value[0]!.toFixed(1)}`,
     },
     xAxis: { ...axis, name: 'effort of a bend', nameGap: 26 },
-    yAxis: { ...axis, name: 'opens at, N', nameGap: 32 },
+    yAxis: { ...axis, name: 'opens at, N (1 N is a pull of 102 g)', nameGap: 32 },
     series: [
       ...props.candidates.map((one) => ({
         type: 'line',

@@ -27,7 +27,7 @@ const { faults, elsewhere, attempt } = useForm()
 const fields = computed(() => [
   { key: 'pieces_n', label: 'How many are made', unit: '' },
   { key: 'wire_mm', label: 'Wire of one, as cut', unit: '' },
-  { key: 'loss_share', label: 'Lost besides: rests, trials', unit: '%' },
+  { key: 'loss_share', label: 'Lost besides: scrap, trials', unit: '%' },
   {
     key: 'wire_price',
     label: byFoot.value ? 'A foot of the wire' : 'A metre of the wire',

@@ -85,7 +85,7 @@ const drop = (row: PickedRow) =>
             <p class="quiet">{{ row.blanks }}</p>
           </div>
           <v-btn size="small" :aria-label="`Take off: ${row.what}`" data-test="drop-pick" @click="drop(row)">
-            Off
+            Take off
           </v-btn>
         </li>
       </ul>

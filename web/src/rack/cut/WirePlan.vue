@@ -153,7 +153,7 @@ async function takeFile(file: string) {
           data-test="losses"
           @click="setting = !setting"
         >
-          trims and rests
+          trims and offcuts
         </button>
         <button type="button" class="plain act" data-test="plan-pdf" @click="takeFile('cut-plan.pdf')">
           PDF
@@ -183,7 +183,7 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.shortest_useful_mm"
         name="shortest_useful_mm"
-        label="Shortest rest worth keeping"
+        label="Shortest offcut worth keeping"
         figures
         @change="solve"
       />

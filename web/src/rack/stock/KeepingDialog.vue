@@ -13,7 +13,7 @@ import PaperField from '../../shared/PaperField.vue'
 const wire = defineModel<Wire | null>({ required: true })
 const refresh = useRackRefresh()
 const notice = useNotice()
-const { currency } = useAmounts()
+const { currency, across } = useAmounts()
 const texts = ref<Record<string, string>>({})
 const { faults, attempt } = useForm()
 const { show, long, exact } = useShownLengths()
@@ -55,15 +55,15 @@ const keep = () =>
     const { entry, undo } = await data(api.PUT('/api/keepings', { body }))
     wire.value = null
     await refresh()
-    notice.did(`Noted how ${entry.name} is kept.`, undo, refresh)
+    notice.did(`Noted when to buy ${entry.name} again.`, undo, refresh)
   })
 </script>
 
 <template>
   <PaperDialog
     v-model="open"
-    title="How this wire is kept"
-    name="How a wire is kept"
+    title="When to buy this wire again"
+    name="When to buy a wire again"
     :width="460"
     does="Keep"
     test="keep-keeping"
@@ -94,8 +94,8 @@ const keep = () =>
     <PaperField
       v-model="texts.shortest_useful_mm"
       name="shortest_useful_mm"
-      label="Shortest rest worth keeping"
-      :hint="`Shorter ends go to scrap. Left empty: ${how?.usual_shortest_mm ?? ''} mm.`"
+      label="Shortest offcut worth keeping"
+      :hint="`Shorter ends go to scrap. Left empty: ${how ? across(how.usual_shortest_mm) : ''}.`"
     />
     <PaperField v-model="texts.source" name="source" label="Bought from" maxlength="120" />
   </PaperDialog>

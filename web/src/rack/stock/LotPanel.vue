@@ -53,7 +53,7 @@ function start(what: Doing | null) {
   doing.value = what
   faults.value = []
   weighed.value = null
-  texts.value = { amount: '', note: '', weight: '', name: lot.value ? `${lot.value.name}, rest` : '' }
+  texts.value = { amount: '', note: '', weight: '', name: lot.value ? `${lot.value.name}, offcut` : '' }
 }
 
 const kinds = computed(() => words.value?.movement_kinds ?? [])
@@ -184,7 +184,7 @@ function edit() {
         <div class="acts">
           <v-btn data-test="do-book" @click="start('book')">Book a change</v-btn>
           <v-btn data-test="do-weigh" @click="start('weigh')">Weigh it</v-btn>
-          <v-btn data-test="do-aside" @click="start('aside')">Set a rest aside</v-btn>
+          <v-btn data-test="do-aside" @click="start('aside')">Set an offcut aside</v-btn>
           <v-btn @click="edit">Change</v-btn>
           <v-btn data-test="put-away" @click="putAway">
             {{ lot.archived ? 'Put back' : 'Take off the rack' }}
@@ -259,7 +259,7 @@ function edit() {
               v-model="texts.amount"
               name="amount"
               :also="['length_mm']"
-              label="Length of the rest"
+              label="Length of the offcut"
               placeholder="240 mm"
               autofocus
               data-test="aside-length"

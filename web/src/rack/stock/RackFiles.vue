@@ -65,7 +65,7 @@ async function bringIn() {
 </script>
 
 <template>
-  <PaperMenu says="In and out" test="rack-files">
+  <PaperMenu says="Files" test="rack-files">
     <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
       Bring in a table or JSON
     </button>

@@ -119,7 +119,7 @@ function choose(next: Wire['metal']) {
           data-test="filter-kind"
           @change="page = 0"
         >
-          <option :value="null">spools and rests</option>
+          <option :value="null">spools and offcuts</option>
           <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
             {{ one.shown }}s
           </option>
@@ -164,11 +164,11 @@ function choose(next: Wire['metal']) {
             <button
               type="button"
               class="plain how no-print"
-              :aria-label="`how it is kept: ${group.shown}`"
+              :aria-label="`When to buy again: ${group.shown}`"
               data-test="keeping"
               @click="keeping = group.wire"
             >
-              how it is kept
+              when to buy again
             </button>
           </header>
           <ul>

@@ -110,6 +110,9 @@ pub struct WireCandidate {
     /// The same after two hours in the barrel, N.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds_hardened_n: Option<f64>,
+    /// The two in words: `6.6 N (670 g)`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub holds_shown: Option<[String; 2]>,
     /// Effort of a bend, as a multiple of 20 AWG soft copper.
     pub effort: f64,
     /// Share of the stretch it had left that its tightest bend uses.

@@ -13,7 +13,7 @@ use crate::pattern::check::{PIERCING_MM, piercings_take};
 use crate::rack::stock::scrap::MetalPrice;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Temper};
-use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
 use crate::words::length::{Habits, LengthUnit, caliper, shown};
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
@@ -193,6 +193,7 @@ impl ChooseRequest {
             wire: wire.clone(),
             shown: wire.shown(habits.unit),
             holds_n: duty.bears().then_some(measured.holds_n),
+            holds_shown: duty.bears().then(|| [measured.holds_n, measured.holds_hardened_n].map(load_told)),
             holds_hardened_n: duty.bears().then_some(measured.holds_hardened_n),
             effort: measured.effort,
             strain_used: measured.strain_used,
@@ -244,7 +245,10 @@ impl ChooseRequest {
                 )
             }
             Point::Springback => {
-                format!("Springs back {} % when let go.", shown(100.0 * (1.0 - measured.springback_ratio), 1))
+                format!(
+                    "Springs back {} % once released.",
+                    shown(100.0 * (1.0 - measured.springback_ratio), 1)
+                )
             }
             Point::Temper if miss <= 0.0 => return None,
             Point::Temper => temper_told(wire),
@@ -272,17 +276,16 @@ impl ChooseRequest {
     /// What it holds, against what is asked for.
     fn load_told(&self, miss: f64, measured: &Measured) -> String {
         let holds = format!(
-            "Opens at about {} N ({} gf) as made, {} N after the barrel",
-            shown(measured.holds_n, 1),
-            shown(measured.holds_n / GRAVITY * 1000.0, 0),
-            shown(measured.holds_hardened_n, 1)
+            "Opens at about {} as made, {} after the barrel",
+            load_told(measured.holds_n),
+            load_told(measured.holds_hardened_n)
         );
-        let asked = shown(self.bears_n, 1);
+        let asked = load_told(self.bears_n);
         match (self.bears_n, miss) {
             (n, _) if n <= 0.0 => format!("{holds}."),
-            (_, m) if m <= 0.0 => format!("{holds}: more than the {asked} N asked for."),
-            (_, m) if m <= 0.3 => format!("{holds}: the {asked} N asked for only once it is hardened."),
-            _ => format!("{holds}: less than the {asked} N asked for."),
+            (_, m) if m <= 0.0 => format!("{holds}: more than the {asked} asked for."),
+            (_, m) if m <= 0.3 => format!("{holds}: the {asked} asked for only once it is hardened."),
+            _ => format!("{holds}: less than the {asked} asked for."),
         }
     }
 
@@ -294,9 +297,9 @@ impl ChooseRequest {
             let said = |m: Measured| {
                 let load = if duty.bears() {
                     format!(
-                        " opens at {} N as made and {} N after the barrel,",
-                        shown(m.holds_n, 1),
-                        shown(m.holds_hardened_n, 1)
+                        " opens at {} as made and {} after the barrel,",
+                        load_told(m.holds_n),
+                        load_told(m.holds_hardened_n)
                     )
                 } else {
                     String::new()
@@ -316,9 +319,9 @@ impl ChooseRequest {
                 let wire = Wire { size_mm: gauge.mm(), ..best.clone() };
                 let m = duty.measure(&wire)?;
                 Some(format!(
-                    "{}: opens at {} N, effort {}",
+                    "{}: opens at {}, effort {}",
                     wire.size_shown(habits.unit),
-                    shown(m.holds_n, 1),
+                    load_told(m.holds_n),
                     shown(m.effort, 1)
                 ))
             };

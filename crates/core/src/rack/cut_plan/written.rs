@@ -99,7 +99,7 @@ impl CutRequest {
         let each: Vec<String> = cuts.iter().map(each).collect();
         let rest = if offcut_mm > 0.0 {
             let stays =
-                if piece.kind == StockKind::Spool { "stays on the spool" } else { "is left as a rest" };
+                if piece.kind == StockKind::Spool { "stays on the spool" } else { "is left as an offcut" };
             format!(" {} {stays}.", of_wire(offcut_mm, unit))
         } else {
             String::new()

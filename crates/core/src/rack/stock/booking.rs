@@ -138,7 +138,7 @@ impl Lot {
     pub fn scrap_of(&self, lines: &[Movement]) -> Option<ScrapChange> {
         let scrapped = lines.iter().filter(|line| line.kind == MovementKind::Scrapped);
         let mass_g = self.wire.mass_g(scrapped.map(|line| -line.length_mm).sum());
-        let note = format!("rest of {}", self.name);
+        let note = format!("offcut of {}", self.name);
         let metal = self.wire.metal;
         (mass_g >= LEAST_G).then_some(ScrapChange { metal, cleanliness: Cleanliness::Clean, mass_g, note })
     }
