@@ -13,6 +13,7 @@ use lorimant_core::shape::view::Side;
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
+use rstest::rstest;
 
 /// What the shapes of a drawing cover, stroke widths counted.
 fn covered(drawing: &Drawing) -> Option<Rect> {
@@ -156,4 +157,18 @@ fn inches_first_changes_the_texts_of_a_drawing_and_nothing_else() {
     assert_eq!(mm.shapes, inch.shapes);
     assert!(mm.dimensions.iter().zip(&inch.dimensions).all(|(a, b)| a.figure == b.figure));
     assert!(inch.dimensions.iter().any(|dimension| dimension.text.ends_with(" in")));
+}
+
+/// The turns of a coil join at its sides: nothing that lies in front ends in a cap of its own.
+#[rstest]
+#[case("cone-cap")]
+#[case("coil-cap")]
+fn the_turns_of_a_coil_join_at_its_sides(#[case] kind: &str) {
+    let request = usual(kind);
+    let shapes = request.form().unwrap().drawn(Side::Front, LengthUnit::Mm).drawing.shapes;
+    // Behind lie the backs of the turns, drawn first and with round sides; of the fronts each is drawn over what goes
+    // round its side.
+    let last_back = shapes.iter().rposition(|shape| shape.round_ends).unwrap();
+    let turns = request.value("turns_n");
+    assert!((shapes.len() - 1 - last_back) as f64 >= 3.0 * (turns - 1.5), "{last_back} of {}", shapes.len());
 }

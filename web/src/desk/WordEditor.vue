@@ -29,10 +29,11 @@ const faults = ref<Fault[]>([])
 const choices = shallowRef<Choice<R>[]>([])
 const find = ref('')
 const body = useTemplateRef<HTMLElement>('body')
+const list = useTemplateRef<HTMLElement>('list')
 
-/** Lists can be long: those that contain what is being looked for. */
+/** Lists can be long: those that contain what is being looked for, in the field one types into or in one of their own. */
 const listed = computed(() => {
-  const words = find.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const words = (props.word.hint ? text.value : find.value).toLowerCase().split(/\s+/).filter(Boolean)
   return choices.value.filter((choice) => words.every((word) => choice.label.toLowerCase().includes(word)))
 })
 
@@ -49,6 +50,9 @@ function focusField() {
 async function load() {
   choices.value = await props.desk.choices(props.from, props.slotName)
   await nextTick()
+  // A long list opens at what is chosen.
+  const now = list.value?.querySelector<HTMLElement>('.chosen')
+  if (list.value && now) list.value.scrollTop = now.offsetTop - list.value.offsetTop - 60
   if (body.value?.contains(document.activeElement)) return
   const first = body.value?.querySelector<HTMLElement>('.chosen')
   ;(first ?? body.value?.querySelector('button'))?.focus()
@@ -170,14 +174,17 @@ onMounted(async () => {
       </form>
       <slot :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
       <input
-        v-if="choices.length > 10"
+        v-if="choices.length > 10 && !word.hint"
         v-model="find"
         class="find"
         type="search"
         placeholder="Find among these"
         aria-label="Find among these"
       />
-      <div class="choices">
+      <p v-if="choices.length && !listed.length" class="quiet says">
+        None of these is called so; what is typed is taken as it stands.
+      </p>
+      <div ref="list" class="choices">
         <button
           v-for="choice in listed"
           :key="choice.label"
@@ -245,5 +252,7 @@ onMounted(async () => {
 
 .choices {
   margin-top: 6px;
+  max-height: min(40vh, 360px);
+  overflow: auto;
 }
 </style>

@@ -23,7 +23,7 @@ function inches(ticks: (long: boolean) => Pick<Tick, 'from' | 'to'>) {
   // Sixteenths, eighths or quarters, as there is room.
   const parts = [16, 8, 4, 2, 1].find((n) => (settings.inchMm / n) * props.scale >= 7) ?? 1
   // Quarters have their numbers where they stand wide apart.
-  const named = (settings.inchMm / 4) * props.scale > 60 && parts >= 4 ? parts / 4 : parts
+  const named = (settings.inchMm / 4) * props.scale > 96 && parts >= 4 ? parts / 4 : parts
   return marksEvery(settings.inchMm / parts, (n) => ({
     ...ticks(n % named === 0),
     says: n % named === 0 ? `${quarters((4 * n) / parts)} in` : '',

@@ -30,6 +30,16 @@ watch(near, async () => {
   rows.value?.querySelector('.near')?.scrollIntoView({ block: 'center' })
 })
 
+/** Nothing typed: the table stands at the gauges of the bench. */
+watch([table, rows], async () => {
+  if (near.value) return
+  await nextTick()
+  const first = table.value?.rows.findIndex((row) => row.gauge.number === 10) ?? -1
+  const line = rows.value?.querySelectorAll<HTMLElement>('tbody tr')[first]
+  if (rows.value && line)
+    rows.value.scrollTop = line.offsetTop - (rows.value.querySelector('thead')?.clientHeight ?? 0)
+})
+
 const read = useDebounceFn(async () => {
   wrong.value = ''
   if (!typed.value?.trim()) {

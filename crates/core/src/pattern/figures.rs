@@ -6,7 +6,7 @@ use super::former::StepKind;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::wire::metal::Temper;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
-use crate::words::length::{LengthUnit, caliper, inches, long_length, on_ruler, ruler_step_mm};
+use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
@@ -28,7 +28,7 @@ impl Formed<'_> {
         let step = on_ruler(ruler_step_mm(unit), unit);
         let each = figure("blank", Question::Cut, "each blank", format!("{cut_mm:.1}"), "mm")
             .measured_off(cut_mm)
-            .more(format!("exact {}", caliper(exact_mm, unit)))
+            .more(format!("exact {}", caliper_number(exact_mm, unit)))
             .says(format!("Straight wire to cut for one piece, rounded up to what a ruler reads, {step}."))
             .formula(
                 "developed + 2·(trim + filing) + tails, rounded up",
@@ -49,7 +49,7 @@ impl Formed<'_> {
             .collect();
         let developed = figure("developed", Question::Cut, "in the piece", format!("{developed_mm:.2}"), "mm")
             .ruler(developed_mm)
-            .more(format!("ends {}", caliper(ends, unit)))
+            .more(format!("ends {}", caliper_number(ends, unit)))
             .says("Wire in the finished piece: the length of its middle line, segment by segment.")
             .formula(
                 "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",

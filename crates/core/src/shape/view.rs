@@ -181,6 +181,57 @@ fn crossings(run: &Run, thickness: f64) -> Vec<f64> {
     found
 }
 
+/// How much of a half turn a coil's front is followed round its side, as a share of it.
+const ROUND_THE_SIDE: f64 = 0.22;
+
+/// What is drawn at once, at one depth: stretches of wire, each over those before it, with round ends or flat ones.
+struct Layer {
+    depth: f64,
+    stretches: Vec<(Vec<Cubic>, bool)>,
+}
+
+/// The fronts of coils: runs that lie nearer than those before and behind them, in groups that follow on each other.
+fn fronts(runs: &[Run], thickness: f64) -> Vec<Vec<usize>> {
+    let depths: Vec<f64> = runs.iter().map(Run::depth).collect();
+    let nearer = |i: usize, other: usize| depths[i] > depths[other] + 0.25 * thickness;
+    let front = |i: usize| {
+        let before = i.checked_sub(1);
+        let after = (i + 1 < runs.len()).then_some(i + 1);
+        before.into_iter().chain(after).all(|other| nearer(i, other)) && runs.len() > 1
+    };
+    let mut groups: Vec<Vec<usize>> = vec![];
+    for i in (0..runs.len()).filter(|i| front(*i)) {
+        match groups.last_mut() {
+            Some(group) if group.last() == Some(&(i.wrapping_sub(2))) => group.push(i),
+            _ => groups.push(vec![i]),
+        }
+    }
+    groups
+}
+
+/// The front of a coil. At one side each turn goes behind the next, at the other it comes from behind the last: what
+/// comes round the side is drawn first, then turn after turn, each over what of it goes round the other side.
+fn coil(path: &Path, side: Side, runs: &[Run], group: &[usize]) -> Layer {
+    let span = |i: usize| {
+        let cubics = &runs[i].cubics;
+        let from = cubics.first().map_or(0.0, |cubic| cubic.along.0);
+        let to = cubics.last().map_or(from, |cubic| cubic.along.1);
+        (from, to, ROUND_THE_SIDE * (to - from))
+    };
+    let coming = group.iter().rev().map(|i| {
+        let (from, _, round) = span(*i);
+        (cubics(path, side, from - round, from + 0.2 * round), false)
+    });
+    let going = group.iter().flat_map(|i| {
+        let (from, to, round) = span(*i);
+        let behind = cubics(path, side, to - 0.2 * round, to + round);
+        [(behind, false), (cubics(path, side, from, to), false)]
+    });
+    #[expect(clippy::cast_precision_loss, reason = "a few turns")]
+    let depth = group.iter().map(|i| runs[*i].depth()).sum::<f64>() / group.len() as f64;
+    Layer { depth, stretches: coming.chain(going).collect() }
+}
+
 /// Draws the wire as seen from a side, far parts first, so that each later shape lies over the
 /// earlier ones. Gives the runs' own paths too, segment by segment, for pointing at them.
 pub(crate) fn draw(path: &Path, side: Side, sketch: &mut Sketch) -> Vec<(usize, BezPath)> {
@@ -191,20 +242,26 @@ pub(crate) fn draw(path: &Path, side: Side, sketch: &mut Sketch) -> Vec<(usize, 
     };
     let all = cubics(path, side, 0.0, path.length_mm);
     let parts = parts(&all);
-    let mut runs = runs(all, width);
+    let runs = runs(all, width);
     let longest = runs.iter().map(Run::length).fold(0.0, f64::max);
-    runs.sort_by(|a, b| a.depth().total_cmp(&b.depth()));
-    for run in &runs {
-        // Where a coil turns from front to back its round side shows; the wire's own ends are flat.
-        let whole = run.length() >= longest - 1e-9;
-        if whole {
-            sketch.wire(Role::Wire, &bez(&run.cubics), width);
+    let groups = fronts(&runs, width);
+    let in_front: Vec<usize> = groups.iter().flatten().copied().collect();
+    let mut layers: Vec<Layer> = groups.iter().map(|group| coil(path, side, &runs, group)).collect();
+    for (_, run) in runs.iter().enumerate().filter(|(i, _)| !in_front.contains(i)) {
+        // Where a wire turns from front to back its round side shows; its own ends are flat.
+        let round = run.length() < longest - 1e-9;
+        let over = crossings(run, width)
+            .into_iter()
+            .map(|near| (cubics(path, side, near - 1.15 * width, near + 1.15 * width), false));
+        let stretches = std::iter::once((run.cubics.clone(), round)).chain(over).collect();
+        layers.push(Layer { depth: run.depth(), stretches });
+    }
+    layers.sort_by(|a, b| a.depth.total_cmp(&b.depth));
+    for (stretch, round) in layers.iter().flat_map(|layer| &layer.stretches) {
+        if *round {
+            sketch.round_wire(Role::Wire, &bez(stretch), width);
         } else {
-            sketch.round_wire(Role::Wire, &bez(&run.cubics), width);
-        }
-        for near in crossings(run, width) {
-            let over = cubics(path, side, near - 1.15 * width, near + 1.15 * width);
-            sketch.wire(Role::Wire, &bez(&over), width);
+            sketch.wire(Role::Wire, &bez(stretch), width);
         }
     }
     parts
