@@ -63,7 +63,7 @@ fn root() -> Result<PathBuf> {
 
 fn demo(shell: &Shell, fresh: bool, port: u16) -> Result<()> {
     build_web(shell)?;
-    cmd!(shell, "cargo build --release --package lorimant").run()?;
+    cmd!(shell, "cargo build --profile demo --package lorimant").run()?;
     shell.create_dir("data")?;
     if fresh {
         for file in ["data/demo.lorimant", "data/demo.lorimant-wal", "data/demo.lorimant-shm"] {
@@ -71,7 +71,7 @@ fn demo(shell: &Shell, fresh: bool, port: u16) -> Result<()> {
         }
     }
     let port = port.to_string();
-    cmd!(shell, "target/release/lorimant serve --data data/demo.lorimant --demo --port {port}").run()?;
+    cmd!(shell, "target/demo/lorimant serve --data data/demo.lorimant --demo --port {port}").run()?;
     Ok(())
 }
 

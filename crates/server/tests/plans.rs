@@ -85,6 +85,31 @@ async fn of_many_writers_from_one_revision_exactly_one_wins() {
     assert_eq!(workshop.get(&format!("/api/plans/{id}")).await.json()["revision"], 2);
 }
 
+/// Whoever writes last leaves the workshop as the file has it, however many write at once.
+#[tokio::test]
+async fn many_writers_leave_the_tools_in_use_as_the_file_has_them() {
+    let workshop = Arc::new(Workshop::empty());
+    for round in 0..4 {
+        let writers: Vec<_> = (0..12)
+            .map(|i| {
+                let workshop = workshop.clone();
+                tokio::spawn(async move {
+                    let rod = json!({ "name": format!("rod {round} {i}"), "diameter_mm": 2.0 + 0.25 * f64::from(i) });
+                    workshop.post("/api/rods", &rod).await.status
+                })
+            })
+            .collect();
+        for writer in writers {
+            assert_eq!(writer.await.unwrap(), StatusCode::CREATED);
+        }
+        let kept = workshop.get("/api/rods?most=500").await.json()["total"].as_u64().unwrap();
+        let request =
+            json!({ "wire": { "metal": "copper", "size_mm": 1.0 }, "mandrel": { "diameter_mm": 5.0 } });
+        let sheet = workshop.post("/api/rings/sheet", &request).await.json();
+        assert_eq!(sheet["result"]["rods"].as_array().unwrap().len() as u64, kept);
+    }
+}
+
 #[tokio::test]
 async fn lists_page_and_find_taking_signs_literally() {
     let workshop = Workshop::empty();

@@ -330,3 +330,77 @@ fn a_spool_of_unknown_weight_is_asked_for_before_it_is_booked_as_wire() -> Resul
         maker.sees("[data-test=lot-panel]", "(empty: 62.00 g)").await
     })
 }
+
+#[test]
+fn a_server_that_is_killed_while_a_word_is_edited_loses_nothing() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.click("[data-slot=rings]").await?;
+        maker.fill("[data-test=typed] input", "37").await?;
+        maker.sees(SENTENCE, "37 rings").await?;
+        maker.server.stop().await;
+        maker.fill("[data-test=typed] input", "38").await?;
+        maker.sees("[data-test=editor]", "server").await?;
+        maker.server.kill_and_restart().await?;
+        maker.fill("[data-test=typed] input", "39").await?;
+        maker.sees(SENTENCE, "39 rings").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.gone("[data-test=editor]").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees(SENTENCE, "39 rings").await
+    })
+}
+
+/// The lock is met wherever one is, and what lay on the desk lies there behind it; downloads meet it as well.
+#[test]
+fn a_lock_that_falls_meanwhile_keeps_what_lies_on_the_desk() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        ring_count(maker, "41").await?;
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        lock(maker, "reed and rush").await?;
+        maker.server.kill_and_restart().await?;
+        maker.click("[data-test=take-out]").await?;
+        maker.click("[data-test=take-out-json]").await?;
+        maker.fill("main input[type=password]", "reed and rush").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "41 rings").await
+    })
+}
+
+/// Sets a passphrase on the file that is being served.
+async fn lock(maker: &Maker, passphrase: &str) -> Result<()> {
+    let mut program = std::process::Command::new(lorimant_ui_tests::server::program()?)
+        .args(["passphrase", "--data"])
+        .arg(maker.server.file())
+        .stdin(std::process::Stdio::piped())
+        .stderr(std::process::Stdio::null())
+        .spawn()?;
+    let mut input = program.stdin.take().context("no input")?;
+    std::io::Write::write_all(&mut input, format!("{passphrase}\n").as_bytes())?;
+    drop(input);
+    ensure!(program.wait()?.success(), "the passphrase was not set");
+    Ok(())
+}
+
+/// What was changed in another window is there when one comes back to this one.
+#[test]
+fn tools_and_units_changed_elsewhere_are_followed() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "mm inside").await?;
+        maker
+            .script(
+                "const now = await (await fetch('/api/settings')).json();
+                 await fetch(`/api/settings?revision=${now.revision}`, { method: 'PUT',
+                     headers: { 'content-type': 'application/json' },
+                     body: JSON.stringify({ ...now.settings, unit: 'inch' }) });
+                 document.dispatchEvent(new Event('visibilitychange'))",
+            )
+            .await?;
+        maker.sees(SENTENCE, "in inside").await
+    })
+}

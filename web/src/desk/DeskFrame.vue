@@ -14,6 +14,8 @@ const { desk } = defineProps<{
   files: readonly { file: string; says: string; hint: string }[]
   /** What stands at the right. */
   beside: string
+  /** The figures one needs at the bench: where the others stand below, these stand under the sentence. */
+  bench: readonly { label: string; value: string }[]
 }>()
 const shown = defineModel<V>('shown', { required: true })
 const trueSize = defineModel<boolean>('trueSize', { required: true })
@@ -30,6 +32,12 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
     <div class="table">
       <div class="left">
         <slot name="sentence" />
+        <dl v-if="bench.length" class="bench" aria-label="What the bench needs" data-test="bench">
+          <div v-for="one in bench" :key="one.label">
+            <dt>{{ one.label }}</dt>
+            <dd class="num">{{ one.value }}</dd>
+          </div>
+        </dl>
         <div class="tools no-print">
           <DeskTools
             :sound="desk.sound"
@@ -153,7 +161,30 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
   }
 }
 
+.bench {
+  display: none;
+}
+
 @media (max-width: 900px) {
+  .bench {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 22px;
+    margin: 10px 0 2px;
+  }
+
+  .bench dt {
+    color: rgb(var(--v-theme-quiet));
+    font-size: 0.93rem;
+    line-height: 1.1;
+  }
+
+  .bench dd {
+    margin: 0;
+    font-size: 1.5rem;
+    line-height: 1.15;
+  }
+
   .table {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -91,6 +91,13 @@ async function finish() {
   open.value = faults.value.length > 0
 }
 
+/** One step less or more, for hands without arrow keys: part of the one step of undo the editor is. */
+async function nudge(steps: number) {
+  text.value = done = ''
+  faults.value = []
+  await props.desk.nudge(props.slotName, steps, false)
+}
+
 let escaped = false
 function leave() {
   escaped = true
@@ -159,7 +166,16 @@ onMounted(async () => {
     >
       <p class="title">{{ word.title }}</p>
       <p v-if="word.says" class="quiet says">{{ word.says }}</p>
-      <form v-if="word.hint" @submit.prevent="finish">
+      <form v-if="word.hint" class="by-hand" @submit.prevent="finish">
+        <button
+          type="button"
+          class="plain nudge"
+          :aria-label="`${word.title}: less`"
+          data-test="less"
+          @click="nudge(-1)"
+        >
+          −
+        </button>
         <PaperField
           v-model="text"
           :placeholder="now"
@@ -171,6 +187,15 @@ onMounted(async () => {
           data-test="typed"
           @update:model-value="changeSoon"
         />
+        <button
+          type="button"
+          class="plain nudge"
+          :aria-label="`${word.title}: more`"
+          data-test="more-of-it"
+          @click="nudge(1)"
+        >
+          +
+        </button>
       </form>
       <slot :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
       <input
@@ -217,6 +242,24 @@ onMounted(async () => {
 
 .says {
   margin: 0 0 4px;
+}
+
+.by-hand {
+  display: grid;
+  grid-template-columns: 44px minmax(0, 1fr) 44px;
+  align-items: start;
+  gap: 4px;
+}
+
+.nudge {
+  height: 44px;
+  font-size: 1.5rem;
+  text-align: center;
+  color: rgb(var(--v-theme-primary));
+}
+
+.nudge:hover {
+  background: rgb(var(--v-theme-background));
 }
 
 .choice {

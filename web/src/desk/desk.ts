@@ -209,7 +209,7 @@ export function desk<
   const forget = () => void ++asked
 
   /** Nudges one word by so many steps. Quick presses queue up, so that none is lost. */
-  function nudge(slot: string, steps: number): Promise<void> {
+  function nudge(slot: string, steps: number, remembered = true): Promise<void> {
     nudging = nudging.then(async () => {
       const request = draft.value
       if (!request) return
@@ -217,7 +217,7 @@ export function desk<
       try {
         const next = await calls.change(request, slot, { nudge: steps })
         if (mine !== asked) return
-        remember(request)
+        if (remembered) remember(request)
         show(next)
       } catch (thrown) {
         faults.value = faultsOf(thrown)
@@ -304,7 +304,7 @@ export interface Desk<R> {
   set(request: R, remembered?: boolean): Promise<void>
   type(slot: string, text: string, from: R): Promise<Fault[]>
   forget(): void
-  nudge(slot: string, steps: number): Promise<void>
+  nudge(slot: string, steps: number, remembered?: boolean): Promise<void>
   remember(request?: R | null): void
   undo(): Promise<void>
   redo(): Promise<void>

@@ -66,7 +66,25 @@ function textOf(dimension: Dimension, [x1, y1]: readonly number[], [x2, y2]: rea
     : { x: (x1! + x2!) / 2, y: y1! - 8, 'text-anchor': 'middle' as const }
 }
 
-const dimensions = computed(() =>
+/** How wide a text is drawn, near enough to keep two apart. */
+const CHARACTER = 7.3
+const LINE = 15
+function apart<T extends { text: string; standing: ReturnType<typeof textOf> }>(labels: T[]): T[] {
+  const boxes: { left: number; right: number; y: number }[] = []
+  for (const { text, standing } of labels) {
+    const wide = text.length * CHARACTER
+    const left = standing.x - { start: 0, middle: wide / 2, end: wide }[standing['text-anchor']]
+    const meets = (y: number) =>
+      boxes.some((box) => left < box.right && box.left < left + wide && Math.abs(box.y - y) < LINE)
+    // Downward, since most labels that meet stand under the piece.
+    while (meets(standing.y) && standing.y < height.value - 4) standing.y += 3
+    boxes.push({ left, right: left + wide, y: standing.y })
+  }
+  return labels
+}
+
+const dimensions = computed(() => apart(laid.value))
+const laid = computed(() =>
   props.drawing.dimensions.map((dimension) => {
     const [from, to] = [put(dimension.from), put(dimension.to)]
     const length = Math.hypot(to[0] - from[0], to[1] - from[1])

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Figure } from '../api/client'
-import { useSettings } from '../shared/settings'
+import { useWritten } from './written'
 
 const props = defineProps<{
   figures: Figure[]
@@ -11,7 +11,6 @@ const props = defineProps<{
   lead?: boolean
 }>()
 
-const settings = useSettings()
 const opened = ref<string | null>(null)
 
 const titles: Record<Figure['question'], string> = {
@@ -31,13 +30,7 @@ const groups = computed(() =>
     .filter((group) => group.figures.length),
 )
 
-/** Value and unit in the unit the workshop reads first; the other stands below. */
-function written(figure: Figure) {
-  const metric = { value: figure.value, unit: figure.unit }
-  if (settings.settings.unit !== 'inch' || !figure.inch) return { ...metric, other: figure.inch }
-  const [, value, unit] = /^(.*) ([a-z]+)$/.exec(figure.inch) ?? []
-  return { value: value ?? figure.inch, unit: unit ?? '', other: `${metric.value} ${metric.unit}` }
-}
+const { written } = useWritten()
 
 /** What stands small beside the value: the other unit, or a remark. */
 const beside = (figure: Figure) => [figure.more, written(figure).other].filter(Boolean).join(' · ')

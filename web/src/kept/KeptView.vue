@@ -138,7 +138,7 @@ async function open(entry: KeptPiece) {
       <span class="grow" />
       <BringIn @brought="refresh" />
       <PaperMenu says="Take out" test="take-out">
-        <SaveButton path="/api/kept/all.json" line>All as JSON</SaveButton>
+        <SaveButton path="/api/kept/all.json" line data-test="take-out-json">All as JSON</SaveButton>
         <SaveButton path="/api/plans/all.csv" line>The rings as CSV</SaveButton>
       </PaperMenu>
     </div>

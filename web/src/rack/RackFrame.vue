@@ -13,6 +13,9 @@ const questions = [
 
 <template>
   <div class="page rack">
+    <h1 class="visually-hidden">
+      {{ questions.find((one) => one.path === route.path)?.name ?? 'The rack' }}
+    </h1>
     <nav class="questions no-print" aria-label="The rack">
       <router-link
         v-for="one in questions"

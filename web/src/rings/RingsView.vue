@@ -4,6 +4,7 @@ import { takeAway, type Phrase, type PlacedRod, type Slot } from '../api/client'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
+import { useWritten } from '../figures/written'
 import { useNotice } from '../shared/notice'
 import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
@@ -22,6 +23,10 @@ const plan = usePlan()
 const settings = useSettings()
 const notice = useNotice()
 const refreshKept = useKeptRefresh()
+const { atTheBench } = useWritten()
+const bench = computed(() =>
+  atTheBench(plan.worked?.figures ?? [], ['ring-inside', 'turns-wound', 'wire-length']),
+)
 const moments = [
   { key: 'wound', test: 'wound', says: 'on the rod' },
   { key: 'released', test: 'released', says: 'sprung open' },
@@ -118,6 +123,7 @@ onMounted(() => attempt(plan.open()))
     :views="moments"
     :files="files"
     beside="Figures"
+    :bench="bench"
     @keep="keeping = true"
     @take="take"
   >

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { nextTick, watch } from 'vue'
+import { nextTick, ref, watch } from 'vue'
 import { useFormAround } from './form'
 
 /**
  * The one sheet that is laid over a view. It says what it is, gives the focus back to what opened it, and where it
  * does something it is a form: Enter does it, and what is wrong with none of its fields stands at its foot.
  */
-defineProps<{
+const props = defineProps<{
   /** What stands at its head. */
   title?: string
   /** What it is called for those who cannot see it; its title if left out. */
@@ -26,10 +26,21 @@ const emit = defineEmits<{ submit: [] }>()
 
 const form = useFormAround()
 
+/** Whether something was typed in it, which Escape does not throw away unasked. */
+const typed = ref(false)
+const asking = ref(false)
+function onEscape(event: KeyboardEvent) {
+  // A list that is open closes first.
+  if (event.defaultPrevented || document.querySelector('.v-overlay--active .v-list')) return
+  if (typed.value && props.does && !asking.value) asking.value = true
+  else open.value = false
+}
+
 let opener: HTMLElement | null = null
 watch(
   open,
   async (now) => {
+    typed.value = asking.value = false
     if (now) {
       opener = document.activeElement instanceof HTMLElement ? document.activeElement : null
       return
@@ -42,12 +53,21 @@ watch(
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="width ?? 480" scrollable :aria-label="name ?? title">
+  <v-dialog
+    v-model="open"
+    :max-width="width ?? 480"
+    scrollable
+    :persistent="!!does"
+    no-click-animation
+    :aria-label="name ?? title"
+    @keydown.esc="does && onEscape($event)"
+  >
     <component
       :is="does ? 'form' : 'div'"
       class="popover paper"
       :novalidate="does ? true : undefined"
       @submit.prevent="emit('submit')"
+      @input="((typed = true), (asking = false))"
     >
       <h2 v-if="title">{{ title }}</h2>
       <slot />
@@ -59,6 +79,9 @@ watch(
           role="alert"
         >
           {{ fault.sentence }}
+        </p>
+        <p v-if="asking" class="watch mt-2" role="alert" data-test="asking">
+          What is typed here is not kept yet. Escape once more leaves it.
         </p>
         <slot name="said" />
         <div class="acts">

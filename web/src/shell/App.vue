@@ -66,6 +66,11 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
 </template>
 
 <style scoped>
+/* A short view leaves its foot at the foot of the window. */
+main {
+  flex: 1 0 auto;
+}
+
 .skip {
   position: absolute;
   left: -9999px;

@@ -9,6 +9,8 @@ import { useDeskKeys } from '../../desk/keys'
 import DrawingStage from '../../drawing/DrawingStage.vue'
 import PieceSketch from '../../drawing/PieceSketch.vue'
 import FigureColumn from '../../figures/FigureColumn.vue'
+import { useWritten } from '../../figures/written'
+import { useAmounts } from '../../shared/amounts'
 import { useNotice } from '../../shared/notice'
 import { useSettings } from '../../shared/settings'
 import BlankStrip from './BlankStrip.vue'
@@ -80,6 +82,17 @@ watch(
   },
   { immediate: true },
 )
+const { atTheBench } = useWritten()
+const { acrossNumber, acrossUnit } = useAmounts()
+const bench = computed(() => {
+  const places = acrossUnit.value === 'mm' ? 1 : 3
+  const marks = form.value?.marks.filter((mark) => !mark.from_end) ?? []
+  const at = marks.map((mark) => acrossNumber(mark.at_mm, places)).join(', ')
+  return [
+    ...atTheBench(pattern.worked?.figures ?? [], ['blank', 'opens']),
+    ...(at ? [{ label: `marks, ${acrossUnit.value}`, value: at }] : []),
+  ]
+})
 /** What one looks for first: the blank, and what the piece bears. */
 const first = (figure: Figure) => figure.question === 'cut' || figure.key === 'opens'
 const answer = computed(() => pattern.worked?.figures.filter(first) ?? [])
@@ -202,6 +215,7 @@ onMounted(() => attempt(open()))
     :views="views"
     :files="files"
     beside="Figures and steps"
+    :bench="bench"
     style="--beside: 372px"
     @keep="keeping = true"
     @take="take"

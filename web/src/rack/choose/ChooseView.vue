@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data, faultsOf, type ChooseRequest, type WireCandidate } from '../../api/client'
 import { useTyped } from '../../shared/form'
@@ -55,6 +55,11 @@ const faults = computed(() =>
 const candidates = computed(() => found.value?.candidates ?? [])
 watch(piece, () => (set.value = []))
 
+const side = useTemplateRef<HTMLElement>('side')
+function toCompared() {
+  side.value?.scrollIntoView({ block: 'start' })
+  side.value?.focus()
+}
 const key = (one: WireCandidate) => one.shown
 const compared = computed(() => candidates.value.filter((one) => set.value.includes(key(one))))
 function toggle(one: WireCandidate) {
@@ -187,10 +192,20 @@ async function use(one: WireCandidate) {
           </div>
         </li>
       </ol>
+      <a v-if="compared.length > 1" class="reach" href="#compared" @click.prevent="toCompared">
+        {{ compared.length }} wires side by side
+      </a>
       <aside>
         <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
         <HoldPlot v-else :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
-        <table v-if="compared.length > 1" class="ledger side" data-test="compared">
+        <table
+          v-if="compared.length > 1"
+          id="compared"
+          ref="side"
+          class="ledger side"
+          tabindex="-1"
+          data-test="compared"
+        >
           <thead>
             <tr>
               <th><span class="visually-hidden">Figure</span></th>
@@ -356,7 +371,27 @@ summary {
   min-height: 30px;
 }
 
+.reach {
+  display: none;
+}
+
 @media (max-width: 900px) {
+  .reach {
+    display: block;
+    position: sticky;
+    bottom: 12px;
+    z-index: 2;
+    justify-self: start;
+    padding: 12px 18px;
+    background: rgb(var(--v-theme-primary));
+    color: rgb(var(--v-theme-on-primary));
+    border-radius: 3px;
+  }
+
+  .side {
+    overflow-x: auto;
+  }
+
   .found {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type CostRequest } from '../../api/client'
-import PaperField from '../../shared/PaperField.vue'
+import PaperWord from '../../shared/PaperWord.vue'
 import { useForm, useShownLengths, useTyped } from '../../shared/form'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
@@ -23,22 +23,6 @@ const inPairs = ref(false)
 const byFoot = ref(false)
 const { show, exact } = useShownLengths()
 const { faults, elsewhere, attempt } = useForm()
-
-const fields = computed(() => [
-  { key: 'pieces_n', label: 'How many are made', unit: '' },
-  { key: 'wire_mm', label: 'Wire of one, as cut', unit: '' },
-  { key: 'loss_share', label: 'Lost besides: scrap, trials', unit: '%' },
-  {
-    key: 'wire_price',
-    label: byFoot.value ? 'A foot of the wire' : 'A metre of the wire',
-    unit: currency.value,
-  },
-  { key: 'consumables', label: 'Blades, abrasives, fuel for one', unit: currency.value },
-  { key: 'minutes', label: 'Your hands, for one', unit: 'min' },
-  { key: 'setting_up_minutes', label: 'Setting up, once', unit: 'min' },
-  { key: 'hour_rate', label: 'Your hour', unit: currency.value },
-  { key: 'bought', label: inPairs.value ? 'A pair bought' : 'One bought', unit: currency.value },
-])
 
 const start = () =>
   attempt(async () => {
@@ -110,19 +94,81 @@ watch([typedFaults, error], () => {
   <div class="cost">
     <section class="form" aria-label="What goes into it">
       <p class="wish serif">What does <PiecePicker v-model="piece" label="choose a piece" first /> cost?</p>
-      <p v-if="notes.wire" class="quiet">{{ notes.wire }}. {{ notes.price }}</p>
-      <div v-if="piece" class="fields">
-        <template v-for="field in fields" :key="field.key">
-          <PaperField
-            v-model="texts[field.key]"
-            :name="field.key"
-            :label="field.label"
-            :suffix="field.unit"
-            figures
-            :data-test="`cost-${field.key}`"
-          />
-        </template>
-      </div>
+      <p v-if="notes.wire" class="quiet from">{{ notes.wire }}. {{ notes.price }}</p>
+      <p v-if="piece" class="wish serif said" data-test="cost-sentence">
+        <PaperWord
+          v-model="texts.pieces_n"
+          name="pieces_n"
+          label="How many are made"
+          figures
+          data-test="cost-pieces_n"
+        />
+        are made, each cut from
+        <PaperWord
+          v-model="texts.wire_mm"
+          name="wire_mm"
+          label="Wire of one, as cut"
+          data-test="cost-wire_mm"
+        />
+        of wire at
+        <PaperWord
+          v-model="texts.wire_price"
+          name="wire_price"
+          label="What the wire costs"
+          figures
+          data-test="cost-wire_price"
+        />
+        {{ currency }} a {{ byFoot ? 'foot' : 'metre' }};
+        <PaperWord
+          v-model="texts.loss_share"
+          name="loss_share"
+          label="Lost besides: scrap, trials, percent"
+          figures
+          data-test="cost-loss_share"
+        />
+        % more goes to scrap and trials, and blades, abrasives and fuel come to
+        <PaperWord
+          v-model="texts.consumables"
+          name="consumables"
+          label="Blades, abrasives, fuel for one"
+          figures
+          data-test="cost-consumables"
+        />
+        each. One takes my hands
+        <PaperWord
+          v-model="texts.minutes"
+          name="minutes"
+          label="Your hands, for one, minutes"
+          placeholder="how many"
+          figures
+          data-test="cost-minutes"
+        />
+        minutes, setting up
+        <PaperWord
+          v-model="texts.setting_up_minutes"
+          name="setting_up_minutes"
+          label="Setting up, once, minutes"
+          placeholder="how many"
+          figures
+          data-test="cost-setting_up_minutes"
+        />
+        once, and my hour is worth
+        <PaperWord
+          v-model="texts.hour_rate"
+          name="hour_rate"
+          label="Your hour"
+          figures
+          data-test="cost-hour_rate"
+        />. {{ inPairs ? 'A pair' : 'One' }} is bought for
+        <PaperWord
+          v-model="texts.bought"
+          name="bought"
+          :label="inPairs ? 'A pair bought' : 'One bought'"
+          placeholder="how much"
+          figures
+          data-test="cost-bought"
+        />.
+      </p>
       <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
       <v-btn class="ml-n4 no-print" @click="pricing = true">Prices, currency and hour rate</v-btn>
       <PricesDialog v-model="pricing" @kept="start" />
@@ -177,10 +223,13 @@ watch([typedFaults, error], () => {
   margin: 0;
 }
 
-.fields {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 4px 24px;
+.said {
+  line-height: 1.75;
+  margin-top: 12px;
+}
+
+.from {
+  margin: 6px 0 0;
 }
 
 .large {

@@ -164,13 +164,13 @@ function edit() {
     <div ref="panel" class="panel" tabindex="-1" data-test="lot-panel">
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <template v-else-if="lot">
-        <header>
+        <div class="head-of">
           <h2 class="serif">{{ lot.name }}</h2>
           <p class="quiet">
             {{ lot.wire_shown }}{{ lot.record.surface === 'bare' ? '' : `, ${lot.record.surface}` }}
             {{ lot.record.note ? `· ${lot.record.note}` : '' }}
           </p>
-        </header>
+        </div>
         <p class="left">
           <span class="num" data-test="left">{{ metres(lot.standing.left_mm) }}</span> left ·
           {{ grams(lot.standing.left_g) }}
@@ -336,7 +336,7 @@ h2 {
   line-height: 1.2;
 }
 
-header p,
+.head-of p,
 .left {
   margin: 2px 0 0;
 }
