@@ -36,13 +36,20 @@ function onEscape(event: KeyboardEvent) {
   else open.value = false
 }
 
+/** What opened it: a line of a menu is gone with its menu, and the menu's own button stands for it. */
+function openerOf(active: Element | null): HTMLElement | null {
+  const menu = active?.closest('.v-menu')?.id
+  const button = menu ? document.querySelector<HTMLElement>(`[aria-controls="${menu}"]`) : null
+  return button ?? (active instanceof HTMLElement ? active : null)
+}
+
 let opener: HTMLElement | null = null
 watch(
   open,
   async (now) => {
     typed.value = asking.value = false
     if (now) {
-      opener = document.activeElement instanceof HTMLElement ? document.activeElement : null
+      opener = openerOf(document.activeElement)
       return
     }
     await nextTick()
