@@ -36,7 +36,7 @@ fn main() -> Result<()> {
         maker.find("[data-test=kept-as]").await?;
         maker.click("[data-step='3']").await?;
         picture(maker, "room-step").await?;
-        open_kept(maker, "Water sprites").await?;
+        open_kept(maker, "Water sprites, ear wires").await?;
         maker.find("[data-test=kept-as]").await?;
         maker.click("[data-test=try]").await?;
         maker.click("[data-test=open-over]").await?;
@@ -97,6 +97,9 @@ async fn picture(maker: &Maker, name: &str) -> Result<()> {
     let script = "const done = arguments[0]; document.fonts.ready.then(() =>
         requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
     maker.browser.driver.execute_async(script, vec![]).await?;
+    // What fades in is there.
+    let moving = "return document.getAnimations().filter((one) => one.playState === 'running').length";
+    maker.until("nothing moves", || async { Ok(maker.script(moving).await?.as_u64() == Some(0)) }).await?;
     let folder = concat!(env!("CARGO_MANIFEST_DIR"), "/../../docs/screenshots");
     let path = std::path::Path::new(folder).join(format!("{name}.png"));
     maker.browser.driver.screenshot(&path).await?;
