@@ -18,6 +18,10 @@ pub const MOST_CANDIDATES: usize = 24;
 /// Layers of tape offered on a rod.
 pub const MOST_TAPE_LAYERS: u32 = 3;
 
+/// No hand and no wire spreads rings further than this, mm and as a share of the ring: rods further off are not asked.
+const FARTHEST_MM: f64 = 0.3;
+const FARTHEST_SHARE: f64 = 0.15;
+
 /// A ring wanted in the hand, whatever the rod.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -244,7 +248,8 @@ impl RingTarget {
         let off = |inside: Outline| self.off(inside).abs();
         let as_good = |inside: Outline, rod: &Mandrel, layers: u32| {
             let within = |plan: RingPlan| off(inside) <= plan.ring_inside_hand_mm;
-            layers == 0 && self.on(rod.clone()).plan_by(&workshop.hand).is_ok_and(within)
+            let near = off(inside) <= FARTHEST_MM + FARTHEST_SHARE * self.target_inside_diameter_mm;
+            layers == 0 && near && self.on(rod.clone()).plan_by(&workshop.hand).is_ok_and(within)
         };
         let mut ranked: Vec<_> = ranked
             .into_iter()

@@ -60,6 +60,21 @@ pub fn sold_by(unit: LengthUnit) -> (&'static str, f64) {
     }
 }
 
+/// A length of wire with how far off it may be, both in the unit the length is read in: `5.78 ± 0.12 m`.
+///
+/// ```
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::words::scale::with_spread;
+///
+/// assert_eq!(with_spread(5780.0, 115.7, LengthUnit::Mm), "5.78 ± 0.12 m");
+/// ```
+pub fn with_spread(mm: f64, spread_mm: f64, unit: LengthUnit) -> String {
+    let scales = scales(unit);
+    let scale = scales.iter().rfind(|scale| mm.abs() >= scale.from_mm).unwrap_or(&scales[0]);
+    let read = |mm: f64| shown(mm / scale.one_mm, scale.places_n);
+    format!("{} ± {} {}", read(mm), read(spread_mm), scale.unit)
+}
+
 /// A length of wire as it is reckoned with on the rack: `350 mm`, `2.35 m`, `7.71 ft`.
 ///
 /// ```

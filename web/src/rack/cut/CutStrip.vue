@@ -8,7 +8,7 @@ import { useAmounts } from '../../shared/amounts'
 const props = defineProps<{ piece: StockCut; longest: number; colour: string }>()
 const place = useTemplateRef<HTMLElement>('place')
 const { width } = useElementSize(place)
-const { across } = useAmounts()
+const { acrossNumber, acrossUnit } = useAmounts()
 const scale = computed(() => (width.value - 2) / props.longest)
 
 const groups = computed(() => {
@@ -19,7 +19,7 @@ const groups = computed(() => {
     at += cut.n * each
     // A line between blanks only where they are wide enough to tell apart.
     const lines = each > 3 ? Array.from({ length: cut.n - 1 }, (_, k) => from + (k + 1) * each) : []
-    const label = `${cut.n} × ${across(cut.length_mm)}`
+    const label = `${cut.n} × ${Number(acrossNumber(cut.length_mm))} ${acrossUnit.value}`
     return { i, from, to: at, lines, label: at - from > label.length * 8 ? label : '' }
   })
 })

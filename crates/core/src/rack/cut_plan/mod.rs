@@ -3,7 +3,7 @@
 //! A [`CutRequest`] is what is wanted and what there is; [`CutRequest::solve`] gives a [`CutPlan`]. The
 //! aim, in this order: make everything, or as much of it by length as can be; take as little as can be off
 //! whole stock, since wire from rests costs nothing more; leave little of the rests unused; leave few rests.
-//! The two of a pair come from one piece of stock where that costs none of the first two ([`pairs`]).
+//! The two of a pair come from one piece of stock where that can be, whatever it costs of the others ([`pairs`]).
 //! A rest's trim is no reason to open a spool. Small cases are solved exactly ([`exact`]), others by
 //! filling each piece of stock as a bounded knapsack ([`fill`]) in many orders ([`search`]).
 

@@ -1,5 +1,6 @@
 //! Keeping the two blanks of a pair on one piece of stock: wire of one lot springs alike, so the pair matches.
 
+use super::score::Score;
 use super::{CutRequest, SLACK_MM};
 
 /// Most blanks, or pairs, that are given in exchange for one.
@@ -8,8 +9,8 @@ const MOST_EXCHANGED: u32 = 4;
 const MOST_TRIED: usize = 60;
 
 impl CutRequest {
-    /// Exchanges blanks between pieces of stock until as few pairs as can be are cut from two. Nothing is made less for
-    /// it and nothing more taken off whole stock; what is left of the rests may shift.
+    /// Moves blanks between pieces of stock, some in exchange for others, until as few pairs as can be are cut from two:
+    /// each time in the way that costs least wire. Nothing is made less for it.
     pub(super) fn pair_up(&self, counts: &mut [Vec<u32>]) {
         for demand in (0..self.demand.len()).filter(|d| self.demand[*d].pair) {
             while self.bring_together(counts, demand) {}
@@ -22,57 +23,85 @@ impl CutRequest {
         (0..self.demand.len()).filter(|d| self.demand[*d].pair).map(|d| halves(d) / 2).sum()
     }
 
-    /// Makes one pair whole; says whether it could.
+    /// Makes one pair whole in the way that costs least; says whether there was one.
     fn bring_together(&self, counts: &mut [Vec<u32>], demand: usize) -> bool {
         let halves: Vec<usize> =
             (0..counts.len()).filter(|s| counts[*s][demand] % 2 == 1).take(MOST_TRIED).collect();
+        let mut best: Option<(Score, Move)> = None;
         for from in &halves {
             for to in halves.iter().filter(|to| *to != from) {
-                if self.move_over(counts, demand, *from, *to) {
-                    return true;
+                for exchanged in self.exchanges(&counts[*to], demand) {
+                    let way = Move { demand, from: *from, to: *to, exchanged };
+                    let Some(score) = self.tried(counts, &way) else { continue };
+                    if best.as_ref().is_none_or(|(least, _)| score.better_than(least)) {
+                        best = Some((score, way));
+                    }
                 }
             }
         }
-        false
+        if let Some((_, way)) = &best {
+            way.make(counts);
+        }
+        best.is_some()
     }
 
-    /// Moves one blank from a piece of stock to another, in exchange for others of it where it has no room.
-    fn move_over(&self, counts: &mut [Vec<u32>], demand: usize, from: usize, to: usize) -> bool {
-        let before = self.score(counts);
-        let free = |counts: &[Vec<u32>], s: usize| {
+    /// What may be given in exchange for a blank: nothing, or some of what else is cut there. Others that are pairs go
+    /// in pairs, so that mending one splits none.
+    fn exchanges(&self, there: &[u32], demand: usize) -> Vec<Option<(usize, u32)>> {
+        let others = (0..self.demand.len()).filter(|other| *other != demand).flat_map(|other| {
+            let step: u32 = if self.demand[other].pair { 2 } else { 1 };
+            (1..=(there[other] / step).min(MOST_EXCHANGED)).map(move |n| Some((other, n * step)))
+        });
+        std::iter::once(None).chain(others).collect()
+    }
+
+    /// What moving a blank so adds to the score of the plan; nothing where it does not fit.
+    fn tried(&self, counts: &mut [Vec<u32>], way: &Move) -> Option<Score> {
+        let both = |counts: &[Vec<u32>]| {
+            let (from, to) =
+                (self.score_of(way.from, &counts[way.from]), self.score_of(way.to, &counts[way.to]));
+            std::array::from_fn(|part| from.0[part] + to.0[part])
+        };
+        let before: [f64; 4] = both(counts);
+        way.make(counts);
+        let free = |s: usize| {
             let taken: f64 = counts[s].iter().enumerate().map(|(d, n)| f64::from(*n) * self.takes(d)).sum();
             self.room(s) - taken
         };
-        let attempt = |counts: &mut [Vec<u32>], exchanged: Option<(usize, u32)>| {
-            counts[from][demand] -= 1;
-            counts[to][demand] += 1;
-            if let Some((other, n)) = exchanged {
-                counts[to][other] -= n;
-                counts[from][other] += n;
-            }
-            let fits = free(counts, from) >= -SLACK_MM && free(counts, to) >= -SLACK_MM;
-            let after = self.score(counts);
-            let dearer = (0..2).any(|part| after.0[part] > before.0[part] + SLACK_MM);
-            if fits && !dearer {
-                return true;
-            }
-            counts[from][demand] += 1;
-            counts[to][demand] -= 1;
-            if let Some((other, n)) = exchanged {
-                counts[to][other] += n;
-                counts[from][other] -= n;
-            }
-            false
-        };
-        if attempt(counts, None) {
-            return true;
+        let fits = free(way.from) >= -SLACK_MM && free(way.to) >= -SLACK_MM;
+        let score = fits.then(|| {
+            let after: [f64; 4] = both(counts);
+            Score(std::array::from_fn(|part| after[part] - before[part]))
+        });
+        way.back(counts);
+        score
+    }
+}
+
+/// One blank moved from a piece of stock to another, in exchange for others of it where it has no room.
+struct Move {
+    demand: usize,
+    from: usize,
+    to: usize,
+    exchanged: Option<(usize, u32)>,
+}
+
+impl Move {
+    fn make(&self, counts: &mut [Vec<u32>]) {
+        counts[self.from][self.demand] -= 1;
+        counts[self.to][self.demand] += 1;
+        if let Some((other, n)) = self.exchanged {
+            counts[self.to][other] -= n;
+            counts[self.from][other] += n;
         }
-        // Others go in pairs where they are pairs, so that mending one splits none.
-        let there = counts[to].clone();
-        (0..self.demand.len()).filter(|other| *other != demand).any(|other| {
-            let step: u32 = if self.demand[other].pair { 2 } else { 1 };
-            let steps = (there[other] / step).min(MOST_EXCHANGED);
-            (1..=steps).any(|n| attempt(counts, Some((other, n * step))))
-        })
+    }
+
+    fn back(&self, counts: &mut [Vec<u32>]) {
+        counts[self.from][self.demand] += 1;
+        counts[self.to][self.demand] -= 1;
+        if let Some((other, n)) = self.exchanged {
+            counts[self.to][other] += n;
+            counts[self.from][other] -= n;
+        }
     }
 }

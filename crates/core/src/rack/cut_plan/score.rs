@@ -1,6 +1,6 @@
 //! How good a plan is: what is short, what is taken off whole stock, what of the rests is not used.
 
-use super::{CutRequest, SLACK_MM};
+use super::{CutRequest, SLACK_MM, Stock};
 use crate::rack::stock::StockKind;
 
 /// Short, off whole stock, unused of rests (mm each), and the number of rests left.
@@ -44,20 +44,29 @@ impl CutRequest {
             score.0[0] += f64::from(demand.n - made) * demand.length_mm;
         }
         for (s, counts) in counts.iter().enumerate() {
-            let n: u32 = counts.iter().sum();
-            if n == 0 {
-                continue;
+            for (sum, part) in score.0.iter_mut().zip(self.score_of(s, counts).0) {
+                *sum += part;
             }
-            let (scrap, rest) = self.left(s, counts);
-            if self.stock[s].kind == StockKind::Offcut {
-                // Its trim and kerfs are the price of using it at all.
-                score.0[2] += scrap - self.trim_mm.min(self.stock[s].length_mm) - f64::from(n) * self.kerf_mm;
-            } else {
-                score.0[1] += self.stock[s].length_mm - rest;
-            }
-            score.0[3] += f64::from(u8::from(rest > 0.0));
         }
         score
+    }
+
+    /// What one piece of stock adds to the score of a plan.
+    pub(super) fn score_of(&self, stock: usize, counts: &[u32]) -> Score {
+        let n: u32 = counts.iter().sum();
+        if n == 0 {
+            return Score::default();
+        }
+        let (scrap, rest) = self.left(stock, counts);
+        let one_more = f64::from(u8::from(rest > 0.0));
+        let Stock { kind, length_mm, .. } = &self.stock[stock];
+        if *kind == StockKind::Offcut {
+            // Its trim and kerfs are the price of using it at all.
+            let unused = scrap - self.trim_mm.min(*length_mm) - f64::from(n) * self.kerf_mm;
+            Score([0.0, 0.0, unused, one_more])
+        } else {
+            Score([0.0, length_mm - rest, 0.0, one_more])
+        }
     }
 
     /// Whether nothing can be better than this score: everything made without whole stock, all of each rest used.

@@ -7,7 +7,7 @@ use crate::fault::{Fault, Span};
 use crate::wire::SIZE_SPREAD;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::mass;
-use crate::words::scale::of_wire;
+use crate::words::scale::{of_wire, with_spread};
 
 /// A grain, as scales name it; elsewhere `gr` is a gram.
 const GRAIN: (&str, f64) = ("gr", 0.064_798_91);
@@ -155,12 +155,8 @@ impl Lot {
         };
         let less =
             if tare > 0.0 { format!(" less {} g for the spool", shown(tare, 2)) } else { String::new() };
-        let sentence = format!(
-            "{} g{less} is {} ± {}, {off}.",
-            shown(gross_g, 2),
-            of_wire(length_mm, unit),
-            of_wire(spread_mm, unit)
-        );
+        let sentence =
+            format!("{} g{less} is {}, {off}.", shown(gross_g, 2), with_spread(length_mm, spread_mm, unit));
         Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, sentence })
     }
 }
