@@ -129,6 +129,7 @@ defineExpose({ editAt })
             class="plain word"
             :class="{ faulty: faulty(phrase), open: open && editing?.slot === phrase.slot }"
             :data-slot="phrase.slot"
+            :aria-label="`${words(phrase.slot).title}: ${text}`"
             aria-haspopup="dialog"
             @click="edit(phrase.slot, phrase.text, $event.currentTarget as HTMLElement)"
             @keydown="onKey(phrase, $event)"
