@@ -1,10 +1,11 @@
 //! What is wrong with an input: where, with which value, and what would be right.
 
-use crate::words::gauge::MM_PER_INCH;
-use crate::words::length::shown;
 use std::fmt;
 
 use serde::{Deserialize, Serialize};
+
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::shown;
 
 /// One thing wrong, at one field.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]

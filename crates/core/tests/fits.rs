@@ -45,6 +45,7 @@ fn thick_wire_is_said_not_to_go() {
 #[rstest]
 #[case("does a wobbly ring go into a hook clasp", "wobbly")]
 #[case("does a 6 mm ring of 1 mm copper go into a teapot", "teapot")]
+#[case("does a \u{212a}\u{23a}\u{23a} ring go into a hook clasp", "\u{23a}")]
 fn what_is_no_piece_is_pointed_at_where_it_stands(#[case] line: &str, #[case] word: &str) {
     let reply = answer(line, &Workshop::default(), &[]);
     assert!(reply.headline.is_empty() && reply.request.is_none() && reply.pattern.is_none());

@@ -3,6 +3,9 @@
 
 #![allow(clippy::unwrap_used, missing_docs)]
 
+mod common;
+
+use common::slim_pliers;
 use lorimant_core::ask::answer;
 use lorimant_core::pattern::{Kind, PatternRequest, Unit};
 use lorimant_core::piece::Piece;
@@ -10,7 +13,6 @@ use lorimant_core::piece::mate::mate;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::ring::sentence::Slot;
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
-use lorimant_core::tool::plier::{Jaws, Plier};
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -20,17 +22,8 @@ use rstest::rstest;
 fn workshop() -> Workshop {
     let mut rods: Vec<Mandrel> = StartSet::ALL.iter().flat_map(|set| set.rods()).collect();
     rods.push(Mandrel { shape: Shape::Oval, short_mm: Some(5.0), ..Mandrel::round(8.0) });
-    let slim = Plier {
-        name: "slim round-nose".into(),
-        jaws: Jaws::RoundNose,
-        tip_mm: Some(1.2),
-        base_mm: Some(5.5),
-        length_mm: Some(24.0),
-        measured: vec![],
-        diameters_mm: vec![],
-    };
     let habits = Habits { unit: LengthUnit::Inch, ..Habits::default() };
-    Workshop { rods, pliers: vec![slim], habits, ..Workshop::default() }
+    Workshop { rods, pliers: vec![slim_pliers()], habits, ..Workshop::default() }
 }
 
 /// The millimetres in a text that stand for themselves.

@@ -77,7 +77,7 @@ onMounted(rank)
   <template v-if="slotName === 'inside' && ideal">
     <p class="part">
       The ideal rod is <b>{{ acrossNumber(ideal, 3) }} {{ acrossUnit }}</b
-      >. Of yours, nearest first:
+      >. Those of yours that come near:
     </p>
     <button
       v-for="candidate in candidates"

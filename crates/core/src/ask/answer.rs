@@ -15,11 +15,13 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Temper;
 use crate::wire::section::Section;
-use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{self, LengthUnit, shown};
-use crate::words::scale::of_wire;
+use crate::words::scale::{of_wire, sold_by, sold_by_word};
 use crate::words::sentence::Phrase;
 use crate::words::words;
+
+/// What is missing where no metal is named.
+pub(super) const MISSING_METAL: &str = "the metal";
 
 words! {
     /// Where what was asked is worked on.
@@ -170,7 +172,7 @@ impl Said {
     /// The wire the line names; what is missing of it is asked for.
     pub(super) fn wire(&self, reply: &mut Answer) -> Option<Wire> {
         if self.metal.is_none() {
-            reply.missing.push("the metal, for example copper or sterling".to_owned());
+            reply.missing.push(format!("{MISSING_METAL}, for example copper or sterling"));
         }
         if self.size_mm.is_none() {
             reply.missing.push("the size of the wire, for example 18 awg or 1 mm wire".to_owned());
@@ -215,16 +217,16 @@ impl Said {
                     format!("{} g of {name} is {} long.", shown(mass, 2), of_wire(length, unit))
                 }
                 (None, None) => {
-                    let (long, one_mm) = match unit {
-                        LengthUnit::Mm => ("metre", 1000.0),
-                        LengthUnit::Inch => ("foot", 12.0 * MM_PER_INCH),
-                    };
+                    let (_, one_mm) = sold_by(unit);
                     let weighs = wire.mass_g(one_mm);
+                    let long = sold_by_word(unit);
                     format!("{name}: {}. One {long} weighs {weighs:.2} g.", length::written(wire.size_mm))
                 }
             };
         } else if self.supply_g.is_some() || supply.is_some() && self.readings.is_empty() {
-            reply.missing.push("the metal and the size of the wire, for example copper 18 awg".to_owned());
+            reply
+                .missing
+                .push(format!("{MISSING_METAL} and the size of the wire, for example copper 18 awg"));
         } else if let Some(reading) = self.readings.first() {
             reply.headline = format!("{}.", reading.text);
             reply.assumed.extend(reading.note.clone());

@@ -1,6 +1,6 @@
 //! Whether two pieces go together: `does a 6 mm ring of 18 ga go into a hook clasp`.
 
-use super::answer::{Answer, answer};
+use super::answer::{Answer, MISSING_METAL, answer};
 use super::makes::Kept;
 use super::{Unclear, View};
 use crate::fault::{Fault, Faults};
@@ -34,11 +34,8 @@ type Words<'a> = (usize, &'a str);
 
 /// The two pieces of a line that asks whether they go together.
 fn parted(text: &str) -> Option<(Words<'_>, Words<'_>)> {
-    let lower = text.to_lowercase();
-    // Places are those of the text as it was typed: only letters that stay as long are turned.
-    if lower.len() != text.len() {
-        return None;
-    }
+    // Places are those of the text as it was typed: the words looked for are ASCII, and those letters stay as long.
+    let lower = text.to_ascii_lowercase();
     let (at, between) = BETWEEN.iter().find_map(|between| Some((lower.find(between)?, between)))?;
     let after = |mut from: usize, to: usize, words: &[&str]| {
         from += lower[from..to].len() - lower[from..to].trim_start().len();
@@ -77,7 +74,7 @@ pub fn piece(text: &str, workshop: &Workshop, kept: &[Kept]) -> Result<(Piece, V
     let read = |text: &str| answer(text, workshop, kept);
     let mut reply = read(text);
     let mut assumed = vec![];
-    if reply.missing.iter().any(|missing| missing.starts_with("the metal")) {
+    if reply.missing.iter().any(|missing| missing.starts_with(MISSING_METAL)) {
         let with = read(&format!("{text} copper"));
         if with.request.is_some() || with.pattern.is_some() {
             assumed.push(

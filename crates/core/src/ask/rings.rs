@@ -192,7 +192,7 @@ impl Said {
                 let sign = if best.off_mm < 0.0 { "−" } else { "+" };
                 let off = format!("{sign}{}", caliper(best.off_mm.abs(), workshop.habits.unit));
                 reply.assumed.push(format!(
-                    "The ideal rod is {}. The nearest you own is the {}: {off}.",
+                    "The ideal rod is {}. Of yours, the {} is taken: {off}.",
                     ideal.size_shown(workshop.habits.unit),
                     best.shown
                 ));
@@ -226,7 +226,7 @@ impl Said {
             }
         }
         let which = self.asks(Question::WhichWire);
-        match request.plan() {
+        match request.plan_by(&workshop.hand) {
             Err(faults) => {
                 reply.sentence = ring::sentence::write(&request, None, unit);
                 reply.faults.extend(faults.0);

@@ -160,8 +160,7 @@ impl PatternRequest {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
             let (old, new) = (self.value(parameter.name), fitted.value(parameter.name));
             let said = |value| value_text(parameter, value, unit);
-            // Less than a hundredth of a millimetre is no change to a maker.
-            ((new - old).abs() >= 0.005)
+            ((new - old).abs() >= SEEN_MM)
                 .then(|| format!("{}: {} instead of {}", parameter.label, said(new), said(old)))
         });
         Ok(Fitted { changes: changes.collect(), request: fitted })

@@ -71,6 +71,7 @@ pub struct Landing {
 
 /// Wire that usual piercings take, mm.
 pub const PIERCING_MM: (f64, f64) = (0.6, 1.05);
+
 /// The span of wire that usual piercings take, in words: `0.6 to 1.05 mm`.
 pub fn piercings_take(unit: LengthUnit) -> String {
     format!("{} to {}", caliper_number(PIERCING_MM.0, unit), caliper(PIERCING_MM.1, unit))

@@ -60,6 +60,14 @@ pub fn sold_by(unit: LengthUnit) -> (&'static str, f64) {
     }
 }
 
+/// The word for that length: `metre`, `foot`.
+pub fn sold_by_word(unit: LengthUnit) -> &'static str {
+    match unit {
+        LengthUnit::Mm => "metre",
+        LengthUnit::Inch => "foot",
+    }
+}
+
 /// A length of wire with how far off it may be, both in the unit the length is read in: `5.78 ± 0.12 m`.
 ///
 /// ```

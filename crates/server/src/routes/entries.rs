@@ -31,7 +31,8 @@ pub(crate) struct ListQuery {
     most: u32,
 }
 
-fn hundred() -> u32 {
+/// How many of a list are given where it is not said.
+pub(super) fn hundred() -> u32 {
     100
 }
 

@@ -11,6 +11,7 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
+use super::entries::hundred;
 use super::work::aside;
 use super::{file, made, read};
 use crate::document::plans::PlanDocument;
@@ -50,10 +51,6 @@ struct KeptQuery {
     /// How many at most, up to 500; 100 if left out.
     #[serde(default = "hundred")]
     most: u32,
-}
-
-fn hundred() -> u32 {
-    100
 }
 
 /// Lists kept ring plans and findings together, last changed first.

@@ -13,7 +13,7 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::entries::{Archive, Revised, edit};
+use super::entries::{Archive, Revised, edit, hundred};
 use super::{read, write};
 use crate::extract::{Body, Path, Query};
 use crate::problem::Problem;
@@ -61,10 +61,6 @@ struct RackQuery {
     /// How many at most, up to 500; 100 if left out.
     #[serde(default = "hundred")]
     most: u32,
-}
-
-fn hundred() -> u32 {
-    100
 }
 
 /// What stands on the rack, by metal and size, with what is left of each lot.

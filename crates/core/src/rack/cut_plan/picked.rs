@@ -88,8 +88,7 @@ pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Res
         let of = &mut wires[at];
         of.wanted_mm += length_mm * f64::from(n);
         let id = named_apart(&pick.what, &of.demand);
-        // A folded pair is one blank for both.
-        let pair = n > 0 && n == 2 * pick.piece.count() && matches!(pick.piece, Piece::Finding(_));
+        let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
         of.demand.push(Demand { id, length_mm, n, pair });
         of.picks.push(i);
     }
