@@ -1605,7 +1605,7 @@ export interface components {
         Answer: {
             /** @description What had to be assumed. */
             assumed: string[];
-            /** @description Rods that come near the ring asked for, nearest first. */
+            /** @description Rods that come near the ring asked for, the best to take first. */
             candidates: components["schemas"]["Candidate"][];
             /** @description What is wrong with what was asked. */
             faults: components["schemas"]["Fault"][];

@@ -66,7 +66,7 @@ pub struct Answer {
     pub opens: Option<View>,
     /// The first figures of that plan.
     pub figures: Vec<Figure>,
-    /// Rods that come near the ring asked for, nearest first.
+    /// Rods that come near the ring asked for, the best to take first.
     pub candidates: Vec<Candidate>,
     /// What the wire there is makes, of each kept piece and each pattern.
     pub makes: Vec<Makes>,
