@@ -184,6 +184,7 @@ impl Span {
         } else {
             String::new()
         };
+        let of_it = if value == 1.0 { unit.strip_suffix('s').unwrap_or(unit) } else { unit };
         let right = format!("It can be from {least} to {most}{unit}{inches}.");
         if !value.is_finite() {
             Err(Fault::new(field, format!("The {noun} is not a number. {right}")))
@@ -193,10 +194,10 @@ impl Span {
         } else if value == 0.0 && *least > 0.0 {
             Err(Fault::new(field, format!("The {noun} is zero. {right}")).limit(*least))
         } else if value < *least {
-            let said = format!("The {noun} of {value}{unit} is too small. {right}");
+            let said = format!("The {noun} of {value}{of_it} is too small. {right}");
             Err(Fault::new(field, said).limit(*least))
         } else if value > *most {
-            let said = format!("The {noun} of {value}{unit} is too large. {right}");
+            let said = format!("The {noun} of {value}{of_it} is too large. {right}");
             Err(Fault::new(field, said).limit(*most))
         } else {
             Ok(value)

@@ -51,6 +51,31 @@ pub struct Working {
     pub source: String,
 }
 
+/// A length in inches as it is read, its unit apart: `1/2` and `in (0.008 less)`, `7 ft 8.6` and `in`.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct InInches {
+    /// The number, or the feet and the number.
+    pub value: String,
+    /// Its unit, and how near it is where it was rounded to a ruler's mark.
+    pub unit: String,
+}
+
+impl InInches {
+    /// Parts a length as [`inches`] and [`on_ruler`] write it.
+    fn of(written: &str) -> Self {
+        let at = written.find(" in").unwrap_or(written.len());
+        let (value, unit) = written.split_at(at);
+        Self { value: value.to_owned(), unit: unit.trim_start().to_owned() }
+    }
+}
+
+impl std::fmt::Display for InInches {
+    fn fmt(&self, f: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+        write!(f, "{} {}", self.value, self.unit)
+    }
+}
+
 /// One computed figure.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -65,9 +90,9 @@ pub struct Figure {
     pub value: String,
     /// The metric unit; empty for a plain number.
     pub unit: &'static str,
-    /// The value in inches or feet with its unit, where it is read off a ruler.
+    /// The value in inches or feet, where it is read off a ruler.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub inch: Option<String>,
+    pub inch: Option<InInches>,
     /// One line more: ±, or the same in another unit.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub more: Option<String>,
@@ -126,14 +151,14 @@ impl Figure {
     /// ```
     pub fn first(&self, unit: LengthUnit) -> String {
         match (&self.inch, unit) {
-            (Some(inch), LengthUnit::Inch) => inch.clone(),
+            (Some(inch), LengthUnit::Inch) => inch.to_string(),
             _ => format!("{} {}", self.value, self.unit).trim_end().to_owned(),
         }
     }
 
     /// The same in the other unit, where it is read off a ruler.
     pub fn other(&self, unit: LengthUnit) -> Option<String> {
-        let inch = self.inch.clone()?;
+        let inch = self.inch.as_ref()?.to_string();
         Some(match unit {
             LengthUnit::Mm => inch,
             LengthUnit::Inch => self.first(LengthUnit::Mm),
@@ -142,13 +167,13 @@ impl Figure {
 
     /// With the same in inches.
     pub(crate) fn ruler(mut self, mm: f64) -> Self {
-        self.inch = Some(inches(mm));
+        self.inch = Some(InInches::of(&inches(mm)));
         self
     }
 
     /// With the same as it is measured off in inches: to the ruler's mark.
     pub(crate) fn measured_off(mut self, mm: f64) -> Self {
-        self.inch = Some(on_ruler(mm, LengthUnit::Inch));
+        self.inch = Some(InInches::of(&on_ruler(mm, LengthUnit::Inch)));
         self
     }
 

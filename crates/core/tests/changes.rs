@@ -260,6 +260,23 @@ fn the_ring_wanted_stays_the_wish() {
     assert_eq!(nudged.wish.inside_mm, Some(4.5));
     let own = typed(&given, Slot::Mandrel, "5 mm drill shank");
     assert_eq!(own.wish.inside_mm, None);
+    // Every rod placed along the line is taken by its name.
+    for rod in given.sheet(&shop).result.unwrap().rods {
+        assert_eq!(typed(&given, Slot::Mandrel, &rod.shown).mandrel, rod.mandrel);
+    }
+}
+
+/// A wish that comes from a file is checked as everything else is.
+#[rstest]
+#[case(r#"{"inside_mm": -4}"#, "wish.inside_mm")]
+#[case(r#"{"inside_mm": 0}"#, "wish.inside_mm")]
+#[case(r#"{"supply": {}}"#, "wish.supply.wire_length_mm")]
+#[case(r#"{"supply": {"wire_length_mm": 1000, "wire_mass_g": 5}}"#, "wish.supply.wire_mass_g")]
+#[case(r#"{"supply": {"wire_mass_g": -5}}"#, "wish.supply.wire_mass_g")]
+fn what_cannot_be_wished_for_is_refused_at_its_field(#[case] wish: &str, #[case] field: &str) {
+    let wished = RingRequest { wish: serde_json::from_str(wish).unwrap(), ..rings() };
+    let faults = wished.plan().unwrap_err();
+    assert_eq!(faults.0.iter().map(|fault| fault.field.as_str()).collect::<Vec<_>>(), [field]);
 }
 
 #[test]

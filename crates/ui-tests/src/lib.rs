@@ -86,6 +86,19 @@ impl Maker {
         self.until(&format!("{label} at {css}"), || async { Ok(self.script(&script).await.is_ok()) }).await
     }
 
+    /// Waits until a list shows a choice.
+    ///
+    /// # Errors
+    /// When it does not in time.
+    pub async fn has_chosen(&self, css: &str, label: &str) -> Result<()> {
+        let script = format!("return document.querySelector('{css}').selectedOptions[0].label");
+        self.find(css).await?;
+        self.until(&format!("{label} chosen at {css}"), || async {
+            Ok(self.script(&script).await?.as_str().is_some_and(|shown| shown.trim() == label))
+        })
+        .await
+    }
+
     /// Waits until a condition holds.
     ///
     /// # Errors

@@ -303,7 +303,7 @@ fn a_spool_of_unknown_weight_is_asked_for_before_it_is_booked_as_wire() -> Resul
         maker.open("/rack").await?;
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm soft 10 m").await?;
-        maker.sees("[data-test=lot-metal]", "copper").await?;
+        maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
         maker.fill("[data-test=lot-name] input", "Slate spool").await?;
         maker.click("[data-test=keep-lot]").await?;
         maker.sees("[data-test=notice]", "Slate spool").await?;

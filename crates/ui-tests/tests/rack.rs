@@ -29,8 +29,8 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         // 55.5 mm at 14.80 for 1.524 m.
         maker.sees("[data-test=per-piece]", "0.54").await?;
-        maker.sees("[data-test=lot-metal]", "sterling silver").await?;
-        maker.sees("[data-test=lot-temper]", "half-hard").await?;
+        maker.has_chosen("[data-test=lot-metal] select", "sterling silver").await?;
+        maker.has_chosen("[data-test=lot-temper] select", "half-hard").await?;
         // Without a tag it is not taken, and what was filled in stays.
         maker.click("[data-test=keep-lot]").await?;
         maker.sees("[data-test=lot-name]", "1 to 60 characters").await?;
@@ -60,7 +60,7 @@ fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> 
         maker.sees("[data-test=lot-price]", "no amount of money").await?;
         maker.sees("[data-test=lot-tare]", "is no weight").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm").await?;
-        maker.sees("[data-test=lot-metal]", "copper").await?;
+        maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
         maker.fill("[data-test=lot-price] input", "1,250").await?;
         maker.fill("[data-test=lot-tare] input", "12").await?;
         maker.click("[data-test=keep-lot]").await?;

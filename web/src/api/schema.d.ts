@@ -2807,8 +2807,7 @@ export interface components {
         };
         /** @description One computed figure. */
         Figure: {
-            /** @description The value in inches or feet with its unit, where it is read off a ruler. */
-            inch?: string | null;
+            inch?: components["schemas"]["InInches"] | null;
             /** @description A stable name, for example `ring-inside`. */
             key: string;
             /** @description What it is called. */
@@ -3105,6 +3104,13 @@ export interface components {
              * @description Number to post to `/api/undo/{batch}`.
              */
             undo: number;
+        };
+        /** @description A length in inches as it is read, its unit apart: `1/2` and `in (0.008 less)`, `7 ft 8.6` and `in`. */
+        InInches: {
+            /** @description Its unit, and how near it is where it was rounded to a ruler's mark. */
+            unit: string;
+            /** @description The number, or the feet and the number. */
+            value: string;
         };
         /**
          * @description The word for a kind of jaws.
@@ -4117,7 +4123,7 @@ export interface components {
         PriceOf: {
             /** @description The price. */
             amount: string;
-            /** @description Of which length: `m` or `ft`. */
+            /** @description Of which length: a `metre` or a `foot`. */
             of: string;
         };
         /** @description What the prices of a listing come to, in sentences. */

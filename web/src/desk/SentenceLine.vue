@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="R extends object">
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import type { Phrase } from '../api/client'
 import { useNotice } from '../shared/notice'
 import WordEditor from './WordEditor.vue'
@@ -22,12 +22,17 @@ const editing = ref<{
   slot: string
   now: string
   at: HTMLElement
+  /** Where it stood when its editor was opened, px: the editor stays there however the sentence runs. */
+  place: [number, number]
   typed: string
   from: R
   /** Whether that could be made. */
   sound: boolean
 } | null>(null)
 const open = ref(false)
+const line = useTemplateRef<HTMLElement>('line')
+/** How high the sentence was when its word's editor was opened: it gets no lower meanwhile. */
+const held = ref(0)
 const pieces = computed(() => props.desk.sheet?.sentence ?? [])
 
 /** The sentence in words and what stands between them; a comma never begins a line. */
@@ -48,10 +53,13 @@ const parts = computed(() => {
 function edit(slot: string, now: string, at: HTMLElement, typed = '') {
   // A second press while its editor is opening belongs to that editor.
   if (!props.desk.draft || (open.value && editing.value?.slot === slot)) return
+  const { left, bottom } = at.getBoundingClientRect()
+  held.value = line.value?.offsetHeight ?? 0
   editing.value = {
     slot,
     now,
     at,
+    place: [left, bottom],
     typed,
     from: props.desk.draft,
     sound: props.desk.sound,
@@ -121,7 +129,12 @@ defineExpose({ editAt })
 
 <template>
   <div>
-    <p class="sentence serif" data-test="sentence">
+    <p
+      ref="line"
+      class="sentence serif"
+      :style="{ minHeight: open ? `${held}px` : undefined }"
+      data-test="sentence"
+    >
       <template v-for="({ phrase, text, after }, i) in parts" :key="`${phrase?.slot ?? ''}${i}`"
         ><span v-if="phrase?.slot" class="whole"
           ><button
@@ -139,7 +152,8 @@ defineExpose({ editAt })
         ><template v-else>{{ text }}</template></template
       >
     </p>
-    <ul v-if="desk.faults.length" class="stop faults" role="alert" data-test="faults">
+    <!-- While a word is edited, what is wrong is said in its editor: nothing moves under the hand. -->
+    <ul v-if="desk.faults.length && !open" class="stop faults" role="alert" data-test="faults">
       <li v-for="fault in desk.faults" :key="fault.field + fault.sentence">{{ fault.sentence }}</li>
     </ul>
     <WordEditor
@@ -150,7 +164,7 @@ defineExpose({ editAt })
       :slot-name="editing.slot"
       :word="words(editing.slot)"
       :now="editing.now"
-      :at="editing.at"
+      :at="editing.place"
       :typed="editing.typed"
       :from="editing.from as R"
       @closed="closed"

@@ -4,13 +4,15 @@ import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch }
 import PaperField from '../shared/PaperField.vue'
 import { api, data, faultsOf, type Fault } from '../api/client'
 import type { Choice, Desk, MoreOfWord, Word } from './desk'
+import { vOneStop } from '../shared/oneStop'
 
 const props = defineProps<{
   desk: Desk<R>
   slotName: string
   word: Word
   now: string
-  at: HTMLElement
+  /** Where it opens, px from the left and the top of the window. */
+  at: [number, number]
   typed: string
   /** The request as it stood when the editor was opened: one step of undo. */
   from: R
@@ -109,15 +111,15 @@ async function choose(request: R) {
   open.value = false
 }
 
+/** From the field to the list and back; within the list it walks by itself. */
 function walk(event: KeyboardEvent) {
-  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
-  const buttons = [...(body.value?.querySelectorAll<HTMLElement>('.choice, input') ?? [])]
-  const at = buttons.indexOf(document.activeElement as HTMLElement)
-  const next = buttons[at + (event.key === 'ArrowDown' ? 1 : -1)]
-  if (next) {
-    event.preventDefault()
-    next.focus()
-  }
+  if (event.defaultPrevented || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return
+  const stops = [...(body.value?.querySelectorAll<HTMLElement>('.choice, input') ?? [])]
+  const at = stops.indexOf(document.activeElement as HTMLElement)
+  const next = stops[at + (event.key === 'ArrowDown' ? 1 : -1)]
+  if (!next) return
+  event.preventDefault()
+  next.focus()
 }
 
 watch(open, async (now) => {
@@ -209,7 +211,7 @@ onMounted(async () => {
       <p v-if="choices.length && !listed.length" class="quiet says">
         None of these is called so; what is typed is taken as it stands.
       </p>
-      <div ref="list" class="choices">
+      <div ref="list" v-one-stop="'.choice'" class="choices">
         <button
           v-for="choice in listed"
           :key="choice.label"
@@ -249,6 +251,11 @@ onMounted(async () => {
   grid-template-columns: 44px minmax(0, 1fr) 44px;
   align-items: start;
   gap: 4px;
+}
+
+/* Room for two lines of what was understood, so that the choices stay where they are. */
+.by-hand :deep(.v-input__details) {
+  min-height: 3.6em;
 }
 
 .nudge {

@@ -98,6 +98,8 @@ export function desk<
   const future = shallowRef<Laid<R>[]>([])
   let asked = 0
   let nudging = Promise.resolve()
+  /** How often what was pressed and not carried out yet was given up. */
+  let wanted = 0
 
   const laid = (request: R): Laid<R> => ({ request, kept: kept.value })
 
@@ -205,14 +207,18 @@ export function desk<
     }
   }
 
-  /** What was typed and not answered yet is no longer wanted. */
-  const forget = () => void ++asked
+  /** What was typed or pressed and not answered yet is no longer wanted. */
+  function forget() {
+    asked++
+    wanted++
+  }
 
   /** Nudges one word by so many steps. Quick presses queue up, so that none is lost. */
   function nudge(slot: string, steps: number, remembered = true): Promise<void> {
+    const mineStill = wanted
     nudging = nudging.then(async () => {
       const request = draft.value
-      if (!request) return
+      if (!request || mineStill !== wanted) return
       const mine = ++asked
       try {
         const next = await calls.change(request, slot, { nudge: steps })

@@ -69,11 +69,20 @@ function textOf(dimension: Dimension, [x1, y1]: readonly number[], [x2, y2]: rea
 /** How wide a text is drawn, near enough to keep two apart. */
 const CHARACTER = 7.3
 const LINE = 15
-function apart<T extends { text: string; standing: ReturnType<typeof textOf> }>(labels: T[]): T[] {
+interface Label {
+  text: string
+  standing: ReturnType<typeof textOf>
+}
+function across({ text, standing }: Label) {
+  const wide = text.length * CHARACTER
+  const left = standing.x - { start: 0, middle: wide / 2, end: wide }[standing['text-anchor']]
+  return { left, wide }
+}
+function apart<T extends Label>(labels: T[]): T[] {
   const boxes: { left: number; right: number; y: number }[] = []
-  for (const { text, standing } of labels) {
-    const wide = text.length * CHARACTER
-    const left = standing.x - { start: 0, middle: wide / 2, end: wide }[standing['text-anchor']]
+  for (const label of labels) {
+    const { standing } = label
+    const { left, wide } = across(label)
     const meets = (y: number) =>
       boxes.some((box) => left < box.right && box.left < left + wide && Math.abs(box.y - y) < LINE)
     // Downward, since most labels that meet stand under the piece.
@@ -84,6 +93,11 @@ function apart<T extends { text: string; standing: ReturnType<typeof textOf> }>(
 }
 
 const dimensions = computed(() => apart(laid.value))
+/** Where a label can be taken hold of: as high as a fingertip wants it. */
+function grip(label: Label) {
+  const { left, wide } = across(label)
+  return { x: left - 4, y: label.standing.y - 19, width: wide + 8, height: 28 }
+}
 const laid = computed(() =>
   props.drawing.dimensions.map((dimension) => {
     const [from, to] = [put(dimension.from), put(dimension.to)]
@@ -248,7 +262,10 @@ useEventListener('pointercancel', () => {
         @pointerdown="grab(dimension, $event)"
         @keydown.enter.prevent="emit('edit', dimension.figure, $event.currentTarget as HTMLElement)"
       >
-        <line v-if="handles?.[dimension.figure]" class="hit" v-bind="dimension.line" />
+        <template v-if="handles?.[dimension.figure]">
+          <line class="hit" v-bind="dimension.line" />
+          <rect class="grip" v-bind="grip(dimension)" />
+        </template>
         <line v-if="dimension.length > 0.5" v-bind="dimension.line" />
         <line v-for="(tick, i) in dimension.ticks" :key="i" v-bind="tick" />
         <line v-if="dimension.lead" class="lead" v-bind="dimension.lead" />
@@ -318,6 +335,10 @@ svg {
 .dimension .hit {
   stroke: transparent;
   stroke-width: 26;
+}
+
+.dimension .grip {
+  fill: transparent;
 }
 
 .handle {

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Figure } from '../api/client'
 import { useWritten } from './written'
+import { vOneStop } from '../shared/oneStop'
 
 const props = defineProps<{
   figures: Figure[]
@@ -37,7 +38,7 @@ const beside = (figure: Figure) => [figure.more, written(figure).other].filter(B
 </script>
 
 <template>
-  <div class="figures" data-test="figures">
+  <div v-one-stop="'.figure'" class="figures" data-test="figures">
     <section v-for="(group, g) in groups" :key="group.title">
       <h2 class="question">{{ group.title }}</h2>
       <div v-for="(figure, i) in group.figures" :key="figure.key" class="figure" :class="figure.level">

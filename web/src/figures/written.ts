@@ -7,9 +7,9 @@ export function useWritten() {
   /** Value and unit; the other unit stands apart. */
   function written(figure: Figure) {
     const metric = { value: figure.value, unit: figure.unit }
-    if (settings.settings.unit !== 'inch' || !figure.inch) return { ...metric, other: figure.inch }
-    const [, value, unit] = /^(.*) ([a-z]+)$/.exec(figure.inch) ?? []
-    return { value: value ?? figure.inch, unit: unit ?? '', other: `${metric.value} ${metric.unit}` }
+    const inchFirst = settings.settings.unit === 'inch' && figure.inch
+    const [first, other] = inchFirst ? [figure.inch!, metric] : [metric, figure.inch]
+    return { ...first, other: other && `${other.value} ${other.unit}` }
   }
   /** Some of them by their keys, in that order, as the bench reads them. */
   const atTheBench = (figures: Figure[], keys: readonly string[]) =>

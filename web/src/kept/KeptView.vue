@@ -17,6 +17,7 @@ import PaperMenu from '../shared/PaperMenu.vue'
 import SaveButton from '../shared/SaveButton.vue'
 import { thumbnailsOf } from '../shared/thumbnails'
 import RevisionsDialog from './RevisionsDialog.vue'
+import { vOneStop } from '../shared/oneStop'
 
 /** Everything that is kept, rings and findings alike. */
 const plan = usePlan()
@@ -156,7 +157,7 @@ async function open(entry: KeptPiece) {
         stands here then, ready to be made again.
       </template>
     </p>
-    <ul v-else class="plans" data-test="plans">
+    <ul v-else v-one-stop class="plans" data-test="plans">
       <li v-for="entry in entries" :key="entry.id" class="plan">
         <button
           type="button"

@@ -85,7 +85,7 @@ onMounted(rank)
       type="button"
       class="plain menu-line choice"
       data-test="candidate"
-      @click="choose({ ...from, mandrel: candidate.mandrel })"
+      @click="choose({ ...from, mandrel: candidate.mandrel, wish: plan.draft?.wish })"
     >
       <span>{{ candidate.shown }}</span>
       <span class="quiet">

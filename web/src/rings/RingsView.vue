@@ -84,8 +84,13 @@ function alsoFaulty(phrase: Phrase): boolean {
   )
 }
 
+/** A rod is taken by its name, as if it were typed. */
 async function wind(rod: PlacedRod) {
-  if (plan.draft) await attempt(plan.set({ ...plan.draft, mandrel: rod.mandrel }))
+  const from = plan.draft
+  if (!from) return
+  const [fault] = await plan.type('mandrel', rod.shown, from)
+  if (fault) notice.say(fault.sentence)
+  plan.remember(from)
 }
 
 async function attempt(work: Promise<unknown>) {

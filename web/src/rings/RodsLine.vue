@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { PlacedRod } from '../api/client'
 import { useAmounts } from '../shared/amounts'
+import { vOneStop } from '../shared/oneStop'
 
 const props = defineProps<{ rods: PlacedRod[]; ring: number }>()
 const emit = defineEmits<{ choose: [rod: PlacedRod] }>()
@@ -45,7 +46,7 @@ const shown = computed(() => {
 <template>
   <section aria-label="Rods you own, placed by the ring each gives">
     <p class="title"><b>Rods you own, placed by the ring each gives</b></p>
-    <div ref="place" class="line" :class="{ empty: !rods.length }">
+    <div ref="place" v-one-stop="'.rod'" class="line" :class="{ empty: !rods.length }">
       <span v-if="rods.length" class="axis" aria-hidden="true" />
       <button
         v-for="{ rod, at, above, labelled } in shown"

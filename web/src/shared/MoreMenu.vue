@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js'
-import { walkLines } from './walk'
+import { vOneStop } from './oneStop'
 
 /** What else can be done with a row of a list. */
 export interface Act {
@@ -29,7 +29,7 @@ defineProps<{
         data-test="more"
       />
     </template>
-    <div class="popover" @keydown="walkLines">
+    <div v-one-stop="'.menu-line'" class="popover">
       <button
         v-for="{ label, test, act } in acts"
         :key="test"

@@ -1,6 +1,5 @@
 <script setup lang="ts" generic="T extends string">
-import { computed } from 'vue'
-import { useFormAround } from './form'
+import { useFieldFaults } from './form'
 
 /** The one field that is chosen in, from words as the server lists them. */
 const props = defineProps<{
@@ -10,10 +9,7 @@ const props = defineProps<{
 }>()
 const chosen = defineModel<T | null>()
 
-const form = useFormAround()
-const names = props.name ? [props.name] : []
-if (names.length) form?.field(names)
-const faults = computed(() => form?.at(names) ?? [])
+const faults = useFieldFaults(props.name ? [props.name] : [])
 </script>
 
 <template>

@@ -62,6 +62,7 @@ watch(
 <template>
   <v-dialog
     v-model="open"
+    class="sheet"
     :max-width="width ?? 480"
     scrollable
     :persistent="!!does"

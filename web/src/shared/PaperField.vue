@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useFormAround } from './form'
+import { useFieldFaults } from './form'
 
 /** The one field that is typed into: what is wrong with it stands under it. */
 const props = defineProps<{
@@ -17,10 +17,8 @@ const props = defineProps<{
 }>()
 const text = defineModel<string | null>()
 
-const form = useFormAround()
-const names = [...(props.name ? [props.name] : []), ...(props.also ?? [])]
-if (names.length) form?.field(names)
-const faults = computed(() => [...(form?.at(names) ?? []), ...[props.wrong ?? []].flat().filter(Boolean)])
+const found = useFieldFaults([...(props.name ? [props.name] : []), ...(props.also ?? [])])
+const faults = computed(() => [...found.value, ...[props.wrong ?? []].flat().filter(Boolean)])
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { walkLines } from './walk'
+import { vOneStop } from './oneStop'
 
 /** The one menu that opens below a button: what can be done, line by line. */
 defineProps<{
@@ -16,6 +16,6 @@ defineProps<{
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" :disabled="disabled" :data-test="test">{{ says }}</v-btn>
     </template>
-    <div class="popover" @keydown="walkLines"><slot /></div>
+    <div v-one-stop="'.menu-line'" class="popover"><slot /></div>
   </v-menu>
 </template>

@@ -69,6 +69,13 @@ export function useForm() {
   return form
 }
 
+/** What is wrong with a field of the form around it, under whichever of its names. */
+export function useFieldFaults(names: readonly string[]) {
+  const form = useFormAround()
+  if (names.length) form?.field(names)
+  return computed(() => form?.at(names) ?? [])
+}
+
 /** What is wrong with a form, to be thrown like what the server refuses. */
 export const refused = (errors: Fault[]) =>
   new Refused({

@@ -5,6 +5,7 @@ import { api, data, type WrittenBatch } from '../api/client'
 import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
+import { vOneStop } from '../shared/oneStop'
 
 /** What was last done, with the way back; and behind it all that was written, to be walked back. */
 const notice = useNotice()
@@ -59,7 +60,7 @@ const when = (text: string) =>
       </p>
       <p v-if="!written" class="quiet" role="status">Looking it up…</p>
       <p v-else-if="!written.length">Nothing has been written yet.</p>
-      <ol v-else class="done" data-test="written">
+      <ol v-else v-one-stop class="done" data-test="written">
         <li v-for="one in written" :key="one.batch">
           <span class="quiet when">{{ when(one.made_at) }}</span>
           <span>{{ one.sentence }}</span>

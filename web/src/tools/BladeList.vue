@@ -5,6 +5,7 @@ import { api, data, type BladeEntry } from '../api/client'
 import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import { useDesks } from '../patterns/desks'
+import { vOneStop } from '../shared/oneStop'
 
 const queries = useQueryClient()
 const notice = useNotice()
@@ -82,7 +83,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
           <th>Note</th>
         </tr>
       </thead>
-      <tbody>
+      <tbody v-one-stop="'tr'">
         <tr v-for="row in rows" :key="row.blade" :class="{ own: row.own }">
           <td>
             <label class="option">
@@ -141,6 +142,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
 }
 
 .add {
+  min-height: 26px;
   text-decoration: underline dotted;
   text-underline-offset: 3px;
 }

@@ -7,6 +7,7 @@ import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import PlierDialog from './PlierDialog.vue'
 import RowActs from './RowActs.vue'
+import { vOneStop } from '../shared/oneStop'
 
 const queries = useQueryClient()
 const notice = useNotice()
@@ -64,7 +65,7 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
           <th><span class="visually-hidden">Edit or remove</span></th>
         </tr>
       </thead>
-      <tbody>
+      <tbody v-one-stop="'tr'">
         <tr v-for="plier in own.entries" :key="plier.id">
           <td>{{ plier.name }}</td>
           <td>{{ jawsOf(plier.record) }}</td>

@@ -14,6 +14,7 @@ import PlierList from './PlierList.vue'
 import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
 import RowActs from './RowActs.vue'
+import { vOneStop } from '../shared/oneStop'
 
 const queries = useQueryClient()
 const notice = useNotice()
@@ -127,7 +128,7 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
             <th><span class="visually-hidden">Edit or remove</span></th>
           </tr>
         </thead>
-        <tbody>
+        <tbody v-one-stop="'tr'">
           <tr v-for="rod in sorted" :key="rod.id">
             <td><RodShape :rod="rod.record" /></td>
             <td>{{ nameOf(rod.record) }}</td>

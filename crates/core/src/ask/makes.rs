@@ -9,6 +9,7 @@ use crate::piece::Piece;
 use crate::ring::supply::Supply;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
+use crate::words::counted;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::of_wire;
 
@@ -44,8 +45,8 @@ impl Makes {
     fn named(&self) -> String {
         let n = self.n;
         match (self.kept, &self.piece) {
-            (true, Piece::Rings(_)) => format!("{n} rings of “{}”", self.name),
-            (true, Piece::Finding(_)) => format!("{n} blanks of “{}”", self.name),
+            (true, Piece::Rings(_)) => format!("{} of “{}”", counted(n, "ring"), self.name),
+            (true, Piece::Finding(_)) => format!("{} of “{}”", counted(n, "blank"), self.name),
             (false, _) => format!("{n} {}", self.name),
         }
     }
@@ -105,20 +106,19 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: Length
     let (n, left_mm, noun) = match piece {
         Piece::Rings(request) => {
             let many = supply.makes(request, unit).ok()?;
-            (many.rings_n, many.left_mm, if many.rings_n == 1 { "ring" } else { "rings" })
+            (many.rings_n, many.left_mm, "ring")
         }
         Piece::Finding(_) => {
             let blank_mm = piece.blanks(unit).ok()?.length_mm;
             let n = (there_mm / blank_mm + 1e-9).floor().min(1e6);
-            let noun = if n == 1.0 { "blank" } else { "blanks" };
             #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to a million")]
-            (n as u32, there_mm - n * blank_mm, noun)
+            (n as u32, there_mm - n * blank_mm, "blank")
         }
     };
     let text = if left_mm < 0.05 {
-        format!("{n} {noun}, nothing left")
+        format!("{}, nothing left", counted(n, noun))
     } else {
-        format!("{n} {noun}, {} left", of_wire(left_mm, unit))
+        format!("{}, {} left", counted(n, noun), of_wire(left_mm, unit))
     };
     (n > 0).then(|| Makes { name: name.to_owned(), kept, n, left_mm, text, piece: piece.clone() })
 }

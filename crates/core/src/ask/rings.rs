@@ -13,6 +13,7 @@ use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
+use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper, shown};
 use crate::words::scale::of_wire;
 
@@ -232,10 +233,9 @@ impl Said {
                 reply.faults.extend(faults.0);
             }
             Ok(plan) => {
-                let rings = if request.rings_n == 1 { "ring" } else { "rings" };
                 let rings = format!(
-                    "{} {rings} of {} inside: pull {} of wire ({:.1} g), wind {:.1} turns on the {}.",
-                    request.rings_n,
+                    "{} of {} inside: pull {} of wire ({:.1} g), wind {:.1} turns on the {}.",
+                    counted(request.rings_n, "ring"),
                     caliper(plan.ring_inside_diameter_mm, unit),
                     of_wire(plan.wire_length_mm, unit),
                     plan.wire_mass_g,
@@ -245,9 +245,8 @@ impl Said {
                 reply.headline = match from_supply {
                     _ if which => "Every wire is weighed for these rings.".to_owned(),
                     _ if self.asks(Question::Cost) => format!(
-                        "What {} {} cost is worked out from your prices.",
-                        request.rings_n,
-                        if request.rings_n == 1 { "ring" } else { "rings" }
+                        "What {} cost is worked out from your prices.",
+                        counted(request.rings_n, "ring")
                     ),
                     _ if self.asks(Question::WhatRod) => format!(
                         "Wind on the {}: rings of {} inside.",

@@ -144,16 +144,21 @@ impl PatternRequest {
         let fitted = self.fitted(targets)?;
         let (before, after) = (self.form()?, fitted.form_with(workshop)?);
         let inside = |formed: &Formed, i: usize| formed.design.segments.get(i)?.course.tightest_mm();
-        let moved = |i: usize| match (inside(&before, i), inside(&after, i)) {
+        let moved = |i: usize, by: &Formed| match (inside(&before, i), inside(by, i)) {
             (Some(old), Some(new)) => (new - old).abs() >= SEEN_MM,
             (old, new) => old.is_some() != new.is_some(),
         };
-        let unfit = after.tools(workshop).into_iter().enumerate().filter(|(i, _)| moved(*i));
-        let misfit = unfit.filter_map(|(_, bent)| bent?.place.misfit).next();
+        let unfit = after.tools(workshop).into_iter().enumerate().filter(|(i, _)| moved(*i, &after));
+        let misfit = unfit.filter_map(|(i, bent)| Some((i, bent?.place.misfit?))).next();
         // A workshop that lists no tools yet is not held to them.
         let tools = !workshop.rods.is_empty() || !workshop.pliers.is_empty();
-        if let Some(misfit) = misfit.filter(|_| tools) {
-            let i = targets.len() - 1;
+        if let Some((bend, misfit)) = misfit.filter(|_| tools) {
+            // The target whose own dimension moves this bend, where one does so by itself.
+            let moves_it = |target: &Target| {
+                let name = self.gives_way(target.measure);
+                self.with(name, fitted.value(name)).form().is_ok_and(|alone| moved(bend, &alone))
+            };
+            let i = targets.iter().position(moves_it).unwrap_or(targets.len() - 1);
             return Err(Fault::new(format!("targets[{i}].mm"), misfit).into());
         }
         let unit = workshop.habits.unit;

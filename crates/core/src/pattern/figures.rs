@@ -6,6 +6,7 @@ use super::former::StepKind;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::wire::metal::Temper;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
+use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
@@ -94,7 +95,7 @@ impl Formed<'_> {
         let n = request.blanks_n();
         let all = f64::from(n) * blank.cut_mm;
         let (text, unit) = long_length(all);
-        let wire = figure("wire-length", Question::OffTheSpool, &format!("{n} blanks"), text, unit)
+        let wire = figure("wire-length", Question::OffTheSpool, &counted(n, "blank"), text, unit)
             .ruler(all)
             .says("Wire to take off the spool for all blanks, trims and rounding included.")
             .formula("blanks × cut length", format!("{n} × {:.2} mm = {all:.1} mm", blank.cut_mm))

@@ -10,6 +10,7 @@ use crate::pattern::{self, PatternRequest};
 use crate::ring::{self, RingRequest};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
+use crate::words::counted;
 use crate::words::length::{LengthUnit, on_ruler, ruler_step_mm};
 use crate::words::sentence;
 
@@ -36,8 +37,7 @@ pub struct Blanks {
 impl Blanks {
     /// In words: `24 blanks of 61.5 mm`.
     pub fn shown(&self, unit: LengthUnit) -> String {
-        let blanks = if self.n == 1 { "blank" } else { "blanks" };
-        format!("{} {blanks} of {}", self.n, on_ruler(self.length_mm, unit))
+        format!("{} of {}", counted(self.n, "blank"), on_ruler(self.length_mm, unit))
     }
 }
 

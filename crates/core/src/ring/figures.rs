@@ -8,6 +8,7 @@ use crate::tool::mandrel::Shape;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, long_length, shown};
 
 const VOCE: &str = "Voce flow curve with typical handbook values; bending of plane sections past yield.";
@@ -159,7 +160,7 @@ impl RingPlan {
         };
         let room = room_told(request);
         let coils = figure("coils", question, "coils", self.coils_n.to_string(), "")
-            .more(format!("{} rings each at most", self.rings_per_coil_n))
+            .more(format!("{} each at most", counted(self.rings_per_coil_n, "ring")))
             .says("Coils to wind on this rod. More rings than one coil holds mean more coils, each with its own tails.")
             .formula(
                 "rings / rings that fit one coil, rounded up",

@@ -222,6 +222,7 @@ impl RingRequest {
             faults.add(too_many(f64::from(self.rings_n)));
         }
         self.ends.check(&mut faults);
+        self.wish.check(&self.wire, &mut faults);
         faults.into_result()
     }
 

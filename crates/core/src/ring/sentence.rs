@@ -4,7 +4,7 @@ use super::{RingPlan, RingRequest};
 use crate::tool::cutting::Method;
 use crate::words::length::{LengthUnit, caliper, caliper_number};
 use crate::words::sentence::Phrase;
-use crate::words::words;
+use crate::words::{counted, words};
 
 words! {
     /// An input of a ring plan that is a word of its sentence.
@@ -74,8 +74,7 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     let mut pieces = vec![];
     let mut word = |slot: Slot, text: String| pieces.push((text, Some(slot)));
     let wire = &request.wire;
-    let rings = if request.rings_n == 1 { "ring" } else { "rings" };
-    word(Slot::Rings, format!("{} {rings}", request.rings_n));
+    word(Slot::Rings, counted(request.rings_n, "ring"));
     word(Slot::Temper, wire.temper.shown().to_owned());
     word(Slot::Metal, wire.metal.shown().to_owned());
     word(Slot::Section, wire.section.shown().to_owned());

@@ -6,6 +6,7 @@ use super::{MOST_RINGS, RingRequest};
 use crate::fault::{Fault, Faults, Span};
 use crate::reading::field::{self, Amount};
 use crate::tool::coil::Coil;
+use crate::words::counted;
 use crate::words::length::{Habits, LengthUnit, on_ruler};
 use crate::words::scale::of_wire;
 
@@ -130,10 +131,12 @@ impl Supply {
                 of_wire(there, unit),
                 on_ruler(per_coil + ring, unit)
             ),
-            n => {
-                let rings = if n == 1 { "ring" } else { "rings" };
-                format!("{} makes {n} {rings} and leaves {}.", of_wire(there, unit), on_ruler(left_mm, unit))
-            }
+            n => format!(
+                "{} makes {} and leaves {}.",
+                of_wire(there, unit),
+                counted(n, "ring"),
+                on_ruler(left_mm, unit)
+            ),
         };
         Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, sentence })
     }

@@ -4,6 +4,8 @@ use serde::{Deserialize, Serialize};
 
 use super::supply::Supply;
 use super::{RingPlan, RingRequest};
+use crate::fault::{Faults, Span};
+use crate::wire::Wire;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::scale::of_wire;
 
@@ -21,6 +23,19 @@ pub struct Wish {
 }
 
 impl Wish {
+    const INSIDE: Span = Span { noun: "inside wanted", unit: " mm", least: 0.1, most: 1000.0 };
+
+    /// Checks what was wished for: it may come from a file as well as from a bench.
+    pub(super) fn check(&self, wire: &Wire, faults: &mut Faults) {
+        if let Some(inside) = self.inside_mm {
+            faults.keep(Self::INSIDE.check("wish.inside_mm", inside));
+        }
+        // What the wire weighs can be told of a sound wire only.
+        if let Some(supply) = self.supply.filter(|_| wire.check().is_ok()) {
+            faults.nest("wish.supply", supply.length_mm(wire));
+        }
+    }
+
     /// Whether nothing was wished for.
     pub fn is_empty(&self) -> bool {
         *self == Self::default()

@@ -34,6 +34,19 @@ impl UnknownWord {
     }
 }
 
+/// So many of a thing, in words: one of it has no plural.
+///
+/// ```
+/// use lorimant_core::words::counted;
+///
+/// assert_eq!((counted(1_u32, "ring"), counted(12_u32, "ring")), ("1 ring".to_owned(), "12 rings".to_owned()));
+/// ```
+#[must_use]
+pub fn counted<N: fmt::Display + PartialEq + From<u8>>(n: N, one: &str) -> String {
+    let several = if n == N::from(1) { "" } else { "s" };
+    format!("{n} {one}{several}")
+}
+
 /// A phrase with a capital first letter.
 ///
 /// ```

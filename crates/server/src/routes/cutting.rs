@@ -1,5 +1,6 @@
 //! Cut plans: what is picked, which blank comes from which lot, booking what was cut, the plan on paper.
 
+use lorimant_core::words::counted;
 use std::collections::BTreeMap;
 use std::time::{Duration, Instant};
 
@@ -252,7 +253,7 @@ async fn book_cuts(
     });
     let (undo, left) = booked.await?;
     let lots = if lots_n == 1 { "one lot".to_owned() } else { format!("{lots_n} lots") };
-    let blanks = if blanks == 1 { "1 blank".to_owned() } else { format!("{blanks} blanks") };
+    let blanks = counted(blanks, "blank");
     let picked = match left {
         Some(0) => " Nothing of it is picked any more.".to_owned(),
         Some(left) => format!(" {left} of what is picked are still to be cut."),

@@ -23,7 +23,7 @@ pub(crate) struct PriceOf {
     /// The price.
     #[schema(value_type = String)]
     pub amount: Decimal,
-    /// Of which length: `m` or `ft`.
+    /// Of which length: a `metre` or a `foot`.
     pub of: &'static str,
 }
 

@@ -9,6 +9,7 @@ import { useKept } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
 import PaperField from '../../shared/PaperField.vue'
 import { thumbnailsOf } from '../../shared/thumbnails'
+import { vOneStop } from '../../shared/oneStop'
 
 /** The findings there are to start from, each as it is usually made. What is kept of them stands under Kept. */
 const router = useRouter()
@@ -105,7 +106,7 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
         <p v-if="!ready.length" class="quiet" data-test="none-ready">
           No finding here is like that. Ask for another word, family or wire.
         </p>
-        <ul class="grid" data-test="ready">
+        <ul v-one-stop class="grid" data-test="ready">
           <li v-for="kind in ready" :key="kind.kind" class="cell">
             <button
               type="button"
@@ -168,6 +169,7 @@ option {
 
 .own {
   margin-left: auto;
+  padding-block: 4px;
 }
 
 section {

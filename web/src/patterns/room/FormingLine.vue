@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Drawing, Step } from '../../api/client'
 import PieceSketch from '../../drawing/PieceSketch.vue'
+import { vOneStop } from '../../shared/oneStop'
 
 /** Forming steps as small drawings on a line, from the straight blank to the finished piece. */
 defineProps<{ steps: Step[]; stages: Drawing[] }>()
@@ -29,7 +30,7 @@ const words: Record<Step['kind'], string> = {
 
 <template>
   <div class="forming" data-test="forming">
-    <ol>
+    <ol v-one-stop>
       <li v-for="(step, i) in steps" :key="step.step_n">
         <button
           type="button"
@@ -136,8 +137,8 @@ input {
   position: absolute;
   left: 4%;
   right: 4%;
-  bottom: 4px;
-  height: 20px;
+  bottom: 2px;
+  height: 24px;
   width: 92%;
   margin: 0;
   appearance: none;
@@ -150,14 +151,14 @@ input::before {
   position: absolute;
   left: 0;
   right: 0;
-  top: 9px;
+  top: 11px;
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
 
 input::-webkit-slider-thumb {
   appearance: none;
   width: 26px;
-  height: 20px;
+  height: 24px;
   opacity: 0;
   pointer-events: auto;
   cursor: grab;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Step } from '../../api/client'
+import { vOneStop } from '../../shared/oneStop'
 
 /** The steps as instructions, with the numbers of this piece. */
 defineProps<{ steps: Step[] }>()
@@ -9,7 +10,7 @@ const at = defineModel<number>({ required: true })
 <template>
   <section data-test="steps">
     <h2 class="question">Do</h2>
-    <ol>
+    <ol v-one-stop>
       <li v-for="(step, i) in steps" :key="step.step_n" :class="{ now: at === i }">
         <button
           type="button"

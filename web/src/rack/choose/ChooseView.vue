@@ -10,6 +10,7 @@ import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
 import { useAmounts } from '../../shared/amounts'
 import { useWords } from '../../shared/words'
+import { vOneStop } from '../../shared/oneStop'
 
 /** Which wire for a piece: every metal, temper and size weighed, the reasons in figures. */
 const words = useWords()
@@ -141,16 +142,20 @@ async function use(one: WireCandidate) {
       />
       {{ currency }} of wire each.
     </p>
-    <p class="quiet hint">1 N is about what 100 g weigh. Loads and efforts are estimates.</p>
-    <p v-for="fault in faults" :key="fault.field" class="stop" role="alert">{{ fault.sentence }}</p>
-    <p v-if="found && faults.length" class="watch" data-test="old">
-      What stands here is of what was asked before.
+    <p v-if="!faults.length" class="quiet hint">
+      1 N is about what 100 g weigh. Loads and efforts are estimates.
+    </p>
+    <p v-for="(fault, i) in faults" :key="fault.field" class="stop hint" role="alert">
+      {{ fault.sentence }}
+      <span v-if="found && i === faults.length - 1" class="watch" data-test="old">
+        What stands here is of what was asked before.
+      </span>
     </p>
     <p v-if="!found && !faults.length" class="quiet" role="status">
       {{ piece ? 'Weighing every wire…' : 'Choose a piece, and every wire is weighed for it.' }}
     </p>
     <div v-if="found" class="found">
-      <ol class="list" data-test="candidates">
+      <ol v-one-stop class="list" data-test="candidates">
         <li v-for="(one, i) in candidates" :key="key(one)" :style="{ '--metal': one.colour }">
           <label class="option set">
             <input

@@ -174,7 +174,9 @@ watch([typedFaults, error], () => {
       <PricesDialog v-model="pricing" @kept="start" />
     </section>
     <section v-if="cost" class="answer" aria-label="What it comes to" aria-live="polite" data-test="cost">
-      <p v-if="old" class="watch" data-test="old">This is of what stood there before.</p>
+      <p class="watch old" :class="{ now: old }" :aria-hidden="!old" :data-test="old ? 'old' : undefined">
+        This is of what stood there before.
+      </p>
       <p class="large">
         <span class="num" data-test="cost-each">{{ money(cost.each) }}</span> <span class="quiet">one</span>
       </p>
@@ -251,6 +253,11 @@ watch([typedFaults, error], () => {
   font-size: 1.35rem;
   line-height: 1.3;
   margin: 16px 0 6px;
+}
+
+/* Its room is kept, so that nothing moves while one types. */
+.old:not(.now) {
+  visibility: hidden;
 }
 
 .working {

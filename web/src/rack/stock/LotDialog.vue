@@ -9,9 +9,10 @@ import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
 import { readFields, refused, useForm, useOpen, useShownLengths } from '../../shared/form'
-import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
+import PaperPick from '../../shared/PaperPick.vue'
+import PaperWord from '../../shared/PaperWord.vue'
 
 /** Receiving wire, or changing what is written of a lot. A shop's line fills in what it says. */
 const entry = defineModel<Stocked | 'new' | null>({ required: true })
@@ -163,7 +164,7 @@ const keep = () =>
     v-model="open"
     :title="isNew ? 'Receive wire' : 'Change what is written of it'"
     :name="isNew ? 'Receive wire' : 'Change the lot'"
-    :width="640"
+    :width="680"
     :does="isNew ? 'Put it on the rack' : 'Keep'"
     test="keep-lot"
     @submit="keep"
@@ -186,122 +187,141 @@ const keep = () =>
         <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
         <li v-if="said.unclear.length" class="quiet">Not understood: {{ said.unclear.join(', ') }}.</li>
       </ul>
-      <p v-if="said" class="quiet">
+      <p v-if="said" class="quiet priced">
         Priced for <PiecePicker v-model="piece" label="a piece…" />
         <span data-test="per-piece">{{ perPiece }}</span>
       </p>
     </template>
-    <div class="fields">
-      <PaperField
-        v-model="texts.name"
-        name="name"
-        :also="['lot.name']"
-        class="two"
-        label="What stands on its tag"
-        placeholder="Blue spool"
-        maxlength="60"
-        data-test="lot-name"
-      />
-      <PaperChoice
+    <p class="serif wish">
+      <PaperPick
         v-model="picked.kind"
+        name="kind"
         label="It is a"
         :choices="words?.stock_kinds ?? []"
+        class="begins"
         data-test="lot-kind"
       />
-      <PaperChoice
-        v-model="picked.metal"
-        name="metal"
-        label="Metal"
-        :choices="words?.metals ?? []"
-        data-test="lot-metal"
-      />
-      <PaperChoice
+      of
+      <PaperPick
         v-model="picked.temper"
+        name="temper"
         label="Temper"
         :choices="words?.tempers ?? []"
         data-test="lot-temper"
       />
-      <PaperChoice v-model="picked.section" label="Section" :choices="words?.sections ?? []" />
-      <PaperField
+      <PaperPick
+        v-model="picked.metal"
+        name="metal"
+        label="Metal"
+        placeholder="which metal"
+        :choices="words?.metals ?? []"
+        data-test="lot-metal"
+      />,
+      <PaperPick
+        v-model="picked.section"
+        name="section"
+        label="Section"
+        :choices="words?.sections ?? []"
+        data-test="lot-section"
+      />
+      <PaperWord
         v-model="texts.size"
         name="size"
         :also="['wire.size_mm', 'lot.wire.size_mm']"
         label="Size"
         placeholder="18 awg, 1 mm"
         data-test="lot-size"
-      />
-      <PaperChoice v-model="picked.surface" label="Surface" :choices="words?.surfaces ?? []" />
-      <PaperField
-        v-if="skinned"
-        v-model="texts.skin_share"
-        name="skin_share"
-        :also="['lot.skin_share']"
-        label="Skin, % of weight"
-        placeholder="5"
-        figures
-      />
-      <PaperField
-        v-if="isNew"
-        v-model="texts.amount"
-        name="amount"
-        :also="['length_mm']"
-        label="Length or weight"
-        placeholder="5 m, 16 ft, 250 g"
-        data-test="lot-amount"
-      />
-      <PaperField
+      />,
+      <PaperPick
+        v-model="picked.surface"
+        name="surface"
+        label="Surface"
+        :choices="words?.surfaces ?? []"
+        data-test="lot-surface"
+      /><template v-if="skinned">
+        with a skin of
+        <PaperWord
+          v-model="texts.skin_share"
+          name="skin_share"
+          :also="['lot.skin_share']"
+          label="Skin, % of weight"
+          placeholder="5"
+          figures
+        />
+        % of its weight</template
+      ><template v-if="isNew"
+        >:
+        <PaperWord
+          v-model="texts.amount"
+          name="amount"
+          :also="['length_mm']"
+          label="Length or weight"
+          placeholder="5 m, 16 ft, 250 g"
+          data-test="lot-amount"
+        />
+        of it,</template
+      ><template v-else>, bought</template>
+      for
+      <PaperWord
         v-model="texts.price"
         name="price"
         :also="['lot.price']"
-        :label="currency ? `Price, ${currency}` : 'Price'"
+        label="Price"
+        placeholder="not said"
         figures
         data-test="lot-price"
       />
-      <PaperField
+      {{ currency }}, came in on
+      <PaperWord
         v-model="texts.bought_on"
         name="bought_on"
         :also="['lot.bought_on']"
         label="Came in"
-        type="date"
-      />
-      <PaperField
+        day
+        data-test="lot-bought-on"
+      />; empty it weighs
+      <PaperWord
         v-model="texts.tare_g"
         name="tare_g"
         :also="['lot.tare_g']"
         label="Empty spool, g"
+        placeholder="not weighed"
         figures
         data-test="lot-tare"
       />
-      <PaperField v-model="texts.note" name="note" class="three" label="Note" maxlength="500" />
-    </div>
+      g. On its tag stands
+      <PaperWord
+        v-model="texts.name"
+        name="name"
+        :also="['lot.name']"
+        label="What stands on its tag"
+        placeholder="Blue spool"
+        :most="60"
+        data-test="lot-name"
+      />.
+    </p>
+    <PaperField v-model="texts.note" name="note" label="Note" maxlength="500" />
     <p v-if="receiving" class="serif" role="status" data-test="receiving">{{ receiving }}</p>
   </PaperDialog>
 </template>
 
 <style scoped>
-.fields {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 4px 18px;
-  margin-top: 8px;
+.wish {
+  font-size: 1.35rem;
+  line-height: 1.75;
+  margin: 4px 0 12px;
 }
 
-.two {
-  grid-column: span 2;
+.begins :deep(select) {
+  text-transform: capitalize;
 }
 
-.three {
-  grid-column: 1 / -1;
+.priced {
+  margin: 0 0 8px;
 }
 
 .said {
   margin: 8px 0 4px;
   padding-left: 18px;
-}
-
-@media (max-width: 600px) {
-  .fields {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  }
 }
 </style>

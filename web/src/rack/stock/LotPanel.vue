@@ -176,9 +176,7 @@ function edit() {
           {{ grams(lot.standing.left_g) }}
           <template v-if="lot.standing.value && lot.price_of">
             · {{ money(lot.standing.value) }}
-            <span class="quiet">
-              at {{ money(lot.price_of.amount) }} a {{ lot.price_of.of === 'ft' ? 'foot' : 'metre' }}
-            </span>
+            <span class="quiet"> at {{ money(lot.price_of.amount) }} a {{ lot.price_of.of }} </span>
           </template>
         </p>
         <div class="acts">

@@ -11,6 +11,7 @@ import { useWords } from '../../shared/words'
 import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
+import { vOneStop } from '../../shared/oneStop'
 
 /** Scrap on its piles, by metal and cleanliness, and what it is worth. */
 const refresh = useRackRefresh()
@@ -68,7 +69,7 @@ const book = () =>
       No scrap yet. Keep metals apart, and solder apart from clean: clean wire melts into balls at the bench.
     </p>
     <table v-else class="ledger">
-      <tbody>
+      <tbody v-one-stop="'tr'">
         <tr v-for="pile in grouped" :key="pile.metal + pile.cleanliness">
           <td>
             <button

@@ -13,6 +13,7 @@ import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useTyped } from '../../shared/form'
 import { useWords } from '../../shared/words'
+import { vOneStop } from '../../shared/oneStop'
 
 const { metres } = useAmounts()
 const words = useWords()
@@ -153,7 +154,7 @@ function choose(next: Wire['metal']) {
           the rack knows what is left of it.
         </template>
       </p>
-      <div v-else data-test="lots">
+      <div v-else v-one-stop="'.lot'" data-test="lots">
         <section v-for="group in groups" :key="group.shown" class="group">
           <header>
             <h2>{{ group.shown }}</h2>

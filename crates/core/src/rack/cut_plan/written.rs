@@ -3,6 +3,7 @@
 use super::{Cut, CutPlan, CutRequest, Found, SLACK_MM, Short, StockCut};
 use crate::rack::stock::StockKind;
 use crate::tool::cutting::CAUTION;
+use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 use crate::words::scale::of_wire;
 
@@ -126,7 +127,6 @@ impl CutPlan {
     fn in_words(&self, unit: LengthUnit) -> String {
         let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
         let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
-        let pieces = if self.stock.len() == 1 { "piece" } else { "pieces" };
         let made = match short {
             0 => "everything is made".to_owned(),
             1 => "1 is short".to_owned(),
@@ -137,7 +137,7 @@ impl CutPlan {
         } else {
             format!("at most {} % more wire than any plan must use", shown((100.0 * self.gap).max(0.01), 2))
         };
-        let blanks = if blanks == 1 { "1 blank".to_owned() } else { format!("{blanks} blanks") };
+        let blanks = counted(blanks, "blank");
         let pairs = match self.split_pairs_n {
             0 => String::new(),
             1 => " One pair has its two from different lots: keep them apart from the others and match them."
@@ -145,8 +145,8 @@ impl CutPlan {
             n => format!(" {n} pairs have their two from different lots: match those by measuring."),
         };
         format!(
-            "{blanks} from {} {pieces}: {made}, {} is scrap; {near}.{pairs}",
-            self.stock.len(),
+            "{blanks} from {}: {made}, {} is scrap; {near}.{pairs}",
+            counted(self.stock.len(), "piece"),
             on_ruler(self.scrap_mm, unit)
         )
     }

@@ -6,6 +6,7 @@ use serde::{Deserialize, Serialize};
 use super::check_money;
 use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
+use crate::words::counted;
 use crate::words::length::LengthUnit;
 use crate::words::scale::of_wire;
 
@@ -157,7 +158,7 @@ impl Need {
         let metres = |mm: f64| of_wire(mm, unit);
         let buy = match (packs_n, pack_mm) {
             (Some(n), Some(pack)) if n > 0 => {
-                format!(" Buy {n} {} of {}.", if n == 1 { "pack" } else { "packs" }, metres(pack))
+                format!(" Buy {} of {}.", counted(n, "pack"), metres(pack))
             }
             _ if missing_mm > 0.0 => " Say how it is sold, to have it counted in packs.".to_owned(),
             _ => String::new(),

@@ -16,7 +16,7 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, shown};
-use crate::words::scale::sold_by;
+use crate::words::scale::{sold_by, sold_by_word};
 use crate::words::{self, words};
 
 words! {
@@ -215,8 +215,8 @@ impl Lot {
 
     /// What a metre or a foot of it cost, and which of them, as wire is priced where this unit is read first.
     pub fn price_of(&self, unit: LengthUnit) -> Option<(Decimal, &'static str)> {
-        let (of, long_mm) = sold_by(unit);
-        Some((Self::price_of_length(self.per_metre()?, long_mm)?, of))
+        let (_, long_mm) = sold_by(unit);
+        Some((Self::price_of_length(self.per_metre()?, long_mm)?, sold_by_word(unit)))
     }
 
     /// What so much wire costs at a price of a metre, to a hundredth.
