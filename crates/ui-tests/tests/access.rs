@@ -147,3 +147,78 @@ fn the_work_is_a_few_stops_away(
         Ok(())
     })
 }
+
+/// A list is one stop on the way; arrows and letters walk it, and it is come back to where it was left.
+#[test]
+fn a_list_is_one_stop_and_walked_by_arrows_and_letters() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        maker.script("document.querySelector('[data-test=open-plan]').focus()").await?;
+        let row = "return document.activeElement.closest('.plan')?.querySelector('.name').innerText ?? ''";
+        let first = maker.script(row).await?;
+        maker.press(Key::Down + "").await?;
+        let second = maker.script(row).await?;
+        ensure!(second != first && second != "", "{second} after {first}");
+        maker.press(Key::End + "").await?;
+        let last = maker.script(row).await?;
+        maker.press(Key::Home + "").await?;
+        ensure!(maker.script(row).await? == first);
+        maker.press("fer").await?;
+        let found = maker.script(row).await?;
+        ensure!(found.as_str().is_some_and(|name| name.starts_with("Fer")), "{found}");
+        // Its menu is the next stop, and then the list is behind one.
+        maker.press(Key::Tab + "").await?;
+        ensure!(maker.script(row).await? == found);
+        maker.press(Key::Tab + "").await?;
+        ensure!(maker.script(row).await? == "", "the list is more than one stop");
+        maker.press(Key::Shift + Key::Tab).await?;
+        ensure!(maker.script(row).await? == found && last != found);
+        Ok(())
+    })
+}
+
+#[test]
+fn letters_find_a_choice_of_a_word() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.click("[data-slot=temper]").await?;
+        maker.find("[data-test=choice]").await?;
+        maker.until("a choice in hand", || has_focus(maker, "[data-test=choice].chosen")).await?;
+        maker.press("h").await?;
+        let said = "return document.activeElement.innerText";
+        ensure!(maker.script(said).await?.as_str().is_some_and(|said| said.starts_with('h')));
+        maker.press(Key::Enter + "").await?;
+        maker.gone("[data-test=editor]").await?;
+        maker.sees("[data-test=sentence]", "ha").await
+    })
+}
+
+/// What is tapped is large enough for a fingertip.
+#[rstest]
+#[case("/rings")]
+#[case("/kept")]
+#[case("/patterns")]
+#[case("/patterns/room?kind=open-ear-wire")]
+#[case("/rack")]
+#[case("/rack/choose")]
+#[case("/rack/cut")]
+#[case("/rack/cost")]
+#[case("/tools")]
+#[case("/guide")]
+fn what_is_tapped_is_large_enough(#[case] path: &'static str) -> Result<()> {
+    at_the_bench(move |maker| async move {
+        maker.browser.resize(390, 844).await?;
+        maker.open(path).await?;
+        maker.find("main button, main a").await?;
+        let script = "return [...document.querySelectorAll('button, a[href], input, select, g[tabindex]')]
+            .filter((one) => one.checkVisibility({ opacityProperty: true, visibilityProperty: true }))
+            .map((one) => [one, one.labels?.[0]].filter(Boolean).map((each) => each.getBoundingClientRect())
+                .reduce((a, b) => (a.width * a.height > b.width * b.height ? a : b)))
+            .map(({ width, height }, i) => [width, height])
+            .filter(([width, height]) => width > 2 && (width < 24 || height < 24))";
+        let small = maker.script(script).await?;
+        ensure!(small == serde_json::json!([]), "too small on {path}: {small}");
+        Ok(())
+    })
+}

@@ -120,3 +120,125 @@ async fn inside(maker: &Maker, css: &str) -> Result<()> {
         })
         .await
 }
+
+/// A newcomer's job on a telephone: what is done one after another, none of it in more than three actions.
+struct Job {
+    maker: &'static Maker,
+    actions: u32,
+}
+
+impl Job {
+    async fn on_a_telephone(maker: &'static Maker, path: &str) -> Result<Self> {
+        maker.browser.resize(390, 844).await?;
+        maker.open(path).await?;
+        Ok(Self { maker, actions: 0 })
+    }
+
+    async fn tap(&mut self, css: &str) -> Result<()> {
+        self.actions += 1;
+        self.maker.click(css).await
+    }
+
+    async fn write(&mut self, css: &str, text: &str) -> Result<()> {
+        self.actions += 1;
+        self.maker.fill(css, text).await
+    }
+
+    /// What was to be seen of it, and nothing of the view beyond the screen's edge.
+    async fn done(&mut self, css: &str, words: &str) -> Result<()> {
+        self.maker.sees(css, words).await?;
+        ensure!(self.actions <= 3, "{} actions until “{words}”", self.actions);
+        self.actions = 0;
+        let wide = self.maker.script("return document.documentElement.scrollWidth").await?;
+        ensure!(wide.as_u64().is_some_and(|wide| wide <= 390), "{wide} px wide at “{words}”");
+        Ok(())
+    }
+}
+
+#[test]
+fn a_ring_is_planned_kept_and_printed_on_a_telephone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let mut job = Job::on_a_telephone(maker, "/rings").await?;
+        maker.sees(SENTENCE, "rings").await?;
+        job.write("[data-test=ask]", "80 rings 4 mm inside brass 18 awg").await?;
+        maker.sees("[data-test=answer]", "80 rings of").await?;
+        job.tap("[data-test=use-answer]").await?;
+        job.done(SENTENCE, "80 rings of soft brass").await?;
+        job.tap("[data-test=keep]").await?;
+        job.write("[data-test=plan-name] input", "Gondola rail").await?;
+        job.tap("[data-test=keep-confirm]").await?;
+        job.done("[data-test=kept-as]", "Gondola rail").await?;
+        job.tap("[data-test=take-away]").await?;
+        job.tap("[data-file='cut-sheet.pdf']").await?;
+        ensure!(maker.saved("cut-sheet.pdf").await?.starts_with(b"%PDF"), "no PDF");
+        job.done("[data-test=kept-as]", "Gondola rail").await
+    })
+}
+
+#[test]
+fn a_lot_is_found_weighed_and_put_right_on_a_telephone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let mut job = Job::on_a_telephone(maker, "/rack").await?;
+        maker.find("[data-test=lots] .lot").await?;
+        job.write("[data-test=find-lot] input", "Blue spool").await?;
+        maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
+        job.tap("[data-test=open-lot]").await?;
+        job.done("[data-test=lot-panel]", "Blue spool").await?;
+        job.tap("[data-test=do-weigh]").await?;
+        job.write("[data-test=weight] input", "100 g").await?;
+        job.done("[data-test=weighed]", "100 g").await?;
+        inside(maker, "[data-test=lot-panel]").await?;
+        job.tap("[data-test=book-weight]").await?;
+        job.done("[data-test=notice]", "what the scale said").await
+    })
+}
+
+#[test]
+fn three_things_are_picked_cut_booked_and_undone_on_a_telephone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let mut job = Job::on_a_telephone(maker, "/rack/cut").await?;
+        maker.find("[data-test=picks] li").await?;
+        for name in ["Lantern bearers, oval links", "Lake Queen, long ear wires", "Gift stall, cord ends"] {
+            job.actions += 1;
+            maker.choose("[data-test=piece]", name).await?;
+            job.tap("[data-test=pick-it]").await?;
+            job.done("[data-test=picks]", name).await?;
+        }
+        maker.find("[data-test=strip]").await?;
+        let picked = maker.text("[data-test=picks]").await?;
+        job.tap("[data-test=tick-all]").await?;
+        job.tap("[data-test=book-cuts]").await?;
+        job.done("[data-test=notice]", "Booked").await?;
+        maker.until("fewer picks", || async { Ok(maker.text("[data-test=picks]").await? != picked) }).await?;
+        job.tap("[data-test=undo-notice]").await?;
+        job.done("[data-test=notice]", "Undone").await?;
+        maker
+            .until("the picks again", || async { Ok(maker.text("[data-test=picks]").await? == picked) })
+            .await
+    })
+}
+
+#[test]
+fn something_is_picked_cut_and_booked_by_keyboard_alone() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cut").await?;
+        maker.find("[data-test=picks] li").await?;
+        maker.find("[data-test=strip]").await?;
+        tab_to(maker, "[data-test=piece]", 40).await?;
+        maker.press("Lantern").await?;
+        tab_to(maker, "[data-test=pick-it]", 2).await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=picks]", "Lantern bearers").await?;
+        let picked = maker.text("[data-test=picks]").await?;
+        tab_to(maker, "[data-test=tick-all]", 40).await?;
+        maker.press(Key::Enter + "").await?;
+        maker
+            .until("something ticked", || async { Ok(maker.count("[data-test=tick]:checked").await? > 0) })
+            .await?;
+        maker.press(Key::Shift + Key::Tab).await?;
+        ensure!(has_focus(maker, "[data-test=book-cuts]").await?, "booking is not beside ticking");
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=notice]", "Booked").await?;
+        maker.until("fewer picks", || async { Ok(maker.text("[data-test=picks]").await? != picked) }).await
+    })
+}

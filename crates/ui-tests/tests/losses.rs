@@ -280,7 +280,7 @@ fn escape_leaves_a_word_as_it_was_and_a_bad_value_never_stays() -> Result<()> {
         maker.click("[data-slot=size]").await?;
         maker.fill("[data-test=typed] input", "7 mm").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=faults]", "thicker than").await?;
+        maker.sees("[data-test=editor]", "thicker than").await?;
         maker.find("[data-test=editor]").await?;
         maker.script("document.querySelector('.v-overlay__scrim')?.click()").await?;
         maker.press(Key::Escape + "").await?;
@@ -402,5 +402,143 @@ fn tools_and_units_changed_elsewhere_are_followed() -> Result<()> {
             )
             .await?;
         maker.sees(SENTENCE, "in inside").await
+    })
+}
+
+/// Opens what is written of a lot, to change it.
+async fn change_lot(maker: &Maker, name: &str) -> Result<()> {
+    maker.open("/rack").await?;
+    maker.fill("[data-test=find-lot] input", name).await?;
+    maker.sees("[data-test=lot]", name).await?;
+    maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
+    maker.click("[data-test=open-lot]").await?;
+    maker.click("[data-test=change-lot]").await?;
+    maker.find("[data-test=lot-name] input").await?;
+    Ok(())
+}
+
+#[rstest]
+#[case::yours("[data-test=keep-mine]", "9.50")]
+#[case::theirs("[data-test=open-theirs]", "8.80")]
+fn two_tabs_meet_over_a_lot(#[case] choice: &'static str, #[case] price: &'static str) -> Result<()> {
+    at_the_bench(move |maker| async move {
+        change_lot(maker, "Blue spool").await?;
+        let driver = &maker.browser.driver;
+        let one = driver.window().await?;
+        let other = driver.new_tab().await?;
+        driver.switch_to_window(other).await?;
+        change_lot(maker, "Blue spool").await?;
+        maker.fill("[data-test=lot-price] input", "8.80").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=notice]", "Changed “Blue spool”").await?;
+        driver.switch_to_window(one).await?;
+        maker.fill("[data-test=lot-price] input", "9.50").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=conflict]", "9.50").await?;
+        maker.sees("[data-test=conflict]", "8.80").await?;
+        maker.is_accessible().await?;
+        maker.click(choice).await?;
+        maker
+            .until("what was chosen stands there", || async {
+                let shown = maker
+                    .script("return document.querySelector('[data-test=lot-price] input')?.value ?? null")
+                    .await?;
+                let lots = maker.script("return await (await fetch('/api/lots?find=Blue')).json()").await?;
+                let kept = lots["lots"][0]["record"]["price"] == price;
+                Ok(kept && (shown.is_null() || shown == price))
+            })
+            .await
+    })
+}
+
+/// What is typed of wire that comes in outlives a reload, a lock and a server that is killed.
+#[test]
+fn wire_that_is_being_received_is_not_lost() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let name = "return document.querySelector('[data-test=lot-name] input')?.value ?? null";
+        let stays = || async {
+            maker.open("/rack").await?;
+            maker.click("[data-test=receive]").await?;
+            maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
+            maker.until("the tag", || async { Ok(maker.script(name).await? == "Slate spool") }).await
+        };
+        maker.open("/rack").await?;
+        maker.click("[data-test=receive]").await?;
+        maker.fill("[data-test=listing] input", "copper round 1 mm soft 10 m").await?;
+        maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
+        maker.fill("[data-test=lot-name] input", "Slate spool").await?;
+        maker.browser.driver.refresh().await?;
+        stays().await?;
+        maker.server.stop().await;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[role=dialog]", "server").await?;
+        maker.server.kill_and_restart().await?;
+        lock(maker, "reed and rush").await?;
+        maker.server.kill_and_restart().await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.fill("main input[type=password]", "reed and rush").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.find("[data-test=receive]").await?;
+        stays().await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=notice]", "Slate spool").await?;
+        // What is on the rack is no longer being received.
+        maker.click("[data-test=receive]").await?;
+        maker.until("an empty tag", || async { Ok(maker.script(name).await? == "") }).await
+    })
+}
+
+/// A pick that was changed elsewhere is not written over, and the list says how it stands.
+#[test]
+fn a_pick_changed_elsewhere_is_not_written_over() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack/cut").await?;
+        maker.find("[data-test=pick-count]").await?;
+        maker
+            .script(
+                "const row = (await (await fetch('/api/picks')).json())[0];
+                 await fetch(`/api/picks/${row.id}?revision=${row.revision}`, { method: 'PUT',
+                     headers: { 'content-type': 'application/json' },
+                     body: JSON.stringify({ entry: row.record.entry, pieces_n: 31 }) })",
+            )
+            .await?;
+        maker.fill("[data-test=pick-count]", "32").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=pick-fault]", "changed elsewhere").await?;
+        let count = "return document.querySelector('[data-test=pick-count]').value";
+        maker.until("how it stands", || async { Ok(maker.script(count).await? == "31") }).await?;
+        // Once seen, it can be changed.
+        maker.fill("[data-test=pick-count]", "32").await?;
+        maker.press(Key::Tab + "").await?;
+        maker.sees("[data-test=notice]", "32 of").await?;
+        maker.browser.driver.refresh().await?;
+        maker.until("kept", || async { Ok(maker.script(count).await? == "32") }).await
+    })
+}
+
+/// What was pressed and not carried out yet is given up with the word.
+#[test]
+fn presses_behind_an_escape_are_not_carried_out() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        maker.click("[data-slot=rings]").await?;
+        maker.find("[data-test=typed] input").await?;
+        maker
+            .script(
+                "const more = document.querySelector('[data-test=more-of-it]');
+                 for (let n = 0; n < 8; n++) more.click();
+                 document.querySelector('[data-test=editor]').dispatchEvent(
+                     new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))",
+            )
+            .await?;
+        maker.gone("[data-test=editor]").await?;
+        maker.sees(SENTENCE, "120 rings").await?;
+        // Whatever was under way has been answered by the time another word is.
+        maker.click("[data-slot=temper]").await?;
+        maker.find("[data-test=choice]").await?;
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=editor]").await?;
+        maker.sees(SENTENCE, "120 rings").await
     })
 }

@@ -67,9 +67,9 @@ fn what_cannot_be_made_keeps_the_last_shape_and_says_why() -> Result<()> {
         let before = drawn(maker).await?;
         maker.click("[data-slot=tip_mm]").await?;
         maker.fill("[data-test=typed] input", "25 mm").await?;
-        maker.sees("[data-test=faults]", "The back would be negative").await?;
+        maker.sees("[data-test=editor]", "The back would be negative").await?;
         maker.fill("[data-test=typed] input", "-3").await?;
-        maker.sees("[data-test=faults]", "negative").await?;
+        maker.sees("[data-test=editor]", "negative").await?;
         ensure!(drawn(maker).await? == before, "the drawing stays");
         ensure!(!maker.find("[data-test=keep]").await?.is_enabled().await?, "it cannot be kept");
         maker.press(Key::Escape + "").await?;

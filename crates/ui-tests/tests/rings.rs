@@ -80,7 +80,7 @@ fn what_cannot_be_made_says_so_at_its_word_and_keeps_the_last_drawing() -> Resul
         at_the_practice_rings(maker).await?;
         maker.click("[data-slot=size]").await?;
         maker.fill("[data-test=typed] input", "7 mm").await?;
-        maker.sees("[data-test=faults]", "thicker than the rod of 5 mm").await?;
+        maker.sees("[data-test=editor]", "thicker than the rod of 5 mm").await?;
         maker.find("[data-slot=size].faulty").await?;
         ensure!(!maker.find("[data-test=keep]").await?.is_enabled().await?, "it cannot be kept");
         maker.sees(INSIDE, "4.99").await?;

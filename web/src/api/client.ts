@@ -82,6 +82,10 @@ export class Refused extends Error {
   }
 }
 
+/** What stands there instead, where somebody else changed a record first. */
+export const standing = (thrown: unknown) =>
+  thrown instanceof Refused && thrown.problem.status === 409 ? (thrown.problem.current ?? null) : null
+
 export const api = createClient<paths>({ baseUrl: '/' })
 
 /** Called when the server wants the passphrase. */

@@ -2,10 +2,11 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, data, Refused } from '../api/client'
+import { api, data, standing } from '../api/client'
 import { useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import type { Desk, ShelfRecord } from './desk'
+import BothVersions from '../shared/BothVersions.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
@@ -44,9 +45,6 @@ watch(open, (now) => {
   current.value = null
 })
 
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-
 /** Yours goes over what stands there; that stays among its revisions. */
 async function keepMine() {
   props.desk.meet(current.value!)
@@ -67,9 +65,8 @@ async function keep(asNew: boolean) {
     emit('kept')
     if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, () => emit('undone'))
   } catch (thrown) {
-    if (thrown instanceof Refused && thrown.problem.status === 409 && thrown.problem.current)
-      current.value = thrown.problem.current as NonNullable<typeof current.value>
-    else take(thrown)
+    current.value = standing(thrown) as typeof current.value
+    if (!current.value) take(thrown)
   } finally {
     busy.value = false
   }
@@ -92,25 +89,18 @@ async function keep(asNew: boolean) {
       “{{ alike.name }}” is kept already: {{ alike.sentence }} Two of one name are hard to tell apart.
     </p>
     <PaperField v-model="note" name="note" label="Note" lines data-test="plan-note" />
-    <div v-if="current" class="both" role="alert" data-test="conflict">
-      <p class="stop">
-        It was changed elsewhere since you opened it, {{ when(current.updated_at) }}. Nothing is lost: both
-        are here.
+    <BothVersions
+      v-if="current"
+      :yours="desk.sheet?.text ?? ''"
+      :theirs="current.sentence"
+      :at="current.updated_at"
+      @mine="keepMine"
+      @theirs="openTheirs"
+    >
+      <p class="quiet">
+        “{{ current.record.name }}”{{ current.record.note ? `: ${current.record.note}` : '' }}
       </p>
-      <section>
-        <h3>Yours</h3>
-        <p class="serif">{{ desk.sheet?.text }}</p>
-        <v-btn data-test="keep-mine" @click="keepMine">Keep yours over it</v-btn>
-      </section>
-      <section>
-        <h3>As it stands now</h3>
-        <p class="serif">{{ current.sentence }}</p>
-        <p class="quiet">
-          “{{ current.record.name }}”{{ current.record.note ? `: ${current.record.note}` : '' }}
-        </p>
-        <v-btn data-test="open-theirs" @click="openTheirs">Open this one</v-btn>
-      </section>
-    </div>
+    </BothVersions>
     <template #acts>
       <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)">
         Keep as a new {{ noun }}
@@ -118,21 +108,3 @@ async function keep(asNew: boolean) {
     </template>
   </PaperDialog>
 </template>
-
-<style scoped>
-.both {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 4px 24px;
-}
-
-.both > p {
-  grid-column: 1 / -1;
-}
-
-@media (max-width: 520px) {
-  .both {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

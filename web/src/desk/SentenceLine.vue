@@ -190,6 +190,7 @@ defineExpose({ editAt })
 .word {
   color: rgb(var(--v-theme-primary));
   border-bottom: 2px solid currentcolor;
+  padding-block: 1px;
   line-height: 1.12;
   white-space: normal;
 }

@@ -24,6 +24,9 @@ const byFoot = ref(false)
 const { show, exact } = useShownLengths()
 const { faults, elsewhere, attempt } = useForm()
 
+/** A price nobody has said yet is not nought. */
+const said = (price: string) => (Number(price) ? price : '')
+
 const start = () =>
   attempt(async () => {
     if (!piece.value) return
@@ -37,11 +40,11 @@ const start = () =>
       pieces_n: String(request.pieces_n),
       wire_mm: show(request.wire_mm),
       loss_share: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
-      wire_price: request.wire_price,
+      wire_price: said(request.wire_price),
       consumables: texts.value.consumables ?? '0',
       minutes: texts.value.minutes ?? '',
       setting_up_minutes: texts.value.setting_up_minutes ?? '',
-      hour_rate: request.hour_rate,
+      hour_rate: said(request.hour_rate),
       bought: texts.value.bought ?? '',
     }
   })
@@ -62,12 +65,12 @@ const { typed, faults: typedFaults } = useTyped(() => settled.value, {
 /** What is typed, once a piece is chosen; an empty line is nothing. */
 const request = computed<CostRequest | null>(() => {
   const read = typed.value && exact(typed.value, settled.value)
-  if (!piece.value || !read?.wire_mm) return null
+  if (!piece.value || !read?.wire_mm || read.wire_price === undefined) return null
   return {
     pieces_n: read.pieces_n ?? 0,
     wire_mm: read.wire_mm,
     loss_share: read.loss_share ?? 0,
-    wire_price: read.wire_price ?? '0',
+    wire_price: read.wire_price,
     price_of_foot: byFoot.value,
     consumables: read.consumables ?? '0',
     minutes: read.minutes ?? 0,
@@ -115,6 +118,7 @@ watch([typedFaults, error], () => {
           v-model="texts.wire_price"
           name="wire_price"
           label="What the wire costs"
+          placeholder="how much"
           figures
           data-test="cost-wire_price"
         />
@@ -157,6 +161,7 @@ watch([typedFaults, error], () => {
           v-model="texts.hour_rate"
           name="hour_rate"
           label="Your hour"
+          placeholder="how much"
           figures
           data-test="cost-hour_rate"
         />. {{ inPairs ? 'A pair' : 'One' }} is bought for
@@ -209,6 +214,10 @@ watch([typedFaults, error], () => {
     <p v-else-if="!piece" class="empty">
       Keep a plan or a finding first, or choose one as it is usually made.
     </p>
+    <p v-else-if="!faults.length" class="empty serif teach" data-test="no-price">
+      Say what {{ byFoot ? 'a foot' : 'a metre' }} of this wire costs, and here stands what one comes to. Wire
+      that is received with its price says it by itself.
+    </p>
   </div>
 </template>
 
@@ -258,6 +267,11 @@ watch([typedFaults, error], () => {
 /* Its room is kept, so that nothing moves while one types. */
 .old:not(.now) {
   visibility: hidden;
+}
+
+.teach {
+  font-size: 1.35rem;
+  line-height: 1.35;
 }
 
 .working {

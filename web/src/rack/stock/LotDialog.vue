@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Lot, type Stocked, type Wire } from '../../api/client'
+import { useDebounceFn, useSessionStorage } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, data, faultsOf, standing, type Lot, type Stocked, type Wire } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
@@ -9,6 +9,7 @@ import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
 import { readFields, refused, useForm, useOpen, useShownLengths } from '../../shared/form'
+import BothVersions from '../../shared/BothVersions.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
 import PaperPick from '../../shared/PaperPick.vue'
@@ -28,6 +29,8 @@ const prices = ref('')
 const piece = ref<ChosenPiece | null>(null)
 const perPiece = ref('')
 const texts = ref<Record<string, string>>({})
+/** What stands on the rack instead, where somebody else changed it first. */
+const current = shallowRef<(Stocked & { sentence: string }) | null>(null)
 const picked = ref<{
   metal: Wire['metal'] | null
   temper: NonNullable<Wire['temper']>
@@ -42,11 +45,33 @@ const today = () => new Date().toLocaleDateString('sv')
 /** Whether a skin lies on the metal, whose share can be said. */
 const skinned = computed(() => words.value?.skinned_surfaces.includes(picked.value.surface) ?? false)
 
-watch(entry, (now) => {
+/** What is being received, and not on the rack yet: neither a reload nor a lock loses it. */
+const draft = useSessionStorage<{
+  listing: string
+  texts: Record<string, string>
+  picked: typeof picked.value
+} | null>('lorimant.receiving', null, { serializer: { read: JSON.parse, write: JSON.stringify } })
+watch(
+  [listing, texts, picked],
+  () => {
+    if (isNew.value) draft.value = { listing: listing.value, texts: texts.value, picked: picked.value }
+  },
+  { deep: true },
+)
+
+watch(entry, (now, before) => {
   faults.value = []
-  listing.value = ''
   said.value = null
   prices.value = ''
+  current.value = null
+  // Kept, or left on purpose.
+  if (before === 'new') draft.value = null
+  if (now === 'new' && draft.value) {
+    ;({ listing: listing.value, texts: texts.value, picked: picked.value } = draft.value)
+    void decode(false)
+    return
+  }
+  listing.value = ''
   const lot = now && now !== 'new' ? now.record : null
   picked.value = {
     metal: lot?.wire.metal ?? null,
@@ -68,7 +93,7 @@ watch(entry, (now) => {
 })
 
 /** Reads the shop's line and fills in what it says; what it does not say stays as it is. */
-async function decode() {
+async function decode(fill = true) {
   if (!listing.value.trim()) {
     said.value = null
     return
@@ -80,6 +105,11 @@ async function decode() {
     // Typed on meanwhile: a later answer is on its way.
     if (body.text !== listing.value) return
     said.value = read
+    if (read.prices.foreign) read.doubtful.push(read.prices.foreign)
+    prices.value = read.prices.said ?? ''
+    perPiece.value = read.prices.of_blank ?? ''
+    faults.value = []
+    if (!fill) return
     if (read.metal) picked.value.metal = read.metal
     if (read.temper) picked.value.temper = read.temper
     if (read.section) picked.value.section = read.section
@@ -87,16 +117,13 @@ async function decode() {
     if (read.surface) picked.value.surface = read.surface as Lot['surface'] & string
     if (read.length_mm) texts.value.amount = long(read.length_mm)
     if (read.price) texts.value.price = Number(read.price).toFixed(2)
-    if (read.prices.foreign) read.doubtful.push(read.prices.foreign)
-    prices.value = read.prices.said ?? ''
-    perPiece.value = read.prices.of_blank ?? ''
-    faults.value = []
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => ({ ...fault, field: 'listing' }))
   }
 }
 
-watch(piece, decode)
+// A price of a piece is asked; what was put right by hand stays.
+watch(piece, () => decode(false))
 
 /** The lot as it is typed, and how much of it comes in. */
 async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
@@ -150,13 +177,20 @@ const keep = () =>
     } else {
       const { id, revision, record } = entry.value
       const body = { ...lot, bought_mm: record.bought_mm }
-      const params = { path: { id }, query: { revision } }
-      const { undo } = await data(api.PUT('/api/lots/{id}', { params, body }))
+      const params = { path: { id }, query: { revision: current.value?.revision ?? revision } }
+      const { undo } = await data(api.PUT('/api/lots/{id}', { params, body })).catch((thrown) => {
+        current.value = standing(thrown) as typeof current.value
+        throw thrown
+      })
       notice.did(`Changed “${lot.name}”.`, undo, refresh)
     }
     entry.value = null
     await refresh()
   })
+
+/** What is written of a lot, in a line. */
+const told = (lot: { name?: string; note?: string; price?: string | null }) =>
+  [`“${lot.name}”`, lot.price && `${lot.price} ${currency.value}`, lot.note].filter(Boolean).join(', ')
 </script>
 
 <template>
@@ -179,7 +213,7 @@ const keep = () =>
         autofocus
         maxlength="300"
         data-test="listing"
-        @update:model-value="decode"
+        @update:model-value="decode()"
       />
       <ul v-if="said" class="said" data-test="listing-says">
         <li v-if="prices">{{ prices }}</li>
@@ -301,6 +335,14 @@ const keep = () =>
       />.
     </p>
     <PaperField v-model="texts.note" name="note" label="Note" maxlength="500" />
+    <BothVersions
+      v-if="current"
+      :yours="told(texts)"
+      :theirs="`${told(current.record)}: ${current.sentence}`"
+      :at="current.updated_at"
+      @mine="keep"
+      @theirs="entry = current"
+    />
     <p v-if="receiving" class="serif" role="status" data-test="receiving">{{ receiving }}</p>
   </PaperDialog>
 </template>

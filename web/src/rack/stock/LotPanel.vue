@@ -183,7 +183,7 @@ function edit() {
           <v-btn data-test="do-book" @click="start('book')">Book a change</v-btn>
           <v-btn data-test="do-weigh" @click="start('weigh')">Weigh it</v-btn>
           <v-btn data-test="do-aside" @click="start('aside')">Set an offcut aside</v-btn>
-          <v-btn @click="edit">Change</v-btn>
+          <v-btn data-test="change-lot" @click="edit">Change</v-btn>
           <v-btn data-test="put-away" @click="putAway">
             {{ lot.archived ? 'Put back' : 'Take off the rack' }}
           </v-btn>

@@ -89,6 +89,7 @@ function choose(next: Wire['metal']) {
           Receive wire
         </v-btn>
         <PaperField
+          v-if="!empty"
           v-model="find"
           class="find"
           label="Find by tag, metal, size or note"
@@ -146,7 +147,7 @@ function choose(next: Wire['metal']) {
       </p>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <p v-else-if="!rack" class="quiet" role="status">Fetching the rack…</p>
-      <p v-else-if="!groups.length" class="empty" data-test="no-lots">
+      <p v-else-if="!groups.length" class="empty" :class="{ 'serif teach': empty }" data-test="no-lots">
         <template v-if="find || metal || kind || holdsMm">Nothing on the rack is like that.</template>
         <template v-else-if="usedUp">No lot is used up or put away.</template>
         <template v-else>
@@ -218,6 +219,12 @@ function choose(next: Wire['metal']) {
 
 .filters {
   gap: 0 16px;
+}
+
+.teach {
+  font-size: 1.35rem;
+  line-height: 1.35;
+  max-width: 52ch;
 }
 
 .find {
