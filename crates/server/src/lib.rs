@@ -14,28 +14,36 @@ mod kept;
 mod problem;
 mod routes;
 mod scale;
+mod serve;
 mod session;
 mod state;
 mod store;
 
 use std::net::SocketAddr;
+use std::time::Duration;
 
 use axum::Router;
+use axum::body::Bytes;
 use axum::extract::DefaultBodyLimit;
+use axum::http::header;
 use axum::middleware;
 use axum::routing::get;
 use tower_http::CompressionLevel;
 use tower_http::compression::CompressionLayer;
 use tower_http::compression::predicate::{DefaultPredicate, Predicate as _, SizeAbove};
+use tower_http::timeout::RequestBodyTimeoutLayer;
 use tower_http::trace::TraceLayer;
 
 pub use demo::load as load_demo;
 pub use scale::Scale;
+pub use serve::serve;
 pub use session::hash_passphrase;
-pub use store::{Store, StoreError};
+pub use store::{Held, Store, StoreError};
 
 /// Largest request body taken, bytes.
 const LARGEST_BODY: usize = 2 * 1024 * 1024;
+/// Longest wait for the next piece of a request's body.
+const SLOWEST_BODY: Duration = Duration::from_secs(20);
 
 /// The whole application on one open store, for the address it will be reached at, with its scale.
 ///
@@ -54,14 +62,17 @@ pub fn app(
     let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);
     let compression = compression.compress_when(DefaultPredicate::new().and(SizeAbove::new(u16::MAX)));
     let (router, description) = routes::router().split_for_parts();
-    let description = axum::Json(description);
+    // Written once: every connection has the routes to itself, and with them what they hold.
+    let description = Bytes::from(description.to_json().unwrap_or_default());
+    let as_json = [(header::CONTENT_TYPE, "application/json")];
     Ok(router
-        .route("/api/openapi.json", get(move || async move { description }))
+        .route("/api/openapi.json", get(move || async move { (as_json, description) }))
         .fallback(assets::serve)
         .method_not_allowed_fallback(|| async { problem::Problem::wrong_method() })
         .layer(middleware::from_fn_with_state(state.clone(), guard::check))
         .layer(middleware::from_fn(guard::headers))
         .layer(DefaultBodyLimit::max(LARGEST_BODY))
+        .layer(RequestBodyTimeoutLayer::new(SLOWEST_BODY))
         .layer(compression)
         .layer(TraceLayer::new_for_http())
         .with_state(state))

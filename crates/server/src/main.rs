@@ -2,11 +2,14 @@
 
 use std::io::Write as _;
 use std::net::{IpAddr, SocketAddr};
-use std::path::PathBuf;
+use std::path::{Path, PathBuf};
+use std::time::Duration;
 
 use anyhow::{Context as _, bail};
 use clap::{Parser, Subcommand};
-use lorimant_server::{Scale, Store, app, hash_passphrase, load_demo, openapi, plan_schema, rack_schema};
+use lorimant_server::{
+    Held, Scale, Store, app, hash_passphrase, load_demo, openapi, plan_schema, rack_schema, serve,
+};
 use tracing_subscriber::EnvFilter;
 
 /// A bench companion for wire jewellers.
@@ -26,6 +29,15 @@ enum Command {
         /// The workshop's file.
         #[arg(long)]
         data: PathBuf,
+    },
+    /// Writes all of a workshop into a new file, also while a server has it open.
+    Backup {
+        /// The workshop's file.
+        #[arg(long)]
+        data: PathBuf,
+        /// Where the copy is to be; there must be no file there yet.
+        #[arg(long)]
+        to: PathBuf,
     },
     /// Prints the API's description.
     Openapi,
@@ -63,8 +75,12 @@ fn main() -> anyhow::Result<()> {
             let filter = EnvFilter::try_from_default_env().unwrap_or_else(|_| EnvFilter::new("warn"));
             tracing_subscriber::fmt().with_env_filter(filter).with_writer(std::io::stderr).init();
             let runtime = tokio::runtime::Builder::new_multi_thread().enable_all().build()?;
-            runtime.block_on(serve(options))
+            let served = runtime.block_on(run(options));
+            // Whatever still works something out is not waited for: nothing of it was acknowledged.
+            runtime.shutdown_timeout(LAST_WORK);
+            served
         }
+        Command::Backup { data, to } => back_up(&data, &to),
         Command::Passphrase { data } => set_passphrase(&data),
         Command::Openapi => print(&openapi()),
         Command::PlanSchema => print(&plan_schema()),
@@ -77,14 +93,18 @@ fn print(text: &str) -> anyhow::Result<()> {
     Ok(())
 }
 
-async fn serve(options: Serve) -> anyhow::Result<()> {
+/// How long work that is under way may take to end once the server has stopped.
+const LAST_WORK: Duration = Duration::from_secs(1);
+
+async fn run(options: Serve) -> anyhow::Result<()> {
     let is_new = !options.data.exists();
     if let Some(folder) = options.data.parent() {
         std::fs::create_dir_all(folder)
             .with_context(|| format!("cannot make the folder {}", folder.display()))?;
     }
-    let store = Store::open(&options.data)
-        .with_context(|| format!("cannot open the workshop's file {}", options.data.display()))?;
+    let said = || format!("cannot open the workshop's file {}", options.data.display());
+    let _held = Held::take(&options.data).with_context(said)?;
+    let store = Store::open(&options.data).with_context(said)?;
     if !options.listen.is_loopback() && store.passphrase_hash()?.is_none() {
         bail!(
             "listening on {} lets others reach this workshop, and it has no passphrase. Set one first:\n  lorimant \
@@ -101,14 +121,23 @@ async fn serve(options: Serve) -> anyhow::Result<()> {
         tokio::net::TcpListener::bind(wanted).await.with_context(|| format!("cannot listen on {wanted}"))?;
     let address = listener.local_addr()?;
     let scale = options.scale.as_deref().map_or_else(Scale::simulated, Scale::at);
-    let app = app(store, address, &options.host_names, scale)?;
+    let app = app(store.clone(), address, &options.host_names, scale)?;
     print(&format!("Lorimant is at http://{address}/"))?;
-    axum::serve(listener, app).with_graceful_shutdown(stop()).await?;
+    serve(listener, app, stop()).await;
+    store.settle().context("what was written last is in the log beside the file, and stays there")?;
     Ok(())
 }
 
-/// Waits for Ctrl-C or a request to terminate.
+/// Waits for Ctrl-C or a request to terminate; a second one ends the program at once.
 async fn stop() {
+    asked_to_stop().await;
+    tokio::spawn(async {
+        asked_to_stop().await;
+        std::process::exit(130);
+    });
+}
+
+async fn asked_to_stop() {
     let interrupt = tokio::signal::ctrl_c();
     #[cfg(unix)]
     {
@@ -121,7 +150,12 @@ async fn stop() {
     let _ = interrupt.await;
 }
 
-fn set_passphrase(data: &std::path::Path) -> anyhow::Result<()> {
+fn back_up(data: &Path, to: &Path) -> anyhow::Result<()> {
+    Store::back_up_file(data, to).with_context(|| format!("cannot copy {}", data.display()))?;
+    print(&format!("All of it is in {}.", to.display()))
+}
+
+fn set_passphrase(data: &Path) -> anyhow::Result<()> {
     write!(std::io::stderr(), "New passphrase: ")?;
     let mut line = String::new();
     std::io::stdin().read_line(&mut line)?;

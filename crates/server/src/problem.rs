@@ -4,6 +4,7 @@ use axum::Json;
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use lorimant_core::fault::{Fault, Faults};
+use rusqlite::ErrorCode;
 use serde::Serialize;
 use utoipa::ToSchema;
 
@@ -67,6 +68,15 @@ impl Problem {
         Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-device", "No reading", said)
     }
 
+    /// The file cannot be written as things are; the sentence says how it can.
+    fn no_file(detail: impl Into<String>) -> Self {
+        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-file", "Not written", detail)
+    }
+
+    fn unwritten() -> Self {
+        Self::internal("The workshop's file could not be read or written. Nothing was changed.")
+    }
+
     pub fn internal(detail: impl Into<String>) -> Self {
         Self::new(StatusCode::INTERNAL_SERVER_ERROR, "/problems/internal", "Something broke here", detail)
     }
@@ -109,9 +119,32 @@ impl From<StoreError> for Problem {
                 problem.current = Some(current);
                 problem
             }
+            StoreError::Gone(_) | StoreError::Replaced(_) => Self::no_file(sentence),
+            StoreError::Sqlite(ref broken) => {
+                tracing::error!(%error, "store");
+                match broken.sqlite_error_code() {
+                    Some(ErrorCode::DiskFull) => Self::no_file(
+                        "Nothing was changed: there is no room left on the disk the workshop's file is on. Make \
+                         room, then do it again.",
+                    ),
+                    Some(ErrorCode::ReadOnly | ErrorCode::PermissionDenied) => Self::no_file(
+                        "Nothing was changed: the workshop's file may only be read. Give this program the right to \
+                         write to it and to its folder.",
+                    ),
+                    Some(ErrorCode::DatabaseBusy | ErrorCode::DatabaseLocked) => Self::no_file(
+                        "Nothing was changed: another program is using the workshop's file. Close it, then do it \
+                         again.",
+                    ),
+                    Some(ErrorCode::SystemIoFailure) => Self::no_file(
+                        "Nothing was changed: the workshop's file could not be written. See whether its disk has \
+                         room and is still there, then do it again.",
+                    ),
+                    _ => Self::unwritten(),
+                }
+            }
             error => {
                 tracing::error!(%error, "store");
-                Self::internal("The workshop's file could not be read or written. Nothing was changed.")
+                Self::unwritten()
             }
         }
     }

@@ -3,6 +3,8 @@
 
 mod common;
 
+use std::collections::HashSet;
+use std::path::Path;
 use std::sync::atomic::{AtomicBool, Ordering};
 use std::sync::{Arc, Mutex};
 
@@ -36,6 +38,23 @@ fn write(address: &str, round: usize, writer: usize, acknowledged: &Mutex<Vec<St
     }
 }
 
+/// A connection to a copy of a file, of that one file and nothing beside it.
+fn copy_of(file: &Path, copy: &Path) -> rusqlite::Connection {
+    for beside in ["", "-wal", "-shm"] {
+        let mut old = copy.as_os_str().to_owned();
+        old.push(beside);
+        let _ = std::fs::remove_file(old);
+    }
+    std::fs::copy(file, copy).unwrap();
+    rusqlite::Connection::open(copy).unwrap()
+}
+
+fn names_in(connection: &rusqlite::Connection) -> HashSet<String> {
+    let mut names = connection.prepare("SELECT name FROM entries").unwrap();
+    let names = names.query_map([], |row| row.get(0)).unwrap();
+    names.collect::<Result<_, _>>().unwrap()
+}
+
 #[test]
 fn no_acknowledged_plan_is_lost_in_two_hundred_kills() {
     let folder = tempfile::tempdir().unwrap();
@@ -43,6 +62,11 @@ fn no_acknowledged_plan_is_lost_in_two_hundred_kills() {
     let acknowledged = Arc::new(Mutex::new(vec![]));
     for round in 0..KILLS {
         let (mut child, address) = start(&file);
+        // Whoever copies the one file while the server runs on it has everything.
+        let names = names_in(&copy_of(&file, &folder.path().join("copy.lorimant")));
+        for name in acknowledged.lock().unwrap().iter() {
+            assert!(names.contains(name), "{name} was acknowledged and is not in the copy of round {round}");
+        }
         let stop = Arc::new(AtomicBool::new(false));
         let before = acknowledged.lock().unwrap().len();
         let writers: Vec<_> = (0..2)

@@ -123,7 +123,7 @@ const read = useDebounceFn(async () => {
 <style scoped>
 .both {
   display: grid;
-  grid-template-columns: minmax(260px, 2fr) 5fr;
+  grid-template-columns: minmax(240px, 2fr) 7fr;
   gap: 20px 56px;
 }
 

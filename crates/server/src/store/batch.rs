@@ -9,8 +9,8 @@ pub(super) fn now() -> String {
     jiff::Timestamp::now().to_string()
 }
 
-/// The number of a new batch of changes.
+/// The number of a new batch of changes, used for no other even where nothing comes of this one.
 pub(crate) fn next(transaction: &Transaction) -> Result<i64> {
-    let sql = "SELECT 1 + max((SELECT coalesce(max(batch), 0) FROM changes), (SELECT coalesce(max(batch), 0) FROM ledger))";
-    Ok(transaction.prepare_cached(sql)?.query_row([], |row| row.get(0))?)
+    transaction.prepare_cached("INSERT INTO batches (made_at) VALUES (?1)")?.execute([now()])?;
+    Ok(transaction.last_insert_rowid())
 }

@@ -11,6 +11,33 @@ pub enum StoreError {
     /// The file is of a newer program, or no workshop file.
     #[error("the workshop's file could not be brought up to date: {0}")]
     Migration(#[from] rusqlite_migration::Error),
+    /// The file itself could not be opened or made.
+    #[error("the workshop's file could not be opened: {0}")]
+    Unopened(std::io::Error),
+    /// The file belongs to another program.
+    #[error("this is no workshop's file: another program made it, and it is left as it is")]
+    Stranger,
+    /// The file belongs to a newer program.
+    #[error("a newer Lorimant wrote this file. Open it with that one; it is left as it is")]
+    Newer,
+    /// Another server has the file.
+    #[error("another Lorimant is serving this file already. Use that one, or stop it first")]
+    Held,
+    /// The file was moved or removed underneath.
+    #[error(
+        "nothing was changed: the workshop's file is no longer at {0}. Put it back there, or stop the program and \
+         start it with the place where the file is now"
+    )]
+    Gone(String),
+    /// Another file stands in its place.
+    #[error(
+        "nothing was changed: another file was put in the place of the workshop's, {0}. Put the first one back, or \
+         stop the program and start it again to go on with the other"
+    )]
+    Replaced(String),
+    /// There is a file where a new one was to be made.
+    #[error("there is a file called {0} already; choose another name")]
+    Occupied(String),
     /// No reader could be had.
     #[error("no reader of the workshop's file is free: {0}")]
     Pool(#[from] r2d2::Error),

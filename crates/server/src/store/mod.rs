@@ -2,28 +2,33 @@
 
 pub(crate) mod batch;
 pub(crate) mod carried;
+mod checkpoint;
 mod error;
 pub(crate) mod history;
 pub(crate) mod ledger;
 pub(crate) mod picks;
 pub(crate) mod pieces;
+mod place;
 pub(crate) mod rack;
 mod settings;
 pub(crate) mod shelf;
 
 pub(crate) use error::Result;
 pub use error::StoreError;
+pub use place::Held;
 pub(crate) use settings::{keep_settings, settings};
 
 use std::path::Path;
+use std::sync::mpsc::Sender;
 use std::sync::{Arc, LazyLock, Mutex, MutexGuard, PoisonError, RwLock};
 
 use lorimant_core::tool::workshop::Workshop;
 use r2d2_sqlite::SqliteConnectionManager;
-use rusqlite::{Connection, OptionalExtension, Transaction, TransactionBehavior};
+use rusqlite::{Connection, OpenFlags, OptionalExtension, Transaction, TransactionBehavior};
 use rusqlite_migration::{M, Migrations};
 
 use crate::kept::KeptBlade;
+use place::Place;
 use shelf::Shelf;
 
 static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
@@ -31,14 +36,21 @@ static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
         M::up(include_str!("../../migrations/01-workshop.sql")),
         M::up(include_str!("../../migrations/02-revisions.sql")),
         M::up(include_str!("../../migrations/03-ledger.sql")),
+        M::up(include_str!("../../migrations/04-batches.sql")),
     ])
 });
+/// How many of them there are: the version of the newest file.
+const NEWEST: usize = 4;
 
 /// An open workshop file.
 #[derive(Clone)]
 pub struct Store {
     writer: Arc<Mutex<Connection>>,
     readers: r2d2::Pool<SqliteConnectionManager>,
+    /// Where the file was opened.
+    place: Arc<Place>,
+    /// Told of each write, so that the log is emptied into the file once there is a pause.
+    wrote: Sender<()>,
     /// What planning needs of the workshop, read anew with every write; nothing where it could not be read since.
     workshop: Arc<RwLock<Option<Arc<Workshop>>>>,
 }
@@ -65,12 +77,18 @@ impl Store {
     /// # Errors
     /// When the file cannot be opened or is no workshop file of this program or an older one.
     pub fn open(path: &Path) -> Result<Self> {
-        let mut writer = Connection::open(path)?;
+        let place = Place::of(path)?;
+        let mut writer = Connection::open(place.path())?;
+        place::is_ours(&writer, NEWEST)?;
         prepare(&mut writer)?;
         MIGRATIONS.to_latest(&mut writer)?;
-        let manager = SqliteConnectionManager::file(path).with_init(prepare);
+        // What an earlier server that was killed left in the log.
+        checkpoint::now(&writer)?;
+        let manager = SqliteConnectionManager::file(place.path()).with_init(prepare);
         let readers = r2d2::Pool::builder().max_size(4).min_idle(Some(0)).build(manager)?;
-        let store = Self { writer: Arc::new(Mutex::new(writer)), readers, workshop: Arc::default() };
+        let writer = Arc::new(Mutex::new(writer));
+        let wrote = checkpoint::whenever_quiet(Arc::downgrade(&writer)).map_err(StoreError::Unopened)?;
+        let store = Self { writer, readers, place: Arc::new(place), wrote, workshop: Arc::default() };
         let workshop = read_workshop(&store.writer())?;
         store.know(Some(workshop));
         Ok(store)
@@ -90,9 +108,12 @@ impl Store {
     pub(crate) fn write<T>(&self, work: impl FnOnce(&Transaction) -> Result<T>) -> Result<T> {
         // The workshop is read anew before the next writer may begin, so that no older one is ever known after it.
         let mut writer = self.writer();
+        self.place.check()?;
         let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
         let done = work(&transaction)?;
         transaction.commit()?;
+        // Nobody listens only where the workshop is being closed, which empties the log as well.
+        let _ = self.wrote.send(());
         // It stands written now, whatever comes of reading: that must never be said to have failed.
         let workshop = read_workshop(&writer);
         if let Err(error) = &workshop {
@@ -117,6 +138,33 @@ impl Store {
             Workshop::default()
         });
         Arc::new(workshop)
+    }
+
+    /// Empties the log into the file, so that the one file is all there is; before the program ends.
+    ///
+    /// # Errors
+    /// When the file cannot be written.
+    pub fn settle(&self) -> Result<()> {
+        checkpoint::now(&self.writer())?;
+        Ok(())
+    }
+
+    /// Writes all of the workshop, as it stands at this moment, into a new file; others go on reading and writing.
+    ///
+    /// # Errors
+    /// When there is a file already, or it cannot be written; nothing is left of it then.
+    pub fn back_up(&self, to: &Path) -> Result<()> {
+        self.read(|connection| place::copy(connection, to))
+    }
+
+    /// The same of a file that is not open here; another program may have it open, and nothing in it is changed.
+    ///
+    /// # Errors
+    /// As [`Store::back_up`]; when the file is no workshop's.
+    pub fn back_up_file(path: &Path, to: &Path) -> Result<()> {
+        let connection = Connection::open_with_flags(path, OpenFlags::SQLITE_OPEN_READ_WRITE)?;
+        place::is_ours(&connection, NEWEST)?;
+        place::copy(&connection, to)
     }
 
     /// The hash of the passphrase, where one is set.

@@ -51,12 +51,12 @@ pub const ADDRESS: &str = "127.0.0.1:4780";
 
 /// Starts the program on a file; gives it and its address.
 pub fn start(file: &Path) -> (Child, String) {
-    let mut child = Command::new(env!("CARGO_BIN_EXE_lorimant"))
-        .args(["serve", "--port", "0", "--data"])
-        .arg(file)
-        .stdout(Stdio::piped())
-        .spawn()
-        .unwrap();
+    started(Command::new(env!("CARGO_BIN_EXE_lorimant")).args(["serve", "--port", "0", "--data"]).arg(file))
+}
+
+/// Runs a command that starts the program; gives it and its address.
+pub fn started(command: &mut Command) -> (Child, String) {
+    let mut child = command.stdout(Stdio::piped()).spawn().unwrap();
     let mut line = String::new();
     BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
     let address = line.split_whitespace().last().unwrap().to_owned();

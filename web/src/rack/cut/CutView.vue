@@ -114,7 +114,7 @@ const drop = (row: PickedRow) =>
 <style scoped>
 .cut {
   display: grid;
-  grid-template-columns: 270px minmax(0, 1fr);
+  grid-template-columns: minmax(290px, 2fr) 5fr;
   gap: 20px 48px;
   align-items: start;
 }
@@ -127,7 +127,7 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: 64px minmax(0, 1fr) auto;
+  grid-template-columns: 52px minmax(0, 1fr) auto;
   gap: 0 10px;
   align-items: center;
   padding: 6px 0;
@@ -142,7 +142,7 @@ li p {
 .count {
   field-sizing: fixed;
   font-size: 1.15rem;
-  width: 64px;
+  width: 52px;
   min-height: 36px;
 }
 
