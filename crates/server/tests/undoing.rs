@@ -294,3 +294,35 @@ async fn what_was_done_is_told_the_last_first() {
         );
     }
 }
+
+/// One person brings in nothing new and takes that back; what another wrote meanwhile stays.
+#[tokio::test]
+async fn the_number_of_a_write_that_added_nothing_is_never_anothers() {
+    let workshop = Workshop::demo();
+    let rack = workshop.get("/api/kept/all.json").await.text();
+    let brought = workshop.ask("POST", "/api/import", rack).await.json();
+    let plan = json!({
+        "name": "Another's",
+        "request": { "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } },
+    });
+    let kept = workshop.post("/api/plans", &plan).await.json();
+    let nothing = brought["undo"].as_i64();
+    assert_ne!(nothing, kept["undo"].as_i64());
+    if let Some(nothing) = nothing {
+        workshop.post(&format!("/api/undo/{nothing}"), &json!({})).await;
+    }
+    let plans = workshop.get("/api/plans?find=Another").await.json();
+    assert_eq!(plans["total"], 1, "another's plan was put away");
+}
+
+#[tokio::test]
+async fn a_copy_of_the_workshop_is_taken_while_it_is_used() {
+    let workshop = Workshop::demo();
+    let copy = workshop.get("/api/backup").await;
+    assert_eq!(copy.status, StatusCode::OK);
+    let folder = tempfile::tempdir().unwrap();
+    let path = folder.path().join("copy.lorimant");
+    std::fs::write(&path, &copy.bytes).unwrap();
+    let other = Workshop::of(folder, lorimant_server::Store::open(&path).unwrap());
+    assert_eq!(standing(&other).await, standing(&workshop).await);
+}

@@ -5,6 +5,7 @@ import ScreenMatch from './ScreenMatch.vue'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import PaperField from '../shared/PaperField.vue'
+import SaveButton from '../shared/SaveButton.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
@@ -75,6 +76,9 @@ const themes = [
       Match the screen
     </v-btn>
     <ScreenMatch v-model="matching" />
+    <hr class="rule my-3" />
+    <p class="quiet">All of the workshop is in one file. A copy of it can be taken while you work.</p>
+    <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">Save a copy of the workshop</SaveButton>
     <hr class="rule my-3" />
     <v-btn class="ml-n4" @click="open = false">Close</v-btn>
   </PaperDialog>

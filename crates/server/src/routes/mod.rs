@@ -1,6 +1,7 @@
 //! What the server answers, by noun.
 
 mod ask;
+mod backup;
 mod buying;
 mod choosing;
 mod cutting;
@@ -26,7 +27,7 @@ use utoipa_axum::routes;
 
 use crate::problem::Problem;
 use crate::state::State;
-use work::{file, made, read, write};
+use work::{aside, file, made, read, write};
 
 /// The API's own description.
 #[derive(OpenApi)]
@@ -41,6 +42,7 @@ pub(crate) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::with_openapi(Description::openapi())
         .routes(routes!(health))
         .merge(ask::router())
+        .merge(backup::router())
         .merge(guide::router())
         .merge(kept::router())
         .merge(kept_patterns::router())
