@@ -6,8 +6,8 @@ use std::f64::consts::PI;
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
 use lorimant_core::rack::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
-use lorimant_core::rack::stock::scale::read;
 use lorimant_core::rack::stock::scrap::{Cleanliness, MetalPrice, Scrap, ScrapChange};
+use lorimant_core::rack::stock::weighing::Held;
 use lorimant_core::rack::stock::{Lot, Movement, MovementKind, Surface, both_ways};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -185,7 +185,7 @@ proptest! {
     #[test]
     fn what_is_weighed_is_what_is_there(left in 1.0..50_000.0_f64, ledger in 0.0..50_000.0_f64) {
         let lot = lot();
-        let weighed = lot.weighed(lot.standing(left).gross_g, None, ledger, LengthUnit::Mm).unwrap();
+        let weighed = lot.weighed(lot.standing(left).gross_g, None, Held { left_mm: ledger, most_mm: 1e9 }, LengthUnit::Mm).unwrap();
         prop_assert!((weighed.length_mm - left).abs() < 1e-6 * left);
         prop_assert!((weighed.spread_mm - 0.02 * weighed.length_mm).abs() < 1e-9);
         let corrected = weighed.correction().map_or(0.0, |line| line.length_mm);
@@ -201,50 +201,35 @@ fn an_amount_is_given_one_way() {
     assert_eq!(both_ways(&wire, None, Some(-1.0)).unwrap_err().field, "mass_g");
 }
 
-#[rstest]
-#[case("182.31 g", 182.31)]
-#[case("6.4", 6.4)]
-#[case("+0.4021 kg", 402.1)]
-#[case("+     45.12 g", 45.12)]
-#[case("S 12,5g", 12.5)]
-#[case("ST,GS, 3.2 g", 3.2)]
-#[case("0.5 ozt", 15.551_738_4)]
-#[case("1 oz", 28.349_523_125)]
-#[case("20 dwt", 31.103_476_8)]
-#[case("  7.25g\r", 7.25)]
-#[case("0", 0.0)]
-fn a_scales_line_is_read(#[case] line: &str, #[case] grams: f64) {
-    assert!((read(line).unwrap() - grams).abs() < 1e-9, "{line}");
+fn held(left_mm: f64) -> Held {
+    Held { left_mm, most_mm: 20_000.0 }
 }
 
-#[rstest]
-#[case("", "no weight")]
-#[case("hello", "no weight")]
-#[case("-3 g", "less than nothing")]
-#[case("- 3 g", "less than nothing")]
-#[case("12 stone", "no unit")]
-#[case("US 12.1 g", "not at rest")]
-#[case("? 12.1 g", "not at rest")]
-#[case("12 g 3", "no weight")]
-#[case("1.2.3 g", "no weight")]
-#[case("9999999 kg", "too large")]
-fn a_line_that_is_no_weight_says_so(#[case] line: &str, #[case] says: &str) {
-    let fault = read(line).unwrap_err();
-    assert_eq!(fault.field, "typed");
-    assert!(fault.sentence.contains(says), "{line}: {}", fault.sentence);
+/// More than there ever was is doubted; the spread of the wire's size is not.
+#[test]
+fn a_weight_past_what_the_lot_ever_held_is_doubted() {
+    let most = Held { left_mm: 9_000.0, most_mm: 20_000.0 };
+    let doubt =
+        |mm: f64| lot().weighed(lot().standing(mm).gross_g, None, most, LengthUnit::Mm).unwrap().doubt;
+    assert_eq!(doubt(19_999.0), None);
+    assert_eq!(doubt(20_700.0), None, "a wire may be as much thicker than it is said to be");
+    let doubt = doubt(200_000.0).unwrap();
+    assert!(doubt.starts_with("That is more than this lot ever held, 20 m."), "{doubt}");
 }
 
 #[test]
 fn less_than_the_empty_spool_is_no_wire() {
-    assert!(lot().weighed(61.0, None, 100.0, LengthUnit::Mm).unwrap_err().sentence.contains("empty spool"));
+    assert!(
+        lot().weighed(61.0, None, held(100.0), LengthUnit::Mm).unwrap_err().sentence.contains("empty spool")
+    );
 }
 
 #[test]
 fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     let lot = lot();
-    let near = lot.weighed(lot.standing(10_000.0).gross_g, None, 10_100.0, LengthUnit::Mm).unwrap();
+    let near = lot.weighed(lot.standing(10_000.0).gross_g, None, held(10_100.0), LengthUnit::Mm).unwrap();
     assert!(near.sentence.contains("as near as a scale can tell"), "{}", near.sentence);
-    let far = lot.weighed(lot.standing(10_000.0).gross_g, None, 12_000.0, LengthUnit::Mm).unwrap();
+    let far = lot.weighed(lot.standing(10_000.0).gross_g, None, held(12_000.0), LengthUnit::Mm).unwrap();
     assert!(far.sentence.contains("2 m less"), "{}", far.sentence);
 }
 

@@ -55,7 +55,7 @@ pub fn app(
     host_names: &[String],
     scale: Scale,
 ) -> Result<Router, StoreError> {
-    let sessions = session::Sessions::new(store.passphrase_hash()?);
+    let sessions = session::Sessions::of(store.clone())?;
     let hosts = hosts::Hosts::new(address, host_names);
     let state = state::State { store, sessions, hosts, scale, jobs: jobs::Jobs::default() };
     // A small answer arrives sooner as it is than pressed and unpressed.

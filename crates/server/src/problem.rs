@@ -1,9 +1,12 @@
 //! Errors as RFC 9457 problem documents, with the field each fault is at.
 
+use std::time::Duration;
+
 use axum::Json;
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::words::counted;
 use rusqlite::ErrorCode;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -40,6 +43,16 @@ impl Problem {
 
     pub fn locked(detail: impl Into<String>) -> Self {
         Self::new(StatusCode::UNAUTHORIZED, "/problems/locked", "Passphrase wanted", detail)
+    }
+
+    /// The passphrase was typed wrong too often: so long nothing is listened to.
+    pub fn too_soon(left: Duration) -> Self {
+        let seconds = left.as_secs() + 1;
+        let said = format!(
+            "The passphrase was typed wrong several times. It can be tried again in {}.",
+            counted(seconds, "second")
+        );
+        Self::new(StatusCode::TOO_MANY_REQUESTS, "/problems/too-soon", "Wait a little", said)
     }
 
     pub fn missing(detail: impl Into<String>) -> Self {

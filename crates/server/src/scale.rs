@@ -6,13 +6,17 @@ use std::net::SocketAddr;
 use std::sync::{Arc, Mutex, PoisonError};
 use std::time::Duration;
 
-use tokio::io::{AsyncBufReadExt as _, AsyncRead, AsyncReadExt as _, AsyncWriteExt as _, BufReader};
+use tokio::io::{
+    AsyncBufRead, AsyncBufReadExt as _, AsyncRead, AsyncReadExt as _, AsyncWriteExt as _, BufReader,
+};
 use tokio::net::{TcpListener, TcpStream};
 use tokio::sync::OnceCell;
 use tokio_serial::SerialPortBuilderExt as _;
 
 /// How long a reading may take.
 const PATIENCE: Duration = Duration::from_secs(3);
+/// How long the next line of a stream may take to follow.
+const FOLLOWS: Duration = Duration::from_millis(1200);
 /// Longest line taken, bytes.
 const LONGEST_LINE: u64 = 200;
 /// What serial scales are set to when they leave the factory, most of them.
@@ -68,10 +72,10 @@ impl Scale {
             match &*self.0 {
                 At::Simulated { pan, address } => {
                     let address = address.get_or_try_init(|| stand_in(pan.clone())).await?;
-                    first_line(TcpStream::connect(address).await?).await
+                    whole_line(TcpStream::connect(address).await?).await
                 }
-                At::Network(place) => first_line(TcpStream::connect(place).await?).await,
-                At::Serial(device) => first_line(tokio_serial::new(device, BAUD).open_native_async()?).await,
+                At::Network(place) => whole_line(TcpStream::connect(place).await?).await,
+                At::Serial(device) => whole_line(tokio_serial::new(device, BAUD).open_native_async()?).await,
             }
         };
         let late = |_| io::Error::new(io::ErrorKind::TimedOut, "it says nothing");
@@ -79,18 +83,29 @@ impl Scale {
     }
 }
 
-/// The first line with something on it.
-async fn first_line(from: impl AsyncRead + Unpin) -> io::Result<String> {
-    let mut lines = BufReader::new(from.take(LONGEST_LINE));
+/// A whole line with something on it. Many scales send line upon line: whoever joins in the middle hears the end of one
+/// first, `.31 g` of `182.31 g`, so the next is taken where one follows.
+async fn whole_line(from: impl AsyncRead + Unpin) -> io::Result<String> {
+    let mut lines = BufReader::new(from.take(2 * LONGEST_LINE));
+    let first = next_line(&mut lines).await?;
+    let (text, _) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
+    match tokio::time::timeout(FOLLOWS, next_line(&mut lines)).await {
+        Ok(Ok(Some((second, true)))) => Ok(second),
+        _ => Ok(text),
+    }
+}
+
+/// The next line with something on it, and whether it was ended; nothing once the other side hung up.
+async fn next_line(lines: &mut (impl AsyncBufRead + Unpin)) -> io::Result<Option<(String, bool)>> {
     let mut line = vec![];
     while lines.read_until(b'\n', &mut line).await? > 0 {
         let text = String::from_utf8_lossy(&line).trim().to_owned();
         if !text.is_empty() {
-            return Ok(text);
+            return Ok(Some((text, line.ends_with(b"\n"))));
         }
         line.clear();
     }
-    Err(io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))
+    Ok(None)
 }
 
 /// What lies on the simulated scale, g.

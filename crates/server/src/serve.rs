@@ -1,5 +1,6 @@
 //! Takes connections, within limits: a workshop's server stands in a network where many open one and say nothing.
 
+use std::net::SocketAddr;
 use std::sync::Arc;
 use std::time::Duration;
 
@@ -36,7 +37,7 @@ pub async fn serve(listener: TcpListener, app: Router, stop: impl Future<Output 
             () = &mut stop => break,
         };
         match accepted {
-            Ok((stream, _)) => answer(stream, app.clone(), permit, &open),
+            Ok((stream, from)) => answer(stream, from, app.clone(), permit, &open),
             Err(error) => {
                 tracing::warn!(%error, "a connection could not be taken");
                 tokio::time::sleep(RETRY).await;
@@ -49,11 +50,19 @@ pub async fn serve(listener: TcpListener, app: Router, stop: impl Future<Output 
     }
 }
 
-fn answer(stream: TcpStream, app: Router, permit: OwnedSemaphorePermit, open: &GracefulShutdown) {
+fn answer(
+    stream: TcpStream,
+    from: SocketAddr,
+    app: Router,
+    permit: OwnedSemaphorePermit,
+    open: &GracefulShutdown,
+) {
     // An answer is written whole; there is nothing to wait for.
     let _ = stream.set_nodelay(true);
-    let app =
-        ServiceExt::<Request<Body>>::map_request(app, |request: Request<Incoming>| request.map(Body::new));
+    let app = ServiceExt::<Request<Body>>::map_request(app, move |mut request: Request<Incoming>| {
+        request.extensions_mut().insert(from);
+        request.map(Body::new)
+    });
     let mut head = http1::Builder::new();
     head.timer(TokioTimer::new()).header_read_timeout(HEAD);
     let connection = open.watch(head.serve_connection(TokioIo::new(stream), TowerToHyperService::new(app)));

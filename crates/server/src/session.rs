@@ -1,7 +1,9 @@
 //! The passphrase and the sessions it opens.
 
-use std::collections::HashSet;
-use std::sync::{Arc, Mutex, PoisonError};
+use std::collections::HashMap;
+use std::net::IpAddr;
+use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
+use std::time::{Duration, Instant};
 
 use argon2::Argon2;
 use argon2::password_hash::{PasswordHash, PasswordHasher, PasswordVerifier, SaltString};
@@ -9,15 +11,29 @@ use axum::http::{HeaderMap, header};
 use rand::RngCore;
 use sha2::{Digest, Sha256};
 use tokio::sync::Semaphore;
+use tokio::task::JoinHandle;
+
+use crate::store::sessions::{self, Token};
+use crate::store::{Store, StoreError};
 
 const COOKIE: &str = "lorimant_session";
+/// A session that is not used for so long is over, s: a working day and the evening.
+const IDLE_S: i64 = 12 * 3600;
+/// How old the time of last use in the file may get, s.
+const NOTED_EVERY_S: i64 = 600;
+/// Wrong passphrases anyone may type before there is a wait.
+const FREE_TRIES: u32 = 3;
+/// The longest wait after a wrong passphrase.
+const LONGEST_WAIT: Duration = Duration::from_secs(300);
+/// Places whose wrong tries are remembered at a time.
+const MOST_PLACES: usize = 1000;
 
 /// Hashes a passphrase with Argon2id and a fresh salt.
 ///
 /// # Errors
-/// A sentence when it is shorter than ten characters.
+/// A sentence when it is shorter than ten characters, blanks at its ends left out.
 pub fn hash_passphrase(passphrase: &str) -> Result<String, String> {
-    if passphrase.chars().count() < 10 {
+    if passphrase.trim().chars().count() < 10 {
         return Err("The passphrase is shorter than 10 characters. A few words make a good one.".to_owned());
     }
     let mut salt = [0u8; 16];
@@ -27,18 +43,52 @@ pub fn hash_passphrase(passphrase: &str) -> Result<String, String> {
     hash.map(|hash| hash.to_string()).map_err(|error| error.to_string())
 }
 
+/// Why the workshop was not unlocked.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(crate) enum Unopened {
+    /// It is not the passphrase.
+    Wrong,
+    /// It was tried too often: nothing is looked at before so long.
+    Wait(Duration),
+}
+
+/// When a session was last used, in seconds since 1970, and what the file knows of it.
+#[derive(Debug, Clone, Copy)]
+struct Seen {
+    at: i64,
+    noted: i64,
+}
+
+/// Wrong tries from one place, and when the last was.
+type Tries = HashMap<Option<IpAddr>, (u32, Instant)>;
+
 /// Who has unlocked the workshop. Only hashes of session tokens are held.
 #[derive(Clone)]
 pub(crate) struct Sessions {
     hash: Option<Arc<str>>,
-    open: Arc<Mutex<HashSet<[u8; 32]>>>,
+    store: Store,
+    open: Arc<Mutex<HashMap<Token, Seen>>>,
+    tries: Arc<Mutex<Tries>>,
     /// One guess at a time: Argon2's cost then bounds how fast anyone can guess.
     guesses: Arc<Semaphore>,
 }
 
+fn held<T>(mutex: &Mutex<T>) -> MutexGuard<'_, T> {
+    mutex.lock().unwrap_or_else(PoisonError::into_inner)
+}
+
+fn now() -> i64 {
+    jiff::Timestamp::now().as_second()
+}
+
 impl Sessions {
-    pub fn new(hash: Option<String>) -> Self {
-        Self { hash: hash.map(Arc::from), open: Arc::default(), guesses: Arc::new(Semaphore::new(1)) }
+    /// The sessions that were open when the server last stopped.
+    pub fn of(store: Store) -> Result<Self, StoreError> {
+        let hash = store.passphrase_hash()?.map(Arc::from);
+        let open = store.read(sessions::all)?;
+        let open = open.into_iter().map(|(token, at)| (token, Seen { at, noted: at })).collect();
+        let (open, guesses) = (Arc::new(Mutex::new(open)), Arc::new(Semaphore::new(1)));
+        Ok(Self { hash, store, open, tries: Arc::default(), guesses })
     }
 
     /// Whether a passphrase is set.
@@ -46,35 +96,100 @@ impl Sessions {
         self.hash.is_some()
     }
 
-    /// Whether these headers carry an open session.
+    /// Whether these headers carry an open session, which is then in use.
     pub fn knows(&self, headers: &HeaderMap) -> bool {
-        let open = self.open.lock().unwrap_or_else(PoisonError::into_inner);
-        token(headers).is_some_and(|token| open.contains(&digest(token)))
+        let Some(token) = token(headers).map(digest) else { return false };
+        let now = now();
+        let mut open = held(&self.open);
+        let Some(seen) = open.get_mut(&token) else { return false };
+        if now.saturating_sub(seen.at) > IDLE_S {
+            open.remove(&token);
+            drop(open);
+            self.note(move |t| sessions::close(t, &token));
+            return false;
+        }
+        seen.at = now;
+        if now.saturating_sub(seen.noted) > NOTED_EVERY_S {
+            seen.noted = now;
+            drop(open);
+            self.note(move |t| sessions::open(t, &token, now));
+        }
+        true
     }
 
-    /// Opens a session if the passphrase is right; gives the cookie to set.
-    pub async fn unlock(&self, passphrase: String) -> Option<String> {
-        let hash = self.hash.clone()?;
-        let _turn = self.guesses.acquire().await.ok()?;
+    /// Writes of a session, whenever the file is free; where it cannot be written, the session lasts until the stop.
+    fn note(
+        &self,
+        write: impl FnOnce(&rusqlite::Transaction) -> Result<(), StoreError> + Send + 'static,
+    ) -> JoinHandle<()> {
+        let store = self.store.clone();
+        tokio::task::spawn_blocking(move || {
+            if let Err(error) = store.write(write) {
+                tracing::warn!(%error, "a session was not noted in the file");
+            }
+        })
+    }
+
+    /// Opens a session if the passphrase is right; gives its token. After three wrong ones from a place the wait
+    /// doubles with each.
+    pub async fn unlock(&self, passphrase: String, from: Option<IpAddr>) -> Result<String, Unopened> {
+        let hash = self.hash.clone().ok_or(Unopened::Wrong)?;
+        let _turn = self.guesses.acquire().await.map_err(|_| Unopened::Wrong)?;
+        if let Some(wait) = self.wait(from) {
+            return Err(Unopened::Wait(wait));
+        }
         let right = tokio::task::spawn_blocking(move || {
             let hash = PasswordHash::new(&hash).ok()?;
             Argon2::default().verify_password(passphrase.as_bytes(), &hash).ok()
         });
-        right.await.ok()??;
+        if right.await.ok().flatten().is_none() {
+            let from_where = from.map_or_else(|| "here".to_owned(), |from| from.to_string());
+            tracing::warn!(from = from_where, "a wrong passphrase");
+            let mut tries = held(&self.tries);
+            if tries.len() >= MOST_PLACES {
+                tries.retain(|_, (_, last)| last.elapsed() < LONGEST_WAIT);
+            }
+            let (n, last) = tries.entry(from).or_insert((0, Instant::now()));
+            (*n, *last) = (n.saturating_add(1), Instant::now());
+            return Err(Unopened::Wrong);
+        }
+        held(&self.tries).remove(&from);
         let mut bytes = [0u8; 32];
         rand::rng().fill_bytes(&mut bytes);
         let token: String = bytes.iter().map(|byte| format!("{byte:02x}")).collect();
-        self.open.lock().unwrap_or_else(PoisonError::into_inner).insert(digest(&token));
-        Some(format!("{COOKIE}={token}; HttpOnly; SameSite=Strict; Path=/"))
+        let (hashed, at) = (digest(&token), now());
+        held(&self.open).insert(hashed, Seen { at, noted: at });
+        // Written before it is said, so that a restart does not lock out who has just come in.
+        let _ = self.note(move |t| sessions::open(t, &hashed, at)).await;
+        Ok(token)
     }
 
-    /// Closes the session of these headers; gives the cookie that clears it.
-    pub fn lock(&self, headers: &HeaderMap) -> String {
-        if let Some(token) = token(headers) {
-            self.open.lock().unwrap_or_else(PoisonError::into_inner).remove(&digest(token));
-        }
-        format!("{COOKIE}=; HttpOnly; SameSite=Strict; Path=/; Max-Age=0")
+    /// How long a place must still wait before it is listened to.
+    fn wait(&self, from: Option<IpAddr>) -> Option<Duration> {
+        let (n, last) = *held(&self.tries).get(&from)?;
+        let doublings = n.checked_sub(FREE_TRIES)?;
+        let wait = Duration::from_secs(1 << doublings.min(16)).min(LONGEST_WAIT);
+        wait.checked_sub(last.elapsed()).filter(|left| !left.is_zero())
     }
+
+    /// Closes the session of these headers.
+    pub fn lock(&self, headers: &HeaderMap) {
+        if let Some(token) = token(headers).map(digest)
+            && held(&self.open).remove(&token).is_some()
+        {
+            self.note(move |t| sessions::close(t, &token));
+        }
+    }
+}
+
+/// The cookie of a session, or with no token the one that clears it. Behind TLS a browser is to send it there only.
+pub(crate) fn cookie(token: Option<&str>, headers: &HeaderMap) -> String {
+    let text = |name| headers.get(name).and_then(|value: &header::HeaderValue| value.to_str().ok());
+    let secure = text("origin").is_some_and(|origin| origin.starts_with("https://"))
+        || text("x-forwarded-proto").is_some_and(|how| how.eq_ignore_ascii_case("https"));
+    let (token, over) = token.map_or(("", "; Max-Age=0"), |token| (token, ""));
+    let secure = if secure { "; Secure" } else { "" };
+    format!("{COOKIE}={token}; HttpOnly; SameSite=Strict; Path=/{over}{secure}")
 }
 
 fn token(headers: &HeaderMap) -> Option<&str> {
@@ -82,6 +197,6 @@ fn token(headers: &HeaderMap) -> Option<&str> {
     cookies.split(';').find_map(|cookie| cookie.trim().strip_prefix(COOKIE)?.strip_prefix('='))
 }
 
-fn digest(token: &str) -> [u8; 32] {
+fn digest(token: &str) -> Token {
     Sha256::digest(token.as_bytes()).into()
 }

@@ -9,7 +9,7 @@ use std::process::Command;
 use axum::body::Body;
 use axum::http::{Request, StatusCode, header};
 use common::{ADDRESS, Workshop};
-use lorimant_server::{hash_passphrase, openapi};
+use lorimant_server::{Store, hash_passphrase, openapi};
 use rstest::rstest;
 use serde_json::{Value, json};
 
@@ -84,9 +84,85 @@ async fn a_passphrase_locks_everything_but_the_door() {
     assert_eq!(workshop.send(with("GET", "/api/plans", token)).await.status, StatusCode::UNAUTHORIZED);
 }
 
-#[test]
-fn short_passphrases_are_refused() {
-    assert!(hash_passphrase("short").unwrap_err().contains("10 characters"));
+#[rstest]
+#[case("short")]
+#[case("             ")]
+#[case("     reed     ")]
+fn short_passphrases_are_refused(#[case] passphrase: &str) {
+    assert!(hash_passphrase(passphrase).unwrap_err().contains("10 characters"));
+}
+
+/// A workshop with a passphrase.
+fn locked() -> Workshop {
+    let open = Workshop::empty();
+    open.store.set_passphrase_hash(&hash_passphrase("three herons at dusk").unwrap()).unwrap();
+    Workshop::of(open.folder, open.store)
+}
+
+async fn unlock(workshop: &Workshop, headers: &[(&str, &str)]) -> common::Reply {
+    let mut request = Request::builder().method("POST").uri("/api/session").header(header::HOST, ADDRESS);
+    for (name, value) in headers {
+        request = request.header(*name, *value);
+    }
+    let body = json!({ "passphrase": "three herons at dusk" }).to_string();
+    workshop.send(request.body(Body::from(body)).unwrap()).await
+}
+
+async fn knows(workshop: &Workshop, cookie: &str) -> bool {
+    let request = Request::builder().uri("/api/plans").header(header::HOST, ADDRESS);
+    let request = request.header(header::COOKIE, cookie.split(';').next().unwrap());
+    workshop.send(request.body(Body::empty()).unwrap()).await.status == StatusCode::OK
+}
+
+#[tokio::test]
+async fn a_session_survives_a_restart_and_ends_with_its_passphrase_or_unused() {
+    let workshop = locked();
+    let cookie = unlock(&workshop, &[]).await.headers[header::SET_COOKIE].to_str().unwrap().to_owned();
+    let path = workshop.folder.path().join("workshop.lorimant");
+    let Workshop { folder, store, router } = workshop;
+    drop((store, router));
+    let again = Workshop::of(folder, Store::open(&path).unwrap());
+    assert!(knows(&again, &cookie).await, "a restart locked it out");
+    // Thirteen hours unused.
+    let Workshop { folder, store, router } = again;
+    drop((store, router));
+    let file = rusqlite::Connection::open(&path).unwrap();
+    file.execute("UPDATE sessions SET seen_at = seen_at - 13 * 3600", []).unwrap();
+    drop(file);
+    let later = Workshop::of(folder, Store::open(&path).unwrap());
+    assert!(!knows(&later, &cookie).await, "it was open for good");
+    let cookie = unlock(&later, &[]).await.headers[header::SET_COOKIE].to_str().unwrap().to_owned();
+    later.store.set_passphrase_hash(&hash_passphrase("three herons at noon").unwrap()).unwrap();
+    let changed = Workshop::of(later.folder, later.store);
+    assert!(!knows(&changed, &cookie).await, "the old passphrase still opens it");
+}
+
+#[tokio::test]
+async fn who_guesses_waits_and_longer_each_time() {
+    let workshop = locked();
+    let wrong = json!({ "passphrase": "three herons at dawn" });
+    for _ in 0..3 {
+        assert_eq!(workshop.post("/api/session", &wrong).await.status, StatusCode::UNAUTHORIZED);
+    }
+    let waits = workshop.post("/api/session", &wrong).await;
+    assert_eq!(waits.status, StatusCode::TOO_MANY_REQUESTS);
+    assert!(
+        waits.json()["detail"].as_str().unwrap().contains("tried again in 1 second."),
+        "{}",
+        waits.text()
+    );
+    // The right one waits as well: nobody learns anything by trying on.
+    assert_eq!(unlock(&workshop, &[]).await.status, StatusCode::TOO_MANY_REQUESTS);
+}
+
+#[rstest]
+#[case::plain(&[], false)]
+#[case::a_proxy_says_so(&[("x-forwarded-proto", "https")], true)]
+#[tokio::test]
+async fn behind_tls_the_cookie_is_sent_there_only(#[case] headers: &[(&str, &str)], #[case] secure: bool) {
+    let reply = unlock(&locked(), headers).await;
+    let cookie = reply.headers[header::SET_COOKIE].to_str().unwrap();
+    assert_eq!(cookie.contains("; Secure"), secure, "{cookie}");
 }
 
 #[test]

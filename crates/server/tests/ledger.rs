@@ -250,6 +250,43 @@ async fn a_scale_on_the_network_is_read_and_a_dead_one_said_to_be() {
     assert!(real.fault("lot").contains("real scale"));
 }
 
+/// A scale that sends line upon line, and is joined in the middle of one.
+#[tokio::test]
+async fn half_a_line_of_a_stream_is_no_weight() {
+    use tokio::io::AsyncWriteExt as _;
+    let listener = tokio::net::TcpListener::bind("127.0.0.1:0").await.unwrap();
+    let address = listener.local_addr().unwrap().to_string();
+    tokio::spawn(async move {
+        let (mut reader, _) = listener.accept().await.unwrap();
+        for line in [".31 g\r\n", "+ 182.31 g\r\n", "+ 182.31 g\r\n"] {
+            if reader.write_all(line.as_bytes()).await.is_err() {
+                return;
+            }
+        }
+        // It goes on sending; nobody hangs up.
+        std::future::pending::<()>().await;
+    });
+    let folder = tempfile::tempdir().unwrap();
+    let store = Store::open(&folder.path().join("workshop.lorimant")).unwrap();
+    let workshop = Workshop::with_scale(folder, store, lorimant_server::Scale::at(&address));
+    assert_eq!(workshop.get("/api/scale").await.json()["mass_g"], 182.31);
+}
+
+/// Ten metres more than there ever were are not booked because a figure was misread.
+#[tokio::test]
+async fn a_weight_that_cannot_be_is_booked_only_by_who_is_sure() {
+    let workshop = Workshop::empty();
+    let id = receive(&workshop, "Blue spool", 10_000.0).await;
+    let mut heavy = json!({ "typed": "2 kg", "tare_g": 0, "book": true });
+    let path = format!("/api/lots/{id}/weigh");
+    let refused = workshop.post(&path, &heavy).await;
+    assert!(refused.fault("typed").starts_with("That is more than this lot ever held, 10 m."));
+    assert_eq!(left(&workshop, id).await, 10_000.0);
+    heavy["sure"] = json!(true);
+    assert_eq!(workshop.post(&path, &heavy).await.status, StatusCode::OK);
+    assert!(left(&workshop, id).await > 100_000.0);
+}
+
 /// Two programs on one file, each with two windows, all booking: what is there is given out once.
 #[tokio::test(flavor = "multi_thread", worker_threads = 4)]
 async fn bookings_at_once_never_overdraw_and_lose_none() {

@@ -209,7 +209,7 @@ async fn files_are_reopened_and_newer_ones_refused() {
     drop((store, router));
     rusqlite::Connection::open(&path).unwrap().pragma_update(None, "user_version", 99).unwrap();
     let refused = Store::open(&path).err().unwrap().to_string();
-    assert!(refused.contains("up to date"), "{refused}");
+    assert!(refused.contains("newer Lorimant"), "{refused}");
     let text = folder.path().join("letter.txt");
     std::fs::write(&text, "not a workshop ".repeat(100)).unwrap();
     assert!(Store::open(&text).is_err());

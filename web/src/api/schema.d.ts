@@ -5046,6 +5046,8 @@ export interface components {
              * @description By how much that differs from what the ledger says, mm.
              */
             differs_mm: number;
+            /** @description Why it is hardly so, and is not booked before somebody says that it is: there was never that much of the lot. */
+            doubt?: string | null;
             /**
              * Format: double
              * @description On the scale, spool and wire, g.
@@ -5085,6 +5087,8 @@ export interface components {
         Weighing: {
             /** @description Whether to book what it says as a correction, or only to look. */
             book?: boolean;
+            /** @description That it is so although it is doubted. */
+            sure?: boolean;
             /**
              * Format: double
              * @description What the empty spool weighs, g, where the lot does not say; it is noted on the lot once it is booked.

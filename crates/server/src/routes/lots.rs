@@ -5,7 +5,7 @@ use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::stock::StockKind;
-use lorimant_core::rack::stock::scale::Weighed;
+use lorimant_core::rack::stock::weighing::{Held, Weighed};
 use lorimant_core::rack::stock::{Lot, Movement, MovementKind, scale};
 use lorimant_core::wire::metal::Metal;
 use serde::{Deserialize, Serialize};
@@ -18,6 +18,7 @@ use super::{read, write};
 use crate::extract::{Body, Path, Query};
 use crate::problem::Problem;
 use crate::state::State;
+use crate::store::StoreError;
 use crate::store::batch;
 use crate::store::ledger::{self, LedgerLine};
 use crate::store::rack::{self, MetalTotal, Rack, Stocked, WantedLots};
@@ -305,6 +306,9 @@ struct Weighing {
     /// Whether to book what it says as a correction, or only to look.
     #[serde(default)]
     book: bool,
+    /// That it is so although it is doubted.
+    #[serde(default)]
+    sure: bool,
 }
 
 /// What a weight says of a lot.
@@ -325,19 +329,25 @@ struct WeighedLot {
 async fn weigh_lot(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(Weighing { typed, tare_g, book }): Body<Weighing>,
+    Body(Weighing { typed, tare_g, book, sure }): Body<Weighing>,
 ) -> Result<Json<WeighedLot>, Problem> {
     let gross_g = scale::read(&typed)?;
     let unit = state.store.workshop().habits.unit;
     if !book {
-        let lot = read(&state, move |connection| rack::lot(connection, id)).await?;
-        let weighed = lot.entry.record.weighed(gross_g, tare_g, lot.standing.left_mm, unit)?;
+        let look = read(&state, move |c| Ok((rack::lot(c, id)?, ledger::most_mm(c, id)?)));
+        let (lot, most_mm) = look.await?;
+        let held = Held { left_mm: lot.standing.left_mm, most_mm };
+        let weighed = lot.entry.record.weighed(gross_g, tare_g, held, unit)?;
         return Ok(Json(WeighedLot { weighed, lot, undo: None }));
     }
     let booked = write(&state, move |t| {
         let lot = rack::lot(t, id)?;
         let Stocked { entry, standing, .. } = &lot;
-        let weighed = entry.record.weighed(gross_g, tare_g, standing.left_mm, unit).map_err(Faults::from)?;
+        let held = Held { left_mm: standing.left_mm, most_mm: ledger::most_mm(t, id)? };
+        let weighed = entry.record.weighed(gross_g, tare_g, held, unit).map_err(Faults::from)?;
+        if let Some(doubt) = weighed.doubt.as_ref().filter(|_| !sure) {
+            return Err(StoreError::Refused(Fault::new("typed", doubt).limit(held.most_mm).into()));
+        }
         let noted = tare_g.filter(|_| entry.record.tare_g.is_none());
         let line = weighed.correction();
         if line.is_none() && noted.is_none() {

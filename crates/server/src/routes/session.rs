@@ -1,7 +1,9 @@
 //! Unlocking the workshop where a passphrase is set.
 
+use std::net::SocketAddr;
+
 use axum::Json;
-use axum::extract::State as Shared;
+use axum::extract::{Extension, State as Shared};
 use axum::http::{HeaderMap, StatusCode, header};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -10,6 +12,7 @@ use utoipa_axum::routes;
 
 use crate::extract::Body;
 use crate::problem::Problem;
+use crate::session::{Unopened, cookie};
 use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
@@ -42,17 +45,19 @@ struct Passphrase {
 
 /// Unlocks the workshop for this browser.
 #[utoipa::path(post, path = "/api/session", request_body = Passphrase,
-    responses((status = 204, description = "Unlocked"), (status = 401, body = Problem)))]
+    responses((status = 204, description = "Unlocked"), (status = 401, body = Problem), (status = 429, body = Problem)))]
 async fn unlock(
     Shared(state): Shared<State>,
+    from: Option<Extension<SocketAddr>>,
+    headers: HeaderMap,
     Body(sent): Body<Passphrase>,
 ) -> Result<(StatusCode, [(header::HeaderName, String); 1]), Problem> {
-    let cookie = state
-        .sessions
-        .unlock(sent.passphrase)
-        .await
-        .ok_or_else(|| Problem::locked("This is not the passphrase. Check capitals and spaces."))?;
-    Ok((StatusCode::NO_CONTENT, [(header::SET_COOKIE, cookie)]))
+    let from = from.map(|Extension(address)| address.ip());
+    let token = state.sessions.unlock(sent.passphrase, from).await.map_err(|why| match why {
+        Unopened::Wrong => Problem::locked("This is not the passphrase. Check capitals and spaces."),
+        Unopened::Wait(left) => Problem::too_soon(left),
+    })?;
+    Ok((StatusCode::NO_CONTENT, [(header::SET_COOKIE, cookie(Some(&token), &headers))]))
 }
 
 /// Locks the workshop for this browser.
@@ -61,5 +66,6 @@ async fn lock(
     Shared(state): Shared<State>,
     headers: HeaderMap,
 ) -> (StatusCode, [(header::HeaderName, String); 1]) {
-    (StatusCode::NO_CONTENT, [(header::SET_COOKIE, state.sessions.lock(&headers))])
+    state.sessions.lock(&headers);
+    (StatusCode::NO_CONTENT, [(header::SET_COOKIE, cookie(None, &headers))])
 }

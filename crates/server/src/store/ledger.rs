@@ -120,6 +120,12 @@ pub(crate) fn lines(connection: &Connection, lot: i64) -> Result<Vec<LedgerLine>
     Ok(rows.collect::<rusqlite::Result<_>>()?)
 }
 
+/// The most there ever was of a lot, mm.
+pub(crate) fn most_mm(connection: &Connection, lot: i64) -> Result<f64> {
+    let sql = "SELECT coalesce(max(held), 0) FROM (SELECT sum(amount) OVER (ORDER BY id) AS held FROM ledger WHERE lot = ?1)";
+    Ok(millimetres(connection.prepare_cached(sql)?.query_row([lot], |row| row.get(0))?))
+}
+
 /// Scrap by metal and cleanliness, g; piles that are empty are left out.
 pub(crate) fn piles(connection: &Connection) -> Result<Vec<(Metal, Cleanliness, f64)>> {
     let sql = "SELECT pile, sum(amount) FROM ledger WHERE pile IS NOT NULL GROUP BY pile HAVING sum(amount) > 0 ORDER BY pile";

@@ -10,6 +10,7 @@ pub(crate) mod picks;
 pub(crate) mod pieces;
 mod place;
 pub(crate) mod rack;
+pub(crate) mod sessions;
 mod settings;
 pub(crate) mod shelf;
 
@@ -37,10 +38,11 @@ static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
         M::up(include_str!("../../migrations/02-revisions.sql")),
         M::up(include_str!("../../migrations/03-ledger.sql")),
         M::up(include_str!("../../migrations/04-batches.sql")),
+        M::up(include_str!("../../migrations/05-sessions.sql")),
     ])
 });
 /// How many of them there are: the version of the newest file.
-const NEWEST: usize = 4;
+const NEWEST: usize = 5;
 
 /// An open workshop file.
 #[derive(Clone)]
@@ -181,6 +183,11 @@ impl Store {
     /// When the file cannot be written.
     pub fn set_passphrase_hash(&self, hash: &str) -> Result<()> {
         let sql = "INSERT INTO passphrase (id, hash) VALUES (1, ?1) ON CONFLICT (id) DO UPDATE SET hash = ?1";
-        self.write(|t| Ok(t.execute(sql, [hash]).map(|_| ())?))
+        self.write(|t| {
+            t.execute(sql, [hash])?;
+            // Whoever knew the old one is to type the new one.
+            t.execute("DELETE FROM sessions", [])?;
+            Ok(())
+        })
     }
 }

@@ -111,7 +111,7 @@ function typedOn() {
 /** A scale that acts as a keyboard ends its line with Enter: the first Enter behind a weight only looks. */
 function onEnter() {
   const text = texts.value.weight ?? ''
-  if (entered === text && weighed.value) return bookWeight()
+  if (entered === text && weighed.value && !weighed.value.doubt) return bookWeight()
   entered = text
   return look()
 }
@@ -119,7 +119,8 @@ function onEnter() {
 const bookWeight = () =>
   attempt(async () => {
     if (!weighed.value) return look()
-    const body = { ...(await onTheScale()), book: true }
+    // A doubt that stands there was read by whoever presses.
+    const body = { ...(await onTheScale()), book: true, sure: !!weighed.value.doubt }
     const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
     start(null)
     if (undo) done('The ledger now says what the scale said.', undo)
@@ -240,6 +241,7 @@ function edit() {
             </v-btn>
           </div>
           <p v-if="weighed" data-test="weighed">{{ weighed.sentence }}</p>
+          <p v-if="weighed?.doubt" class="watch" role="alert" data-test="doubt">{{ weighed.doubt }}</p>
           <v-btn
             type="submit"
             variant="flat"
@@ -247,7 +249,7 @@ function edit() {
             :disabled="!texts.weight"
             data-test="book-weight"
           >
-            Correct the ledger
+            {{ weighed?.doubt ? 'It is so: correct the ledger' : 'Correct the ledger' }}
           </v-btn>
           <v-btn @click="start(null)">Cancel</v-btn>
         </form>

@@ -8,6 +8,7 @@ pub mod buying;
 mod movement;
 pub mod scale;
 pub mod scrap;
+pub mod weighing;
 
 pub use movement::{Movement, MovementKind};
 use rust_decimal::Decimal;

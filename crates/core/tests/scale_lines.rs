@@ -1,0 +1,138 @@
+//! What scales send and people type, line by line: read to the last figure, or refused with the reason.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use lorimant_core::rack::stock::scale::read;
+use proptest::prelude::*;
+
+/// Lines that are a weight, in grams.
+const WEIGHTS: &[(&str, f64)] = &[
+    ("182.31 g", 182.31),
+    ("182.31g", 182.31),
+    ("182.31", 182.31),
+    ("0", 0.0),
+    ("6.4", 6.4),
+    (".82 g", 0.82),
+    (".82", 0.82),
+    (",82 g", 0.82),
+    ("+.82 g", 0.82),
+    ("+0.4021 kg", 402.1),
+    ("+ 182.31 g", 182.31),
+    ("+     182.31 g", 182.31),
+    ("+ 12,345 g", 12.345),
+    ("S 12,5g", 12.5),
+    ("S S    182.31 g", 182.31),
+    ("S S      0.82 g", 0.82),
+    ("S  +  12.5 g", 12.5),
+    ("ST,GS, 3.2 g", 3.2),
+    ("ST,GS,+00182.31 g", 182.31),
+    ("ST,GS,+  182.31  g", 182.31),
+    ("ST,NT,+0012.345kg", 12_345.0),
+    ("ST,+0182.31  g", 182.31),
+    ("st 12.5 g", 12.5),
+    ("ok 12.5 g", 12.5),
+    ("N     +   12.50 g", 12.5),
+    ("G 12.50 g", 12.5),
+    ("Gross: 182.31 g", 182.31),
+    ("Net 12.5 g", 12.5),
+    ("Weight: 12.5 g", 12.5),
+    ("12.5 g *", 12.5),
+    ("12.5 g S", 12.5),
+    ("12.5 g stable", 12.5),
+    ("\u{2}+ 12.50 g\u{3}", 12.5),
+    ("12.5\u{a0}g", 12.5),
+    ("  7.25g\r", 7.25),
+    ("-0.00 g", 0.0),
+    ("1,250.5 g", 1250.5),
+    ("1.250,5 g", 1250.5),
+    ("0,125 g", 0.125),
+    ("64.8 gr", 64.8 * 0.064_798_91),
+    ("20 dwt", 31.103_476_8),
+    ("1 ozt", 31.103_476_8),
+    ("2 oz", 56.699_046_25),
+    ("1 lb", 453.592_37),
+    ("5 ct", 1.0),
+    ("500 mg", 0.5),
+    ("1,5 kg", 1500.0),
+];
+
+/// Lines that are none, and what is said of them.
+const REFUSED: &[(&str, &str)] = &[
+    ("", "is no weight"),
+    ("g", "is no weight"),
+    ("hello", "is no weight"),
+    ("12 stone", "is no unit of weight"),
+    ("12.5 g 3", "is no weight"),
+    ("12.5 13.5 g", "is no weight"),
+    ("12.5.7 g", "is no weight"),
+    ("..82 g", "is no weight"),
+    ("x12.5 g", "is no weight"),
+    ("lot 7: 12.5 g", "is no weight"),
+    ("12.5 g please", "is no weight"),
+    ("S D   182.31 g", "not at rest"),
+    ("SD 182.31 g", "not at rest"),
+    ("US,GS,+ 182.31 g", "not at rest"),
+    ("US 12.5 g", "not at rest"),
+    ("12.5 g ?", "not at rest"),
+    ("? 12.5 g", "not at rest"),
+    ("12.5 ?", "not at rest"),
+    ("unstable 12.5 g", "not at rest"),
+    ("12.5 g unstable", "not at rest"),
+    ("OL", "more than it can weigh"),
+    ("OL,GS,+999999.9 g", "more than it can weigh"),
+    ("S +", "more than it can weigh"),
+    ("^^^^^^", "more than it can weigh"),
+    ("overload", "more than it can weigh"),
+    ("S -", "pan is off"),
+    ("UL", "pan is off"),
+    ("______", "pan is off"),
+    ("------", "something is wrong"),
+    ("Err", "something is wrong"),
+    ("ERR 4", "something is wrong"),
+    ("E1", "something is wrong"),
+    ("Error-03", "something is wrong"),
+    ("S I", "something is wrong"),
+    ("-12.5 g", "less than nothing"),
+    ("- 12.5 g", "less than nothing"),
+    ("\u{2212}12.5 g", "less than nothing"),
+    ("\u{2013} 12.5 g", "less than nothing"),
+    ("ST,GS,-00012.5 g", "less than nothing"),
+    ("1,250 g", "may be 1.25 or 1250"),
+    ("1,250", "may be 1.25 or 1250"),
+    ("9999999 kg", "too large"),
+];
+
+#[test]
+fn a_scales_line_is_read() {
+    for (line, grams) in WEIGHTS {
+        let found = read(line);
+        let right = found.as_ref().is_ok_and(|found| (found - grams).abs() < 1e-9 * grams.max(1.0));
+        assert!(right, "{line:?}: {found:?}, not {grams}");
+    }
+}
+
+#[test]
+fn a_line_that_is_no_weight_says_why() {
+    for (line, says) in REFUSED {
+        let found = read(line);
+        let said = found.as_ref().is_err_and(|fault| fault.field == "typed" && fault.sentence.contains(says));
+        assert!(said, "{line:?}: {found:?}, not {says:?}");
+    }
+}
+
+proptest! {
+    /// Whatever is written before or behind a weight is understood or refused, never passed over.
+    #[test]
+    fn nothing_is_passed_over(junk in "[a-z0-9]{1,8}", front in any::<bool>()) {
+        let line = if front { format!("{junk} 12.5 g") } else { format!("12.5 g {junk}") };
+        let known = [
+            "s", "st", "ss", "ok", "stable", "g", "n", "t", "b", "gs", "nt", "tr", "w", "wt", "net", "gross", "tare",
+            "brutto", "netto", "weight",
+        ];
+        prop_assert!(read(&line).is_err() || known.contains(&junk.as_str()), "{line}");
+    }
+
+    #[test]
+    fn nothing_panics(line in ".{0,60}") {
+        let _ = read(&line);
+    }
+}
