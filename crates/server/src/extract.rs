@@ -1,5 +1,6 @@
 //! What a request brings, read or refused with a sentence: body, path, query.
 
+use axum::body::Bytes;
 use axum::extract::{self, FromRequest, FromRequestParts, Request};
 use axum::http::StatusCode;
 use axum::http::request::Parts;
@@ -15,14 +16,32 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Body<T> {
     type Rejection = Problem;
 
     async fn from_request(request: Request, state: &S) -> Result<Self, Problem> {
-        let bytes = axum::body::Bytes::from_request(request, state).await.map_err(|rejection| {
-            if rejection.status() == StatusCode::PAYLOAD_TOO_LARGE {
-                return Problem::too_large();
-            }
-            Problem::unreadable("The request broke off before its end.")
-        })?;
-        understand(&bytes).map(Self)
+        understand(&whole(request, state).await?).map(Self)
     }
+}
+
+/// A text as it stands: a file that is brought in.
+pub(crate) struct Text(pub String);
+
+impl<S: Send + Sync> FromRequest<S> for Text {
+    type Rejection = Problem;
+
+    async fn from_request(request: Request, state: &S) -> Result<Self, Problem> {
+        let bytes = whole(request, state).await?;
+        String::from_utf8(bytes.into()).map(Self).map_err(|error| {
+            let at = error.utf8_error().valid_up_to();
+            Problem::unreadable(format!("The file is no text in UTF-8: byte {} is none.", at + 1))
+        })
+    }
+}
+
+async fn whole<S: Send + Sync>(request: Request, state: &S) -> Result<Bytes, Problem> {
+    Bytes::from_request(request, state).await.map_err(|rejection| {
+        if rejection.status() == StatusCode::PAYLOAD_TOO_LARGE {
+            return Problem::too_large();
+        }
+        Problem::unreadable("The request broke off before its end.")
+    })
 }
 
 /// The numbers and names in a path; where one cannot be read, nothing is there.

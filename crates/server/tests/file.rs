@@ -172,11 +172,10 @@ fn what_is_no_database_is_left_as_it_is() {
 fn the_file_is_its_owners_alone_and_held_once() {
     let folder = tempfile::tempdir().unwrap();
     let file = folder.path().join("workshop.lorimant");
-    let held = Held::take(&file).unwrap();
+    let _held = Held::take(&file).unwrap();
     assert!(matches!(Held::take(&file), Err(StoreError::Held)));
     Store::open(&file).unwrap();
     assert_eq!(std::fs::metadata(&file).unwrap().permissions().mode() & 0o777, 0o600);
-    drop(held);
 }
 
 #[test]

@@ -254,3 +254,111 @@ async fn lines_of_the_ledger_come_in_for_lots_by_name() {
     workshop.post(&format!("/api/undo/{}", brought.json()["undo"]), &json!({})).await;
     assert_eq!(left().await, 20_000.0);
 }
+
+/// A line that was taken back after others had stood on it leaves the rest in another order only.
+#[tokio::test]
+async fn a_rack_whose_first_line_was_taken_back_comes_in_again() {
+    let workshop = Workshop::empty();
+    let lot =
+        json!({ "lot": { "name": "Blue", "wire": { "metal": "copper", "size_mm": 1 } }, "length_mm": 100.0 });
+    let lot = workshop.post("/api/lots", &lot).await.json()["lot"]["id"].clone();
+    let path = format!("/api/lots/{lot}/ledger");
+    workshop.post(&path, &json!({ "kind": "cut", "length_mm": -80.0 })).await;
+    workshop.post(&path, &json!({ "kind": "bought", "length_mm": 100.0 })).await;
+    let lines = workshop.get(&path).await.json();
+    let first = lines.as_array().unwrap().last().unwrap()["id"].clone();
+    let back = workshop.post(&format!("/api/ledger/{first}/reverse"), &json!({})).await;
+    assert_eq!(back.status, StatusCode::OK, "{}", back.text());
+    let rack = workshop.get("/api/rack/all.json").await.text();
+    let other = Workshop::empty();
+    let brought = import(&other, &rack, false).await;
+    assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
+    assert_eq!(other.get("/api/rack/all.json").await.text(), rack);
+}
+
+/// Two plans of one name, and one that was put away: each pick comes back as what it was.
+#[tokio::test]
+async fn a_pick_never_becomes_another_plan() {
+    let workshop = Workshop::empty();
+    let plan = |rings: u32, rod: f64| {
+        json!({ "name": "Same", "request": { "wire": { "metal": "copper", "size_mm": 1 },
+            "mandrel": { "diameter_mm": rod }, "rings_n": rings } })
+    };
+    let mut ids = vec![];
+    for rod in [4.0, 5.0, 6.0] {
+        let kept = workshop.post("/api/plans", &plan(20, rod)).await.json();
+        ids.push(kept["entry"].clone());
+    }
+    workshop.post("/api/picks", &json!({ "entry": ids[1]["id"], "pieces_n": 7 })).await;
+    let rack = workshop.get("/api/rack/all.json").await.text();
+    // The picks are put away with a second workshop's help: there they are brought in beside the same plans.
+    let pick = workshop.get("/api/picks").await.json()[0].clone();
+    let away = json!({ "revision": pick["revision"], "archived": true });
+    workshop.post(&format!("/api/picks/{}/archive", pick["id"]), &away).await;
+    assert_eq!(import(&workshop, &rack, false).await.status, StatusCode::OK);
+    assert_eq!(workshop.get("/api/picks").await.json()[0]["record"]["entry"], ids[1]["id"]);
+    // Nothing in the file says which: it is asked, not guessed.
+    let mut unclear: Value = serde_json::from_str(&rack).unwrap();
+    unclear["picks"][0].as_object_mut().unwrap().remove("says");
+    let refused = import(&workshop, &unclear.to_string(), false).await;
+    assert!(
+        refused.fault("picks[0].name").contains("Several kept pieces are called “Same”"),
+        "{}",
+        refused.text()
+    );
+    // All put away: those are what is meant.
+    for entry in &ids {
+        let away = json!({ "revision": entry["revision"], "archived": true });
+        workshop.post(&format!("/api/plans/{}/archive", entry["id"]), &away).await;
+    }
+    let pick = workshop.get("/api/picks").await.json()[0].clone();
+    let away = json!({ "revision": pick["revision"], "archived": true });
+    workshop.post(&format!("/api/picks/{}/archive", pick["id"]), &away).await;
+    assert_eq!(import(&workshop, &rack, false).await.status, StatusCode::OK);
+    assert_eq!(workshop.get("/api/picks").await.json()[0]["record"]["entry"], ids[1]["id"]);
+}
+
+/// A rack of any studio's size comes in; a file with many faults tells the first hundred.
+#[tokio::test]
+async fn large_files_come_in_and_faults_stop_at_a_hundred() {
+    let workshop = Workshop::empty();
+    let head = "name,metal,size_mm,length_mm\n";
+    let table: String = std::iter::once(head.to_owned())
+        .chain((0..2000).map(|n| format!("lot {n},spoon,1,5000\n")))
+        .collect();
+    let looked = import(&workshop, &table, true).await.json();
+    assert_eq!((looked["rows_n"].as_u64(), looked["wrong_n"].as_u64()), (Some(2000), Some(2000)));
+    assert_eq!(looked["rows"].as_array().unwrap().len(), 100);
+    let refused = import(&workshop, &table, false).await.json();
+    assert_eq!(refused["errors"].as_array().unwrap().len(), 100);
+    let lot = |n: u32| {
+        json!({ "lot": { "name": format!("lot {n}"), "note": "reed ".repeat(80), "wire": { "metal": "copper", "size_mm": 1 } },
+            "ledger": [{ "kind": "bought", "length_mm": 5000.0 }] })
+    };
+    let lots: Vec<Value> = (0..5000).map(lot).collect();
+    let rack = json!({ "format": "lorimant-rack", "version": 1, "lots": lots }).to_string();
+    assert!(rack.len() > 2 * 1024 * 1024);
+    let brought = import(&workshop, &rack, false).await;
+    assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
+    assert_eq!(workshop.get("/api/lots").await.json()["total"], 5000);
+}
+
+/// Looking finds what bringing in would find.
+#[rstest]
+#[case::no_lot("lot,change,length_mm\nNobody's,cut,-5\n", "lot", "no lot")]
+#[case::overdrawn("lot,change,length_mm\nBlue,cut,-5000\n", "length_mm", "are left")]
+#[tokio::test]
+async fn looking_and_bringing_in_agree(#[case] table: &str, #[case] column: &str, #[case] says: &str) {
+    let workshop = Workshop::empty();
+    let lot =
+        json!({ "lot": { "name": "Blue", "wire": { "metal": "copper", "size_mm": 1 } }, "length_mm": 100.0 });
+    workshop.post("/api/lots", &lot).await;
+    let before = workshop.get("/api/history").await.text();
+    let seen = import(&workshop, table, true).await.json();
+    assert_eq!(seen["wrong_n"], 1, "{seen}");
+    let fault = &seen["rows"][0]["faults"][0];
+    assert!(fault["sentence"].as_str().unwrap().contains(says), "{fault}");
+    let refused = import(&workshop, table, false).await;
+    assert_eq!(refused.fault(&format!("line 2.{column}")), fault["sentence"].as_str().unwrap());
+    assert_eq!(workshop.get("/api/history").await.text(), before);
+}

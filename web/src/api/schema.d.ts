@@ -1587,6 +1587,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings all of a workshop into one that is still empty, whatever its size; one that is here already is left alone. */
+        post: operations["bring_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshop.jsonl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All of the workshop as lines of JSON: settings, every record with its revisions and those put away, the ledger. */
+        get: operations["take_out"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1842,6 +1876,16 @@ export interface components {
              * @description Weight, g.
              */
             mass_g: number;
+        };
+        /** @description What was brought in. */
+        BroughtIn: {
+            /**
+             * Format: int64
+             * @description How many records and lines of the ledger; none where all of it was here already.
+             */
+            lines_n: number;
+            /** @description The same in a sentence. */
+            sentence: string;
         };
         /** @description A rod that could be taken, and the ring it really gives. */
         Candidate: {
@@ -3650,6 +3694,8 @@ export interface components {
              * @description How many.
              */
             pieces_n: number;
+            /** @description What it stands for, in a sentence, lengths in mm: which it is where several have the name. */
+            says?: string;
         };
         /** @description What there is of a wire against what is wanted of it. */
         Need: {
@@ -4223,8 +4269,10 @@ export interface components {
         RackImport: {
             /** @description Other records: how wires are kept, scrap, picks. */
             others_n: number;
-            /** @description Its lines, or its lots, one by one. */
+            /** @description Its lines, or its lots, one by one: the first of those that are wrong, and of the others. */
             rows: components["schemas"]["FileRow"][];
+            /** @description How many there are. */
+            rows_n: number;
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`; none where nothing was written.
@@ -8398,6 +8446,14 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     lock: {
@@ -8703,6 +8759,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Words"];
+                };
+            };
+        };
+    };
+    bring_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/jsonl": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtIn"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/jsonl": string;
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

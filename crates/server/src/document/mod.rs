@@ -2,6 +2,7 @@
 
 pub(crate) mod plans;
 pub(crate) mod rack;
+pub(crate) mod whole;
 
 use serde::{Deserialize as _, Deserializer, de};
 use utoipa::OpenApi;

@@ -64,6 +64,9 @@ pub(crate) struct NamedMovement {
 pub(crate) struct NamedPick {
     /// Name of a kept plan or pattern.
     pub name: String,
+    /// What it stands for, in a sentence, lengths in mm: which it is where several have the name.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub says: String,
     /// How many.
     pub pieces_n: u32,
 }

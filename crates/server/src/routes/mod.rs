@@ -18,6 +18,7 @@ mod session;
 mod settings;
 mod tools;
 mod undoing;
+mod whole;
 mod work;
 
 use axum::Json;
@@ -27,7 +28,7 @@ use utoipa_axum::routes;
 
 use crate::problem::Problem;
 use crate::state::State;
-use work::{aside, file, made, read, write};
+use work::{aside, file, made, read, try_out, write};
 
 /// The API's own description.
 #[derive(OpenApi)]
@@ -58,6 +59,7 @@ pub(crate) fn router() -> OpenApiRouter<State> {
         .merge(settings::router())
         .merge(tools::router())
         .merge(undoing::router())
+        .merge(whole::router())
 }
 
 /// Whether the server is up and its file readable.

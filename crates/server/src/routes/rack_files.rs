@@ -1,7 +1,7 @@
 //! The rack in and out: JSON for all of it, a table for the lots; looked at before anything is written.
 
 use axum::Json;
-use axum::extract::State as Shared;
+use axum::extract::{DefaultBodyLimit, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::words::length::{LengthUnit, shown};
@@ -11,17 +11,26 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::{file, made, read, write};
+use super::{aside, file, made, read, try_out, write};
 use crate::document::rack::{LotWithLedger, RackDocument};
 use crate::export::rack_read::{Record, read_table};
 use crate::export::rack_tables as tables;
-use crate::extract::{Path, Query, understand};
+use crate::extract::{Path, Query, Text, understand};
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::{batch, carried, rack};
 
+/// Largest rack taken, bytes: that of a studio with hundreds of thousands of lines.
+const LARGEST_FILE: usize = 64 * 1024 * 1024;
+
+/// Most wrong rows that are told one by one: nobody reads on after so many.
+const MOST_WRONG: usize = 100;
+/// Most rows without a fault that are told one by one.
+const MOST_RIGHT: usize = 400;
+
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(rack_json)).routes(routes!(rack_table)).routes(routes!(import_rack))
+    let files = OpenApiRouter::new().routes(routes!(import_rack)).layer(DefaultBodyLimit::max(LARGEST_FILE));
+    OpenApiRouter::new().routes(routes!(rack_json)).routes(routes!(rack_table)).merge(files)
 }
 
 /// Everything on the rack as one JSON document, in the published schema.
@@ -88,8 +97,10 @@ struct FileRow {
 /// What a file holds, and whether it was brought in.
 #[derive(Serialize, ToSchema)]
 struct RackImport {
-    /// Its lines, or its lots, one by one.
+    /// Its lines, or its lots, one by one: the first of those that are wrong, and of the others.
     rows: Vec<FileRow>,
+    /// How many there are.
+    rows_n: usize,
     /// Other records: how wires are kept, scrap, picks.
     others_n: usize,
     /// How many rows cannot be brought in; while there are any, none is.
@@ -174,9 +185,10 @@ fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow
 async fn import_rack(
     Shared(state): Shared<State>,
     Query(HowImported { preview }): Query<HowImported>,
-    text: String,
+    Text(text): Text,
 ) -> Result<Json<RackImport>, Problem> {
-    let (document, rows) = understood(&text, state.store.workshop().habits.unit)?;
+    let unit = state.store.workshop().habits.unit;
+    let (document, mut rows) = aside(move || understood(&text, unit)).await??;
     // Of a table every record is a row; of JSON the lots are.
     let records = document.lots.len()
         + document.keepings.len()
@@ -184,12 +196,21 @@ async fn import_rack(
         + document.picks.len()
         + document.movements.len();
     let others_n = records.saturating_sub(rows.len());
-    let wrong_n = rows.iter().filter(|row| !row.faults.is_empty()).count();
+    let rows_n = rows.len();
+    let wrong = |rows: &[FileRow]| rows.iter().filter(|row| !row.faults.is_empty()).count();
     if preview {
-        return Ok(Json(RackImport { rows, others_n, wrong_n, undo: None }));
+        // What only the rack can tell: a lot that is not there, wire that is not left.
+        if wrong(&rows) == 0
+            && let Err(problem) =
+                try_out(&state, move |t| carried::bring_in(t, batch::next(t)?, &document)).await
+        {
+            at_their_rows(problem, &mut rows)?;
+        }
+        let wrong_n = wrong(&rows);
+        return Ok(Json(RackImport { rows: worth_showing(rows), rows_n, others_n, wrong_n, undo: None }));
     }
-    let faults: Vec<Fault> =
-        rows.iter().flat_map(|row| row.faults.iter().map(|fault| fault.clone().within(&row.place))).collect();
+    let faults = rows.iter().flat_map(|row| row.faults.iter().map(|fault| fault.clone().within(&row.place)));
+    let faults: Vec<Fault> = faults.take(MOST_WRONG).collect();
     if !faults.is_empty() {
         return Err(Faults(faults).into());
     }
@@ -199,7 +220,40 @@ async fn import_rack(
         Ok(undo)
     });
     let undo = brought.await.map_err(|problem| at_its_line(problem, &rows))?;
-    Ok(Json(RackImport { rows, others_n, wrong_n, undo: Some(undo) }))
+    Ok(Json(RackImport { rows: worth_showing(rows), rows_n, others_n, wrong_n: 0, undo: Some(undo) }))
+}
+
+/// The first rows of a file, those that are wrong before all others, in their order.
+fn worth_showing(rows: Vec<FileRow>) -> Vec<FileRow> {
+    let (mut wrong, mut right) = (0, 0);
+    rows.into_iter()
+        .filter(|row| {
+            let (n, most) =
+                if row.faults.is_empty() { (&mut right, MOST_RIGHT) } else { (&mut wrong, MOST_WRONG) };
+            *n += 1;
+            *n <= most
+        })
+        .collect()
+}
+
+/// Puts what the store refused to the rows it is about; gives it back where it is about none.
+fn at_their_rows(problem: Problem, rows: &mut Vec<FileRow>) -> Result<(), Problem> {
+    if problem.errors.is_empty() {
+        return Err(problem);
+    }
+    for fault in at_its_line(problem, rows).errors {
+        let about = |row: &&mut FileRow| fault.field.starts_with(&format!("{}.", row.place));
+        match rows.iter_mut().find(about) {
+            Some(row) => row.faults.push(fault),
+            None => rows.push(FileRow {
+                place: fault.field.clone(),
+                name: String::new(),
+                says: String::new(),
+                faults: vec![fault],
+            }),
+        }
+    }
+    Ok(())
 }
 
 /// What the store refused stands at the record's place in the document; of a table, that is a line.

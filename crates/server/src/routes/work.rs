@@ -49,6 +49,14 @@ pub(crate) async fn write<T: Send + 'static>(
     off_thread(state, move |store| store.write(work)).await
 }
 
+/// Tries a write out without holding up other requests; nothing of it stays.
+pub(crate) async fn try_out<T: Send + 'static>(
+    state: &State,
+    work: impl FnOnce(&rusqlite::Transaction) -> Stored<T> + Send + 'static,
+) -> Result<T, Problem> {
+    off_thread(state, move |store| store.try_out(work)).await
+}
+
 async fn off_thread<T: Send + 'static>(
     state: &State,
     work: impl FnOnce(&Store) -> Stored<T> + Send + 'static,

@@ -3,7 +3,9 @@
 use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::Lot;
 use lorimant_core::rack::stock::scrap::ScrapChange;
-use rusqlite::{Connection, OptionalExtension as _, Transaction};
+use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::quoted;
+use rusqlite::{Connection, Transaction};
 
 use super::error::{Result, StoreError};
 use super::rack::{keep, keepings, receive};
@@ -24,9 +26,11 @@ pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
         mass_g,
         note: String::new(),
     });
-    let picks = picks::picks(connection)?
-        .into_iter()
-        .map(|one| NamedPick { name: one.picked.what, pieces_n: one.pick.record.pieces_n });
+    let picks = picks::picks(connection)?.into_iter().map(|one| NamedPick {
+        says: one.picked.piece.with_count(1).sentence(LengthUnit::Mm),
+        name: one.picked.what,
+        pieces_n: one.pick.record.pieces_n,
+    });
     let keepings = keepings(connection)?.into_iter().map(|entry| entry.record);
     Ok(RackDocument::of(lots.collect::<Result<_>>()?, keepings.collect(), scrap.collect(), picks.collect()))
 }
@@ -60,16 +64,37 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
             .map_err(|error| error.within(&format!("movements[{i}].line")))?;
     }
     for (i, pick) in document.picks.iter().enumerate() {
-        let sql = "SELECT id FROM entries WHERE shelf IN ('plan', 'pattern') AND archived = 0 AND name = ?1 \
-                   ORDER BY updated_at DESC";
-        let entry = t.query_row(sql, [&pick.name], |row| row.get(0)).optional()?.ok_or_else(|| {
-            let shown: String = pick.name.chars().take(80).collect();
-            let said = format!("There is no kept plan or pattern “{shown}” to pick.");
-            StoreError::Refused(Fault::new(format!("picks[{i}].name"), said).into())
-        })?;
+        let entry = picked(t, pick).map_err(|error| error.within(&format!("picks[{i}]")))?;
         let pick = Pick { entry, pieces_n: pick.pieces_n };
         pick.check().map_err(StoreError::Refused).map_err(|error| error.within(&format!("picks[{i}]")))?;
         Shelf::Picks.add(t, batch, &pick)?;
     }
     Ok(())
+}
+
+/// Which kept plan or pattern a pick names: of several, the one that stands for the same; one that was put away only
+/// where none of those in use is called so.
+fn picked(t: &Transaction, pick: &NamedPick) -> Result<i64> {
+    let sql = "SELECT id, archived FROM entries WHERE shelf IN ('plan', 'pattern') AND name = ?1 ORDER BY id";
+    let mut statement = t.prepare_cached(sql)?;
+    let named = statement.query_map([&pick.name], |row| Ok((row.get(0)?, row.get(1)?)))?;
+    let named: Vec<(i64, bool)> = named.collect::<rusqlite::Result<_>>()?;
+    let in_use = named.iter().any(|(_, archived)| !archived);
+    let mut ids: Vec<i64> =
+        named.into_iter().filter(|(_, archived)| *archived != in_use).map(|(id, _)| id).collect();
+    if ids.len() > 1 && !pick.says.is_empty() {
+        let same = |id: &i64| -> Result<bool> {
+            let (piece, _) = picks::pickable(t, *id, 1)?;
+            Ok(piece.piece.sentence(LengthUnit::Mm) == pick.says)
+        };
+        let same: Vec<bool> = ids.iter().map(same).collect::<Result<_>>()?;
+        ids = ids.into_iter().zip(same).filter(|(_, same)| *same).map(|(id, _)| id).collect();
+    }
+    let shown = quoted(&pick.name);
+    let said = match ids.as_slice() {
+        [id] => return Ok(*id),
+        [] => format!("There is no kept plan or pattern {shown} to pick."),
+        _ => format!("Several kept pieces are called {shown}: give them different names first."),
+    };
+    Err(StoreError::Refused(Fault::new("name", said).into()))
 }

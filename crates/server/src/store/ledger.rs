@@ -62,6 +62,7 @@ pub(crate) fn left_of_all(connection: &Connection) -> Result<HashMap<i64, i64>> 
 
 /// Books a line for a lot; refused where more would go out than there is.
 pub(crate) fn book(t: &Transaction, batch: i64, lot: i64, line: &Movement) -> Result<()> {
+    line.check()?;
     let amount = micrometres(line.length_mm);
     not_overdrawn(left_um(t, lot)?, amount, "length_mm", ("mm", "the lot"))?;
     let sql = "INSERT INTO ledger (batch, lot, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
@@ -77,6 +78,7 @@ fn on_pile_mg(connection: &Connection, pile: &str) -> Result<i64> {
 /// Books a change of scrap; refused where more would be taken out than lies there.
 pub(crate) fn book_scrap(t: &Transaction, batch: i64, change: &ScrapChange) -> Result<()> {
     let pile = format!("{} {}", change.metal.word(), change.cleanliness.word());
+    change.check()?;
     // Milligrams, as lengths are in thousandths of a millimetre.
     let amount = micrometres(change.mass_g);
     not_overdrawn(on_pile_mg(t, &pile)?, amount, "mass_g", ("g", "the pile"))?;
@@ -210,5 +212,5 @@ pub(crate) fn standing_lines(connection: &Connection, lot: i64) -> Result<Vec<Mo
         undoes.insert(line.id, does);
     }
     let stands = |line: &LedgerLine| !line.reversed && undoes.get(&line.id) == Some(&false);
-    Ok(lines.into_iter().filter(stands).map(|line| line.movement).collect())
+    Ok(Movement::covered(lines.into_iter().filter(stands).map(|line| line.movement).collect()))
 }

@@ -13,6 +13,7 @@ pub(crate) mod rack;
 pub(crate) mod sessions;
 mod settings;
 pub(crate) mod shelf;
+pub(crate) mod whole;
 
 pub(crate) use error::Result;
 pub use error::StoreError;
@@ -104,6 +105,14 @@ impl Store {
     /// Reads with one of the pooled readers.
     pub(crate) fn read<T>(&self, work: impl FnOnce(&Connection) -> Result<T>) -> Result<T> {
         work(&*self.readers.get()?)
+    }
+
+    /// Does what a write would do and leaves nothing of it: what is wrong is wrong of the write as well.
+    pub(crate) fn try_out<T>(&self, work: impl FnOnce(&Transaction) -> Result<T>) -> Result<T> {
+        let mut writer = self.writer();
+        // Rolled back where it ends.
+        let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
+        work(&transaction)
     }
 
     /// Writes in one transaction; nothing of it stands unless all of it does.

@@ -102,10 +102,10 @@ pub(crate) struct Wanted {
 
 /// What a change wrote over: enough to put it back.
 #[derive(PartialEq, Serialize, Deserialize)]
-struct Before {
-    name: String,
-    record: String,
-    archived: bool,
+pub(super) struct Before {
+    pub(super) name: String,
+    pub(super) record: String,
+    pub(super) archived: bool,
 }
 
 /// Something to do to an entry that is there.
@@ -117,6 +117,22 @@ pub(crate) enum Edit<T> {
 }
 
 impl Shelf {
+    const ALL: [Self; 8] = [
+        Self::Plans,
+        Self::Patterns,
+        Self::Rods,
+        Self::Pliers,
+        Self::Blades,
+        Self::Lots,
+        Self::Keepings,
+        Self::Picks,
+    ];
+
+    /// The shelf with this word.
+    pub(super) fn named(word: &str) -> Option<Self> {
+        Self::ALL.into_iter().find(|shelf| shelf.word() == word)
+    }
+
     /// The word it has in the file.
     fn word(self) -> &'static str {
         match self {

@@ -54,10 +54,10 @@ const take = (path: string) => save(path).catch(notice.fail)
 
 async function bringIn() {
   try {
-    const { undo, rows } = await send(false)
+    const { undo, rows_n } = await send(false)
     open.value = false
     await refresh()
-    if (undo) notice.did(`Brought in ${rows.length} records from ${name.value}.`, undo, refresh)
+    if (undo) notice.did(`Brought in ${rows_n} records from ${name.value}.`, undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -103,11 +103,11 @@ async function bringIn() {
       </ul>
       <template v-if="seen">
         <p v-if="seen.wrong_n" class="stop">
-          {{ seen.wrong_n }} of {{ seen.rows.length }} cannot be brought in. Mend the file; until then nothing
+          {{ seen.wrong_n }} of {{ seen.rows_n }} cannot be brought in. Mend the file; until then nothing
           of it comes in.
         </p>
         <p v-else>
-          {{ seen.rows.length }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
+          {{ seen.rows_n }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
           written yet.
         </p>
         <table class="ledger">
@@ -123,6 +123,9 @@ async function bringIn() {
             </tr>
           </tbody>
         </table>
+        <p v-if="seen.rows_n > seen.rows.length" class="quiet">
+          And {{ seen.rows_n - seen.rows.length }} more.
+        </p>
       </template>
       <p v-else-if="!faults.length" class="quiet" role="status">Reading the file…</p>
       <div class="mt-4">

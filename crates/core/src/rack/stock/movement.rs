@@ -87,6 +87,34 @@ impl Movement {
 }
 
 impl Movement {
+    /// Lines in an order in which none takes out more than there is: as they are, but what would overdraw waits until
+    /// enough has come in. Where a line was taken back that others stood on, the rest can be in another order only.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::{Movement, MovementKind};
+    ///
+    /// let line = |kind, length_mm| Movement { kind, length_mm, note: String::new() };
+    /// let (cut, bought) = (line(MovementKind::Cut, -80.0), line(MovementKind::Bought, 100.0));
+    /// assert_eq!(Movement::covered(vec![cut.clone(), bought.clone()]), [bought, cut]);
+    /// ```
+    #[must_use]
+    pub fn covered(lines: Vec<Self>) -> Vec<Self> {
+        /// Half of what a ledger keeps lengths to, mm.
+        const NOTHING_MM: f64 = 0.000_5;
+        let (mut left, mut waiting, mut ordered) = (0.0, vec![], vec![]);
+        for line in lines {
+            waiting.push(line);
+            // The oldest that can go, until none can.
+            while let Some(at) = waiting.iter().position(|line: &Self| left + line.length_mm > -NOTHING_MM) {
+                let line = waiting.remove(at);
+                left += line.length_mm;
+                ordered.push(line);
+            }
+        }
+        ordered.extend(waiting);
+        ordered
+    }
+
     /// What a maker books, as typed: an amount by length or weight, whose way its kind says. Only a correction
     /// goes either way, and says which by its sign: `-120 mm`, `+2 g`.
     ///

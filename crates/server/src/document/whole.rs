@@ -1,0 +1,124 @@
+//! All of a workshop as lines of JSON: one record a line, in an order that can be read back line by line, however
+//! many there are. What stands there is what the file has, with numbers, revisions and times, but no passphrase.
+
+use serde::{Deserialize, Serialize};
+use serde_json::Value;
+
+use crate::kept::Settings;
+
+/// The format such a file says it is of.
+pub(crate) const FORMAT: &str = "lorimant-workshop";
+/// Its version.
+pub(crate) const VERSION: u32 = 1;
+
+/// A line of the file. The first is a heading, the last says how many there were.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[serde(tag = "is", rename_all = "kebab-case", deny_unknown_fields)]
+pub(crate) enum Line {
+    /// What the file is.
+    Workshop {
+        /// Always `lorimant-workshop`.
+        format: String,
+        /// 1.
+        version: u32,
+    },
+    /// The settings.
+    Settings {
+        /// How often they were changed.
+        revision: i64,
+        /// They.
+        record: Settings,
+    },
+    /// Writes that were made together.
+    Batch {
+        /// Their number.
+        id: i64,
+        /// When, UTC.
+        made_at: String,
+    },
+    /// A kept record, those put away among them.
+    Entry(EntryLine),
+    /// A write of a record, with what stood there before.
+    Change(ChangeLine),
+    /// A line of the ledger of a lot or a pile of scrap.
+    Ledger(LedgerLine),
+    /// The end.
+    End {
+        /// How many lines stand before it.
+        lines_n: u64,
+    },
+}
+
+/// A kept record.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+pub(crate) struct EntryLine {
+    /// Its number.
+    pub id: i64,
+    /// `plan`, `pattern`, `rod`, `plier`, `blade`, `lot`, `keeping` or `pick`.
+    pub shelf: String,
+    /// The record.
+    pub record: Value,
+    /// How often it was changed.
+    pub revision: i64,
+    /// Whether it was put away.
+    pub archived: bool,
+    /// When it was first kept, UTC.
+    pub created_at: String,
+    /// When it was last changed, UTC.
+    pub updated_at: String,
+}
+
+/// A write of a record.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+pub(crate) struct ChangeLine {
+    /// Its number.
+    pub id: i64,
+    /// What it was written together with.
+    pub batch: i64,
+    /// Number of the record.
+    pub entry: i64,
+    /// What stood there before; nothing where it is new.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub before: Option<Stood>,
+    /// The record's revision after it.
+    pub revision: i64,
+    /// When, UTC.
+    pub made_at: String,
+}
+
+/// How a record stood.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct Stood {
+    /// The record.
+    pub record: Value,
+    /// Whether it was put away.
+    pub archived: bool,
+}
+
+/// A line of the ledger, of a lot or of a pile.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+pub(crate) struct LedgerLine {
+    /// Its number.
+    pub id: i64,
+    /// What it was booked together with.
+    pub batch: i64,
+    /// Number of the lot.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub lot: Option<i64>,
+    /// Metal and cleanliness of the pile.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub pile: Option<String>,
+    /// Why.
+    pub kind: String,
+    /// Of a lot the change in thousandths of a millimetre, of a pile in milligrams.
+    pub amount: i64,
+    /// What for.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub note: String,
+    /// When, UTC.
+    pub made_at: String,
+    /// The line it takes back.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub reverses: Option<i64>,
+}

@@ -1,0 +1,343 @@
+//! All of the workshop out of the file and into a new one, line by line: as much as there is, in little memory.
+
+use std::io::{BufRead, Read as _, Write};
+
+use lorimant_core::fault::Fault;
+use lorimant_core::words::capital;
+use rusqlite::{Connection, Row, Transaction, params};
+use serde::de::DeserializeOwned;
+use serde_json::Value;
+
+use super::error::{Result, StoreError};
+use super::settings::settings;
+use super::shelf::{Before, Shelf};
+use crate::document::whole::{ChangeLine, EntryLine, FORMAT, LedgerLine, Line, Stood, VERSION};
+use crate::kept::{Kept, KeptBlade, KeptPattern, KeptPlan, Pick, Settings};
+
+/// Longest line taken: a record's note and numbers, many times over.
+const LONGEST: u64 = 1024 * 1024;
+
+/// Writes all there is, a line each; gives how many.
+pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<u64> {
+    let mut out = Out { to, lines_n: 0 };
+    out.line(&Line::Workshop { format: FORMAT.to_owned(), version: VERSION })?;
+    let (record, revision) = settings(connection)?;
+    out.line(&Line::Settings { revision, record })?;
+    let json = |row: &Row, at: usize| -> rusqlite::Result<Value> {
+        let text: String = row.get(at)?;
+        serde_json::from_str(&text).map_err(|error| {
+            rusqlite::Error::FromSqlConversionFailure(at, rusqlite::types::Type::Text, Box::new(error))
+        })
+    };
+    out.all(connection, "SELECT id, made_at FROM batches ORDER BY id", |row| {
+        Ok(Line::Batch { id: row.get(0)?, made_at: row.get(1)? })
+    })?;
+    let entries =
+        "SELECT id, shelf, record, revision, archived, created_at, updated_at FROM entries ORDER BY id";
+    out.all(connection, entries, |row| {
+        Ok(Line::Entry(EntryLine {
+            id: row.get(0)?,
+            shelf: row.get(1)?,
+            record: json(row, 2)?,
+            revision: row.get(3)?,
+            archived: row.get(4)?,
+            created_at: row.get(5)?,
+            updated_at: row.get(6)?,
+        }))
+    })?;
+    let changes = "SELECT id, batch, entry, before ->> '$.record', before ->> '$.archived', revision, made_at \
+                   FROM changes ORDER BY id";
+    out.all(connection, changes, |row| {
+        let before = row.get::<_, Option<bool>>(4)?;
+        let before =
+            before.map(|archived| Ok::<_, rusqlite::Error>(Stood { record: json(row, 3)?, archived }));
+        Ok(Line::Change(ChangeLine {
+            id: row.get(0)?,
+            batch: row.get(1)?,
+            entry: row.get(2)?,
+            before: before.transpose()?,
+            revision: row.get(5)?,
+            made_at: row.get(6)?,
+        }))
+    })?;
+    let ledger = "SELECT id, batch, lot, pile, kind, amount, note, made_at, reverses FROM ledger ORDER BY id";
+    out.all(connection, ledger, |row| {
+        Ok(Line::Ledger(LedgerLine {
+            id: row.get(0)?,
+            batch: row.get(1)?,
+            lot: row.get(2)?,
+            pile: row.get(3)?,
+            kind: row.get(4)?,
+            amount: row.get(5)?,
+            note: row.get(6)?,
+            made_at: row.get(7)?,
+            reverses: row.get(8)?,
+        }))
+    })?;
+    let lines_n = out.lines_n;
+    out.line(&Line::End { lines_n })?;
+    Ok(lines_n)
+}
+
+/// Where the lines go.
+struct Out<'a, W> {
+    to: &'a mut W,
+    lines_n: u64,
+}
+
+impl<W: Write> Out<'_, W> {
+    fn line(&mut self, line: &Line) -> Result<()> {
+        serde_json::to_writer(&mut *self.to, line)?;
+        self.to.write_all(b"\n").map_err(StoreError::Unopened)?;
+        self.lines_n += 1;
+        Ok(())
+    }
+
+    fn all(
+        &mut self,
+        connection: &Connection,
+        sql: &str,
+        line: impl Fn(&Row) -> rusqlite::Result<Line>,
+    ) -> Result<()> {
+        let mut statement = connection.prepare(sql)?;
+        let mut rows = statement.query([])?;
+        while let Some(row) = rows.next()? {
+            self.line(&line(row)?)?;
+        }
+        Ok(())
+    }
+}
+
+/// What came of bringing a workshop in.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(crate) enum Brought {
+    /// All of it was written: so many records and lines.
+    All(u64),
+    /// It was here already, to the last line.
+    Here,
+}
+
+/// Brings a whole workshop in where there is none yet.
+///
+/// # Errors
+/// A fault at its line where it cannot be read, is no record of this program, or does not fit what stands before it;
+/// where the file breaks off; and where this workshop has other things of its own.
+pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought> {
+    let used =
+        t.query_row("SELECT EXISTS (SELECT 1 FROM entries) OR EXISTS (SELECT 1 FROM ledger)", [], |row| {
+            row.get(0)
+        })?;
+    let mut at = At { line_n: 0, heading: false, ended: false };
+    let mut here = Comparison::of(t)?;
+    let mut text = String::new();
+    loop {
+        text.clear();
+        let read = (&mut from)
+            .take(LONGEST)
+            .read_line(&mut text)
+            .map_err(|error| at.next().fault(&error.to_string()))?;
+        if read == 0 {
+            break;
+        }
+        at = at.next();
+        if read as u64 == LONGEST {
+            return Err(at.fault("this line is longer than any record of a workshop"));
+        }
+        if text.trim().is_empty() {
+            continue;
+        }
+        let line: Line = serde_json::from_str(&text).map_err(|error| at.fault(&error.to_string()))?;
+        at.placed(&line)?;
+        if used {
+            here.compare(&line)?;
+        } else {
+            put(t, &line).map_err(|error| at.within(error))?;
+        }
+    }
+    if !at.ended {
+        return Err(at.fault("the file breaks off here: its end is missing"));
+    }
+    match (used, here.same()) {
+        (false, _) => Ok(Brought::All(at.line_n - 2)),
+        (true, true) => Ok(Brought::Here),
+        (true, false) => {
+            let said = "This workshop has things of its own, and a whole one is only brought into an empty one. Start \
+                        the program with a new file (--data) and bring it in there; plans and the rack can be \
+                        brought in by themselves.";
+            Err(StoreError::Refused(Fault::new("file", said).into()))
+        }
+    }
+}
+
+/// Where the reading is.
+struct At {
+    line_n: u64,
+    heading: bool,
+    ended: bool,
+}
+
+impl At {
+    fn next(&self) -> Self {
+        Self { line_n: self.line_n + 1, ..*self }
+    }
+
+    fn fault(&self, said: &str) -> StoreError {
+        let said = format!("Line {}: {}.", self.line_n, capital(said.trim_end_matches('.')));
+        StoreError::Refused(Fault::new(format!("line {}", self.line_n), said).into())
+    }
+
+    fn within(&self, error: StoreError) -> StoreError {
+        match error {
+            StoreError::Refused(faults) => self.fault(&faults.to_string()),
+            StoreError::Record(error) => self.fault(&error.to_string()),
+            StoreError::Sqlite(rusqlite::Error::SqliteFailure(broken, said))
+                if broken.code == rusqlite::ErrorCode::ConstraintViolation =>
+            {
+                let said = said.unwrap_or_default();
+                self.fault(&format!("this does not fit what stands before it ({said})"))
+            }
+            other => other,
+        }
+    }
+
+    /// The heading comes first, and nothing comes behind the end.
+    fn placed(&mut self, line: &Line) -> Result<()> {
+        if self.ended {
+            return Err(self.fault("nothing can stand behind the end"));
+        }
+        match line {
+            Line::Workshop { format, version } => {
+                if self.heading || format != FORMAT || *version != VERSION {
+                    return Err(
+                        self.fault(&format!("this must be the heading of {FORMAT}, version {VERSION}"))
+                    );
+                }
+                self.heading = true;
+            }
+            Line::End { lines_n } => {
+                self.ended = true;
+                if *lines_n + 1 != self.line_n {
+                    return Err(self.fault(&format!("{lines_n} lines should stand before the end")));
+                }
+            }
+            _ if !self.heading => {
+                return Err(self.fault("a workshop begins with its heading"));
+            }
+            _ => {}
+        }
+        Ok(())
+    }
+}
+
+/// Writes one line where it belongs.
+fn put(t: &Transaction, line: &Line) -> Result<()> {
+    match line {
+        Line::Workshop { .. } | Line::End { .. } => {}
+        Line::Settings { revision, record } => {
+            Settings::check(record)?;
+            let sql = "INSERT INTO settings (id, record, revision) VALUES (1, ?1, ?2) \
+                       ON CONFLICT (id) DO UPDATE SET record = ?1, revision = ?2";
+            t.prepare_cached(sql)?.execute(params![serde_json::to_string(record)?, revision])?;
+        }
+        Line::Batch { id, made_at } => {
+            t.prepare_cached(
+                "INSERT INTO batches (id, made_at) VALUES (?1, ?2) ON CONFLICT (id) DO NOTHING",
+            )?
+            .execute(params![id, made_at])?;
+        }
+        Line::Entry(line) => {
+            let (name, record) = sound(&line.shelf, &line.record)?;
+            let sql = "INSERT INTO entries (id, shelf, name, record, revision, archived, created_at, updated_at) \
+                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8)";
+            let EntryLine { id, shelf, revision, archived, created_at, updated_at, .. } = line;
+            t.prepare_cached(sql)?
+                .execute(params![id, shelf, name, record, revision, archived, created_at, updated_at])?;
+        }
+        Line::Change(line) => {
+            let shelf: String = t
+                .prepare_cached("SELECT shelf FROM entries WHERE id = ?1")?
+                .query_row([line.entry], |row| row.get(0))
+                .map_err(|_| {
+                    Fault::new("entry", format!("there is no record number {} before it", line.entry))
+                })
+                .map_err(|fault| StoreError::Refused(fault.into()))?;
+            let before = line.before.as_ref().map(|stood| {
+                let (name, record) = sound(&shelf, &stood.record)?;
+                Ok::<_, StoreError>(serde_json::to_string(&Before {
+                    name,
+                    record,
+                    archived: stood.archived,
+                })?)
+            });
+            let sql = "INSERT INTO changes (id, batch, entry, before, revision, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
+            let ChangeLine { id, batch, entry, revision, made_at, .. } = line;
+            t.prepare_cached(sql)?.execute(params![
+                id,
+                batch,
+                entry,
+                before.transpose()?,
+                revision,
+                made_at
+            ])?;
+        }
+        Line::Ledger(line) => {
+            let sql = "INSERT INTO ledger (id, batch, lot, pile, kind, amount, note, made_at, reverses) \
+                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)";
+            let LedgerLine { id, batch, lot, pile, kind, amount, note, made_at, reverses } = line;
+            t.prepare_cached(sql)?
+                .execute(params![id, batch, lot, pile, kind, amount, note, made_at, reverses])?;
+        }
+    }
+    Ok(())
+}
+
+/// A record's name and text, if it is a sound record of its shelf.
+fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
+    fn read<T: Kept + DeserializeOwned>(record: &Value) -> Result<(String, String)> {
+        let record: T = serde_json::from_value(record.clone())?;
+        record.check()?;
+        Ok((record.name(), serde_json::to_string(&record)?))
+    }
+    match Shelf::named(shelf) {
+        Some(Shelf::Plans) => read::<KeptPlan>(record),
+        Some(Shelf::Patterns) => read::<KeptPattern>(record),
+        Some(Shelf::Rods) => read::<lorimant_core::tool::mandrel::Mandrel>(record),
+        Some(Shelf::Pliers) => read::<lorimant_core::tool::plier::Plier>(record),
+        Some(Shelf::Blades) => read::<KeptBlade>(record),
+        Some(Shelf::Lots) => read::<lorimant_core::rack::stock::Lot>(record),
+        Some(Shelf::Keepings) => read::<lorimant_core::rack::stock::buying::Keeping>(record),
+        Some(Shelf::Picks) => read::<Pick>(record),
+        None => Err(StoreError::Refused(Fault::new("shelf", format!("there is no shelf “{shelf}”")).into())),
+    }
+}
+
+/// A workshop that is here, compared with one that comes in, line by line.
+struct Comparison {
+    /// What is written out of this one, as it would be.
+    lines: Option<std::io::Lines<std::io::BufReader<std::fs::File>>>,
+    differs: bool,
+}
+
+impl Comparison {
+    fn of(t: &Transaction) -> Result<Self> {
+        let mut file = tempfile::tempfile().map_err(StoreError::Unopened)?;
+        let mut out = std::io::BufWriter::new(&mut file);
+        write_out(t, &mut out)?;
+        out.flush().map_err(StoreError::Unopened)?;
+        drop(out);
+        std::io::Seek::rewind(&mut file).map_err(StoreError::Unopened)?;
+        Ok(Self { lines: Some(std::io::BufReader::new(file).lines()), differs: false })
+    }
+
+    fn compare(&mut self, line: &Line) -> Result<()> {
+        let ours = self.lines.as_mut().and_then(Iterator::next);
+        let ours = ours.transpose().map_err(StoreError::Unopened)?;
+        let ours: Option<Line> = ours.as_deref().map(serde_json::from_str).transpose()?;
+        self.differs |= ours.as_ref() != Some(line);
+        Ok(())
+    }
+
+    fn same(&mut self) -> bool {
+        !self.differs && self.lines.as_mut().is_none_or(|lines| lines.next().is_none())
+    }
+}

@@ -1,0 +1,159 @@
+//! A whole workshop out and into a new file: equal to the last line, whatever was done in it.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+mod common;
+
+use axum::http::StatusCode;
+use common::{Reply, Workshop};
+use proptest::prelude::*;
+use rstest::rstest;
+use serde_json::{Value, json};
+
+async fn out(workshop: &Workshop) -> String {
+    let reply = workshop.get("/api/workshop.jsonl").await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    reply.text()
+}
+
+async fn bring_in(workshop: &Workshop, lines: &str) -> Reply {
+    workshop.ask("POST", "/api/workshop", lines.to_owned()).await
+}
+
+/// One of a list, if there are any.
+async fn one(workshop: &Workshop, path: &str, list: &str, at: usize) -> Option<Value> {
+    let found = workshop.get(path).await.json();
+    let all = if list.is_empty() { &found } else { &found[list] };
+    let all = all.as_array().unwrap();
+    (!all.is_empty()).then(|| all[at % all.len()].clone())
+}
+
+/// Does one of the things people do; what is refused changes nothing.
+async fn act(workshop: &Workshop, what: u8, at: usize, mm: i32) -> Option<()> {
+    let number = |of: &Value, field: &str| of[field].as_i64();
+    match what {
+        0 => {
+            let wire = json!({ "metal": "copper", "size_mm": 1.0 });
+            let lot = json!({ "name": format!("lot {mm}"), "wire": wire, "price": "9.40" });
+            workshop.post("/api/lots", &json!({ "lot": lot, "length_mm": mm.unsigned_abs() + 1000 })).await;
+        }
+        1 => {
+            let lot = number(&one(workshop, "/api/lots", "lots", at).await?, "id")?;
+            let line = json!({ "kind": "cut", "length_mm": -mm.abs() });
+            workshop.post(&format!("/api/lots/{lot}/ledger"), &line).await;
+        }
+        2 => {
+            let lot = number(&one(workshop, "/api/lots", "lots", at).await?, "id")?;
+            let line = json!({ "kind": "corrected", "length_mm": mm, "note": "counted" });
+            workshop.post(&format!("/api/lots/{lot}/ledger"), &line).await;
+        }
+        3 => {
+            let lot = number(&one(workshop, "/api/lots", "lots", at).await?, "id")?;
+            let line =
+                one(workshop, &format!("/api/lots/{lot}/ledger"), "", mm.unsigned_abs() as usize).await?;
+            workshop.post(&format!("/api/ledger/{}/reverse", line["id"]), &json!({})).await;
+        }
+        4 => {
+            let batch = number(&one(workshop, "/api/history", "", at).await?, "batch")?;
+            workshop.post(&format!("/api/undo/{batch}"), &json!({})).await;
+        }
+        5 => {
+            let plan = one(workshop, "/api/plans", "entries", at).await?;
+            let away = json!({ "revision": plan["revision"], "archived": true });
+            workshop.post(&format!("/api/plans/{}/archive", plan["id"]), &away).await;
+        }
+        6 => {
+            let plan = one(workshop, "/api/patterns", "entries", at).await?;
+            let mut record = plan["record"].clone();
+            record["name"] = json!("two of one name");
+            workshop
+                .put(&format!("/api/patterns/{}?revision={}", plan["id"], plan["revision"]), &record)
+                .await;
+        }
+        7 => {
+            let plan = one(workshop, "/api/patterns", "entries", at).await?;
+            workshop
+                .post("/api/picks", &json!({ "entry": plan["id"], "pieces_n": mm.unsigned_abs() + 1 }))
+                .await;
+        }
+        _ => {
+            let scrap = json!({ "metal": "copper", "cleanliness": "clean", "mass_g": f64::from(mm) / 100.0 });
+            workshop.post("/api/scrap", &scrap).await;
+        }
+    }
+    Some(())
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(24))]
+
+    #[test]
+    fn whatever_was_done_a_workshop_goes_out_and_comes_in_the_same(
+        deeds in prop::collection::vec((0..9_u8, 0..50_usize, -4000..4000_i32), 1..40),
+    ) {
+        let runtime = tokio::runtime::Runtime::new().unwrap();
+        runtime.block_on(async {
+            let workshop = Workshop::demo();
+            for (what, at, mm) in deeds {
+                act(&workshop, what, at, mm).await;
+            }
+            let lines = out(&workshop).await;
+            let new = Workshop::empty();
+            let brought = bring_in(&new, &lines).await;
+            assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
+            assert_eq!(out(&new).await, lines);
+            // What was done there can be taken back here.
+            let (here, there) = (workshop.get("/api/history").await, new.get("/api/history").await);
+            assert_eq!(here.text(), there.text());
+        });
+    }
+}
+
+#[tokio::test]
+async fn what_is_here_already_is_left_alone_and_said_to_be() {
+    let workshop = Workshop::demo();
+    let lines = out(&workshop).await;
+    let again = bring_in(&workshop, &lines).await;
+    assert_eq!(again.json()["sentence"], "All of this is here already; nothing was changed.");
+    assert_eq!(out(&workshop).await, lines);
+}
+
+#[tokio::test]
+async fn a_workshop_with_things_of_its_own_is_not_written_over() {
+    let (workshop, other) = (Workshop::demo(), Workshop::demo());
+    act(&other, 0, 0, 500).await;
+    let before = out(&other).await;
+    let refused = bring_in(&other, &out(&workshop).await).await;
+    assert!(refused.fault("file").contains("only brought into an empty one"), "{}", refused.text());
+    assert_eq!(out(&other).await, before);
+}
+
+/// Whatever is wrong with a file is said with its line, and nothing of it comes in.
+#[rstest]
+#[case::broken_off(|lines: &mut Vec<String>| { lines.pop(); }, "breaks off here")]
+#[case::no_heading(|lines: &mut Vec<String>| { lines.remove(0); }, "Line 1: A workshop begins with its heading")]
+#[case::a_line_left_out(|lines: &mut Vec<String>| { lines.remove(lines.len() - 2); }, "lines should stand before the end")]
+#[case::no_json(|lines: &mut Vec<String>| lines[4] = "{ \"is\": ".to_owned(), "Line 5: ")]
+#[case::unknown(|lines: &mut Vec<String>| lines[4] = "{\"is\":\"spoon\"}".to_owned(), "Line 5: Unknown variant")]
+#[case::a_stranger(|lines: &mut Vec<String>| lines[0] = "{\"is\":\"workshop\",\"format\":\"songs\",\"version\":1}".to_owned(), "Line 1: This must be the heading")]
+#[case::newer(|lines: &mut Vec<String>| lines[0] = lines[0].replace(":1}", ":2}"), "Line 1: This must be the heading")]
+#[case::unsound(|lines: &mut Vec<String>| change(lines, "\"diameter_mm\":", "\"diameter_mm\":-"), "negative")]
+#[case::overdrawn(|lines: &mut Vec<String>| change(lines, "\"amount\":", "\"amount\":-"), "does not fit what stands before it")]
+#[tokio::test]
+async fn a_damaged_file_brings_nothing_in(#[case] damage: fn(&mut Vec<String>), #[case] says: &str) {
+    let lines = out(&Workshop::demo()).await;
+    let mut lines: Vec<String> = lines.lines().map(str::to_owned).collect();
+    damage(&mut lines);
+    let new = Workshop::empty();
+    let before = out(&new).await;
+    let refused = bring_in(&new, &lines.join("\n")).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", refused.text());
+    let said = refused.json()["detail"].as_str().unwrap().to_owned();
+    assert!(said.contains(says), "{said}");
+    assert_eq!(out(&new).await, before);
+}
+
+/// Changes the first line that has this.
+fn change(lines: &mut [String], from: &str, to: &str) {
+    let line = lines.iter_mut().find(|line| line.contains(from)).unwrap();
+    *line = line.replacen(from, to, 1);
+}
