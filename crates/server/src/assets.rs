@@ -3,6 +3,7 @@
 use axum::extract::Request;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
+use lorimant_core::words::quoted;
 use rand::RngCore;
 use rust_embed::RustEmbed;
 
@@ -19,7 +20,7 @@ const NONCE: &str = "__NONCE__";
 pub(crate) async fn serve(request: Request) -> Response {
     let path = request.uri().path();
     if path.starts_with("/api/") {
-        return Problem::missing(format!("There is nothing at {path}.")).into_response();
+        return Problem::missing(format!("There is nothing at {}.", quoted(path))).into_response();
     }
     match Assets::get(path.trim_start_matches('/')) {
         Some(file) if path != "/index.html" => {
@@ -31,7 +32,7 @@ pub(crate) async fn serve(request: Request) -> Response {
                 .into_response()
         }
         _ if path.contains('.') && path != "/index.html" => {
-            Problem::missing(format!("There is nothing at {path}.")).into_response()
+            Problem::missing(format!("There is nothing at {}.", quoted(path))).into_response()
         }
         _ => page(),
     }

@@ -5,6 +5,7 @@ use axum::extract::{self, FromRequest, FromRequestParts, Request};
 use axum::http::StatusCode;
 use axum::http::request::Parts;
 use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::words::quoted;
 use serde::de::DeserializeOwned;
 
 use crate::problem::Problem;
@@ -53,7 +54,10 @@ impl<S: Send + Sync, T: DeserializeOwned + Send> FromRequestParts<S> for Path<T>
     async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, Problem> {
         let read = extract::Path::<T>::from_request_parts(parts, state).await;
         read.map(|extract::Path(named)| Self(named)).map_err(|_| {
-            Problem::missing(format!("There is nothing at {}: its number cannot be read.", parts.uri.path()))
+            Problem::missing(format!(
+                "There is nothing at {}: its number cannot be read.",
+                quoted(parts.uri.path())
+            ))
         })
     }
 }
@@ -109,8 +113,11 @@ fn unreadable(path: &str, error: &serde_json::Error) -> Problem {
     }
 }
 
-/// Serde's own words for a misfit, as a sentence for a person.
+/// Serde's own words for a misfit, as a sentence for a person; what was sent is repeated as far as a sentence carries.
 fn fault_of(path: &str, said: &str) -> Fault {
+    const CARRIES: usize = 300;
+    let shorter: String = said.chars().take(CARRIES).collect();
+    let said = if shorter.len() < said.len() { &format!("{shorter}…") } else { said };
     let quoted = |text: &str| text.split('`').nth(1).unwrap_or_default().to_owned();
     let inside = |name: &str| if path.is_empty() { name.to_owned() } else { format!("{path}.{name}") };
     if said.starts_with("unknown field") {

@@ -61,7 +61,7 @@ pub fn app(
     // A small answer arrives sooner as it is than pressed and unpressed.
     let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);
     let compression = compression.compress_when(DefaultPredicate::new().and(SizeAbove::new(u16::MAX)));
-    let (router, description) = routes::router().split_for_parts();
+    let (router, description) = routes::described();
     // Written once: every connection has the routes to itself, and with them what they hold.
     let description = Bytes::from(description.to_json().unwrap_or_default());
     let as_json = [(header::CONTENT_TYPE, "application/json")];
@@ -81,7 +81,7 @@ pub fn app(
 /// The API's description, as served at `/api/openapi.json`.
 #[must_use]
 pub fn openapi() -> String {
-    let (_, description) = routes::router().split_for_parts();
+    let (_, description) = routes::described();
     description.to_pretty_json().unwrap_or_default()
 }
 

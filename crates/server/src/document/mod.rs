@@ -4,6 +4,7 @@ pub(crate) mod plans;
 pub(crate) mod rack;
 pub(crate) mod whole;
 
+use lorimant_core::words::quoted;
 use serde::{Deserialize as _, Deserializer, de};
 use utoipa::OpenApi;
 
@@ -14,7 +15,10 @@ const VERSION: u32 = 1;
 pub(crate) fn said_format<'de, D: Deserializer<'de>>(from: D, wanted: &str) -> Result<String, D::Error> {
     let format = String::deserialize(from)?;
     if format != wanted {
-        return Err(de::Error::custom(format!("This file says it is “{format}”; it must say “{wanted}”.")));
+        return Err(de::Error::custom(format!(
+            "This file says it is {}; it must say “{wanted}”.",
+            quoted(&format)
+        )));
     }
     Ok(format)
 }

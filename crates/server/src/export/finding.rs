@@ -5,6 +5,7 @@ use lorimant_core::pattern::PatternRequest;
 use lorimant_core::pattern::sheet::{PatternSheet, PatternWorked};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::quoted;
 
 use super::{card, dxf, file_stem, pdf, plain};
 use crate::document::plans::PlanDocument;
@@ -39,7 +40,11 @@ impl PatternFormat {
         let found = Self::ALL.iter().find(|(name, _)| *name == file);
         found.map(|(_, format)| *format).ok_or_else(|| {
             let known: Vec<&str> = Self::ALL.iter().map(|(name, _)| *name).collect();
-            Problem::missing(format!("There is no file called {file}. There are {}.", known.join(", ")))
+            Problem::missing(format!(
+                "There is no file called {}. There are {}.",
+                quoted(file),
+                known.join(", ")
+            ))
         })
     }
 

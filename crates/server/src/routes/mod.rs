@@ -5,6 +5,7 @@ mod backup;
 mod buying;
 mod choosing;
 mod cutting;
+mod described;
 mod entries;
 mod guide;
 mod kept;
@@ -39,7 +40,13 @@ use work::{aside, file, made, read, try_out, write};
 ))]
 struct Description;
 
-pub(crate) fn router() -> OpenApiRouter<State> {
+/// The routes, and their description.
+pub(crate) fn described() -> (axum::Router<State>, utoipa::openapi::OpenApi) {
+    let (router, description) = router().split_for_parts();
+    (router, described::with_refusals(description))
+}
+
+fn router() -> OpenApiRouter<State> {
     OpenApiRouter::with_openapi(Description::openapi())
         .routes(routes!(health))
         .merge(ask::router())

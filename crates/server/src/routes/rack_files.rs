@@ -5,6 +5,7 @@ use axum::extract::{DefaultBodyLimit, State as Shared};
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::words::length::{LengthUnit, shown};
+use lorimant_core::words::quoted;
 use lorimant_core::words::scale::of_wire;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -65,7 +66,10 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
         }
         _ => {
             let known = "lots.csv, ledger.csv, keepings.csv and scrap.csv";
-            return Err(Problem::missing(format!("There is no table “{table}”. There are {known}.")));
+            return Err(Problem::missing(format!(
+                "There is no table {}. There are {known}.",
+                quoted(&table)
+            )));
         }
     };
     Ok(file("text/csv; charset=utf-8", &format!("lorimant-{table}"), bytes))

@@ -8,6 +8,7 @@ use lorimant_core::figure::Figure;
 use lorimant_core::ring::backwards::{RingTarget, RodChoice};
 use lorimant_core::ring::caution::Caution;
 use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::quoted;
 
 use lorimant_core::ring::sentence::{self, Slot};
 use lorimant_core::ring::sheet::Sheet;
@@ -168,7 +169,8 @@ async fn take_away(
 ) -> Result<Response, Problem> {
     let format = Format::named(&file).ok_or_else(|| {
         Problem::missing(format!(
-            "There is no file called {file}. There are cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv and plan.json."
+            "There is no file called {}. There are cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv and plan.json.",
+            quoted(&file)
         ))
     })?;
     let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
