@@ -131,16 +131,41 @@ impl fmt::Display for Faults {
 
 impl std::error::Error for Faults {}
 
-/// Refuses a text of more than `most` characters.
+/// Whether a sign is none a text is made of: it is not to be seen, or makes others read what is not written. Signs that
+/// join letters of some scripts are part of their texts.
+fn is_no_letter(sign: char) -> bool {
+    let line = matches!(sign, '\n' | '\t' | '\r');
+    let turned = matches!(sign, '\u{202a}'..='\u{202e}' | '\u{2066}'..='\u{2069}');
+    let unseen = matches!(
+        sign,
+        '\u{ad}' | '\u{200b}' | '\u{2028}' | '\u{2029}' | '\u{2060}'..='\u{2064}' | '\u{feff}'
+    );
+    let none = u32::from(sign) & 0xfffe == 0xfffe
+        || matches!(sign, '\u{fdd0}'..='\u{fdef}' | '\u{fff9}'..='\u{fffd}');
+    sign.is_control() && !line || turned || unseen || none
+}
+
+/// Refuses a text of more than `most` characters, and one with signs that cannot be seen.
 ///
 /// # Errors
-/// A fault at `field` that says how long it is and how long it may be.
+/// A fault at `field` that says how long it is and how long it may be, or which sign it holds.
 ///
 /// ```
-/// let fault = lorimant_core::fault::text_at_most("note", "note", "too long", 3).unwrap_err();
+/// use lorimant_core::fault::check_text;
+///
+/// let fault = check_text("note", "note", "too long", 3).unwrap_err();
 /// assert_eq!(fault.sentence, "The note is 8 characters long; at most 3 are kept.");
+/// let fault = check_text("note", "note", "cod\u{202e}e", 30).unwrap_err();
+/// assert!(fault.sentence.starts_with("The note holds a sign that cannot be seen (U+202E)."));
 /// ```
-pub fn text_at_most(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
+pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
+    if let Some(sign) = text.chars().find(|sign| is_no_letter(*sign)) {
+        let said = format!(
+            "The {noun} holds a sign that cannot be seen (U+{:04X}). Type it anew; copying may have brought it along.",
+            u32::from(sign)
+        );
+        return Err(Fault::new(field, said));
+    }
     let length = text.chars().count();
     if length <= most as usize {
         return Ok(());

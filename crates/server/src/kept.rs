@@ -1,6 +1,6 @@
 //! The records a workshop keeps.
 
-use lorimant_core::fault::{Fault, Faults, text_at_most};
+use lorimant_core::fault::{Fault, Faults, check_text};
 use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
 use lorimant_core::rack::stock::buying::Keeping;
 use lorimant_core::rack::stock::scrap::MetalPrice;
@@ -127,8 +127,8 @@ impl Settings {
 
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
-        faults.keep(text_at_most("workshop_name", "workshop's name", &self.workshop_name, 60));
-        faults.keep(text_at_most("currency", "currency", &self.currency, 8));
+        faults.keep(check_text("workshop_name", "workshop's name", &self.workshop_name, 60));
+        faults.keep(check_text("currency", "currency", &self.currency, 8));
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
         for (i, price) in self.metal_prices.iter().enumerate() {
@@ -242,8 +242,8 @@ fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<
         let said = format!("The {noun} has no name. Give it one, so that you find it again.");
         faults.add(Fault::new("name", said));
     }
-    faults.keep(text_at_most("name", "name", name, 80));
-    faults.keep(text_at_most("note", "note", note, 2000));
+    faults.keep(check_text("name", "name", name, 80));
+    faults.keep(check_text("note", "note", note, 2000));
     faults.nest("request", request.map_or(Ok(()), Err));
     faults.into_result()
 }
@@ -268,6 +268,6 @@ impl Kept for KeptBlade {
     }
 
     fn check(&self) -> Result<(), Faults> {
-        Ok(text_at_most("note", "note", &self.note, 200)?)
+        Ok(check_text("note", "note", &self.note, 200)?)
     }
 }

@@ -78,3 +78,42 @@ async fn findings_with_many_marks_stay_on_their_label() {
         stays_on(&pdf, kind["kind"].as_str().unwrap());
     }
 }
+
+/// Names print in the scripts the shipped type has; of another one it is said, and nothing is left out in silence.
+#[rstest]
+#[case("Σπείρα της λίμνης", None)]
+#[case("Ёлка, озеро", None)]
+#[case("Żółw, Þór, señal", None)]
+#[case("石のかんざし", Some("“石” (U+77F3) cannot be printed"))]
+#[case("خاتم", Some("“خ” (U+062E) cannot be printed"))]
+#[case("heron 😀", Some("“😀” (U+1F600) cannot be printed"))]
+#[tokio::test]
+async fn a_name_prints_or_it_is_said(#[case] name: &str, #[case] said: Option<&str>) {
+    let workshop = Workshop::empty();
+    let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
+    for file in ["cut-sheet.pdf", "label.pdf"] {
+        let plan = json!({ "name": name, "request": request });
+        let made = workshop.post(&format!("/api/rings/take-away/{file}"), &plan).await;
+        match said {
+            None => assert!(made.bytes.starts_with(b"%PDF"), "{file}: {}", made.text()),
+            Some(said) => assert!(made.fault("name").starts_with(said), "{file}: {}", made.text()),
+        }
+    }
+}
+
+/// Signs that cannot be seen, or turn what is read around, are refused where they come in.
+#[rstest]
+#[case("cod\u{202e}e")]
+#[case("\u{200b}")]
+#[case("bell\u{7}")]
+#[case("mark\u{feff}")]
+#[tokio::test]
+async fn signs_that_cannot_be_seen_are_refused(#[case] name: &str) {
+    let workshop = Workshop::empty();
+    let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
+    let plan = workshop.post("/api/plans", &json!({ "name": name, "request": request })).await;
+    assert!(plan.fault("name").contains("cannot be seen"), "{}", plan.text());
+    let lot = json!({ "lot": { "name": format!("lot{name}"), "wire": request["wire"] }, "length_mm": 100 });
+    let lot = workshop.post("/api/lots", &lot).await;
+    assert!(lot.fault("name").contains("cannot be seen"), "{}", lot.text());
+}

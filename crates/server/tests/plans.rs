@@ -8,6 +8,7 @@ use std::sync::Arc;
 use axum::http::StatusCode;
 use common::Workshop;
 use lorimant_server::{Store, plan_schema};
+use rstest::rstest;
 use serde_json::{Value, json};
 
 fn plan(name: &str) -> Value {
@@ -213,4 +214,43 @@ async fn files_are_reopened_and_newer_ones_refused() {
     let text = folder.path().join("letter.txt");
     std::fs::write(&text, "not a workshop ".repeat(100)).unwrap();
     assert!(Store::open(&text).is_err());
+}
+
+/// Words of the record in any script and case, and no words of the form it is kept in.
+#[rstest]
+#[case("ΣΠΕΊΡΑ", 1)]
+#[case("σπείρα", 1)]
+#[case("STRASSENFEST", 1)]
+#[case("straßenfest", 1)]
+#[case("ёлка", 1)]
+#[case("ЁЛКА", 1)]
+#[case("phosphor bronze", 1)]
+#[case("1.3", 1)]
+#[case("request", 0)]
+#[case("mandrel", 0)]
+#[case("size_mm", 0)]
+#[case("%", 0)]
+#[tokio::test]
+async fn words_of_a_record_are_found_in_every_script(#[case] find: &str, #[case] found: i64) {
+    let workshop = Workshop::empty();
+    let plan = json!({
+        "name": "Σπείρα, Ёлка",
+        "note": "for the Straßenfest",
+        "request": { "wire": { "metal": "phosphor-bronze", "size_mm": 1.3 }, "mandrel": { "diameter_mm": 5 } },
+    });
+    workshop.post("/api/plans", &plan).await;
+    let find: String = find.bytes().map(|byte| format!("%{byte:02X}")).collect();
+    for list in ["plans", "kept"] {
+        let total = workshop.get(&format!("/api/{list}?find={find}")).await.json()["total"].clone();
+        assert_eq!(total, found, "{list}");
+    }
+}
+
+#[tokio::test]
+async fn nobody_looks_for_more_than_can_be_typed() {
+    let workshop = Workshop::empty();
+    for path in ["plans", "kept", "lots", "rods"] {
+        let refused = workshop.get(&format!("/api/{path}?find={}", "reed".repeat(60))).await;
+        assert!(refused.fault("find").contains("at most 200 characters"), "{path}");
+    }
 }

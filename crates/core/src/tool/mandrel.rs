@@ -2,7 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Fault, Faults, Span, check_text};
 use crate::tool::outline::Outline;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, both, rod_size, shown};
@@ -144,9 +144,7 @@ impl Mandrel {
                 faults.keep(span.check(field, value));
             }
         }
-        if self.name.as_ref().is_some_and(|name| name.chars().count() > 60) {
-            faults.add(Fault::new("name", "The rod's name is longer than 60 characters.").limit(60.0));
-        }
+        faults.keep(check_text("name", "rod's name", self.name.as_deref().unwrap_or_default(), 60));
         if self.tape_layers > 20 {
             let said = format!("{} layers of tape are too many: at most 20.", self.tape_layers);
             faults.add(Fault::new("tape_layers", said).limit(20.0));

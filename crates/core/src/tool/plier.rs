@@ -2,7 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Fault, Faults, Span, check_text};
 use crate::words::length::both;
 use crate::words::words;
 
@@ -80,15 +80,13 @@ impl Plier {
     /// A fault for each that is missing, out of its limits, or contradicts another.
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
-        let name = self.name.trim().chars().count();
-        if name == 0 {
+        if self.name.trim().is_empty() {
             faults.add(Fault::new(
                 "name",
                 "The plier has no name. Give it one that tells it from your others.",
             ));
-        } else if name > 60 {
-            let said = format!("The name is {name} characters long; at most 60 are kept.");
-            faults.add(Fault::new("name", said).limit(60.0));
+        } else {
+            faults.keep(check_text("name", "name", self.name.trim(), 60));
         }
         if let Some(length) = self.length_mm {
             faults.keep(Self::LENGTH.check("length_mm", length));

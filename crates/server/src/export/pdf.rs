@@ -3,6 +3,7 @@
 use std::sync::{Arc, LazyLock};
 
 use anyhow::anyhow;
+use lorimant_core::fault::{Fault, Faults};
 use svg2pdf::usvg::{self, fontdb};
 use svg2pdf::{ConversionOptions, PageOptions};
 
@@ -11,7 +12,7 @@ use super::typeset;
 /// The type that ships with the program; no font of the machine is used.
 static FONTS: LazyLock<Arc<fontdb::Database>> = LazyLock::new(|| {
     let mut fonts = fontdb::Database::new();
-    for face in [typeset::REGULAR_SERIF, typeset::REGULAR_SANS, typeset::BOLD_SANS] {
+    for face in [typeset::SERIF_REGULAR, typeset::SANS_REGULAR, typeset::SANS_BOLD].into_iter().flatten() {
         fonts.load_font_data(face.to_vec());
     }
     Arc::new(fonts)
@@ -20,8 +21,21 @@ static FONTS: LazyLock<Arc<fontdb::Database>> = LazyLock::new(|| {
 /// Resolution that CSS gives millimetres of an SVG, and the PDF's page is scaled by the same.
 const DPI: f32 = 96.0;
 
+/// Refuses what would not be there on paper.
+fn printable(page: &str) -> Result<(), Fault> {
+    typeset::unprintable(page).map_or(Ok(()), |letter| {
+        let said = format!(
+            "“{letter}” (U+{:04X}) cannot be printed: the type that comes with this program does not have it. Write \
+             the name and the note for the paper in letters it has, Latin, Greek or Cyrillic.",
+            u32::from(letter)
+        );
+        Err(Fault::new("name", said))
+    })
+}
+
 /// Turns a page into PDF at true size, its type embedded.
 pub(super) fn from_svg(svg: &str) -> anyhow::Result<Vec<u8>> {
+    printable(svg).map_err(Faults::from)?;
     let options = usvg::Options { fontdb: FONTS.clone(), dpi: DPI, ..usvg::Options::default() };
     let tree = usvg::Tree::from_str(svg, &options)?;
     let page = PageOptions { dpi: DPI };
@@ -38,6 +52,7 @@ pub(super) fn from_pages(pages: &[String]) -> anyhow::Result<Vec<u8>> {
     let mut pdf = Pdf::new();
     let mut kids = vec![];
     for page in pages {
+        printable(page).map_err(Faults::from)?;
         let svg = usvg::Tree::from_str(page, &options)?;
         let (chunk, drawn) =
             svg2pdf::to_chunk(&svg, ConversionOptions::default()).map_err(|e| anyhow!("{e}"))?;

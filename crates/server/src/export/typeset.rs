@@ -7,13 +7,30 @@ use ttf_parser::Face;
 use super::svg::{SERIF, Type};
 
 /// The type that ships with the program; no font of the machine is used.
-pub(super) const REGULAR_SERIF: &[u8] = include_bytes!("../../fonts/Alegreya-Regular.ttf");
-pub(super) const REGULAR_SANS: &[u8] = include_bytes!("../../fonts/AlegreyaSans-Regular.ttf");
-pub(super) const BOLD_SANS: &[u8] = include_bytes!("../../fonts/AlegreyaSans-Bold.ttf");
+pub(super) const SERIF_REGULAR: [&[u8]; 4] = [
+    include_bytes!("../../fonts/Alegreya-Regular.ttf"),
+    include_bytes!("../../fonts/Alegreya-Regular-latin-ext.ttf"),
+    include_bytes!("../../fonts/Alegreya-Regular-greek.ttf"),
+    include_bytes!("../../fonts/Alegreya-Regular-cyrillic.ttf"),
+];
+pub(super) const SANS_REGULAR: [&[u8]; 4] = [
+    include_bytes!("../../fonts/AlegreyaSans-Regular.ttf"),
+    include_bytes!("../../fonts/AlegreyaSans-Regular-latin-ext.ttf"),
+    include_bytes!("../../fonts/AlegreyaSans-Regular-greek.ttf"),
+    include_bytes!("../../fonts/AlegreyaSans-Regular-cyrillic.ttf"),
+];
+pub(super) const SANS_BOLD: [&[u8]; 4] = [
+    include_bytes!("../../fonts/AlegreyaSans-Bold.ttf"),
+    include_bytes!("../../fonts/AlegreyaSans-Bold-latin-ext.ttf"),
+    include_bytes!("../../fonts/AlegreyaSans-Bold-greek.ttf"),
+    include_bytes!("../../fonts/AlegreyaSans-Bold-cyrillic.ttf"),
+];
 
-/// The faces that could be read: serif, sans, bold sans.
-static FACES: LazyLock<[Option<Face<'static>>; 3]> =
-    LazyLock::new(|| [REGULAR_SERIF, REGULAR_SANS, BOLD_SANS].map(|data| Face::parse(data, 0).ok()));
+/// The faces that could be read, serif, sans and bold sans, each in its parts by script.
+static FACES: LazyLock<[Vec<Face<'static>>; 3]> = LazyLock::new(|| {
+    [SERIF_REGULAR, SANS_REGULAR, SANS_BOLD]
+        .map(|parts| parts.into_iter().filter_map(|data| Face::parse(data, 0).ok()).collect())
+});
 
 /// Width of a letter that a face does not have, em.
 const UNKNOWN_EM: f64 = 0.6;
@@ -26,11 +43,20 @@ pub(super) fn width_mm(set: Type, text: &str) -> f64 {
         _ => &FACES[1],
     };
     let advance = |letter: char| {
-        let face = face.as_ref()?;
-        let advance = face.glyph_hor_advance(face.glyph_index(letter)?)?;
-        Some(f64::from(advance) / f64::from(face.units_per_em()))
+        let advance = |face: &Face| {
+            let advance = face.glyph_hor_advance(face.glyph_index(letter)?)?;
+            Some(f64::from(advance) / f64::from(face.units_per_em()))
+        };
+        face.iter().find_map(advance)
     };
     text.chars().map(|letter| advance(letter).unwrap_or(UNKNOWN_EM)).sum::<f64>() * set.size
+}
+
+/// The first letter of a text that one of the faces does not have: it would be missing on paper.
+pub(super) fn unprintable(text: &str) -> Option<char> {
+    let missing =
+        |letter: char| FACES.iter().any(|parts| parts.iter().all(|face| face.glyph_index(letter).is_none()));
+    text.chars().find(|letter| !letter.is_ascii() && missing(*letter))
 }
 
 /// The words of a text; a figure stays with its unit.

@@ -4,6 +4,8 @@
 use axum::http::header;
 use axum::response::{IntoResponse as _, Response};
 
+use lorimant_core::fault::Faults;
+
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::{Store, StoreError};
@@ -20,8 +22,12 @@ pub(crate) async fn made(
     work: impl FnOnce() -> anyhow::Result<Vec<u8>> + Send + 'static,
 ) -> Result<Vec<u8>, Problem> {
     let made = tokio::task::spawn_blocking(work).await;
-    made.map_err(|_| Problem::internal("The file could not be drawn."))?
-        .map_err(|error| Problem::internal(format!("The file could not be written: {error}.")))
+    made.map_err(|_| Problem::internal("The file could not be drawn."))?.map_err(|error| {
+        match error.downcast::<Faults>() {
+            Ok(faults) => faults.into(),
+            Err(error) => Problem::internal(format!("The file could not be written: {error}.")),
+        }
+    })
 }
 
 /// Works something out without holding up other requests.

@@ -10,6 +10,7 @@ pub(crate) mod picks;
 pub(crate) mod pieces;
 mod place;
 pub(crate) mod rack;
+mod search;
 pub(crate) mod sessions;
 mod settings;
 pub(crate) mod shelf;
@@ -61,7 +62,8 @@ pub struct Store {
 fn prepare(connection: &mut Connection) -> rusqlite::Result<()> {
     connection.execute_batch(
         "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;",
-    )
+    )?;
+    search::teach(connection)
 }
 
 /// What planning needs of the workshop, as it stands in the file.

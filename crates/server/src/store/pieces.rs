@@ -7,8 +7,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::error::Result;
+use super::search;
 use super::settings::unit;
-use super::shelf::{COLUMNS, Raw, Wanted, literal_words};
+use super::shelf::{COLUMNS, Raw, Wanted};
 use crate::kept::{KeptPattern, KeptPlan};
 
 /// Which kept pieces are wanted.
@@ -105,27 +106,24 @@ const NAMESAKES: &str = "(SELECT count(*) FROM entries other WHERE other.shelf I
 
 /// A stretch of both shelves, last changed first.
 pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> Result<KeptPieces> {
-    let words = literal_words(&wanted.find);
-    let clauses: String = (0..words.len())
-        .map(|i| format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", i + 2))
-        .collect();
+    search::check(&wanted.find)?;
     let shelves = match which {
         Which::All => "'plan', 'pattern'",
         Which::Rings => "'plan'",
         Which::Findings => "'pattern'",
     };
-    let mut bound: Vec<&dyn rusqlite::ToSql> = vec![&wanted.archived];
-    bound.extend(words.iter().map(|word| word as &dyn rusqlite::ToSql));
-    let chosen = format!("FROM entries WHERE shelf IN ({shelves}) AND archived = ?1{clauses}");
+    let bound = (wanted.archived, &wanted.find);
+    let chosen =
+        format!("FROM entries WHERE shelf IN ({shelves}) AND archived = ?1 AND {}", search::clause(2));
     let count = format!("SELECT count(*) {chosen}");
-    let total = connection.query_row(&count, bound.as_slice(), |row| row.get(0))?;
+    let total = connection.query_row(&count, bound, |row| row.get(0))?;
     let sql = format!(
         "SELECT {COLUMNS}, shelf, {NAMESAKES} {chosen} ORDER BY updated_at DESC, id DESC LIMIT {} OFFSET {}",
         wanted.most, wanted.skip
     );
     let mut statement = connection.prepare(&sql)?;
     let unit = unit(connection)?;
-    let rows = statement.query_map(bound.as_slice(), Standing::of)?;
+    let rows = statement.query_map(bound, Standing::of)?;
     let entries = rows.map(|row| row?.piece(unit)).collect::<Result<_>>()?;
     Ok(KeptPieces { entries, total })
 }

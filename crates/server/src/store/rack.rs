@@ -14,6 +14,7 @@ use utoipa::ToSchema;
 
 use super::error::Result;
 use super::ledger::{self, LedgerLine, millimetres};
+use super::search;
 use super::settings;
 use super::shelf::{COLUMNS, Edit, Entry, Raw, Shelf};
 
@@ -129,7 +130,7 @@ struct OfWire {
 
 /// Lots that are like what is wanted, with their wires, oldest first.
 fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, Wire)>> {
-    let words: Vec<String> = super::shelf::literal_words(&wanted.find);
+    search::check(&wanted.find)?;
     let (metal, kind) = (wanted.metal.map(Metal::word), wanted.kind.map(StockKind::word));
     let mut clauses = String::new();
     let mut bound: Vec<&dyn rusqlite::ToSql> = vec![];
@@ -141,9 +142,9 @@ fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, Wi
         bound.push(kind);
         clauses += &format!(" AND json_extract(record, '$.kind') = ?{}", bound.len());
     }
-    for word in &words {
-        bound.push(word);
-        clauses += &format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", bound.len());
+    if !wanted.find.trim().is_empty() {
+        bound.push(&wanted.find);
+        clauses += &format!(" AND {}", search::clause(bound.len()));
     }
     let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = 'lot'{clauses} ORDER BY id");
     let mut statement = connection.prepare(&sql)?;

@@ -10,6 +10,7 @@ use utoipa::ToSchema;
 use super::batch::{self, now};
 use super::error::{Result, StoreError};
 use super::ledger;
+use super::search;
 use super::settings::unit;
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept, KeptPattern, KeptPlan};
@@ -163,22 +164,16 @@ impl Shelf {
     }
 
     pub fn page<T: Kept>(self, connection: &Connection, wanted: &Wanted) -> Result<Page<T>> {
-        let words = literal_words(&wanted.find);
-        let clauses: String = (0..words.len())
-            .map(|i| format!(" AND (name LIKE ?{0} ESCAPE '\\' OR record LIKE ?{0} ESCAPE '\\')", i + 3))
-            .collect();
-        let shelf = self.word();
-        let mut bound: Vec<&dyn rusqlite::ToSql> = vec![&shelf, &wanted.archived];
-        bound.extend(words.iter().map(|word| word as &dyn rusqlite::ToSql));
-        let chosen = format!("FROM entries WHERE shelf = ?1 AND archived = ?2{clauses}");
-        let total =
-            connection.query_row(&format!("SELECT count(*) {chosen}"), bound.as_slice(), |row| row.get(0))?;
+        search::check(&wanted.find)?;
+        let chosen = format!("FROM entries WHERE shelf = ?1 AND archived = ?2 AND {}", search::clause(3));
+        let bound = (self.word(), wanted.archived, &wanted.find);
+        let total = connection.query_row(&format!("SELECT count(*) {chosen}"), bound, |row| row.get(0))?;
         let sql = format!(
             "SELECT {COLUMNS} {chosen} ORDER BY updated_at DESC, id DESC LIMIT {} OFFSET {}",
             wanted.most, wanted.skip
         );
         let mut statement = connection.prepare(&sql)?;
-        let rows = statement.query_map(bound.as_slice(), Raw::of)?;
+        let rows = statement.query_map(bound, Raw::of)?;
         let unit = unit(connection)?;
         let entries = rows.map(|raw| raw?.entry(unit)).collect::<Result<_>>()?;
         Ok(Page { entries, total })
@@ -261,12 +256,6 @@ impl Shelf {
         log(transaction, batch, id, Some(&before), revision + 1)?;
         self.get(transaction, id)
     }
-}
-
-/// Words to be found anywhere, for `LIKE … ESCAPE '\\'`: its own signs are taken literally.
-pub(super) fn literal_words(find: &str) -> Vec<String> {
-    let literal = |word: &str| word.replace('\\', "\\\\").replace('%', "\\%").replace('_', "\\_");
-    find.split_whitespace().take(8).map(|word| format!("%{}%", literal(word))).collect()
 }
 
 fn put(transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {

@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use super::Lot;
 use super::scrap::{Cleanliness, ScrapChange};
 use super::{Movement, MovementKind, StockKind, both_ways};
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Fault, Faults, Span, check_text};
 use crate::words::length::{LengthUnit, caliper, on_ruler};
 use crate::words::scale::of_wire;
 
@@ -81,10 +81,7 @@ impl LotCut {
                 let said = format!("{} blanks cannot be booked; give 1 to 100 000.", cut.n);
                 faults.add(Fault::new(format!("cuts[{i}].n"), said).limit(100_000.0));
             }
-            if cut.what.chars().count() > 120 {
-                let said = "What the blanks are for is too long; at most 120 characters.";
-                faults.add(Fault::new(format!("cuts[{i}].what"), said).limit(120.0));
-            }
+            faults.keep(check_text(&format!("cuts[{i}].what"), "name of what it is for", &cut.what, 120));
         }
         if self.cuts.is_empty() {
             faults.add(Fault::new("cuts", "Nothing is cut from this lot: leave it out."));

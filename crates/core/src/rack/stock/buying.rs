@@ -4,7 +4,7 @@ use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 
 use super::check_money;
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Faults, Span, check_text};
 use crate::wire::Wire;
 use crate::words::counted;
 use crate::words::length::LengthUnit;
@@ -76,10 +76,7 @@ impl Keeping {
             faults.keep(Self::PACK.check("pack_mm", pack));
         }
         faults.keep(check_money("pack_price", self.pack_price));
-        if self.source.chars().count() > 120 {
-            let said = "Where it is bought is too long; at most 120 characters are kept.";
-            faults.add(Fault::new("source", said).limit(120.0));
-        }
+        faults.keep(check_text("source", "place it is bought", &self.source, 120));
         faults.into_result()
     }
 

@@ -14,7 +14,7 @@ pub use movement::{Movement, MovementKind};
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Fault, Faults, Span, check_text};
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::{sold_by, sold_by_word};
@@ -165,6 +165,8 @@ impl Lot {
         if length == 0 || length > 60 {
             let said = "Give the lot a name of 1 to 60 characters, as it stands on its tag.";
             faults.add(Fault::new("name", said).limit(60.0));
+        } else {
+            faults.keep(check_text("name", "lot's name", &self.name, 60));
         }
         faults.nest("wire", self.wire.check());
         if let Some(share) = self.skin_share {
@@ -191,11 +193,7 @@ impl Lot {
                 format!("“{}” is no day. Write it as 2026-11-25.", day.chars().take(20).collect::<String>());
             faults.add(Fault::new("bought_on", said));
         }
-        if self.note.chars().count() > 500 {
-            faults.add(
-                Fault::new("note", "The note is too long; at most 500 characters are kept.").limit(500.0),
-            );
-        }
+        faults.keep(check_text("note", "note", &self.note, 500));
         faults.into_result()
     }
 

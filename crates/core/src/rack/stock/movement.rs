@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 
 use super::{LENGTH, both_ways};
-use crate::fault::{Fault, Faults};
+use crate::fault::{Fault, Faults, check_text};
 use crate::reading::field::{self, Amount};
 use crate::wire::Wire;
 use crate::words::length::Habits;
@@ -77,11 +77,7 @@ impl Movement {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         faults.keep(self.kind.check(self.length_mm));
-        if self.note.chars().count() > 200 {
-            faults.add(
-                Fault::new("note", "The note is too long; at most 200 characters are kept.").limit(200.0),
-            );
-        }
+        faults.keep(check_text("note", "note", &self.note, 200));
         faults.into_result()
     }
 }

@@ -4,7 +4,7 @@ use rust_decimal::Decimal;
 use rust_decimal::prelude::FromPrimitive as _;
 use serde::{Deserialize, Serialize};
 
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Faults, Span, check_text};
 use crate::wire::metal::Metal;
 use crate::words::words;
 
@@ -74,11 +74,7 @@ impl ScrapChange {
         const MASS: Span = Span { noun: "weight of scrap", unit: " g", least: 0.001, most: 100_000.0 };
         let mut faults = Faults::none();
         faults.keep(MASS.check("mass_g", self.mass_g.abs()));
-        if self.note.chars().count() > 200 {
-            faults.add(
-                Fault::new("note", "The note is too long; at most 200 characters are kept.").limit(200.0),
-            );
-        }
+        faults.keep(check_text("note", "note", &self.note, 200));
         faults.into_result()
     }
 }
