@@ -102,9 +102,34 @@ fn file_stem(name: &str, otherwise: &str) -> String {
     if words.is_empty() { otherwise.to_owned() } else { words.join("-") }
 }
 
-/// Text that a spreadsheet will not take for a formula.
+/// Where a spreadsheet may begin a cell within a text: at its head, on a new line, behind what parts columns elsewhere.
+const CELL_BEGINS: [char; 4] = ['\n', '\r', '\t', ';'];
+/// What a formula begins with, in usual and in wide signs.
+const FORMULA: [char; 8] = ['=', '+', '-', '@', '＝', '＋', '－', '＠'];
+
+/// The blanks at the head of a part of a text, and the rest, where that could be taken for a formula.
+fn formula(part: &str) -> Option<(&str, &str)> {
+    let rest = part.trim_start();
+    let like_one = rest.trim_start_matches('\'').starts_with(FORMULA);
+    like_one.then(|| (&part[..part.len() - rest.len()], rest))
+}
+
+/// Text that a spreadsheet will not take for a formula: an apostrophe stands before what could be one.
 fn plain(text: &str) -> String {
-    if text.starts_with(['=', '+', '-', '@', '\t', '\r']) { format!("'{text}") } else { text.to_owned() }
+    let kept = |part| match formula(part) {
+        Some((blanks, rest)) => format!("{blanks}'{rest}"),
+        None => part.to_owned(),
+    };
+    text.split_inclusive(CELL_BEGINS).map(kept).collect()
+}
+
+/// The text that was written so.
+fn unplain(cell: &str) -> String {
+    let read = |part| match formula(part) {
+        Some((blanks, rest)) => format!("{blanks}{}", rest.strip_prefix('\'').unwrap_or(rest)),
+        None => part.to_owned(),
+    };
+    cell.split_inclusive(CELL_BEGINS).map(read).collect()
 }
 
 /// Makes the file.

@@ -11,8 +11,8 @@ use lorimant_core::wire::section::Section;
 use lorimant_core::words::{number, quoted};
 use rust_decimal::Decimal;
 
-use super::plain;
 use super::rack_tables::Table;
+use super::unplain;
 use crate::document::rack::{LotWithLedger, NamedMovement};
 
 /// What a line of a table holds.
@@ -59,6 +59,18 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         let record = record.map_err(unreadable)?;
         let line = record.position().map_or(0, csv::Position::line);
         let cells = Cells { headings: &headings, record: &record, decimal_comma: delimiter == b';' };
+        // A cell too many has shifted those behind it, or stands under nothing.
+        let beyond = record.iter().skip(headings.len()).any(|cell| !cell.is_empty());
+        if beyond {
+            let said = format!(
+                "This line has {} cells and the table {} columns. Put a text with separators in it in quotation marks.",
+                record.len(),
+                headings.len()
+            );
+            let name = record.get(0).unwrap_or_default().to_owned();
+            rows.push(ReadRow { line, name, read: Err(Fault::new("columns", said).into()) });
+            continue;
+        }
         let (name, read) = match table {
             Table::Lots => (cells.text("name"), cells.lot().map(Record::Lot)),
             Table::Ledger => (cells.text("lot"), cells.movement().map(Record::Movement)),
@@ -80,8 +92,7 @@ impl Cells<'_> {
     fn text(&self, heading: &str) -> String {
         let at = self.headings.iter().position(|one| one == heading);
         let cell = at.and_then(|at| self.record.get(at)).unwrap_or_default();
-        // The apostrophe kept a spreadsheet from taking the text for a formula.
-        cell.strip_prefix('\'').filter(|rest| plain(rest) == cell).unwrap_or(cell).to_owned()
+        unplain(cell)
     }
 
     fn word<T: std::str::FromStr<Err: std::fmt::Display>>(
@@ -96,20 +107,33 @@ impl Cells<'_> {
         faults.keep(cell.parse().map_err(|error: T::Err| Fault::new(heading, error.to_string())))
     }
 
-    /// A cell of figures, if it is filled: where semicolons part the columns, a comma is the decimal sign.
-    fn cell(&self, heading: &str) -> Option<String> {
-        let cell = self.text(heading);
-        let cell = if self.decimal_comma { cell.replace(',', ".") } else { cell };
-        Some(cell).filter(|cell| !cell.is_empty())
+    /// A cell of figures, if it is filled: where semicolons part the columns, a comma is the decimal sign, and a point
+    /// may part thousands or be the sign of a program that writes so everywhere.
+    fn cell(&self, heading: &str, faults: &mut Faults) -> Option<String> {
+        let cell = Some(self.text(heading)).filter(|cell| !cell.is_empty())?;
+        match (self.decimal_comma, cell.contains(','), cell.split_once('.')) {
+            (true, true, None) => Some(cell.replace(',', ".")),
+            (true, false, Some((whole, rest)))
+                if rest.len() == 3 && (1..=3).contains(&whole.len()) && whole != "0" =>
+            {
+                let said = format!(
+                    "{} may be {whole},{rest} or {whole}{rest}. Write it as one of these.",
+                    quoted(&cell)
+                );
+                faults.add(Fault::new(heading, said));
+                None
+            }
+            _ => Some(cell),
+        }
     }
 
     fn number(&self, heading: &str, faults: &mut Faults) -> Option<f64> {
-        let read = number::unmistakable(&self.cell(heading)?);
+        let read = number::unmistakable(&self.cell(heading, faults)?);
         faults.keep(read.map_err(|said| Fault::new(heading, said)))
     }
 
     fn money(&self, heading: &str, faults: &mut Faults) -> Option<Decimal> {
-        let cell = self.cell(heading)?;
+        let cell = self.cell(heading, faults)?;
         let said = || {
             let cell = quoted(&cell);
             format!("{cell} is no amount of money. Write it as 1240.50, without its currency.")
