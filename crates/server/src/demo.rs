@@ -30,5 +30,5 @@ pub fn load(store: &Store) -> anyhow::Result<()> {
         shelf::bring_in(transaction, batch, &document)?;
         carried::bring_in(transaction, batch, &stock)
     });
-    loaded.context("the demo workshop could not be loaded")
+    loaded.map(|_| ()).context("the demo workshop could not be loaded")
 }

@@ -398,3 +398,35 @@ async fn looking_and_bringing_in_agree(#[case] table: &str, #[case] column: &str
     assert_eq!(refused.fault(&format!("line 2.{column}")), fault["sentence"].as_str().unwrap());
     assert_eq!(workshop.get("/api/history").await.text(), before);
 }
+
+/// What is there already is left alone and said to be; nothing is written that could be taken back.
+#[tokio::test]
+async fn what_is_on_the_rack_already_is_left_alone() {
+    let demo = Workshop::demo();
+    let rack = demo.get("/api/rack/all.json").await.text();
+    let again = import(&demo, &rack, false).await.json();
+    assert_eq!(again["already_n"], again["rows_n"]);
+    assert!(again.get("undo").is_none(), "{again}");
+    assert_eq!(demo.get("/api/rack/all.json").await.text(), rack);
+    let kept = demo.get("/api/kept/all.json").await.text();
+    let again = demo.ask("POST", "/api/import", kept.clone()).await.json();
+    assert!(
+        again["already_n"].as_u64().unwrap() > 3 && again["entries"].as_array().unwrap().is_empty(),
+        "{again}"
+    );
+    assert_eq!(
+        demo.get("/api/kept/all.json").await.json()["plans"],
+        serde_json::from_str::<Value>(&kept).unwrap()["plans"]
+    );
+    // One lot more: only that one comes in.
+    let mut more: Value = serde_json::from_str(&rack).unwrap();
+    let mut lot = more["lots"][0].clone();
+    lot["lot"]["name"] = json!("One more");
+    more["lots"].as_array_mut().unwrap().push(lot);
+    for list in ["keepings", "scrap", "picks"] {
+        more[list] = json!([]);
+    }
+    let before = demo.get("/api/lots?used_up=false").await.json()["total"].as_i64().unwrap();
+    assert!(import(&demo, &more.to_string(), false).await.json()["undo"].is_i64());
+    assert_eq!(demo.get("/api/lots").await.json()["total"].as_i64().unwrap(), before + 1);
+}

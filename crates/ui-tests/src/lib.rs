@@ -269,7 +269,11 @@ impl Maker {
     /// No error in the console, no request to another host.
     async fn nothing_went_wrong_unseen(&self) -> Result<()> {
         // Refusals and a server that is stopped, which a test provokes on purpose, are no accidents.
-        let expected = |text: &str| text.contains("status of 4") || text.contains("ERR_CONNECTION_REFUSED");
+        let expected = |text: &str| {
+            ["status of 4", "status of 503", "ERR_CONNECTION_REFUSED"]
+                .iter()
+                .any(|known| text.contains(known))
+        };
         let entries = self.driver().browser_log().await?;
         let errors: Vec<String> = entries
             .into_iter()

@@ -76,12 +76,19 @@ impl Server {
 /// # Errors
 /// When it prints none.
 pub async fn launch(file: &Path, port: &str) -> Result<(Child, String)> {
-    let mut child = Command::new(program()?)
-        .args(["serve", "--demo", "--port", port, "--data"])
-        .arg(file)
-        .stdout(Stdio::piped())
-        .kill_on_drop(true)
-        .spawn()?;
+    started(Command::new(program()?).args(["serve", "--demo", "--port", port, "--data"]).arg(file)).await
+}
+
+/// Starts the program on a new file with nothing in it.
+///
+/// # Errors
+/// When it prints no address.
+pub async fn launch_empty(file: &Path) -> Result<(Child, String)> {
+    started(Command::new(program()?).args(["serve", "--port", "0", "--data"]).arg(file)).await
+}
+
+async fn started(command: &mut Command) -> Result<(Child, String)> {
+    let mut child = command.stdout(Stdio::piped()).kill_on_drop(true).spawn()?;
     let stdout = child.stdout.take().context("no standard output")?;
     let line = BufReader::new(stdout).lines().next_line().await?.context("the server ended at once")?;
     let address = line.split_whitespace().last().unwrap_or_default().trim_end_matches('/');

@@ -1,7 +1,7 @@
 //! Keeping plans, finding them again, taking them away and bringing them back.
 #![allow(missing_docs)]
 
-use anyhow::{Result, ensure};
+use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;
 
@@ -105,13 +105,17 @@ fn a_plan_goes_out_as_files_and_comes_back_in() -> Result<()> {
         let table = String::from_utf8(maker.saved(".csv").await?)?;
         ensure!(table.contains("Chorus collars,Second row only.,60,brass,half-hard,round"), "{table}");
 
-        // The JSON that was saved is brought back in, into the list beside the original.
+        // The JSON that was saved is brought back in: as it is, it is here already; another's, beside the original.
         maker.open("/kept").await?;
         maker.fill("[data-test=find] input", "Chorus").await?;
         maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         let saved = maker.browser.downloads().join("chorus-collars.json");
         chooser.send_keys(saved.display().to_string()).await?;
+        maker.sees("[data-test=notice]", "is kept already; nothing was changed").await?;
+        let others = maker.browser.downloads().join("others.json");
+        std::fs::write(&others, std::fs::read_to_string(&saved)?.replace("Second row only.", "Third row."))?;
+        chooser.send_keys(others.display().to_string()).await?;
         maker.sees("[data-test=notice]", "Brought in 1 plan").await?;
         maker.until("two plans", || async { Ok(maker.count("[data-test=plans] .plan").await? == 2) }).await
     })
@@ -217,5 +221,69 @@ fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
         maker.fill("[data-test=find] input", "Water sprites, ear").await?;
         rows(maker, 2).await?;
         maker.sees("[data-test=namesakes]", "another is called the same").await
+    })
+}
+
+/// A copy is saved while one works, and a server started with it shows the same.
+#[test]
+fn a_copy_of_the_workshop_is_saved_and_opened() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        let names = maker.text("[data-test=plans]").await?;
+        maker.click("[data-test=settings]").await?;
+        maker.click("[data-test=back-up]").await?;
+        let copy = maker.saved(".lorimant").await?;
+        let folder = tempfile::tempdir()?;
+        let file = folder.path().join("copy.lorimant");
+        std::fs::write(&file, copy)?;
+        let (_server, address) = lorimant_ui_tests::server::launch(&file, "0").await?;
+        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.find("[data-test=plans] .plan").await?;
+        ensure!(maker.text("[data-test=plans]").await? == names);
+        Ok(())
+    })
+}
+
+/// The workshop as open lines comes in whole where there is none yet.
+#[test]
+fn a_whole_workshop_is_brought_into_an_empty_one() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        let names = maker.text("[data-test=plans]").await?;
+        maker.click("[data-test=settings]").await?;
+        maker.click("[data-test=all-lines]").await?;
+        let lines = maker.saved(".jsonl").await?;
+        let folder = tempfile::tempdir()?;
+        let (saved, file) = (folder.path().join("all.jsonl"), folder.path().join("new.lorimant"));
+        std::fs::write(&saved, lines)?;
+        let (_server, address) = lorimant_ui_tests::server::launch_empty(&file).await?;
+        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.sees("[data-test=empty]", "Nothing is kept yet").await?;
+        let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
+        chooser.send_keys(saved.to_str().context("a path")?).await?;
+        maker.sees("[data-test=notice]", "All of the workshop is here").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        ensure!(maker.text("[data-test=plans]").await? == names);
+        Ok(())
+    })
+}
+
+/// A file that is moved away while it is open: what is kept is refused with the reason, and kept once it is back.
+#[test]
+fn a_file_that_was_moved_is_said_and_nothing_typed_is_lost() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.find("[data-test=sentence]").await?;
+        let (file, away) = (maker.server.file(), maker.server.file().with_extension("moved"));
+        std::fs::rename(&file, &away)?;
+        maker.press(Key::Control + "s").await?;
+        maker.fill("[data-test=plan-name] input", "Kept in spite of it").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[role=dialog]", "no longer at").await?;
+        std::fs::rename(&away, &file)?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=notice]", "Kept in spite of it").await
     })
 }

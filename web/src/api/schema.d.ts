@@ -3150,6 +3150,8 @@ export interface components {
         };
         /** @description What was brought in. */
         Imported: {
+            /** @description Plans and patterns that were here already, to the last word; they are left alone. */
+            already_n: number;
             /** @description Blades that were added; those already owned are left alone. */
             blades_n: number;
             /** @description The new plans. */
@@ -4267,6 +4269,8 @@ export interface components {
         };
         /** @description What a file holds, and whether it was brought in. */
         RackImport: {
+            /** @description How many lots are on the rack already, to the last line; they are left alone. */
+            already_n: number;
             /** @description Other records: how wires are kept, scrap, picks. */
             others_n: number;
             /** @description Its lines, or its lots, one by one: the first of those that are wrong, and of the others. */

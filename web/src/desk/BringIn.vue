@@ -1,13 +1,38 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
 import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type PlanDocument } from '../api/client'
 import { useNotice } from '../shared/notice'
 
-/** Bringing plans, patterns and tools in from a JSON file: all of it, or nothing and why. */
+/**
+ * Bringing plans, patterns and tools in from a JSON file, or a whole workshop from its lines: all of it, or nothing and
+ * why.
+ */
 const emit = defineEmits<{ brought: [] }>()
 const notice = useNotice()
 const faults = ref<Fault[]>([])
 const chooser = useTemplateRef<HTMLInputElement>('chooser')
+
+const queries = useQueryClient()
+const busy = ref(false)
+
+/** A whole workshop goes to the server as it is read, however large it is. */
+async function bringAllIn(file: File) {
+  busy.value = true
+  try {
+    const { sentence } = await data(
+      api.POST('/api/workshop', {
+        body: file as unknown as string,
+        bodySerializer: (body) => body,
+        headers: { 'content-type': 'application/jsonl' },
+      }),
+    )
+    await queries.invalidateQueries()
+    notice.say(sentence)
+  } finally {
+    busy.value = false
+  }
+}
 
 async function bringIn(event: Event) {
   const input = event.target as HTMLInputElement
@@ -16,6 +41,7 @@ async function bringIn(event: Event) {
   if (!file) return
   faults.value = []
   try {
+    if (file.name.endsWith('.jsonl')) return await bringAllIn(file)
     const text = await file.text()
     const answer = await data(
       api.POST('/api/import', {
@@ -33,9 +59,12 @@ async function bringIn(event: Event) {
     ] as const
     const said = brought.filter(([n]) => n > 0).map(([n, one, several]) => `${n} ${n === 1 ? one : several}`)
     emit('brought')
-    notice.did(`Brought in ${said.join(', ') || 'nothing new'} from ${file.name}.`, answer.undo, () =>
-      emit('brought'),
-    )
+    const here = answer.already_n ? ` ${answer.already_n} were kept already and are left alone.` : ''
+    if (said.length)
+      notice.did(`Brought in ${said.join(', ')} from ${file.name}.${here}`, answer.undo, () =>
+        emit('brought'),
+      )
+    else notice.say(`All of ${file.name} is kept already; nothing was changed.`)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -43,13 +72,13 @@ async function bringIn(event: Event) {
 </script>
 
 <template>
-  <v-btn data-test="import" @click="chooser?.click()">Bring in JSON</v-btn>
+  <v-btn data-test="import" :loading="busy" @click="chooser?.click()">Bring in</v-btn>
   <input
     ref="chooser"
     class="visually-hidden"
     type="file"
-    accept=".json,application/json"
-    aria-label="JSON file to bring in"
+    accept=".json,.jsonl,application/json"
+    aria-label="File to bring in"
     tabindex="-1"
     data-test="import-file"
     @change="bringIn"

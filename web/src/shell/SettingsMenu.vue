@@ -77,8 +77,12 @@ const themes = [
     </v-btn>
     <ScreenMatch v-model="matching" />
     <hr class="rule my-3" />
-    <p class="quiet">All of the workshop is in one file. A copy of it can be taken while you work.</p>
-    <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">Save a copy of the workshop</SaveButton>
+    <p class="quiet">
+      All of the workshop is in one file. A copy of it can be taken while you work; as open lines it can be
+      read by anything, and brought into an empty workshop under Kept.
+    </p>
+    <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">Save a copy</SaveButton>
+    <SaveButton path="/api/workshop.jsonl" data-test="all-lines">Save as open lines</SaveButton>
     <hr class="rule my-3" />
     <v-btn class="ml-n4" @click="open = false">Close</v-btn>
   </PaperDialog>

@@ -19,7 +19,7 @@ use crate::export::rack_tables as tables;
 use crate::extract::{Path, Query, Text, understand};
 use crate::problem::Problem;
 use crate::state::State;
-use crate::store::{batch, carried, rack};
+use crate::store::{batch, carried, history, rack};
 
 /// Largest rack taken, bytes: that of a studio with hundreds of thousands of lines.
 const LARGEST_FILE: usize = 64 * 1024 * 1024;
@@ -107,6 +107,8 @@ struct RackImport {
     rows_n: usize,
     /// Other records: how wires are kept, scrap, picks.
     others_n: usize,
+    /// How many lots are on the rack already, to the last line; they are left alone.
+    already_n: usize,
     /// How many rows cannot be brought in; while there are any, none is.
     wrong_n: usize,
     /// Number to post to `/api/undo/{batch}`; none where nothing was written.
@@ -204,14 +206,17 @@ async fn import_rack(
     let wrong = |rows: &[FileRow]| rows.iter().filter(|row| !row.faults.is_empty()).count();
     if preview {
         // What only the rack can tell: a lot that is not there, wire that is not left.
-        if wrong(&rows) == 0
-            && let Err(problem) =
-                try_out(&state, move |t| carried::bring_in(t, batch::next(t)?, &document)).await
-        {
-            at_their_rows(problem, &mut rows)?;
-        }
+        let tried = match wrong(&rows) {
+            0 => try_out(&state, move |t| carried::bring_in(t, batch::next(t)?, &document)).await,
+            _ => Ok(0),
+        };
+        let already_n = match tried {
+            Ok(already_n) => already_n,
+            Err(problem) => at_their_rows(problem, &mut rows).map(|()| 0)?,
+        };
         let wrong_n = wrong(&rows);
-        return Ok(Json(RackImport { rows: worth_showing(rows), rows_n, others_n, wrong_n, undo: None }));
+        let rows = worth_showing(rows);
+        return Ok(Json(RackImport { rows, rows_n, others_n, already_n, wrong_n, undo: None }));
     }
     let faults = rows.iter().flat_map(|row| row.faults.iter().map(|fault| fault.clone().within(&row.place)));
     let faults: Vec<Fault> = faults.take(MOST_WRONG).collect();
@@ -220,11 +225,13 @@ async fn import_rack(
     }
     let brought = write(&state, move |t| {
         let undo = batch::next(t)?;
-        carried::bring_in(t, undo, &document)?;
-        Ok(undo)
+        let already_n = carried::bring_in(t, undo, &document)?;
+        let wrote = !history::is_empty(t, undo)?;
+        Ok((already_n, wrote.then_some(undo)))
     });
-    let undo = brought.await.map_err(|problem| at_its_line(problem, &rows))?;
-    Ok(Json(RackImport { rows: worth_showing(rows), rows_n, others_n, wrong_n: 0, undo: Some(undo) }))
+    let (already_n, undo) = brought.await.map_err(|problem| at_its_line(problem, &rows))?;
+    let rows = worth_showing(rows);
+    Ok(Json(RackImport { rows, rows_n, others_n, already_n, wrong_n: 0, undo }))
 }
 
 /// The first rows of a file, those that are wrong before all others, in their order.

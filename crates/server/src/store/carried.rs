@@ -35,9 +35,24 @@ pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
     Ok(RackDocument::of(lots.collect::<Result<_>>()?, keepings.collect(), scrap.collect(), picks.collect()))
 }
 
-/// Brings a whole document in.
-pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> Result<()> {
+/// Brings a whole document in; gives how many of its lots were here already, which are left alone. Where all that it
+/// holds is here, nothing is written.
+pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> Result<usize> {
+    let here = if document.lots.is_empty() { None } else { Some(self::document(t)?) };
+    let is_here = |one: &LotWithLedger| here.as_ref().is_some_and(|here| here.lots.contains(one));
+    let already = document.lots.iter().filter(|one| is_here(one)).count();
+    let rest_is_here = here.as_ref().is_some_and(|here| {
+        document.scrap.iter().all(|pile| here.scrap.contains(pile))
+            && document.picks.iter().all(|pick| here.picks.contains(pick))
+            && document.keepings.iter().all(|keeping| here.keepings.contains(keeping))
+    });
+    if already == document.lots.len() && rest_is_here && document.movements.is_empty() {
+        return Ok(already);
+    }
     for (i, one) in document.lots.iter().enumerate() {
+        if is_here(one) {
+            continue;
+        }
         receive(t, batch, &one.lot, &one.ledger).map_err(|error| error.within(&format!("lots[{i}]")))?;
     }
     for keeping in &document.keepings {
@@ -69,7 +84,7 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
         pick.check().map_err(StoreError::Refused).map_err(|error| error.within(&format!("picks[{i}]")))?;
         Shelf::Picks.add(t, batch, &pick)?;
     }
-    Ok(())
+    Ok(already)
 }
 
 /// Which kept plan or pattern a pick names: of several, the one that stands for the same; one that was put away only

@@ -25,6 +25,13 @@ pub(crate) struct WrittenBatch {
     pub sentence: String,
 }
 
+/// Whether nothing was written in a batch.
+pub(crate) fn is_empty(connection: &Connection, batch: i64) -> Result<bool> {
+    let sql = "SELECT NOT EXISTS (SELECT 1 FROM changes WHERE batch = ?1) \
+               AND NOT EXISTS (SELECT 1 FROM ledger WHERE batch = ?1)";
+    Ok(connection.query_row(sql, [batch], |row| row.get(0))?)
+}
+
 /// One write of a batch.
 struct Deed {
     made_at: String,

@@ -206,6 +206,21 @@ impl Shelf {
         Ok(added)
     }
 
+    /// Adds the records that are not on the shelf as they are; gives the new entries, and how many were there already.
+    pub fn add_unlike<T: Kept + PartialEq>(
+        self,
+        transaction: &Transaction,
+        batch: i64,
+        records: &[T],
+    ) -> Result<(Vec<Entry<T>>, usize)> {
+        let here: Vec<Entry<T>> = self.all(transaction)?;
+        let new = records.iter().filter(|record| here.iter().all(|entry| entry.record != **record));
+        let added: Vec<Entry<T>> =
+            new.map(|record| self.add(transaction, batch, record)).collect::<Result<_>>()?;
+        let already = records.len() - added.len();
+        Ok((added, already))
+    }
+
     /// The entry as it stood at each revision, newest first.
     pub fn revisions<T: Kept>(self, connection: &Connection, id: i64) -> Result<Vec<Revision<T>>> {
         let current: Entry<T> = self.get(connection, id)?;
@@ -306,20 +321,23 @@ pub(crate) struct Imported {
     pub pliers_n: usize,
     /// Blades that were added; those already owned are left alone.
     pub blades_n: usize,
+    /// Plans and patterns that were here already, to the last word; they are left alone.
+    pub already_n: usize,
     /// Number to post to `/api/undo/{batch}`.
     pub undo: i64,
 }
 
-/// Brings in a whole document as one batch. Tools already owned are left alone.
+/// Brings in a whole document as one batch. What is there already, and tools already owned, are left alone.
 pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocument) -> Result<Imported> {
-    let plans = document.plans.iter().map(|plan| Shelf::Plans.add(transaction, undo, plan));
-    let patterns = document.patterns.iter().map(|pattern| Shelf::Patterns.add(transaction, undo, pattern));
+    let (entries, plans_n) = Shelf::Plans.add_unlike(transaction, undo, &document.plans)?;
+    let (patterns, patterns_n) = Shelf::Patterns.add_unlike(transaction, undo, &document.patterns)?;
     Ok(Imported {
         rods_n: Shelf::Rods.add_missing(transaction, undo, &document.rods)?,
         pliers_n: Shelf::Pliers.add_missing(transaction, undo, &document.pliers)?,
         blades_n: Shelf::Blades.add_missing(transaction, undo, &document.blades)?,
-        entries: plans.collect::<Result<_>>()?,
-        patterns: patterns.collect::<Result<_>>()?,
+        entries,
+        patterns,
+        already_n: plans_n + patterns_n,
         undo,
     })
 }

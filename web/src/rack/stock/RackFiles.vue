@@ -54,10 +54,12 @@ const take = (path: string) => save(path).catch(notice.fail)
 
 async function bringIn() {
   try {
-    const { undo, rows_n } = await send(false)
+    const { undo, rows_n, already_n } = await send(false)
     open.value = false
     await refresh()
-    if (undo) notice.did(`Brought in ${rows_n} records from ${name.value}.`, undo, refresh)
+    const left = already_n ? ` ${already_n} lots were on the rack already and are left alone.` : ''
+    if (undo) notice.did(`Brought in ${rows_n - already_n} records from ${name.value}.${left}`, undo, refresh)
+    else notice.say('All of this is on the rack already; nothing was changed.')
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -103,12 +105,14 @@ async function bringIn() {
       </ul>
       <template v-if="seen">
         <p v-if="seen.wrong_n" class="stop">
-          {{ seen.wrong_n }} of {{ seen.rows_n }} cannot be brought in. Mend the file; until then nothing
-          of it comes in.
+          {{ seen.wrong_n }} of {{ seen.rows_n }} cannot be brought in. Mend the file; until then nothing of
+          it comes in.
         </p>
         <p v-else>
           {{ seen.rows_n }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
-          written yet.
+          written yet.{{
+            seen.already_n ? ` ${seen.already_n} are on the rack already and are left alone.` : ''
+          }}
         </p>
         <table class="ledger">
           <tbody>
