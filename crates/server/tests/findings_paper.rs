@@ -202,3 +202,25 @@ async fn files_are_named_after_the_pattern_and_unknown_ones_listed() {
     assert_eq!(unknown.status, StatusCode::NOT_FOUND);
     assert!(unknown.text().contains("drawing.dxf"));
 }
+
+/// Whatever a small card has no room for stands on its next page: every step, and what the bag says.
+#[rstest]
+#[case("card-a5.pdf", 148.0)]
+#[case("card-a4.pdf", 210.0)]
+#[tokio::test]
+async fn a_card_goes_on_where_its_page_ends(#[case] name: &str, #[case] width: f64) {
+    let mut most = 0;
+    for kind in ["wrapped-loop-link", "doubled-hook", "eye-pin"] {
+        let mut record = record(kind, &json!({}));
+        record["note"] = json!("for the second cast of the lake play, who change in the dark. ".repeat(12));
+        let made = file(name, &record).await;
+        assert_eq!(made.status, StatusCode::OK, "{}", made.text());
+        let pdf = hayro::hayro_syntax::Pdf::new(made.bytes).unwrap();
+        for page in pdf.pages().iter() {
+            let (w, _) = page.render_dimensions();
+            assert!((f64::from(w) / 72.0 * 25.4 - width).abs() < 0.1, "a page of another size");
+        }
+        most = most.max(pdf.pages().len());
+    }
+    assert!(most > 1 || width > 200.0, "the small card has one page for all");
+}

@@ -542,3 +542,142 @@ fn presses_behind_an_escape_are_not_carried_out() -> Result<()> {
         maker.sees(SENTENCE, "120 rings").await
     })
 }
+
+/// How many of a finding are made.
+async fn piece_count(maker: &Maker, n: u32) -> Result<()> {
+    maker.click("[data-slot=pieces]").await?;
+    maker.fill("[data-test=typed] input", &n.to_string()).await?;
+    maker.sees(SENTENCE, &n.to_string()).await?;
+    maker.press(Key::Enter + "").await?;
+    maker.gone("[data-test=editor]").await
+}
+
+async fn kept_finding(maker: &Maker, name: &str) -> Result<serde_json::Value> {
+    let script = format!(
+        "const list = await (await fetch('/api/patterns?most=500')).json();\
+         return list.entries.find(entry => entry.record.name === {})",
+        json!(name)
+    );
+    maker.script(&script).await
+}
+
+async fn keep_it(maker: &Maker) -> Result<()> {
+    maker.press(Key::Control + "s").await?;
+    maker.click("[data-test=keep-confirm]").await
+}
+
+const LINKS: &str = "Reed crown, links";
+const CLASP: &str = "Ferryman's cloak clasp";
+
+/// Findings as ring plans: undo goes back to whose finding it was.
+#[test]
+fn undo_goes_back_to_whose_finding_it_was() -> Result<()> {
+    at_the_bench(|maker| async move {
+        open_kept(maker, LINKS).await?;
+        piece_count(maker, 37).await?;
+        let before = kept_finding(maker, CLASP).await?;
+        open_kept(maker, CLASP).await?;
+        maker.press(Key::Control + "z").await?;
+        maker.sees(SENTENCE, "37 figure eights").await?;
+        maker.sees(KEPT_AS, LINKS).await?;
+        keep_it(maker).await?;
+        maker.sees("[data-test=notice]", LINKS).await?;
+        ensure!(
+            kept_finding(maker, CLASP).await?["record"] == before["record"],
+            "the clasp was written over"
+        );
+        ensure!(kept_finding(maker, LINKS).await?["record"]["request"]["pieces_n"] == 37);
+        Ok(())
+    })
+}
+
+/// Two tabs, and two browsers, that change one finding.
+#[test]
+fn two_tabs_meet_over_a_finding_and_a_reload_keeps_what_is_not_kept() -> Result<()> {
+    at_the_bench(|maker| async move {
+        open_kept(maker, LINKS).await?;
+        let driver = &maker.browser.driver;
+        let one = driver.window().await?;
+        let other = driver.new_tab().await?;
+        driver.switch_to_window(other).await?;
+        open_kept(maker, LINKS).await?;
+        piece_count(maker, 51).await?;
+        keep_it(maker).await?;
+        maker.sees("[data-test=notice]", "Kept as").await?;
+        driver.switch_to_window(one).await?;
+        piece_count(maker, 52).await?;
+        driver.refresh().await?;
+        maker.sees(SENTENCE, "52 figure eights").await?;
+        keep_it(maker).await?;
+        maker.sees("[data-test=conflict]", "52 figure eights").await?;
+        maker.sees("[data-test=conflict]", "51 figure eights").await?;
+        ensure!(kept_finding(maker, LINKS).await?["record"]["request"]["pieces_n"] == 51);
+        maker.click("[data-test=keep-mine]").await?;
+        maker
+            .until("yours stands", || async {
+                Ok(kept_finding(maker, LINKS).await?["record"]["request"]["pieces_n"] == 52)
+            })
+            .await
+    })
+}
+
+/// A browser of another person has drafts of its own, and meets the same conflict.
+#[test]
+fn two_browsers_meet_over_a_plan() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        let (first, _) = two_plans(maker).await?;
+        open_kept(maker, &first).await?;
+        ring_count(maker, "52").await?;
+        let another = lorimant_ui_tests::browser::Browser::start().await?;
+        another.driver.goto(format!("{}/rings", maker.server.address())).await?;
+        let changed = another
+            .driver
+            .execute(
+                "const list = await (await fetch('/api/plans?most=500')).json();
+                 const entry = list.entries.find((one) => one.record.name === arguments[0]);
+                 const record = { ...entry.record, request: { ...entry.record.request, rings_n: 51 } };
+                 const answer = await fetch(`/api/plans/${entry.id}?revision=${entry.revision}`, { method: 'PUT',
+                     headers: { 'content-type': 'application/json' }, body: JSON.stringify(record) });
+                 return answer.status",
+                vec![json!(first)],
+            )
+            .await?;
+        ensure!(changed.json() == &json!(200), "{:?}", changed.json());
+        another.stop().await;
+        keep_it(maker).await?;
+        maker.sees("[data-test=conflict]", "51 rings").await?;
+        maker.sees("[data-test=conflict]", "52 rings").await
+    })
+}
+
+/// A server that is killed while a finding is edited and a booking is typed loses neither.
+#[test]
+fn a_server_that_is_killed_loses_no_finding_and_no_booking() -> Result<()> {
+    at_the_bench(|maker| async move {
+        open_kept(maker, LINKS).await?;
+        piece_count(maker, 61).await?;
+        maker.server.stop().await;
+        keep_it(maker).await?;
+        maker.sees("[role=dialog]", "server").await?;
+        maker.server.kill_and_restart().await?;
+        maker.click("[data-test=keep-confirm]").await?;
+        maker.sees("[data-test=notice]", "Kept as").await?;
+        ensure!(kept_finding(maker, LINKS).await?["record"]["request"]["pieces_n"] == 61);
+        maker.open("/rack").await?;
+        maker.fill("[data-test=find-lot] input", "Blue spool").await?;
+        maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
+        maker.click("[data-test=open-lot]").await?;
+        let left = maker.text("[data-test=left]").await?;
+        maker.click("[data-test=do-weigh]").await?;
+        maker.fill("[data-test=weight] input", "150 g").await?;
+        maker.sees("[data-test=weighed]", "150 g").await?;
+        maker.server.stop().await;
+        maker.click("[data-test=book-weight]").await?;
+        maker.sees("[data-test=lot-panel]", "server").await?;
+        maker.server.kill_and_restart().await?;
+        maker.click("[data-test=book-weight]").await?;
+        maker.sees("[data-test=notice]", "what the scale said").await?;
+        maker.until("another length", || async { Ok(maker.text("[data-test=left]").await? != left) }).await
+    })
+}

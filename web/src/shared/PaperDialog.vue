@@ -20,6 +20,8 @@ const props = defineProps<{
   busy?: boolean
   /** Whether it cannot be done yet. */
   disabled?: boolean
+  /** Whether it opened with what was typed in it before and is not kept yet. */
+  unkept?: boolean
 }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ submit: [] }>()
@@ -32,7 +34,7 @@ const asking = ref(false)
 function onEscape(event: KeyboardEvent) {
   // A list that is open closes first.
   if (event.defaultPrevented || document.querySelector('.v-overlay--active .v-list')) return
-  if (typed.value && props.does && !asking.value) asking.value = true
+  if ((typed.value || props.unkept) && props.does && !asking.value) asking.value = true
   else open.value = false
 }
 

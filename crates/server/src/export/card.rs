@@ -7,7 +7,7 @@ use lorimant_core::words::length::{LengthUnit, on_ruler};
 
 use super::finding::Finding;
 use super::label::{self, Label};
-use super::svg::{INK, Page, Type, lightened, shaded};
+use super::svg::{INK, Page, Type, lightened, paragraph_mm, shaded};
 
 /// A size of paper, mm, with how many times the usual its text is set.
 #[derive(Clone, Copy)]
@@ -21,11 +21,12 @@ pub(super) struct Paper {
 pub(super) const A4: Paper = Paper { width: 210.0, height: 297.0, margin: 16.0, text: 1.0 };
 pub(super) const A5: Paper = Paper { width: 148.0, height: 210.0, margin: 10.0, text: 0.84 };
 
-/// Draws the card as SVG, one unit a millimetre.
-pub(super) fn draw(of: &Finding, paper: Paper) -> String {
-    let mut card = Card { page: Page::new(paper.width, paper.height), paper };
-    let Paper { width, height, margin, text } = paper;
-    let (right, foot) = (width - margin, height - 17.0);
+/// Draws the card as SVG, one unit a millimetre: as many pages as its steps take.
+pub(super) fn draw(of: &Finding, paper: Paper) -> Vec<String> {
+    let mut card =
+        Card { page: Page::new(paper.width, paper.height), paper, name: &of.pattern.name, done: vec![] };
+    let Paper { margin, text, .. } = paper;
+    let (right, foot) = (paper.width - margin, card.foot());
     card.page.text(margin, margin + 5.0, Type::serif(7.4 * text).bold(), &of.pattern.name);
     card.page.text(right, margin + 1.0, card.small().anchored("end"), &of.workshop);
     card.page.text(right, margin + 5.0, card.small().anchored("end"), &of.date);
@@ -39,20 +40,57 @@ pub(super) fn draw(of: &Finding, paper: Paper) -> String {
     y = card.blank(of, y + 5.0 * text);
     y = card.steps(of, y + 5.0 * text, foot - 10.0);
     card.for_the_bag(of, y + 1.0, foot - 4.0);
-    card.page.check_bar("check-50-mm", margin, foot, 50.0, "50 mm: measure it before you trust the drawing");
-    card.page.check_bar("check-2-in", right - 50.8, foot, 50.8, "2 in");
-    let said =
-        "Lorimant pattern card. Strength and cracking figures are estimates, not ratings. Print at 100 %.";
-    card.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), said);
-    card.page.finish(&of.pattern.name)
+    card.turn();
+    card.done
 }
 
-struct Card {
+/// The same on one page, however long: a drawing to work on has no pages.
+pub(super) fn drawn(of: &Finding) -> String {
+    let mut paper = A4;
+    loop {
+        let mut pages = draw(of, paper);
+        match pages.pop() {
+            Some(page) if pages.is_empty() => return page,
+            _ => paper.height += A4.height / 2.0,
+        }
+    }
+}
+
+struct Card<'a> {
     page: Page,
     paper: Paper,
+    name: &'a str,
+    /// The pages that are full.
+    done: Vec<String>,
 }
 
-impl Card {
+impl Card<'_> {
+    /// Where the bars to check the printer by stand.
+    fn foot(&self) -> f64 {
+        self.paper.height - 17.0
+    }
+
+    /// Ends the page and begins the next.
+    fn turn(&mut self) {
+        let Paper { width, height, margin, text } = self.paper;
+        let foot = self.foot();
+        self.page.check_bar(
+            "check-50-mm",
+            margin,
+            foot,
+            50.0,
+            "50 mm: measure it before you trust the drawing",
+        );
+        self.page.check_bar("check-2-in", width - margin - 50.8, foot, 50.8, "2 in");
+        let said = "Lorimant pattern card. Strength and cracking figures are estimates, not ratings. Print at 100 %.";
+        self.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), said);
+        let mut next = Page::new(width, height);
+        let head = format!("{}, page {}", self.name, self.done.len() + 2);
+        next.text(margin, margin + 4.0, Type::serif(5.2 * text).bold(), &head);
+        next.rule(margin, width - margin, margin + 7.0);
+        self.done.push(std::mem::replace(&mut self.page, next).finish(self.name));
+    }
+
     fn room(&self) -> f64 {
         self.paper.width - 2.0 * self.paper.margin
     }
@@ -159,20 +197,21 @@ impl Card {
         }
     }
 
-    /// The steps, as many as the page has room for, with their cautions.
+    /// The steps with their cautions, on as many pages as they take.
     fn steps(&mut self, of: &Finding, y: f64, foot: f64) -> f64 {
         let margin = self.paper.margin;
         let set = Type::sans(3.5 * self.paper.text);
         self.heading(margin, y, "Steps");
         let mut y = y + 5.0 * self.paper.text;
         for step in &of.worked.form.steps {
-            if y > foot - 3.0 {
-                self.page.text(margin, y, self.small(), "The rest of the steps stand on the larger card.");
-                return y + 4.0;
-            }
-            self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
             let said = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
             let said: Vec<&str> = said.into_iter().flatten().collect();
+            let tall = paragraph_mm(set, &said.join(" "), self.room() - 6.0);
+            if y + tall > foot + set.size {
+                self.turn();
+                y = margin + 14.0;
+            }
+            self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
             y = self.page.paragraph(margin + 6.0, y, set, self.room() - 6.0, &said.join(" ")) + 0.8;
         }
         y
@@ -180,12 +219,15 @@ impl Card {
 
     /// What the label for the bag says, in one line.
     fn for_the_bag(&mut self, of: &Finding, y: f64, foot: f64) {
-        if y < foot {
-            let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
-            let said: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
-            let said = format!("For the bag: {}.", said.join("; "));
-            self.page.paragraph(self.paper.margin, y, self.small(), self.room(), &said);
+        let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
+        let said: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
+        let said = format!("For the bag: {}.", said.join("; "));
+        let mut y = y;
+        if y > foot {
+            self.turn();
+            y = self.paper.margin + 14.0;
         }
+        self.page.paragraph(self.paper.margin, y, self.small(), self.room(), &said);
     }
 }
 

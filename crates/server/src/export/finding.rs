@@ -104,9 +104,9 @@ impl Finding {
 /// Makes the file.
 pub(crate) fn make(of: &Finding, format: PatternFormat) -> anyhow::Result<Vec<u8>> {
     Ok(match format {
-        PatternFormat::CardA4 => pdf::from_svg(&card::draw(of, card::A4))?,
-        PatternFormat::CardA5 => pdf::from_svg(&card::draw(of, card::A5))?,
-        PatternFormat::CardSvg => card::draw(of, card::A4).into_bytes(),
+        PatternFormat::CardA4 => pdf::from_pages(&card::draw(of, card::A4))?,
+        PatternFormat::CardA5 => pdf::from_pages(&card::draw(of, card::A5))?,
+        PatternFormat::CardSvg => card::drawn(of).into_bytes(),
         PatternFormat::Label => pdf::from_svg(&card::label(of))?,
         PatternFormat::Dxf => {
             let formed = of.pattern.request.form().map_err(|faults| anyhow!("{faults}"))?;

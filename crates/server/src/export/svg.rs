@@ -245,6 +245,11 @@ fn mixed(colour: &str, towards: f64, share: f64) -> String {
     format!("#{:02x}{:02x}{:02x}", channel(1), channel(3), channel(5))
 }
 
+/// How much of a page a paragraph takes, mm.
+pub(super) fn paragraph_mm(set: Type, text: &str, width: f64) -> f64 {
+    wrapped(set, text, width).iter().map(|_| set.size * LEADING).sum()
+}
+
 pub(super) fn shaded(colour: &str, keep: f64) -> String {
     mixed(colour, 0.0, 1.0 - keep)
 }

@@ -59,7 +59,11 @@ watch(
   { deep: true },
 )
 
+/** Whether what stands there was typed before a reload or a lock. */
+const restored = ref(false)
 watch(entry, (now, before) => {
+  const { listing: line = '', texts: left = {} } = draft.value ?? {}
+  restored.value = now === 'new' && [line, left.name, left.size, left.amount].some(Boolean)
   faults.value = []
   said.value = null
   prices.value = ''
@@ -199,6 +203,7 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
     :title="isNew ? 'Receive wire' : 'Change what is written of it'"
     :name="isNew ? 'Receive wire' : 'Change the lot'"
     :width="680"
+    :unkept="restored"
     :does="isNew ? 'Put it on the rack' : 'Keep'"
     test="keep-lot"
     @submit="keep"
