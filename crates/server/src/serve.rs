@@ -18,8 +18,11 @@ use tower::ServiceExt;
 
 /// How long the head of a request may take, and so how long a connection may stay idle between two.
 const HEAD: Duration = Duration::from_secs(30);
-/// Connections at a time; who comes beyond them waits until one is closed.
+/// Connections at a time, where the system lets a program have so many files; who comes beyond them waits until one is
+/// closed.
 const MOST: usize = 2048;
+/// Files a program has open beside its connections.
+const FILES: usize = 128;
 /// How long what is being answered may take to end once the server is to stop.
 const LAST: Duration = Duration::from_secs(3);
 /// How long is waited where the system has no file handle left for a further connection.
@@ -27,7 +30,7 @@ const RETRY: Duration = Duration::from_millis(200);
 
 /// Serves the application until it is to stop; then answers what is under way, for three seconds at most.
 pub async fn serve(listener: TcpListener, app: Router, stop: impl Future<Output = ()>) {
-    let room = Arc::new(Semaphore::new(MOST));
+    let room = Arc::new(Semaphore::new(most_connections()));
     let open = GracefulShutdown::new();
     let mut stop = std::pin::pin!(stop);
     loop {
@@ -47,6 +50,27 @@ pub async fn serve(listener: TcpListener, app: Router, stop: impl Future<Output 
     drop(listener);
     if tokio::time::timeout(LAST, open.shutdown()).await.is_err() {
         tracing::warn!("some connections were still open and are cut off");
+    }
+}
+
+/// As many connections as there can be file handles for; a program may raise its own limit that far.
+fn most_connections() -> usize {
+    #[cfg(unix)]
+    {
+        use rustix::process::{Resource, getrlimit, setrlimit};
+        let mut limit = getrlimit(Resource::Nofile);
+        let wanted = (MOST + FILES) as u64;
+        if limit.current.is_some_and(|now| now < wanted) {
+            limit.current = Some(limit.maximum.unwrap_or(wanted).min(wanted));
+            // Where it may not, it makes do with fewer.
+            let _ = setrlimit(Resource::Nofile, limit);
+        }
+        let files = getrlimit(Resource::Nofile).current.unwrap_or(wanted).min(wanted);
+        usize::try_from(files).unwrap_or(MOST).saturating_sub(FILES).max(16)
+    }
+    #[cfg(not(unix))]
+    {
+        MOST
     }
 }
 
