@@ -6,6 +6,7 @@
 use std::fs::{File, OpenOptions, TryLockError};
 use std::io;
 use std::path::{Path, PathBuf};
+use std::time::{Duration, Instant};
 
 use rusqlite::Connection;
 
@@ -129,6 +130,10 @@ pub(super) fn copy(connection: &Connection, to: &Path) -> Result<()> {
     copied.map(|_| ())
 }
 
+/// How long a server that is being started waits for the one before it to end, and how long between two looks.
+const PATIENCE: Duration = Duration::from_secs(2);
+const AGAIN: Duration = Duration::from_millis(20);
+
 /// A file that one server has to itself, until the process ends.
 #[derive(Debug)]
 pub struct Held(
@@ -145,10 +150,15 @@ impl Held {
     pub fn take(path: &Path) -> Result<Self> {
         let place = Place::of(path)?;
         let file = File::open(place.path()).map_err(StoreError::Unopened)?;
-        match file.try_lock() {
-            Ok(()) => Ok(Self(std::mem::ManuallyDrop::new(file))),
-            Err(TryLockError::WouldBlock) => Err(StoreError::Held),
-            Err(TryLockError::Error(error)) => Err(StoreError::Unopened(error)),
+        let start = Instant::now();
+        loop {
+            match file.try_lock() {
+                Ok(()) => return Ok(Self(std::mem::ManuallyDrop::new(file))),
+                // The one before may be about to end.
+                Err(TryLockError::WouldBlock) if start.elapsed() < PATIENCE => std::thread::sleep(AGAIN),
+                Err(TryLockError::WouldBlock) => return Err(StoreError::Held),
+                Err(TryLockError::Error(error)) => return Err(StoreError::Unopened(error)),
+            }
         }
     }
 }
