@@ -5,6 +5,7 @@ mod common;
 
 use axum::http::StatusCode;
 use common::Workshop;
+use proptest::prelude::*;
 use rstest::rstest;
 use serde_json::{Value, json};
 
@@ -325,4 +326,67 @@ async fn a_copy_of_the_workshop_is_taken_while_it_is_used() {
     std::fs::write(&path, &copy.bytes).unwrap();
     let other = Workshop::of(folder, lorimant_server::Store::open(&path).unwrap());
     assert_eq!(standing(&other).await, standing(&workshop).await);
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(12))]
+
+    /// Writes in any order, undone to the start and done again, are exactly what they were; what another did to things
+    /// of his own meanwhile stays through all of it.
+    #[test]
+    fn any_history_is_undone_to_the_start_and_done_again(
+        writes in prop::sample::subsequence(WRITES.to_vec(), 1..WRITES.len()).prop_shuffle(),
+        meanwhile in 0..20_usize,
+    ) {
+        let runtime = tokio::runtime::Runtime::new().unwrap();
+        runtime.block_on(async {
+            let workshop = Workshop::demo();
+            let another = json!({ "name": "Another's", "request": { "kind": "eye-pin",
+                "wire": { "metal": "copper", "size_mm": 0.8 } } });
+            let theirs = workshop.post("/api/patterns", &another).await.json()["entry"].clone();
+            let start = standing(&workshop).await;
+            let mut batches = vec![];
+            for what in &writes {
+                batches.push(write(&workshop, what).await);
+            }
+            let end = standing(&workshop).await;
+            let mut back = vec![];
+            for (i, batch) in batches.iter().rev().enumerate() {
+                if i == meanwhile % batches.len() {
+                    // Somebody else, in the middle of it, on a record of his own; he takes it back himself.
+                    let path = format!("/api/patterns/{}?revision={}", theirs["id"], theirs["revision"]);
+                    let mut record = theirs["record"].clone();
+                    record["note"] = json!("for another stall");
+                    let changed = workshop.put(&path, &record).await;
+                    if changed.status == StatusCode::OK {
+                        undo(&workshop, changed.json()["undo"].as_i64().unwrap()).await;
+                    }
+                }
+                back.push(undo(&workshop, *batch).await);
+            }
+            assert_eq!(differing(&start, &standing(&workshop).await), Vec::<String>::new(), "{writes:?}");
+            for batch in back.into_iter().rev() {
+                undo(&workshop, batch).await;
+            }
+            assert_eq!(differing(&end, &standing(&workshop).await), Vec::<String>::new(), "{writes:?}");
+        });
+    }
+}
+
+/// One record that cannot be read any more does not make what is written said to be refused.
+#[tokio::test]
+async fn a_damaged_record_fails_no_write() {
+    let workshop = Workshop::demo();
+    let path = workshop.folder.path().join("workshop.lorimant");
+    let file = rusqlite::Connection::open(&path).unwrap();
+    file.execute("UPDATE entries SET record = '{\"spoon\": 1}' WHERE id = (SELECT min(id) FROM entries WHERE shelf = 'rod')", [])
+        .unwrap();
+    let plan = json!({
+        "name": "In spite of it",
+        "request": { "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } },
+    });
+    let kept = workshop.post("/api/plans", &plan).await;
+    assert_eq!(kept.status, StatusCode::CREATED, "{}", kept.text());
+    let found = workshop.get("/api/plans?find=spite").await.json();
+    assert_eq!(found["total"], 1);
 }
