@@ -13,7 +13,7 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::read;
+use super::{read, worked};
 use crate::extract::Body;
 use crate::kept::{KeptPattern, KeptPlan};
 use crate::problem::Problem;
@@ -49,7 +49,7 @@ struct TypedLength {
     responses((status = 200, body = Answer), (status = 422, body = Problem)))]
 async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<Json<Answer>, Problem> {
     let kept = read(&state, kept_pieces).await?;
-    Ok(Json(lorimant_core::ask::answer(&typed.text, &state.store.workshop(), &kept)))
+    worked(&state, move |workshop| Ok(lorimant_core::ask::answer(&typed.text, workshop, &kept))).await
 }
 
 /// Everything kept that can be made, with its name.

@@ -29,7 +29,7 @@ use utoipa_axum::routes;
 
 use crate::problem::Problem;
 use crate::state::State;
-use work::{aside, file, made, read, try_out, write};
+use work::{aside, file, made, read, try_out, worked, write};
 
 /// The API's own description.
 #[derive(OpenApi)]

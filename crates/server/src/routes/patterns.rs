@@ -19,7 +19,7 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::ask::kept_pieces;
-use super::read;
+use super::{read, worked};
 use crate::export::finding::{self, Finding, PatternFormat};
 use crate::extract::{Body, Path, Query};
 use crate::kept::KeptPattern;
@@ -94,8 +94,7 @@ async fn form_pattern(
     Shared(state): Shared<State>,
     Body(request): Body<PatternRequest>,
 ) -> Result<Json<PatternForm>, Problem> {
-    let workshop = state.store.workshop();
-    Ok(Json(request.form_with(&workshop)?.in_numbers(&workshop)))
+    worked(&state, move |workshop| Ok(request.form_with(workshop)?.in_numbers(workshop))).await
 }
 
 /// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
@@ -104,8 +103,8 @@ async fn form_pattern(
 async fn pattern_sheet(
     Shared(state): Shared<State>,
     Body(request): Body<PatternRequest>,
-) -> Json<PatternSheet> {
-    Json(request.sheet(&state.store.workshop()))
+) -> Result<Json<PatternSheet>, Problem> {
+    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
 }
 
 /// How much of a sheet is wanted.
@@ -138,10 +137,12 @@ async fn change_pattern_word(
     Query(SheetQuery { dragged }): Query<SheetQuery>,
     Body(word): Body<PatternWordChange>,
 ) -> Result<Json<PatternSheet>, Problem> {
-    let workshop = state.store.workshop();
-    let changed = word.request.changed(&word.slot, &word.change, &workshop)?;
     let extent = if dragged { Extent::Dragged } else { Extent::Whole };
-    Ok(Json(changed.sheet_with(&workshop, extent)))
+    worked(&state, move |workshop| {
+        let changed = word.request.changed(&word.slot, &word.change, workshop)?;
+        Ok(changed.sheet_with(workshop, extent))
+    })
+    .await
 }
 
 /// A word of a pattern's sentence to choose for.
@@ -160,8 +161,8 @@ struct PatternWordChoice {
 async fn pattern_word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<PatternWordChoice>,
-) -> Json<Vec<Choice<PatternRequest>>> {
-    Json(word.request.choices(&word.slot, &state.store.workshop()))
+) -> Result<Json<Vec<Choice<PatternRequest>>>, Problem> {
+    worked(&state, move |workshop| Ok(word.request.choices(&word.slot, workshop))).await
 }
 
 /// A pattern and the results wanted of it.
@@ -191,9 +192,11 @@ async fn fit_pattern(
     Shared(state): Shared<State>,
     Body(wish): Body<FitWish>,
 ) -> Result<Json<FittedSheet>, Problem> {
-    let workshop = state.store.workshop();
-    let Fitted { request, changes } = wish.request.fitted_with(&wish.targets, &workshop)?;
-    Ok(Json(FittedSheet { sheet: request.sheet(&workshop), changes }))
+    worked(&state, move |workshop| {
+        let Fitted { request, changes } = wish.request.fitted_with(&wish.targets, workshop)?;
+        Ok(FittedSheet { sheet: request.sheet(workshop), changes })
+    })
+    .await
 }
 
 /// A pattern and another wire.
@@ -213,7 +216,7 @@ async fn transfer_pattern(
     Shared(state): Shared<State>,
     Body(wish): Body<TransferWish>,
 ) -> Result<Json<Transferred>, Problem> {
-    Ok(Json(wish.request.transferred(&wish.wire, state.store.workshop().habits.unit)?))
+    worked(&state, move |workshop| wish.request.transferred(&wish.wire, workshop.habits.unit)).await
 }
 
 /// Two findings to lay over each other.
@@ -233,7 +236,7 @@ async fn compare_patterns(
     Shared(state): Shared<State>,
     Body(Over { here, there }): Body<Over>,
 ) -> Result<Json<Comparison>, Problem> {
-    Ok(Json(here.compared(&there, &state.store.workshop())?))
+    worked(&state, move |workshop| here.compared(&there, workshop)).await
 }
 
 /// Two pieces that are to go together.

@@ -20,6 +20,7 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
+use super::worked;
 use crate::export::{self, Format, Sheetable};
 use crate::extract::{Body, Path};
 use crate::kept::KeptPlan;
@@ -71,14 +72,17 @@ async fn find_mandrel(
     Shared(state): Shared<State>,
     Body(target): Body<RingTarget>,
 ) -> Result<Json<RodChoice>, Problem> {
-    Ok(Json(target.choose(&state.store.workshop())?))
+    worked(&state, move |workshop| target.choose(workshop)).await
 }
 
 /// Everything a planning view shows; faults come inside, so that the sentence can still be shown.
 #[utoipa::path(post, path = "/api/rings/sheet", request_body = RingRequest,
     responses((status = 200, body = Sheet), (status = 422, body = Problem)))]
-async fn ring_sheet(Shared(state): Shared<State>, Body(request): Body<RingRequest>) -> Json<Sheet> {
-    Json(request.sheet(&state.store.workshop()))
+async fn ring_sheet(
+    Shared(state): Shared<State>,
+    Body(request): Body<RingRequest>,
+) -> Result<Json<Sheet>, Problem> {
+    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
 }
 
 /// A word of a plan's sentence to change.
@@ -100,9 +104,10 @@ async fn change_word(
     Shared(state): Shared<State>,
     Body(word): Body<WordChange>,
 ) -> Result<Json<Sheet>, Problem> {
-    let workshop = state.store.workshop();
-    let changed = word.request.changed(word.slot, &word.change, &workshop)?;
-    Ok(Json(changed.sheet(&workshop)))
+    worked(&state, move |workshop| {
+        Ok(word.request.changed(word.slot, &word.change, workshop)?.sheet(workshop))
+    })
+    .await
 }
 
 /// A word of a plan's sentence to choose for.
@@ -121,8 +126,8 @@ struct WordChoice {
 async fn word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<WordChoice>,
-) -> Json<Vec<Choice<RingRequest>>> {
-    Json(word.request.choices(word.slot, &state.store.workshop()))
+) -> Result<Json<Vec<Choice<RingRequest>>>, Problem> {
+    worked(&state, move |workshop| Ok(word.request.choices(word.slot, workshop))).await
 }
 
 /// A plan and the wire there is for it.

@@ -1,10 +1,12 @@
 //! What handlers do beside answering: reading and writing the file and making documents, off the threads that
 //! answer others.
 
+use axum::Json;
 use axum::http::header;
 use axum::response::{IntoResponse as _, Response};
 
 use lorimant_core::fault::Faults;
+use lorimant_core::tool::workshop::Workshop;
 
 use crate::problem::Problem;
 use crate::state::State;
@@ -35,6 +37,15 @@ pub(crate) async fn aside<T: Send + 'static>(
     work: impl FnOnce() -> T + Send + 'static,
 ) -> Result<T, Problem> {
     tokio::task::spawn_blocking(work).await.map_err(|_| Problem::internal("This could not be worked out."))
+}
+
+/// Works something of the trade out with the workshop's tools and habits, without holding up other requests.
+pub(crate) async fn worked<T: Send + 'static>(
+    state: &State,
+    work: impl FnOnce(&Workshop) -> Result<T, Faults> + Send + 'static,
+) -> Result<Json<T>, Problem> {
+    let workshop = state.store.workshop();
+    Ok(Json(aside(move || work(&workshop)).await??))
 }
 
 type Stored<T> = Result<T, StoreError>;
