@@ -117,3 +117,20 @@ async fn signs_that_cannot_be_seen_are_refused(#[case] name: &str) {
     let lot = workshop.post("/api/lots", &lot).await;
     assert!(lot.fault("name").contains("cannot be seen"), "{}", lot.text());
 }
+
+/// The letters themselves are there, not a box or nothing in their place: two that differ look different on paper.
+#[rstest]
+#[case("Σ", "Ω")]
+#[case("Ж", "Ф")]
+#[case("Ż", "Ę")]
+#[tokio::test]
+async fn letters_of_each_script_are_drawn(#[case] one: &str, #[case] other: &str) {
+    let workshop = Workshop::empty();
+    let mut pages = vec![];
+    for name in [one, other, one] {
+        let record = rings(name, Metal::Copper, Temper::Soft, Section::Round, 1.0);
+        pages.push(Printed::page(&label(&workshop, "/api/rings/take-away/label.pdf", &record).await, 8.0));
+    }
+    assert!(pages[0].is_like(&pages[2]), "the same name looks the same");
+    assert!(!pages[0].is_like(&pages[1]), "{one} and {other} look the same");
+}

@@ -34,6 +34,11 @@ impl Printed {
         Self { light: light.collect(), width: usize::from(picture.width()), per_mm }
     }
 
+    /// Whether another page looks the same.
+    pub fn is_like(&self, other: &Self) -> bool {
+        self.light == other.light
+    }
+
     pub fn width_px(&self) -> usize {
         self.width
     }
