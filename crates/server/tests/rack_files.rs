@@ -423,10 +423,11 @@ async fn what_is_on_the_rack_already_is_left_alone() {
     let mut lot = more["lots"][0].clone();
     lot["lot"]["name"] = json!("One more");
     more["lots"].as_array_mut().unwrap().push(lot);
-    for list in ["keepings", "scrap", "picks"] {
-        more[list] = json!([]);
-    }
+    let of = |path: &'static str| demo.get(path);
+    let (scrap, picks) = (of("/api/scrap").await.text(), of("/api/picks").await.text());
     let before = demo.get("/api/lots?used_up=false").await.json()["total"].as_i64().unwrap();
     assert!(import(&demo, &more.to_string(), false).await.json()["undo"].is_i64());
     assert_eq!(demo.get("/api/lots").await.json()["total"].as_i64().unwrap(), before + 1);
+    // Nothing of the rest is there twice.
+    assert_eq!((of("/api/scrap").await.text(), of("/api/picks").await.text()), (scrap, picks));
 }

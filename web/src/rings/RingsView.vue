@@ -90,7 +90,7 @@ async function wind(rod: PlacedRod) {
   if (!from) return
   const [fault] = await plan.type('mandrel', rod.shown, from)
   if (fault) notice.say(fault.sentence)
-  plan.remember(from)
+  else plan.remember(from)
 }
 
 async function attempt(work: Promise<unknown>) {

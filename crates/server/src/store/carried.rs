@@ -35,31 +35,35 @@ pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
     Ok(RackDocument::of(lots.collect::<Result<_>>()?, keepings.collect(), scrap.collect(), picks.collect()))
 }
 
-/// Brings a whole document in; gives how many of its lots were here already, which are left alone. Where all that it
-/// holds is here, nothing is written.
+/// Takes one out of a list that is like this; gives whether there was any.
+fn take<T: PartialEq>(from: &mut Vec<T>, like: &T) -> bool {
+    let found = from.iter().position(|one| one == like);
+    found.map(|at| from.swap_remove(at)).is_some()
+}
+
+/// Brings a whole document in; gives how many of its lots were here already. A rack with lots is brought in beside what
+/// is here: whatever of it is here already, to the last figure, is left alone. A table of keepings or scrap by itself is
+/// booked as it stands.
 pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> Result<usize> {
-    let here = if document.lots.is_empty() { None } else { Some(self::document(t)?) };
-    let is_here = |one: &LotWithLedger| here.as_ref().is_some_and(|here| here.lots.contains(one));
-    let already = document.lots.iter().filter(|one| is_here(one)).count();
-    let rest_is_here = here.as_ref().is_some_and(|here| {
-        document.scrap.iter().all(|pile| here.scrap.contains(pile))
-            && document.picks.iter().all(|pick| here.picks.contains(pick))
-            && document.keepings.iter().all(|keeping| here.keepings.contains(keeping))
-    });
-    if already == document.lots.len() && rest_is_here && document.movements.is_empty() {
-        return Ok(already);
-    }
+    let mut here = match document.lots.as_slice() {
+        [] => RackDocument::of(vec![], vec![], vec![], vec![]),
+        _ => self::document(t)?,
+    };
+    let mut already = 0;
     for (i, one) in document.lots.iter().enumerate() {
-        if is_here(one) {
+        if take(&mut here.lots, one) {
+            already += 1;
             continue;
         }
         receive(t, batch, &one.lot, &one.ledger).map_err(|error| error.within(&format!("lots[{i}]")))?;
     }
-    for keeping in &document.keepings {
+    for keeping in document.keepings.iter().filter(|keeping| !here.keepings.contains(keeping)) {
         keep(t, batch, keeping)?;
     }
     for (i, change) in document.scrap.iter().enumerate() {
-        ledger::book_scrap(t, batch, change).map_err(|error| error.within(&format!("scrap[{i}]")))?;
+        if !take(&mut here.scrap, change) {
+            ledger::book_scrap(t, batch, change).map_err(|error| error.within(&format!("scrap[{i}]")))?;
+        }
     }
     for (i, one) in document.movements.iter().enumerate() {
         let named = "SELECT id FROM entries WHERE shelf = 'lot' AND archived = 0 AND name = ?1";
@@ -79,6 +83,9 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
             .map_err(|error| error.within(&format!("movements[{i}].line")))?;
     }
     for (i, pick) in document.picks.iter().enumerate() {
+        if take(&mut here.picks, pick) {
+            continue;
+        }
         let entry = picked(t, pick).map_err(|error| error.within(&format!("picks[{i}]")))?;
         let pick = Pick { entry, pieces_n: pick.pieces_n };
         pick.check().map_err(StoreError::Refused).map_err(|error| error.within(&format!("picks[{i}]")))?;
