@@ -1,4 +1,4 @@
-//! The project's own commands: `cargo xtask demo`, `test`, `shots`, `bench`, `api`.
+//! The project's own commands: `cargo xtask demo`, `test`, `shots`, `bench`, `soak`, `api`.
 
 mod machine;
 mod rooms;
@@ -39,6 +39,12 @@ enum Command {
     Shots,
     /// Runs every bench whose figures stand in the documents.
     Bench,
+    /// Puts a server under ten minutes of a workshop's work, and takes the largest rack out and in.
+    Soak {
+        /// Minutes of work.
+        #[arg(default_value = "10")]
+        minutes: String,
+    },
     /// Writes the API's description, its TypeScript types and the schemas of documents anew.
     Api,
 }
@@ -52,6 +58,7 @@ fn main() -> Result<()> {
         Command::Rooms => rooms::check(&root()?),
         Command::Shots => shots(&shell),
         Command::Bench => bench(&shell),
+        Command::Soak { minutes } => soak(&shell, &minutes),
         Command::Api => api(&shell),
     }
 }
@@ -112,12 +119,13 @@ fn test(shell: &Shell, quick: bool) -> Result<()> {
 }
 
 /// The description, types and schema that are checked in, with what makes them.
-fn generated(shell: &Shell) -> Result<[(&'static str, String); 3]> {
+fn generated(shell: &Shell) -> Result<[(&'static str, String); 4]> {
     let server = "target/debug/lorimant";
     Ok([
         ("web/openapi.json", cmd!(shell, "{server} openapi").read()?),
         ("docs/schema/plans.schema.json", cmd!(shell, "{server} plan-schema").read()?),
         ("docs/schema/rack.schema.json", cmd!(shell, "{server} rack-schema").read()?),
+        ("docs/schema/line.schema.json", cmd!(shell, "{server} line-schema").read()?),
     ])
 }
 
@@ -165,5 +173,12 @@ fn bench(shell: &Shell) -> Result<()> {
     cmd!(shell, "cargo build --release --package lorimant").run()?;
     cmd!(shell, "cargo bench --package lorimant-core").run()?;
     cmd!(shell, "cargo run --release --quiet --package lorimant-ui-tests --bin measure").run()?;
+    Ok(())
+}
+
+fn soak(shell: &Shell, minutes: &str) -> Result<()> {
+    build_web(shell)?;
+    cmd!(shell, "cargo build --release --package lorimant").run()?;
+    cmd!(shell, "cargo run --release --quiet --package lorimant-ui-tests --bin soak {minutes}").run()?;
     Ok(())
 }

@@ -28,7 +28,7 @@ fn benches(c: &mut Criterion) {
     }
     group.finish();
     c.bench_function("the ask line about a finding", |b| {
-        b.iter(|| answer(black_box("24 pairs hooks 21 ga sterling half-hard"), &workshop, &[]));
+        b.iter(|| answer(black_box("24 pairs hooks 21 ga sterling half-hard"), &workshop, &Vec::new));
     });
 }
 

@@ -9,6 +9,7 @@ pub mod ask;
 pub mod drawing;
 pub mod fault;
 pub mod figure;
+pub mod making;
 pub mod pattern;
 pub mod piece;
 pub mod rack;

@@ -5,6 +5,7 @@
 mod common;
 
 use common::{ring_of, with};
+use lorimant_core::making::{Changes, Operation};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::ring::{RingPlan, RingRequest};
 use lorimant_core::tool::coil::{Coil, Cone, outline_for};
@@ -36,8 +37,9 @@ fn as_finding(request: &PatternRequest) -> (f64, f64, f64) {
     let formed = request.form().unwrap();
     let (_, load) = formed.weakest(0.0).unwrap();
     let used = (0..formed.design.segments.len()).map(|i| formed.strain_used(i)).fold(0.0, f64::max);
-    let tools = formed.tools(&Workshop::default());
-    let rod = tools.iter().flatten().find_map(|bent| bent.place.diameter_mm).unwrap_or(f64::NAN);
+    let made = formed.made(&Changes::default(), &Workshop::default()).unwrap();
+    let bent = made.steps.iter().filter(|step| step.operation != Operation::Straighten);
+    let rod = bent.filter_map(|step| step.numbers.tool_mm).next().unwrap_or(f64::NAN);
     (load, used, rod)
 }
 

@@ -98,7 +98,7 @@ fn what_makers_type_is_read_as_they_mean_it() {
     let (mut n, mut wrong, mut silent) = (0_u32, vec![], vec![]);
     for (line, wanted) in lines() {
         n += 1;
-        let reply = answer(line, &Workshop::default(), &kept());
+        let reply = answer(line, &Workshop::default(), &kept);
         let missed = misses(&reply, wanted);
         if missed.is_empty() {
             continue;
@@ -123,9 +123,9 @@ fn what_makers_type_is_read_as_they_mean_it() {
 fn no_quantity_is_passed_over(#[values("7.3 mm", "93", "41 g", "2.7 m", "1/7 in")] extra: &str) {
     let workshop = Workshop::default();
     let passed_over = |line: &str| {
-        let before = answer(line, &workshop, &kept());
+        let before = answer(line, &workshop, &kept);
         [format!("{line} {extra}"), format!("{extra} {line}")].into_iter().find(|longer| {
-            let after = answer(longer, &workshop, &kept());
+            let after = answer(longer, &workshop, &kept);
             let same = after.request == before.request
                 && after.pattern == before.pattern
                 && after.headline == before.headline

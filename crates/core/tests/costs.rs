@@ -1,12 +1,14 @@
 //! What a piece costs: sums worked by hand, and laws.
 #![allow(clippy::unwrap_used, missing_docs)]
 
+use lorimant_core::making::Changes;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cost::{CostRequest, CostStart};
 use lorimant_core::rack::stock::scrap::MetalPrice;
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::metal::Metal;
-use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::length::{Habits, LengthUnit};
 use proptest::prelude::*;
 use rstest::rstest;
 use rust_decimal::Decimal;
@@ -107,15 +109,25 @@ fn hooks() -> PatternRequest {
     }
 }
 
+fn shop(unit: LengthUnit) -> Workshop {
+    Workshop { habits: Habits { unit, ..Habits::default() }, ..Workshop::default() }
+}
+
 #[test]
 fn a_start_takes_what_the_lots_cost() {
     let wire = hooks().wire;
     let lots = [(wire.clone(), money("12")), (wire, money("14"))];
-    let start = CostStart::of(&Piece::Finding(hooks()), &lots, &[], money("24"), LengthUnit::Mm).unwrap();
+    let start =
+        CostStart::of(&Piece::Finding(hooks()), &lots, &[], money("24"), &shop(LengthUnit::Mm)).unwrap();
     assert_eq!((start.request.wire_price, start.request.pieces_n), (money("13.0000"), 24));
     let blank = hooks().form().unwrap().blank(LengthUnit::Mm);
-    assert!((start.request.wire_mm - blank.cut_mm).abs() < 1e-9);
+    assert!((start.request.wire_mm - blank.cut_mm).abs() <= 0.05 + 1e-9);
     assert!(start.price_from.contains("2 lots"), "{}", start.price_from);
+    // The minutes are those of its route.
+    let shop = shop(LengthUnit::Mm);
+    let piece = Piece::Finding(hooks());
+    let route = piece.route(&piece.schools(&shop), &Changes::default(), &shop).unwrap();
+    assert!((start.request.minutes - route.totals.each_min).abs() <= 0.05 + 1e-9);
 }
 
 #[test]
@@ -123,17 +135,17 @@ fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     let wire = hooks().wire;
     let prices = [MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
     let purpose = Piece::Finding(hooks());
-    let start = CostStart::of(&purpose, &[], &prices, money("24"), LengthUnit::Mm).unwrap();
+    let start = CostStart::of(&purpose, &[], &prices, money("24"), &shop(LengthUnit::Mm)).unwrap();
     let metre: f64 = start.request.wire_price.try_into().unwrap();
     assert!((metre - wire.mass_g(1000.0)).abs() < 1e-4);
     // Where inches are read first, wire is priced by the foot, and a piece costs what it did.
-    let by_foot = CostStart::of(&purpose, &[], &prices, money("24"), LengthUnit::Inch).unwrap();
+    let by_foot = CostStart::of(&purpose, &[], &prices, money("24"), &shop(LengthUnit::Inch)).unwrap();
     let foot: f64 = by_foot.request.wire_price.try_into().unwrap();
     assert!((foot - wire.mass_g(304.8)).abs() < 1e-4);
     let same = CostRequest { wire_price: money("3.048"), price_of_foot: true, ..start.request.clone() };
     let same = same.cost().unwrap().wire;
     assert_eq!(CostRequest { wire_price: money("10"), ..start.request }.cost().unwrap().wire, same);
-    let start = CostStart::of(&purpose, &[], &[], money("24"), LengthUnit::Mm).unwrap();
+    let start = CostStart::of(&purpose, &[], &[], money("24"), &shop(LengthUnit::Mm)).unwrap();
     assert_eq!(start.request.wire_price, Decimal::ZERO);
     assert!(start.price_from.contains("type one"), "{}", start.price_from);
 }
@@ -148,7 +160,7 @@ fn what_is_sold_in_pairs_is_set_against_a_pair() {
     let dear = CostRequest { bought: Some(money("0.10")), bought_pair: true, ..request() };
     assert!(dear.cost().unwrap().sentence.contains("Bought for 0.1, a pair is never cheaper made"));
     let start = |piece: Piece| {
-        CostStart::of(&piece, &[], &[], Decimal::ZERO, LengthUnit::Mm).unwrap().request.bought_pair
+        CostStart::of(&piece, &[], &[], Decimal::ZERO, &shop(LengthUnit::Mm)).unwrap().request.bought_pair
     };
     assert!(start(Piece::Finding(hooks())));
     assert!(!start(Piece::Finding(PatternRequest { singly: true, ..hooks() })));

@@ -22,9 +22,9 @@ fn kept() -> Vec<Kept> {
 #[case("does a 6 mm ring of 1 mm copper go into my reed clasp")]
 #[case("does a 6 mm ring of 1 mm copper go into reed")]
 fn the_line_answers_as_the_two_pieces_do(#[case] line: &str) {
-    let reply = answer(line, &Workshop::default(), &kept());
+    let reply = answer(line, &Workshop::default(), &kept);
     assert!(reply.unclear.is_empty(), "{:?}", reply.unclear);
-    let (ring, _) = piece("6 mm ring of 1 mm copper", &Workshop::default(), &[]).unwrap();
+    let (ring, _) = piece("6 mm ring of 1 mm copper", &Workshop::default(), &Vec::new).unwrap();
     let fits = mate(&ring, &Piece::Finding(usual("hook-clasp")), LengthUnit::Mm).unwrap();
     for fit in &fits {
         assert!(reply.headline.contains(&fit.sentence), "{} has not {}", reply.headline, fit.sentence);
@@ -37,7 +37,7 @@ fn thick_wire_is_said_not_to_go() {
     let reply = answer(
         "does a ring 12 mm inside of 4 mm wire copper go into a hook clasp",
         &Workshop::default(),
-        &[],
+        &Vec::new,
     );
     assert!(reply.headline.contains("Does not go."), "{}", reply.headline);
 }
@@ -47,7 +47,7 @@ fn thick_wire_is_said_not_to_go() {
 #[case("does a 6 mm ring of 1 mm copper go into a teapot", "teapot")]
 #[case("does a \u{212a}\u{23a}\u{23a} ring go into a hook clasp", "\u{23a}")]
 fn what_is_no_piece_is_pointed_at_where_it_stands(#[case] line: &str, #[case] word: &str) {
-    let reply = answer(line, &Workshop::default(), &[]);
+    let reply = answer(line, &Workshop::default(), &Vec::new);
     assert!(reply.headline.is_empty() && reply.request.is_none() && reply.pattern.is_none());
     let unclear = &reply.unclear[0];
     let pointed: String = line.chars().skip(unclear.from).take(unclear.to - unclear.from).collect();
@@ -56,8 +56,8 @@ fn what_is_no_piece_is_pointed_at_where_it_stands(#[case] line: &str, #[case] wo
 
 #[test]
 fn a_ring_that_is_typed_without_its_metal_is_read_and_said_so() {
-    let (ring, assumed) = piece("6 mm ring 18 ga", &Workshop::default(), &[]).unwrap();
+    let (ring, assumed) = piece("6 mm ring 18 ga", &Workshop::default(), &Vec::new).unwrap();
     assert!((ring.wire().size_mm - 1.0237).abs() < 1e-3 && !assumed.is_empty());
-    let faults = piece("6 mm", &Workshop::default(), &[]).unwrap_err();
+    let faults = piece("6 mm", &Workshop::default(), &Vec::new).unwrap_err();
     assert_eq!(faults.0[0].field, "typed");
 }

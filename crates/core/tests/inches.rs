@@ -126,7 +126,7 @@ fn every_ring_plan_is_told_in_inches(#[case] rod: Mandrel) {
 #[case("10 g of 18 ga copper")]
 #[case("8 x 5 mm oval rings 18 ga copper")]
 fn the_ask_line_answers_in_inches(#[case] line: &str) {
-    let answer = answer(line, &workshop(), &[]);
+    let answer = answer(line, &workshop(), &Vec::new);
     all_in_inches([answer.headline.as_str()]);
     all_in_inches(answer.assumed.iter().map(String::as_str));
     all_in_inches(answer.makes.iter().map(|makes| makes.text.as_str()));

@@ -34,6 +34,9 @@ fn target(request: &RingRequest, inside: f64) -> RingTarget {
         winding: request.winding,
         cutting: request.cutting.clone(),
         ends: request.ends.clone(),
+        pulls_n: request.pulls_n,
+        hammered_mm: request.hammered_mm,
+        route: request.route.clone(),
         rods: None,
     }
 }
@@ -242,6 +245,9 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
             cutting: Cutting { method, filed, ..Cutting::default() },
             ends: Ends::default(),
             wish: Wish::default(),
+            pulls_n: 0,
+            hammered_mm: None,
+            route: Default::default(),
         }
     })
 }

@@ -145,6 +145,6 @@ fn every_ring_plan_reads_well(#[case] rings_n: u32, #[case] wire_mm: f64, #[case
 #[case("does a 6 mm ring of 18 ga go into a hook clasp")]
 fn the_ask_line_reads_well(#[case] line: &str) {
     for unit in [LengthUnit::Mm, LengthUnit::Inch] {
-        reads_well(&answer(line, &shop(unit), &[]));
+        reads_well(&answer(line, &shop(unit), &Vec::new));
     }
 }

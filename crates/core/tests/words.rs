@@ -2,6 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use lorimant_core::ask::{Answer, answer};
+use lorimant_core::making::Changes;
 use lorimant_core::ring::sentence::write;
 use lorimant_core::ring::{Ends, RingRequest, Winding, Wish};
 use lorimant_core::tool::cutting::{Blade, Cutting, Method};
@@ -37,11 +38,14 @@ fn request() -> RingRequest {
         cutting: Cutting::default(),
         ends: Ends::default(),
         wish: Wish::default(),
+        pulls_n: 0,
+        hammered_mm: None,
+        route: Changes::default(),
     }
 }
 
 fn ask(line: &str) -> Answer {
-    answer(line, &workshop(), &[])
+    answer(line, &workshop(), &Vec::new)
 }
 
 #[test]
@@ -211,13 +215,14 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
     let rod = (proptest::sample::select(Shape::ALL), 6000..14_000u32, 0..3u32, any::<bool>());
     let cutting =
         (proptest::sample::select(Method::ALL), proptest::sample::select(Blade::ALL), any::<bool>());
-    (wire, rod, cutting, proptest::sample::select(Winding::ALL), 1..5000u32).prop_map(
+    let worked = (0..20u32, proptest::option::of(0.3..0.45_f64));
+    (wire, rod, cutting, proptest::sample::select(Winding::ALL), (1..5000u32, worked)).prop_map(
         |(
             (metal, section, size_mm, temper),
             (shape, d, tape_layers, named),
             (method, blade, filed),
             winding,
-            n,
+            (n, pulls),
         )| {
             let saw = method == Method::Saw;
             let snip = method == Method::SingleSnip;
@@ -241,6 +246,9 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
                 },
                 ends: Ends::default(),
                 wish: Wish::default(),
+                pulls_n: pulls.0,
+                hammered_mm: pulls.1.map(|share| (share * size_mm * 100.0).round() / 100.0),
+                route: Changes::default(),
             }
         },
     )
@@ -256,7 +264,7 @@ proptest! {
     ) {
         let plan = request.plan().ok();
         let line = sentence::text(&write(&request, plan.as_ref(), unit));
-        let answer = answer(&line, &Workshop::default(), &[]);
+        let answer = answer(&line, &Workshop::default(), &Vec::new);
         prop_assert!(answer.unclear.is_empty(), "{line}: {:?}", answer.unclear);
         let mut read = answer.request.unwrap();
         prop_assert!((read.wire.size_mm - request.wire.size_mm).abs() < 0.0005, "{line}");
@@ -273,7 +281,7 @@ proptest! {
 
     #[test]
     fn no_line_panics(line in "\\PC{0,80}") {
-        let _ = answer(&line, &workshop(), &[]);
+        let _ = answer(&line, &workshop(), &Vec::new);
     }
 
     #[test]
@@ -281,6 +289,6 @@ proptest! {
         proptest::sample::select(vec!["120", "rings", "5", "mm", "inside", "copper", "18", "awg", "soft", "on", "the",
             "x", "(", ")", "4/0", "blade", "with", "layers", "of", "tape", "3/16", "in", "\"", "how", "many", "m", "g",
             "Ø", "½", "hexagonal", "from", "-", ".", "0"]), 0..12)) {
-        let _ = answer(&words.join(" "), &workshop(), &[]);
+        let _ = answer(&words.join(" "), &workshop(), &Vec::new);
     }
 }

@@ -21,6 +21,17 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Body<T> {
     }
 }
 
+/// A body as it stands, for what takes long to read: that is done off the threads that answer.
+pub(crate) struct Whole(pub Bytes);
+
+impl<S: Send + Sync> FromRequest<S> for Whole {
+    type Rejection = Problem;
+
+    async fn from_request(request: Request, state: &S) -> Result<Self, Problem> {
+        whole(request, state).await.map(Self)
+    }
+}
+
 /// A text as it stands: a file that is brought in.
 pub(crate) struct Text(pub String);
 

@@ -10,6 +10,7 @@ use lorimant_core::tool::cutting::Blade;
 use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
+use lorimant_core::tool::school::Schools;
 use lorimant_core::words::gauge::GaugeSystem;
 use lorimant_core::words::length::{Habits, LengthUnit};
 use lorimant_core::words::sentence;
@@ -80,6 +81,9 @@ pub(crate) struct Settings {
     /// How even the handwork is.
     #[serde(default)]
     pub hand: Hand,
+    /// The workshop's schools, where makers differ.
+    #[serde(default)]
+    pub schools: Schools,
 }
 
 /// What is picked to be made: a kept plan or pattern, and how many.
@@ -116,6 +120,7 @@ impl Default for Settings {
             hour_rate: Decimal::ZERO,
             metal_prices: vec![],
             hand: Hand::default(),
+            schools: Schools::default(),
         }
     }
 }
@@ -131,6 +136,7 @@ impl Settings {
         faults.keep(check_text("currency", "currency", &self.currency, 8));
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
+        faults.nest("schools", self.schools.check());
         for (i, price) in self.metal_prices.iter().enumerate() {
             faults.keep(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)));
         }

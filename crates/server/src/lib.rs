@@ -3,6 +3,7 @@
 //! No rule or formula of the trade lives here; those are in `lorimant_core`.
 
 mod assets;
+mod coming;
 mod demo;
 mod document;
 mod export;
@@ -11,6 +12,7 @@ mod guard;
 mod hosts;
 mod jobs;
 mod kept;
+mod log;
 mod problem;
 mod routes;
 mod scale;
@@ -20,6 +22,7 @@ mod state;
 mod store;
 
 use std::net::SocketAddr;
+use std::sync::Arc;
 use std::time::Duration;
 
 use axum::Router;
@@ -35,6 +38,7 @@ use tower_http::timeout::RequestBodyTimeoutLayer;
 use tower_http::trace::TraceLayer;
 
 pub use demo::load as load_demo;
+pub use log::start_log;
 pub use scale::Scale;
 pub use serve::serve;
 pub use session::hash_passphrase;
@@ -57,7 +61,8 @@ pub fn app(
 ) -> Result<Router, StoreError> {
     let sessions = session::Sessions::of(store.clone())?;
     let hosts = hosts::Hosts::new(address, host_names);
-    let state = state::State { store, sessions, hosts, scale, jobs: jobs::Jobs::default() };
+    let state =
+        state::State { store, sessions, hosts, scale, jobs: jobs::Jobs::default(), coming: Arc::default() };
     // A small answer arrives sooner as it is than pressed and unpressed.
     let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);
     let compression = compression.compress_when(DefaultPredicate::new().and(SizeAbove::new(u16::MAX)));
@@ -89,6 +94,12 @@ pub fn openapi() -> String {
 #[must_use]
 pub fn plan_schema() -> String {
     document::schema()
+}
+
+/// The published JSON schema of one line of a whole workshop.
+#[must_use]
+pub fn line_schema() -> String {
+    document::line_schema()
 }
 
 /// The published JSON schema of a rack.

@@ -8,9 +8,9 @@ use std::time::Duration;
 use anyhow::{Context as _, bail};
 use clap::{Parser, Subcommand};
 use lorimant_server::{
-    Held, Scale, Store, app, hash_passphrase, load_demo, openapi, plan_schema, rack_schema, serve,
+    Held, Scale, Store, app, hash_passphrase, line_schema, load_demo, openapi, plan_schema, rack_schema,
+    serve, start_log,
 };
-use tracing_subscriber::EnvFilter;
 
 /// A bench companion for wire jewellers.
 #[derive(Parser)]
@@ -45,6 +45,8 @@ enum Command {
     PlanSchema,
     /// Prints the JSON schema of a rack.
     RackSchema,
+    /// Prints the JSON schema of a line of a whole workshop.
+    LineSchema,
 }
 
 #[derive(clap::Args)]
@@ -72,8 +74,7 @@ struct Serve {
 fn main() -> anyhow::Result<()> {
     match Cli::parse().command {
         Command::Serve(options) => {
-            let filter = EnvFilter::try_from_default_env().unwrap_or_else(|_| EnvFilter::new("warn"));
-            tracing_subscriber::fmt().with_env_filter(filter).with_writer(std::io::stderr).init();
+            start_log();
             let runtime = tokio::runtime::Builder::new_multi_thread().enable_all().build()?;
             let served = runtime.block_on(run(options));
             // Whatever still works something out is not waited for: nothing of it was acknowledged.
@@ -85,6 +86,7 @@ fn main() -> anyhow::Result<()> {
         Command::Openapi => print(&openapi()),
         Command::PlanSchema => print(&plan_schema()),
         Command::RackSchema => print(&rack_schema()),
+        Command::LineSchema => print(&line_schema()),
     }
 }
 
@@ -121,8 +123,13 @@ async fn run(options: Serve) -> anyhow::Result<()> {
         tokio::net::TcpListener::bind(wanted).await.with_context(|| format!("cannot listen on {wanted}"))?;
     let address = listener.local_addr()?;
     let scale = options.scale.as_deref().map_or_else(Scale::simulated, Scale::at);
+    let at = format!("http://{address}/");
+    if let Err(error) = store.served_at(&at) {
+        // A full disk keeps nobody from reading.
+        tracing::warn!(%error, "the file does not say where it is served");
+    }
     let app = app(store.clone(), address, &options.host_names, scale)?;
-    print(&format!("Lorimant is at http://{address}/"))?;
+    print(&format!("Lorimant is at {at}"))?;
     serve(listener, app, stop()).await;
     store.settle().context("what was written last is in the log beside the file, and stays there")?;
     Ok(())

@@ -1,5 +1,8 @@
 //! What every request handler shares.
 
+use std::sync::Arc;
+
+use crate::coming::Coming;
 use crate::hosts::Hosts;
 use crate::jobs::Jobs;
 use crate::scale::Scale;
@@ -19,4 +22,6 @@ pub(crate) struct State {
     pub scale: Scale,
     /// Long solves.
     pub jobs: Jobs,
+    /// How far a whole workshop that is being brought in has come.
+    pub coming: Arc<Coming>,
 }

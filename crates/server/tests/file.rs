@@ -130,7 +130,9 @@ fn one_file_has_one_server() {
         let second = program(&["serve", "--port", "0", "--data", name.to_str().unwrap()]);
         assert!(!second.status.success());
         let said = String::from_utf8(second.stderr).unwrap();
-        assert!(said.contains("another Lorimant is serving this file already"), "{said}");
+        let wanted =
+            format!("another Lorimant is serving this file already, at {}. Use that one", served.address);
+        assert!(said.contains(&wanted), "{said}");
     }
     assert_eq!(served.keep("undisturbed").0, 201);
     drop(served);
@@ -173,7 +175,7 @@ fn the_file_is_its_owners_alone_and_held_once() {
     let folder = tempfile::tempdir().unwrap();
     let file = folder.path().join("workshop.lorimant");
     let _held = Held::take(&file).unwrap();
-    assert!(matches!(Held::take(&file), Err(StoreError::Held)));
+    assert!(matches!(Held::take(&file), Err(StoreError::Held(None))));
     Store::open(&file).unwrap();
     assert_eq!(std::fs::metadata(&file).unwrap().permissions().mode() & 0o777, 0o600);
 }

@@ -203,6 +203,19 @@ async fn files_are_named_after_the_pattern_and_unknown_ones_listed() {
     assert!(unknown.text().contains("drawing.dxf"));
 }
 
+/// A long note pushes nothing under the bars at the foot.
+#[tokio::test]
+async fn a_long_note_leaves_the_foot_of_a_small_card_alone() {
+    for kind in ["s-clasp", "wrapped-ear-wire", "cone-cap", "figure-eight"] {
+        let mut record = record(kind, &json!({}));
+        for words_n in [150, 220, 285] {
+            record["note"] = json!("sprite ".repeat(words_n).trim_end());
+            let page = Printed::page(&file("card-a5.pdf", &record).await.bytes, 4.0);
+            assert!(!page.has(0.0..148.0, 188.5..192.5), "{kind} with {words_n} words runs into the foot");
+        }
+    }
+}
+
 /// Whatever a small card has no room for stands on its next page: every step, and what the bag says.
 #[rstest]
 #[case("card-a5.pdf", 148.0)]

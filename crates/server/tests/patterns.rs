@@ -175,7 +175,7 @@ async fn thumbnails_are_drawn_for_what_can_be_made() {
         .post("/api/thumbnails", &json!({ "pieces": [{ "finding": hook() }, { "finding": broken }] }))
         .await
         .json();
-    assert!(drawn[0]["cut"].as_str().unwrap().starts_with("cut 55.5 mm, mark at"), "{}", drawn[0]["cut"]);
+    assert!(drawn[0]["cut"].as_str().unwrap().starts_with("cut 54.5 mm, mark at"), "{}", drawn[0]["cut"]);
     assert!(drawn[1].is_null());
     let many = vec![json!({ "finding": hook() }); 201];
     let refused = Workshop::empty().post("/api/thumbnails", &json!({ "pieces": many })).await;

@@ -157,3 +157,21 @@ fn change(lines: &mut [String], from: &str, to: &str) {
     let line = lines.iter_mut().find(|line| line.contains(from)).unwrap();
     *line = line.replacen(from, to, 1);
 }
+
+/// Every line is as the published schema says, and the schema knows no field that is not there.
+#[tokio::test]
+async fn every_line_is_as_its_schema_says() {
+    let schema: Value = serde_json::from_str(&lorimant_server::line_schema()).unwrap();
+    let schema = jsonschema::validator_for(&schema).unwrap();
+    let lines = out(&Workshop::demo()).await;
+    let mut kinds = std::collections::BTreeSet::new();
+    for line in lines.lines() {
+        let line: Value = serde_json::from_str(line).unwrap();
+        assert!(schema.is_valid(&line), "{line}");
+        kinds.insert(line["is"].as_str().unwrap().to_owned());
+    }
+    assert_eq!(kinds.len(), 7, "{kinds:?}");
+    for wrong in [json!({ "is": "song" }), json!({ "is": "ledger", "id": 1 }), json!({ "is": "end" })] {
+        assert!(!schema.is_valid(&wrong), "{wrong}");
+    }
+}

@@ -3,6 +3,7 @@
 //! A test says what a person does and what must be seen; every wait is for a condition.
 
 pub mod browser;
+pub mod client;
 pub mod server;
 
 use std::future::Future;

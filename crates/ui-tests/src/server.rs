@@ -3,7 +3,7 @@
 use std::path::{Path, PathBuf};
 use std::process::Stdio;
 
-use anyhow::{Context as _, Result};
+use anyhow::{Context as _, Result, ensure};
 use tempfile::TempDir;
 use tokio::io::{AsyncBufReadExt as _, BufReader};
 use tokio::process::{Child, Command};
@@ -77,6 +77,27 @@ impl Server {
 /// When it prints none.
 pub async fn launch(file: &Path, port: &str) -> Result<(Child, String)> {
     started(Command::new(program()?).args(["serve", "--demo", "--port", port, "--data"]).arg(file)).await
+}
+
+/// Starts the program on a file that may not grow past so many bytes, as on a disk that fills up.
+///
+/// # Errors
+/// When it prints no address.
+pub async fn launch_on_a_full_disk(file: &Path, bytes: u64) -> Result<(Child, String)> {
+    let script = format!("trap '' XFSZ; ulimit -f {}; exec \"$@\"", bytes.div_ceil(512));
+    let mut command = Command::new("sh");
+    command.args(["-c", &script, "sh"]).arg(program()?).args(["serve", "--port", "0", "--data"]).arg(file);
+    started(command.stderr(Stdio::null())).await
+}
+
+/// What a second program says that is started on a file which is being served.
+///
+/// # Errors
+/// When it cannot be started, or does serve it.
+pub async fn refused(file: &Path) -> Result<String> {
+    let second = Command::new(program()?).args(["serve", "--port", "0", "--data"]).arg(file).output().await?;
+    ensure!(!second.status.success(), "a second server took the file");
+    Ok(String::from_utf8_lossy(&second.stderr).into_owned())
 }
 
 /// Starts the program on a new file with nothing in it.

@@ -1,8 +1,12 @@
 //! Keeping plans, finding them again, taking them away and bringing them back.
 #![allow(missing_docs)]
 
+use std::time::{Duration, Instant};
+
 use anyhow::{Context as _, Result, ensure};
+use lorimant_ui_tests::client::{answer, connect};
 use lorimant_ui_tests::{Maker, at_the_bench};
+use serde_json::json;
 use thirtyfour::prelude::*;
 
 const SENTENCE: &str = "[data-test=sentence]";
@@ -285,5 +289,63 @@ fn a_file_that_was_moved_is_said_and_nothing_typed_is_lost() -> Result<()> {
         std::fs::rename(&away, &file)?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=notice]", "Kept in spite of it").await
+    })
+}
+
+/// A disk without room: what could not be kept is said, and stays as it was typed.
+#[test]
+fn a_full_disk_is_said_and_nothing_typed_is_lost() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let folder = tempfile::tempdir()?;
+        let file = folder.path().join("full.lorimant");
+        drop(lorimant_ui_tests::server::launch(&file, "0").await?);
+        let (full, address) = lorimant_ui_tests::server::launch_on_a_full_disk(&file, 1 << 20).await?;
+        // Whoever works beside the maker fills it.
+        let mut other = connect(&address).await?;
+        let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
+        let plan = json!({ "name": "Reeds", "note": "reed ".repeat(390), "request": request }).to_string();
+        // The log is emptied into the file in each pause; it is full once nothing has gone in for a while.
+        let mut last = Instant::now();
+        while last.elapsed() < Duration::from_secs(1) {
+            if answer(&mut other, "POST", "/api/plans", &plan).await?.0 == 201 {
+                last = Instant::now();
+            }
+        }
+        maker.browser.driver.goto(format!("{address}/rings")).await?;
+        maker.find("[data-test=sentence]").await?;
+        // Emptied pages may yet take a plan or two.
+        for _ in 0..12 {
+            maker.press(Key::Control + "s").await?;
+            maker.fill("[data-test=plan-name] input", "One more than the disk holds").await?;
+            maker.fill("[data-test=plan-note] textarea", &"reed ".repeat(390)).await?;
+            maker.click("[data-test=keep-confirm]").await?;
+            let refused = "return document.querySelector('[role=dialog] [role=alert]') !== null
+                || document.querySelector('[data-test=keep-confirm]') === null";
+            maker.until("kept or refused", || async { Ok(maker.script(refused).await? == true) }).await?;
+            if maker.count("[role=dialog] [role=alert]").await? > 0 {
+                break;
+            }
+            // The next is a new one.
+            maker.script("sessionStorage.clear()").await?;
+        }
+        maker.sees("[role=dialog]", "Nothing was changed").await?;
+        let typed = maker.find("[data-test=plan-name] input").await?.prop("value").await?;
+        ensure!(typed.as_deref() == Some("One more than the disk holds"), "{typed:?} stands there");
+        drop(full);
+        Ok(())
+    })
+}
+
+/// A second program on the same file is refused and says where the first one answers; there the workshop is.
+#[test]
+fn a_second_server_says_where_the_first_one_is() -> Result<()> {
+    at_the_bench(|maker| async move {
+        keep_sixty_brass_rings(maker).await?;
+        let said = lorimant_ui_tests::server::refused(&maker.server.file()).await?;
+        let told = said.split("already, at ").nth(1).and_then(|rest| rest.split(". ").next());
+        let address = told.with_context(|| format!("no address in {said:?}"))?;
+        maker.browser.driver.goto(format!("{address}kept")).await?;
+        maker.fill("[data-test=find] input", "Chorus").await?;
+        rows(maker, 1).await
     })
 }

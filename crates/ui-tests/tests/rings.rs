@@ -140,7 +140,7 @@ fn a_rod_is_taken_from_the_line_and_the_coil_let_go() -> Result<()> {
                 Ok(label.is_some_and(|label| label.contains("sprung open")))
             })
             .await?;
-        maker.press("]").await?;
+        maker.click("[data-test=tempers]").await?;
         let plot = maker.find("[data-test=plot]").await?.attr("aria-label").await?.unwrap_or_default();
         ensure!(plot.contains("spring-hard: ring"), "{plot}");
         Ok(())

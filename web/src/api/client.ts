@@ -36,6 +36,7 @@ export type Target = Schemas['Target']
 export type Thumbnail = Schemas['Thumbnail']
 export type Transferred = Schemas['Transferred']
 export type Wire = Schemas['Wire']
+export type Workpiece = Schemas['Workpiece']
 export type PlacedRod = Schemas['PlacedRod']
 export type PlanDocument = Schemas['PlanDocument']
 export type Problem = Schemas['Problem']
@@ -134,8 +135,11 @@ export const takeAway = (path: string, record: KeptPlan | KeptPattern | PlanShee
     body: JSON.stringify(record),
   })
 
-/** Fetches a file that stands there and hands it to the browser to save; a lock is met as everywhere. */
-export async function save(path: string, how?: RequestInit): Promise<void> {
+/**
+ * Fetches a file that stands there and hands it to the browser to save, telling how many bytes have come; a lock is
+ * met as everywhere.
+ */
+export async function save(path: string, how?: RequestInit, come?: (bytes: number) => void): Promise<void> {
   const response = await fetch(path, how)
   if (!response.ok) {
     if (response.status === 401) onLocked()
@@ -143,8 +147,21 @@ export async function save(path: string, how?: RequestInit): Promise<void> {
   }
   const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? 'lorimant'
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(await response.blob())
+  link.href = URL.createObjectURL(await new Response(told(response, come)).blob())
   link.download = name
   link.click()
   URL.revokeObjectURL(link.href)
+}
+
+/** What comes of an answer, with how much of it there is so far. */
+function told(response: Response, come?: (bytes: number) => void): ReadableStream<Uint8Array> | null {
+  let bytes = 0
+  const counting = new TransformStream<Uint8Array, Uint8Array>({
+    transform(piece, out) {
+      bytes += piece.byteLength
+      come?.(bytes)
+      out.enqueue(piece)
+    },
+  })
+  return response.body?.pipeThrough(counting) ?? null
 }

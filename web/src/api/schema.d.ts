@@ -624,6 +624,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/making/route": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * The route of a piece: every operation in order with its numbers, which are enough to make the piece by, what it takes,
+         *     and the workpiece after it. Minutes and strains are estimates.
+         */
+        post: operations["route"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/making/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where makers differ about making: every question with its schools and what each trades. */
+        get: operations["school_questions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/metal-prices/feed": {
         parameters: {
             query?: never;
@@ -1621,6 +1658,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workshop/coming": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a workshop that is being brought in has come. */
+        get: operations["how_far"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1688,6 +1742,14 @@ export interface components {
              */
             revision: number;
         };
+        /** @description A piece whose making is asked for: a plan of rings or a finding, one of the two. */
+        Asked: {
+            finding?: components["schemas"]["PatternRequest"] | null;
+            rings?: components["schemas"]["RingRequest"] | null;
+            /** @description What is changed about its route. */
+            route?: components["schemas"]["Changes"];
+            schools?: components["schemas"]["MakingSchools"] | null;
+        };
         /**
          * @description The word for a way of balling.
          * @enum {string}
@@ -1718,11 +1780,11 @@ export interface components {
              */
             thickness_mm: number;
         };
-        /** @description A blank, mm. Cut `cut_mm`; trimmed flush, `flush_mm` is left; marks count from its left flush end. */
+        /** @description A blank, mm. What lies between its two flush faces is measured off; marks count from its left one. */
         Blank: {
             /**
              * Format: double
-             * @description The same, rounded up to what the maker's ruler reads.
+             * @description What comes off the spool: the flush length on the ruler, and the sliver.
              */
             cut_mm: number;
             /**
@@ -1732,24 +1794,34 @@ export interface components {
             developed_mm: number;
             /**
              * Format: double
-             * @description Everything together.
+             * @description Everything together: what comes off the spool where the ruler adds nothing.
              */
             exact_mm: number;
             /**
              * Format: double
-             * @description Filed off each end.
+             * @description Filed off each end that is filed or rounded.
              */
             filing_mm: number;
             /**
              * Format: double
-             * @description What is left when both ends are trimmed.
+             * @description What lies between the two flush faces, as it is measured off.
              */
             flush_mm: number;
+            /**
+             * Format: double
+             * @description Filed off the left end.
+             */
+            left_filing_mm: number;
             /**
              * Format: double
              * @description Tail held at the left end, cut off later.
              */
             left_tail_mm: number;
+            /**
+             * Format: double
+             * @description Filed off the right end.
+             */
+            right_filing_mm: number;
             /**
              * Format: double
              * @description Tail held at the right end, cut off later.
@@ -1760,14 +1832,18 @@ export interface components {
              * @description Where the finished wire starts, from the left flush end.
              */
             starts_mm: number;
+            /** @description Where that shows. */
+            surplus_at?: string | null;
+            /** @description Whether that is at the far end; what is marked is measured from the other. */
+            surplus_far?: boolean | null;
             /**
              * Format: double
-             * @description What rounding up adds; it stays at the right end.
+             * @description What rounding up to the ruler's next mark adds, where the piece has an end that may be longer.
              */
             surplus_mm: number;
             /**
              * Format: double
-             * @description Trimmed off each end.
+             * @description The sliver that falls off with each piece, so that it starts and ends flush.
              */
             trim_mm: number;
         };
@@ -1932,6 +2008,19 @@ export interface components {
              */
             pulled: number;
         };
+        /** @description What a maker changes about the route of one plan. */
+        Changes: {
+            /**
+             * @description Operations that are put in, in this order.
+             * @default []
+             */
+            with: components["schemas"]["Inserted"][];
+            /**
+             * @description Operations that are left out.
+             * @default []
+             */
+            without: components["schemas"]["Operation"][];
+        };
         /** @description One check with its finding. */
         Check: {
             /** @description What it is about. */
@@ -1974,6 +2063,8 @@ export interface components {
                 pieces_n?: number;
                 /** @description The plier to roll on, by its name in the workshop; the one that suits each bend if left out. */
                 plier?: string | null;
+                /** @description What is changed about the route of this plan. */
+                route?: components["schemas"]["Changes"];
                 /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
                 singly?: boolean;
                 /** @description The wire. */
@@ -1996,13 +2087,25 @@ export interface components {
                 cutting?: components["schemas"]["Cutting"];
                 /** @description What is lost at the ends of each coil. */
                 ends?: components["schemas"]["Ends"];
+                /**
+                 * Format: double
+                 * @description Thickness across its plane that each ring is hammered to once it is shut, mm; left as wound if left out.
+                 */
+                hammered_mm?: number | null;
                 /** @description The rod. */
                 mandrel: components["schemas"]["Mandrel"];
+                /**
+                 * Format: int32
+                 * @description How often the wire is pulled through smooth jaws before it is wound, 0 to 60: each pull stiffens it.
+                 */
+                pulls_n?: number;
                 /**
                  * Format: int32
                  * @description How many rings, 1 to 1 000 000; 100 if left out.
                  */
                 rings_n?: number;
+                /** @description What is changed about the route of this plan. */
+                route?: components["schemas"]["Changes"];
                 /** @description How it is wound; by hand if left out. */
                 winding?: components["schemas"]["Winding"];
                 /** @description The wire. */
@@ -2048,6 +2151,26 @@ export interface components {
          * @enum {string}
          */
         Cleanliness: "clean" | "soldered" | "mixed" | "dust";
+        /**
+         * @description The word for a way a piece was closed for good.
+         * @enum {string}
+         */
+        ClosedBy: "fused" | "soldered";
+        /** @description A coil: turns on a rod, or off it. */
+        Coiled: {
+            /**
+             * Format: double
+             * @description Inside of the turns, mm; across the flats or the long way where the rod is not round.
+             */
+            inside_mm: number;
+            /** @description Whether it is still on its rod. */
+            on_the_rod: boolean;
+            /**
+             * Format: double
+             * @description Turns of all coils together.
+             */
+            turns_n: number;
+        };
         /** @description Wires to set side by side for a piece. */
         Compared: {
             /** @description What they are wanted for. */
@@ -2143,7 +2266,7 @@ export interface components {
         CostStart: {
             /** @description Where its price comes from, in a sentence. */
             price_from: string;
-            /** @description Filled in as far as it is known: wire, its price, the hour rate, how many. No hand time. */
+            /** @description Filled in as far as it is known: wire, its price, the hour rate, how many, the minutes of its route. */
             request: components["schemas"]["CostRequest"];
             /** @description The wire in words. */
             wire_shown: string;
@@ -2481,6 +2604,11 @@ export interface components {
             /** @description Its segments. */
             parts: components["schemas"]["DrawnPart"][];
         };
+        /**
+         * @description The word for a end of the wire.
+         * @enum {string}
+         */
+        End: "raw" | "flush" | "pinched" | "sawn" | "rounded" | "balled" | "hammered";
         /** @description What is lost at the ends of each coil. */
         Ends: {
             /**
@@ -2992,6 +3120,11 @@ export interface components {
             /** @description What gave way, each in words. */
             changes: string[];
         };
+        /**
+         * @description The word for a side of the cutter.
+         * @enum {string}
+         */
+        FlatTo: "piece" | "spool";
         /** @description What a drawing covers. */
         Frame: {
             /**
@@ -3015,6 +3148,11 @@ export interface components {
              */
             width_mm: number;
         };
+        /**
+         * @description The word for a end to measure from.
+         * @enum {string}
+         */
+        From: "near-end" | "far-end" | "fold" | "spool";
         /** @description A gauge number in its system. Numbers below zero are the sizes written 2/0, 3/0, 4/0. */
         Gauge: {
             /**
@@ -3106,12 +3244,40 @@ export interface components {
              */
             wood_mm: number;
         };
+        /**
+         * @description The word for a way of hardening.
+         * @enum {string}
+         */
+        Hardening: "mallet" | "tumble" | "none";
         /** @description How the server is. */
         Health: {
             /** @description `ok`. */
             status: string;
             /** @description The program's version. */
             version: string;
+        };
+        /** @description What a finished piece holds, pulled across. Estimates of plastic bending, ± 40 %, not a rating. */
+        Holds: {
+            /** @description Whether it is closed for good, so that it does not open but is drawn long. */
+            closed: boolean;
+            /**
+             * Format: double
+             * @description Load at which it comes off: it opens by its neighbour's wire. Of a closed piece, at which it is pulled out of shape.
+             */
+            comes_off_n: number;
+            /**
+             * Format: double
+             * @description Load at which a tenth of a millimetre stays open, N: about 0.6 of the collapse.
+             */
+            first_set_n: number;
+        };
+        /** @description How far a workshop that is being brought in has come. */
+        HowFar: {
+            /**
+             * Format: double
+             * @description From 0 to 1; none where nothing is being brought in.
+             */
+            share?: number | null;
         };
         /** @description How a wire is kept. */
         HowKept: {
@@ -3175,6 +3341,28 @@ export interface components {
             /** @description The number, or the feet and the number. */
             value: string;
         };
+        /** @description An operation that is put into a route. */
+        Inserted: {
+            after?: components["schemas"]["Operation"] | null;
+            before?: components["schemas"]["Operation"] | null;
+            /**
+             * Format: double
+             * @description Hours in the barrel; 2 if left out.
+             */
+            hours?: number | null;
+            /** @description Which: anneal, straighten, hammer, fuse, solder, quench, pickle or tumble. */
+            operation: components["schemas"]["Operation"];
+            /**
+             * Format: int32
+             * @description Pulls, where it is to be straightened; 10 if left out.
+             */
+            pulls_n?: number | null;
+            /**
+             * Format: double
+             * @description Thickness a ring is hammered to, mm; stiffened with a mallet if left out.
+             */
+            to_mm?: number | null;
+        };
         /**
          * @description The word for a kind of jaws.
          * @enum {string}
@@ -3202,6 +3390,11 @@ export interface components {
          * @enum {string}
          */
         Joining: "fuse" | "solder" | "solder-gently" | "weld" | "braze";
+        /**
+         * @description The word for a way of leaving a joint.
+         * @enum {string}
+         */
+        Joint: "open" | "fuse" | "solder";
         /** @description How one wire is kept on the rack. */
         Keeping: {
             /**
@@ -3393,6 +3586,11 @@ export interface components {
             /** @description The line, as it was pasted; at most 300 characters are read. */
             text: string;
         };
+        /**
+         * @description The word for a kind of scrap.
+         * @enum {string}
+         */
+        Lost: "clean" | "soldered" | "dust";
         /** @description A lot of wire: one spool, one offcut, one straight length. */
         Lot: {
             /**
@@ -3483,6 +3681,61 @@ export interface components {
             /** @description The same in words: `38 rings, 41 mm left`. */
             text: string;
         };
+        /** @description The workshop's schools. */
+        MakingSchools: {
+            /**
+             * @description Which side of a cut is flush; the piece's if left out.
+             * @default piece
+             */
+            flat_to: components["schemas"]["FlatTo"];
+            /**
+             * @description How a finished piece is hardened; with a mallet if left out.
+             * @default mallet
+             */
+            hardening: components["schemas"]["Hardening"];
+            /**
+             * @description How the joint of a ring is left; shut if left out.
+             * @default open
+             */
+            joint: components["schemas"]["Joint"];
+            /**
+             * Format: int32
+             * @description How often it is pulled where it is pulled, 1 to 60; 10 if left out.
+             * @default 10
+             */
+            pulls_n: number;
+            /**
+             * @description How tips are rounded; with a file if left out.
+             * @default file
+             */
+            rounding: components["schemas"]["Rounding"];
+            /**
+             * @description Where a coil is sawn from; on a pin if left out.
+             * @default pin
+             */
+            saw_from: components["schemas"]["SawFrom"];
+            /**
+             * @description Whether it is sawn at a slight slant.
+             * @default false
+             */
+            slanted: boolean;
+            /**
+             * @description Whether a coil is spread before it is snipped.
+             * @default false
+             */
+            spread: boolean;
+            /**
+             * @description How wire is straightened; by fingers if left out.
+             * @default fingers
+             */
+            straightening: components["schemas"]["Straightening"];
+            /**
+             * Format: double
+             * @description How long it is tumbled where it is tumbled, hours, 0.25 to 24; 2 if left out.
+             * @default 2
+             */
+            tumble_h: number;
+        };
         /** @description A rod as a request or the workshop names it. Lengths in mm. */
         Mandrel: {
             /**
@@ -3538,10 +3791,17 @@ export interface components {
              * @description From the left flush end, mm.
              */
             at_mm: number;
-            /** @description Which forming step makes it, from 1; 1 is cutting. */
+            /** @description Which step makes it, from 1. */
             forming_n: number;
+            /** @description The end in hand, which the step measures from. */
+            from: components["schemas"]["From"];
             /** @description Whether it starts so near the end that it is rolled with the end level with the jaw, and needs no mark. */
             from_end: boolean;
+            /**
+             * Format: double
+             * @description Where it starts from that end, mm; of a fold, its middle.
+             */
+            from_end_mm: number;
             /**
              * Format: double
              * @description Inside that is left, mm; none for what is not bent.
@@ -3663,6 +3923,11 @@ export interface components {
             /** @description What is seen. */
             seen: string;
         };
+        /**
+         * @description The word for a moment of a ring plan.
+         * @enum {string}
+         */
+        Moment: "wound" | "released";
         /** @description A line of the ledger: why the length of a lot changes, by how much, and what for. */
         Movement: {
             /** @description Why. */
@@ -3754,6 +4019,131 @@ export interface components {
             /** @description What it says. */
             text: string;
         };
+        /** @description The numbers of an operation, enough to do it by: only those that apply. Lengths in mm of straight wire. */
+        Numbers: {
+            /**
+             * Format: double
+             * @description Angle left after letting go.
+             */
+            angle_left_deg?: number | null;
+            /**
+             * Format: double
+             * @description Angle to bend to, on the tool.
+             */
+            angle_to_deg?: number | null;
+            /**
+             * Format: double
+             * @description Where it starts, from that end, on the flush blank with its tails; of a fold, its middle.
+             */
+            at_mm?: number | null;
+            /**
+             * Format: double
+             * @description Diameter of the ball.
+             */
+            ball_mm?: number | null;
+            /** @description Whether it is done to both wires of a folded pair, each from its own end. */
+            doubled?: boolean;
+            from?: components["schemas"]["From"] | null;
+            /**
+             * Format: double
+             * @description Inside that is left.
+             */
+            inside_mm?: number | null;
+            /**
+             * Format: double
+             * @description Where on a tapered jaw that diameter is, from its tip.
+             */
+            jaw_mm?: number | null;
+            /**
+             * Format: double
+             * @description Width of the saw's cut.
+             */
+            kerf_mm?: number | null;
+            /**
+             * Format: double
+             * @description How much wire it takes up, is cut, or is taken off.
+             */
+            length_mm?: number | null;
+            /**
+             * Format: double
+             * @description Diameter of the workshop's own tool, where it is not just that.
+             */
+            own_mm?: number | null;
+            /**
+             * Format: double
+             * @description How far a flat spiral widens with each turn, at the wire's middle.
+             */
+            pitch_mm?: number | null;
+            /**
+             * Format: double
+             * @description Where it turns out of that plane: how far its plane is rolled about the wire, from left (0) towards the maker's
+             *     eye (90), degrees.
+             */
+            plane_deg?: number | null;
+            /**
+             * Format: int32
+             * @description Pulls through the jaws, each 0.02 of strain.
+             */
+            pulls_n?: number | null;
+            /**
+             * Format: double
+             * @description How far a turn climbs along its axis on the way, all in all; negative to the other side.
+             */
+            rise_mm?: number | null;
+            /**
+             * Format: double
+             * @description How much 1 mm of slip along the jaw changes the inside.
+             */
+            slip_mm?: number | null;
+            /**
+             * Format: double
+             * @description Share of the stretch the metal had left here that it uses; over 0.6 watch, over 1 it is expected to crack.
+             */
+            strain_used?: number | null;
+            /**
+             * Format: double
+             * @description Thickness it is hammered to.
+             */
+            thickness_mm?: number | null;
+            /**
+             * Format: int32
+             * @description How many are done alike.
+             */
+            times_n?: number | null;
+            /** @description Name of the tool. */
+            tool?: string | null;
+            /**
+             * Format: double
+             * @description Diameter the wire is bent on; of a taper, where the winding starts.
+             */
+            tool_mm?: number | null;
+            /**
+             * Format: double
+             * @description Of an oval rod: its short way across.
+             */
+            tool_short_mm?: number | null;
+            /**
+             * Format: double
+             * @description Of a taper: diameter where the winding ends.
+             */
+            tool_to_mm?: number | null;
+            turn?: components["schemas"]["Turn"] | null;
+            /**
+             * Format: double
+             * @description Turns left after letting go.
+             */
+            turns_left_n?: number | null;
+            /**
+             * Format: double
+             * @description Turns wound on besides, which a later operation lifts.
+             */
+            turns_more_n?: number | null;
+            /**
+             * Format: double
+             * @description Turns to wind, lay or wrap; those to do, not those that are left.
+             */
+            turns_n?: number | null;
+        };
         /** @description What to lay on the simulated scale. */
         OnTheScale: {
             /**
@@ -3762,6 +4152,11 @@ export interface components {
              */
             lot?: number | null;
         };
+        /**
+         * @description The word for a operation.
+         * @enum {string}
+         */
+        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description One shape. */
         Outlined: {
             /** @description Its path as SVG path data, mm. */
@@ -3934,7 +4329,7 @@ export interface components {
             opens_n?: number | null;
             /** @description The wire from end to end; their lengths sum to `developed_mm`. */
             segments: components["schemas"]["SegmentRow"][];
-            /** @description Forming steps, in order. */
+            /** @description The route, operation by operation. */
             steps: components["schemas"]["Step"][];
             /**
              * Format: double
@@ -3986,6 +4381,8 @@ export interface components {
             pieces_n?: number;
             /** @description The plier to roll on, by its name in the workshop; the one that suits each bend if left out. */
             plier?: string | null;
+            /** @description What is changed about the route of this plan. */
+            route?: components["schemas"]["Changes"];
             /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
             singly?: boolean;
             /** @description The wire. */
@@ -4563,13 +4960,25 @@ export interface components {
             cutting?: components["schemas"]["Cutting"];
             /** @description What is lost at the ends of each coil. */
             ends?: components["schemas"]["Ends"];
+            /**
+             * Format: double
+             * @description Thickness across its plane that each ring is hammered to once it is shut, mm; left as wound if left out.
+             */
+            hammered_mm?: number | null;
             /** @description The rod. */
             mandrel: components["schemas"]["Mandrel"];
+            /**
+             * Format: int32
+             * @description How often the wire is pulled through smooth jaws before it is wound, 0 to 60: each pull stiffens it.
+             */
+            pulls_n?: number;
             /**
              * Format: int32
              * @description How many rings, 1 to 1 000 000; 100 if left out.
              */
             rings_n?: number;
+            /** @description What is changed about the route of this plan. */
+            route?: components["schemas"]["Changes"];
             /** @description How it is wound; by hand if left out. */
             winding?: components["schemas"]["Winding"];
             /** @description The wire. */
@@ -4584,12 +4993,24 @@ export interface components {
             /** @description What is lost at the ends of each coil. */
             ends?: components["schemas"]["Ends"];
             /**
+             * Format: double
+             * @description Thickness each ring is hammered to, mm; left as wound if left out.
+             */
+            hammered_mm?: number | null;
+            /**
+             * Format: int32
+             * @description How often the wire is pulled straight before it is wound.
+             */
+            pulls_n?: number;
+            /**
              * Format: int32
              * @description How many rings; 100 if left out.
              */
             rings_n?: number;
             /** @description The rods to choose from; the workshop's own if left out. */
             rods?: components["schemas"]["Mandrel"][] | null;
+            /** @description What is changed about the route. */
+            route?: components["schemas"]["Changes"];
             /** @description Outline wanted; round if left out. */
             shape?: components["schemas"]["Shape"];
             /**
@@ -4622,6 +5043,25 @@ export interface components {
          * @enum {string}
          */
         Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
+        /**
+         * @description The word for a way of rounding tips.
+         * @enum {string}
+         */
+        Rounding: "file" | "cup-burr" | "barrel";
+        /** @description A route that was run, with its totals. */
+        Route: {
+            /** @description Every operation in order. */
+            operations: components["schemas"]["Step"][];
+            /** @description The piece in a sentence. */
+            text: string;
+            /** @description What comes of it in all. */
+            totals: components["schemas"]["Totals"];
+        };
+        /**
+         * @description The word for a place to saw from.
+         * @enum {string}
+         */
+        SawFrom: "pin" | "inside" | "dowel";
         /** @description A unit that lengths of wire are read in on the rack, and from which length on. */
         Scale: {
             /**
@@ -4650,6 +5090,24 @@ export interface components {
             mass_g: number;
             /** @description Whether it is the simulated scale. */
             simulated: boolean;
+        };
+        /** @description One answer to a question where makers differ. */
+        SchoolAnswer: {
+            /** @description The name a person reads. */
+            shown: string;
+            /** @description Its trade: what it gives and what it costs. */
+            trade: string;
+            /** @description The word it travels as. */
+            word: string;
+        };
+        /** @description A question where makers differ, and their schools. */
+        SchoolQuestion: {
+            /** @description The answers. */
+            answers: components["schemas"]["SchoolAnswer"][];
+            /** @description The field of [`Schools`] it fills. */
+            field: string;
+            /** @description The question. */
+            question: string;
         };
         /** @description A question on which makers differ, with both answers in figures. */
         Schools: {
@@ -4765,6 +5223,8 @@ export interface components {
             hour_rate?: string;
             /** @description What a gram of each metal is reckoned at. */
             metal_prices?: components["schemas"]["MetalPrice"][];
+            /** @description The workshop's schools, where makers differ. */
+            schools?: components["schemas"]["MakingSchools"];
             /** @description Light, dark, or as the device has it. */
             theme: components["schemas"]["Theme"];
             /** @description Which unit comes first, and that of a bare number. */
@@ -4808,7 +5268,7 @@ export interface components {
          * @description The word for a word of the sentence.
          * @enum {string}
          */
-        Slot: "rings" | "temper" | "metal" | "section" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "inside";
+        Slot: "rings" | "temper" | "metal" | "section" | "size" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
         /** @description What there is of a lot, in every way it is counted. */
         Standing: {
             /**
@@ -4845,30 +5305,33 @@ export interface components {
             /** @description Its name. */
             shown: string;
         };
-        /** @description One step. */
-        Step: {
+        /** @description One operation as it was done: what to do, with this piece's numbers, and the workpiece afterwards. */
+        Step: components["schemas"]["Numbers"] & {
             /** @description What can hurt here. */
             caution?: string | null;
             /** @description A hint beside it. */
             hint?: string | null;
-            /** @description What is done. */
-            kind: components["schemas"]["StepKind"];
+            /** @description The same, as forms have called it. */
+            kind: components["schemas"]["Operation"];
             /** @description Whether the workshop owns no tool that fits; the hint says which would. */
             misfit: boolean;
-            /** @description The segments that get their shape, by their place along the wire. */
+            /** @description Both in two or three words: `roll loop`. */
+            named: string;
+            /** @description What is done. */
+            operation: components["schemas"]["Operation"];
+            /** @description Segments of a finding that get their shape, by their place along the wire. */
             segments: number[];
             /** @description Its place in the order, from 1. */
             step_n: number;
+            /** @description What it takes. */
+            takes: components["schemas"]["Takes"];
             /** @description The instruction. */
             text: string;
             /** @description What to, in a word or two. */
             what: string;
+            /** @description The workpiece afterwards. */
+            workpiece: components["schemas"]["Workpiece"];
         };
-        /**
-         * @description The word for a forming step.
-         * @enum {string}
-         */
-        StepKind: "cut" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "close" | "round" | "part";
         /** @description A piece of wire that can be cut from. */
         Stock: {
             /** @description What it is called; 1 to 80 characters, no two alike. */
@@ -4921,6 +5384,51 @@ export interface components {
             standing: components["schemas"]["Standing"];
             /** @description Its wire in words, in the workshop's unit. */
             wire_shown: string;
+        };
+        /**
+         * @description The word for a way of straightening.
+         * @enum {string}
+         */
+        Straightening: "fingers" | "pulls";
+        /** @description A stretch of the wire as it is now. Lengths in mm of straight wire, from the near end. */
+        Stretch: {
+            /** @description Whether it is bent. */
+            bent: boolean;
+            /**
+             * Format: double
+             * @description Where it starts.
+             */
+            from_mm: number;
+            /**
+             * Format: double
+             * @description The same at its outermost fibre, which is where it cracks.
+             */
+            outer_strain: number;
+            /**
+             * Format: double
+             * @description That as a share of what an annealed piece bears before it breaks.
+             */
+            spent_share: number;
+            /**
+             * Format: double
+             * @description Strain spent since it was annealed, the mean over its section; a temper is strain spent as well.
+             */
+            strain: number;
+            /**
+             * Format: double
+             * @description Thickness in its bending plane.
+             */
+            thickness_mm: number;
+            /**
+             * Format: double
+             * @description Where it ends.
+             */
+            to_mm: number;
+            /**
+             * Format: double
+             * @description Width across it.
+             */
+            width_mm: number;
         };
         /** @description One turn as straight wire, with the running total. */
         Strip: {
@@ -4975,6 +5483,31 @@ export interface components {
              */
             undo?: number | null;
         };
+        /** @description What an operation takes. The minutes are typical of a practised hand, until the workshop's own are known. */
+        Takes: {
+            /**
+             * Format: double
+             * @description Minutes for one piece.
+             */
+            each_min: number;
+            /**
+             * Format: double
+             * @description How hard it is on the hand, as a multiple of bending 20 AWG soft copper; 0 where nothing is bent.
+             */
+            effort: number;
+            /**
+             * Format: double
+             * @description Minutes to lay out tools, once however many are made.
+             */
+            setting_up_min: number;
+            /**
+             * Format: double
+             * @description Minutes that pass without the maker.
+             */
+            unattended_min: number;
+            /** @description Wire off the workpiece: of one finding; of a plan of rings, off all its coils. */
+            wire: components["schemas"]["WireLost"][];
+        };
         /** @description A result wanted. */
         Target: {
             /** @description Of what. */
@@ -5006,6 +5539,64 @@ export interface components {
             /** @description Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`. */
             wire: string;
         };
+        /** @description What a route takes and leaves in all. */
+        Totals: {
+            /**
+             * Format: double
+             * @description Minutes at the bench for one.
+             */
+            each_min: number;
+            /**
+             * Format: double
+             * @description The hardest single thing a hand does, as a multiple of bending 20 AWG soft copper.
+             */
+            effort: number;
+            /**
+             * Format: double
+             * @description Minutes at the bench for all.
+             */
+            hands_min: number;
+            holds?: components["schemas"]["Holds"] | null;
+            /**
+             * Format: double
+             * @description Wire that is in them at the end, mm.
+             */
+            in_the_pieces_mm: number;
+            /** @description What falls off for all of them, by where it goes. */
+            lost: components["schemas"]["WireLost"][];
+            /**
+             * Format: double
+             * @description The same, grams.
+             */
+            off_the_spool_g: number;
+            /**
+             * Format: double
+             * @description Wire off the spool for all of them, mm: what is in them and what falls off.
+             */
+            off_the_spool_mm: number;
+            /**
+             * Format: int32
+             * @description How many are made: rings, or blanks of a finding.
+             */
+            pieces_n: number;
+            /**
+             * Format: double
+             * @description Minutes to lay out tools, once.
+             */
+            setting_up_min: number;
+            /**
+             * Format: double
+             * @description The greatest share of what the metal had left that any operation uses.
+             */
+            strain_used: number;
+            /**
+             * Format: double
+             * @description Minutes that pass without the maker.
+             */
+            unattended_min: number;
+            /** @description The workpiece at the end. */
+            workpiece: components["schemas"]["Workpiece"];
+        };
         /** @description A pattern and another wire. */
         TransferWish: {
             /** @description The pattern. */
@@ -5020,6 +5611,11 @@ export interface components {
             /** @description The request in the other wire: its dimensions grown or shrunk with the wire's thickness. */
             request: components["schemas"]["PatternRequest"];
         };
+        /**
+         * @description The word for a way of turning.
+         * @enum {string}
+         */
+        Turn: "left" | "right";
         /** @description A typed line. */
         Typed: {
             /** @description What was typed. */
@@ -5238,7 +5834,7 @@ export interface components {
             shown: string;
             /**
              * Format: double
-             * @description Taken off each end that is made flush, mm: 0.6 thicknesses, as much as flush cutters lose.
+             * @description Taken off each piece of stock beside the blanks, mm: nothing, as each blank has the sliver that makes it flush.
              */
             trim_mm: number;
             /**
@@ -5248,6 +5844,21 @@ export interface components {
             wanted_mm: number;
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
+        };
+        /** @description Wire that an operation takes off. */
+        WireLost: {
+            /**
+             * Format: double
+             * @description The same, grams.
+             */
+            g: number;
+            /** @description Where it goes. */
+            kind: components["schemas"]["Lost"];
+            /**
+             * Format: double
+             * @description How much, mm of the wire as it was sold.
+             */
+            mm: number;
         };
         /** @description What was wished for and a plan can only come near to: it stays with the plan, so that it is seen what was meant. */
         Wish: {
@@ -5329,12 +5940,16 @@ export interface components {
             figures: components["schemas"]["Figure"][];
             /** @description What the wire lies on, tape included: where the plan stands among the curves. */
             here: components["schemas"]["CurvePoint"];
+            /** @description Which of the two drawings each step is seen on: the coil on the rod, or let go. */
+            moments: components["schemas"]["Moment"][];
             /** @description The plan's numbers. */
             plan: components["schemas"]["RingPlan"];
             /** @description The coil let go, and a ring. */
             released: components["schemas"]["Drawing"];
             /** @description The workshop's rods of this outline, placed by the ring each gives, smallest first. */
             rods: components["schemas"]["PlacedRod"][];
+            /** @description The route, operation by operation. */
+            steps: components["schemas"]["Step"][];
             /** @description One turn straight. */
             strip: components["schemas"]["Strip"];
             /** @description What was wished for beside what is given, in a sentence. */
@@ -5356,6 +5971,39 @@ export interface components {
             source: string;
             /** @description How far off it may be. */
             spread: string;
+        };
+        /** @description The wire as it is now. */
+        Workpiece: {
+            coil?: components["schemas"]["Coiled"] | null;
+            /** @description Its far end, the right one of the strip. */
+            far: components["schemas"]["End"];
+            /**
+             * Format: double
+             * @description Inside of a ring, mm.
+             */
+            inside_mm?: number | null;
+            joined?: components["schemas"]["ClosedBy"] | null;
+            /**
+             * Format: double
+             * @description Straight wire in one, mm; of a coil, in all its turns and tails.
+             */
+            length_mm: number;
+            /** @description Its near end, the left one of the strip. */
+            near: components["schemas"]["End"];
+            /**
+             * Format: int32
+             * @description How many such there are.
+             */
+            pieces_n: number;
+            /** @description Whether its openings are shut. */
+            shut: boolean;
+            /**
+             * Format: double
+             * @description Where its near end is on the blank as it was cut, mm: what was taken off there since.
+             */
+            starts_mm: number;
+            /** @description Its wire from end to end: how thick, how hard, bent or straight. */
+            stretches: components["schemas"]["Stretch"][];
         };
         /**
          * @description The word for a place where a piece is worn.
@@ -7456,6 +8104,92 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    route: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Route"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    school_questions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolQuestion"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -10791,6 +11525,43 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    how_far: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HowFar"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */

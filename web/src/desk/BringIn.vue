@@ -15,10 +15,17 @@ const chooser = useTemplateRef<HTMLInputElement>('chooser')
 
 const queries = useQueryClient()
 const busy = ref(false)
+/** How far a whole workshop has come in, from 0 to 1; nothing until the server says. */
+const share = ref<number | null>(null)
+
+async function howFar() {
+  share.value = (await data(api.GET('/api/workshop/coming')).catch(() => null))?.share ?? share.value
+}
 
 /** A whole workshop goes to the server as it is read, however large it is. */
 async function bringAllIn(file: File) {
   busy.value = true
+  const looking = window.setInterval(howFar, 300)
   try {
     const { sentence } = await data(
       api.POST('/api/workshop', {
@@ -30,6 +37,8 @@ async function bringAllIn(file: File) {
     await queries.invalidateQueries()
     notice.say(sentence)
   } finally {
+    window.clearInterval(looking)
+    share.value = null
     busy.value = false
   }
 }
@@ -72,7 +81,16 @@ async function bringIn(event: Event) {
 </script>
 
 <template>
-  <v-btn data-test="import" :loading="busy" @click="chooser?.click()">Bring in</v-btn>
+  <v-btn data-test="import" :disabled="busy" @click="chooser?.click()">Bring in</v-btn>
+  <p v-if="busy" class="coming" role="status" data-test="coming">
+    <v-progress-linear
+      :model-value="(share ?? 0) * 100"
+      :indeterminate="share === null"
+      color="primary"
+      aria-label="How far the workshop has come in"
+    />
+    {{ share === null ? 'Sending the file' : `Bringing the workshop in, ${Math.floor(share * 100)} %` }}
+  </p>
   <input
     ref="chooser"
     class="visually-hidden"
@@ -101,6 +119,11 @@ async function bringIn(event: Event) {
   border-left: 3px solid rgb(var(--v-theme-error));
   padding: 4px 0 4px 14px;
   margin-bottom: 12px;
+}
+
+.coming {
+  flex: 1 1 100%;
+  max-width: 28em;
 }
 
 .import ul {

@@ -21,7 +21,7 @@ const ideal = ref<number | null>(null)
 async function rank() {
   const wanted = props.readMm ?? plan.worked?.plan.ring_inside_diameter_mm
   if (props.slotName !== 'inside' || !wanted) return
-  const { wire, rings_n, winding, cutting, ends, mandrel } = props.from
+  const { wire, rings_n, winding, cutting, ends, mandrel, pulls_n, hammered_mm, route } = props.from
   const body = {
     target_inside_diameter_mm: wanted,
     shape: mandrel.shape ?? 'round',
@@ -30,6 +30,9 @@ async function rank() {
     winding,
     cutting,
     ends,
+    pulls_n,
+    hammered_mm,
+    route,
   } as const
   try {
     const answer = await data(api.POST('/api/rings/mandrel', { body }))

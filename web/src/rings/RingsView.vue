@@ -13,6 +13,9 @@ import KeepDialog from '../desk/KeepDialog.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
 import { useDeskKeys } from '../desk/keys'
 import type { Word } from '../desk/desk'
+import FormingLine from '../making/FormingLine.vue'
+import RouteMenu from '../making/RouteMenu.vue'
+import StepList from '../making/StepList.vue'
 import RingWordMore from './RingWordMore.vue'
 import RodsLine from './RodsLine.vue'
 import { usePlan } from './plan'
@@ -30,13 +33,31 @@ const bench = computed(() =>
 const moments = [
   { key: 'wound', test: 'wound', says: 'on the rod' },
   { key: 'released', test: 'released', says: 'sprung open' },
+  { key: 'making', test: 'making', says: 'step by step' },
   { key: 'tempers', test: 'tempers', says: 'by temper' },
 ] as const
 const moment = ref<(typeof moments)[number]['key']>('wound')
 const trueSize = ref(false)
 const keeping = ref(false)
 
-const drawing = computed(() => (moment.value === 'released' ? plan.worked?.released : plan.worked?.wound))
+/** Which step of its making is looked at. */
+const at = ref(0)
+const seen = computed(() => (moment.value === 'making' ? plan.worked?.moments[at.value] : moment.value))
+const drawing = computed(() => (seen.value === 'released' ? plan.worked?.released : plan.worked?.wound))
+/** Each step small, without dimensions. */
+const stages = computed(() => {
+  const worked = plan.worked
+  if (!worked) return []
+  const bare = {
+    wound: { ...worked.wound, dimensions: [], notes: [] },
+    released: { ...worked.released, dimensions: [], notes: [] },
+  }
+  return worked.moments.map((one) => bare[one])
+})
+watch(
+  () => plan.worked?.steps.length ?? 1,
+  (n) => (at.value = Math.min(at.value, n - 1)),
+)
 const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
 
 const files = [
@@ -63,6 +84,9 @@ const words: Record<Slot, Word> = {
   metal: { title: 'Metal' },
   section: { title: 'Section of the wire' },
   size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
+  pulls: { title: 'How often it is pulled straight', hint: '12 times, or none' },
+  hammered: { title: 'What each ring is hammered to', hint: '0.8 mm, or not', length: true },
+  making: { title: 'How it is made' },
   winding: { title: 'How it is wound' },
   mandrel: { title: 'The rod it is wound on', hint: '5 mm, 3/16 in dowel, 6 mm hexagonal rod' },
   cutting: { title: 'How the coil is cut' },
@@ -106,8 +130,12 @@ useDeskKeys({
   redo: () => attempt(plan.redo()),
   keep: () => (keeping.value = plan.sound),
   step: (by) => {
-    const at = moments.findIndex((one) => one.key === moment.value)
-    moment.value = moments[at + by]?.key ?? moment.value
+    if (moment.value === 'making') {
+      const last = (plan.worked?.steps.length ?? 1) - 1
+      if (at.value + by >= 0 && at.value + by <= last) return void (at.value += by)
+    }
+    const here = moments.findIndex((one) => one.key === moment.value)
+    moment.value = moments[here + by]?.key ?? moment.value
   },
 })
 
@@ -127,11 +155,12 @@ onMounted(() => attempt(plan.open()))
     title="Rings"
     :views="moments"
     :files="files"
-    beside="Figures"
+    :beside="moment === 'making' ? 'Steps' : 'Figures'"
     :bench="bench"
     @keep="keeping = true"
     @take="take"
   >
+    <template #tools><RouteMenu :desk="plan" /></template>
     <template #sentence>
       <SentenceLine :desk="plan" :words="(slot) => words[slot as Slot]" :also-faulty="alsoFaulty">
         <template #default="{ slotName, from, readMm, choose }">
@@ -154,19 +183,26 @@ onMounted(() => attempt(plan.open()))
       :drawing="drawing"
       :true-pixels="truePixels"
     />
+    <FormingLine
+      v-if="plan.worked && moment === 'making'"
+      v-model="at"
+      :steps="plan.worked.steps"
+      :stages="stages"
+    />
     <RodsLine
-      v-if="plan.worked"
+      v-if="plan.worked && moment !== 'making'"
       :rods="plan.worked.rods"
       :ring="plan.worked.plan.ring_inside_diameter_mm"
       @choose="wind"
     />
-    <div v-if="plan.worked" class="cautions" data-test="cautions">
+    <div v-if="plan.worked && moment !== 'making'" class="cautions" data-test="cautions">
       <p v-for="caution in plan.worked.cautions" :key="caution.text" :class="['caution', caution.level]">
         {{ caution.text }}
       </p>
     </div>
     <template v-if="plan.worked" #figures>
-      <FigureColumn :figures="plan.worked.figures" lead />
+      <StepList v-if="moment === 'making'" v-model="at" :steps="plan.worked.steps" />
+      <FigureColumn v-else :figures="plan.worked.figures" lead />
     </template>
     <template #foot>
       <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />

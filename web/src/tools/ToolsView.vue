@@ -10,6 +10,7 @@ import { useNotice } from '../shared/notice'
 import { useDesks } from '../patterns/desks'
 import BladeList from './BladeList.vue'
 import HandList from './HandList.vue'
+import SchoolList from './SchoolList.vue'
 import PlierList from './PlierList.vue'
 import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
@@ -147,6 +148,7 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
       <PlierList />
       <BladeList />
       <HandList />
+      <SchoolList />
     </div>
   </div>
 </template>

@@ -72,19 +72,19 @@ pub struct Answer {
     pub makes: Vec<Makes>,
 }
 
-/// Reads a line and answers it at once. `kept` is what the workshop keeps, for what can be made of a wire.
+/// Reads a line and answers it at once. `kept` gives what the workshop keeps; few lines ask for it.
 ///
 /// ```
 /// use lorimant_core::ask::answer;
 /// use lorimant_core::tool::workshop::Workshop;
 ///
-/// let reply = answer("120 rings 5 mm inside copper 18 soft", &Workshop::default(), &[]);
+/// let reply = answer("120 rings 5 mm inside copper 18 soft", &Workshop::default(), &Vec::new);
 /// assert_eq!(reply.request.map(|plan| plan.rings_n), Some(120));
 ///
-/// let reply = answer("120 rings 5 mm inside copper 18 and 7 of those", &Workshop::default(), &[]);
+/// let reply = answer("120 rings 5 mm inside copper 18 and 7 of those", &Workshop::default(), &Vec::new);
 /// assert!(reply.headline.is_empty() && !reply.unclear.is_empty());
 /// ```
-pub fn answer(text: &str, workshop: &Workshop, kept: &[Kept]) -> Answer {
+pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> Answer {
     let mut reply = Answer::default();
     let length = text.chars().count();
     if length > LONGEST {

@@ -11,6 +11,7 @@ use super::said::Said;
 use super::token::{Counted, Meaning, Question, length_alone};
 use super::vocabulary;
 use crate::fault::Fault;
+use crate::making::Changes;
 use crate::pattern::sentence;
 use crate::pattern::sheet::measured;
 use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
@@ -116,7 +117,11 @@ impl Said {
             Ok(formed) => {
                 let blank = formed.blank(unit);
                 let n = request.blanks_n();
-                let marks = formed.marks(&blank, &formed.tools(workshop));
+                let made = match formed.made(&Changes::default(), workshop) {
+                    Err(faults) => return reply.faults.extend(faults.0),
+                    Ok(made) => made,
+                };
+                let marks = formed.marks(&formed.spans(&blank), &made);
                 let marks: Vec<String> = measured(&marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {
@@ -224,6 +229,7 @@ impl Said {
             mirrored: self.mirrored,
             plier: None,
             ends: BlankEnds::default(),
+            route: Changes::default(),
         })
     }
 }

@@ -55,19 +55,24 @@ fn parted(text: &str) -> Option<(Words<'_>, Words<'_>)> {
 /// use lorimant_core::piece::Piece;
 /// use lorimant_core::tool::workshop::Workshop;
 ///
-/// let (ring, assumed) = piece("6 mm ring 18 ga", &Workshop::default(), &[]).unwrap();
+/// let (ring, assumed) = piece("6 mm ring 18 ga", &Workshop::default(), &Vec::new).unwrap();
 /// assert!(matches!(ring, Piece::Rings(_)) && assumed[0].contains("copper"));
 /// ```
 ///
 /// # Errors
 /// A fault at `typed` that says what is not understood, or still missing.
-pub fn piece(text: &str, workshop: &Workshop, kept: &[Kept]) -> Result<(Piece, Vec<String>), Faults> {
+pub fn piece(
+    text: &str,
+    workshop: &Workshop,
+    kept: &dyn Fn() -> Vec<Kept>,
+) -> Result<(Piece, Vec<String>), Faults> {
     let name = text.trim().trim_matches(['“', '”', '"']);
-    if let Some(found) = kept.iter().find(|kept| kept.name.trim().eq_ignore_ascii_case(name)) {
+    let all = kept();
+    if let Some(found) = all.iter().find(|kept| kept.name.trim().eq_ignore_ascii_case(name)) {
         return Ok((found.piece.clone(), vec![]));
     }
     let lower = name.to_lowercase();
-    let part: Vec<&Kept> = kept.iter().filter(|kept| kept.name.to_lowercase().contains(&lower)).collect();
+    let part: Vec<&Kept> = all.iter().filter(|kept| kept.name.to_lowercase().contains(&lower)).collect();
     if let ([found], true) = (part.as_slice(), lower.chars().count() >= 4) {
         return Ok((found.piece.clone(), vec![format!("“{}” is meant.", found.name)]));
     }
@@ -101,7 +106,7 @@ pub fn piece(text: &str, workshop: &Workshop, kept: &[Kept]) -> Result<(Piece, V
 }
 
 /// Answers a line that asks whether two pieces go together; nothing where it does not ask that.
-pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &[Kept]) -> Option<Answer> {
+pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> Option<Answer> {
     let (first, second) = parted(text)?;
     let mut reply = Answer::default();
     let mut read = |(from, words): Words| match piece(words, workshop, kept) {

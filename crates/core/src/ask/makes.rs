@@ -54,7 +54,7 @@ impl Makes {
 
 impl Said {
     /// Answers what can be made of the wire that was named, as long as it goes.
-    pub(super) fn answer_makes(&self, workshop: &Workshop, kept: &[Kept], reply: &mut Answer) {
+    pub(super) fn answer_makes(&self, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>, reply: &mut Answer) {
         let Some(supply) = self.supply() else {
             reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
             return;
@@ -70,6 +70,7 @@ impl Said {
         }
         let unit = workshop.habits.unit;
         let fits = |piece: &Piece| wire.as_ref().is_none_or(|wire| piece.wire().stands_for(wire));
+        let kept = kept();
         let own = kept.iter().filter(|kept| fits(&kept.piece));
         let mut makes: Vec<Makes> =
             own.filter_map(|kept| of_piece(&kept.name, true, &kept.piece, &supply, unit)).collect();

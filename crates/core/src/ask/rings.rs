@@ -4,6 +4,7 @@ use super::answer::{Answer, View};
 use super::line::Line;
 use super::said::Said;
 use super::token::{Counted, Question};
+use crate::making::Changes;
 use crate::ring::backwards::RingTarget;
 use crate::ring::supply::Supply;
 use crate::ring::{self, Ends, RingRequest, Wish};
@@ -82,6 +83,9 @@ impl Said {
             cutting: self.cutting(),
             ends: Ends::default(),
             wish: Wish { inside_mm: inside.filter(|_| self.rod.is_none()), supply: None },
+            pulls_n: self.pulls_n,
+            hammered_mm: self.hammered_mm,
+            route: Changes::default(),
         };
         self.contradictions(&request, unit, line, reply);
         self.plan(request, counting, workshop, reply);
@@ -176,6 +180,9 @@ impl Said {
             winding: Winding::Hand,
             cutting: self.cutting(),
             ends: Ends::default(),
+            pulls_n: self.pulls_n,
+            hammered_mm: self.hammered_mm,
+            route: Changes::default(),
             rods: None,
         };
         let choice = match target.choose(workshop) {

@@ -16,6 +16,7 @@ use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
+use crate::words::counted;
 use crate::words::length::{self, Reading, Typed, caliper, caliper_number, inches, shown};
 
 /// Largest wire that can be planned, mm; a longer length named as wire is so much of it.
@@ -71,6 +72,8 @@ pub(super) struct Said {
     pub supply_g: Option<Given<f64>>,
     pub about_rings: bool,
     pub oval: bool,
+    pub pulls_n: u32,
+    pub hammered_mm: Option<f64>,
     pub pattern: Option<Given<Kind>>,
     pub mirrored: bool,
     pub parameters: BTreeMap<String, Given<f64>>,
@@ -164,6 +167,17 @@ impl Gathering<'_> {
             Meaning::Filler => {}
             Meaning::Rings => self.said.about_rings = true,
             Meaning::Oval => self.said.oval = true,
+            Meaning::Pulls(n) => {
+                self.said.pulls_n = *n;
+                self.note(token, format!("pulled straight {}", counted(*n, "time")));
+            }
+            Meaning::Hammered(typed) => match length::understand(*typed, self.workshop.habits) {
+                Ok(read) => {
+                    self.said.hammered_mm = Some(read.mm);
+                    self.note(token, format!("hammered to {}", caliper(read.mm, self.workshop.habits.unit)));
+                }
+                Err(why) => self.reply.faults.push(Fault::new("text", why)),
+            },
             Meaning::Ask(question) => self.said.questions.push(*question),
             Meaning::Mirrored => self.said.mirrored = true,
             Meaning::Count(n, counted) => {

@@ -40,6 +40,10 @@ pub(super) enum Meaning {
     Parameter(&'static Parameter, f64, bool),
     Mirrored,
     Oval,
+    /// How often wire is pulled straight before it is wound.
+    Pulls(u32),
+    /// What rings are hammered to.
+    Hammered(Typed),
     Rings,
     Ask(Question),
     Filler,
@@ -138,8 +142,19 @@ fn meaning(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalRe
     let dimension = |i: &mut &str| finding::dimension(i, kind, workshop);
     let tools = alt((on_rod, reading::blade.map(Meaning::Blade), sawn_with.map(Meaning::Blade)));
     let quantities = alt((ratio, across, mass_or_gauge, mass::mass.map(Meaning::Mass), tagged_length));
-    alt((dimension, count, tools, quantities, named_gauge, vocabulary::phrase, named_rod, bare_length))
-        .parse_next(input)
+    let making = alt((pulled, hammered));
+    alt((
+        dimension,
+        making,
+        count,
+        tools,
+        quantities,
+        named_gauge,
+        vocabulary::phrase,
+        named_rod,
+        bare_length,
+    ))
+    .parse_next(input)
 }
 
 /// `120 rings`, `x 50`, `50x`, `60 of them`, `twelve pairs`, `a pair of`, `304 hooks` (though 304 alone is a
@@ -170,6 +185,20 @@ fn count(input: &mut &str) -> ModalResult<Meaning> {
     ));
     let pair = any_of(&["a pair", "one pair", "pair of"]).value(1.0).map(said(Counted::Pairs));
     alt((counted, written.map(said(Counted::Unsaid)), pair, named_count)).parse_next(input)
+}
+
+/// `pulled straight 12 times`, `pulled 10 times`.
+fn pulled(input: &mut &str) -> ModalResult<Meaning> {
+    let pulled = any_of(&["pulled straight", "pulled"]);
+    let times = (multispace0, any_of(&["times", "time"]));
+    let number = digit1.parse_to::<u32>();
+    (pulled, multispace0, number, times).map(|(_, _, n, _)| Meaning::Pulls(n)).parse_next(input)
+}
+
+/// `hammered to 0.8 mm`.
+fn hammered(input: &mut &str) -> ModalResult<Meaning> {
+    let lead = any_of(&["hammered down to", "hammered to", "hammered"]);
+    preceded((lead, multispace0), length_alone).map(Meaning::Hammered).parse_next(input)
 }
 
 /// A blade named by its number behind the saw: `sawn 3/0`, `sawn with a 2/0`. No wire is sawn with wire.

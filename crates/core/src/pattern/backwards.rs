@@ -7,6 +7,7 @@ use super::PatternRequest;
 use super::form::Formed;
 use super::sentence::value_text;
 use crate::fault::{Fault, Faults, Span};
+use crate::making::Changes;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, both};
 use crate::words::words;
@@ -148,8 +149,10 @@ impl PatternRequest {
             (Some(old), Some(new)) => (new - old).abs() >= SEEN_MM,
             (old, new) => old.is_some() != new.is_some(),
         };
-        let unfit = after.tools(workshop).into_iter().enumerate().filter(|(i, _)| moved(*i, &after));
-        let misfit = unfit.filter_map(|(i, bent)| Some((i, bent?.place.misfit?))).next();
+        let made = after.made(&Changes::default(), workshop)?;
+        let mut unfit =
+            made.steps.into_iter().filter_map(|step| Some((*step.segments.first()?, step.unfit?)));
+        let misfit = unfit.find(|(i, _)| moved(*i, &after));
         // A workshop that lists no tools yet is not held to them.
         let tools = !workshop.rods.is_empty() || !workshop.pliers.is_empty();
         if let Some((bend, misfit)) = misfit.filter(|_| tools) {

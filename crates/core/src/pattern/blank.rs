@@ -3,37 +3,58 @@
 use serde::Serialize;
 
 use super::form::Formed;
+use crate::making::Operation;
+use crate::shape::Segment;
+use crate::tool::school::Rounding;
 use crate::words::length::{LengthUnit, ruler_step_mm};
 
-/// Trimmed flush at each end, in thicknesses of the wire.
+/// The sliver that falls off with each piece, in thicknesses of the wire.
 pub const TRIM: f64 = 0.6;
-/// Filed or rounded off each end, in thicknesses.
+/// Filed or rounded off an end, in thicknesses.
 pub const FILING: f64 = 0.15;
 
-/// A blank, mm. Cut `cut_mm`; trimmed flush, `flush_mm` is left; marks count from its left flush end.
+/// A blank, mm. What lies between its two flush faces is measured off; marks count from its left one.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Blank {
     /// Wire in the finished piece.
     pub developed_mm: f64,
-    /// Trimmed off each end.
+    /// The sliver that falls off with each piece, so that it starts and ends flush.
     pub trim_mm: f64,
-    /// Filed off each end.
+    /// Filed off each end that is filed or rounded.
     pub filing_mm: f64,
+    /// Filed off the left end.
+    pub left_filing_mm: f64,
+    /// Filed off the right end.
+    pub right_filing_mm: f64,
     /// Tail held at the left end, cut off later.
     pub left_tail_mm: f64,
     /// Tail held at the right end, cut off later.
     pub right_tail_mm: f64,
-    /// Everything together.
+    /// Everything together: what comes off the spool where the ruler adds nothing.
     pub exact_mm: f64,
-    /// The same, rounded up to what the maker's ruler reads.
+    /// What comes off the spool: the flush length on the ruler, and the sliver.
     pub cut_mm: f64,
-    /// What rounding up adds; it stays at the right end.
+    /// What rounding up to the ruler's next mark adds, where the piece has an end that may be longer.
     pub surplus_mm: f64,
-    /// What is left when both ends are trimmed.
+    /// Where that shows.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub surplus_at: Option<&'static str>,
+    /// Whether that is at the far end; what is marked is measured from the other.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub surplus_far: Option<bool>,
+    /// What lies between the two flush faces, as it is measured off.
     pub flush_mm: f64,
     /// Where the finished wire starts, from the left flush end.
     pub starts_mm: f64,
+}
+
+impl Blank {
+    /// What lies between the two flush faces, to the last hundredth.
+    #[must_use]
+    pub fn flush_exact_mm(&self) -> f64 {
+        self.flush_mm - self.surplus_mm
+    }
 }
 
 impl Formed<'_> {
@@ -46,8 +67,8 @@ impl Formed<'_> {
     /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
     /// let formed = hook.form().unwrap();
     /// let blank = formed.blank(LengthUnit::Mm);
-    /// // What is cut is on the ruler's half millimetres, and never shorter than what is needed.
-    /// assert!((blank.cut_mm * 2.0).fract().abs() < 1e-9 && blank.cut_mm >= blank.exact_mm - 1e-9);
+    /// // What is measured off is on the ruler's half millimetres, and never shorter than what is needed.
+    /// assert!((blank.flush_mm * 2.0).fract().abs() < 1e-9 && blank.cut_mm >= blank.exact_mm - 1e-9);
     /// ```
     pub fn blank(&self, unit: LengthUnit) -> Blank {
         let h = self.design.profile.thickness_mm();
@@ -56,22 +77,63 @@ impl Formed<'_> {
         let filing_mm = ends.filing_mm.unwrap_or(FILING * h);
         let tail = |needed: f64| if needed > 0.0 { ends.tail_mm.unwrap_or(needed) } else { 0.0 };
         let (left_tail_mm, right_tail_mm) = (tail(self.design.tails_mm.0), tail(self.design.tails_mm.1));
+        let (near_free, far_free) = self.free_ends();
+        let (left, right) = self.filed_ends();
+        let left_filing_mm = if left { filing_mm } else { 0.0 };
+        let right_filing_mm = if right { filing_mm } else { 0.0 };
         let developed_mm = self.developed_mm();
-        let exact_mm = developed_mm + 2.0 * (trim_mm + filing_mm) + left_tail_mm + right_tail_mm;
+        let flush = developed_mm + left_filing_mm + right_filing_mm + left_tail_mm + right_tail_mm;
+        // What the ruler adds stays where the piece may be longer; a piece that closes at both ends is set off exactly.
+        let named = |segment: Option<&Segment>| segment.map_or("end", |segment| segment.what);
+        let surplus = match (right_tail_mm > 0.0, left_tail_mm > 0.0, far_free, near_free) {
+            (true, ..) => Some(("tail", true)),
+            (_, true, ..) => Some(("tail", false)),
+            (_, _, true, _) => Some((named(self.design.segments.last()), true)),
+            (_, _, _, true) => Some((named(self.design.segments.first()), false)),
+            _ => None,
+        };
+        let (surplus_at, surplus_far) = (surplus.map(|(at, _)| at), surplus.map(|(_, far)| far));
         let step = ruler_step_mm(unit);
-        let cut_mm = (exact_mm / step - 1e-9).ceil() * step;
+        let flush_mm = if surplus_at.is_some() { (flush / step - 1e-9).ceil() * step } else { flush };
         Blank {
             developed_mm,
             trim_mm,
             filing_mm,
+            left_filing_mm,
+            right_filing_mm,
             left_tail_mm,
             right_tail_mm,
-            exact_mm,
-            cut_mm,
-            surplus_mm: cut_mm - exact_mm,
-            flush_mm: cut_mm - 2.0 * trim_mm,
-            starts_mm: filing_mm + left_tail_mm,
+            exact_mm: flush + trim_mm,
+            cut_mm: flush_mm + trim_mm,
+            surplus_mm: flush_mm - flush,
+            surplus_at,
+            surplus_far,
+            flush_mm,
+            starts_mm: left_filing_mm + left_tail_mm,
         }
+    }
+
+    /// What its ends lose, in thicknesses of the wire: the sliver, and what is filed off ends that are filed.
+    pub(crate) fn ends_share(&self) -> f64 {
+        let (near, far) = self.filed_ends();
+        TRIM + FILING * f64::from(u8::from(near) + u8::from(far))
+    }
+
+    /// Which ends are filed: the free ones of a piece whose tips are rounded. The barrel takes nothing worth counting.
+    fn filed_ends(&self) -> (bool, bool) {
+        let filed = self.schools.rounding != Rounding::Barrel
+            && self.design.steps.iter().any(|step| step.kind == Operation::Round);
+        let (near_free, far_free) = self.free_ends();
+        (filed && near_free, filed && far_free)
+    }
+
+    /// Whether the near and the far end stay free: neither closes on anything, nor is a tail that comes off.
+    pub fn free_ends(&self) -> (bool, bool) {
+        let closes = |far: bool| {
+            self.design.closures.iter().any(|closure| closure.far_end == far || closure.on.is_none())
+        };
+        let (near_tail, far_tail) = self.design.tails_mm;
+        (!closes(false) && near_tail <= 0.0, !closes(true) && far_tail <= 0.0)
     }
 
     /// Where each segment lies on the blank, from its left flush end, mm.

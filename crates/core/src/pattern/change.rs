@@ -236,6 +236,7 @@ impl PatternRequest {
             return choices;
         }
         match slot {
+            "making" => self.making_choices(workshop),
             "temper" => Temper::ALL
                 .iter()
                 .map(|t| with(t.shown().to_owned(), wire(&|r| r.wire.temper = *t)))

@@ -6,10 +6,9 @@ use serde::Serialize;
 
 use super::Unit;
 use super::form::Formed;
-use super::former::{Lies, StepKind};
-use super::instruction::the;
-use super::place::{Bent, With};
+use super::former::Lies;
 use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
+use crate::making::{Operation, Step};
 use crate::shape::Course;
 use crate::shape::path::Path;
 use crate::shape::view::{self, Side};
@@ -57,6 +56,11 @@ fn anchor(out: DVec2) -> Anchor {
     }
 }
 
+/// Whether a step is drawn with its tool in place.
+fn on_a_tool(step: &Step) -> bool {
+    matches!(step.operation, Operation::Loop | Operation::Bend | Operation::Spiral)
+}
+
 /// The value of a parameter as a dimension says it.
 ///
 /// ```
@@ -78,32 +82,48 @@ pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
 }
 
 impl Formed<'_> {
-    /// The piece from the front after so many forming steps, with the tool of the last one in place.
-    pub fn stage(&self, steps: usize, tools: &[Option<Bent>]) -> Drawing {
-        let path = self.after(steps);
-        let mut sketch = Sketch::new();
-        let last = steps.checked_sub(1).and_then(|i| self.design.steps.get(i));
-        if let Some(step) =
-            last.filter(|step| matches!(step.kind, StepKind::Loop | StepKind::Bend | StepKind::Spiral))
-        {
-            for index in &step.segments {
-                self.draw_tool(&path, *index, tools, &mut sketch);
-            }
+    /// The piece after each step of its route. What forms nothing looks as it did before, and is not drawn anew.
+    pub fn stages(&self, steps: &[Step]) -> Vec<Drawing> {
+        let mut stages: Vec<Drawing> = Vec::with_capacity(steps.len());
+        for n in 1..=steps.len() {
+            let (before, step) = (n.checked_sub(2).map(|i| &steps[i]), &steps[n - 1]);
+            let same = step.segments.is_empty() && !before.is_some_and(on_a_tool);
+            let stage = match stages.last().filter(|_| same) {
+                Some(last) => Drawing { described: self.described(Some(step)), ..last.clone() },
+                None => self.stage(&steps[..n]),
+            };
+            stages.push(stage);
         }
-        self.draw_wire(&path, Side::Front, &mut sketch, steps > 0);
-        let what = last.map_or("cut to length".to_owned(), |step| format!("after {}", the(step.what)));
-        sketch.finish(format!("The {}, {what}.", self.request.kind.0.name))
+        stages
     }
 
-    fn draw_tool(&self, path: &Path, index: usize, tools: &[Option<Bent>], sketch: &mut Sketch) {
-        let Some(Some(bent)) = tools.get(index) else { return };
+    fn described(&self, last: Option<&Step>) -> String {
+        let what =
+            last.map_or("straight".to_owned(), |step| format!("after {}: {}", step.operation, step.what));
+        format!("The {}, {what}.", self.request.kind.0.name)
+    }
+
+    /// The piece from the front after these steps of its route, with the tool of the last one in place.
+    pub fn stage(&self, steps: &[Step]) -> Drawing {
+        let path = self.after(steps);
+        let mut sketch = Sketch::new();
+        let last = steps.last();
+        if let Some(step) = last.filter(|step| on_a_tool(step)) {
+            for index in &step.segments {
+                self.draw_tool(&path, *index, step.numbers.tool_mm, &mut sketch);
+            }
+        }
+        let balled = steps.iter().any(|step| step.operation == Operation::Ball);
+        self.draw_wire(&path, Side::Front, &mut sketch, balled);
+        sketch.finish(self.described(last))
+    }
+
+    fn draw_tool(&self, path: &Path, index: usize, tool_mm: Option<f64>, sketch: &mut Sketch) {
         let Some(placed) = path.placed.get(index) else { return };
-        let (Some(centre), Some(axis), Some(diameter)) =
-            (placed.centre(), placed.axis(), bent.place.diameter_mm)
-        else {
+        let (Some(centre), Some(axis), Some(diameter)) = (placed.centre(), placed.axis(), tool_mm) else {
             return;
         };
-        if matches!(bent.place.with, With::Jaw | With::Rod) && axis.z.abs() > 0.9 {
+        if axis.z.abs() > 0.9 && diameter > 0.0 {
             let inside =
                 self.design.segments.get(index).and_then(|s| s.course.tightest_mm()).unwrap_or(diameter);
             // Drawn where the bend stands after letting go, so no larger than its inside.

@@ -2,8 +2,9 @@
 
 use super::blank::Blank;
 use super::form::Formed;
-use super::former::StepKind;
 use crate::figure::{Figure, Level, Question, figure};
+use crate::making::Operation;
+use crate::making::holds::Holds;
 use crate::wire::metal::Temper;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
 use crate::words::counted;
@@ -18,25 +19,39 @@ impl Formed<'_> {
         let mut figures = self.cut(blank, unit);
         figures.extend(self.in_the_hand());
         figures.extend(self.off_the_spool(blank));
-        figures.extend(self.holds());
+        figures.extend(self.will_it_hold());
         figures
     }
 
     fn cut(&self, blank: &Blank, unit: LengthUnit) -> Vec<Figure> {
-        let Blank { developed_mm, trim_mm, filing_mm, exact_mm, cut_mm, .. } = *blank;
+        let Blank { developed_mm, trim_mm, flush_mm, cut_mm, surplus_mm, .. } = *blank;
+        let filing_mm = blank.left_filing_mm + blank.right_filing_mm;
         let tails = blank.left_tail_mm + blank.right_tail_mm;
-        let ends = 2.0 * (trim_mm + filing_mm) + tails;
         let step = on_ruler(ruler_step_mm(unit), unit);
-        let each = figure("blank", Question::Cut, "each blank", format!("{cut_mm:.1}"), "mm")
-            .measured_off(cut_mm)
-            .more(format!("exact {}", caliper_number(exact_mm, unit)))
-            .says(format!("Straight wire to cut for one piece, rounded up to what a ruler reads, {step}."))
+        let flush = blank.flush_exact_mm();
+        let (rounded, how) = match blank.surplus_at {
+            Some(at) => (
+                format!(" → {flush_mm:.2} mm"),
+                format!(
+                    "Rounded up to what a ruler reads, {step}; the {at} comes out {surplus_mm:.2} mm longer."
+                ),
+            ),
+            None => (
+                " mm".to_owned(),
+                "It closes at both ends, so it is set off as it is, not rounded.".to_owned(),
+            ),
+        };
+        let each = figure("blank", Question::Cut, "cut, flush to flush", format!("{flush_mm:.1}"), "mm")
+            .measured_off(flush_mm)
+            .says("What to measure off for one piece, from the spool's flush end to the cut.")
             .formula(
-                "developed + 2·(trim + filing) + tails, rounded up",
-                format!("{developed_mm:.3} + 2 × ({trim_mm:.2} + {filing_mm:.2}) + {tails:.1} = {exact_mm:.3} → {cut_mm:.2} mm"),
+                "developed + filing + tails; a sliver more comes off the spool",
+                format!(
+                    "{developed_mm:.3} + {filing_mm:.2} + {tails:.1} = {flush:.3}{rounded}; + {trim_mm:.2} = {cut_mm:.2} mm"
+                ),
             )
             .assumes(
-                "A flush trim of 0.6 and filing of 0.15 wire thicknesses at each end, unless you set your own.",
+                format!("A sliver of 0.6 wire thicknesses a piece; 0.15 filed off each end that is filed. {how}"),
                 "Marks and jaw places move it more than the sums do: make the first in copper.",
                 "Trade practice; the shares can be changed.",
             );
@@ -50,7 +65,7 @@ impl Formed<'_> {
             .collect();
         let developed = figure("developed", Question::Cut, "in the piece", format!("{developed_mm:.2}"), "mm")
             .ruler(developed_mm)
-            .more(format!("ends {}", caliper_number(ends, unit)))
+            .more(format!("spool {}", caliper_number(cut_mm, unit)))
             .says("Wire in the finished piece: the length of its middle line, segment by segment.")
             .formula(
                 "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
@@ -121,13 +136,16 @@ impl Formed<'_> {
         vec![wire, weight]
     }
 
-    fn holds(&self) -> Vec<Figure> {
+    fn will_it_hold(&self) -> Vec<Figure> {
         let mut figures = vec![];
         let name = |i: usize| self.design.segments.get(i).map_or("wire", |segment| segment.what);
         if let Some((bend, newtons)) = self.weakest(0.0) {
             let (arm, _) = self.bearing(bend).unwrap_or((1.0, None));
             let stress = newtons * arm / (self.design.strands * self.design.profile.plastic_modulus_mm3());
-            let modulus = self.design.profile.plastic_modulus_mm3();
+            let thin = self.design.segments.get(bend).and_then(|s| s.flattened_mm);
+            let profile = self.design.profile;
+            let modulus = profile.hammered_modulus_mm3(thin.unwrap_or(profile.thickness_mm()));
+            let first = Holds::of(newtons, false).first_set_n;
             let grams = newtons / GRAVITY * 1000.0;
             let strands = if self.design.strands > 1.0 {
                 format!("{} wires × ", self.design.strands)
@@ -136,10 +154,10 @@ impl Formed<'_> {
             };
             figures.push(
                 figure("opens", Question::WillItHold, &format!("{} gives at about", name(bend)), format!("{newtons:.1}"), "N")
-                    .more(format!("{grams:.0} g of pull"))
+                    .more(format!("first set {first:.1} · {grams:.0} g"))
                     .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as bent, not a rating.")
                     .formula("F = σ·Z / arm", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {arm:.3} mm = {newtons:.2} N"))
-                    .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 15 % from the metal, ± 3 % from the wire's size.", COLLAPSE),
+                    .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 40 %: 15 from the metal, the rest from how it is pulled. A tenth of a millimetre stays open from 0.6 of it.", COLLAPSE),
             );
         }
         if let Some((bend, newtons)) = self.weakest(TUMBLED) {
@@ -204,7 +222,7 @@ impl Formed<'_> {
     /// What the hardest-worked place has become, as the temper it compares to.
     fn hardest(&self) -> Figure {
         let start = self.request.wire.temper.strain();
-        let tapped = self.design.steps.iter().any(|step| step.kind == StepKind::Hammer);
+        let tapped = self.design.steps.iter().any(|step| step.kind == Operation::Hammer);
         let extra = if tapped { MALLETED } else { 0.0 };
         let bears = self.design.bears.first().copied().unwrap_or(0);
         let total = start + self.worked(bears) + extra;

@@ -7,10 +7,12 @@ use glam::DVec3;
 use super::PatternRequest;
 use super::former::{Dims, Former};
 use crate::fault::{Fault, Faults};
+use crate::making::Step;
 use crate::shape::path::{Frame, Path, Placed};
 use crate::shape::{Course, Segment};
 use crate::tool::coil::outline_for;
 use crate::tool::outline::Outline;
+use crate::tool::school::Schools;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::wire::strength;
@@ -24,8 +26,10 @@ pub struct Formed<'a> {
     pub design: Former,
     /// Its wire, followed through space as it stands on the drawing.
     pub path: Path,
-    /// How its wire bends.
+    /// How its wire bends when it is first bent.
     pub bending: Bending,
+    /// The schools it is made by.
+    pub schools: Schools,
     /// Straight wire in each segment, mm.
     pub wire_mm: Vec<f64>,
     /// What the finished piece covers.
@@ -82,8 +86,17 @@ impl PatternRequest {
         self.one_way(&path)?;
         let wire_mm = segments.iter().map(|segment| segment.wire_mm(profile)).collect();
         let extent = extent(&design, &path);
-        let bending = Bending::of(&self.wire);
-        Ok(Formed { request: self, path, bending, wire_mm, design, extent, wound_mm: OnceCell::new() })
+        let (bending, schools) = (Bending::of(&self.wire), Schools::default());
+        Ok(Formed {
+            request: self,
+            schools,
+            path,
+            bending,
+            wire_mm,
+            design,
+            extent,
+            wound_mm: OnceCell::new(),
+        })
     }
 
     /// Half-round wire lies with its flat inward; a bend the other way would turn the flat outward, which no
@@ -174,6 +187,15 @@ fn extent(design: &Former, path: &Path) -> Extent {
 }
 
 impl Formed<'_> {
+    /// The same piece, made by these schools.
+    #[must_use]
+    pub fn by(mut self, schools: Schools) -> Self {
+        let wire = &self.request.wire;
+        self.bending = Bending::after(wire, wire.temper.strain() + schools.straightening_strain());
+        (self.schools, self.wound_mm) = (schools, OnceCell::new());
+        self
+    }
+
     /// Straight wire in the whole piece, mm.
     pub fn developed_mm(&self) -> f64 {
         self.wire_mm.iter().sum()
@@ -198,7 +220,10 @@ impl Formed<'_> {
                     wound
                 })
             };
-            (0..self.design.segments.len()).map(|i| self.radius_mm(i).map(&mut wound)).collect()
+            // What is hammered afterwards grows, so it is made tighter first.
+            let growth =
+                |i: usize| self.design.segments.get(i).map_or(1.0, |s| s.growth(self.design.profile));
+            (0..self.design.segments.len()).map(|i| self.radius_mm(i).map(|r| wound(r / growth(i)))).collect()
         });
         all.get(segment).copied().flatten()
     }
@@ -245,7 +270,10 @@ impl Formed<'_> {
     pub fn opens_n(&self, segment: usize, extra: f64) -> Option<f64> {
         let (arm, wound) = self.bearing(segment)?;
         let extra = extra + self.hammered(segment);
-        Some(self.design.strands * strength::opening_force_n(&self.bending, arm, wound, extra))
+        let profile = self.design.profile;
+        let thin = self.design.segments.get(segment)?.flattened_mm.unwrap_or(profile.thickness_mm());
+        let modulus = profile.hammered_modulus_mm3(thin);
+        Some(self.design.strands * strength::collapse_n(&self.bending, modulus, arm, wound, extra))
     }
 
     /// The bend that gives first, and its load, N.
@@ -265,7 +293,7 @@ impl Formed<'_> {
         loads.min_by(|a, b| a.1.total_cmp(&b.1))
     }
 
-    /// The wire after so many of its forming steps: what is not formed yet is straight.
+    /// The wire after these steps of its route: what is not formed yet is straight.
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
@@ -273,15 +301,12 @@ impl Formed<'_> {
     /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
     /// let formed = hook.form().unwrap();
     /// // Before the first step it is a straight wire, as long as it will ever be.
-    /// let straight = formed.after(0);
+    /// let straight = formed.after(&[]);
     /// assert!((straight.end.at.length() - formed.developed_mm()).abs() < 1e-6);
     /// ```
-    pub fn after(&self, steps: usize) -> Path {
+    pub fn after(&self, steps: &[Step]) -> Path {
         let design = &self.design;
-        let formed = |index: usize| {
-            let later = design.steps.iter().skip(steps).any(|step| step.segments.contains(&index));
-            !later
-        };
+        let formed = |index: usize| steps.iter().any(|step| step.segments.contains(&index));
         let segments: Vec<Segment> = design
             .segments
             .iter()

@@ -3,49 +3,13 @@
 use glam::DVec3;
 
 use crate::fault::Fault;
+use crate::making::Operation;
 use crate::shape::path::Placed;
 use crate::shape::{Course, Segment};
 use crate::wire::section::Profile;
 use crate::words::length::both;
-use crate::words::words;
 
 use super::{Parameter, PatternRequest};
-
-words! {
-    /// A forming operation.
-    pub enum StepKind ("forming step") {
-        /// The blank is cut and its ends made flush.
-        Cut = "cut", "cut";
-        /// A ball is drawn from the end.
-        Ball = "ball", "ball";
-        /// An end or stretch is hammered flat.
-        Flatten = "flatten", "flatten";
-        /// The wire is folded back on itself.
-        Fold = "fold", "fold";
-        /// A loop is rolled until it closes.
-        Loop = "loop", "loop";
-        /// A bend is made to an angle.
-        Bend = "bend", "bend";
-        /// Turns are wound on a rod.
-        Coil = "coil", "coil";
-        /// Turns are laid flat round each other.
-        Spiral = "spiral", "spiral";
-        /// Turns are wrapped round the piece's own stem.
-        Wrap = "wrap", "wrap";
-        /// A turn is lifted to stand up.
-        Lift = "lift", "lift";
-        /// A tip is turned a little aside.
-        Kick = "kick", "kick";
-        /// A stretch is hardened on the block.
-        Hammer = "hammer", "hammer";
-        /// Openings are pressed shut.
-        Close = "close", "close";
-        /// Tips are rounded.
-        Round = "round", "round";
-        /// What was joined is cut apart.
-        Part = "part", "part";
-    }
-}
 
 /// The chosen values of a pattern's parameters.
 pub struct Dims<'a> {
@@ -74,7 +38,7 @@ impl<'a> Dims<'a> {
 #[derive(Debug, Clone, PartialEq)]
 pub struct Forming {
     /// What is done.
-    pub kind: StepKind,
+    pub kind: Operation,
     /// What to.
     pub what: &'static str,
     /// The segments that have their shape afterwards.
@@ -240,7 +204,7 @@ impl Former {
     }
 
     /// Adds a forming step.
-    pub fn step(&mut self, kind: StepKind, what: &'static str, segments: &[usize]) -> &mut Forming {
+    pub fn step(&mut self, kind: Operation, what: &'static str, segments: &[usize]) -> &mut Forming {
         self.steps.push(Forming { kind, what, segments: segments.to_vec(), hint: "" });
         let last = self.steps.len() - 1;
         &mut self.steps[last]

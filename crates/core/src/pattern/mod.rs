@@ -14,16 +14,16 @@ pub mod drawn;
 pub mod figures;
 pub mod form;
 pub mod former;
-mod instruction;
 mod kind;
 pub mod kinds;
+pub mod mark;
 pub mod page;
 mod parameter;
 pub mod part;
-pub mod place;
+
+mod route;
 pub mod sentence;
 pub mod sheet;
-pub mod step;
 pub mod transfer;
 
 use std::collections::BTreeMap;
@@ -33,6 +33,7 @@ pub use parameter::{Parameter, Unit};
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
+use crate::making::Changes;
 use crate::wire::Wire;
 use crate::words::{capital, did_you_mean, quoted};
 
@@ -96,6 +97,9 @@ pub struct PatternRequest {
     /// What is lost or held at the ends.
     #[serde(default)]
     pub ends: BlankEnds,
+    /// What is changed about the route of this plan.
+    #[serde(default, skip_serializing_if = "Changes::is_empty")]
+    pub route: Changes,
 }
 
 fn one() -> u32 {
@@ -117,6 +121,7 @@ impl PatternRequest {
             mirrored: false,
             plier: None,
             ends: BlankEnds::default(),
+            route: Changes::default(),
         }
     }
 

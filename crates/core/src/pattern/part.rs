@@ -6,7 +6,8 @@ use crate::shape::{Course, Segment};
 
 use crate::words::length::both;
 
-use super::former::{Closure, Former, Opening, StepKind};
+use super::former::{Closure, Former, Opening};
+use crate::making::Operation;
 
 /// Inside of the small bend that turns a tip aside, in thicknesses of the wire.
 pub const KICK: f64 = 3.0;
@@ -111,7 +112,7 @@ pub fn kicked_tip(f: &mut Former, kick_deg: f64, tip_mm: f64, left: bool) -> (us
     let bend = f.lay("tip bend", course);
     let tip = f.lay("tip", Course::straight(tip_mm));
     if kick_deg > 0.0 {
-        f.step(StepKind::Kick, "tip", &[bend]);
+        f.step(Operation::Kick, "tip", &[bend]);
     }
     (bend, tip)
 }

@@ -7,11 +7,12 @@ use super::check::Check;
 use super::drawn::DrawnPiece;
 use super::figures::temper_like;
 use super::form::Formed;
-use super::step::{Mark, Step};
+use super::mark::Mark;
 use super::{Kind, PatternRequest};
 use crate::drawing::{Drawing, Thumbnail};
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
+use crate::making::{Changes, Made, Step};
 use crate::shape::Course;
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
@@ -70,7 +71,7 @@ pub struct PatternForm {
     pub segments: Vec<SegmentRow>,
     /// Marks from the left flush end, left to right; `forming_n` is their order of forming.
     pub marks: Vec<Mark>,
-    /// Forming steps, in order.
+    /// The route, operation by operation.
     pub steps: Vec<Step>,
     /// What closes, collides and fits.
     pub checks: Vec<Check>,
@@ -127,14 +128,17 @@ pub struct PatternWorked {
 
 impl Formed<'_> {
     /// The piece in numbers, with the workshop's tools.
-    pub fn in_numbers(&self, workshop: &Workshop) -> PatternForm {
+    ///
+    /// # Errors
+    /// A fault at the step that cannot be.
+    pub fn in_numbers(&self, workshop: &Workshop) -> Result<PatternForm, Faults> {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
-        let tools = self.tools(workshop);
-        self.numbers(&blank, &tools, unit)
+        let made = self.made(&Changes::default(), workshop)?;
+        Ok(self.numbers(&blank, &made, unit))
     }
 
-    fn numbers(&self, blank: &Blank, tools: &[Option<super::place::Bent>], unit: LengthUnit) -> PatternForm {
+    fn numbers(&self, blank: &Blank, made: &Made, unit: LengthUnit) -> PatternForm {
         let size = self.extent.size();
         let spans = self.spans(blank);
         let segments =
@@ -157,8 +161,8 @@ impl Formed<'_> {
             blank: *blank,
             blanks_n: self.request.blanks_n(),
             segments: segments.collect(),
-            marks: self.marks(blank, tools),
-            steps: self.steps(blank, tools, unit),
+            marks: self.marks(&spans, made),
+            steps: made.steps.clone(),
             checks: self.checks(unit),
             mass_g: self.request.wire.mass_g(blank.developed_mm),
             height_mm: size.y,
@@ -168,22 +172,21 @@ impl Formed<'_> {
         }
     }
 
-    fn worked_out(&self, workshop: &Workshop, extent: Extent) -> PatternWorked {
+    fn worked_out(&self, workshop: &Workshop, extent: Extent) -> Result<PatternWorked, Faults> {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
-        let tools = self.tools(workshop);
-        let form = self.numbers(&blank, &tools, unit);
+        let made = self.made(&Changes::default(), workshop)?;
+        let form = self.numbers(&blank, &made, unit);
         let whole = extent == Extent::Whole;
-        let stages = (0..=self.design.steps.len()).map(|n| self.stage(n, &tools));
-        PatternWorked {
+        Ok(PatternWorked {
             figures: self.figures(&blank, unit),
             front: self.drawn(Side::Front, unit),
             side: if whole { self.drawn(Side::Right, unit) } else { DrawnPiece::default() },
-            stages: if whole { stages.collect() } else { vec![] },
+            stages: if whole { self.stages(&made.steps) } else { vec![] },
             thickness_mm: self.design.profile.thickness_mm(),
             colour: self.request.wire.metal.figures().colour.to_owned(),
             form,
-        }
+        })
     }
 }
 
@@ -193,7 +196,7 @@ impl PatternRequest {
     /// # Errors
     /// As [`PatternRequest::form`]; and a fault at `plier` when the workshop has none of that name.
     pub fn form_with(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
-        let formed = self.form()?;
+        let formed = self.form()?.by(workshop.schools);
         if let Some(name) = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty()) {
             let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
             if !own.iter().any(|known| known.eq_ignore_ascii_case(name)) {
@@ -232,7 +235,10 @@ impl PatternRequest {
     pub fn sheet_with(&self, workshop: &Workshop, extent: Extent) -> PatternSheet {
         let phrases = super::sentence::write(self, workshop.habits.unit);
         let (faults, result) = match self.form_with(workshop) {
-            Ok(formed) => (vec![], Some(formed.worked_out(workshop, extent))),
+            Ok(formed) => match formed.worked_out(workshop, extent) {
+                Ok(worked) => (vec![], Some(worked)),
+                Err(faults) => (faults.0, None),
+            },
             Err(faults) => (faults.0, None),
         };
         PatternSheet {
@@ -257,11 +263,11 @@ impl PatternRequest {
     /// # Errors
     /// As [`PatternRequest::form`].
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
-        let formed = self.form()?;
+        let formed = self.form()?.by(workshop.schools);
         let unit = workshop.habits.unit;
         let blank = formed.blank(unit);
-        let tools = formed.tools(workshop);
-        let marks = formed.marks(&blank, &tools);
+        let made = formed.made(&Changes::default(), workshop)?;
+        let marks = formed.marks(&formed.spans(&blank), &made);
         let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark.at_mm, unit)).collect();
         let marks = match marks.len() {
             0 => "rolled from the end".to_owned(),
@@ -272,7 +278,7 @@ impl PatternRequest {
         drawing.dimensions.clear();
         Ok(Thumbnail {
             drawing,
-            cut: format!("cut {}, {marks}", on_ruler(blank.cut_mm, unit)),
+            cut: format!("cut {}, {marks}", on_ruler(blank.flush_mm, unit)),
             wire: format!("{} {}", self.wire.metal, self.wire.size_shown(unit)),
             colour: self.wire.metal.figures().colour.to_owned(),
         })

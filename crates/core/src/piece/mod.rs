@@ -1,6 +1,7 @@
 //! A piece to be made: rings planned on a rod, or a finding. Whoever does not care which asks here.
 
 pub mod mate;
+pub mod route;
 
 use serde::{Deserialize, Serialize};
 
@@ -28,8 +29,10 @@ pub enum Piece {
 /// Straight lengths of wire, all alike.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Blanks {
-    /// Length of one as it is cut, on the maker's ruler, mm.
+    /// What one takes off the stock, with the sliver that makes it flush, mm.
     pub length_mm: f64,
+    /// What is measured off for one, from flush face to flush face, mm.
+    pub flush_mm: f64,
     /// How many.
     pub n: u32,
 }
@@ -37,7 +40,7 @@ pub struct Blanks {
 impl Blanks {
     /// In words: `24 blanks of 61.5 mm`.
     pub fn shown(&self, unit: LengthUnit) -> String {
-        format!("{} of {}", counted(self.n, "blank"), on_ruler(self.length_mm, unit))
+        format!("{} of {}", counted(self.n, "blank"), on_ruler(self.flush_mm, unit))
     }
 }
 
@@ -122,14 +125,16 @@ impl Piece {
     pub fn blanks(&self, unit: LengthUnit) -> Result<Blanks, Faults> {
         match self {
             Self::Finding(request) => {
-                Ok(Blanks { length_mm: request.form()?.blank(unit).cut_mm, n: request.blanks_n() })
+                let blank = request.form()?.blank(unit);
+                Ok(Blanks { length_mm: blank.cut_mm, flush_mm: blank.flush_mm, n: request.blanks_n() })
             }
             Self::Rings(request) => {
                 let plan = request.plan()?;
                 let step = ruler_step_mm(unit);
                 // The last coil of several may have fewer rings; each is cut for a full one.
                 let coil_mm = plan.wire_length_mm / f64::from(plan.coils_n);
-                Ok(Blanks { length_mm: (coil_mm / step - 1e-9).ceil() * step, n: plan.coils_n })
+                let length_mm = (coil_mm / step - 1e-9).ceil() * step;
+                Ok(Blanks { length_mm, flush_mm: length_mm, n: plan.coils_n })
             }
         }
     }

@@ -5,9 +5,11 @@ use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
+use crate::making::Changes;
 use crate::piece::{Blanks, Piece};
 use crate::rack::stock::check_money;
 use crate::rack::stock::scrap::MetalPrice;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::length::LengthUnit;
 use crate::words::scale::sold_by;
@@ -90,7 +92,7 @@ pub struct Cost {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct CostStart {
-    /// Filled in as far as it is known: wire, its price, the hour rate, how many. No hand time.
+    /// Filled in as far as it is known: wire, its price, the hour rate, how many, the minutes of its route.
     pub request: CostRequest,
     /// The wire in words.
     pub wire_shown: String,
@@ -109,16 +111,20 @@ impl CostStart {
         lots: &[(Wire, Decimal)],
         prices: &[MetalPrice],
         hour_rate: Decimal,
-        unit: LengthUnit,
+        workshop: &Workshop,
     ) -> Result<Self, Faults> {
+        let unit = workshop.habits.unit;
+        let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop)?;
+        let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
         let wire = piece.wire().clone();
-        let Blanks { length_mm, n: blanks_n } = piece.blanks(unit)?;
+        let Blanks { length_mm, n: blanks_n, .. } = piece.blanks(unit)?;
         // Rings are cut from coils: what one costs is its share of them.
         let pieces_n = match piece {
             Piece::Rings(request) => request.rings_n,
             Piece::Finding(_) => blanks_n,
         };
-        let wire_mm = length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1));
+        // To a tenth of a millimetre: nobody cuts finer.
+        let wire_mm = tenths(length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1)));
         let of_wire: Vec<Decimal> =
             lots.iter().filter(|(one, _)| one.stands_for(&wire)).map(|(_, price)| *price).collect();
         let (price_of_metre, price_from) = if let Ok(n @ 1..) = u32::try_from(of_wire.len()) {
@@ -138,8 +144,8 @@ impl CostStart {
             wire_price: (price_of_metre * decimal(long_mm / 1000.0)).round_dp(4),
             price_of_foot: unit == LengthUnit::Inch,
             consumables: Decimal::ZERO,
-            minutes: 0.0,
-            setting_up_minutes: 0.0,
+            minutes: tenths(route.totals.each_min),
+            setting_up_minutes: tenths(route.totals.setting_up_min),
             hour_rate,
             bought: None,
             bought_pair: matches!(piece, Piece::Finding(request) if request.in_pairs()),

@@ -4,6 +4,8 @@ use serde::{Deserialize, Serialize};
 
 use super::{Ends, RingPlan, RingRequest, Winding, Wish};
 use crate::fault::{Fault, Faults, Span};
+use crate::making::Changes;
+use crate::shape::hammered as hammer;
 use crate::tool::coil::{Coil, outline_for};
 use crate::tool::cutting::Cutting;
 use crate::tool::mandrel::{Mandrel, Shape};
@@ -49,6 +51,15 @@ pub struct RingTarget {
     /// What is lost at the ends of each coil.
     #[serde(default)]
     pub ends: Ends,
+    /// How often the wire is pulled straight before it is wound.
+    #[serde(default)]
+    pub pulls_n: u32,
+    /// Thickness each ring is hammered to, mm; left as wound if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub hammered_mm: Option<f64>,
+    /// What is changed about the route.
+    #[serde(default, skip_serializing_if = "Changes::is_empty")]
+    pub route: Changes,
     /// The rods to choose from; the workshop's own if left out.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub rods: Option<Vec<Mandrel>>,
@@ -106,6 +117,9 @@ impl RingTarget {
             cutting: self.cutting.clone(),
             ends: self.ends.clone(),
             wish: Wish::default(),
+            pulls_n: self.pulls_n,
+            hammered_mm: self.hammered_mm,
+            route: self.route.clone(),
         }
     }
 
@@ -192,12 +206,17 @@ impl RingTarget {
 
     fn ring_on(&self, bending: &Bending, outline: Outline) -> Option<Outline> {
         let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
-        Coil::wind_with(bending, outline)?.closed(taken).filter(|inside| inside.across().is_finite())
+        let shut = Coil::wind_with(bending, outline)?.closed(taken)?;
+        let inside = match self.hammered_mm {
+            Some(to_mm) => hammer::grown(bending.profile, shut, to_mm)?,
+            None => shut,
+        };
+        inside.across().is_finite().then_some(inside)
     }
 
     fn ideal_diameter_mm(&self) -> Result<f64, Fault> {
         let target = self.target_inside_diameter_mm;
-        let bending = Bending::of(&self.wire);
+        let bending = self.on(Mandrel::round(1.0)).bending();
         let least = smallest_rod_mm(&self.wire, self.shape);
         // Too small a rod may leave nothing of a ring whose cut takes a whole turn.
         let smallest = self.ring_on(&bending, self.rod(least).outline()).map_or(0.0, Outline::across);
@@ -213,7 +232,17 @@ impl RingTarget {
         }
         // What the cut takes is closed up: the coil must be so much longer round.
         let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
-        let closed = self.rod(target).outline();
+        let wanted = self.rod(target).outline();
+        // What is hammered grows: the ring that is shut is smaller.
+        let shut = match self.hammered_mm {
+            Some(to_mm) => hammer::before(self.wire.profile(), wanted, to_mm),
+            None => Some(wanted),
+        };
+        let Some(closed) = shut else {
+            let said =
+                format!("No ring hammered so thin has an inside of only {}. Hammer it less.", both(target));
+            return Err(Fault::new("target_inside_diameter_mm", said));
+        };
         let relaxed = closed.with_perimeter(closed.perimeter() + taken);
         outline_for(&bending, relaxed).map(Outline::across).ok_or_else(|| {
             let said = format!(
@@ -229,7 +258,7 @@ impl RingTarget {
 
     fn rank(&self, workshop: &Workshop) -> Vec<Candidate> {
         let rods = self.rods.as_ref().unwrap_or(&workshop.rods);
-        let bending = Bending::of(&self.wire);
+        let bending = self.on(Mandrel::round(1.0)).bending();
         let least = smallest_rod_mm(&self.wire, self.shape);
         let mut ranked: Vec<(Outline, &Mandrel, u32)> = vec![];
         let usable = |rod: &&Mandrel| rod.shape == self.shape && rod.check().is_ok();

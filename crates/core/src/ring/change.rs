@@ -75,6 +75,13 @@ impl RingRequest {
                 changed.wire.size_mm = read.map_err(|said| Fault::new(field, said))?.mm;
             }
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
+            Slot::Making => return Err(unknown(slot, text).into()),
+            Slot::Pulls => changed.pulls_n = read_pulls(text)?,
+            Slot::Hammered if is_no(text) => changed.hammered_mm = None,
+            Slot::Hammered => {
+                let said = text.trim().trim_start_matches("hammered").trim().trim_start_matches("to ").trim();
+                changed.hammered_mm = Some(read(said)?.mm);
+            }
             Slot::Mandrel => changed.wind_on(reading::rod::read(text, workshop)?),
             Slot::Blade => {
                 let word = text.trim().trim_end_matches("blade").trim();
@@ -109,6 +116,12 @@ impl RingRequest {
                 let plan = self.plan()?;
                 return self
                     .giving(nudge(self.wish.inside_mm.unwrap_or(plan.ring_inside_diameter_mm)), workshop);
+            }
+            Slot::Making => {}
+            Slot::Pulls => changed.pulls_n = self.pulls_n.saturating_add_signed(steps),
+            Slot::Hammered => {
+                changed.hammered_mm =
+                    Some(nudge(self.hammered_mm.unwrap_or(self.wire.profile().thickness_mm())));
             }
             Slot::Temper => changed.wire.temper = next(Temper::ALL, self.wire.temper, steps),
             Slot::Metal => changed.wire.metal = next(Metal::ALL, self.wire.metal, steps),
@@ -172,6 +185,9 @@ impl RingRequest {
             winding: self.winding,
             cutting: self.cutting.clone(),
             ends: self.ends.clone(),
+            pulls_n: self.pulls_n,
+            hammered_mm: self.hammered_mm,
+            route: self.route.clone(),
             rods: None,
         }
     }
@@ -209,6 +225,26 @@ impl RingRequest {
         };
         match slot {
             Slot::Rings | Slot::Size | Slot::Inside => vec![],
+            Slot::Making => self.making_choices(workshop),
+            Slot::Pulls => [0, 5, 10, 15, 20]
+                .iter()
+                .map(|n| {
+                    let label = if *n == 0 { "by fingers only".to_owned() } else { format!("{n} pulls") };
+                    with(&label, &|r| r.pulls_n = *n)
+                })
+                .collect(),
+            Slot::Hammered => {
+                let h = self.wire.profile().thickness_mm();
+                let thin = [None, Some(0.9), Some(0.8), Some(0.7), Some(0.6)];
+                let to = |share: Option<f64>| share.map(|share| (share * h * 20.0).round() / 20.0);
+                thin.iter()
+                    .map(|share| {
+                        let label = to(*share)
+                            .map_or("left as wound".to_owned(), |mm| caliper(mm, workshop.habits.unit));
+                        with(&label, &|r| r.hammered_mm = to(*share))
+                    })
+                    .collect()
+            }
             Slot::Temper => Temper::ALL.iter().map(|t| with(t.shown(), &|r| r.wire.temper = *t)).collect(),
             Slot::Metal => Metal::ALL.iter().map(|m| with(m.shown(), &|r| r.wire.metal = *m)).collect(),
             Slot::Section => Section::ALL.iter().map(|s| with(s.shown(), &|r| r.wire.section = *s)).collect(),
@@ -253,7 +289,7 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
     };
     let ring = format!("ring {}", caliper(plan.ring_inside_diameter_mm, unit));
     match slot {
-        Slot::Temper | Slot::Metal => {
+        Slot::Temper | Slot::Metal | Slot::Pulls | Slot::Hammered => {
             let cracks = if plan.strain_used > CRACK_STRAIN { ": expect cracks" } else { "" };
             let used = 100.0 * plan.strain_used;
             format!(
@@ -281,8 +317,26 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
             Shape::Oval => format!("{ring} long, {} short", caliper(plan.ring_inside_short_mm, unit)),
             _ => ring,
         },
-        Slot::Rings | Slot::Size | Slot::Inside => String::new(),
+        Slot::Rings | Slot::Size | Slot::Inside | Slot::Making => String::new(),
     }
+}
+
+/// Whether a word takes something back: `no`, `none`, `0`.
+fn is_no(text: &str) -> bool {
+    matches!(text.trim().to_lowercase().as_str(), "no" | "none" | "not" | "0" | "left as wound")
+}
+
+fn read_pulls(text: &str) -> Result<u32, Fault> {
+    let said = text.trim().to_lowercase();
+    let digits =
+        said.trim_start_matches("pulled straight").trim_end_matches("times").trim_end_matches("time");
+    let digits = digits.trim().trim_end_matches("pulls").trim_end_matches("pull").trim();
+    if is_no(digits) || digits == "by fingers only" {
+        return Ok(0);
+    }
+    digits.parse().map_err(|_| {
+        Fault::new("pulls_n", format!("{} is not a number of pulls. Type one from 0 to 60.", quoted(text)))
+    })
 }
 
 fn read_count(text: &str) -> Result<u32, Fault> {
@@ -310,6 +364,10 @@ fn unknown(slot: Slot, text: &str) -> Fault {
         Slot::Metal => Metal::ALL.iter().map(|m| m.shown()).collect(),
         Slot::Section => Section::ALL.iter().map(|s| s.shown()).collect(),
         Slot::Winding => Winding::ALL.iter().map(|w| w.shown()).collect(),
+        Slot::Making => {
+            let said = "What is put into a route is chosen, not typed.";
+            return Fault::new(field_of(slot), said);
+        }
         _ => Method::ALL.iter().map(|m| m.shown()).collect(),
     };
     Fault::new(field_of(slot), words::unknown(slot.shown(), text, &words))

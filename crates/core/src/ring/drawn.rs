@@ -4,21 +4,33 @@ use kurbo::{Affine, Arc, BezPath, Circle, Ellipse, Point, Rect, RoundedRect, Sha
 
 use super::{RingPlan, RingRequest};
 use crate::drawing::{Drawing, Role, Sketch};
+use crate::making::{Operation, Step};
 use crate::tool::coil::Coil;
 use crate::tool::outline::Outline;
 use crate::wire::section::Section;
 use crate::words::length::{LengthUnit, caliper, inches};
+use crate::words::words;
 
 /// A coil longer than so many outside diameters is drawn with a break.
 const LONGEST_DRAWN: f64 = 3.4;
 
-/// Which moment is drawn.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Moment {
-    /// Tight on the rod.
-    Wound,
-    /// After letting go.
-    Released,
+words! {
+    /// Which moment is drawn.
+    pub enum Moment ("moment of a ring plan") {
+        /// Tight on the rod.
+        Wound = "wound", "on the rod";
+        /// After letting go.
+        Released = "released", "sprung open";
+    }
+}
+
+impl Moment {
+    /// The moment a step is seen at: on the rod until the coil is let go.
+    pub(super) fn of(step: &Step) -> Self {
+        let piece = &step.workpiece;
+        let let_go = piece.inside_mm.is_some() || piece.coil.is_some() && step.operation != Operation::Wind;
+        if let_go { Self::Released } else { Self::Wound }
+    }
 }
 
 /// The size a dimension says, in the unit the workshop reads first.

@@ -8,6 +8,7 @@ pub mod change;
 pub mod drawn;
 pub mod figures;
 pub mod hold;
+mod route;
 pub mod sentence;
 pub mod sheet;
 pub mod supply;
@@ -16,12 +17,15 @@ pub mod wish;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
+use crate::making::Changes;
+use crate::shape::hammered as hammer;
 use crate::tool::coil::Coil;
 pub use crate::tool::coil::Winding;
 use crate::tool::cutting::{Cutting, Method, Taken};
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::outline::Outline;
+use crate::tool::school::PULL_STRAIN;
 use crate::wire::bending::Bending;
 use crate::wire::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
 use crate::wire::section::Profile;
@@ -87,6 +91,20 @@ pub struct RingRequest {
     /// What was wished for, where the plan can only come near it.
     #[serde(default, skip_serializing_if = "Wish::is_empty")]
     pub wish: Wish,
+    /// How often the wire is pulled through smooth jaws before it is wound, 0 to 60: each pull stiffens it.
+    #[serde(default, skip_serializing_if = "is_none")]
+    pub pulls_n: u32,
+    /// Thickness across its plane that each ring is hammered to once it is shut, mm; left as wound if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub hammered_mm: Option<f64>,
+    /// What is changed about the route of this plan.
+    #[serde(default, skip_serializing_if = "Changes::is_empty")]
+    pub route: Changes,
+}
+
+#[expect(clippy::trivially_copy_pass_by_ref, reason = "serde hands over references")]
+fn is_none(n: &u32) -> bool {
+    *n == 0
 }
 
 pub(crate) fn hundred() -> u32 {
@@ -192,7 +210,18 @@ impl RingRequest {
     #[must_use]
     pub fn new(wire: Wire, mandrel: Mandrel, rings_n: u32) -> Self {
         let (winding, cutting, ends) = (by_hand(), Cutting::default(), Ends::default());
-        Self { wire, mandrel, rings_n, winding, cutting, ends, wish: Wish::default() }
+        Self {
+            wire,
+            mandrel,
+            rings_n,
+            winding,
+            cutting,
+            ends,
+            wish: Wish::default(),
+            pulls_n: 0,
+            hammered_mm: None,
+            route: Changes::default(),
+        }
     }
 
     /// Checks everything that can be checked before winding.
@@ -222,6 +251,11 @@ impl RingRequest {
             faults.add(too_many(f64::from(self.rings_n)));
         }
         self.ends.check(&mut faults);
+        let pulls = Span { noun: "number of pulls", unit: "", least: 0.0, most: 60.0 };
+        faults.keep(pulls.check("pulls_n", f64::from(self.pulls_n)));
+        if let Some(to_mm) = self.hammered_mm {
+            faults.keep(hammer::check(&self.wire, to_mm));
+        }
         self.wish.check(&self.wire, &mut faults);
         faults.into_result()
     }
@@ -269,12 +303,55 @@ impl RingRequest {
     /// # Errors
     /// As [`RingRequest::plan`].
     pub fn plan_by(&self, hand: &Hand) -> Result<RingPlan, Faults> {
+        self.plan_at(hand, self.spent())
+    }
+
+    /// Strain spent in its wire when it is wound: the temper it was sold in, and the pulls that straighten it.
+    ///
+    /// ```
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let pulled = RingRequest { pulls_n: 12, ..RingRequest::new(wire, Mandrel::round(5.0), 10) };
+    /// assert!((pulled.spent() - 0.24).abs() < 1e-12);
+    /// ```
+    pub fn spent(&self) -> f64 {
+        let pulled = PULL_STRAIN * f64::from(self.pulls_n);
+        self.route.strain_when_wound(self.wire.temper.strain(), pulled)
+    }
+
+    /// How its wire bends when it is wound.
+    pub fn bending(&self) -> Bending {
+        Bending::after(&self.wire, self.spent())
+    }
+
+    /// The same, of wire in which so much strain is spent when it is wound.
+    ///
+    /// # Errors
+    /// As [`RingRequest::plan`].
+    pub fn plan_at(&self, hand: &Hand, spent: f64) -> Result<RingPlan, Faults> {
         self.check()?;
-        let coil = Coil::wind(&self.wire, &self.mandrel)?;
+        let bending = Bending::after(&self.wire, spent);
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &bending)?;
         let taken = self.cutting.taken(self.wire.size_mm);
-        let inside = coil.closed(taken.from_ring_mm).ok_or_else(|| self.all_taken(taken, &coil))?;
+        let shut = coil.closed(taken.from_ring_mm).ok_or_else(|| self.all_taken(taken, &coil))?;
+        let inside = self.hammered_mm.map_or(Some(shut), |to_mm| hammer::grown(coil.profile, shut, to_mm));
+        let inside = inside.ok_or_else(|| self.closes_up(&coil))?;
         let layout = self.layout(&coil, taken)?;
-        Ok(self.assemble(&coil, taken, inside, layout, hand))
+        Ok(self.assemble((&coil, &bending), taken, inside, layout, hand))
+    }
+
+    fn closes_up(&self, coil: &Coil) -> Fault {
+        let thickness = coil.profile.thickness_mm();
+        let said = format!(
+            "Hammered so thin, the wire of so small a ring widens until no opening is left. Hammer it to no less than {}, or \
+             wind a larger ring.",
+            both((thickness * 0.7 * 100.0).round() / 100.0)
+        );
+        Fault::new("hammered_mm", said)
     }
 
     fn all_taken(&self, taken: Taken, coil: &Coil) -> Fault {
@@ -309,7 +386,14 @@ impl RingRequest {
         Ok(Layout { rings_per_coil: Some(rings), turns_per_ring })
     }
 
-    fn assemble(&self, coil: &Coil, taken: Taken, inside: Outline, layout: Layout, hand: &Hand) -> RingPlan {
+    fn assemble(
+        &self,
+        (coil, bending): (&Coil, &Bending),
+        taken: Taken,
+        inside: Outline,
+        layout: Layout,
+        hand: &Hand,
+    ) -> RingPlan {
         let n = f64::from(self.rings_n);
         let coils_n = layout.rings_per_coil.map_or(1, |most| self.rings_n.div_ceil(most));
         let coils = f64::from(coils_n);
@@ -322,7 +406,8 @@ impl RingRequest {
         let tails_wire_mm = coils * (self.ends.anchor_mm + self.ends.finish_mm);
         let wire_length_mm = turns_wound * coil.turn_mm + tails_wire_mm;
         let thickness = coil.profile.thickness_mm();
-        let spread = self.inside_spread_mm(inside.across());
+        let wide = self.hammered_mm.map_or(thickness, |to_mm| hammer::width_mm(coil.profile, to_mm));
+        let spread = self.inside_spread_mm(bending, inside.across());
         let sawn = self.cutting.method == Method::Saw;
 
         RingPlan {
@@ -332,8 +417,8 @@ impl RingRequest {
             ring_inside_spread_mm: spread,
             ring_inside_hand_mm: hand.with(spread, &self.mandrel, sawn),
             ring_inside_short_mm: inside.short_across(),
-            ring_outside_diameter_mm: inside.across() + 2.0 * thickness,
-            aspect_ratio: inside.across() / thickness,
+            ring_outside_diameter_mm: inside.across() + 2.0 * wide,
+            aspect_ratio: inside.across() / wide,
             gap_step_mm: coil.relaxed_pitch_mm(),
             turns_wound,
             turns_relaxed,
@@ -350,8 +435,8 @@ impl RingRequest {
             cutting_wire_mm: n * (taken.from_ring_mm + taken.between_mm),
             ragged_wire_mm: coils * self.ends.ragged_turns * turn,
             tails_wire_mm,
-            strain_used: hold::strain_used(&self.wire, coil),
-            opening_force_n: hold::opening_force_n(&self.wire, coil, inside),
+            strain_used: hold::strain_used(bending, &self.wire, coil, self.hammered_mm),
+            opening_force_n: hold::opening_force_n(bending, coil, inside, self.hammered_mm),
             hand_effort: strength::hand_effort(&self.wire),
         }
     }
@@ -360,8 +445,8 @@ impl RingRequest {
     /// wire size ±1 %, blade ±0.02 mm, each moved by itself and the effects added in squares.
     ///
     /// Springback knows stress only as a share of the modulus, so both spreads move one number.
-    fn inside_spread_mm(&self, nominal: f64) -> f64 {
-        let flow = Bending::of(&self.wire).flow;
+    fn inside_spread_mm(&self, bending: &Bending, nominal: f64) -> f64 {
+        let flow = bending.flow;
         let profile = self.wire.profile();
         let stress = FLOW_STRESS_SPREAD.hypot(MODULUS_SPREAD);
         let thicker = Profile { size_mm: profile.size_mm * (1.0 + SIZE_SPREAD), ..profile };
@@ -371,7 +456,11 @@ impl RingRequest {
         let outline = self.mandrel.outline();
         let mut squares = 0.0;
         for bending in moved {
-            let inside = Coil::wind_with(&bending, outline).and_then(|coil| coil.closed(taken));
+            let shut = Coil::wind_with(&bending, outline).and_then(|coil| coil.closed(taken));
+            let inside = match self.hammered_mm {
+                Some(to_mm) => shut.and_then(|shut| hammer::grown(bending.profile, shut, to_mm)),
+                None => shut,
+            };
             squares += inside.map_or(0.0, |inside| (inside.across() - nominal).powi(2));
         }
         if taken > 0.0 {

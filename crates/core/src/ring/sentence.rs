@@ -2,7 +2,8 @@
 
 use super::{RingPlan, RingRequest};
 use crate::tool::cutting::Method;
-use crate::words::length::{LengthUnit, caliper, caliper_number};
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{LengthUnit, caliper, caliper_number, shown};
 use crate::words::sentence::Phrase;
 use crate::words::{counted, words};
 
@@ -19,6 +20,8 @@ words! {
         Section = "section", "section";
         /// Wire size.
         Size = "size", "wire size";
+        /// How often it is pulled straight.
+        Pulls = "pulls", "pulls";
         /// How it is wound.
         Winding = "winding", "winding";
         /// The rod.
@@ -27,6 +30,10 @@ words! {
         Cutting = "cutting", "cutting";
         /// The saw blade.
         Blade = "blade", "blade";
+        /// What the rings are hammered to.
+        Hammered = "hammered", "hammering";
+        /// What is put into the route, or left out of it.
+        Making = "making", "making";
         /// The ring wanted, backwards.
         Inside = "inside", "ring inside";
     }
@@ -46,6 +53,9 @@ pub fn field_of(slot: Slot) -> &'static str {
         Slot::Metal => "wire.metal",
         Slot::Section => "wire.section",
         Slot::Size => "wire.size_mm",
+        Slot::Pulls => "pulls_n",
+        Slot::Hammered => "hammered_mm",
+        Slot::Making => "route",
         Slot::Winding => "winding",
         Slot::Mandrel => "mandrel.diameter_mm",
         Slot::Cutting => "cutting.method",
@@ -79,6 +89,9 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     word(Slot::Metal, wire.metal.shown().to_owned());
     word(Slot::Section, wire.section.shown().to_owned());
     word(Slot::Size, wire.size_shown(unit));
+    if request.pulls_n > 0 {
+        word(Slot::Pulls, format!("pulled straight {}", counted(request.pulls_n, "time")));
+    }
     word(Slot::Winding, request.winding.shown().to_owned());
     word(Slot::Mandrel, request.mandrel.shown_in(unit));
     let filed = if request.cutting.filed { " and filed" } else { "" };
@@ -88,6 +101,14 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     }
     if request.cutting.method == Method::Saw {
         word(Slot::Blade, format!("{} blade", request.cutting.blade_for(wire.size_mm)));
+    }
+    if let Some(to_mm) = request.hammered_mm {
+        // What inches round stands exactly in brackets, as for the wire's own size.
+        let thin = match unit {
+            LengthUnit::Mm => format!("{} mm", shown(to_mm, 3)),
+            LengthUnit::Inch => format!("{} in ({} mm)", shown(to_mm / MM_PER_INCH, 5), shown(to_mm, 3)),
+        };
+        word(Slot::Hammered, format!("hammered to {thin}"));
     }
     if let Some(plan) = plan {
         let short = plan.ring_inside_short_mm;
@@ -110,10 +131,13 @@ fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Phrase> {
         Slot::Temper => " of ",
         Slot::Metal | Slot::Size => " ",
         Slot::Section => ", ",
+        Slot::Pulls | Slot::Hammered => ", ",
         Slot::Winding => ", wound ",
         Slot::Mandrel => " on the ",
         Slot::Cutting => " and ",
         Slot::Blade => " with a ",
+        // Making is said step by step, not in the sentence.
+        Slot::Making => "",
         Slot::Inside => ": ",
     };
     let mut pieces = vec![];

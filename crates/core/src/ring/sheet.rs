@@ -8,6 +8,7 @@ use super::{RingPlan, RingRequest};
 use crate::drawing::{Drawing, Thumbnail};
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
+use crate::making::{Changes, Made, Step};
 use crate::tool::coil::Coil;
 use crate::tool::cutting::Method;
 use crate::tool::mandrel::Mandrel;
@@ -136,6 +137,10 @@ pub struct Worked {
     pub wound: Drawing,
     /// The coil let go, and a ring.
     pub released: Drawing,
+    /// The route, operation by operation.
+    pub steps: Vec<Step>,
+    /// Which of the two drawings each step is seen on: the coil on the rod, or let go.
+    pub moments: Vec<Moment>,
     /// One turn straight.
     pub strip: Strip,
     /// The workshop's rods of this outline, placed by the ring each gives, smallest first.
@@ -173,15 +178,19 @@ impl RingRequest {
     pub fn sheet(&self, workshop: &Workshop) -> Sheet {
         let planned = self.plan_by(&workshop.hand);
         let phrases = super::sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
-        let (faults, result) = match planned {
-            Ok(plan) => (vec![], self.worked(plan, workshop)),
+        let made = planned.and_then(|plan| {
+            let schools = workshop.schools_for(self.pulls_n);
+            Ok((plan, self.made(&schools, &Changes::default(), workshop)?))
+        });
+        let (faults, result) = match made {
+            Ok((plan, made)) => (vec![], self.worked(plan, made, workshop)),
             Err(faults) => (faults.0, None),
         };
         Sheet { request: self.clone(), text: sentence::text(&phrases), sentence: phrases, faults, result }
     }
 
-    fn worked(&self, plan: RingPlan, workshop: &Workshop) -> Option<Worked> {
-        let coil = Coil::wind(&self.wire, &self.mandrel).ok()?;
+    fn worked(&self, plan: RingPlan, made: Made, workshop: &Workshop) -> Option<Worked> {
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &self.bending()).ok()?;
         let unit = workshop.habits.unit;
         Some(Worked {
             figures: plan.figures_by(self, &workshop.hand, unit),
@@ -189,6 +198,8 @@ impl RingRequest {
             cautions: plan.cautions(self, unit),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),
+            moments: made.steps.iter().map(Moment::of).collect(),
+            steps: made.steps,
             strip: plan.strip(self, unit),
             rods: self.placed_rods(workshop),
             curves: self.curves(),
@@ -207,7 +218,7 @@ impl RingRequest {
     /// As [`RingRequest::plan`].
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
         let (plan, unit) = (self.plan()?, workshop.habits.unit);
-        let coil = Coil::wind(&self.wire, &self.mandrel)?;
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &self.bending())?;
         Ok(Thumbnail {
             drawing: plan.ring_alone(self, &coil, unit),
             cut: format!("pull {}, wind {:.1} turns", of_wire(plan.wire_length_mm, unit), plan.turns_wound),
@@ -218,7 +229,7 @@ impl RingRequest {
 
     fn placed_rods(&self, workshop: &Workshop) -> Vec<PlacedRod> {
         let target = self.target(1.0);
-        let bending = Bending::of(&self.wire);
+        let bending = self.bending();
         let thickness = self.wire.profile().thickness_mm();
         let same =
             |rod: &&Mandrel| rod.shape == self.mandrel.shape && rod.outline().short_across() >= thickness;

@@ -6,6 +6,7 @@
 
 pub mod closing;
 pub mod contact;
+pub mod hammered;
 pub mod path;
 pub mod view;
 

@@ -65,9 +65,16 @@ impl Coil {
     /// A fault when the wire is thicker than the rod, square wire has too small a rod, or the wire
     /// stays elastic and springs straight.
     pub fn wind(wire: &Wire, mandrel: &Mandrel) -> Result<Self, Fault> {
+        Self::wind_at(wire, mandrel, &Bending::of(wire))
+    }
+
+    /// The same of wire that was worked or annealed since it was sold, and bends like this now.
+    ///
+    /// # Errors
+    /// As [`Coil::wind`].
+    pub fn wind_at(wire: &Wire, mandrel: &Mandrel, bending: &Bending) -> Result<Self, Fault> {
         fits(wire, mandrel)?;
-        let bending = Bending::of(wire);
-        Self::wind_with(&bending, mandrel.outline()).ok_or_else(|| springs_straight(&bending, wire, mandrel))
+        Self::wind_with(bending, mandrel.outline()).ok_or_else(|| springs_straight(bending, wire, mandrel))
     }
 
     /// Winds a wire of known bending on an outline; `None` where it springs straight.

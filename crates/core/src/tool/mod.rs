@@ -6,4 +6,5 @@ pub mod hand;
 pub mod mandrel;
 pub mod outline;
 pub mod plier;
+pub mod school;
 pub mod workshop;

@@ -4,6 +4,7 @@ use crate::tool::cutting::Blade;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::plier::Plier;
+use crate::tool::school::{Schools, Straightening};
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::Habits;
 use crate::words::words;
@@ -21,6 +22,8 @@ pub struct Workshop {
     pub habits: Habits,
     /// How even its handwork is.
     pub hand: Hand,
+    /// Its schools, where makers differ.
+    pub schools: Schools,
 }
 
 words! {
@@ -128,6 +131,16 @@ impl StartSet {
 }
 
 impl Workshop {
+    /// Its schools for a plan that says itself how often its wire is pulled straight.
+    #[must_use]
+    pub fn schools_for(&self, pulls_n: u32) -> Schools {
+        if pulls_n > 0 {
+            Schools { straightening: Straightening::Pulls, pulls_n, ..self.schools }
+        } else {
+            Schools { straightening: Straightening::Fingers, ..self.schools }
+        }
+    }
+
     /// The workshop's own rod that a named size means, if it has one: the same outline and size, and
     /// the same name unless only a `rod` was spoken of.
     ///

@@ -128,8 +128,23 @@ impl Bending {
     /// assert!(ratio > 0.98 && ratio < 1.0);
     /// ```
     pub fn of(wire: &Wire) -> Self {
-        let flow = FlowCurve::new(wire.metal.figures(), wire.temper.strain());
-        Self { profile: wire.profile(), flow }
+        Self::after(wire, wire.temper.strain())
+    }
+
+    /// The same once so much strain is spent in the wire, however it was sold.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::bending::Bending;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let soft = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let half_hard = Wire { temper: Temper::HalfHard, ..soft.clone() };
+    /// // A temper is strain spent: worked so far, soft wire bends as half-hard does.
+    /// assert_eq!(Bending::after(&soft, 0.464).flow, Bending::of(&half_hard).flow);
+    /// ```
+    pub fn after(wire: &Wire, spent: f64) -> Self {
+        Self { profile: wire.profile(), flow: FlowCurve::new(wire.metal.figures(), spent) }
     }
 
     /// Bending moment that holds the wire at a centroid curvature (1/mm), N·mm:

@@ -55,7 +55,19 @@ pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
 /// assert!(left(Temper::Spring) > 0.0, "even spring wire bends a little before it cracks");
 /// ```
 pub fn strain_left(wire: &Wire) -> f64 {
-    (wire.metal.figures().fracture_strain - wire.temper.strain()).max(LEAST_LEFT)
+    strain_left_after(wire.metal, wire.temper.strain())
+}
+
+/// Strain a metal has left before it breaks, where so much is spent since it was annealed: `max(εf − spent, 0.06)`.
+///
+/// ```
+/// use lorimant_core::wire::metal::Metal;
+/// use lorimant_core::wire::strength::strain_left_after;
+///
+/// assert_eq!(strain_left_after(Metal::Copper, 0.0), Metal::Copper.figures().fracture_strain);
+/// ```
+pub fn strain_left_after(metal: Metal, spent: f64) -> f64 {
+    (metal.figures().fracture_strain - spent).max(LEAST_LEFT)
 }
 
 /// Load that opens a piece at one place, N: the plastic moment there over the arm of the pull, `F = σ·Z/arm`.
@@ -78,8 +90,19 @@ pub fn strain_left(wire: &Wire) -> f64 {
 /// assert!(opening_force_n(&bending, 3.0, Some(3.0), 0.0) > pull(3.0));
 /// ```
 pub fn opening_force_n(bending: &Bending, arm_mm: f64, wound_mm: Option<f64>, extra: f64) -> f64 {
+    collapse_n(bending, bending.profile.plastic_modulus_mm3(), arm_mm, wound_mm, extra)
+}
+
+/// The same of a place whose section was changed, by its plastic modulus, mm³.
+pub fn collapse_n(
+    bending: &Bending,
+    modulus_mm3: f64,
+    arm_mm: f64,
+    wound_mm: Option<f64>,
+    extra: f64,
+) -> f64 {
     let worked = wound_mm.map_or(0.0, |radius| bending.mean_strain(radius)) + extra;
-    bending.flow.flow_stress(worked) * bending.profile.plastic_modulus_mm3() / arm_mm
+    bending.flow.flow_stress(worked) * modulus_mm3 / arm_mm
 }
 
 /// Effort of one bend by hand, as a multiple of 20 AWG soft copper: the ratio of plastic moments.

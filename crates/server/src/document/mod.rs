@@ -42,6 +42,15 @@ struct DescribedPlans;
 #[openapi(components(schemas(rack::RackDocument)))]
 struct DescribedRack;
 
+#[derive(OpenApi)]
+#[openapi(components(schemas(whole::Line)))]
+struct DescribedLines;
+
+/// The JSON schema of one line of a whole workshop, made from the same types that read it.
+pub(crate) fn line_schema() -> String {
+    schema_of(&DescribedLines::openapi(), "Line", "A line of a Lorimant workshop")
+}
+
 /// The JSON schema of a document of plans, made from the same types that read it.
 pub(crate) fn schema() -> String {
     schema_of(&DescribedPlans::openapi(), "PlanDocument", "Lorimant plans")

@@ -3,6 +3,7 @@
 
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
+use utoipa::ToSchema;
 
 use crate::kept::Settings;
 
@@ -12,7 +13,7 @@ pub(crate) const FORMAT: &str = "lorimant-workshop";
 pub(crate) const VERSION: u32 = 1;
 
 /// A line of the file. The first is a heading, the last says how many there were.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(tag = "is", rename_all = "kebab-case", deny_unknown_fields)]
 pub(crate) enum Line {
     /// What the file is.
@@ -50,7 +51,7 @@ pub(crate) enum Line {
 }
 
 /// A kept record.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub(crate) struct EntryLine {
     /// Its number.
     pub id: i64,
@@ -69,7 +70,7 @@ pub(crate) struct EntryLine {
 }
 
 /// A write of a record.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub(crate) struct ChangeLine {
     /// Its number.
     pub id: i64,
@@ -87,7 +88,7 @@ pub(crate) struct ChangeLine {
 }
 
 /// How a record stood.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(crate) struct Stood {
     /// The record.
@@ -97,7 +98,7 @@ pub(crate) struct Stood {
 }
 
 /// A line of the ledger, of a lot or of a pile.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub(crate) struct LedgerLine {
     /// Its number.
     pub id: i64,

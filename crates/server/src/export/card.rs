@@ -1,13 +1,14 @@
 //! The pattern card: a finding on one page, its drawing and its blank at true size, with bars to check
 //! the printer by; and the label for its bag.
 
+use lorimant_core::pattern::mark::Mark;
 use lorimant_core::pattern::sheet::{mark_told, measured};
-use lorimant_core::pattern::step::Mark;
 use lorimant_core::words::length::{LengthUnit, on_ruler};
 
 use super::finding::Finding;
 use super::label::{self, Label};
 use super::svg::{INK, Page, Type, lightened, paragraph_mm, shaded};
+use super::typeset::wrapped;
 
 /// A size of paper, mm, with how many times the usual its text is set.
 #[derive(Clone, Copy)]
@@ -26,20 +27,19 @@ pub(super) fn draw(of: &Finding, paper: Paper) -> Vec<String> {
     let mut card =
         Card { page: Page::new(paper.width, paper.height), paper, name: &of.pattern.name, done: vec![] };
     let Paper { margin, text, .. } = paper;
-    let (right, foot) = (paper.width - margin, card.foot());
+    let right = paper.width - margin;
     card.page.text(margin, margin + 5.0, Type::serif(7.4 * text).bold(), &of.pattern.name);
     card.page.text(right, margin + 1.0, card.small().anchored("end"), &of.workshop);
     card.page.text(right, margin + 5.0, card.small().anchored("end"), &of.date);
     card.page.rule(margin, right, margin + 8.0);
-    let mut y =
-        card.page.paragraph(margin, margin + 14.0, Type::serif(4.9 * text), card.room(), &of.sheet.text);
+    let mut y = card.paragraph(margin, margin + 14.0, Type::serif(4.9 * text), &of.sheet.text);
     if !of.pattern.note.trim().is_empty() {
-        y = card.page.paragraph(margin, y + 0.5, card.small(), card.room(), &of.pattern.note);
+        y = card.paragraph(margin, y + 0.5, card.small(), &of.pattern.note);
     }
     y = card.pieces(of, y + 3.0);
     y = card.blank(of, y + 5.0 * text);
-    y = card.steps(of, y + 5.0 * text, foot - 10.0);
-    card.for_the_bag(of, y + 1.0, foot - 4.0);
+    y = card.steps(of, y + 5.0 * text);
+    card.for_the_bag(of, y + 1.0);
     card.turn();
     card.done
 }
@@ -91,6 +91,26 @@ impl Card<'_> {
         self.done.push(std::mem::replace(&mut self.page, next).finish(self.name));
     }
 
+    /// Where to go on with what is so tall: here, or at the head of the next page where this one has no room for it.
+    fn place(&mut self, y: f64, tall: f64) -> f64 {
+        if y + tall <= self.foot() - 6.0 {
+            return y;
+        }
+        self.turn();
+        self.paper.margin + 14.0
+    }
+
+    /// Lines below each other, on as many pages as they take; gives the y of the line after the last.
+    fn paragraph(&mut self, x: f64, y: f64, set: Type, text: &str) -> f64 {
+        let width = self.paper.width - self.paper.margin - x;
+        let mut line_y = y;
+        for line in wrapped(set, text, width) {
+            line_y = self.place(line_y, 0.0);
+            line_y = self.page.lines(x, line_y, set, &[line]);
+        }
+        line_y
+    }
+
     fn room(&self) -> f64 {
         self.paper.width - 2.0 * self.paper.margin
     }
@@ -116,6 +136,13 @@ impl Card<'_> {
         let true_width = front.frame.width_mm + side.frame.width_mm + 14.0;
         let fits =
             (self.room() * 0.62 / true_width).min(self.paper.height * 0.36 / front.frame.height_mm).min(1.0);
+        let left = margin + (true_width * fits + 16.0).max(self.room() * 0.36);
+        let room = self.paper.width - margin - left;
+        let true_height = front.frame.height_mm.max(form.height_mm) * fits;
+        let tall = (self.paper.height * 0.25 * self.paper.text).max(true_height);
+        let large = ((room - 16.0) / front.frame.width_mm).min(tall / front.frame.height_mm).max(0.05);
+        let height = (4.0 + true_height).max(6.0 + front.frame.height_mm * large) + 2.0;
+        let y = self.place(y, height);
         let size =
             if fits < 1.0 { format!("{:.0} % of true size", fits * 100.0) } else { "true size".to_owned() };
         self.heading(margin, y, &format!("Front and side: {size}"));
@@ -123,15 +150,10 @@ impl Card<'_> {
         let beside = margin + (front.frame.width_mm + 10.0) * fits;
         let top = y + 4.0 + (side.frame.top_mm - front.frame.top_mm) * fits;
         self.page.drawing((beside, top), fits, side, colour);
-        let bottom = y + 4.0 + front.frame.height_mm.max(form.height_mm) * fits;
-        let left = margin + (true_width * fits + 16.0).max(self.room() * 0.36);
-        let room = self.paper.width - margin - left;
-        let tall = (self.paper.height * 0.25 * self.paper.text).max(bottom - y - 4.0);
-        let large = ((room - 16.0) / front.frame.width_mm).min(tall / front.frame.height_mm).max(0.05);
         let in_mm = if of.unit == LengthUnit::Mm { ", mm" } else { "" };
         self.heading(left, y, &format!("{large:.1} times, with its dimensions{in_mm}"));
         self.page.dimensioned((left + 4.0, y + 6.0), large, front, colour);
-        bottom.max(y + 6.0 + front.frame.height_mm * large) + 2.0
+        y + height
     }
 
     /// The blank at true size with its marks, in as many rows as the page needs.
@@ -142,21 +164,23 @@ impl Card<'_> {
         let rows = (blank.flush_mm / room).ceil().max(1.0);
         let more = if rows > 1.0 { format!(", in {rows:.0} rows that follow on") } else { String::new() };
         let said = format!(
-            "The blank, true size{more}: cut {}, {} when both ends are flush; marks from the left",
-            on_ruler(blank.cut_mm, of.unit),
+            "The blank, true size{more}: cut {}, flush to flush; marks from the left",
             on_ruler(blank.flush_mm, of.unit)
         );
+        let row_mm = thick + 13.0;
+        let y = self.place(y, 8.5 + row_mm);
         self.heading(margin, y, &said);
         let mut top = y + 8.5;
         let (mut from, mut row) = (0.0, 0);
         while from < blank.flush_mm - 1e-9 && row < 12 {
             let to = (from + room).min(blank.flush_mm);
+            top = self.place(top, row_mm - 5.0);
             let id = if row == 0 { "blank".to_owned() } else { format!("blank-{row}") };
             self.page.rect(&id, (margin, top), (to - from, thick), &lightened(&of.worked.colour, 0.25));
             for (i, mark) in of.worked.form.marks.iter().enumerate() {
                 self.zone((i, mark), (from, to), top, thick, of);
             }
-            (from, row, top) = (to, row + 1, top + thick + 13.0);
+            (from, row, top) = (to, row + 1, top + row_mm);
         }
         top - 5.0
     }
@@ -198,36 +222,29 @@ impl Card<'_> {
     }
 
     /// The steps with their cautions, on as many pages as they take.
-    fn steps(&mut self, of: &Finding, y: f64, foot: f64) -> f64 {
+    fn steps(&mut self, of: &Finding, y: f64) -> f64 {
         let margin = self.paper.margin;
         let set = Type::sans(3.5 * self.paper.text);
+        let y = self.place(y, 4.0 * set.size);
         self.heading(margin, y, "Steps");
         let mut y = y + 5.0 * self.paper.text;
         for step in &of.worked.form.steps {
             let said = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
             let said: Vec<&str> = said.into_iter().flatten().collect();
             let tall = paragraph_mm(set, &said.join(" "), self.room() - 6.0);
-            if y + tall > foot + set.size {
-                self.turn();
-                y = margin + 14.0;
-            }
+            y = self.place(y, tall - set.size);
             self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
-            y = self.page.paragraph(margin + 6.0, y, set, self.room() - 6.0, &said.join(" ")) + 0.8;
+            y = self.paragraph(margin + 6.0, y, set, &said.join(" ")) + 0.8;
         }
         y
     }
 
     /// What the label for the bag says, in one line.
-    fn for_the_bag(&mut self, of: &Finding, y: f64, foot: f64) {
+    fn for_the_bag(&mut self, of: &Finding, y: f64) {
         let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
         let said: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
         let said = format!("For the bag: {}.", said.join("; "));
-        let mut y = y;
-        if y > foot {
-            self.turn();
-            y = self.paper.margin + 14.0;
-        }
-        self.page.paragraph(self.paper.margin, y, self.small(), self.room(), &said);
+        self.paragraph(self.paper.margin, y, self.small(), &said);
     }
 }
 
@@ -242,7 +259,7 @@ fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
     vec![
         ("wire", of.pattern.request.wire.shown(unit)),
         ("pattern", of.pattern.request.kind.0.name.to_owned()),
-        ("each blank", on_ruler(form.blank_mm, unit)),
+        ("each blank", on_ruler(form.blank.flush_mm, unit)),
         ("marks", marks.join(", ")),
         ("jaw mark", jaw.unwrap_or_default()),
     ]

@@ -118,7 +118,9 @@ fn strip(
     }
     page.rect("rest", (x, top), (cut.offcut_mm * scale, 3.6), &lightened(colour, 0.65));
     let lost = cut.scrap_mm * scale;
-    page.rect("scrap", (x + cut.offcut_mm * scale, top), (lost, 3.6), "#9e3527");
+    if lost > 0.0 {
+        page.rect("scrap", (x + cut.offcut_mm * scale, top), (lost, 3.6), "#9e3527");
+    }
     page.paragraph(STRIP_LEFT, top + 8.0, Type::sans(3.4), RIGHT - STRIP_LEFT, &cut.text) + 3.0
 }
 

@@ -1,11 +1,14 @@
 //! The ask line, single lengths, and the fields of forms.
 
+use std::cell::Cell;
+
 use axum::Json;
 use axum::extract::State as Shared;
 use lorimant_core::ask::{Answer, Kept};
 use lorimant_core::fault::Fault;
 use lorimant_core::piece::Piece;
 use lorimant_core::reading::field::{self, ReadField, TypedField};
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::words::length::{self, Reading};
 use serde::Deserialize;
@@ -13,13 +16,13 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::{read, worked};
+use super::aside;
 use crate::extract::Body;
 use crate::kept::{KeptPattern, KeptPlan};
 use crate::problem::Problem;
 use crate::state::State;
-use crate::store::StoreError;
 use crate::store::shelf::{Entry, Shelf};
+use crate::store::{Store, StoreError};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(ask)).routes(routes!(read_length)).routes(routes!(read_fields))
@@ -48,12 +51,31 @@ struct TypedLength {
 #[utoipa::path(post, path = "/api/ask", request_body = Typed,
     responses((status = 200, body = Answer), (status = 422, body = Problem)))]
 async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<Json<Answer>, Problem> {
-    let kept = read(&state, kept_pieces).await?;
-    worked(&state, move |workshop| Ok(lorimant_core::ask::answer(&typed.text, workshop, &kept))).await
+    let store = state.store.clone();
+    let answered = aside(move || {
+        with_kept(&store, |workshop, kept| lorimant_core::ask::answer(&typed.text, workshop, kept))
+    });
+    Ok(Json(answered.await??))
+}
+
+/// Works something out that may ask what is kept; few lines do, and only those wait for it to be read.
+pub(super) fn with_kept<T>(
+    store: &Store,
+    work: impl FnOnce(&Workshop, &dyn Fn() -> Vec<Kept>) -> T,
+) -> Result<T, StoreError> {
+    let broken = Cell::new(None);
+    let kept = || {
+        store.read(kept_pieces).unwrap_or_else(|error| {
+            broken.set(Some(error));
+            vec![]
+        })
+    };
+    let done = work(&store.workshop(), &kept);
+    broken.take().map_or(Ok(done), Err)
 }
 
 /// Everything kept that can be made, with its name.
-pub(super) fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
+fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
     let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(connection)?;
     let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(connection)?;
     let rings =

@@ -11,7 +11,7 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::read;
+use super::{read, worked};
 use crate::extract::Body;
 use crate::problem::Problem;
 use crate::state::State;
@@ -75,5 +75,8 @@ async fn start_cost(
         read(&state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;
     let lots: Vec<_> =
         lots.into_iter().filter_map(|lot| Some((lot.entry.record.wire, lot.standing.per_metre?))).collect();
-    Ok(Json(CostStart::of(&purpose, &lots, &settings.metal_prices, settings.hour_rate, settings.unit)?))
+    worked(&state, move |workshop| {
+        CostStart::of(&purpose, &lots, &settings.metal_prices, settings.hour_rate, workshop)
+    })
+    .await
 }

@@ -11,6 +11,7 @@ mod guide;
 mod kept;
 mod kept_patterns;
 mod lots;
+mod making;
 mod patterns;
 mod plans;
 mod rack_files;
@@ -53,6 +54,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(backup::router())
         .merge(guide::router())
         .merge(kept::router())
+        .merge(making::router())
         .merge(kept_patterns::router())
         .merge(patterns::router())
         .merge(plans::router())

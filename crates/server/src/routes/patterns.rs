@@ -18,8 +18,8 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::ask::kept_pieces;
-use super::{read, worked};
+use super::ask::with_kept;
+use super::{aside, worked};
 use crate::export::finding::{self, Finding, PatternFormat};
 use crate::extract::{Body, Path, Query};
 use crate::kept::KeptPattern;
@@ -94,7 +94,7 @@ async fn form_pattern(
     Shared(state): Shared<State>,
     Body(request): Body<PatternRequest>,
 ) -> Result<Json<PatternForm>, Problem> {
-    worked(&state, move |workshop| Ok(request.form_with(workshop)?.in_numbers(workshop))).await
+    worked(&state, move |workshop| request.form_with(workshop)?.in_numbers(workshop)).await
 }
 
 /// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
@@ -277,10 +277,11 @@ async fn mate_typed(
     Shared(state): Shared<State>,
     Body(WithTyped { first, typed }): Body<WithTyped>,
 ) -> Result<Json<Mated>, Problem> {
-    let kept = read(&state, kept_pieces).await?;
-    let workshop = state.store.workshop();
-    let unit = workshop.habits.unit;
-    let (second, assumed) = lorimant_core::ask::piece(&typed, &workshop, &kept)?;
+    let unit = state.store.workshop().habits.unit;
+    let store = state.store.clone();
+    let typed =
+        aside(move || with_kept(&store, |workshop, kept| lorimant_core::ask::piece(&typed, workshop, kept)));
+    let (second, assumed) = typed.await???;
     let fits = mate::mate(&first, &second, unit)?;
     Ok(Json(Mated { read: second.with_count(1).sentence(unit), assumed, fits }))
 }

@@ -8,10 +8,10 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::shelf_routes;
-use super::{read, write};
+use super::{aside, read, write};
 use crate::document::plans::PlanDocument;
 use crate::export::table;
-use crate::extract::{Body, Path};
+use crate::extract::{Path, Whole, understand};
 use crate::kept::KeptPlan;
 use crate::problem::Problem;
 use crate::state::State;
@@ -82,9 +82,14 @@ async fn all_plans_csv(Shared(state): Shared<State>) -> Result<Response, Problem
     responses((status = 201, body = Imported), (status = 422, body = Problem)))]
 async fn import_document(
     Shared(state): Shared<State>,
-    Body(document): Body<PlanDocument>,
+    Whole(bytes): Whole,
 ) -> Result<(StatusCode, Json<Imported>), Problem> {
-    document.check()?;
+    let read = aside(move || {
+        let document: PlanDocument = understand(&bytes)?;
+        document.check()?;
+        Ok::<_, Problem>(document)
+    });
+    let document = read.await??;
     let imported = write(&state, move |transaction| {
         let undo = batch::next(transaction)?;
         shelf::bring_in(transaction, undo, &document)

@@ -21,8 +21,11 @@ pub enum StoreError {
     #[error("a newer Lorimant wrote this file. Open it with that one; it is left as it is")]
     Newer,
     /// Another server has the file.
-    #[error("another Lorimant is serving this file already. Use that one, or stop it first")]
-    Held,
+    #[error("another Lorimant is serving this file already{}. Use that one, or stop it first", at(.0.as_deref()))]
+    Held(
+        /// Where it answers, if it has said so.
+        Option<String>,
+    ),
     /// The file was moved or removed underneath.
     #[error(
         "nothing was changed: the workshop's file is no longer at {0}. Put it back there, or stop the program and \
@@ -64,6 +67,10 @@ pub enum StoreError {
     /// What was asked cannot be, given what stands in the file.
     #[error("{0}")]
     Refused(#[from] Faults),
+}
+
+fn at(address: Option<&str>) -> String {
+    address.map(|address| format!(", at {address}")).unwrap_or_default()
 }
 
 impl StoreError {

@@ -41,10 +41,11 @@ static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
         M::up(include_str!("../../migrations/03-ledger.sql")),
         M::up(include_str!("../../migrations/04-batches.sql")),
         M::up(include_str!("../../migrations/05-sessions.sql")),
+        M::up(include_str!("../../migrations/06-served.sql")),
     ])
 });
 /// How many of them there are: the version of the newest file.
-const NEWEST: usize = 5;
+const NEWEST: usize = 6;
 
 /// An open workshop file.
 #[derive(Clone)]
@@ -73,7 +74,14 @@ fn read_workshop(connection: &Connection) -> Result<Workshop> {
     let blades: Vec<shelf::Entry<KeptBlade>> = Shelf::Blades.all(connection)?;
     let blades = blades.into_iter().map(|entry| entry.record.blade).collect();
     let pliers = Shelf::Pliers.all(connection)?.into_iter().map(|entry| entry.record).collect();
-    Ok(Workshop { rods, pliers, blades, habits: settings.habits(), hand: settings.hand })
+    Ok(Workshop {
+        rods,
+        pliers,
+        blades,
+        habits: settings.habits(),
+        hand: settings.hand,
+        schools: settings.schools,
+    })
 }
 
 impl Store {
@@ -151,6 +159,16 @@ impl Store {
             Workshop::default()
         });
         Arc::new(workshop)
+    }
+
+    /// Notes in the file where this server answers, for one that is started beside it.
+    ///
+    /// # Errors
+    /// When the file cannot be written.
+    pub fn served_at(&self, address: &str) -> Result<()> {
+        let sql =
+            "INSERT INTO served (id, address) VALUES (1, ?1) ON CONFLICT (id) DO UPDATE SET address = ?1";
+        self.write(|t| Ok(t.execute(sql, [address]).map(|_| ())?))
     }
 
     /// Empties the log into the file, so that the one file is all there is; before the program ends.

@@ -102,7 +102,7 @@ impl Standing {
 
 /// How many others in use are called the same, whatever the case of their letters.
 const NAMESAKES: &str = "(SELECT count(*) FROM entries other WHERE other.shelf IN ('plan', 'pattern')
-    AND other.archived = 0 AND other.id <> entries.id AND trim(other.name) = trim(entries.name) COLLATE NOCASE)";
+    AND other.archived = 0 AND other.id <> entries.id AND trim(other.name) COLLATE NOCASE = trim(entries.name))";
 
 /// A stretch of both shelves, last changed first.
 pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> Result<KeptPieces> {
@@ -117,8 +117,11 @@ pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> 
         format!("FROM entries WHERE shelf IN ({shelves}) AND archived = ?1 AND {}", search::clause(2));
     let count = format!("SELECT count(*) {chosen}");
     let total = connection.query_row(&count, bound, |row| row.get(0))?;
+    // Namesakes are counted of the stretch alone, not of all there are.
     let sql = format!(
-        "SELECT {COLUMNS}, shelf, {NAMESAKES} {chosen} ORDER BY updated_at DESC, id DESC LIMIT {} OFFSET {}",
+        "SELECT {COLUMNS}, shelf, {NAMESAKES} FROM entries WHERE id IN
+            (SELECT id {chosen} ORDER BY updated_at DESC, id DESC LIMIT {} OFFSET {})
+         ORDER BY updated_at DESC, id DESC",
         wanted.most, wanted.skip
     );
     let mut statement = connection.prepare(&sql)?;
@@ -132,7 +135,7 @@ pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> 
 pub(crate) fn named(connection: &Connection, name: &str, but: Option<i64>) -> Result<Vec<KeptPiece>> {
     let sql = format!(
         "SELECT {COLUMNS}, shelf, {NAMESAKES} FROM entries WHERE shelf IN ('plan', 'pattern') AND archived = 0
-         AND trim(name) = trim(?1) COLLATE NOCASE AND id IS NOT ?2 ORDER BY updated_at DESC LIMIT 10"
+         AND trim(name) COLLATE NOCASE = trim(?1) AND id IS NOT ?2 ORDER BY updated_at DESC LIMIT 10"
     );
     let mut statement = connection.prepare_cached(&sql)?;
     let unit = unit(connection)?;

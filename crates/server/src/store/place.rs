@@ -8,7 +8,7 @@ use std::io;
 use std::path::{Path, PathBuf};
 use std::time::{Duration, Instant};
 
-use rusqlite::Connection;
+use rusqlite::{Connection, OpenFlags};
 
 use super::error::{Result, StoreError};
 
@@ -130,6 +130,12 @@ pub(super) fn copy(connection: &Connection, to: &Path) -> Result<()> {
     copied.map(|_| ())
 }
 
+/// Where the server that has the file says that it answers.
+fn served_at(path: &Path) -> Option<String> {
+    let connection = Connection::open_with_flags(path, OpenFlags::SQLITE_OPEN_READ_WRITE).ok()?;
+    connection.query_row("SELECT address FROM served", [], |row| row.get(0)).ok()
+}
+
 /// How long a server that is being started waits for the one before it to end, and how long between two looks.
 const PATIENCE: Duration = Duration::from_secs(2);
 const AGAIN: Duration = Duration::from_millis(20);
@@ -156,7 +162,7 @@ impl Held {
                 Ok(()) => return Ok(Self(std::mem::ManuallyDrop::new(file))),
                 // The one before may be about to end.
                 Err(TryLockError::WouldBlock) if start.elapsed() < PATIENCE => std::thread::sleep(AGAIN),
-                Err(TryLockError::WouldBlock) => return Err(StoreError::Held),
+                Err(TryLockError::WouldBlock) => return Err(StoreError::Held(served_at(place.path()))),
                 Err(TryLockError::Error(error)) => return Err(StoreError::Unopened(error)),
             }
         }

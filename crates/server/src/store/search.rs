@@ -15,7 +15,8 @@ const LONGEST: usize = 200;
 
 /// The clause that holds for entries with every word of what is bound as this parameter.
 pub(super) fn clause(parameter: usize) -> String {
-    format!("finds(?{parameter}, name, record)")
+    // Whoever looks for nothing waits for no record to be read.
+    format!("(trim(?{parameter}) = '' OR finds(?{parameter}, name, record))")
 }
 
 /// Refuses to look for more than anyone would type.
@@ -56,10 +57,6 @@ pub(super) fn teach(connection: &Connection) -> rusqlite::Result<()> {
         let words: Arc<Vec<String>> = given.get_or_create_aux(0, |words| -> rusqlite::Result<_> {
             Ok(folded(words.as_str()?).split_whitespace().map(str::to_owned).collect())
         })?;
-        // Whoever looks for nothing finds everything, and waits for no record to be read.
-        if words.is_empty() {
-            return Ok(true);
-        }
         let mut said = format!("{} ", given.get_raw(1).as_str()?);
         // A damaged record is found by its name.
         if let Ok(record) = serde_json::from_str(given.get_raw(2).as_str()?) {

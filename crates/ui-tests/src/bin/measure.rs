@@ -4,13 +4,12 @@ use std::io::Write as _;
 use std::path::Path;
 use std::time::{Duration, Instant};
 
-use anyhow::{Context as _, Result, ensure};
+use anyhow::{Context as _, Result};
 use flate2::Compression;
 use flate2::write::GzEncoder;
 use lorimant_ui_tests::at_the_bench;
+use lorimant_ui_tests::client::{ask, connect, large_rack, report};
 use lorimant_ui_tests::server::{Server, launch, program};
-use tokio::io::{AsyncReadExt as _, AsyncWriteExt as _};
-use tokio::net::TcpStream;
 
 const PLAN: &str = r#"{"wire":{"metal":"copper","section":"round","size_mm":1.0237,"temper":"soft"},"mandrel":{"shape":"round","diameter_mm":5.0},"rings_n":120,"cutting":{"method":"saw","blade":"4/0"}}"#;
 
@@ -66,35 +65,6 @@ async fn planning() -> Result<()> {
     report("POST /api/rings/plan, 8 clients", &mut times);
     server.stop().await;
     Ok(())
-}
-
-async fn connect(address: &str) -> Result<TcpStream> {
-    let stream = TcpStream::connect(address.trim_start_matches("http://")).await?;
-    stream.set_nodelay(true)?;
-    Ok(stream)
-}
-
-/// One request on a kept connection; reads the whole answer.
-async fn ask(stream: &mut TcpStream, method: &str, path: &str, body: &str) -> Result<()> {
-    let host = stream.peer_addr()?;
-    let head = format!("{method} {path} HTTP/1.1\r\nHost: {host}\r\nContent-Length: {}\r\n\r\n", body.len());
-    stream.write_all(format!("{head}{body}").as_bytes()).await?;
-    let mut answer = vec![];
-    let mut chunk = vec![0; 65536];
-    loop {
-        let n = stream.read(&mut chunk).await?;
-        ensure!(n > 0, "the server hung up");
-        answer.extend_from_slice(&chunk[..n]);
-        if let Some(head) = answer.windows(4).position(|four| four == b"\r\n\r\n") {
-            let headers = String::from_utf8_lossy(&answer[..head]).to_lowercase();
-            ensure!(headers.starts_with("http/1.1 200"), "{headers}");
-            let length = headers.split("content-length: ").nth(1).and_then(|rest| rest.split("\r\n").next());
-            let length: usize = length.context("no content length")?.parse()?;
-            if answer.len() >= head + 4 + length {
-                return Ok(());
-            }
-        }
-    }
 }
 
 /// Gzipped size of the scripts that the page loads before anything is clicked.
@@ -193,7 +163,7 @@ fn rack() -> Result<()> {
     at_the_bench(|maker| async move {
         let mut stream = connect(&maker.server.address()).await?;
         for from in (0..LOTS).step_by(200) {
-            let document = large_rack(from..from + 200);
+            let document = large_rack(from..from + 200, LINES);
             ask(&mut stream, "POST", "/api/rack/import", &document).await?;
         }
         for (what, path) in
@@ -255,33 +225,4 @@ fn rack() -> Result<()> {
         report("the rack filtered in the browser, typed to drawn", &mut times);
         Ok(())
     })
-}
-
-/// A document of lots in a dozen wires, each bought once and cut ninety-nine times.
-fn large_rack(numbers: std::ops::Range<usize>) -> String {
-    let metals = ["copper", "brass", "sterling-silver", "fine-silver"];
-    let sizes = [0.8118, 1.0237, 1.628];
-    let lots: Vec<serde_json::Value> = numbers
-        .map(|n| {
-            let wire = serde_json::json!({ "metal": metals[n % 4], "size_mm": sizes[n % 3] });
-            let bought = serde_json::json!({ "kind": "bought", "length_mm": 20_000 });
-            let cut = serde_json::json!({ "kind": "cut", "length_mm": -61.5, "note": "hooks" });
-            let ledger: Vec<&serde_json::Value> =
-                std::iter::once(&bought).chain(std::iter::repeat_n(&cut, LINES - 1)).collect();
-            serde_json::json!({ "lot": { "name": format!("Spool {n}"), "wire": wire }, "ledger": ledger })
-        })
-        .collect();
-    serde_json::json!({ "format": "lorimant-rack", "version": 1, "lots": lots }).to_string()
-}
-
-fn report(what: &str, times: &mut [Duration]) {
-    times.sort();
-    let at = |share: usize| times[(times.len() * share / 100).min(times.len() - 1)].as_secs_f64() * 1000.0;
-    println!(
-        "{what}: median {:.2} ms, 99th percentile {:.2} ms, worst {:.2} ms, of {}",
-        at(50),
-        at(99),
-        at(100),
-        times.len()
-    );
 }

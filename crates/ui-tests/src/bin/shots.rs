@@ -17,6 +17,10 @@ fn main() -> Result<()> {
         maker.find("[data-test=plot] canvas").await?;
         maker.click("[data-figure=coil-inside]").await?;
         picture(maker, "rings-by-temper").await?;
+        maker.open("/rings").await?;
+        maker.click("[data-test=making]").await?;
+        maker.click("[data-step='5']").await?;
+        picture(maker, "rings-steps").await?;
         for (path, there, name) in [
             ("/kept", "[data-test=plans]", "kept"),
             ("/tools", "[data-test=rods]", "tools"),
@@ -34,7 +38,7 @@ fn main() -> Result<()> {
         picture(maker, "room").await?;
         open_kept(maker, "Ferryman's cloak clasp").await?;
         maker.find("[data-test=kept-as]").await?;
-        maker.click("[data-step='3']").await?;
+        maker.click("[data-step='6']").await?;
         picture(maker, "room-step").await?;
         open_kept(maker, "Water sprites, ear wires").await?;
         maker.find("[data-test=kept-as]").await?;

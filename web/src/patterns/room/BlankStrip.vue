@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Mark, PatternForm } from '../../api/client'
+import type { Mark, PatternForm, Workpiece } from '../../api/client'
 import MetalGradient from '../../drawing/MetalGradient.vue'
 import StripFoot from '../../drawing/StripFoot.vue'
 import StripRuler from '../../drawing/StripRuler.vue'
 import { useStrip } from '../../drawing/strip'
 import { useAmounts } from '../../shared/amounts'
 
-/** One blank as straight wire to scale: flush ends, bend zones, marks from the left end. */
+/** One blank as straight wire to scale: flush ends, bend zones, marks from the end each is measured from. */
 const props = defineProps<{
   form: PatternForm
   thicknessMm: number
@@ -15,6 +15,8 @@ const props = defineProps<{
   /** Forming steps that are done, cutting counted as 1: their zones are filled. */
   done: number
   lit: number[]
+  /** The wire after the step that is looked at: how much of what it bears is spent, stretch by stretch. */
+  workpiece?: Workpiece
 }>()
 const emit = defineEmits<{ point: [mark: Mark | null] }>()
 
@@ -40,16 +42,20 @@ const zones = computed(() => {
   return props.form.marks.map((mark) => {
     const from = x(mark.at_mm)
     const to = Math.max(x(mark.to_mm), from + 3)
-    const number = mark.from_end ? 'end' : marked(mark.at_mm)
+    // A bend rolled from the right end is marked where it begins from there.
+    const far = mark.from === 'far-end'
+    const place = far ? to : from
+    const number = mark.from_end ? 'end' : `${marked(mark.from_end_mm)}${far ? ' from right' : ''}`
     const needs = number.length * 8 + mark.what.length * 7.2 + 14
-    const right = from + needs > full.value
-    const starts = right ? from - needs : from
+    const right = place + needs > full.value
+    const starts = right ? place - needs : place
     const line = starts > ends[0]! ? 0 : starts > ends[1]! ? 1 : 0
-    ends[line] = right ? from + 6 : from + needs
+    ends[line] = right ? place + 6 : place + needs
     return {
       mark,
       from,
       to,
+      place,
       number,
       line,
       right,
@@ -58,25 +64,39 @@ const zones = computed(() => {
     }
   })
 })
+const spent = computed(() => {
+  const piece = props.workpiece
+  return (piece?.stretches ?? []).map((stretch) => {
+    const from = x(stretch.from_mm + piece!.starts_mm)
+    const to = x(stretch.to_mm + piece!.starts_mm)
+    return {
+      from,
+      width: to - from,
+      share: stretch.spent_share,
+      says: `${Math.round(stretch.spent_share * 100)} %`,
+    }
+  })
+})
 const top = 36
 const wireTop = computed(() => top + (lane - thick.value) / 2)
 const sum = computed(() => {
-  const { developed_mm, trim_mm, filing_mm, left_tail_mm, right_tail_mm } = blank.value
-  const tails = left_tail_mm + right_tail_mm
-  const parts = [
-    `${marked(developed_mm)} in the piece`,
-    `trims ${marked(2 * trim_mm)}`,
-    `filing ${marked(2 * filing_mm)}`,
-  ]
-  if (tails > 0) parts.push(`tails ${marked(tails)}`)
-  return `${parts.join(' + ')} = ${across(blank.value.exact_mm)}, cut ${marked(blank.value.cut_mm)} ${acrossUnit.value}`
+  const { developed_mm, left_filing_mm, right_filing_mm, left_tail_mm, right_tail_mm } = blank.value
+  const { surplus_mm, surplus_at, flush_mm, cut_mm } = blank.value
+  const others = [
+    ['filing', left_filing_mm + right_filing_mm],
+    ['tails', left_tail_mm + right_tail_mm],
+    [`longer ${surplus_at}`, surplus_mm],
+  ] as const
+  const parts = others.filter(([, mm]) => mm > 0.005).map(([what, mm]) => `${what} ${marked(mm)}`)
+  const all = [`${marked(developed_mm)} in the piece`, ...parts].join(' + ')
+  return `${all} = ${across(flush_mm)} flush to flush; ${marked(cut_mm)} ${acrossUnit.value} off the spool`
 })
 const said = computed(() =>
   props.form.marks
     .map((mark) =>
       mark.from_end
         ? `${mark.what} from the end`
-        : `${mark.what} at ${marked(mark.at_mm)} ${acrossUnit.value}`,
+        : `${mark.what} ${marked(mark.from_end_mm)} ${acrossUnit.value} from the ${mark.from === 'far-end' ? 'right' : 'left'} end`,
     )
     .join(', '),
 )
@@ -85,13 +105,13 @@ const said = computed(() =>
 <template>
   <StripFoot
     label="The strip: one blank as straight wire"
-    title="The strip: one blank, straight, marks from the flush left end"
+    title="The strip: one blank, straight, from its left to its right end"
   >
     <template #sum>
       <span class="quiet sum" data-test="sum">{{ sum }}</span>
     </template>
     <div ref="place" class="place">
-      <svg :width="full" :height="top + lane + 48" role="img" :aria-label="said" data-test="strip">
+      <svg :width="full" :height="top + lane + 66" role="img" :aria-label="said" data-test="strip">
         <defs>
           <MetalGradient :id="id" />
         </defs>
@@ -136,9 +156,9 @@ const said = computed(() =>
             :height="top + lane + 8"
           />
           <rect class="bend" :x="zone.from" :y="wireTop" :width="zone.to - zone.from" :height="thick" />
-          <line :x1="zone.from" :x2="zone.from" :y1="zone.line ? 2 : 18" :y2="top + lane + 6" />
+          <line :x1="zone.place" :x2="zone.place" :y1="zone.line ? 2 : 18" :y2="top + lane + 6" />
           <text
-            :x="zone.right ? zone.from - 4 : zone.from + 4"
+            :x="zone.right ? zone.place - 4 : zone.place + 4"
             :y="zone.line ? 13 : 30"
             :text-anchor="zone.right ? 'end' : 'start'"
           >
@@ -146,8 +166,20 @@ const said = computed(() =>
             <tspan dx="6" class="what">{{ zone.mark.what }}</tspan>
           </text>
         </g>
+        <g v-for="one in spent" :key="one.from" class="spent">
+          <rect
+            :x="one.from"
+            :y="top + lane + 5"
+            :width="one.width"
+            height="4"
+            :style="{ fillOpacity: Math.min(1, 0.06 + one.share * 1.4) }"
+          />
+          <text v-if="one.width > 44" :x="one.from + one.width / 2" :y="top + lane + 20" text-anchor="middle">
+            {{ one.says }}{{ one.width > 130 ? ' spent' : '' }}
+          </text>
+        </g>
         <StripRuler
-          :transform="`translate(0 ${top + lane + 4})`"
+          :transform="`translate(0 ${top + lane + 22})`"
           :length-mm="blank.flush_mm"
           :scale="scale"
           :edge="edge"
@@ -205,6 +237,16 @@ text {
 
 .number {
   font-weight: 700;
+}
+
+/* How much of what the metal bears is spent: said in figures, and the darker the more. */
+.spent rect {
+  fill: rgb(var(--v-theme-warning));
+}
+
+.spent text {
+  font-size: 13px;
+  fill: rgb(var(--v-theme-quiet));
 }
 
 .what {

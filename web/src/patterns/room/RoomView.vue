@@ -16,11 +16,12 @@ import { useSettings } from '../../shared/settings'
 import BlankStrip from './BlankStrip.vue'
 import CheckList from './CheckList.vue'
 import FitDialog from './FitDialog.vue'
-import FormingLine from './FormingLine.vue'
 import MateDialog from './MateDialog.vue'
 import OverDialog from './OverDialog.vue'
 import PatternPage from '../library/PatternPage.vue'
-import StepList from './StepList.vue'
+import FormingLine from '../../making/FormingLine.vue'
+import RouteMenu from '../../making/RouteMenu.vue'
+import StepList from '../../making/StepList.vue'
 import TryMenu from './TryMenu.vue'
 import WireDialog from './WireDialog.vue'
 import { useDrag } from './drag'
@@ -223,7 +224,10 @@ onMounted(() => attempt(open()))
     <template #sentence>
       <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
     </template>
-    <template #tools><TryMenu :mirrored="mirrored" @try="tryIt" /></template>
+    <template #tools>
+      <TryMenu :mirrored="mirrored" @try="tryIt" />
+      <RouteMenu :desk="pattern" />
+    </template>
     <p v-if="laid" class="compared" data-test="compared">
       <b>Over it, {{ laid.name }}:</b>{{ ' ' }}
       <span v-if="over.error.value" class="stop" role="alert">{{ over.error.value.message }}</span>
@@ -280,6 +284,7 @@ onMounted(() => attempt(open()))
         :thickness-mm="pattern.worked.thickness_mm"
         :true-pixels="truePixels"
         :done="at + 1"
+        :workpiece="form.steps[at]?.workpiece"
         :lit="lit"
         @point="pointMark"
       />

@@ -42,8 +42,8 @@ const start = () =>
       loss_share: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
       wire_price: said(request.wire_price),
       consumables: texts.value.consumables ?? '0',
-      minutes: texts.value.minutes ?? '',
-      setting_up_minutes: texts.value.setting_up_minutes ?? '',
+      minutes: String(request.minutes),
+      setting_up_minutes: String(request.setting_up_minutes),
       hour_rate: said(request.hour_rate),
       bought: texts.value.bought ?? '',
     }

@@ -1,7 +1,8 @@
 //! Balled head pin: its end drawn into a ball.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -50,8 +51,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         );
         return Err(Fault::new("parameters.ball_mm", said).limit(f.h()));
     }
-    f.step(StepKind::Ball, "end", &[ball]);
-    f.step(StepKind::Hammer, "stem", &[]).hint = "Pull the stem through smooth jaws: the flame left it soft.";
+    f.step(Operation::Ball, "end", &[ball]);
+    f.step(Operation::Hammer, "stem", &[]).hint =
+        "Pull the stem through smooth jaws: the flame left it soft.";
     f.stands = (stem, 90.0);
     f.asks.push(Asks::Stem { segment: stem });
     f.asks.push(Asks::Melts);

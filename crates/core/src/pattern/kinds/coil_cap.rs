@@ -1,8 +1,10 @@
 //! Coil end cap with one turn lifted into a bail.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::WRAP_TAIL_MM;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::on_stem_deg;
@@ -54,9 +56,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let coil =
         f.lay("coil", Course::Wrap { core_mm: bore, turns, pitch_mm: f.profile.size_mm, roll_deg: 90.0 });
     let bail = f.lay("bail", Course::right(bore, on_stem_deg(bore, h)));
-    f.step(StepKind::Coil, "coil", &[coil]).hint =
-        "Wind one turn more than the cap needs: it becomes the bail.";
-    f.step(StepKind::Lift, "last turn", &[bail]);
+    f.step(Operation::Coil, "coil", &[coil]).hint =
+        "Anchor the left end by its tail and keep the tension until the wire is clipped.";
+    f.step(Operation::Lift, "last turn", &[bail]);
+    // The tail anchors the wire on the rod, and comes off when it is wound.
+    f.tails_mm.0 = WRAP_TAIL_MM;
     f.stands = (coil, 180.0);
     f.openings.push(Opening { what: "bail", inside_mm: bore, mouth: None });
     f.asks.push(Asks::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });

@@ -1,8 +1,10 @@
 //! Cone end cap wound on a taper.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::WRAP_TAIL_MM;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -64,9 +66,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "cone",
         Course::Cone { small_mm: small, large_mm: large, turns, pitch_mm: -pitch_mm, roll_deg: 90.0 },
     );
-    f.step(StepKind::Coil, "cone", &[cone]).hint =
-        "On a taper, from the narrow end; take it off, trim, press it together on the taper again.";
-    f.step(StepKind::Round, "mouths", &[]).hint = "Level both mouths on an abrasive, coarse then fine.";
+    f.step(Operation::Coil, "cone", &[cone]).hint =
+        "Anchor the left end. From the narrow end; take it off, trim, press it together on the taper again.";
+    f.step(Operation::Round, "mouths", &[]).hint = "Level both mouths on an abrasive, coarse then fine.";
+    // The tail anchors the wire on the rod, and comes off when it is wound.
+    f.tails_mm.0 = WRAP_TAIL_MM;
     f.stands = (cone, 180.0);
     f.openings.push(Opening { what: "narrow mouth", inside_mm: small, mouth: None });
     f.shows("turns_n", Lies::Angle(cone));

@@ -1,7 +1,8 @@
 //! Hook of doubled wire: folded at its nose, two eyes side by side.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -62,10 +63,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.closures.push(Closure { what: "second eye", far_end: true, on: Some(last - 1) });
     f.pressed.extend((0..fold).map(|i| (i, last - i)));
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
-    f.step(StepKind::Fold, "wire", &[fold]);
-    f.step(StepKind::Loop, "both eyes", &[eye, last]);
-    f.step(StepKind::Bend, "hook", &[bend, last - bend]);
-    f.step(StepKind::Hammer, "bend", &[]);
+    f.step(Operation::Fold, "wire", &[fold]);
+    f.step(Operation::Loop, "both eyes", &[eye, last]);
+    f.step(Operation::Bend, "hook", &[bend, last - bend]);
+    f.step(Operation::Hammer, "bend", &[]);
     f.stands = (shank, 90.0);
     f.bears.push(bend);
     f.strands = 2.0;

@@ -1,7 +1,8 @@
 //! Eye pin: a loop centred over its stem.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::centred_loop;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -52,11 +53,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let (rolled, neck) = centred_loop(f, "loop", d.of("loop_mm"));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.hammer(&[rolled], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(StepKind::Loop, "loop", &[rolled]);
-    f.step(StepKind::Bend, "neck", &[neck]).hint = "Bend back until the loop stands centred over the stem.";
+    f.step(Operation::Loop, "loop", &[rolled]);
+    f.step(Operation::Bend, "neck", &[neck]).hint = "Bend back until the loop stands centred over the stem.";
     if d.of("hammered_mm") > 0.0 {
-        f.step(StepKind::Hammer, "loop", &[]);
-        f.step(StepKind::Close, "loop", &[]);
+        f.step(Operation::Hammer, "loop", &[]);
+        f.step(Operation::Close, "loop", &[]);
     }
     f.stands = (stem, -90.0);
     f.asks.push(Asks::Stem { segment: stem });

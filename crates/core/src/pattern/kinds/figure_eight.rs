@@ -1,7 +1,8 @@
 //! Figure eight: two loops, equal or not, closed against one crossing.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::plain_loop;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -61,10 +62,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let first = plain_loop(f, "first loop", first_mm, false);
     let crossing = f.lay("crossing", Course::straight(touching + d.of("apart_mm")));
     let second = plain_loop(f, "second loop", second_mm, true);
-    f.step(StepKind::Loop, "first loop", &[first]);
-    f.step(StepKind::Loop, "second loop", &[second]).hint =
-        "Turn the wire over: this loop curls the other way.";
-    f.step(StepKind::Close, "loops", &[]);
+    f.step(Operation::Loop, "first loop", &[first]);
+    f.step(Operation::Loop, "second loop", &[second]).hint = "Turn the wire end for end, not over.";
+    f.step(Operation::Close, "loops", &[]);
     // Lean the crossing so that the two centres stand one above the other.
     let across = f.mean(first_mm) + f.mean(second_mm);
     f.stands = (crossing, -90.0 - across.atan2(touching + d.of("apart_mm")).to_degrees());

@@ -1,7 +1,8 @@
 //! A pair of hooks bent at once from one folded length.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -76,12 +77,12 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let last = f.segments.len() - 1;
     f.closures.push(Closure { what: "second loop", far_end: true, on: Some(last - 1) });
     f.pressed.extend((0..fold).map(|i| (i, last - i)));
-    f.step(StepKind::Fold, "wire", &[fold]);
-    f.step(StepKind::Loop, "both loops", &[rolled, last]);
-    f.step(StepKind::Bend, "both crowns", &[crown, last - crown]);
-    f.step(StepKind::Hammer, "crowns", &[]);
-    f.step(StepKind::Part, "fold", &[]);
-    f.step(StepKind::Round, "tips", &[]);
+    f.step(Operation::Fold, "wire", &[fold]);
+    f.step(Operation::Loop, "both loops", &[rolled, last]);
+    f.step(Operation::Bend, "both crowns", &[crown, last - crown]);
+    f.step(Operation::Hammer, "crowns", &[]);
+    f.step(Operation::Part, "fold", &[]);
+    f.step(Operation::Round, "tips", &[]);
     f.stands = (front, 90.0);
     f.bears.push(crown);
     f.shows("loop_mm", Lies::Across(rolled));

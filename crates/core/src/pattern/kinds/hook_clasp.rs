@@ -1,7 +1,8 @@
 //! Hook clasp with a plain eye; its tip plain or curved outward.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -65,20 +66,20 @@ pub static PATTERN: Pattern = Pattern {
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let eye = plain_loop(f, "eye", d.of("eye_mm"), false);
-    f.step(StepKind::Loop, "eye", &[eye]);
+    f.step(Operation::Loop, "eye", &[eye]);
     closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
     let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
     let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
     let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
-    f.step(StepKind::Bend, "hook", &[bend]);
+    f.step(Operation::Bend, "hook", &[bend]);
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
     if d.of("tip_deg") > 0.0 {
         let (kick, _) = kicked_tip(f, d.of("tip_deg"), d.of("tip_mm"), true);
         f.shows("tip_deg", Lies::Angle(kick));
     }
     f.hammer(&[bend], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(StepKind::Round, "tip", &[]);
-    f.step(StepKind::Hammer, "bend", &[]);
+    f.step(Operation::Round, "tip", &[]);
+    f.step(Operation::Hammer, "bend", &[]);
     f.stands = (shank, 90.0);
     f.bears.push(bend);
     f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });

@@ -1,7 +1,8 @@
 //! Open ear wire: a hook with a plain loop.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -69,16 +70,16 @@ pub static PATTERN: Pattern = Pattern {
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let rolled = plain_loop(f, "loop", d.of("loop_mm"), d.second("loop_side"));
-    f.step(StepKind::Loop, "loop", &[rolled]);
+    f.step(Operation::Loop, "loop", &[rolled]);
     closes_on(f, d.of("loop_mm"), "front", d.of("front_mm"), "front_mm")?;
     let front = f.lay("front", Course::straight(d.of("front_mm")));
     let crown = f.lay("crown", Course::right(d.of("crown_mm"), 180.0));
-    f.step(StepKind::Bend, "crown", &[crown]);
+    f.step(Operation::Bend, "crown", &[crown]);
     let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
     let (bend, tip) = kicked_tip(f, d.of("tip_deg"), d.of("tip_mm"), true);
     f.hammer(&[crown], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(StepKind::Round, "tip", &[tip]);
-    f.step(StepKind::Hammer, "crown", &[]);
+    f.step(Operation::Round, "tip", &[tip]);
+    f.step(Operation::Hammer, "crown", &[]);
     f.stands = (front, 90.0);
     f.bears.push(crown);
     f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });

@@ -1,7 +1,8 @@
 //! Oval jump ring: holds its place in a chain and resists opening.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -47,8 +48,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     )?;
     let ring = f.lay("ring", Course::Oval { long_mm: long, short_mm: short });
     f.stands = (ring, 0.0);
-    f.step(StepKind::Bend, "oval", &[ring]).hint = "Wind it on an oval rod, or bend a round ring over two.";
-    f.step(StepKind::Close, "ring", &[]);
+    f.step(Operation::Bend, "oval", &[ring]).hint = "Wind it on an oval rod, or bend a round ring over two.";
+    f.step(Operation::Close, "ring", &[]);
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: short, mouth: None });
     f.bears.push(ring);

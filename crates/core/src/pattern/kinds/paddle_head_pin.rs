@@ -1,7 +1,8 @@
 //! Head pin with its end flattened to a paddle.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -39,8 +40,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let paddle = f.lay("paddle", Course::straight(d.of("paddle_mm")));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.hammer(&[paddle], d.of("thickness_mm"), "thickness_mm")?;
-    f.step(StepKind::Flatten, "end", &[paddle]);
-    f.step(StepKind::Round, "edges", &[]);
+    f.step(Operation::Flatten, "end", &[paddle]);
+    f.step(Operation::Round, "edges", &[]);
     f.stands = (stem, 90.0);
     f.asks.push(Asks::Stem { segment: stem });
     f.shows("paddle_mm", Lies::Along(paddle));

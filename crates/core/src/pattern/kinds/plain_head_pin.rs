@@ -1,7 +1,8 @@
 //! Plain head pin: its end folded back short, to stop a bead.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -44,7 +45,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let folded = f.lay("fold", Course::straight(d.of("fold_mm")));
     let bend = f.lay("turn of the fold", Course::left(0.0, 180.0));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
-    f.step(StepKind::Fold, "end", &[folded, bend]);
+    f.step(Operation::Fold, "end", &[folded, bend]);
     f.stands = (stem, 90.0);
     f.asks.push(Asks::Stem { segment: stem });
     f.shows("fold_mm", Lies::Along(folded));

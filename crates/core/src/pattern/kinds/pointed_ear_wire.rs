@@ -1,7 +1,8 @@
 //! Pointed ear wire: two curved sides meeting in a point, a marquise.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -76,12 +77,12 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let point = f.lay("point", Course::right(d.of("point_mm"), 180.0 - bulge));
     let back = f.lay("back", Course::right(inside, bulge));
     f.hammer(&[front, back], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(StepKind::Loop, "loop", &[rolled]);
-    f.step(StepKind::Bend, "sides", &[front, back]).hint =
+    f.step(Operation::Loop, "loop", &[rolled]);
+    f.step(Operation::Bend, "sides", &[front, back]).hint =
         "Curve both sides alike over a large round before the point is made.";
-    f.step(StepKind::Bend, "point", &[point]);
-    f.step(StepKind::Round, "tip", &[]);
-    f.step(StepKind::Hammer, "sides", &[]);
+    f.step(Operation::Bend, "point", &[point]);
+    f.step(Operation::Round, "tip", &[]);
+    f.step(Operation::Hammer, "sides", &[]);
     f.stands = (front, 90.0 + bulge / 2.0);
     f.bears.push(point);
     f.shows("loop_mm", Lies::Across(rolled));

@@ -1,7 +1,8 @@
 //! Round jump ring, bent singly from a straight blank.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -37,8 +38,8 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let ring = f.lay("ring", Course::left(d.of("inside_mm"), 360.0));
     f.stands = (ring, 0.0);
-    f.step(StepKind::Bend, "ring", &[ring]);
-    f.step(StepKind::Close, "ring", &[]);
+    f.step(Operation::Bend, "ring", &[ring]);
+    f.step(Operation::Close, "ring", &[]);
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: d.of("inside_mm"), mouth: None });
     f.bears.push(ring);

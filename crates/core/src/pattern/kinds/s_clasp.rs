@@ -1,7 +1,8 @@
 //! S clasp: two hooks turned opposite ways, their ends curled.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -72,10 +73,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         f.bears.push(bend);
     }
     f.hammer(&[upper, lower], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(StepKind::Loop, "both end curls", &[first, last]);
-    f.step(StepKind::Bend, "first bend", &[upper]);
-    f.step(StepKind::Bend, "second bend", &[lower]).hint = "The other way round from the first.";
-    f.step(StepKind::Hammer, "bends", &[]);
+    f.step(Operation::Loop, "both end curls", &[first, last]);
+    f.step(Operation::Bend, "first bend", &[upper]);
+    f.step(Operation::Bend, "second bend", &[lower]);
+    f.step(Operation::Hammer, "bends", &[]);
     f.stands = (body, -60.0);
     f.asks.push(Asks::Takes { opening: 0, ring_mm: d.of("ring_mm") });
     f.shows("bend_mm", Lies::Across(upper));

@@ -1,7 +1,8 @@
 //! S link with counter-curled ends.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -56,10 +57,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.hammer(&[upper, lower], d.of("hammered_mm"), "hammered_mm")?;
     f.closures.push(Closure { what: "first curl", far_end: false, on: Some(upper) });
     f.closures.push(Closure { what: "second curl", far_end: true, on: Some(lower) });
-    f.step(StepKind::Loop, "both curls", &[first, last]);
-    f.step(StepKind::Bend, "first bend", &[upper]);
-    f.step(StepKind::Bend, "second bend", &[lower]).hint = "The other way round from the first.";
-    f.step(StepKind::Hammer, "bends", &[]);
+    f.step(Operation::Loop, "both curls", &[first, last]);
+    f.step(Operation::Bend, "first bend", &[upper]);
+    f.step(Operation::Bend, "second bend", &[lower]);
+    f.step(Operation::Hammer, "bends", &[]);
     f.stands = (lower, -45.0);
     for (what, bend) in [("first bend", upper), ("second bend", lower)] {
         f.openings.push(Opening { what, inside_mm: bend_mm, mouth: None });

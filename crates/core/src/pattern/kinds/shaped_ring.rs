@@ -1,7 +1,8 @@
 //! Ring with flat sides: square, hexagon or octagon.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -66,9 +67,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     }
     let last = f.lay("half a flat", Course::straight(flat / 2.0));
     f.stands = (first, 0.0);
-    f.step(StepKind::Bend, "corners", &corners).hint =
+    f.step(Operation::Bend, "corners", &corners).hint =
         "Work from the middle outwards, on a rod of the shape if you have one.";
-    f.step(StepKind::Close, "ring", &[]);
+    f.step(Operation::Close, "ring", &[]);
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: across, mouth: None });
     f.bears.extend(flats.first());

@@ -1,7 +1,8 @@
 //! Smallest ring: wound on its own wire.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Closure, Dims, Former, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Closure, Dims, Former, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -51,7 +52,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         },
     );
     f.stands = (ring, 0.0);
-    f.step(StepKind::Coil, "ring", &[ring]).hint = "Its rod is a straight piece of the same wire.";
+    f.step(Operation::Coil, "ring", &[ring]).hint = "Its rod is a straight piece of the same wire.";
     f.openings.push(Opening { what: "ring", inside_mm: h, mouth: None });
     if d.of("turns_n") <= 1.0 {
         f.closures.push(Closure { what: "ring", far_end: true, on: None });

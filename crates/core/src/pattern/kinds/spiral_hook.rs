@@ -1,7 +1,8 @@
 //! Hook with a spiral head, a catch space and a lifted tip.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::kicked_tip;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -60,11 +61,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
     let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
     let catch = f.lay("catch", Course::straight(d.of("catch_mm")));
-    f.step(StepKind::Spiral, "spiral", &[spiral]);
-    f.step(StepKind::Bend, "hook", &[bend]);
+    f.step(Operation::Spiral, "spiral", &[spiral]);
+    f.step(Operation::Bend, "hook", &[bend]);
     let (lift, tip) = kicked_tip(f, d.of("lift_deg"), d.of("tip_mm"), true);
-    f.step(StepKind::Round, "tip", &[tip]);
-    f.step(StepKind::Hammer, "bend", &[]);
+    f.step(Operation::Round, "tip", &[tip]);
+    f.step(Operation::Hammer, "bend", &[]);
     f.openings.push(Opening { what: "middle of the spiral", inside_mm: d.of("middle_mm"), mouth: None });
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((catch, shank)) });
     f.stands = (shank, 90.0);

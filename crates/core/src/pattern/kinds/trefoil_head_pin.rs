@@ -1,7 +1,8 @@
 //! Head pin with three loops like a clover leaf.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -56,10 +57,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let run = f.leg("foot", centre - n, "notch_mm")?;
     let neck = f.lay("neck", Course::left(notch_mm, 90.0));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
-    f.step(StepKind::Loop, "first loop", &[lead, first]);
-    f.step(StepKind::Loop, "middle loop", &[notch, second]);
-    f.step(StepKind::Loop, "third loop", &[other, third]);
-    f.step(StepKind::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the middle loop.";
+    f.step(Operation::Loop, "first loop", &[lead, first]);
+    f.step(Operation::Loop, "middle loop", &[notch, second]);
+    f.step(Operation::Loop, "third loop", &[other, third]);
+    f.step(Operation::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the middle loop.";
     f.stands = (stem, -90.0);
     f.pressed.extend([
         (lead, run),

@@ -1,7 +1,8 @@
 //! Ear wire with a wrapped loop and a dropped front.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{
     COUNTED, KICK, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm, wraps_longer_than,
@@ -86,15 +87,15 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.openings.push(Opening { what: "loop", inside_mm: d.of("loop_mm"), mouth: None });
     f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (neck + 1, *wrap), (front, *wrap)]));
     f.tails_mm.1 = WRAP_TAIL_MM;
-    f.step(StepKind::Loop, "loop", &[neck, neck + 1]);
-    f.step(StepKind::Wrap, "wraps", &wraps);
-    f.step(StepKind::Bend, "crown", &[crown]);
+    f.step(Operation::Loop, "loop", &[neck, neck + 1]);
+    f.step(Operation::Wrap, "wraps", &wraps);
+    f.step(Operation::Bend, "crown", &[crown]);
     if d.of("tip_deg") > 0.0 {
-        f.step(StepKind::Kick, "tip", &[bend]);
+        f.step(Operation::Kick, "tip", &[bend]);
     }
     f.hammer(&[crown], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(StepKind::Round, "tip", &[tip]);
-    f.step(StepKind::Hammer, "crown", &[]);
+    f.step(Operation::Round, "tip", &[tip]);
+    f.step(Operation::Hammer, "crown", &[]);
     f.stands = (back, 90.0);
     f.bears.push(crown);
     f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });

@@ -1,7 +1,8 @@
 //! Link with a wrapped loop at each end and room for a bead.
 
 use crate::fault::Fault;
-use crate::pattern::former::{Dims, Former, Lies, Opening, StepKind};
+use crate::making::Operation;
+use crate::pattern::former::{Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{COUNTED, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -68,11 +69,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     for what in ["first loop", "second loop"] {
         f.openings.push(Opening { what, inside_mm: d.of("loop_mm"), mouth: None });
     }
-    f.step(StepKind::Loop, "first loop", &[stem - 2, stem - 1]);
-    f.step(StepKind::Wrap, "first wraps", &near_wraps);
-    f.step(StepKind::Loop, "second loop", &[stem + 1, stem + 2]).hint =
+    f.step(Operation::Loop, "first loop", &[stem - 2, stem - 1]);
+    f.step(Operation::Wrap, "first wraps", &near_wraps);
+    f.step(Operation::Loop, "second loop", &[stem + 1, stem + 2]).hint =
         "Thread the bead on first, and hang in what the loop is to hold.";
-    f.step(StepKind::Wrap, "second wraps", &far_wraps);
+    f.step(Operation::Wrap, "second wraps", &far_wraps);
     f.stands = (stem, 90.0);
     f.shows("loop_mm", Lies::Across(stem + 2));
     f.shows("room_mm", Lies::Along(stem));

@@ -1,7 +1,6 @@
 //! What a piece asks of its wire, whatever wire that is.
 
 use crate::fault::Faults;
-use crate::pattern::blank::{FILING, TRIM};
 use crate::pattern::{PatternRequest, Worn};
 use crate::ring::RingRequest;
 use crate::shape::Course;
@@ -38,7 +37,7 @@ pub struct Duty {
     turned: f64,
     /// Length beyond the piece itself: tails, mm.
     tails_mm: f64,
-    /// Trim and filing at both ends, in thicknesses.
+    /// The sliver and what is filed off, in thicknesses.
     ends: f64,
     strands: f64,
 }
@@ -58,7 +57,7 @@ impl Duty {
     /// Of rings: the ring's own bend bears; its blank is one turn and what cutting takes of it.
     pub(super) fn of_rings(request: &RingRequest) -> Result<Self, Faults> {
         let plan = request.plan()?;
-        let coil = Coil::wind(&request.wire, &request.mandrel)?;
+        let coil = Coil::wind_at(&request.wire, &request.mandrel, &request.bending())?;
         let c = request.wire.profile().centroid_mm();
         let tightest = 2.0 * (coil.tightest_mm() - c);
         let per_ring = plan.wire_length_mm / f64::from(request.rings_n);
@@ -109,7 +108,7 @@ impl Duty {
             developed_mm: formed.developed_mm(),
             turned,
             tails_mm: design.tails_mm.0 + design.tails_mm.1,
-            ends: 2.0 * (TRIM + FILING),
+            ends: formed.ends_share(),
             strands: design.strands,
         })
     }

@@ -4,7 +4,6 @@ use serde::Serialize;
 
 use super::Demand;
 use crate::fault::Faults;
-use crate::pattern::blank::TRIM;
 use crate::piece::{Blanks, Piece};
 use crate::rack::stock::booking::BlanksCut;
 use crate::rack::stock::buying::{Keeping, shortest_useful_mm};
@@ -32,7 +31,7 @@ pub struct WireDemand {
     pub demand: Vec<Demand>,
     /// All of them end to end, mm.
     pub wanted_mm: f64,
-    /// Taken off each end that is made flush, mm: 0.6 thicknesses, as much as flush cutters lose.
+    /// Taken off each piece of stock beside the blanks, mm: nothing, as each blank has the sliver that makes it flush.
     pub trim_mm: f64,
     /// A rest shorter than this is scrap, mm, as the workshop says or as is usual.
     pub shortest_useful_mm: f64,
@@ -68,7 +67,7 @@ pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Res
     let mut wires: Vec<WireDemand> = vec![];
     for (i, pick) in picked.iter().enumerate() {
         let blanks = pick.piece.blanks(unit).map_err(|faults| faults.within(&format!("picked[{i}]")))?;
-        let Blanks { length_mm, n } = blanks;
+        let Blanks { length_mm, n, .. } = blanks;
         let wire = pick.piece.wire();
         let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
             wires.push(WireDemand {
@@ -76,7 +75,7 @@ pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Res
                 shown: wire.shown(unit),
                 demand: vec![],
                 wanted_mm: 0.0,
-                trim_mm: TRIM * wire.profile().thickness_mm(),
+                trim_mm: 0.0,
                 shortest_useful_mm: keepings
                     .iter()
                     .find(|keeping| keeping.wire.stands_for(wire))

@@ -1,65 +1,51 @@
 <script setup lang="ts">
-import type { Drawing, Step } from '../../api/client'
-import PieceSketch from '../../drawing/PieceSketch.vue'
-import { vOneStop } from '../../shared/oneStop'
+import type { Drawing, Step } from '../api/client'
+import PieceSketch from '../drawing/PieceSketch.vue'
+import { vOneStop } from '../shared/oneStop'
 
-/** Forming steps as small drawings on a line, from the straight blank to the finished piece. */
+/** The route as small drawings on a line, from the spool to the finished piece. */
 defineProps<{ steps: Step[]; stages: Drawing[] }>()
 const at = defineModel<number>({ required: true })
-
-/** What a step does to what; not twice where its name says both. */
-const named = ({ kind, what }: Step) => (what.startsWith(words[kind]) ? what : `${words[kind]} ${what}`)
-const words: Record<Step['kind'], string> = {
-  cut: 'cut',
-  ball: 'ball',
-  flatten: 'flatten',
-  fold: 'fold',
-  loop: 'roll',
-  bend: 'bend',
-  coil: 'wind',
-  spiral: 'lay',
-  wrap: 'wrap',
-  lift: 'lift',
-  kick: 'kick',
-  hammer: 'harden',
-  close: 'close',
-  round: 'smooth',
-  part: 'part',
-}
 </script>
 
 <template>
-  <div class="forming" data-test="forming">
-    <ol v-one-stop>
-      <li v-for="(step, i) in steps" :key="step.step_n">
-        <button
-          type="button"
-          class="plain stop-at"
-          :class="{ now: at === i, done: i < at }"
-          :aria-current="at === i ? 'step' : undefined"
-          :data-step="step.step_n"
-          @click="at = i"
-        >
-          <span class="what">{{ named(step) }}</span>
-          <PieceSketch v-if="stages[i]" :drawing="stages[i]!" class="sketch" />
-          <span class="dot" aria-hidden="true" />
-        </button>
-      </li>
-    </ol>
-    <input
-      v-model.number="at"
-      type="range"
-      min="0"
-      :max="steps.length - 1"
-      step="1"
-      aria-label="Forming, from straight to finished"
-      :aria-valuetext="steps[at] ? `step ${at + 1} of ${steps.length}: ${named(steps[at]!)}` : ''"
-      data-test="slider"
-    />
+  <div class="scroll">
+    <div class="forming" :style="{ minWidth: `${steps.length * 74}px` }" data-test="forming">
+      <ol v-one-stop>
+        <li v-for="(step, i) in steps" :key="step.step_n">
+          <button
+            type="button"
+            class="plain stop-at"
+            :class="{ now: at === i, done: i < at }"
+            :aria-current="at === i ? 'step' : undefined"
+            :data-step="step.step_n"
+            @click="at = i"
+          >
+            <span class="what">{{ step.named }}</span>
+            <PieceSketch v-if="stages[i]" :drawing="stages[i]!" class="sketch" />
+            <span class="dot" aria-hidden="true" />
+          </button>
+        </li>
+      </ol>
+      <input
+        v-model.number="at"
+        type="range"
+        min="0"
+        :max="steps.length - 1"
+        step="1"
+        aria-label="Forming, from straight to finished"
+        :aria-valuetext="steps[at] ? `step ${at + 1} of ${steps.length}: ${steps[at]!.named}` : ''"
+        data-test="slider"
+      />
+    </div>
   </div>
 </template>
 
 <style scoped>
+.scroll {
+  overflow-x: auto;
+}
+
 .forming {
   position: relative;
   margin-top: 6px;

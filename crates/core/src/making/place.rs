@@ -2,14 +2,14 @@
 
 use serde::Serialize;
 
-use super::form::Formed;
-use super::former::StepKind;
-use crate::shape::Course;
+use super::operation::Operation;
+use crate::shape::{Course, Segment};
 use crate::tool::coil::{Coil, Cone, outline_for};
 use crate::tool::mandrel::Shape;
 use crate::tool::outline::Outline;
 use crate::tool::plier::Plier;
 use crate::tool::workshop::Workshop;
+use crate::wire::bending::Bending;
 use crate::words::length::{caliper, caliper_number};
 use crate::words::words;
 
@@ -92,78 +92,68 @@ fn plain(with: With) -> ToolPlace {
     }
 }
 
-impl Formed<'_> {
-    /// The tool for every segment that is not left straight, in the order of the wire.
-    pub fn tools(&self, workshop: &Workshop) -> Vec<Option<Bent>> {
-        let mut known: Vec<(f64, (StepKind, bool), f64, ToolPlace)> = vec![];
-        let segments = &self.design.segments;
-        let mut tools = Vec::with_capacity(segments.len());
-        for (i, segment) in segments.iter().enumerate() {
-            let step = self.design.steps.iter().find(|step| step.segments.contains(&i));
-            let kind = step.map_or(StepKind::Bend, |step| step.kind);
-            let angle_deg = segment.curve(self.design.profile).angle().to_degrees();
-            // A loop is rolled on a jaw however small; a sharp bend of less is made against an edge.
-            let made_as = (kind, angle_deg > 200.0);
-            tools.push(
-                match segment.course {
-                    Course::Straight { .. } if segment.flattened_mm.is_some() => {
-                        Some((plain(With::Hammer), 1.0))
-                    }
-                    Course::Straight { .. } => None,
-                    Course::Ball { .. } => Some((plain(With::Torch), 1.0)),
-                    Course::Wrap { .. } if kind == StepKind::Wrap => Some((plain(With::OwnStem), 1.0)),
-                    Course::Cone { small_mm, large_mm, turns, .. } => {
-                        Some(self.taper(Cone { small_mm, large_mm, turns }))
-                    }
-                    Course::Oval { long_mm, short_mm } => {
-                        Some((self.oval_rod(long_mm, short_mm, workshop), self.oval_over(long_mm, short_mm)))
-                    }
-                    Course::Bend { inside_mm, .. }
-                    | Course::Wrap { core_mm: inside_mm, .. }
-                    | Course::Spiral { inner_mm: inside_mm, .. } => {
-                        let same = known.iter().find(|k| (k.0 - inside_mm).abs() < 1e-12 && k.1 == made_as);
-                        let found = same.map(|k| (k.3.clone(), k.2));
-                        Some(found.unwrap_or_else(|| {
-                            let (place, over) = self.sized(inside_mm, made_as, workshop);
-                            known.push((inside_mm, made_as, over, place.clone()));
-                            (place, over)
-                        }))
-                    }
-                }
-                .map(|(place, over)| Bent { place, to_deg: angle_deg * over }),
-            );
-        }
-        tools
+/// Chooses tools for a wire as hard as it is now, out of those a workshop owns.
+#[derive(Debug, Clone, Copy)]
+pub struct Chooser<'a> {
+    /// How the wire bends.
+    pub bending: Bending,
+    /// The plier to roll on, by its name; any if none is named.
+    pub plier: Option<&'a str>,
+    /// The workshop.
+    pub workshop: &'a Workshop,
+}
+
+impl Chooser<'_> {
+    /// The tool for a segment that is formed by an operation; none for what is left straight.
+    ///
+    /// A segment that is hammered afterwards grows, so it is bent tighter first.
+    #[must_use]
+    pub fn tool(&self, segment: &Segment, operation: Operation) -> Option<Bent> {
+        let profile = self.bending.profile;
+        let angle_deg = segment.curve(profile).angle().to_degrees();
+        // A loop is rolled on a jaw however small; a sharp bend of less is made against an edge.
+        let made_as = (operation, angle_deg > 200.0);
+        let c = profile.centroid_mm();
+        let before = |inside_mm: f64| 2.0 * ((inside_mm / 2.0 + c) / segment.growth(profile) - c);
+        let (place, over) = match segment.course {
+            Course::Straight { .. } if segment.flattened_mm.is_some() => (plain(With::Hammer), 1.0),
+            Course::Straight { .. } => return None,
+            Course::Ball { .. } => (plain(With::Torch), 1.0),
+            Course::Wrap { .. } if operation == Operation::Wrap => (plain(With::OwnStem), 1.0),
+            Course::Cone { small_mm, large_mm, turns, .. } => self.taper(Cone { small_mm, large_mm, turns }),
+            Course::Oval { long_mm, short_mm } => {
+                (self.oval_rod(long_mm, short_mm), self.oval_over(long_mm, short_mm))
+            }
+            Course::Bend { inside_mm, .. }
+            | Course::Wrap { core_mm: inside_mm, .. }
+            | Course::Spiral { inner_mm: inside_mm, .. } => self.sized(before(inside_mm), made_as),
+        };
+        Some(Bent { place, to_deg: angle_deg * over })
     }
 
     /// The tool for a bend of an inside diameter, and by what factor to go past the angle.
-    fn sized(
-        &self,
-        inside_mm: f64,
-        (kind, loop_like): (StepKind, bool),
-        workshop: &Workshop,
-    ) -> (ToolPlace, f64) {
-        let c = self.design.profile.centroid_mm();
+    fn sized(&self, inside_mm: f64, (kind, loop_like): (Operation, bool)) -> (ToolPlace, f64) {
+        let c = self.bending.profile.centroid_mm();
         let radius = inside_mm / 2.0 + c;
         let Some(wound) = self.bending.wound_radius(radius) else {
             return (plain(With::FlatNose), 1.0);
         };
         let over = radius / wound;
         let wanted = 2.0 * (wound - c);
-        let thickness = self.design.profile.thickness_mm();
+        let thickness = self.bending.profile.thickness_mm();
         let sharp =
-            inside_mm <= SHARP * thickness && !loop_like && matches!(kind, StepKind::Loop | StepKind::Bend);
-        if matches!(kind, StepKind::Fold | StepKind::Kick) || sharp {
+            inside_mm <= SHARP * thickness && !loop_like && matches!(kind, Operation::Loop | Operation::Bend);
+        if matches!(kind, Operation::Fold | Operation::Kick) || sharp {
             return (plain(With::FlatNose), over);
         }
-        if kind == StepKind::Coil && (inside_mm - thickness).abs() < 1e-9 {
+        if kind == Operation::Coil && (inside_mm - thickness).abs() < 1e-9 {
             let tool = "a straight length of the same wire".to_owned();
             return (ToolPlace { tool, diameter_mm: Some(thickness), ..plain(With::OwnStem) }, over);
         }
-        let offers = self.offers(inside_mm, wanted, kind, workshop);
+        let offers = self.offers(inside_mm, wanted, kind);
         let off = |place: &ToolPlace| place.gives_mm.map_or(f64::INFINITY, |gives| (gives - inside_mm).abs());
         let best = offers.into_iter().min_by(|a, b| (off(&a.0) + a.1).total_cmp(&(off(&b.0) + b.1)));
-        let unit = workshop.habits.unit;
+        let unit = self.workshop.habits.unit;
         let wanted_shown = caliper(wanted, unit);
         let Some((mut place, _)) = best else {
             let place = ToolPlace {
@@ -189,22 +179,16 @@ impl Formed<'_> {
     }
 
     /// The jaws and rods that come near the diameter wanted, each with how unhandy it is.
-    fn offers(
-        &self,
-        inside_mm: f64,
-        wanted: f64,
-        kind: StepKind,
-        workshop: &Workshop,
-    ) -> Vec<(ToolPlace, f64)> {
-        let c = self.design.profile.centroid_mm();
+    fn offers(&self, inside_mm: f64, wanted: f64, kind: Operation) -> Vec<(ToolPlace, f64)> {
+        let c = self.bending.profile.centroid_mm();
         let gives = |diameter: f64| {
             let relaxed = self.bending.relaxed(1.0 / (diameter / 2.0 + c));
             if relaxed > 0.0 { 2.0 * (1.0 / relaxed - c) } else { f64::INFINITY }
         };
-        let named = self.request.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
+        let named = self.plier.map(str::trim).filter(|name| !name.is_empty());
         let chosen = |plier: &&Plier| named.is_none_or(|name| plier.name.trim().eq_ignore_ascii_case(name));
-        let coiled = kind == StepKind::Coil;
-        let pliers = workshop.pliers.iter().filter(|_| !coiled).filter(chosen);
+        let coiled = kind == Operation::Coil;
+        let pliers = self.workshop.pliers.iter().filter(|_| !coiled).filter(chosen);
         let jaws = pliers.filter_map(|plier| {
             let at = plier.place(wanted)?;
             let place = ToolPlace {
@@ -218,12 +202,12 @@ impl Formed<'_> {
             // A jaw is the handier tool for small loops, a rod for wide bends.
             Some((place, if inside_mm > ROD_FROM_MM && named.is_none() { 0.06 } else { 0.0 }))
         });
-        let round = workshop.rods.iter().filter(|rod| rod.shape == Shape::Round);
+        let round = self.workshop.rods.iter().filter(|rod| rod.shape == Shape::Round);
         let mut rods: Vec<_> = round.map(|rod| (rod, rod.outline().across())).collect();
         rods.sort_by(|a, b| (a.1 - wanted).abs().total_cmp(&(b.1 - wanted).abs()));
         let rods = rods.into_iter().take(2).map(|(rod, across)| {
             let place = ToolPlace {
-                tool: rod.shown_in(workshop.habits.unit),
+                tool: rod.shown_in(self.workshop.habits.unit),
                 diameter_mm: Some(across),
                 gives_mm: Some(gives(across)),
                 ..plain(With::Rod)
@@ -257,24 +241,24 @@ impl Formed<'_> {
     }
 
     /// The oval rod that leaves an oval ring after letting go: the workshop's nearest by what it gives.
-    fn oval_rod(&self, long_mm: f64, short_mm: f64, workshop: &Workshop) -> ToolPlace {
+    fn oval_rod(&self, long_mm: f64, short_mm: f64) -> ToolPlace {
         let wanted = Outline::Oval { long: long_mm, short: short_mm };
         let ideal = outline_for(&self.bending, wanted).unwrap_or(wanted);
-        let ovals = workshop.rods.iter().filter(|rod| rod.shape == Shape::Oval);
+        let ovals = self.workshop.rods.iter().filter(|rod| rod.shape == Shape::Oval);
         let gives = ovals.filter_map(|rod| {
             let left = Coil::wind_with(&self.bending, rod.outline())?.relaxed;
             let off = (left.across() - long_mm).abs().max((left.short_across() - short_mm).abs());
             Some((rod, left, off))
         });
         let best = gives.min_by(|a, b| a.2.total_cmp(&b.2));
-        let unit = workshop.habits.unit;
+        let unit = self.workshop.habits.unit;
         let sizes = |outline: Outline| {
             format!("{} × {}", caliper_number(outline.across(), unit), caliper(outline.short_across(), unit))
         };
         let fits = |off: f64| off <= FIT_MM.max(FIT_SHARE * long_mm);
         match best {
             Some((rod, left, off)) if fits(off) => ToolPlace {
-                tool: rod.shown_in(workshop.habits.unit),
+                tool: rod.shown_in(self.workshop.habits.unit),
                 diameter_mm: Some(rod.outline().across()),
                 gives_mm: Some(left.across()),
                 ..plain(With::Rod)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Step } from '../../api/client'
-import { vOneStop } from '../../shared/oneStop'
+import type { Step } from '../api/client'
+import { vOneStop } from '../shared/oneStop'
 
 /** The steps as instructions, with the numbers of this piece. */
 defineProps<{ steps: Step[] }>()

@@ -1,0 +1,94 @@
+//! The operations a maker knows, by their words.
+
+use crate::words::words;
+
+words! {
+    /// One thing a maker does.
+    pub enum Operation ("operation") {
+        /// Pulled through smooth jaws or run through the fingers, still on the spool.
+        Straighten = "straighten", "straighten";
+        /// Heated until it is soft again.
+        Anneal = "anneal", "anneal";
+        /// The spool's end is made flush.
+        MakeFlush = "make-flush", "flush";
+        /// Measured off and cut to length.
+        Cut = "cut", "cut";
+        /// The tail is held so that the wire can be wound under tension.
+        Anchor = "anchor", "anchor";
+        /// Turns are wound on a rod into a coil for rings.
+        Wind = "wind", "wind";
+        /// The coil is let go, slid off and its tails taken off.
+        SlideOff = "slide-off", "slide off";
+        /// The coil is spread so that a cutter gets between its turns.
+        Spread = "spread", "spread";
+        /// Sawn into rings along the coil.
+        Saw = "saw", "saw";
+        /// Cut into rings with two flush cuts each.
+        CutTwice = "cut-twice", "cut twice";
+        /// Snipped into rings.
+        Snip = "snip", "snip";
+        /// A ball is drawn from the end.
+        Ball = "ball", "ball";
+        /// An end or stretch is hammered flat.
+        Flatten = "flatten", "flatten";
+        /// The wire is folded back on itself.
+        Fold = "fold", "fold";
+        /// A loop is rolled until it closes.
+        Loop = "loop", "roll";
+        /// A bend is made to an angle.
+        Bend = "bend", "bend";
+        /// Turns are wound on a rod or taper, to stay a coil.
+        Coil = "coil", "wind";
+        /// Turns are laid flat round each other.
+        Spiral = "spiral", "lay";
+        /// Turns are wrapped round the piece's own stem.
+        Wrap = "wrap", "wrap";
+        /// A turn is lifted to stand up.
+        Lift = "lift", "lift";
+        /// A tip is turned a little aside.
+        Kick = "kick", "kick";
+        /// A stretch is hardened on the block, or hammered thinner.
+        Hammer = "hammer", "hammer";
+        /// Openings are pressed shut.
+        Close = "close", "shut";
+        /// The joint is melted together.
+        Fuse = "fuse", "fuse";
+        /// The joint is soldered.
+        Solder = "solder", "solder";
+        /// Cooled in water after heat.
+        Quench = "quench", "quench";
+        /// Flux and scale are taken off in pickle.
+        Pickle = "pickle", "pickle";
+        /// Trimmed to its length.
+        Trim = "trim", "trim";
+        /// Tips are rounded.
+        Round = "round", "smooth";
+        /// What was joined is cut apart.
+        Part = "part", "part";
+        /// In the barrel with steel shot.
+        Tumble = "tumble", "tumble";
+        /// Laid on the drawing, or beside the first.
+        Check = "check", "check";
+    }
+}
+
+impl Operation {
+    /// Whether the piece is what it is without it, so that a maker may leave it out.
+    #[must_use]
+    pub fn may_be_left_out(self) -> bool {
+        matches!(
+            self,
+            Self::Straighten
+                | Self::Anneal
+                | Self::Spread
+                | Self::Hammer
+                | Self::Fuse
+                | Self::Solder
+                | Self::Quench
+                | Self::Pickle
+                | Self::Round
+                | Self::Tumble
+                | Self::Check
+        )
+    }
+}

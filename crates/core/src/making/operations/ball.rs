@@ -1,0 +1,68 @@
+//! Draw a ball.
+
+use crate::making::run::From;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::wire::metal::Balls;
+use crate::words::capital;
+use crate::words::length::{caliper, on_ruler};
+
+/// The near end is drawn up to a ball.
+#[derive(Debug, Clone, Copy)]
+pub struct Ball {
+    /// Its diameter, mm.
+    pub ball_mm: f64,
+    /// Wire it swallows, mm.
+    pub length_mm: f64,
+    /// Its segment.
+    pub segment: usize,
+}
+
+/// How far from a ball the wire is softened by it, mm.
+const SOFTENED_MM: f64 = 15.0;
+
+impl Does for Ball {
+    fn operation(&self) -> Operation {
+        Operation::Ball
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let mut hints =
+            vec!["The flame leaves the stem soft near the ball: pull it stiff afterwards.".to_owned()];
+        if bench.wire.metal.figures().balls == Balls::Never {
+            let metal = capital(bench.wire.metal.shown());
+            hints =
+                vec![format!("{metal} must not be melted: its skin runs into the core. Take another metal.")];
+        }
+        piece.near = End::Balled;
+        let soft_to = (self.length_mm + SOFTENED_MM).min(piece.length_mm);
+        for stretch in piece.between(0.0, soft_to) {
+            (stretch.strain, stretch.outer_strain) = (0.0, 0.0);
+        }
+        let unit = bench.unit();
+        Ok(Done {
+            what: "end".to_owned(),
+            segments: vec![self.segment],
+            numbers: Numbers {
+                from: Some(From::NearEnd),
+                at_mm: Some(0.0),
+                length_mm: Some(self.length_mm),
+                ball_mm: Some(self.ball_mm),
+                tool: Some("torch".to_owned()),
+                ..Numbers::default()
+            },
+            text: format!(
+                "Hold the left end upright in the flame until it draws up to a ball of {}; that takes {} of the wire.",
+                caliper(self.ball_mm, unit),
+                on_ruler(self.length_mm, unit)
+            ),
+            hints,
+            caution: Some(
+                "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near. Do not heat plated \
+                 or filled wire. Follow the torch maker and local rules.",
+            ),
+            takes: Takes::minutes(4.0, 0.7),
+            ..Done::default()
+        })
+    }
+}

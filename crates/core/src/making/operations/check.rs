@@ -1,0 +1,21 @@
+//! Check.
+
+use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+
+/// The piece is laid on its drawing, or beside the first.
+#[derive(Debug, Clone, Copy)]
+pub struct Check {
+    /// What to look at.
+    pub text: &'static str,
+}
+
+impl Does for Check {
+    fn operation(&self) -> Operation {
+        Operation::Check
+    }
+
+    fn do_to(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        let takes = Takes::minutes(0.3, 0.2);
+        Ok(Done { what: "piece".to_owned(), text: self.text.to_owned(), takes, ..Done::default() })
+    }
+}

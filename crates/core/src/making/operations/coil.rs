@@ -1,0 +1,109 @@
+//! Wind a coil or a cone that stays one.
+
+use super::bend::Formed;
+use crate::making::telling::{held, hinted, slipped, turned};
+use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::shape::Course;
+use crate::tool::coil::Cone;
+use crate::wire::bending::Bending;
+use crate::wire::strength::outer_strain;
+use crate::words::length::caliper;
+
+/// Turns wound on a rod or a taper.
+#[derive(Debug, Clone, Copy)]
+pub struct Coil {
+    /// What it makes.
+    pub what: &'static str,
+    /// The stretch.
+    pub formed: Formed,
+    /// Turns left of what is wound on with it and lifted afterwards.
+    pub more_n: f64,
+    /// The pattern's own way, where it has one.
+    pub hint: &'static str,
+}
+
+impl Does for Coil {
+    fn operation(&self) -> Operation {
+        Operation::Coil
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let (profile, unit) = (bench.wire.profile(), bench.unit());
+        let (bent, spent) = self.formed.tool(Operation::Coil, piece, bench);
+        let Some(bent) = bent else { return Err("there is nothing to wind in it.".to_owned()) };
+        let bending = Bending::after(bench.wire, spent);
+        let (c, shape) = (profile.centroid_mm(), self.formed.shape);
+        let inside = shape.course.tightest_mm().unwrap_or(0.0);
+        let Some(made) = bending.wound_radius(inside / 2.0 + c) else {
+            return Err("this wire springs straight from so wide a rod. Take a softer temper.".to_owned());
+        };
+        let (from, to) = self.formed.here(piece);
+        let used = bench.share(piece.outer_between(from, to), outer_strain(profile, made));
+        piece.bend((from, to), made, profile);
+        let left = shape.curve(profile).angle() / std::f64::consts::TAU;
+        let wound = bent.to_deg / 360.0;
+        let mut numbers = self.formed.numbers(profile);
+        numbers.tool = Some(bent.place.tool.clone());
+        numbers.tool_mm = Some(2.0 * (made - c));
+        numbers.turns_n = Some(wound);
+        numbers.turns_left_n = Some(left);
+        numbers.inside_mm = Some(inside);
+        numbers.strain_used = Some(used);
+        let text = match shape.course {
+            Course::Cone { small_mm, large_mm, turns, .. } => {
+                let cone = Cone { small_mm, large_mm, turns }.wound_for(&bending);
+                let Some(cone) = cone else {
+                    return Err("its wide end springs straight. Take a softer temper.".to_owned());
+                };
+                numbers.tool_to_mm = Some(cone.large_mm);
+                format!(
+                    "Wind {} on the taper, from where it is {} across to where it is {}, each turn against the last. Let \
+                     it spring open: {} left, mouths of {} and {}.",
+                    turned(cone.turns),
+                    caliper(cone.small_mm, unit),
+                    caliper(cone.large_mm, unit),
+                    turned(left),
+                    caliper(small_mm, unit),
+                    caliper(large_mm, unit)
+                )
+            }
+            _ if self.more_n > 0.0 => {
+                let more = self.more_n * wound / left;
+                numbers.turns_more_n = Some(more);
+                format!(
+                    "Wind {} in all {}, close together: {} for the {}, and {} that will be lifted. Let it spring open: {} left, \
+                     {} inside.",
+                    turned(wound + more),
+                    held(&bent, unit),
+                    turned(wound),
+                    self.what,
+                    turned(more),
+                    turned(left + self.more_n),
+                    caliper(inside, unit)
+                )
+            }
+            _ => format!(
+                "Wind {} {}, close together. Let it spring open: {} left, {} inside.",
+                turned(wound),
+                held(&bent, unit),
+                turned(left),
+                caliper(inside, unit)
+            ),
+        };
+        let mut hints = hinted(self.hint);
+        hints.extend(bent.place.slip_mm.map(|slip| slipped(slip, unit)));
+        Ok(Done {
+            what: self.what.to_owned(),
+            segments: self.formed.segments(),
+            numbers,
+            text,
+            hints,
+            misfit: bent.place.misfit,
+            caution: Some(
+                "The wire's end swings: glasses, and a thumb on the tail. With a drill, no gloves near the rod.",
+            ),
+            takes: Takes::minutes(1.0, 0.5 + 0.1 * wound).effort(bench.effort(spent)),
+            ..Done::default()
+        })
+    }
+}

@@ -1,0 +1,75 @@
+//! Measure and cut to length.
+
+use crate::making::run::From;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::cutting::CAUTION;
+use crate::tool::school::FlatTo;
+use crate::words::length::{LengthUnit, caliper, on_ruler};
+
+/// A piece is measured off from the spool's flush end and cut.
+#[derive(Debug, Clone, Copy)]
+pub struct Cut {
+    /// From flush face to the cut, mm.
+    pub length_mm: f64,
+    /// How much more the ruler's next mark gives, mm; 0 where it is cut to the length itself.
+    pub surplus_mm: f64,
+    /// Where that shows: `tip`, `tail`.
+    pub surplus_at: Option<&'static str>,
+    /// Which face is flush.
+    pub flat_to: FlatTo,
+}
+
+/// A length as a maker sets it off: exact, and on the ruler with what that changes.
+fn told(cut: &Cut, unit: LengthUnit) -> String {
+    let exact = caliper(cut.length_mm, unit);
+    match cut.surplus_at {
+        Some(at) if cut.surplus_mm > 0.05 => format!(
+            "{} on the ruler ({exact} exactly: the {at} comes out {} longer)",
+            on_ruler(cut.length_mm + cut.surplus_mm, unit),
+            caliper(cut.surplus_mm, unit)
+        ),
+        _ => exact,
+    }
+}
+
+impl Does for Cut {
+    fn operation(&self) -> Operation {
+        Operation::Cut
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        piece.take_off(piece.length_mm - self.length_mm, true);
+        let (flat, far) = match self.flat_to {
+            FlatTo::Piece => (
+                "Flat of the cutter to the piece: both its faces are flush, and the spool's new end is pinched.",
+                End::Flush,
+            ),
+            FlatTo::Spool => (
+                "Flat of the cutter to the spool: it stays flush for the next, and this piece's right end is pinched.",
+                End::Pinched,
+            ),
+        };
+        piece.far = far;
+        let n = bench.pieces_n;
+        let template = match n {
+            1 => String::new(),
+            2 => " Cut both; the first is the template.".to_owned(),
+            n => format!(" Cut all {n}; the first is the template."),
+        };
+        Ok(Done {
+            what: "blank".to_owned(),
+            numbers: Numbers {
+                from: Some(From::Spool),
+                length_mm: Some(self.length_mm),
+                times_n: (n > 1).then_some(n),
+                ..Numbers::default()
+            },
+            text: format!("Measure from the flush end and cut {}.{template}", told(self, bench.unit())),
+            hints: vec![flat.to_owned()],
+            caution: Some(CAUTION),
+            takes: Takes::minutes(1.0, 0.2),
+            ..Done::default()
+        })
+    }
+}

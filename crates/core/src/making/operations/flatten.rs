@@ -1,0 +1,72 @@
+//! Hammer a stretch flat.
+
+use crate::making::run::From;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::words::length::{caliper, on_ruler};
+
+/// A stretch is hammered thinner on the block: an end that is to be a paddle, or a bend that is to be stiff.
+#[derive(Debug, Clone)]
+pub struct Flatten {
+    /// Whether it is [`Operation::Flatten`], of a straight end, or [`Operation::Hammer`], of a bend.
+    pub operation: Operation,
+    /// What it is called.
+    pub what: &'static str,
+    /// The stretches on the blank, mm, with their segments and how long each is once hammered.
+    pub stretches: Vec<((f64, f64), usize, f64)>,
+    /// Thickness it is hammered to, mm.
+    pub thickness_mm: f64,
+}
+
+impl Does for Flatten {
+    fn operation(&self) -> Operation {
+        self.operation
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let unit = bench.unit();
+        let gone = piece.gone_mm;
+        let mut used: f64 = 0.0;
+        for ((from, to), _, _) in &self.stretches {
+            let spent = piece.outer_between(from - gone, to - gone);
+            let before = bench.wire.profile().thickness_mm();
+            used = used.max(bench.share(spent, (before / self.thickness_mm).max(1.0).ln()));
+            piece.flatten((from - gone, to - gone), self.thickness_mm);
+        }
+        let Some(((from, to), _, grown)) = self.stretches.first().copied() else {
+            return Err("there is nothing to hammer.".to_owned());
+        };
+        let thin = caliper(self.thickness_mm, unit);
+        let text = if self.operation == Operation::Flatten {
+            piece.near = End::Hammered;
+            format!(
+                "Hammer the first {} from the left end flat on the block to {thin} thick, turning it over: it grows to {}.",
+                on_ruler(to - from, unit),
+                on_ruler(grown, unit)
+            )
+        } else {
+            format!(
+                "Hammer {} on the block to {thin}, both sides alike; it opens, so press it back to the drawing afterwards.",
+                crate::making::telling::the(self.what)
+            )
+        };
+        Ok(Done {
+            what: self.what.to_owned(),
+            segments: self.stretches.iter().map(|(_, segment, _)| *segment).collect(),
+            numbers: Numbers {
+                from: Some(From::NearEnd),
+                at_mm: Some(from),
+                length_mm: Some(to - from),
+                thickness_mm: Some(self.thickness_mm),
+                tool: Some("hammer and block".to_owned()),
+                strain_used: Some(used),
+                times_n: u32::try_from(self.stretches.len()).ok().filter(|n| *n > 1),
+                ..Numbers::default()
+            },
+            text,
+            caution: Some("Safety glasses; fingers clear of the block."),
+            takes: Takes::minutes(0.5, 0.7).effort(bench.effort(0.0)),
+            ..Done::default()
+        })
+    }
+}

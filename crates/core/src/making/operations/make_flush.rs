@@ -1,0 +1,47 @@
+//! Make the spool's end flush.
+
+use crate::making::run::From;
+use crate::making::takes::Lost;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::cutting::CAUTION;
+use crate::words::length::caliper;
+
+/// The spool's end is made flush: the flat of the cutter towards the spool, a sliver falls off.
+#[derive(Debug, Clone, Copy)]
+pub struct MakeFlush {
+    /// What falls off, mm.
+    pub sliver_mm: f64,
+    /// Whether it is pinched again with each piece, and so made flush before each.
+    pub before_each: bool,
+}
+
+impl Does for MakeFlush {
+    fn operation(&self) -> Operation {
+        Operation::MakeFlush
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        piece.take_off(self.sliver_mm, false);
+        piece.gone_mm = 0.0;
+        piece.near = End::Flush;
+        let again =
+            if self.before_each && bench.pieces_n > 1 { " Do it again before each piece." } else { "" };
+        Ok(Done {
+            what: "end".to_owned(),
+            numbers: Numbers {
+                from: Some(From::Spool),
+                length_mm: Some(self.sliver_mm),
+                ..Numbers::default()
+            },
+            text: format!(
+                "Snip the spool's end flush, the flat of the cutter towards the spool: a sliver of {} falls off.{again}",
+                caliper(self.sliver_mm, bench.unit())
+            ),
+            caution: Some(CAUTION),
+            takes: Takes::minutes(0.2, if self.before_each { 0.05 } else { 0.0 }),
+            lost: vec![(Lost::Clean, self.sliver_mm)],
+            ..Done::default()
+        })
+    }
+}

@@ -1,0 +1,27 @@
+//! Pickle.
+
+use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+
+/// Flux and scale are taken off in warm pickle.
+#[derive(Debug, Clone, Copy)]
+pub struct Pickle;
+
+impl Does for Pickle {
+    fn operation(&self) -> Operation {
+        Operation::Pickle
+    }
+
+    fn do_to(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        Ok(Done {
+            what: "piece".to_owned(),
+            text: "Lay it in warm pickle until the flux is off; rinse and neutralise. It only takes off flux and scale."
+                .to_owned(),
+            caution: Some(
+                "Acid: add acid to water, lid on, brass or plastic tongs, gloves and glasses. Follow local rules for what \
+                 is left of it.",
+            ),
+            takes: Takes { unattended_min: 10.0, ..Takes::minutes(2.0, 0.05) },
+            ..Done::default()
+        })
+    }
+}

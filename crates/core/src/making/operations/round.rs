@@ -1,0 +1,64 @@
+//! Round tips.
+
+use crate::making::takes::Lost;
+use crate::making::telling::{hinted, the};
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::school::Rounding;
+
+/// Tips and edges are rounded and smoothed.
+#[derive(Debug, Clone, Copy)]
+pub struct Round {
+    /// What is rounded.
+    pub what: &'static str,
+    /// How.
+    pub by: Rounding,
+    /// Filed off the near end, mm.
+    pub near_mm: f64,
+    /// Filed off the far end, mm.
+    pub far_mm: f64,
+    /// The pattern's own way, where it has one.
+    pub hint: &'static str,
+}
+
+impl Does for Round {
+    fn operation(&self) -> Operation {
+        Operation::Round
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        for (mm, far) in [(self.near_mm, false), (self.far_mm, true)] {
+            if mm > 0.0 {
+                piece.take_off(mm, far);
+                *(if far { &mut piece.far } else { &mut piece.near }) = End::Rounded;
+            }
+        }
+        let the = the(self.what);
+        let (text, caution) = match self.by {
+            Rounding::File => (
+                format!("Round and smooth {the}: file in one direction, then emery, coarse before fine."),
+                Some("Do not breathe the dust. Test the tip on your own skin only when it is smooth."),
+            ),
+            Rounding::CupBurr => (
+                format!("Round {the} in a cup burr that takes the wire, a few light turns, then emery."),
+                Some(
+                    "Glasses; do not breathe the dust. Test the tip on your own skin only when it is smooth.",
+                ),
+            ),
+            Rounding::Barrel => (format!("Leave {the} to the barrel, which rounds it."), None),
+        };
+        Ok(Done {
+            what: self.what.to_owned(),
+            numbers: Numbers {
+                length_mm: Some(self.near_mm.max(self.far_mm)).filter(|mm| *mm > 0.0),
+                ..Numbers::default()
+            },
+            text,
+            hints: hinted(self.hint),
+            caution,
+            takes: Takes::minutes(0.3, if self.by == Rounding::Barrel { 0.0 } else { 0.6 }),
+            lost: vec![(Lost::Dust, self.near_mm + self.far_mm)],
+            ..Done::default()
+        })
+    }
+}

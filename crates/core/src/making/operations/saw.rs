@@ -1,0 +1,92 @@
+//! Saw a coil into rings.
+
+use crate::making::takes::Lost;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::school::SawFrom;
+use crate::words::counted;
+use crate::words::length::caliper;
+
+/// The coil is sawn along, a kerf lost in each ring.
+#[derive(Debug, Clone)]
+pub struct Saw {
+    /// The blade, by its number.
+    pub blade: &'static str,
+    /// Width of its cut, mm.
+    pub kerf_mm: f64,
+    /// How many rings there will be.
+    pub rings_n: u32,
+    /// Wire in one of them before it is cut, mm.
+    pub turn_mm: f64,
+    /// Where from.
+    pub from: SawFrom,
+    /// Whether at a slant.
+    pub slanted: bool,
+    /// What can hurt.
+    pub caution: &'static str,
+}
+
+/// Room a blade wants inside a coil to be threaded through and moved, mm.
+const THREADED_MM: f64 = 3.0;
+
+impl Does for Saw {
+    fn operation(&self) -> Operation {
+        Operation::Saw
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let Some(coil) = piece.coil.take() else {
+            return Err("there is no coil to saw. Wind it first.".to_owned());
+        };
+        if self.from == SawFrom::Inside && coil.inside_mm < THREADED_MM {
+            return Err(format!(
+                "a blade does not move in a bore of {}; it wants {}. Saw from outside, on a pin.",
+                caliper(coil.inside_mm, bench.unit()),
+                caliper(THREADED_MM, bench.unit())
+            ));
+        }
+        let how = match self.from {
+            SawFrom::Pin => {
+                "Hold the coil on the bench pin, without squeezing it, and saw along it from outside"
+            }
+            SawFrom::Inside => {
+                "Thread the blade through the coil, teeth out and toward the handle, begin at the top edge and saw along \
+                 it with the frame held still"
+            }
+            SawFrom::Dowel => "Saw along the coil on the dowel, so that no ring rattles",
+        };
+        let slant =
+            if self.slanted { ", at a slight slant, so that each kerf leads into the next ring" } else { "" };
+        piece.length_mm = self.turn_mm - self.kerf_mm;
+        piece.pieces_n = self.rings_n;
+        piece.inside_mm = Some(coil.inside_mm);
+        (piece.near, piece.far) = (End::Sawn, End::Sawn);
+        cut_to(piece);
+        Ok(Done {
+            what: "coil".to_owned(),
+            numbers: Numbers {
+                tool: Some(format!("{} blade", self.blade)),
+                kerf_mm: Some(self.kerf_mm),
+                times_n: Some(self.rings_n),
+                ..Numbers::default()
+            },
+            text: format!(
+                "{how} with a waxed {} blade{slant}: {}.",
+                self.blade,
+                counted(self.rings_n, "ring")
+            ),
+            caution: Some(self.caution),
+            takes: Takes::minutes(3.0, 0.1),
+            lost: vec![(Lost::Dust, self.kerf_mm * f64::from(self.rings_n))],
+            ..Done::default()
+        })
+    }
+}
+
+/// The stretches of one ring are those of the coil, alike all along.
+pub(super) fn cut_to(piece: &mut Workpiece) {
+    piece.stretches.truncate(1);
+    if let Some(stretch) = piece.stretches.first_mut() {
+        (stretch.from_mm, stretch.to_mm) = (0.0, piece.length_mm);
+    }
+}

@@ -1,0 +1,71 @@
+//! Let the coil go, slide it off, take its tails off.
+
+use crate::making::takes::Lost;
+use crate::making::telling::turned;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::coil::Coil;
+use crate::tool::cutting::CAUTION;
+use crate::tool::mandrel::Mandrel;
+use crate::wire::bending::Bending;
+use crate::words::length::caliper;
+
+/// The coil springs open, slides off, and its tails come off.
+#[derive(Debug, Clone)]
+pub struct SlideOff<'a> {
+    /// The rod it was wound on.
+    pub rod: &'a Mandrel,
+    /// Strain that was spent before it was wound.
+    pub spent: f64,
+    /// Tails of all coils together, mm.
+    pub tails_mm: f64,
+    /// Ragged part-turns of all coils together, mm of wire.
+    pub ragged_mm: f64,
+    /// Whether it stays on the rod to be sawn there.
+    pub stays: bool,
+}
+
+impl Does for SlideOff<'_> {
+    fn operation(&self) -> Operation {
+        Operation::SlideOff
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let Some(mut coil) = piece.coil.filter(|coil| coil.on_the_rod) else {
+            return Err("there is no coil on a rod. Wind it first.".to_owned());
+        };
+        let bending = Bending::after(bench.wire, self.spent);
+        let Some(sprung) = Coil::wind_with(&bending, self.rod.outline()) else {
+            return Err("the wire springs straight.".to_owned());
+        };
+        coil.turns_n *= sprung.springback_ratio;
+        coil.inside_mm = sprung.relaxed.across();
+        coil.on_the_rod = self.stays;
+        piece.coil = Some(coil);
+        piece.outline = Some(sprung.relaxed);
+        piece.take_off(self.tails_mm + self.ragged_mm, true);
+        let unit = bench.unit();
+        let slide = if self.stays {
+            "Clip the wire, let the coil spring open, and leave it on the dowel."
+        } else {
+            "Clip the wire, let the coil spring open, and slide it off."
+        };
+        Ok(Done {
+            what: "coil".to_owned(),
+            numbers: Numbers {
+                turns_n: Some(coil.turns_n),
+                inside_mm: Some(coil.inside_mm),
+                length_mm: Some(self.tails_mm + self.ragged_mm),
+                ..Numbers::default()
+            },
+            text: format!(
+                "{slide} It has {} now, {} inside. Take the tails and the ragged ends off.",
+                turned(coil.turns_n),
+                caliper(coil.inside_mm, unit)
+            ),
+            caution: Some(CAUTION),
+            takes: Takes::minutes(0.3, bench.shared(0.5)),
+            lost: vec![(Lost::Clean, self.tails_mm + self.ragged_mm)],
+            ..Done::default()
+        })
+    }
+}

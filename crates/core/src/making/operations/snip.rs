@@ -1,0 +1,54 @@
+//! Snip a coil into rings.
+
+use super::saw::cut_to;
+use crate::making::takes::Lost;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+
+/// One snip a ring.
+#[derive(Debug, Clone)]
+pub struct Snip {
+    /// Filed off each ring's two faces together, mm; 0 where they are left pinched.
+    pub filed_mm: f64,
+    /// How many rings there will be.
+    pub rings_n: u32,
+    /// Wire in one before it is filed, mm.
+    pub turn_mm: f64,
+    /// What can hurt.
+    pub caution: &'static str,
+}
+
+impl Does for Snip {
+    fn operation(&self) -> Operation {
+        Operation::Snip
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        let Some(coil) = piece.coil.take() else {
+            return Err("there is no coil to snip. Wind it first.".to_owned());
+        };
+        piece.length_mm = self.turn_mm - self.filed_mm;
+        piece.pieces_n = self.rings_n;
+        piece.inside_mm = Some(coil.inside_mm);
+        let filed = self.filed_mm > 0.0;
+        let end = if filed { End::Rounded } else { End::Pinched };
+        (piece.near, piece.far) = (end, end);
+        cut_to(piece);
+        let n = f64::from(self.rings_n);
+        let file = if filed { " File both faces of each flat." } else { "" };
+        Ok(Done {
+            what: "coil".to_owned(),
+            numbers: Numbers {
+                length_mm: Some(self.filed_mm).filter(|mm| *mm > 0.0),
+                times_n: Some(self.rings_n),
+                ..Numbers::default()
+            },
+            text: format!("Snip along the coil, one turn at a time, {} times.{file}", self.rings_n),
+            hints: vec!["Pinched faces close for simple chain; they do not solder.".to_owned()],
+            caution: Some(self.caution),
+            takes: Takes::minutes(0.5, if filed { 0.2 } else { 0.04 }),
+            lost: vec![(Lost::Dust, self.filed_mm * n)],
+            ..Done::default()
+        })
+    }
+}

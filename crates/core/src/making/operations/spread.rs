@@ -1,0 +1,37 @@
+//! Spread the coil.
+
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::words::length::caliper;
+
+/// The coil is spread with a key, so that a cutter gets between its turns.
+#[derive(Debug, Clone, Copy)]
+pub struct Spread {
+    /// Thickness of the key, mm.
+    pub key_mm: f64,
+}
+
+impl Does for Spread {
+    fn operation(&self) -> Operation {
+        Operation::Spread
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        if piece.coil.is_none() {
+            return Err("there is no coil to spread.".to_owned());
+        }
+        let key = caliper(self.key_mm, bench.unit());
+        Ok(Done {
+            what: "coil".to_owned(),
+            numbers: Numbers {
+                tool: Some("key".to_owned()),
+                tool_mm: Some(self.key_mm),
+                ..Numbers::default()
+            },
+            text: format!(
+                "Spread the coil with a key or rod of {key}, a little thicker than the wire, turn by turn."
+            ),
+            takes: Takes::minutes(0.3, bench.shared(0.5)),
+            ..Done::default()
+        })
+    }
+}

@@ -1,0 +1,48 @@
+//! Stiffen with a mallet.
+
+use crate::making::telling::{hinted, the};
+use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::wire::strength::MALLETED;
+
+/// A part is stiffened on the block with a mallet, which keeps the wire round.
+#[derive(Debug, Clone, Copy)]
+pub struct Stiffen {
+    /// What is stiffened.
+    pub what: &'static str,
+    /// Where it lies on the blank, mm; all of the piece if there is none.
+    pub span: Option<(f64, f64)>,
+    /// The pattern's own way, where it has one.
+    pub hint: &'static str,
+}
+
+impl Does for Stiffen {
+    fn operation(&self) -> Operation {
+        Operation::Hammer
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        match self.span {
+            Some((from, to)) => {
+                let gone = piece.gone_mm;
+                for stretch in piece.between(from - gone, to - gone) {
+                    stretch.strain += MALLETED;
+                    stretch.outer_strain += MALLETED;
+                }
+            }
+            None => piece.harden(MALLETED),
+        }
+        let text = if self.hint.is_empty() {
+            format!("Tap {} with a mallet on the block, both sides alike, to stiffen it.", the(self.what))
+        } else {
+            format!("Stiffen {}.", the(self.what))
+        };
+        Ok(Done {
+            what: self.what.to_owned(),
+            text,
+            hints: hinted(self.hint),
+            caution: Some("Safety glasses; fingers clear of the block."),
+            takes: Takes::minutes(0.3, 0.3),
+            ..Done::default()
+        })
+    }
+}

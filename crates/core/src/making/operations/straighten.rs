@@ -1,0 +1,53 @@
+//! Straighten.
+
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::school::{PULL_STRAIN, Straightening};
+use crate::words::counted;
+
+/// The wire is straightened while it is still on the spool, where there is something to hold.
+#[derive(Debug, Clone, Copy)]
+pub struct Straighten {
+    /// How.
+    pub by: Straightening,
+    /// How often it is pulled, where it is pulled.
+    pub pulls_n: u32,
+}
+
+impl Does for Straighten {
+    fn operation(&self) -> Operation {
+        Operation::Straighten
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        if piece.coil.is_some() || piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent) {
+            return Err("what is bent already would be pulled straight. Straighten before it.".to_owned());
+        }
+        let what = "wire".to_owned();
+        if self.by == Straightening::Fingers {
+            let text =
+                "Run the wire through your fingers or a cloth until it lies straight, still on the spool.";
+            return Ok(Done {
+                what,
+                text: text.to_owned(),
+                takes: Takes::minutes(0.5, bench.shared(0.2)),
+                ..Done::default()
+            });
+        }
+        piece.harden(PULL_STRAIN * f64::from(self.pulls_n));
+        Ok(Done {
+            what,
+            numbers: Numbers { pulls_n: Some(self.pulls_n), ..Numbers::default() },
+            text: format!(
+                "Pull the wire {} through smooth plastic jaws, still on the spool.",
+                counted(self.pulls_n, "time")
+            ),
+            hints: vec![
+                "Each pull stiffens it by about 0.02 of strain, which what is bent afterwards feels."
+                    .to_owned(),
+            ],
+            caution: Some("Hold the far end: a wire that slips out of the jaws whips. Safety glasses."),
+            takes: Takes::minutes(0.5, bench.shared(0.1 + 0.05 * f64::from(self.pulls_n))),
+            ..Done::default()
+        })
+    }
+}

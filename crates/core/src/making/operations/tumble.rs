@@ -1,0 +1,48 @@
+//! Tumble.
+
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::wire::strength::TUMBLED;
+use crate::words::length::shown;
+
+/// In the barrel with steel shot, soap and water.
+#[derive(Debug, Clone, Copy)]
+pub struct Tumble {
+    /// How long, hours.
+    pub hours: f64,
+}
+
+/// The time that the handbook's strain is for, hours; the surface takes no more than that in twice the time.
+const USUAL_H: f64 = 2.0;
+
+impl Does for Tumble {
+    fn operation(&self) -> Operation {
+        Operation::Tumble
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        if piece.coil.is_some() {
+            return Err("a coil would tangle and fill with shot. Cut it into rings first.".to_owned());
+        }
+        let plain = |end| matches!(end, End::Raw | End::Flush | End::Pinched);
+        let formed = piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent);
+        if !formed && plain(piece.near) && plain(piece.far) {
+            return Err("straight wire comes out bent. Tumble what is formed.".to_owned());
+        }
+        piece.harden(TUMBLED * (self.hours / USUAL_H).min(2.0));
+        Ok(Done {
+            what: "pieces".to_owned(),
+            text: format!(
+                "Tumble {} h in steel shot with a drop of soap and water to cover; rinse, pick out, dry.",
+                shown(self.hours, 2)
+            ),
+            hints: vec![
+                "It hardens the surface, shines and rounds tips at once. The barrel runs without you."
+                    .to_owned(),
+            ],
+            caution: Some("The barrel is loud, and water and motors do not mix: follow its maker."),
+            takes: Takes { unattended_min: self.hours * 60.0, ..Takes::minutes(6.0, 0.05) },
+            ..Done::default()
+        })
+    }
+}

@@ -1,0 +1,104 @@
+//! Wind a coil for rings.
+
+use crate::making::telling::turned;
+use crate::making::workpiece::Coiled;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::tool::coil::{Coil, Winding};
+use crate::tool::mandrel::Mandrel;
+use crate::wire::bending::Bending;
+use crate::words::counted;
+use crate::words::length::on_ruler;
+
+/// Turns wound on a rod, to be cut into rings.
+#[derive(Debug, Clone)]
+pub struct Wind<'a> {
+    /// The rod.
+    pub rod: &'a Mandrel,
+    /// How it is turned.
+    pub winding: Winding,
+    /// Turns of all coils together.
+    pub turns_n: f64,
+    /// How many coils.
+    pub coils_n: u32,
+    /// Length of the longest of them on the rod, mm.
+    pub coil_mm: f64,
+    /// What can hurt.
+    pub caution: &'static str,
+}
+
+impl Does for Wind<'_> {
+    fn operation(&self) -> Operation {
+        Operation::Wind
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let profile = bench.wire.profile();
+        let spent = piece.strain_between(0.0, piece.length_mm);
+        let bending = Bending::after(bench.wire, spent);
+        let Some(coil) = Coil::wind_with(&bending, self.rod.outline()) else {
+            return Err(
+                "on this rod the wire springs straight again. Take a smaller rod or softer wire.".to_owned()
+            );
+        };
+        let made = coil.tightest_mm();
+        let outer = crate::wire::strength::outer_strain(profile, made);
+        let used = bench.share(piece.outer_between(0.0, piece.length_mm), outer);
+        let all = piece.length_mm;
+        piece.bend((0.0, all), made, profile);
+        piece.coil =
+            Some(Coiled { turns_n: self.turns_n, inside_mm: self.rod.outline().across(), on_the_rod: true });
+        let unit = bench.unit();
+        let rod = self.rod.shown_in(unit);
+        let how = match self.winding {
+            Winding::Hand => "Turn the wire round",
+            Winding::PinVise => "Turn the vise and let the wire run onto",
+            Winding::SlowDrill => {
+                "At the lowest speed, through a guide block of wood or leather, let the wire run onto"
+            }
+        };
+        let each = self.turns_n / f64::from(self.coils_n);
+        let many = if self.coils_n > 1 {
+            format!(" Wind {} so, of about {} each.", counted(self.coils_n, "coil"), turned(each))
+        } else {
+            String::new()
+        };
+        Ok(Done {
+            what: "coil".to_owned(),
+            numbers: Numbers {
+                tool: Some(rod.clone()),
+                tool_mm: Some(self.rod.outline().across()),
+                tool_short_mm: Some(self.rod.outline().short_across())
+                    .filter(|short| (short - self.rod.outline().across()).abs() > 1e-9),
+                turns_n: Some(self.turns_n),
+                length_mm: Some(self.coil_mm),
+                times_n: (self.coils_n > 1).then_some(self.coils_n),
+                strain_used: Some(used),
+                ..Numbers::default()
+            },
+            text: format!(
+                "{how} the {rod}, {} in all, each against the last and under even tension: {} of coil.{many}",
+                turned(self.turns_n),
+                on_ruler(self.coil_mm, unit)
+            ),
+            hints: vec![
+                "Keep the tension until the end is clipped; a turn that lies loose gives a larger ring."
+                    .to_owned(),
+            ],
+            caution: Some(self.caution),
+            takes: Takes::minutes(f64::from(self.coils_n), bench.shared(self.per_turn() * self.turns_n))
+                .effort(bench.effort(spent)),
+            ..Done::default()
+        })
+    }
+}
+
+impl Wind<'_> {
+    /// Minutes of a turn.
+    fn per_turn(&self) -> f64 {
+        match self.winding {
+            Winding::Hand => 0.05,
+            Winding::PinVise => 0.03,
+            Winding::SlowDrill => 0.01,
+        }
+    }
+}

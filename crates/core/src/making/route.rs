@@ -1,0 +1,261 @@
+//! A route, and what a maker changes about it for one plan.
+
+use serde::{Deserialize, Serialize};
+
+use super::operation::Operation;
+use super::operations::{Anneal, Fuse, HammerRing, Pickle, Quench, Solder, Stiffen, Straighten, Tumble};
+use super::run::Does;
+use crate::fault::{Fault, Faults, Span};
+use crate::tool::school::{PULL_STRAIN, Straightening};
+
+/// An operation that is put into a route.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Inserted {
+    /// Which: anneal, straighten, hammer, fuse, solder, quench, pickle or tumble.
+    pub operation: Operation,
+    /// The operation it stands before, the first of that word; at the end, before the check, if neither is said.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub before: Option<Operation>,
+    /// The operation it stands after, the last of that word.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub after: Option<Operation>,
+    /// Pulls, where it is to be straightened; 10 if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub pulls_n: Option<u32>,
+    /// Thickness a ring is hammered to, mm; stiffened with a mallet if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub to_mm: Option<f64>,
+    /// Hours in the barrel; 2 if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub hours: Option<f64>,
+}
+
+/// What a maker changes about the route of one plan.
+#[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct Changes {
+    /// Operations that are left out.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub without: Vec<Operation>,
+    /// Operations that are put in, in this order.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub with: Vec<Inserted>,
+}
+
+/// Most changes to one route.
+const MOST: usize = 100;
+/// Most anneals of one piece; grain grows with each.
+const MOST_ANNEALS: usize = 10;
+
+impl Inserted {
+    const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
+    const THIN: Span = Span { noun: "thickness", unit: " mm", least: 0.05, most: 13.0 };
+    const HOURS: Span = Span { noun: "time in the barrel", unit: " h", least: 0.25, most: 24.0 };
+
+    fn check(&self, at: &str, faults: &mut Faults) {
+        if let Some(n) = self.pulls_n {
+            faults.keep(Self::PULLS.check(&format!("{at}.pulls_n"), f64::from(n)));
+        }
+        if let Some(mm) = self.to_mm {
+            faults.keep(Self::THIN.check(&format!("{at}.to_mm"), mm));
+        }
+        if let Some(hours) = self.hours {
+            faults.keep(Self::HOURS.check(&format!("{at}.hours"), hours));
+        }
+        let only = [
+            ("pulls_n", self.pulls_n.is_some(), Operation::Straighten),
+            ("to_mm", self.to_mm.is_some(), Operation::Hammer),
+            ("hours", self.hours.is_some(), Operation::Tumble),
+        ];
+        for (field, said, of) in only {
+            if said && self.operation != of {
+                let said = format!("“{field}” says nothing of {}; it belongs to {of}.", self.operation);
+                faults.add(Fault::new(format!("{at}.{field}"), said));
+            }
+        }
+        if self.before.is_some() && self.after.is_some() {
+            faults.add(Fault::new(format!("{at}.after"), "Say before or after, not both."));
+        }
+    }
+
+    fn does(&self) -> Result<Box<dyn Does>, String> {
+        Ok(match (self.operation, self.to_mm) {
+            (Operation::Anneal, _) => Box::new(Anneal),
+            (Operation::Straighten, _) => {
+                Box::new(Straighten { by: Straightening::Pulls, pulls_n: self.pulls_n.unwrap_or(10) })
+            }
+            (Operation::Hammer, Some(to_mm)) => Box::new(HammerRing { to_mm }),
+            (Operation::Hammer, None) => Box::new(Stiffen { what: "piece", span: None, hint: "" }),
+            (Operation::Fuse, _) => Box::new(Fuse),
+            (Operation::Solder, _) => Box::new(Solder),
+            (Operation::Quench, _) => Box::new(Quench),
+            (Operation::Pickle, _) => Box::new(Pickle),
+            (Operation::Tumble, _) => Box::new(Tumble { hours: self.hours.unwrap_or(2.0) }),
+            (other, _) => {
+                return Err(format!(
+                    "“{other}” follows from the piece and is not put in by itself. Put in anneal, straighten, hammer, fuse, \
+                     solder, quench, pickle or tumble."
+                ));
+            }
+        })
+    }
+}
+
+/// Where an operation is put.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Place {
+    /// Before the first of a word.
+    Before(Operation),
+    /// After the last of a word.
+    After(Operation),
+    /// At the end, before the check.
+    AtTheEnd,
+}
+
+impl Changes {
+    /// Whether an operation is put in.
+    #[must_use]
+    pub fn puts_in(&self, operation: Operation) -> bool {
+        self.with.iter().any(|one| one.operation == operation)
+    }
+
+    /// The same with an operation put in, or taken out again where it is in. What is joined by heat is quenched and
+    /// pickled after it.
+    ///
+    /// ```
+    /// use lorimant_core::making::route::Place;
+    /// use lorimant_core::making::{Changes, Operation};
+    ///
+    /// let tumbled = Changes::default().toggled(Operation::Tumble, Place::AtTheEnd);
+    /// assert!(tumbled.puts_in(Operation::Tumble));
+    /// assert!(tumbled.toggled(Operation::Tumble, Place::AtTheEnd).is_empty());
+    /// ```
+    #[must_use]
+    pub fn toggled(&self, operation: Operation, place: Place) -> Self {
+        let mut changes = self.clone();
+        let heat = [Operation::Fuse, Operation::Solder];
+        let cooled = [Operation::Quench, Operation::Pickle];
+        let hot = heat.contains(&operation);
+        // A joint is joined one way.
+        let gone = |one: &Inserted| {
+            one.operation == operation
+                || hot && (heat.contains(&one.operation) || cooled.contains(&one.operation))
+        };
+        changes.with.retain(|one| !gone(one));
+        if self.puts_in(operation) {
+            return changes;
+        }
+        let (before, after) = match place {
+            Place::Before(before) => (Some(before), None),
+            Place::After(after) => (None, Some(after)),
+            Place::AtTheEnd => (None, None),
+        };
+        let put =
+            |operation, after| Inserted { operation, before, after, pulls_n: None, to_mm: None, hours: None };
+        // Before what comes last, the barrel.
+        let at = changes.with.iter().position(|one| one.operation == Operation::Tumble).filter(|_| hot);
+        let at = at.unwrap_or(changes.with.len());
+        changes.with.insert(at, put(operation, after));
+        if hot {
+            changes.with.insert(at + 1, put(Operation::Quench, Some(operation)));
+            changes.with.insert(at + 2, put(Operation::Pickle, Some(Operation::Quench)));
+        }
+        changes
+    }
+
+    /// Whether nothing is changed.
+    #[must_use]
+    pub fn is_empty(&self) -> bool {
+        self.without.is_empty() && self.with.is_empty()
+    }
+
+    /// Strain spent in wire when it is wound, where so much was spent as sold and straightening spends so much more: an
+    /// anneal before winding gives it back, further pulls add to it.
+    #[must_use]
+    pub fn strain_when_wound(&self, sold: f64, pulled: f64) -> f64 {
+        let early = [Operation::Straighten, Operation::Anchor, Operation::Wind];
+        let first = |one: &&Inserted| one.before == Some(Operation::Straighten);
+        let then = |one: &&Inserted| {
+            !first(one)
+                && (one.before.is_some_and(|before| early.contains(&before))
+                    || one.after.is_some_and(|after| early[..2].contains(&after)))
+        };
+        let does = |spent: f64, one: &Inserted| match one.operation {
+            Operation::Anneal => 0.0,
+            Operation::Straighten => spent + PULL_STRAIN * f64::from(one.pulls_n.unwrap_or(10)),
+            _ => spent,
+        };
+        let straightened = self.with.iter().filter(first).fold(sold, does) + pulled;
+        self.with.iter().filter(then).fold(straightened, does)
+    }
+
+    /// Changes a route.
+    ///
+    /// # Errors
+    /// A fault at each change that cannot be: what makes the piece left out, an unknown place, too many.
+    pub fn apply<'a>(&self, route: Vec<Box<dyn Does + 'a>>) -> Result<Vec<Box<dyn Does + 'a>>, Faults> {
+        let mut faults = Faults::none();
+        let n = self.with.len() + self.without.len();
+        if n > MOST {
+            let said = format!("{n} changes are more than one route takes. Make at most {MOST}.");
+            #[expect(clippy::cast_precision_loss, reason = "100")]
+            return Err(Fault::new("route", said).limit(MOST as f64).into());
+        }
+        let mut route = route;
+        for (i, operation) in self.without.iter().enumerate() {
+            let at = format!("route.without.{i}");
+            if !operation.may_be_left_out() {
+                let said =
+                    format!("Without “{operation}” it would not be this piece. Change the piece instead.");
+                faults.add(Fault::new(at, said));
+            } else if route.iter().any(|does| does.operation() == *operation) {
+                route.retain(|does| does.operation() != *operation);
+            } else {
+                faults.add(Fault::new(at, format!("There is no “{operation}” in this route to leave out.")));
+            }
+        }
+        for (i, inserted) in self.with.iter().enumerate() {
+            let at = format!("route.with.{i}");
+            inserted.check(&at, &mut faults);
+            let Some(place) = faults.keep(place(&route, inserted, &at)) else { continue };
+            if let Some(does) = faults.keep(inserted.does().map_err(|said| Fault::new(at, said))) {
+                route.insert(place, does);
+            }
+        }
+        let anneals = route.iter().filter(|does| does.operation() == Operation::Anneal).count();
+        if anneals > MOST_ANNEALS {
+            let said = format!(
+                "{anneals} anneals are more than a piece bears: its grain grows with each until it tears. Take at most \
+                 {MOST_ANNEALS}, or wider bends."
+            );
+            #[expect(clippy::cast_precision_loss, reason = "10")]
+            faults.add(Fault::new("route.with", said).limit(MOST_ANNEALS as f64));
+        }
+        faults.into_result()?;
+        Ok(route)
+    }
+}
+
+/// Where in the route a change stands.
+fn place(route: &[Box<dyn Does + '_>], inserted: &Inserted, at: &str) -> Result<usize, Fault> {
+    let missing = |field: &str, operation: Operation| {
+        Fault::new(format!("{at}.{field}"), format!("There is no “{operation}” in this route."))
+    };
+    match (inserted.before, inserted.after) {
+        (Some(before), _) => {
+            route.iter().position(|does| does.operation() == before).ok_or_else(|| missing("before", before))
+        }
+        (_, Some(after)) => route
+            .iter()
+            .rposition(|does| does.operation() == after)
+            .map(|place| place + 1)
+            .ok_or_else(|| missing("after", after)),
+        (None, None) => {
+            let check = route.iter().rposition(|does| does.operation() == Operation::Check);
+            Ok(check.unwrap_or(route.len()))
+        }
+    }
+}

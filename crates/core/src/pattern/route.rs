@@ -1,0 +1,356 @@
+//! The route of a finding: cutting, its bends in their order, finishing.
+
+use super::PatternRequest;
+use super::blank::Blank;
+use super::form::Formed;
+use super::former::Forming;
+use super::part::COUNTED;
+use crate::fault::Faults;
+use crate::making::holds::Holds;
+use crate::making::operations::{
+    self, Ball, Bend, Check, Close, Coil, Cut, Flatten, MakeFlush, Part, Round, Spiral, Stiffen, Straighten,
+    Trim, Tumble, Wrap,
+};
+use crate::making::route::Place;
+use crate::making::run::From;
+use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
+use crate::shape::{Course, Segment, ball_wire_mm};
+use crate::tool::school::{FlatTo, Hardening, Rounding};
+use crate::tool::workshop::Workshop;
+use crate::words::length::LengthUnit;
+use crate::words::sentence::Choice;
+
+type Route = Vec<Box<dyn Does>>;
+
+impl Formed<'_> {
+    /// Its route, run with what is changed about it, here or in the request itself: every operation with its numbers, and
+    /// the workpiece after each.
+    ///
+    /// ```
+    /// use lorimant_core::making::{Changes, Operation};
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::words::length::LengthUnit;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let formed = hook.form().unwrap();
+    /// let made = formed.made(&Changes::default(), &Workshop::default()).unwrap();
+    /// assert_eq!(made.steps[0].operation, Operation::Straighten);
+    /// // No wire is made or lost: what is cut is in the piece or falls off on the way.
+    /// let blank = formed.blank(LengthUnit::Mm);
+    /// assert!((made.finished().unwrap().length_mm + made.lost_mm() - blank.exact_mm).abs() < 1e-9);
+    /// ```
+    ///
+    /// # Errors
+    /// A fault at the change, or the step, that cannot be.
+    pub fn made(&self, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
+        let blank = self.blank(workshop.habits.unit);
+        let changes = if changes.is_empty() { &self.request.route } else { changes };
+        let route = changes.apply(self.operations(&blank))?;
+        let bench = Bench {
+            wire: &self.request.wire,
+            workshop,
+            plier: self.request.plier.as_deref(),
+            pieces_n: self.request.blanks_n(),
+            coiled: false,
+        };
+        run(&route, Workpiece::of(&self.request.wire, blank.exact_mm), &bench)
+    }
+
+    /// Its operations by the schools, before a maker changes anything.
+    fn operations(&self, blank: &Blank) -> Route {
+        let schools = &self.schools;
+        let writing = Writing { formed: self, blank, spans: self.spans(blank) };
+        let pinched = schools.flat_to == FlatTo::Spool;
+        let mut route: Route = vec![
+            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n }),
+            Box::new(MakeFlush {
+                sliver_mm: if pinched { 0.0 } else { blank.trim_mm },
+                before_each: !pinched,
+            }),
+            Box::new(Cut {
+                length_mm: blank.flush_exact_mm() + if pinched { blank.trim_mm } else { 0.0 },
+                surplus_mm: blank.surplus_mm,
+                surplus_at: blank.surplus_at,
+                flat_to: schools.flat_to,
+            }),
+        ];
+        if pinched {
+            route.push(Box::new(Trim { what: "right end", far: true, off_mm: blank.trim_mm }));
+        }
+        for step in &self.design.steps {
+            writing.write(step, &mut route);
+        }
+        writing.finish(&mut route);
+        route.push(Box::new(Check {
+            text: "Lay it on the drawing, or the second on the first: same length, loops closed, no burr under a fingertip.",
+        }));
+        route
+    }
+}
+
+impl Formed<'_> {
+    /// What a finished piece holds after everything that was done to it; none where nothing of it bears.
+    pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
+        let (segment, _) = self.weakest(0.0)?;
+        let blank = self.blank(LengthUnit::Mm);
+        let (from, to) = *self.spans(&blank).get(segment)?;
+        let middle = f64::midpoint(from, to) - blank.starts_mm;
+        let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm)?;
+        // What was done beside bending it: pulls, mallet, barrel; heat gives it back.
+        let extra = there.strain - self.bending.flow.spent - self.worked(segment);
+        Some(Holds::of(self.weakest(extra)?.1, false))
+    }
+}
+
+impl PatternRequest {
+    /// What can be put into its route, or taken out again, each with what that changes.
+    pub(super) fn making_choices(&self, workshop: &Workshop) -> Vec<Choice<Self>> {
+        let put = |operation, place| Self { route: self.route.toggled(operation, place), ..self.clone() };
+        let first = |wanted: &[Operation]| {
+            let step = |kind: &Operation| wanted.contains(kind);
+            Some(self.form().ok()?.design.steps.iter().map(|step| step.kind).find(step)).flatten()
+        };
+        let bends = [Operation::Loop, Operation::Bend, Operation::Coil, Operation::Spiral, Operation::Fold];
+        let mut offers = vec![
+            (
+                "pull the wire straight 10 times",
+                Operation::Straighten,
+                put(Operation::Straighten, Place::Before(Operation::MakeFlush)),
+            ),
+            (
+                "tumble it two hours",
+                Operation::Tumble,
+                put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
+            ),
+        ];
+        if let Some(bend) = first(&bends) {
+            offers.insert(
+                1,
+                (
+                    "anneal the blank before it is bent",
+                    Operation::Anneal,
+                    put(Operation::Anneal, Place::Before(bend)),
+                ),
+            );
+        }
+        let offers = offers.into_iter().map(|(label, operation, request)| {
+            let chosen = self.route.puts_in(operation);
+            let effect = request.form_with(workshop).and_then(|formed| {
+                let made = formed.made(&Changes::default(), workshop)?;
+                let holds = made.finished().and_then(|piece| formed.holds(piece));
+                let holds = holds.map_or(String::new(), |holds| format!("{}; ", holds.told()));
+                let (hands, alone) = made.minutes(request.blanks_n());
+                let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
+                Ok(format!("{holds}{hands:.0} min for all{alone}"))
+            });
+            let (possible, effect) = match effect {
+                Ok(effect) => (true, effect),
+                Err(faults) => {
+                    (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()))
+                }
+            };
+            // What is in can always be taken out again.
+            Choice { label: label.to_owned(), effect, chosen, possible: possible || chosen, request }
+        });
+        offers.collect()
+    }
+}
+
+/// What the steps of a design are written out with.
+struct Writing<'a> {
+    formed: &'a Formed<'a>,
+    blank: &'a Blank,
+    spans: Vec<(f64, f64)>,
+}
+
+impl<'a> Writing<'a> {
+    fn segment(&self, i: usize) -> Option<(&'a Segment, (f64, f64))> {
+        Some((self.formed.design.segments.get(i)?, *self.spans.get(i)?))
+    }
+
+    /// The end a stretch is measured from: not the one that comes out longer on the ruler; the nearer where neither does.
+    fn from(&self, (a, b): (f64, f64)) -> From {
+        match self.blank.surplus_far {
+            Some(true) => From::NearEnd,
+            Some(false) => From::FarEnd,
+            None if a <= self.blank.flush_exact_mm() - b + 1e-9 => From::NearEnd,
+            None => From::FarEnd,
+        }
+    }
+
+    fn formed(&self, i: usize, other: Option<usize>) -> Option<operations::Formed> {
+        let (shape, span) = self.segment(i)?;
+        let from = if other.is_some() { From::NearEnd } else { self.from(span) };
+        let blank_mm = self.blank.flush_exact_mm();
+        let mirrored = self.formed.request.mirrored;
+        Some(operations::Formed { segment: i, shape: *shape, span, blank_mm, from, other, mirrored })
+    }
+
+    /// Writes one step of the design as operations.
+    fn write(&self, step: &Forming, route: &mut Route) {
+        let schools = &self.formed.schools;
+        let hint = step.hint;
+        match step.kind {
+            Operation::Close => route.push(Box::new(Close { what: step.what, ring_mm: None })),
+            Operation::Round => {
+                let (near_mm, far_mm) = (self.blank.left_filing_mm, self.blank.right_filing_mm);
+                route.push(Box::new(Round { what: step.what, by: schools.rounding, near_mm, far_mm, hint }));
+            }
+            Operation::Part => {
+                self.tumble(route);
+                route.push(Box::new(Part { what: step.what }));
+            }
+            Operation::Hammer | Operation::Flatten => self.hammer(step, route),
+            Operation::Coil | Operation::Wrap | Operation::Spiral => {
+                for (n, i) in self.along(step).into_iter().enumerate() {
+                    self.wind(step, i, n, route);
+                }
+            }
+            _ => self.bend(step, route),
+        }
+    }
+
+    /// The step's stretches in the order they are made: away from the end in hand.
+    fn along(&self, step: &Forming) -> Vec<usize> {
+        let mut all = step.segments.clone();
+        let near =
+            all.first().is_some_and(|first| *first == 0 || self.formed.design.segments[*first].reversed);
+        if near && all.len() > 1 && step.kind == Operation::Wrap {
+            all.reverse();
+        }
+        all
+    }
+
+    fn wind(&self, step: &Forming, i: usize, n: usize, route: &mut Route) {
+        let Some(mut formed) = self.formed(i, None) else { return };
+        if step.kind == Operation::Coil {
+            // It is wound from where it is anchored.
+            formed.from = From::NearEnd;
+        }
+        let (what, hint) = (step.what, if n == 0 { step.hint } else { "" });
+        match step.kind {
+            Operation::Coil => {
+                let lifted = self.formed.design.steps.iter().filter(|step| step.kind == Operation::Lift);
+                let lifted = lifted.flat_map(|step| &step.segments).filter_map(|i| self.segment(*i));
+                let turned = |(shape, _): (&Segment, _)| shape.curve(self.formed.design.profile).angle();
+                let more_n = lifted.map(turned).sum::<f64>() / std::f64::consts::TAU;
+                route.push(Box::new(Coil { what, formed, more_n, hint }));
+            }
+            Operation::Spiral => route.push(Box::new(Spiral { what, formed, hint })),
+            _ => {
+                let request = self.formed.request;
+                let rule =
+                    COUNTED.get(usize::from(request.value("counted") > 0.5)).copied().unwrap_or_default();
+                let counted = (request.value("wraps_n"), rule);
+                route.push(Box::new(Wrap { what, formed, goes_on: n > 0, counted, hint }));
+                let last = self.formed.design.segments.len() - 1;
+                let (left, right) = (self.blank.left_tail_mm, self.blank.right_tail_mm);
+                let done = n + 1 == step.segments.len();
+                if done && right > 0.0 && step.segments.contains(&last) {
+                    route.push(Box::new(Trim { what: "tail", far: true, off_mm: right }));
+                }
+                if done && left > 0.0 && step.segments.contains(&0) {
+                    route.push(Box::new(Trim { what: "tail", far: false, off_mm: left }));
+                }
+            }
+        }
+    }
+
+    fn hammer(&self, step: &Forming, route: &mut Route) {
+        let flattened = |i: &usize| self.formed.design.segments.get(*i)?.flattened_mm;
+        let all: Vec<usize> = (0..self.spans.len()).filter(|i| flattened(i).is_some()).collect();
+        for i in &all {
+            let (Some((segment, span)), Some(thickness_mm)) = (self.segment(*i), flattened(i)) else {
+                continue;
+            };
+            let grown =
+                segment.wire_mm(self.formed.design.profile) * segment.growth(self.formed.design.profile);
+            let what = if all.len() > 1 { segment.what } else { step.what };
+            let stretches = vec![(span, *i, grown)];
+            route.push(Box::new(Flatten { operation: step.kind, what, stretches, thickness_mm }));
+        }
+        let mallet = self.formed.schools.hardening == Hardening::Mallet || !step.hint.is_empty();
+        if all.is_empty() && mallet {
+            route.push(Box::new(Stiffen { what: step.what, span: self.stiffened(step), hint: step.hint }));
+        }
+    }
+
+    /// Where what is stiffened lies on the blank: the bearing bends, or a stem that is named.
+    fn stiffened(&self, step: &Forming) -> Option<(f64, f64)> {
+        let design = &self.formed.design;
+        let named = design.segments.iter().position(|segment| segment.what == step.what);
+        let i = named.or_else(|| design.bears.first().copied())?;
+        self.spans.get(i).copied()
+    }
+
+    fn bend(&self, step: &Forming, route: &mut Route) {
+        let design = &self.formed.design;
+        let last = design.segments.len() - 1;
+        let folded = design
+            .steps
+            .iter()
+            .any(|other| other.kind == Operation::Fold && other.segments.iter().all(|i| 2 * i == last));
+        let mut first = true;
+        let bent: Vec<usize> = step
+            .segments
+            .iter()
+            .copied()
+            .filter(|i| design.segments.get(*i).is_some_and(|s| !matches!(s.course, Course::Straight { .. })))
+            .collect();
+        // A neck is bent before the loop above it is rolled round.
+        let alike = |what: &str| bent.iter().filter(|i| design.segments[**i].what == what).count();
+        let mut counted = 0;
+        for i in &bent {
+            let segment = design.segments[*i];
+            let other = (folded && step.kind != Operation::Fold).then(|| last - i);
+            if other.is_some_and(|other| other < *i && bent.contains(&other)) {
+                continue;
+            }
+            if let Course::Ball { diameter_mm } = segment.course {
+                let length_mm = ball_wire_mm(diameter_mm, design.profile);
+                route.push(Box::new(Ball { ball_mm: diameter_mm, length_mm, segment: *i }));
+                continue;
+            }
+            let Some(formed) = self.formed(*i, other) else { continue };
+            let of = alike(segment.what);
+            counted += 1;
+            let which = (of > 1 && other.is_none()).then_some((counted, of));
+            let what = if bent.len() == 1 || other.is_some() { step.what } else { segment.what };
+            let angle = segment.curve(design.profile).angle().to_degrees();
+            // Beside a loop stand the small bends that centre it.
+            let operation = if step.kind == Operation::Loop && angle < 200.0 && bent.len() > 1 {
+                Operation::Bend
+            } else {
+                step.kind
+            };
+            let hint = if first { step.hint } else { "" };
+            first = false;
+            route.push(Box::new(Bend { operation, what, which, formed, hint }));
+        }
+    }
+
+    /// What comes last: tails nobody trimmed yet, the barrel.
+    fn finish(&self, route: &mut Route) {
+        let trimmed = |route: &Route| route.iter().filter(|does| does.operation() == Operation::Trim).count();
+        let tails = usize::from(self.blank.left_tail_mm > 0.0) + usize::from(self.blank.right_tail_mm > 0.0);
+        let pinched = usize::from(self.formed.schools.flat_to == FlatTo::Spool);
+        if trimmed(route) < tails + pinched {
+            for (off_mm, far) in [(self.blank.left_tail_mm, false), (self.blank.right_tail_mm, true)] {
+                if off_mm > 0.0 {
+                    route.push(Box::new(Trim { what: "tail", far, off_mm }));
+                }
+            }
+        }
+        if !route.iter().any(|does| does.operation() == Operation::Part) {
+            self.tumble(route);
+        }
+    }
+
+    fn tumble(&self, route: &mut Route) {
+        let schools = &self.formed.schools;
+        if schools.hardening == Hardening::Tumble || schools.rounding == Rounding::Barrel {
+            route.push(Box::new(Tumble { hours: schools.tumble_h }));
+        }
+    }
+}

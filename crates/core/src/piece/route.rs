@@ -1,0 +1,154 @@
+//! How a piece is made, by these schools and with these changes: its route with what it takes in all.
+
+use serde::Serialize;
+
+use super::Piece;
+use crate::fault::Faults;
+use crate::making::holds::Holds;
+use crate::making::takes::{Lost, WireLost};
+use crate::making::{Changes, Made, Step, Workpiece};
+use crate::tool::school::Schools;
+use crate::tool::workshop::Workshop;
+
+/// A route that was run, with its totals.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Route {
+    /// The piece in a sentence.
+    pub text: String,
+    /// Every operation in order.
+    pub operations: Vec<Step>,
+    /// What comes of it in all.
+    pub totals: Totals,
+}
+
+/// What a route takes and leaves in all.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Totals {
+    /// How many are made: rings, or blanks of a finding.
+    pub pieces_n: u32,
+    /// Wire off the spool for all of them, mm: what is in them and what falls off.
+    pub off_the_spool_mm: f64,
+    /// The same, grams.
+    pub off_the_spool_g: f64,
+    /// Wire that is in them at the end, mm.
+    pub in_the_pieces_mm: f64,
+    /// What falls off for all of them, by where it goes.
+    pub lost: Vec<WireLost>,
+    /// Minutes to lay out tools, once.
+    pub setting_up_min: f64,
+    /// Minutes at the bench for one.
+    pub each_min: f64,
+    /// Minutes at the bench for all.
+    pub hands_min: f64,
+    /// Minutes that pass without the maker.
+    pub unattended_min: f64,
+    /// The hardest single thing a hand does, as a multiple of bending 20 AWG soft copper.
+    pub effort: f64,
+    /// The greatest share of what the metal had left that any operation uses.
+    pub strain_used: f64,
+    /// What it holds as it is made; none where nothing of it bears.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub holds: Option<Holds>,
+    /// The workpiece at the end.
+    pub workpiece: Workpiece,
+}
+
+impl Piece {
+    /// What one holds after everything that was done to it; nothing of what does not bear.
+    fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
+        match self {
+            Self::Rings(request) => request.holds(workpiece),
+            Self::Finding(request) => request.form().ok()?.holds(workpiece),
+        }
+    }
+
+    /// The schools it is made by where none are named: the workshop's, but for what its plan says itself.
+    #[must_use]
+    pub fn schools(&self, workshop: &Workshop) -> Schools {
+        match self {
+            Self::Rings(request) => workshop.schools_for(request.pulls_n),
+            Self::Finding(_) => workshop.schools,
+        }
+    }
+
+    /// Its route, run.
+    ///
+    /// # Errors
+    /// The faults of the plan or finding, at `rings` or `finding`; a fault at the school, the change or the step that
+    /// cannot be.
+    pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
+        schools.check().map_err(|faults| faults.within("schools"))?;
+        match self {
+            Self::Rings(request) => {
+                request.check().map_err(|faults| faults.within("rings"))?;
+                request.made(schools, changes, workshop)
+            }
+            Self::Finding(request) => {
+                let formed = request.form_with(workshop).map_err(|faults| faults.within("finding"))?;
+                formed.by(*schools).made(changes, workshop)
+            }
+        }
+    }
+
+    /// The same with its totals.
+    ///
+    /// ```
+    /// use lorimant_core::making::Changes;
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::school::Schools;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hooks = PatternRequest { pieces_n: 12, ..PatternRequest::usual("hook-clasp".parse().unwrap()) };
+    /// let route = Piece::Finding(hooks)
+    ///     .route(&Schools::default(), &Changes::default(), &Workshop::default())
+    ///     .unwrap();
+    /// let totals = &route.totals;
+    /// // Wire is accounted for.
+    /// let lost: f64 = totals.lost.iter().map(|lost| lost.mm).sum();
+    /// assert!((totals.off_the_spool_mm - totals.in_the_pieces_mm - lost).abs() < 1e-9);
+    /// ```
+    ///
+    /// # Errors
+    /// As [`Piece::made`].
+    pub fn route(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Route, Faults> {
+        let made = self.made(schools, changes, workshop)?;
+        let wire = self.wire();
+        let (pieces_n, each_lost) = match self {
+            Self::Rings(request) => (request.rings_n, 1.0),
+            Self::Finding(request) => (request.blanks_n(), f64::from(request.blanks_n())),
+        };
+        let lost: Vec<WireLost> = Lost::ALL
+            .iter()
+            .map(|kind| {
+                let all = made.steps.iter().flat_map(|step| &step.takes.wire);
+                let mm: f64 = all.filter(|lost| lost.kind == *kind).map(|lost| lost.mm).sum();
+                WireLost { kind: *kind, mm: mm * each_lost, g: wire.mass_g(mm * each_lost) }
+            })
+            .filter(|lost| lost.mm > 0.0)
+            .collect();
+        let workpiece = made.finished().cloned().unwrap_or_else(|| Workpiece::of(wire, 0.0));
+        let in_the_pieces_mm = f64::from(pieces_n) * workpiece.length_mm;
+        let off_the_spool_mm = in_the_pieces_mm + lost.iter().map(|lost| lost.mm).sum::<f64>();
+        let (hands_min, unattended_min) = made.minutes(pieces_n);
+        let most = |of: fn(&Step) -> f64| made.steps.iter().map(of).fold(0.0, f64::max);
+        let totals = Totals {
+            pieces_n,
+            off_the_spool_mm,
+            off_the_spool_g: wire.mass_g(off_the_spool_mm),
+            in_the_pieces_mm,
+            lost,
+            setting_up_min: made.steps.iter().map(|step| step.takes.setting_up_min).sum(),
+            each_min: made.steps.iter().map(|step| step.takes.each_min).sum(),
+            hands_min,
+            unattended_min,
+            effort: most(|step| step.takes.effort),
+            strain_used: most(|step| step.numbers.strain_used.unwrap_or(0.0)),
+            holds: self.holds(&workpiece),
+            workpiece,
+        };
+        Ok(Route { text: self.sentence(workshop.habits.unit), operations: made.steps, totals })
+    }
+}

@@ -1,0 +1,233 @@
+//! The route of a ring plan: from straightening to shutting.
+
+use super::{RingPlan, RingRequest};
+use crate::fault::Faults;
+use crate::making::holds::Holds;
+use crate::making::operations::{
+    Anchor, Check, Close, CutTwice, Fuse, HammerRing, Pickle, Quench, Saw, SlideOff, Snip, Solder, Spread,
+    Straighten, Tumble, Wind,
+};
+use crate::making::route::Place;
+use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
+use crate::tool::coil::Winding;
+use crate::tool::cutting::Method;
+use crate::tool::school::{Hardening, Joint, Schools};
+use crate::tool::workshop::Workshop;
+use crate::wire::bending::Bending;
+use crate::words::length::{LengthUnit, caliper};
+use crate::words::sentence::Choice;
+
+/// A key that spreads a coil is thicker than its wire by so much.
+const KEY: f64 = 1.15;
+
+impl RingRequest {
+    /// Its operations by these schools, before a maker changes anything.
+    pub(crate) fn operations(
+        &self,
+        plan: &RingPlan,
+        spent: f64,
+        schools: &Schools,
+    ) -> Vec<Box<dyn Does + '_>> {
+        let taken = self.cutting.taken(self.wire.size_mm);
+        let stays =
+            self.cutting.method == Method::Saw && schools.saw_from == crate::tool::school::SawFrom::Dowel;
+        let mut route: Vec<Box<dyn Does + '_>> = vec![
+            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n }),
+            Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding }),
+            Box::new(Wind {
+                rod: &self.mandrel,
+                winding: self.winding,
+                turns_n: plan.turns_wound,
+                coils_n: plan.coils_n,
+                coil_mm: plan.coil_length_mm,
+                caution: self.winding.danger(),
+            }),
+            Box::new(SlideOff {
+                rod: &self.mandrel,
+                spent,
+                tails_mm: plan.tails_wire_mm,
+                ragged_mm: plan.ragged_wire_mm,
+                stays,
+            }),
+        ];
+        let (rings_n, turn_mm, caution) =
+            (self.rings_n, plan.relaxed_turn_length_mm, self.cutting.method.danger());
+        match self.cutting.method {
+            Method::Saw => {
+                let blade = self.cutting.blade_for(self.wire.size_mm).shown();
+                let (from, slanted) = (schools.saw_from, schools.slanted);
+                let kerf_mm = taken.from_ring_mm;
+                route.push(Box::new(Saw { blade, kerf_mm, rings_n, turn_mm, from, slanted, caution }));
+            }
+            Method::DoubleFlush => {
+                let sliver_mm = taken.between_mm;
+                route.push(Box::new(CutTwice { sliver_mm, rings_n, ring_mm: turn_mm, caution }));
+            }
+            Method::SingleSnip => {
+                if schools.spread {
+                    route.push(Box::new(Spread { key_mm: self.wire.profile().thickness_mm() * KEY }));
+                }
+                route.push(Box::new(Snip { filed_mm: taken.from_ring_mm, rings_n, turn_mm, caution }));
+            }
+        }
+        route.push(Box::new(Close { what: "ring", ring_mm: Some(taken.from_ring_mm) }));
+        if let Some(to_mm) = self.hammered_mm {
+            route.push(Box::new(HammerRing { to_mm }));
+        }
+        match schools.joint {
+            Joint::Open => {}
+            Joint::Fuse => route.push(Box::new(Fuse)),
+            Joint::Solder => route.push(Box::new(Solder)),
+        }
+        if schools.joint != Joint::Open {
+            route.push(Box::new(Quench));
+            route.push(Box::new(Pickle));
+        }
+        if schools.hardening == Hardening::Tumble {
+            route.push(Box::new(Tumble { hours: schools.tumble_h }));
+        }
+        route.push(Box::new(Check {
+            text: "Lay one on the drawing: faces meet without a gap, no burr under a fingertip, the same size as the first.",
+        }));
+        route
+    }
+
+    /// Its route, run with what is changed about it, here or in the request itself: every operation with its numbers, and
+    /// the workpiece after each.
+    ///
+    /// ```
+    /// use lorimant_core::making::Changes;
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::tool::school::Schools;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
+    /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
+    /// let made = request.made(&Schools::default(), &Changes::default(), &Workshop::default()).unwrap();
+    /// // What the route ends with is what the plan says.
+    /// let inside = made.finished().unwrap().inside_mm.unwrap();
+    /// assert!((inside - request.plan().unwrap().ring_inside_diameter_mm).abs() < 1e-12);
+    /// ```
+    ///
+    /// # Errors
+    /// As [`RingRequest::plan`]; a fault at the change, or the step, that cannot be.
+    pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
+        schools.check().map_err(|faults| faults.within("schools"))?;
+        let changes = if changes.is_empty() { &self.route } else { changes };
+        let bench = Bench { wire: &self.wire, workshop, plier: None, pieces_n: self.rings_n, coiled: true };
+        // What is done to the wire before it is wound says how it springs.
+        let mut spent = self.spent();
+        loop {
+            let plan = self.plan_at(&workshop.hand, spent)?;
+            let route = changes.apply(self.operations(&plan, spent, schools))?;
+            let made = run(&route, Workpiece::of(&self.wire, plan.wire_length_mm), &bench)?;
+            let before = made.steps.iter().take_while(|step| step.operation != Operation::Wind).last();
+            let wound_at =
+                before.and_then(|step| step.workpiece.stretches.first()).map_or(spent, |s| s.strain);
+            // What is done before winding does not depend on the plan, so the second round agrees.
+            if (wound_at - spent).abs() < 1e-12 {
+                return Ok(made);
+            }
+            spent = wound_at;
+        }
+    }
+}
+
+impl RingRequest {
+    /// What one ring holds after everything that was done to it: the flow stress of its strain now, its section now.
+    ///
+    /// Open, one hinge opposite the gap: `Mp/R`. Joined, four hinges: `4·Mp/R`.
+    pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
+        let (stretch, inside) = (workpiece.stretches.first()?, workpiece.inside_mm?);
+        let flow = Bending::after(&self.wire, stretch.strain).flow.flow_stress(0.0);
+        let moment = flow * self.wire.profile().hammered_modulus_mm3(stretch.thickness_mm);
+        let short = workpiece.outline.map_or(inside, crate::tool::outline::Outline::short_across);
+        let radius = f64::midpoint(short, stretch.width_mm);
+        let closed = workpiece.joined.is_some();
+        Some(Holds::of(if closed { 4.0 } else { 1.0 } * moment / radius, closed))
+    }
+
+    /// What can be put into its route, or taken out again, each with what that changes.
+    pub(super) fn making_choices(&self, workshop: &Workshop) -> Vec<Choice<Self>> {
+        let h = self.wire.profile().thickness_mm();
+        let thin = (0.8 * h * 20.0).round() / 20.0;
+        let pulls = Self { pulls_n: if self.pulls_n > 0 { 0 } else { 10 }, ..self.clone() };
+        let hammered = Self { hammered_mm: self.hammered_mm.map_or(Some(thin), |_| None), ..self.clone() };
+        let after = if self.hammered_mm.is_some() { Operation::Hammer } else { Operation::Close };
+        let put =
+            |operation, place: Place| Self { route: self.route.toggled(operation, place), ..self.clone() };
+        let unit = workshop.habits.unit;
+        let to = caliper(self.hammered_mm.unwrap_or(thin), unit);
+        [
+            ("pull the wire straight 10 times".to_owned(), self.pulls_n > 0, pulls),
+            self.offer(
+                "anneal the wire before winding",
+                Operation::Anneal,
+                put(Operation::Anneal, Place::Before(Operation::Wind)),
+            ),
+            (format!("hammer each ring to {to}"), self.hammered_mm.is_some(), hammered),
+            self.offer("fuse the joint", Operation::Fuse, put(Operation::Fuse, Place::After(after))),
+            self.offer("solder the joint", Operation::Solder, put(Operation::Solder, Place::After(after))),
+            self.offer("tumble them two hours", Operation::Tumble, put(Operation::Tumble, Place::AtTheEnd)),
+        ]
+        .into_iter()
+        .map(|(label, chosen, request)| {
+            let made = request.made(&workshop.schools_for(request.pulls_n), &Changes::default(), workshop);
+            let (possible, effect) = match &made {
+                Ok(made) => (true, request.effect_of(made, unit)),
+                Err(faults) => {
+                    (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()))
+                }
+            };
+            // What is in can always be taken out again.
+            Choice { label, effect, chosen, possible: possible || chosen, request }
+        })
+        .collect()
+    }
+
+    fn offer(&self, label: &str, operation: Operation, request: Self) -> (String, bool, Self) {
+        (label.to_owned(), self.route.puts_in(operation), request)
+    }
+
+    fn effect_of(&self, made: &Made, unit: LengthUnit) -> String {
+        let Some(last) = made.finished() else { return String::new() };
+        let ring = last.inside_mm.map_or(String::new(), |mm| format!("ring {}", caliper(mm, unit)));
+        let holds = self.holds(last).map_or(String::new(), |holds| format!(", {}", holds.told()));
+        let (hands, alone) = made.minutes(self.rings_n);
+        let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
+        format!("{ring}{holds}; {hands:.0} min for all{alone}")
+    }
+}
+
+impl Winding {
+    /// What can hurt while winding this way, in a line.
+    pub(crate) fn danger(self) -> &'static str {
+        match self {
+            Self::Hand => "The wire's end swings: safety glasses, and keep the tail under a thumb or clamp.",
+            Self::PinVise => "Keep tension until the end is clipped: a loose coil whips. Safety glasses.",
+            Self::SlowDrill => {
+                "A turning rod pulls in wire, hair, sleeves and gloves. Lowest speed, a guide block in the hand, foot or \
+                 thumb off first. Follow the drill maker's instructions."
+            }
+        }
+    }
+}
+
+impl Method {
+    /// What can hurt while cutting this way, in a line.
+    pub(crate) fn danger(self) -> &'static str {
+        match self {
+            Self::Saw => {
+                "Glasses, apron under the pin. Do not squeeze the coil: a trapped blade snaps and flies. Do not breathe the \
+                 dust."
+            }
+            Self::DoubleFlush => "Every snip throws a sliver: glasses, and a hand or cloth round the cut.",
+            Self::SingleSnip => {
+                "Cut ends fly and pinched ends are sharp: glasses, and file what will touch skin."
+            }
+        }
+    }
+}

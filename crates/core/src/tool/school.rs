@@ -1,0 +1,300 @@
+//! Where makers differ: the workshop's schools, each changeable for one plan.
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Faults, Span};
+use crate::words::words;
+
+words! {
+    /// How wire is straightened.
+    pub enum Straightening ("way of straightening") {
+        /// Run through the fingers or a cloth: it stays as soft as it was.
+        Fingers = "fingers", "by fingers";
+        /// Pulled through smooth jaws, each pull stiffening it a little.
+        Pulls = "pulls", "by pulls through smooth jaws";
+    }
+}
+
+words! {
+    /// Which side of a cut is flush.
+    pub enum FlatTo ("side of the cutter") {
+        /// The piece's second face is flush, the spool's end pinched and flushed again before the next.
+        Piece = "piece", "flat of the cutter to the piece";
+        /// The spool stays flush and safe to reach for, the piece's far end is trimmed.
+        Spool = "spool", "flat of the cutter to the spool";
+    }
+}
+
+words! {
+    /// Where a coil is sawn from.
+    pub enum SawFrom ("place to saw from") {
+        /// From outside, on a pin or a slotted block.
+        Pin = "pin", "on a pin";
+        /// From inside, the blade threaded through the coil.
+        Inside = "inside", "from inside";
+        /// Left on a wooden dowel.
+        Dowel = "dowel", "on the dowel";
+    }
+}
+
+words! {
+    /// How a joint is left.
+    pub enum Joint ("way of leaving a joint") {
+        /// Shut, not joined.
+        Open = "open", "shut, not joined";
+        /// Fused.
+        Fuse = "fuse", "fused";
+        /// Soldered.
+        Solder = "solder", "soldered";
+    }
+}
+
+words! {
+    /// How a finished piece is hardened.
+    pub enum Hardening ("way of hardening") {
+        /// With a mallet on the block.
+        Mallet = "mallet", "with a mallet";
+        /// In the barrel.
+        Tumble = "tumble", "in the barrel";
+        /// Left as forming made it.
+        None = "none", "not at all";
+    }
+}
+
+words! {
+    /// How tips are rounded.
+    pub enum Rounding ("way of rounding tips") {
+        /// Filed in one direction, then emery.
+        File = "file", "with a file";
+        /// With a cup burr.
+        CupBurr = "cup-burr", "with a cup burr";
+        /// In the barrel; nothing is filed off.
+        Barrel = "barrel", "in the barrel";
+    }
+}
+
+/// The workshop's schools.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema), schema(as = MakingSchools))]
+#[serde(deny_unknown_fields, default)]
+pub struct Schools {
+    /// How wire is straightened; by fingers if left out.
+    pub straightening: Straightening,
+    /// How often it is pulled where it is pulled, 1 to 60; 10 if left out.
+    pub pulls_n: u32,
+    /// Which side of a cut is flush; the piece's if left out.
+    pub flat_to: FlatTo,
+    /// Where a coil is sawn from; on a pin if left out.
+    pub saw_from: SawFrom,
+    /// Whether it is sawn at a slight slant.
+    pub slanted: bool,
+    /// Whether a coil is spread before it is snipped.
+    pub spread: bool,
+    /// How the joint of a ring is left; shut if left out.
+    pub joint: Joint,
+    /// How a finished piece is hardened; with a mallet if left out.
+    pub hardening: Hardening,
+    /// How long it is tumbled where it is tumbled, hours, 0.25 to 24; 2 if left out.
+    pub tumble_h: f64,
+    /// How tips are rounded; with a file if left out.
+    pub rounding: Rounding,
+}
+
+impl Default for Schools {
+    fn default() -> Self {
+        Self {
+            straightening: Straightening::Fingers,
+            pulls_n: 10,
+            flat_to: FlatTo::Piece,
+            saw_from: SawFrom::Pin,
+            slanted: false,
+            spread: false,
+            joint: Joint::Open,
+            hardening: Hardening::Mallet,
+            tumble_h: 2.0,
+            rounding: Rounding::File,
+        }
+    }
+}
+
+/// Strain of one pull through the jaws. Trade experience, an estimate.
+pub const PULL_STRAIN: f64 = 0.02;
+
+impl Schools {
+    const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
+    const HOURS: Span = Span { noun: "time in the barrel", unit: " h", least: 0.25, most: 24.0 };
+
+    /// Strain that straightening spends before anything else is done.
+    ///
+    /// ```
+    /// use lorimant_core::tool::school::{Schools, Straightening};
+    ///
+    /// assert_eq!(Schools::default().straightening_strain(), 0.0);
+    /// let pulled = Schools { straightening: Straightening::Pulls, pulls_n: 12, ..Schools::default() };
+    /// assert!((pulled.straightening_strain() - 0.24).abs() < 1e-12);
+    /// ```
+    #[must_use]
+    pub fn straightening_strain(&self) -> f64 {
+        match self.straightening {
+            Straightening::Fingers => 0.0,
+            Straightening::Pulls => PULL_STRAIN * f64::from(self.pulls_n),
+        }
+    }
+
+    /// Checks its numbers.
+    ///
+    /// # Errors
+    /// A fault for each that is out of its limits.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(Self::PULLS.check("pulls_n", f64::from(self.pulls_n)));
+        faults.keep(Self::HOURS.check("tumble_h", self.tumble_h));
+        faults.into_result()
+    }
+}
+
+/// One answer to a question where makers differ.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct SchoolAnswer {
+    /// The word it travels as.
+    pub word: &'static str,
+    /// The name a person reads.
+    pub shown: &'static str,
+    /// Its trade: what it gives and what it costs.
+    pub trade: &'static str,
+}
+
+/// A question where makers differ, and their schools.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct SchoolQuestion {
+    /// The field of [`Schools`] it fills.
+    pub field: &'static str,
+    /// The question.
+    pub question: &'static str,
+    /// The answers.
+    pub answers: Vec<SchoolAnswer>,
+}
+
+/// Every question where makers differ about making, with its schools and their trades.
+///
+/// ```
+/// use lorimant_core::tool::school::questions;
+///
+/// // Every answer says what it trades.
+/// assert!(questions().iter().all(|one| one.answers.iter().all(|answer| !answer.trade.is_empty())));
+/// ```
+#[must_use]
+pub fn questions() -> Vec<SchoolQuestion> {
+    let answers = |all: &[(&'static str, &'static str, &'static str)]| {
+        all.iter().map(|(word, shown, trade)| SchoolAnswer { word, shown, trade }).collect()
+    };
+    let of = |field, question, all: &[(&'static str, &'static str, &'static str)]| SchoolQuestion {
+        field,
+        question,
+        answers: answers(all),
+    };
+    vec![
+        of(
+            "straightening",
+            "How is wire for findings straightened?",
+            &[
+                (
+                    Straightening::Fingers.word(),
+                    Straightening::Fingers.shown(),
+                    "It stays as soft as it was sold.",
+                ),
+                (
+                    Straightening::Pulls.word(),
+                    Straightening::Pulls.shown(),
+                    "Straighter, and stiffer by 0.02 of strain a pull: bends spring back more, and hold more.",
+                ),
+            ],
+        ),
+        of(
+            "flat_to",
+            "Where does the flat of the cutter go?",
+            &[
+                (
+                    FlatTo::Piece.word(),
+                    FlatTo::Piece.shown(),
+                    "No trim afterwards; the spool is flushed before each piece.",
+                ),
+                (
+                    FlatTo::Spool.word(),
+                    FlatTo::Spool.shown(),
+                    "Safe to reach for the spool; each piece is trimmed once.",
+                ),
+            ],
+        ),
+        of(
+            "saw_from",
+            "Where is a coil sawn from?",
+            &[
+                (SawFrom::Pin.word(), SawFrom::Pin.shown(), "Any bore; the coil must not be squeezed."),
+                (
+                    SawFrom::Inside.word(),
+                    SawFrom::Inside.shown(),
+                    "The frame stands still; the bore must let the blade move.",
+                ),
+                (
+                    SawFrom::Dowel.word(),
+                    SawFrom::Dowel.shown(),
+                    "Nothing rattles; the dowel is used up, and is 0.05 mm less sure.",
+                ),
+            ],
+        ),
+        of(
+            "joint",
+            "How is the joint of a ring left?",
+            &[
+                (Joint::Open.word(), Joint::Open.shown(), "No torch; it opens where its metal gives."),
+                (
+                    Joint::Fuse.word(),
+                    Joint::Fuse.shown(),
+                    "Holds some four times as much; soft afterwards, and only metals that can.",
+                ),
+                (
+                    Joint::Solder.word(),
+                    Joint::Solder.shown(),
+                    "Holds some four times as much; soft afterwards, its scrap is kept apart.",
+                ),
+            ],
+        ),
+        of(
+            "hardening",
+            "How is a finished piece hardened?",
+            &[
+                (
+                    Hardening::Mallet.word(),
+                    Hardening::Mallet.shown(),
+                    "Only where it bears; by hand, piece by piece.",
+                ),
+                (
+                    Hardening::Tumble.word(),
+                    Hardening::Tumble.shown(),
+                    "All over and shiny, two hours alone; loud.",
+                ),
+                (Hardening::None.word(), Hardening::None.shown(), "As forming left it."),
+            ],
+        ),
+        of(
+            "rounding",
+            "How are tips rounded?",
+            &[
+                (Rounding::File.word(), Rounding::File.shown(), "Takes 0.15 thicknesses off; any tip."),
+                (
+                    Rounding::CupBurr.word(),
+                    Rounding::CupBurr.shown(),
+                    "Quick and even; a burr for each gauge.",
+                ),
+                (
+                    Rounding::Barrel.word(),
+                    Rounding::Barrel.shown(),
+                    "Takes nothing off; two hours in the barrel, a softer edge.",
+                ),
+            ],
+        ),
+    ]
+}

@@ -1,0 +1,73 @@
+//! How a piece is made: its route, operation by operation.
+
+use axum::Json;
+use axum::extract::State as Shared;
+use lorimant_core::fault::Fault;
+use lorimant_core::making::Changes;
+use lorimant_core::pattern::PatternRequest;
+use lorimant_core::piece::Piece;
+use lorimant_core::piece::route::Route;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::school::{SchoolQuestion, Schools, questions};
+use serde::Deserialize;
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::worked;
+use crate::extract::Body;
+use crate::problem::Problem;
+use crate::state::State;
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new().routes(routes!(route)).routes(routes!(school_questions))
+}
+
+/// A piece whose making is asked for: a plan of rings or a finding, one of the two.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Asked {
+    /// A plan of rings, as for `/api/rings/plan`.
+    #[serde(default)]
+    rings: Option<RingRequest>,
+    /// A finding, as for `/api/patterns/form`.
+    #[serde(default)]
+    finding: Option<PatternRequest>,
+    /// The schools it is made by; the workshop's if left out.
+    #[serde(default)]
+    schools: Option<Schools>,
+    /// What is changed about its route.
+    #[serde(default)]
+    route: Changes,
+}
+
+/// The route of a piece: every operation in order with its numbers, which are enough to make the piece by, what it takes,
+/// and the workpiece after it. Minutes and strains are estimates.
+#[utoipa::path(post, path = "/api/making/route", request_body = Asked,
+    responses((status = 200, body = Route), (status = 422, body = Problem)))]
+async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result<Json<Route>, Problem> {
+    let Asked { rings, finding, schools, route } = asked;
+    let piece = match (rings, finding) {
+        (Some(rings), None) => Piece::Rings(rings),
+        (None, Some(finding)) => Piece::Finding(finding),
+        (None, None) => {
+            let said = "Say what is to be made: “rings”, a plan of rings, or “finding”, a finding.";
+            return Err(Fault::new("rings", said).into());
+        }
+        (Some(_), Some(_)) => {
+            let said = "“rings” and “finding” are two pieces. Ask for one at a time.";
+            return Err(Fault::new("finding", said).into());
+        }
+    };
+    worked(&state, move |workshop| {
+        let schools = schools.unwrap_or_else(|| piece.schools(workshop));
+        piece.route(&schools, &route, workshop)
+    })
+    .await
+}
+
+/// Where makers differ about making: every question with its schools and what each trades.
+#[utoipa::path(get, path = "/api/making/schools", responses((status = 200, body = Vec<SchoolQuestion>)))]
+async fn school_questions() -> Json<Vec<SchoolQuestion>> {
+    Json(questions())
+}

@@ -1,0 +1,118 @@
+//! A piece led through its making: step by step, changed for one plan, by the workshop's schools.
+#![allow(missing_docs)]
+
+use anyhow::{Result, ensure};
+use lorimant_ui_tests::{Maker, at_the_bench};
+use thirtyfour::prelude::*;
+
+const STEPS: &str = "[data-test=steps]";
+const RING: &str = "[data-figure=ring-inside] .num";
+
+async fn current(maker: &Maker) -> Result<String> {
+    maker.text("[data-test=steps] li.now").await
+}
+
+/// A ring from straightening to shutting, with the bracket keys.
+#[test]
+fn a_ring_is_led_through_its_making_by_keyboard() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(RING, "4.99").await?;
+        maker.click("[data-test=making]").await?;
+        maker.sees(STEPS, "Turn the wire round the 5 mm drill shank, 122.29 turns in all").await?;
+        ensure!(current(maker).await?.contains("until it lies straight"));
+        for (n, says) in [(2, "Bend 12 mm"), (3, "Turn the wire"), (4, "spring open"), (5, "saw along it")] {
+            maker.press("]").await?;
+            maker
+                .until(says, || async {
+                    let now = current(maker).await?;
+                    Ok(now.starts_with(&n.to_string()) && now.contains(says))
+                })
+                .await?;
+        }
+        // Its caution stands where the step is.
+        maker.sees(STEPS, "a trapped blade snaps and flies").await?;
+        maker.press("]").await?;
+        maker.sees("[data-test=steps] li.now", "Shut each ring sideways").await?;
+        maker.is_accessible().await
+    })
+}
+
+/// Put in, taken out, and back by undo; every figure follows.
+#[test]
+fn the_making_of_one_plan_is_changed_and_taken_back() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(RING, "4.99").await?;
+        let offer = async |words: &str| {
+            maker.click("[data-test=route-menu]").await?;
+            maker.sees("[data-test=route-offers]", words).await?;
+            let xpath = format!("//*[@data-test='route-offer'][contains(., '{words}')]");
+            maker.browser.driver.find(By::XPath(&xpath)).await?.click().await?;
+            maker.gone("[data-test=route-offers]").await
+        };
+        // Pulled straight, a soft coil springs further.
+        offer("ull the wire straight 10 times").await?;
+        maker.sees("[data-test=sentence]", "pulled straight 10 times").await?;
+        maker.sees(RING, "5.04").await?;
+        // Hammered, it grows.
+        offer("ammer each ring to").await?;
+        maker.sees("[data-test=sentence]", "hammered to 0.8 mm").await?;
+        maker.sees(RING, "5.31").await?;
+        maker.click("[data-test=making]").await?;
+        maker.sees(STEPS, "Pull the wire 10 times").await?;
+        maker.sees(STEPS, "Hammer it on the polished block to 0.8 mm").await?;
+        // Copper does not fuse, and says so.
+        maker.click("[data-test=route-menu]").await?;
+        maker.sees("[data-test=route-offers]", "copper does not fuse to itself").await?;
+        maker.press(Key::Escape + "").await?;
+        maker.gone("[data-test=route-offers]").await?;
+        maker.press(Key::Control + "z").await?;
+        maker.press(Key::Control + "z").await?;
+        maker.click("[data-test=wound]").await?;
+        maker.sees(RING, "4.99").await
+    })
+}
+
+/// A ring of a wished size that will be hammered: the rod that ends there.
+#[test]
+fn a_hammered_ring_is_planned_backwards() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.sees(RING, "4.99").await?;
+        maker.click("[data-test=route-menu]").await?;
+        maker.sees("[data-test=route-offers]", "ammer each ring to").await?;
+        let xpath = "//*[@data-test='route-offer'][contains(., 'ammer each ring')]";
+        maker.browser.driver.find(By::XPath(xpath)).await?.click().await?;
+        maker.sees("[data-test=sentence]", "hammered to").await?;
+        maker.click("[data-slot=inside]").await?;
+        maker.fill("[data-test=typed] input", "4.8 mm").await?;
+        // A smaller rod than the 5 mm one gives it.
+        maker.sees("[data-test=sentence]", "hammered to 0.8 mm: 4.75 mm inside").await?;
+        ensure!(!maker.text("[data-test=sentence]").await?.contains("5 mm drill shank"));
+        maker.press(Key::Enter + "").await?;
+        maker.sees(RING, "4.7").await
+    })
+}
+
+/// A finding by touch on a phone: its steps, an anneal put in, a school changed for all.
+#[test]
+fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.browser.resize(390, 844).await?;
+        maker.open("/patterns/room?kind=figure-eight").await?;
+        maker.sees(STEPS, "Roll the second loop from the right end").await?;
+        maker.click("[data-test=steps] li:nth-child(5) button").await?;
+        maker.sees("[data-test=steps] li.now", "Turn the wire end for end").await?;
+        maker.click("[data-test=route-menu]").await?;
+        maker.sees("[data-test=route-offers]", "nneal the blank").await?;
+        let xpath = "//*[@data-test='route-offer'][contains(., 'nneal the blank')]";
+        maker.browser.driver.find(By::XPath(xpath)).await?.click().await?;
+        maker.sees(STEPS, "Heat it evenly").await?;
+        maker.open("/tools").await?;
+        maker.click("[data-test=school-flat_to-spool]").await?;
+        maker.sees("[data-test=notice]", "Noted").await?;
+        maker.open("/patterns/room?kind=figure-eight").await?;
+        maker.sees(STEPS, "off the right end").await
+    })
+}

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { api, data, type Settings } from '../api/client'
+import { useNotice } from '../shared/notice'
+import { useSettings } from '../shared/settings'
+import { useDesks } from '../patterns/desks'
+
+/** Where makers differ: the schools of this workshop, each with its trade. */
+const settings = useSettings()
+const refreshDesks = useDesks()
+const notice = useNotice()
+type Schools = NonNullable<Settings['schools']>
+
+const { data: questions } = useQuery({
+  queryKey: ['school-questions'],
+  queryFn: () => data(api.GET('/api/making/schools')),
+})
+
+const now = (field: string) => String(settings.settings.schools?.[field as keyof Schools] ?? '')
+
+async function put(schools: Schools | undefined) {
+  await settings.keep({ schools })
+  await refreshDesks()
+}
+
+async function choose(field: string, question: string, word: string) {
+  const before = settings.settings.schools
+  try {
+    await put({ ...before, [field]: word } as Schools)
+    notice.say(`Noted: ${question}`, () => put(before).catch(notice.fail))
+  } catch (thrown) {
+    notice.fail(thrown)
+    await settings.load()
+  }
+}
+</script>
+
+<template>
+  <section data-test="schools">
+    <h1>Your schools</h1>
+    <p class="quiet lead">
+      Where makers differ. Every route is written by these; one plan can be made otherwise where it is drawn.
+    </p>
+    <fieldset v-for="one in questions ?? []" :key="one.field" class="question">
+      <legend>{{ one.question }}</legend>
+      <label v-for="answer in one.answers" :key="answer.word" class="answer">
+        <input
+          type="radio"
+          :name="one.field"
+          :value="answer.word"
+          :checked="now(one.field) === answer.word"
+          :data-test="`school-${one.field}-${answer.word}`"
+          @change="choose(one.field, one.question, answer.word)"
+        />
+        <span>
+          <b>{{ answer.shown }}</b> <span class="quiet">{{ answer.trade }}</span>
+        </span>
+      </label>
+    </fieldset>
+  </section>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0 0 12px;
+}
+
+.question {
+  border: 0;
+  padding: 0;
+  margin: 0 0 12px;
+}
+
+legend {
+  padding: 0;
+  font-weight: 700;
+}
+
+.answer {
+  display: grid;
+  grid-template-columns: 24px 1fr;
+  gap: 8px;
+  align-items: start;
+  min-height: 30px;
+  padding: 4px 0;
+  line-height: 1.25;
+}
+
+.answer b {
+  font-weight: 500;
+}
+
+input {
+  width: 20px;
+  height: 20px;
+  margin: 0;
+  accent-color: rgb(var(--v-theme-primary));
+}
+</style>
