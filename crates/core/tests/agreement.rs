@@ -2,9 +2,7 @@
 //! and cones spring like everything else; what opens, opens by closed forms.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
-use common::{ring_of, with};
+use crate::common::{ring_of, with};
 use lorimant_core::making::{Changes, Operation};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::ring::{RingPlan, RingRequest};

@@ -2,9 +2,7 @@
 //! on the blank in the order of the wire.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
-use common::{bench, kinds, usual, with};
+use crate::common::{bench, kinds, usual, with};
 use lorimant_core::making::Operation;
 use lorimant_core::making::run::From;
 use lorimant_core::pattern::blank::Blank;

@@ -1,9 +1,7 @@
 //! Choosing a wire: every figure is the core's own, what cannot serve is left out, and laws of the ranking.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
-use common::usual;
+use crate::common::usual;
 use lorimant_core::pattern::Worn;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, sizes};

@@ -2,9 +2,7 @@
 //! next; and the lines handed to a drawing program.
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
-mod common;
-
-use common::{bench, kinds, ring_of, usual};
+use crate::common::{bench, kinds, ring_of, usual};
 use kurbo::{BezPath, Rect, Shape as _};
 use lorimant_core::drawing::Drawing;
 use lorimant_core::pattern::cad::Line;

@@ -68,14 +68,14 @@ fn lengths_follow_their_closed_forms() {
 #[case(3.0, 1.291)]
 #[case(1.0, 0.6438)]
 fn a_rolled_loop_closes_on_its_stem(#[case] inside: f64, #[case] d: f64) {
-    let angle = on_stem_deg(inside, d);
+    let angle = on_stem_deg(inside, d, d);
     assert!((angle - (360.0 - (inside / (inside + 2.0 * d)).acos().to_degrees())).abs() < 1e-9);
     let path = follow(&[Course::straight(10.0), Course::left(inside, angle)], round(d));
     // Its outer corner lies on the stem's near surface, y = d/2.
     let corner = path.end.at - path.end.axes.y_axis * (d / 2.0);
     assert!((corner.y - d / 2.0).abs() < 1e-9, "{corner}");
     // An endless neck is a straight stem.
-    assert!((on_neck_deg(inside, d, 1e9) - angle).abs() < 1e-4);
+    assert!((on_neck_deg(inside, (d, d), 1e9) - angle).abs() < 1e-4);
 }
 
 #[rstest]
@@ -202,7 +202,7 @@ fn wire_through_wire_is_found(#[case] courses: Vec<Course>) {
 #[rstest]
 #[case::close_coil(coil(D))]
 #[case::close_spiral(vec![Course::Spiral { inner_mm: 2.0, turns: 3.0, pitch_mm: D, roll_deg: 0.0 }])]
-#[case::loop_closed_on_its_stem(vec![Course::straight(10.0), Course::left(3.0, on_stem_deg(3.0, D))])]
+#[case::loop_closed_on_its_stem(vec![Course::straight(10.0), Course::left(3.0, on_stem_deg(3.0, D, D))])]
 #[case::passing_over(vec![
     Course::straight(10.0),
     Course::Bend { inside_mm: 4.0, angle_deg: 270.0, roll_deg: 0.0, rise_mm: D },

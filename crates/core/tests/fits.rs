@@ -1,9 +1,7 @@
 //! Whether two pieces go together, asked in words.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
-use common::usual;
+use crate::common::usual;
 use lorimant_core::ask::{Kept, View, answer, piece};
 use lorimant_core::piece::Piece;
 use lorimant_core::piece::mate::mate;

@@ -1,11 +1,9 @@
 //! Ring plans: conservation of wire, backwards of forwards, counts, refusals.
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
-mod common;
-
 use std::f64::consts::PI;
 
-use common::ring_of;
+use crate::common::ring_of;
 use lorimant_core::ring::backwards::RingTarget;
 use lorimant_core::ring::supply::Supply;
 use lorimant_core::ring::{Ends, RingPlan, RingRequest, Winding, Wish};

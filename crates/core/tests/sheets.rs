@@ -2,9 +2,7 @@
 //! workings, cautions that come when they should.
 #![allow(clippy::unwrap_used, clippy::cast_possible_truncation, clippy::cast_sign_loss, missing_docs)]
 
-mod common;
-
-use common::{bench, ring_of};
+use crate::common::{bench, ring_of};
 use kurbo::{BezPath, Rect, Shape as _};
 use lorimant_core::drawing::{Drawing, Role};
 use lorimant_core::figure::Level;

@@ -3,9 +3,7 @@
 
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
-use common::{bench, ring_of};
+use crate::common::{bench, ring_of};
 use lorimant_core::ask::answer;
 use lorimant_core::pattern::{Kind, PatternRequest, Unit};
 use lorimant_core::piece::Piece;

@@ -1,9 +1,7 @@
 //! Shown workings: the numbers in a figure's formula, worked out again by a reader of their own, come to the figure.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
-use common::{bench, kinds, ring_of};
+use crate::common::{bench, kinds, ring_of};
 use lorimant_core::figure::Figure;
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::ring::RingRequest;

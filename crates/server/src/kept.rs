@@ -158,6 +158,10 @@ pub(crate) trait Kept: Serialize + serde::de::DeserializeOwned {
     }
     /// Everything wrong with it.
     fn check(&self) -> Result<(), Faults>;
+    /// The record as it is written into the file: it says all that makes it what it is.
+    fn written(&self) -> serde_json::Result<String> {
+        serde_json::to_string(self)
+    }
 }
 
 impl Kept for KeptPlan {
@@ -186,6 +190,10 @@ impl Kept for KeptPattern {
 
     fn check(&self) -> Result<(), Faults> {
         named("pattern", &self.name, &self.note, self.request.form().err())
+    }
+
+    fn written(&self) -> serde_json::Result<String> {
+        serde_json::to_string(&Self { request: self.request.clone().settled(), ..self.clone() })
     }
 }
 

@@ -1,14 +1,12 @@
 //! A server killed under writes, again and again: the file opens, every acknowledged plan is there.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
 use std::collections::HashSet;
 use std::path::Path;
 use std::sync::atomic::{AtomicBool, Ordering};
 use std::sync::{Arc, Mutex};
 
-use common::start;
+use crate::common::start;
 use lorimant_server::Store;
 use serde_json::{Value, json};
 

@@ -1,10 +1,8 @@
 //! From what is picked to what is booked: demand, plan, jobs, paper, scrap, buying; choosing and costs over HTTP.
 #![allow(clippy::unwrap_used, clippy::cast_possible_truncation, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use hayro::hayro_syntax::Pdf;
 use serde_json::{Value, json};
 

@@ -2,14 +2,12 @@
 #![cfg(unix)]
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
 use std::os::unix::fs::PermissionsExt as _;
 use std::path::Path;
 use std::process::{Child, Command, Output, Stdio};
 use std::time::{Duration, Instant};
 
-use common::start;
+use crate::common::start;
 use lorimant_server::{Held, Store, StoreError};
 use rstest::rstest;
 use serde_json::{Value, json};
@@ -218,7 +216,8 @@ fn without_room_nothing_acknowledged_is_lost_and_the_rest_is_said() {
         env!("CARGO_BIN_EXE_lorimant"),
         file.display()
     );
-    let (child, address) = common::started(Command::new("sh").args(["-c", &served]).stderr(Stdio::null()));
+    let (child, address) =
+        crate::common::started(Command::new("sh").args(["-c", &served]).stderr(Stdio::null()));
     let served = Served { child, address };
     let mut kept = 0;
     let (status, problem) = loop {

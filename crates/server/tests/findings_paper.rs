@@ -8,14 +8,11 @@
     missing_docs
 )]
 
-mod common;
-mod printed;
-
+use crate::common::{Reply, Workshop};
+use crate::printed::Printed;
 use axum::http::StatusCode;
-use common::{Reply, Workshop};
 use dxf::entities::EntityType;
 use hayro::hayro_syntax::Pdf;
-use printed::Printed;
 use rstest::rstest;
 use serde_json::{Value, json};
 

@@ -1,14 +1,12 @@
 //! Who is let in: hosts, origins, passphrase, sizes, headers; and that the description is true.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
 use std::collections::HashSet;
 use std::process::Command;
 
+use crate::common::{ADDRESS, Workshop};
 use axum::body::Body;
 use axum::http::{Request, StatusCode, header};
-use common::{ADDRESS, Workshop};
 use lorimant_server::{Store, hash_passphrase, openapi};
 use rstest::rstest;
 use serde_json::{Value, json};
@@ -99,7 +97,7 @@ fn locked() -> Workshop {
     Workshop::of(open.folder, open.store)
 }
 
-async fn unlock(workshop: &Workshop, headers: &[(&str, &str)]) -> common::Reply {
+async fn unlock(workshop: &Workshop, headers: &[(&str, &str)]) -> crate::common::Reply {
     let mut request = Request::builder().method("POST").uri("/api/session").header(header::HOST, ADDRESS);
     for (name, value) in headers {
         request = request.header(*name, *value);

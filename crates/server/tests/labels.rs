@@ -1,14 +1,11 @@
 //! The label for the bag: whatever is written on it stays on it, for every wire and the longest names.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-mod printed;
-
+use crate::common::Workshop;
+use crate::printed::Printed;
 use axum::http::StatusCode;
-use common::Workshop;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
-use printed::Printed;
 use rstest::rstest;
 use serde_json::{Value, json};
 

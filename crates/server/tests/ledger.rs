@@ -1,12 +1,10 @@
 //! The ledger: what is left is the sum of its lines, whoever writes, and whatever breaks off.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
 use std::time::Duration;
 
+use crate::common::{Reply, Workshop, start};
 use axum::http::StatusCode;
-use common::{Reply, Workshop, start};
 use lorimant_server::Store;
 use serde_json::{Value, json};
 

@@ -1,10 +1,8 @@
 //! The route of a piece over the API: enough to make it by, agreeing with the plan, and each thing that cannot be said.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use rstest::rstest;
 use serde_json::{Value, json};
 

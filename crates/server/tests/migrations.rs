@@ -1,10 +1,8 @@
 //! Files of every earlier version come up to date with all that was kept in them.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use lorimant_server::Store;
 use rstest::rstest;
 use serde_json::json;
@@ -32,6 +30,12 @@ async fn what_was_kept_is_there_and_can_be_gone_on_with(#[values(1, 2, 3)] versi
     assert_eq!(workshop.get("/api/rods").await.json()["entries"][0]["record"]["diameter_mm"], 5.0);
     let patterns = workshop.get("/api/patterns").await.json();
     assert_eq!(patterns["total"], u32::from(version >= 2));
+    if version >= 2 {
+        // It says every dimension it was kept with, so that it stays this piece.
+        let request = &patterns["entries"][0]["record"]["request"];
+        let kind: lorimant_core::pattern::Kind = request["kind"].as_str().unwrap().parse().unwrap();
+        assert!(kind.0.parameters.iter().all(|parameter| request["parameters"][parameter.name].is_number()));
+    }
     let lots = workshop.get("/api/lots").await.json();
     assert_eq!(lots["total"], u32::from(version >= 3));
     if version >= 3 {

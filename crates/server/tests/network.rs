@@ -2,14 +2,12 @@
 #![cfg(target_os = "linux")]
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
 use std::io::{Read as _, Write as _};
 use std::net::TcpStream;
 use std::process::{Child, Command};
 use std::time::{Duration, Instant};
 
-use common::start;
+use crate::common::start;
 
 /// Resident memory of a process, MB.
 fn memory_mb(child: &Child) -> u64 {

@@ -1,13 +1,10 @@
 //! What is printed is true size: the SVG is measured, the PDF is rasterised and measured.
 #![allow(clippy::unwrap_used, clippy::cast_possible_truncation, clippy::cast_sign_loss, missing_docs)]
 
-mod common;
-mod printed;
-
+use crate::common::{Reply, Workshop};
+use crate::printed::Printed;
 use axum::http::StatusCode;
-use common::{Reply, Workshop};
 use hayro::hayro_syntax::Pdf;
-use printed::Printed;
 use rstest::rstest;
 use serde_json::{Value, json};
 

@@ -1,10 +1,8 @@
 //! Patterns over HTTP: kinds, forming, words, fits, mates, keeping with revisions, refusals.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use rstest::rstest;
 use serde_json::{Value, json};
 

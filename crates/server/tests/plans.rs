@@ -1,12 +1,10 @@
 //! Keeping plans: revisions, undo, lists, imports, concurrent writers.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
 use std::sync::Arc;
 
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use lorimant_server::{Store, plan_schema};
 use rstest::rstest;
 use serde_json::{Value, json};

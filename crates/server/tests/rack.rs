@@ -1,10 +1,8 @@
 //! Cut plans and listings over HTTP.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use serde_json::json;
 
 #[tokio::test]

@@ -1,10 +1,8 @@
 //! The rack in and out: tables and JSON, looked at first, nothing half brought in.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::{Reply, Workshop};
 use axum::http::StatusCode;
-use common::{Reply, Workshop};
 use lorimant_server::rack_schema;
 use rstest::rstest;
 use serde_json::{Value, json};

@@ -2,11 +2,9 @@
 //! field, and nothing written.
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
-mod common;
-
+use crate::common::{ADDRESS, Reply, Workshop};
 use axum::body::Body;
 use axum::http::{Request, StatusCode, header};
-use common::{ADDRESS, Reply, Workshop};
 use lorimant_server::openapi;
 use rstest::rstest;
 use serde_json::{Value, json};

@@ -1,10 +1,8 @@
 //! The planning API: acceptance figures through HTTP, and every refusal at its field.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::{StatusCode, header};
-use common::Workshop;
 use rstest::rstest;
 use serde_json::{Value, json};
 

@@ -2,11 +2,9 @@
 //! is one that the description does not state.
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
-mod common;
-
+use crate::common::{ADDRESS, Workshop};
 use axum::body::Body;
 use axum::http::{Request, header};
-use common::{ADDRESS, Workshop};
 use lorimant_server::openapi;
 use rand::rngs::StdRng;
 use rand::seq::IndexedRandom as _;

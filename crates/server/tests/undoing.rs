@@ -1,10 +1,8 @@
 //! Every write can be taken back, and done again: the workshop is then what it was, to the last figure.
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
-mod common;
-
+use crate::common::Workshop;
 use axum::http::StatusCode;
-use common::Workshop;
 use proptest::prelude::*;
 use rstest::rstest;
 use serde_json::{Value, json};

@@ -1,10 +1,8 @@
 //! A whole workshop out and into a new file: equal to the last line, whatever was done in it.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-mod common;
-
+use crate::common::{Reply, Workshop};
 use axum::http::StatusCode;
-use common::{Reply, Workshop};
 use proptest::prelude::*;
 use rstest::rstest;
 use serde_json::{Value, json};

@@ -4156,7 +4156,7 @@ export interface components {
          * @description The word for a operation.
          * @enum {string}
          */
-        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description One shape. */
         Outlined: {
             /** @description Its path as SVG path data, mm. */
@@ -4248,7 +4248,7 @@ export interface components {
         Parameter: {
             /**
              * Format: double
-             * @description What it is if left out.
+             * @description What it is if left out, in the pattern's usual wire.
              */
             default: number;
             /** @description What it is called. */

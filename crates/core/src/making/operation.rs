@@ -49,6 +49,16 @@ words! {
         Kick = "kick", "kick";
         /// A stretch is hardened on the block, or hammered thinner.
         Hammer = "hammer", "hammer";
+        /// A stretch is pressed straight, or turns together.
+        Press = "press", "press";
+        /// A mouth is levelled on an abrasive.
+        Level = "level", "level";
+        /// A face is textured.
+        Texture = "texture", "texture";
+        /// Edges are bevelled.
+        Bevel = "bevel", "bevel";
+        /// It is trued flat.
+        True = "true", "true";
         /// Openings are pressed shut.
         Close = "close", "shut";
         /// The joint is melted together.
@@ -82,6 +92,10 @@ impl Operation {
                 | Self::Anneal
                 | Self::Spread
                 | Self::Hammer
+                | Self::Press
+                | Self::Texture
+                | Self::Bevel
+                | Self::True
                 | Self::Fuse
                 | Self::Solder
                 | Self::Quench

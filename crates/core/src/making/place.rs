@@ -114,7 +114,7 @@ impl Chooser<'_> {
         // A loop is rolled on a jaw however small; a sharp bend of less is made against an edge.
         let made_as = (operation, angle_deg > 200.0);
         let c = profile.centroid_mm();
-        let before = |inside_mm: f64| 2.0 * ((inside_mm / 2.0 + c) / segment.growth(profile) - c);
+        let before = |inside_mm: f64| 2.0 * ((inside_mm / 2.0 + c) / segment.opens(profile) - c);
         let (place, over) = match segment.course {
             Course::Straight { .. } if segment.flattened_mm.is_some() => (plain(With::Hammer), 1.0),
             Course::Straight { .. } => return None,
@@ -149,6 +149,10 @@ impl Chooser<'_> {
         if kind == Operation::Coil && (inside_mm - thickness).abs() < 1e-9 {
             let tool = "a straight length of the same wire".to_owned();
             return (ToolPlace { tool, diameter_mm: Some(thickness), ..plain(With::OwnStem) }, over);
+        }
+        if kind == Operation::Spiral && inside_mm <= 0.0 {
+            // A middle that is squeezed shut is started over the very tip.
+            return (plain(With::FlatNose), over);
         }
         let offers = self.offers(inside_mm, wanted, kind);
         let off = |place: &ToolPlace| place.gives_mm.map_or(f64::INFINITY, |gives| (gives - inside_mm).abs());

@@ -22,7 +22,8 @@ pub(crate) fn the(what: &str) -> String {
 pub(super) fn place(numbers: &Numbers, unit: LengthUnit) -> String {
     let at = numbers.at_mm.unwrap_or(0.0);
     let end = match (numbers.from.unwrap_or(From::NearEnd), numbers.doubled) {
-        (From::Fold, _) => "the fold",
+        (From::Fold, true) => "the parted end",
+        (From::Fold, false) => "the fold",
         (_, true) => "its own end",
         (From::FarEnd, _) => "the right end",
         _ => "the left end",

@@ -136,6 +136,12 @@ impl Workpiece {
         }
     }
 
+    /// Where its near end is on the blank as it was cut, mm.
+    #[must_use]
+    pub fn gone_mm(&self) -> f64 {
+        self.gone_mm
+    }
+
     /// Every stretch is hardened alike.
     pub(super) fn harden(&mut self, strain: f64) {
         for stretch in &mut self.stretches {
@@ -201,6 +207,19 @@ impl Workpiece {
             stretch.width_mm *= (WIDTH_SHARE * strain).exp();
             stretch.thickness_mm = stretch.thickness_mm.min(thickness_mm);
         }
+    }
+
+    /// Cuts a stretch out of its middle: what was one wire with a fold is two, that are kept together.
+    pub(super) fn cut_out(&mut self, from_mm: f64, to_mm: f64) {
+        self.part_at(from_mm);
+        self.part_at(to_mm);
+        self.stretches.retain(|s| s.to_mm <= from_mm + 1e-9 || s.from_mm >= to_mm - 1e-9);
+        let out = to_mm - from_mm;
+        for stretch in self.stretches.iter_mut().filter(|s| s.from_mm >= to_mm - 1e-9) {
+            stretch.from_mm -= out;
+            stretch.to_mm -= out;
+        }
+        self.length_mm -= out;
     }
 
     /// Takes wire off an end.

@@ -132,7 +132,11 @@ impl PatternRequest {
                 return Ok(request);
             }
         }
-        let said = "These sizes pull against each other and cannot all be met. Leave one of them out.";
+        let said = if targets.len() > 1 {
+            "These sizes pull against each other and cannot all be met. Leave one of them out."
+        } else {
+            "This size cannot be reached: what gives way for it jumps past it. Ask for another."
+        };
         Err(Fault::new("targets", said).into())
     }
 

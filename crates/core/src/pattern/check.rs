@@ -70,9 +70,9 @@ pub struct Landing {
 }
 
 /// Wire that usual piercings take, mm.
-pub const PIERCING_MM: (f64, f64) = (0.6, 1.05);
+pub const PIERCING_MM: (f64, f64) = (0.6, 0.95);
 
-/// The span of wire that usual piercings take, in words: `0.6 to 1.05 mm`.
+/// The span of wire that usual piercings take, in words: `0.6 to 0.95 mm`.
 pub fn piercings_take(unit: LengthUnit) -> String {
     format!("{} to {}", caliper_number(PIERCING_MM.0, unit), caliper(PIERCING_MM.1, unit))
 }
@@ -98,7 +98,10 @@ impl Formed<'_> {
             return Some(Landing { gap_mm: end.distance(other), along_mm: 0.0 });
         };
         let placed = self.path.placed.get(on)?;
-        let corners = [end + axes.y_axis * half, end - axes.y_axis * half];
+        let segments = &self.design.segments;
+        let ends = if closure.far_end { segments.last() } else { segments.first() };
+        let face = ends?.bent_profile(self.design.profile).thickness_mm() / 2.0;
+        let corners = [axes.y_axis, -axes.y_axis, axes.z_axis, -axes.z_axis].map(|side| end + side * face);
         let mut best = Landing { gap_mm: f64::INFINITY, along_mm: 0.0 };
         let n = 720_u32;
         let mut last: DVec3 = placed.at(0.0).0;

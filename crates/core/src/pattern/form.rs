@@ -36,6 +36,8 @@ pub struct Formed<'a> {
     pub extent: Extent,
     /// Centroid radius each segment's tightest bend is made to on the tool, mm, worked out when first asked for.
     wound_mm: OnceCell<Vec<Option<f64>>>,
+    /// Which segments carry the pull, at which arm, worked out when first asked for.
+    pub(super) arms: OnceCell<Vec<(usize, f64)>>,
 }
 
 /// What a piece covers, with the wire's thickness, mm.
@@ -96,6 +98,7 @@ impl PatternRequest {
             design,
             extent,
             wound_mm: OnceCell::new(),
+            arms: OnceCell::new(),
         })
     }
 
@@ -203,29 +206,44 @@ impl Formed<'_> {
 
     /// Mean radius of a segment's tightest bend, mm; none where it is straight.
     pub fn radius_mm(&self, segment: usize) -> Option<f64> {
-        let inside = self.design.segments.get(segment)?.course.tightest_mm()?;
-        Some(inside / 2.0 + self.design.profile.centroid_mm())
+        let segment = self.design.segments.get(segment)?;
+        let inside = segment.course.tightest_mm()?;
+        Some(inside / 2.0 + segment.bent_profile(self.design.profile).centroid_mm())
     }
 
     /// Centroid radius a segment's tightest bend is made to on the tool, mm: tighter than what is left of it. None
     /// where it is straight. A bend too wide to stay is taken as it is drawn.
     pub fn wound_mm(&self, segment: usize) -> Option<f64> {
         let all = self.wound_mm.get_or_init(|| {
-            let mut known: Vec<(f64, f64)> = vec![];
-            let mut wound = |radius: f64| {
-                let same = known.iter().find(|(left, _)| *left == radius).map(|(_, wound)| *wound);
+            let mut known: Vec<((f64, f64), f64)> = vec![];
+            let mut wound = |bending: Bending, radius: f64| {
+                let asked = (bending.profile.size_mm, radius);
+                let same = known.iter().find(|(one, _)| *one == asked).map(|(_, wound)| *wound);
                 same.unwrap_or_else(|| {
-                    let wound = self.bending.wound_radius(radius).unwrap_or(radius);
-                    known.push((radius, wound));
+                    let wound = bending.wound_radius(radius).unwrap_or(radius);
+                    known.push((asked, wound));
                     wound
                 })
             };
-            // What is hammered afterwards grows, so it is made tighter first.
-            let growth =
-                |i: usize| self.design.segments.get(i).map_or(1.0, |s| s.growth(self.design.profile));
-            (0..self.design.segments.len()).map(|i| self.radius_mm(i).map(|r| wound(r / growth(i)))).collect()
+            let profile = self.design.profile;
+            let segments = self.design.segments.iter().enumerate();
+            // What is hammered afterwards grows, so it is made tighter first; what is hammered before is a thinner,
+            // harder strip.
+            let each = segments
+                .map(|(i, s)| self.radius_mm(i).map(|r| wound(self.bending_of(i, s), r / s.opens(profile))));
+            each.collect()
         });
         all.get(segment).copied().flatten()
+    }
+
+    /// How a segment bends when its turn comes: what is hammered first is a thinner strip that is harder already.
+    fn bending_of(&self, i: usize, segment: &Segment) -> Bending {
+        if !segment.flattened_first {
+            return self.bending;
+        }
+        let spent = self.bending.flow.spent + self.hammered(i);
+        let profile = segment.bent_profile(self.design.profile);
+        Bending { profile, ..Bending::after(&self.request.wire, spent) }
     }
 
     fn hammered(&self, segment: usize) -> f64 {
@@ -236,32 +254,35 @@ impl Formed<'_> {
 
     /// Plastic strain put into a segment by forming it: the mean of its bend as it is made, and its hammering.
     pub fn worked(&self, segment: usize) -> f64 {
-        let bent = self.wound_mm(segment).map_or(0.0, |radius| self.bending.mean_strain(radius));
+        let bending = self.design.segments.get(segment).map_or(self.bending, |s| self.bending_of(segment, s));
+        let bent = self.wound_mm(segment).map_or(0.0, |radius| bending.mean_strain(radius));
         bent + self.hammered(segment)
     }
 
     /// Share of the strain the wire had left that a segment uses: its outer fibre, and its hammering.
     pub fn strain_used(&self, segment: usize) -> f64 {
         let profile = self.design.profile;
+        let profile = self.design.segments.get(segment).map_or(profile, |s| s.bent_profile(profile));
         let bent = self.wound_mm(segment).map_or(0.0, |radius| strength::outer_strain(profile, radius));
         (bent + self.hammered(segment)) / strength::strain_left(&self.request.wire)
     }
 
     /// How a segment bears: the arm of the pull and the centroid radius it was bent to on the tool, mm, none on a
-    /// flat. None for what does not bear.
+    /// flat. None for what carries no pull.
     pub fn bearing(&self, segment: usize) -> Option<(f64, Option<f64>)> {
-        let c = self.design.profile.centroid_mm();
-        Some(match self.design.segments.get(segment)?.course {
+        let arm = self.arms().iter().find(|(bearing, _)| *bearing == segment)?.1;
+        let wound = match self.design.segments.get(segment)?.course {
             // Pulled along its long way an oval gives at the end of the short one, where it is bent least.
             Course::Oval { long_mm, short_mm } => {
                 let side = Outline::Oval { long: long_mm, short: short_mm };
                 let rod = outline_for(&self.bending, side).unwrap_or(side);
-                (short_mm / 2.0 + c, rod.side_radius().map(|radius| radius + c))
+                rod.side_radius().map(|radius| radius + self.design.profile.centroid_mm())
             }
-            // A flat gives as hard as the wire was sold, as far from the line of pull as the piece is wide.
-            Course::Straight { .. } => (self.design.flat_arm_mm?, None),
-            _ => (self.radius_mm(segment)?, self.wound_mm(segment)),
-        })
+            // A straight gives as hard as the wire was sold.
+            Course::Straight { .. } => None,
+            _ => self.wound_mm(segment),
+        };
+        Some((arm, wound))
     }
 
     /// Load that opens a bearing segment, N, after `extra` strain all over; none for what does not bear.
@@ -276,7 +297,7 @@ impl Formed<'_> {
         Some(self.design.strands * strength::collapse_n(&self.bending, modulus, arm, wound, extra))
     }
 
-    /// The bend that gives first, and its load, N.
+    /// What gives first, a bend or a straight, and its load, N.
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
@@ -289,7 +310,8 @@ impl Formed<'_> {
     /// assert!(hook.form().unwrap().weakest(0.3).unwrap().1 > load);
     /// ```
     pub fn weakest(&self, extra: f64) -> Option<(usize, f64)> {
-        let loads = self.design.bears.iter().filter_map(|bend| Some((*bend, self.opens_n(*bend, extra)?)));
+        let loads =
+            self.arms().iter().filter_map(|(segment, _)| Some((*segment, self.opens_n(*segment, extra)?)));
         loads.min_by(|a, b| a.1.total_cmp(&b.1))
     }
 

@@ -9,6 +9,7 @@ use crate::shape::{Course, Segment};
 use crate::wire::section::Profile;
 use crate::words::length::both;
 
+use super::pull::Hold;
 use super::{Parameter, PatternRequest};
 
 /// The chosen values of a pattern's parameters.
@@ -131,11 +132,12 @@ pub struct Former {
     pub closures: Vec<Closure>,
     /// Places for other parts.
     pub openings: Vec<Opening>,
-    /// Segments that carry the load: the first to give opens the piece. None where nothing opens: pins, caps,
-    /// wrapped loops.
+    /// The bends that bear most, which are stiffened. None where nothing opens: pins, caps, wrapped loops.
     pub bears: Vec<usize>,
-    /// Distance of a bearing flat from the line of pull, mm.
-    pub flat_arm_mm: Option<f64>,
+    /// Where its neighbours hold on; none where nothing of it opens.
+    pub pull: Option<(Hold, Hold)>,
+    /// Loops that are closed for good by their wraps.
+    pub wrapped: Vec<usize>,
     /// Segments that are pressed against each other on purpose.
     pub pressed: Vec<(usize, usize)>,
     /// Tails to hold at the near and the far end, mm.
@@ -163,7 +165,8 @@ impl Former {
             closures: vec![],
             openings: vec![],
             bears: vec![],
-            flat_arm_mm: None,
+            pull: None,
+            wrapped: vec![],
             pressed: vec![],
             tails_mm: (0.0, 0.0),
             asks: vec![],
@@ -210,6 +213,18 @@ impl Former {
         &mut self.steps[last]
     }
 
+    /// The fold in the middle of the wire, which lays its two halves beside each other; none where it is not folded so.
+    pub fn fold(&self) -> Option<usize> {
+        let middle = self.segments.len() / 2;
+        let folded = |step: &Forming| step.kind == Operation::Fold && step.segments == [middle];
+        (self.segments.len() % 2 == 1 && self.steps.iter().any(folded)).then_some(middle)
+    }
+
+    /// Two neighbours pull at it, each from within a bend or loop.
+    pub fn pulled(&mut self, one: usize, other: usize) {
+        self.pull = Some((Hold::In(one), Hold::In(other)));
+    }
+
     /// Draws a parameter as a dimension.
     pub fn shows(&mut self, parameter: &'static str, lies: Lies) {
         self.dimensions.push((parameter, lies));
@@ -220,9 +235,24 @@ impl Former {
     /// # Errors
     /// A fault at the parameter when that is thicker than the wire.
     pub fn hammer(&mut self, segments: &[usize], thickness_mm: f64, parameter: &str) -> Result<(), Fault> {
-        if thickness_mm <= 0.0 {
-            return Ok(());
+        self.thinner(thickness_mm, parameter)?;
+        for index in segments.iter().filter(|_| thickness_mm > 0.0) {
+            self.segments[*index].flattened_mm = Some(thickness_mm);
         }
+        Ok(())
+    }
+
+    /// Has an end hammered flat before it is rolled.
+    pub fn flatten_first(&mut self, segment: usize, thickness_mm: Option<f64>) {
+        let segment = &mut self.segments[segment];
+        (segment.flattened_mm, segment.flattened_first) = (thickness_mm, thickness_mm.is_some());
+    }
+
+    /// Checks that wire can be hammered to a thickness; 0 leaves it as it is.
+    ///
+    /// # Errors
+    /// A fault at the parameter when that is thicker than the wire.
+    pub fn thinner(&self, thickness_mm: f64, parameter: &str) -> Result<(), Fault> {
         let h = self.h();
         if thickness_mm >= h {
             let said = format!(
@@ -231,9 +261,6 @@ impl Former {
                 both(thickness_mm)
             );
             return Err(Fault::new(format!("parameters.{parameter}"), said).limit(h));
-        }
-        for index in segments {
-            self.segments[*index].flattened_mm = Some(thickness_mm);
         }
         Ok(())
     }

@@ -20,6 +20,7 @@ pub mod mark;
 pub mod page;
 mod parameter;
 pub mod part;
+pub mod pull;
 
 mod route;
 pub mod sentence;
@@ -29,7 +30,7 @@ pub mod transfer;
 use std::collections::BTreeMap;
 
 pub use kind::{Family, Free, Kind, Pattern, UsualWire, Worn};
-pub use parameter::{Parameter, Unit};
+pub use parameter::{Parameter, Unit, Usual};
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
@@ -134,8 +135,26 @@ impl PatternRequest {
     /// assert_eq!(hook.value("eye_mm"), hook.kind.0.parameter("eye_mm").unwrap().default);
     /// ```
     pub fn value(&self, name: &str) -> f64 {
-        let usual = self.kind.0.parameter(name).map_or(0.0, |parameter| parameter.default);
-        self.parameters.get(name).copied().unwrap_or(usual)
+        let usual = || self.kind.0.parameter(name).map_or(0.0, |parameter| parameter.usual_in(self));
+        self.parameters.get(name).copied().unwrap_or_else(usual)
+    }
+
+    /// The same with every value said, so that it stays this piece whatever becomes usual later.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap()).settled();
+    /// assert_eq!(hook.parameters["eye_mm"], hook.value("eye_mm"));
+    /// ```
+    #[must_use]
+    pub fn settled(mut self) -> Self {
+        for parameter in self.kind.0.parameters {
+            if !self.parameters.contains_key(parameter.name) {
+                self.parameters.insert(parameter.name.to_owned(), parameter.usual_in(&self));
+            }
+        }
+        self
     }
 
     /// Whether its count is of pairs.

@@ -2,6 +2,7 @@
 
 use serde::Serialize;
 
+use super::PatternRequest;
 use crate::fault::{Fault, Span};
 use crate::words::words;
 
@@ -19,8 +20,19 @@ words! {
     }
 }
 
+/// What a parameter is where nobody chose it.
+#[derive(Debug, Clone, Copy)]
+pub enum Usual {
+    /// The same in every wire: an ear, a cord or a bead decides it.
+    Fixed,
+    /// In proportion to the wire, so that the piece looks itself in any gauge.
+    Grows,
+    /// It follows from the rest of the request.
+    From(fn(&PatternRequest) -> f64),
+}
+
 /// One thing about a pattern that can be chosen.
-#[derive(Debug, Clone, PartialEq, Serialize)]
+#[derive(Debug, Clone, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Parameter {
     /// Its name in a request; ends in its unit.
@@ -29,8 +41,11 @@ pub struct Parameter {
     pub label: &'static str,
     /// What it is counted in.
     pub unit: Unit,
-    /// What it is if left out.
+    /// What it is if left out, in the pattern's usual wire.
     pub default: f64,
+    /// How that follows the wire.
+    #[serde(skip)]
+    pub usual: Usual,
     /// Least it can be.
     pub min: f64,
     /// Most it can be.
@@ -45,6 +60,21 @@ pub struct Parameter {
     pub sentence: &'static str,
 }
 
+impl PartialEq for Parameter {
+    fn eq(&self, other: &Self) -> bool {
+        std::ptr::eq(self, other)
+    }
+}
+
+/// Wires this close are of one size.
+const SAME: f64 = 0.02;
+
+/// A length as one would say it: to 0.1 mm, small ones to 0.05 mm.
+pub(super) fn tidy(mm: f64) -> f64 {
+    let step = if mm < 1.0 { 20.0 } else { 10.0 };
+    if mm.is_finite() { (mm * step).round() / step } else { 0.0 }
+}
+
 impl Parameter {
     const fn number(
         name: &'static str,
@@ -54,7 +84,7 @@ impl Parameter {
         sentence: &'static str,
     ) -> Self {
         let [default, min, max] = span;
-        Self { name, label, unit, default, min, max, options: &[], none: None, sentence }
+        Self { name, label, unit, default, min, max, usual: Usual::Fixed, options: &[], none: None, sentence }
     }
 
     /// A length: default, least and most in mm.
@@ -91,6 +121,42 @@ impl Parameter {
         sentence: &'static str,
     ) -> Self {
         Self { options, ..Self::number(name, label, Unit::Choice, [0.0, 0.0, max], sentence) }
+    }
+
+    /// The same, in proportion to the wire where nobody chose it.
+    pub const fn grows(self) -> Self {
+        Self { usual: Usual::Grows, ..self }
+    }
+
+    /// The same, following from the rest of the request where nobody chose it.
+    pub const fn from(self, usual: fn(&PatternRequest) -> f64) -> Self {
+        Self { usual: Usual::From(usual), ..self }
+    }
+
+    /// What it is in a request that does not say.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let mut hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let eye = hook.kind.0.parameter("eye_mm").unwrap();
+    /// assert_eq!(eye.usual_in(&hook), eye.default);
+    /// // In wire twice as thick the eye is twice as wide.
+    /// hook.wire.size_mm *= 2.0;
+    /// assert!((eye.usual_in(&hook) - 2.0 * eye.default).abs() < 0.051);
+    /// ```
+    pub fn usual_in(&self, request: &PatternRequest) -> f64 {
+        let usual = match self.usual {
+            Usual::Fixed => return self.default,
+            Usual::Grows => {
+                let usual = request.kind.0.usual().profile().thickness_mm();
+                let by = request.wire.profile().thickness_mm() / usual;
+                // Neighbouring systems' sizes are a hair apart: what is usual stays a round number.
+                if (by - 1.0).abs() < SAME { self.default } else { tidy(self.default * by) }
+            }
+            Usual::From(follows) => follows(request),
+        };
+        if usual == 0.0 && self.none.is_some() { 0.0 } else { usual.clamp(self.min, self.max) }
     }
 
     /// The same, which may be left out by making it 0.

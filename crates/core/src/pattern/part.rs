@@ -6,6 +6,7 @@ use crate::shape::{Course, Segment};
 
 use crate::words::length::both;
 
+use super::Parameter;
 use super::former::{Closure, Former, Opening};
 use crate::making::Operation;
 
@@ -27,14 +28,42 @@ pub fn full_turns(wraps: f64, as_seen: bool) -> f64 {
 
 /// A loop rolled in the plane of its stem, at either end of the wire, to the left or to the `right`.
 pub fn plain_loop(f: &mut Former, what: &'static str, inside_mm: f64, right: bool) -> usize {
-    let angle = on_stem_deg(inside_mm, f.h());
-    let course = if right { Course::right(inside_mm, angle) } else { Course::left(inside_mm, angle) };
-    let index = f.lay(what, course);
+    flat_loop(f, what, (inside_mm, None), if right { 180.0 } else { 0.0 })
+}
+
+/// The same, its end hammered flat first where that is asked for; rolled in a plane turned about the wire.
+pub fn flat_loop(
+    f: &mut Former,
+    what: &'static str,
+    (inside_mm, flat): (f64, Option<f64>),
+    roll_deg: f64,
+) -> usize {
+    let angle_deg = on_stem_deg(inside_mm, flat.unwrap_or(f.h()), f.h());
+    let index = f.lay(what, Course::Bend { inside_mm, angle_deg, roll_deg, rise_mm: 0.0 });
+    f.flatten_first(index, flat);
     f.openings.push(Opening { what, inside_mm, mouth: None });
     // At the near end it lands on what is laid next, at the far end on what was laid before.
     let on = if index == 0 { index + 1 } else { index - 1 };
     f.closures.push(Closure { what, far_end: index > 0, on: Some(on) });
     index
+}
+
+/// Thickness that ends are hammered to before they are rolled.
+pub const ENDS: Parameter = Parameter::mm(
+    "ends_mm",
+    "ends hammered to",
+    [0.0, 0.1, 5.0],
+    "Thickness the ends are hammered to before they are rolled; 0 leaves them round.",
+)
+.or_none("ends left round");
+
+/// The thickness ends are hammered to before they are rolled; none where they are left round.
+///
+/// # Errors
+/// A fault when that is thicker than the wire.
+pub fn flat_ends(f: &Former, thickness_mm: f64) -> Result<Option<f64>, Fault> {
+    f.thinner(thickness_mm, "ends_mm")?;
+    Ok(Some(thickness_mm).filter(|mm| *mm > 0.0))
 }
 
 /// Checks that a straight leg is long enough for the loop rolled onto it to close: its end face lands
@@ -70,7 +99,7 @@ pub fn closes_on(
 pub fn centred_loop(f: &mut Former, what: &'static str, inside_mm: f64) -> (usize, usize) {
     let (neck_mm, h) = (NECK * f.h(), f.h());
     let (r, neck) = (f.mean(inside_mm), f.mean(neck_mm));
-    let rolled = f.lay(what, Course::left(inside_mm, on_neck_deg(inside_mm, h, neck)));
+    let rolled = f.lay(what, Course::left(inside_mm, on_neck_deg(inside_mm, (h, h), neck)));
     let bent = f.lay("neck", Course::right(neck_mm, bend_back_deg(r, neck)));
     f.openings.push(Opening { what, inside_mm, mouth: None });
     f.closures.push(Closure { what, far_end: false, on: Some(bent) });

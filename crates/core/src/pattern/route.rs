@@ -8,8 +8,8 @@ use super::part::COUNTED;
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::operations::{
-    self, Ball, Bend, Check, Close, Coil, Cut, Flatten, MakeFlush, Part, Round, Spiral, Stiffen, Straighten,
-    Trim, Tumble, Wrap,
+    self, Ball, Bend, Check, Close, Coil, Cut, Flatten, Handwork, MakeFlush, Part, Round, Spiral, Stiffen,
+    Straighten, Trim, Tumble, Wrap,
 };
 use crate::making::route::Place;
 use crate::making::run::From;
@@ -17,6 +17,7 @@ use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment, ball_wire_mm};
 use crate::tool::school::{FlatTo, Hardening, Rounding};
 use crate::tool::workshop::Workshop;
+use crate::wire::bending::Bending;
 use crate::words::length::LengthUnit;
 use crate::words::sentence::Choice;
 
@@ -78,6 +79,7 @@ impl Formed<'_> {
         if pinched {
             route.push(Box::new(Trim { what: "right end", far: true, off_mm: blank.trim_mm }));
         }
+        writing.flatten_ends(&mut route);
         for step in &self.design.steps {
             writing.write(step, &mut route);
         }
@@ -90,16 +92,41 @@ impl Formed<'_> {
 }
 
 impl Formed<'_> {
-    /// What a finished piece holds after everything that was done to it; none where nothing of it bears.
+    /// What a finished piece holds after everything that was done to it, as hard and as thick as it is now; none where
+    /// nothing of it bears.
+    ///
+    /// Open, what gives first by the line of pull: `σ·Z/arm`. Closed for good, wrapped, fused or soldered, its loops
+    /// are drawn long by four hinges: `4·σ·Z/R`.
     pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
-        let (segment, _) = self.weakest(0.0)?;
-        let blank = self.blank(LengthUnit::Mm);
-        let (from, to) = *self.spans(&blank).get(segment)?;
-        let middle = f64::midpoint(from, to) - blank.starts_mm;
-        let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm)?;
-        // What was done beside bending it: pulls, mallet, barrel; heat gives it back.
-        let extra = there.strain - self.bending.flow.spent - self.worked(segment);
-        Some(Holds::of(self.weakest(extra)?.1, false))
+        let spans = self.spans(&self.blank(LengthUnit::Mm));
+        let moment = |segment: usize| {
+            let (from, to) = *spans.get(segment)?;
+            let middle = f64::midpoint(from, to) - workpiece.gone_mm();
+            let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm)?;
+            let flow = Bending::after(&self.request.wire, there.strain).flow.flow_stress(0.0);
+            Some(flow * self.design.profile.hammered_modulus_mm3(there.thickness_mm) * self.design.strands)
+        };
+        let least = |loads: Vec<f64>| loads.into_iter().min_by(f64::total_cmp);
+        let opens = || {
+            let loads = self.arms().iter().filter_map(|(segment, arm)| Some(moment(*segment)? / arm));
+            least(loads.collect())
+        };
+        let drawn = |loops: Vec<usize>| {
+            least(loops.into_iter().filter_map(|i| Some(4.0 * moment(i)? / self.radius_mm(i)?)).collect())
+        };
+        let last = self.design.segments.len() - 1;
+        let joined = || {
+            let loops = self.design.closures.iter().map(|closure| if closure.far_end { last } else { 0 });
+            // A ring of several corners is drawn long as a round one would be.
+            drawn(loops.collect()).or_else(|| Some(4.0 * opens()?))
+        };
+        if workpiece.joined.is_some() {
+            return Some(Holds::of(joined()?, true));
+        }
+        match opens() {
+            Some(load) => Some(Holds::of(load, false)),
+            None => Some(Holds::of(drawn(self.design.wrapped.clone())?, true)),
+        }
     }
 }
 
@@ -184,7 +211,16 @@ impl<'a> Writing<'a> {
         let from = if other.is_some() { From::NearEnd } else { self.from(span) };
         let blank_mm = self.blank.flush_exact_mm();
         let mirrored = self.formed.request.mirrored;
-        Some(operations::Formed { segment: i, shape: *shape, span, blank_mm, from, other, mirrored })
+        Some(operations::Formed {
+            segment: i,
+            shape: *shape,
+            span,
+            blank_mm,
+            from,
+            other,
+            mirrored,
+            fold_mm: 0.0,
+        })
     }
 
     /// Writes one step of the design as operations.
@@ -193,13 +229,20 @@ impl<'a> Writing<'a> {
         let hint = step.hint;
         match step.kind {
             Operation::Close => route.push(Box::new(Close { what: step.what, ring_mm: None })),
+            operation @ (Operation::Press
+            | Operation::Level
+            | Operation::Texture
+            | Operation::Bevel
+            | Operation::True) => route.push(Box::new(Handwork { operation, what: step.what, hint })),
             Operation::Round => {
                 let (near_mm, far_mm) = (self.blank.left_filing_mm, self.blank.right_filing_mm);
                 route.push(Box::new(Round { what: step.what, by: schools.rounding, near_mm, far_mm, hint }));
             }
             Operation::Part => {
                 self.tumble(route);
-                route.push(Box::new(Part { what: step.what }));
+                let fold = self.formed.design.fold();
+                let span = fold.and_then(|i| self.spans.get(i)).copied();
+                route.push(Box::new(Part { what: step.what, span }));
             }
             Operation::Hammer | Operation::Flatten => self.hammer(step, route),
             Operation::Coil | Operation::Wrap | Operation::Spiral => {
@@ -257,8 +300,31 @@ impl<'a> Writing<'a> {
         }
     }
 
+    /// Ends that are rolled flat are hammered while they are straight.
+    fn flatten_ends(&self, route: &mut Route) {
+        let profile = self.formed.design.profile;
+        let last = self.spans.len().saturating_sub(1);
+        for (i, (segment, span)) in self.formed.design.segments.iter().zip(&self.spans).enumerate() {
+            let Some(thickness_mm) = segment.flattened_mm.filter(|_| segment.flattened_first) else {
+                continue;
+            };
+            let grown = segment.wire_mm(profile) * segment.growth(profile);
+            route.push(Box::new(Flatten {
+                operation: Operation::Flatten,
+                what: segment.what,
+                stretches: vec![(*span, i, grown)],
+                thickness_mm,
+                rolled: Some(i == last),
+                blank_mm: self.blank.flush_exact_mm(),
+            }));
+        }
+    }
+
     fn hammer(&self, step: &Forming, route: &mut Route) {
-        let flattened = |i: &usize| self.formed.design.segments.get(*i)?.flattened_mm;
+        let flattened = |i: &usize| {
+            let segment = self.formed.design.segments.get(*i)?;
+            segment.flattened_mm.filter(|_| !segment.flattened_first)
+        };
         let all: Vec<usize> = (0..self.spans.len()).filter(|i| flattened(i).is_some()).collect();
         for i in &all {
             let (Some((segment, span)), Some(thickness_mm)) = (self.segment(*i), flattened(i)) else {
@@ -268,7 +334,15 @@ impl<'a> Writing<'a> {
                 segment.wire_mm(self.formed.design.profile) * segment.growth(self.formed.design.profile);
             let what = if all.len() > 1 { segment.what } else { step.what };
             let stretches = vec![(span, *i, grown)];
-            route.push(Box::new(Flatten { operation: step.kind, what, stretches, thickness_mm }));
+            let blank_mm = self.blank.flush_exact_mm();
+            route.push(Box::new(Flatten {
+                operation: step.kind,
+                what,
+                stretches,
+                thickness_mm,
+                rolled: None,
+                blank_mm,
+            }));
         }
         let mallet = self.formed.schools.hardening == Hardening::Mallet || !step.hint.is_empty();
         if all.is_empty() && mallet {
@@ -287,10 +361,10 @@ impl<'a> Writing<'a> {
     fn bend(&self, step: &Forming, route: &mut Route) {
         let design = &self.formed.design;
         let last = design.segments.len() - 1;
-        let folded = design
-            .steps
-            .iter()
-            .any(|other| other.kind == Operation::Fold && other.segments.iter().all(|i| 2 * i == last));
+        // What is bent once the wire is folded is bent in both at once; parted, in one after the other.
+        let before = || design.steps.iter().take_while(|other| !std::ptr::eq(*other, step));
+        let folded = design.fold().is_some() && before().any(|other| other.kind == Operation::Fold);
+        let parted = before().any(|other| other.kind == Operation::Part);
         let mut first = true;
         let bent: Vec<usize> = step
             .segments
@@ -303,7 +377,7 @@ impl<'a> Writing<'a> {
         let mut counted = 0;
         for i in &bent {
             let segment = design.segments[*i];
-            let other = (folded && step.kind != Operation::Fold).then(|| last - i);
+            let other = folded.then(|| last - i);
             if other.is_some_and(|other| other < *i && bent.contains(&other)) {
                 continue;
             }
@@ -312,7 +386,11 @@ impl<'a> Writing<'a> {
                 route.push(Box::new(Ball { ball_mm: diameter_mm, length_mm, segment: *i }));
                 continue;
             }
-            let Some(formed) = self.formed(*i, other) else { continue };
+            let Some(mut formed) = self.formed(*i, other) else { continue };
+            if let Some(fold) = design.fold().filter(|_| parted) {
+                formed.from = From::Fold;
+                formed.fold_mm = self.spans.get(fold).map_or(0.0, |span| span.0);
+            }
             let of = alike(segment.what);
             counted += 1;
             let which = (of > 1 && other.is_none()).then_some((counted, of));

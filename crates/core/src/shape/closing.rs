@@ -1,29 +1,31 @@
 //! Where a rolled loop closes: the angles of loops in closed form, degrees.
 
 /// How far a loop is rolled in the plane of its own straight stem until its end face meets the stem:
-/// `360° − arccos(ID/OD)`.
+/// `360° − arccos(ID/OD)`. An end that was hammered thinner before it is rolled, to `end_mm`, lies nearer the loop's
+/// middle: `360° − arccos((ID + t − h)/(ID + 2t))`.
 ///
 /// ```
 /// use lorimant_core::shape::closing::on_stem_deg;
 ///
 /// // A loop rolled on its stem stops short of a whole turn, where it meets the stem.
-/// let turned = on_stem_deg(3.0, 1.0);
-/// assert!(turned > 270.0 && turned < 360.0);
+/// let turned = on_stem_deg(3.0, 1.0, 1.0);
+/// assert!((turned - (360.0 - (3.0_f64 / 5.0).acos().to_degrees())).abs() < 1e-9);
 /// ```
-pub fn on_stem_deg(inside_mm: f64, thickness_mm: f64) -> f64 {
-    360.0 - (inside_mm / (inside_mm + 2.0 * thickness_mm)).clamp(-1.0, 1.0).acos().to_degrees()
+pub fn on_stem_deg(inside_mm: f64, end_mm: f64, stem_mm: f64) -> f64 {
+    let cos = (inside_mm + end_mm - stem_mm) / (inside_mm + 2.0 * end_mm);
+    360.0 - cos.clamp(-1.0, 1.0).acos().to_degrees()
 }
 
 /// The same where the stem is itself bent away from the loop, with a mean radius of `neck_mm`.
 ///
 /// The loop's circle and the neck's touch, their centres `R + r` apart. The end face's outer corner,
 /// `R + h/2` from the loop's centre, meets the neck's surface, `r + h/2` from its own: the law of
-/// cosines gives the angle between. A neck of endless radius is a straight stem.
-pub fn on_neck_deg(inside_mm: f64, thickness_mm: f64, neck_mm: f64) -> f64 {
-    let h = thickness_mm;
-    let r = inside_mm / 2.0 + h / 2.0;
+/// cosines gives the angle between. A neck of endless radius is a straight stem. The end may have been hammered to
+/// `end_mm` before it was rolled.
+pub fn on_neck_deg(inside_mm: f64, (end_mm, stem_mm): (f64, f64), neck_mm: f64) -> f64 {
+    let r = inside_mm / 2.0 + end_mm / 2.0;
     let apart = r + neck_mm;
-    let (corner, surface) = (r + h / 2.0, neck_mm + h / 2.0);
+    let (corner, surface) = (r + end_mm / 2.0, neck_mm + stem_mm / 2.0);
     let cos = (corner * corner + apart * apart - surface * surface) / (2.0 * corner * apart);
     360.0 - cos.clamp(-1.0, 1.0).acos().to_degrees()
 }

@@ -101,6 +101,8 @@ pub struct Segment {
     pub reversed: bool,
     /// What it is hammered to, mm, where it is.
     pub flattened_mm: Option<f64>,
+    /// Whether it is hammered while it still is straight, so that it is the thinner strip that is bent.
+    pub flattened_first: bool,
 }
 
 /// Share of the thickness lost in hammering that goes into length; the rest goes into width.
@@ -200,12 +202,20 @@ impl Course {
 impl Segment {
     /// A stretch that makes something, as wire leaves the tool.
     pub fn new(what: &'static str, course: Course) -> Self {
-        Self { what, course, reversed: false, flattened_mm: None }
+        Self { what, course, reversed: false, flattened_mm: None, flattened_first: false }
+    }
+
+    /// The section that is bent: the wire's own, or the strip it was hammered to first.
+    pub fn bent_profile(&self, profile: Profile) -> Profile {
+        match self.flattened_mm {
+            Some(thin) if self.flattened_first => profile.hammered(thin),
+            _ => profile,
+        }
     }
 
     /// Its centreline in the direction the wire runs.
     pub fn curve(&self, profile: Profile) -> Curve {
-        let curve = self.course.curve(profile);
+        let curve = self.course.curve(self.bent_profile(profile));
         if self.reversed { curve.reversed() } else { curve }
     }
 
@@ -213,6 +223,11 @@ impl Segment {
     pub fn growth(&self, profile: Profile) -> f64 {
         let h = profile.thickness_mm();
         self.flattened_mm.map_or(1.0, |t| (h / t).max(1.0).powf(LENGTH_SHARE))
+    }
+
+    /// How much wider a bend becomes when it is hammered after it was made; 1 where it is not.
+    pub fn opens(&self, profile: Profile) -> f64 {
+        if self.flattened_first { 1.0 } else { self.growth(profile) }
     }
 
     /// Straight wire that goes into it, mm.

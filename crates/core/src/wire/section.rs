@@ -163,6 +163,20 @@ impl Profile {
         edges + t * flat * flat / 4.0
     }
 
+    /// The strip that it becomes when it is hammered to a thickness, as far as bending the flat way goes: a rectangle,
+    /// whose springback and strain do not depend on how wide it is.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let strip = Profile { section: Section::Round, size_mm: 1.0 }.hammered(0.6);
+    /// assert_eq!((strip.thickness_mm(), strip.centroid_mm()), (0.6, 0.3));
+    /// ```
+    #[must_use]
+    pub fn hammered(self, thickness_mm: f64) -> Self {
+        Self { section: Section::Square, size_mm: thickness_mm.min(self.thickness_mm()) }
+    }
+
     /// Mean distance of the section's metal from its centroid axis, mm.
     ///
     /// ```

@@ -42,10 +42,11 @@ static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
         M::up(include_str!("../../migrations/04-batches.sql")),
         M::up(include_str!("../../migrations/05-sessions.sql")),
         M::up(include_str!("../../migrations/06-served.sql")),
+        M::up(include_str!("../../migrations/07-settled.sql")),
     ])
 });
 /// How many of them there are: the version of the newest file.
-const NEWEST: usize = 6;
+const NEWEST: usize = 7;
 
 /// An open workshop file.
 #[derive(Clone)]

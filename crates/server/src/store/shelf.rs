@@ -185,7 +185,7 @@ impl Shelf {
         transaction.execute(
             "INSERT INTO entries (shelf, name, record, revision, created_at, updated_at)
              VALUES (?1, ?2, ?3, 1, ?4, ?4)",
-            (self.word(), record.name(), serde_json::to_string(record)?, &now),
+            (self.word(), record.name(), record.written()?, &now),
         )?;
         let id = transaction.last_insert_rowid();
         log(transaction, batch, id, None, 1)?;
@@ -207,16 +207,21 @@ impl Shelf {
     }
 
     /// Adds the records that are not on the shelf as they are; gives the new entries, and how many were there already.
-    pub fn add_unlike<T: Kept + PartialEq>(
+    pub fn add_unlike<T: Kept>(
         self,
         transaction: &Transaction,
         batch: i64,
         records: &[T],
     ) -> Result<(Vec<Entry<T>>, usize)> {
         let here: Vec<Entry<T>> = self.all(transaction)?;
-        let new = records.iter().filter(|record| here.iter().all(|entry| entry.record != **record));
-        let added: Vec<Entry<T>> =
-            new.map(|record| self.add(transaction, batch, record)).collect::<Result<_>>()?;
+        let here: HashSet<String> =
+            here.iter().map(|entry| entry.record.written()).collect::<serde_json::Result<_>>()?;
+        let mut added = vec![];
+        for record in records {
+            if !here.contains(&record.written()?) {
+                added.push(self.add(transaction, batch, record)?);
+            }
+        }
         let already = records.len() - added.len();
         Ok((added, already))
     }
@@ -266,7 +271,7 @@ impl Shelf {
             record: serde_json::to_string(&current.record)?,
             archived: current.archived,
         };
-        let after = Before { name: record.name(), record: serde_json::to_string(record)?, archived };
+        let after = Before { name: record.name(), record: record.written()?, archived };
         put(transaction, id, &after, revision + 1)?;
         log(transaction, batch, id, Some(&before), revision + 1)?;
         self.get(transaction, id)

@@ -296,7 +296,7 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
     fn read<T: Kept + DeserializeOwned>(record: &Value) -> Result<(String, String)> {
         let record: T = serde_json::from_value(record.clone())?;
         record.check()?;
-        Ok((record.name(), serde_json::to_string(&record)?))
+        Ok((record.name(), record.written()?))
     }
     match Shelf::named(shelf) {
         Some(Shelf::Plans) => read::<KeptPlan>(record),

@@ -26,6 +26,8 @@ pub struct Formed {
     pub other: Option<usize>,
     /// Whether the piece is made as in a mirror.
     pub mirrored: bool,
+    /// Where the left wire was parted from the fold, mm on the flush blank, once it is.
+    pub fold_mm: f64,
 }
 
 impl Formed {
@@ -33,7 +35,8 @@ impl Formed {
     pub(super) fn tool(&self, operation: Operation, piece: &Workpiece, bench: &Bench) -> (Option<Bent>, f64) {
         let (from, to) = self.here(piece);
         let spent = piece.strain_between(from, to);
-        let bending = Bending::after(bench.wire, spent);
+        let profile = self.shape.bent_profile(bench.wire.profile());
+        let bending = Bending { profile, ..Bending::after(bench.wire, spent) };
         let chooser = Chooser { bending, plier: bench.plier, workshop: bench.workshop };
         (chooser.tool(&self.shape, operation), spent)
     }
@@ -51,10 +54,15 @@ impl Formed {
     /// Where it starts and which way it turns, seen with the end in hand.
     pub(super) fn numbers(&self, profile: crate::wire::section::Profile) -> Numbers {
         let (a, b) = self.span;
-        let far = self.from == From::FarEnd;
+        let far = matches!(self.from, From::FarEnd | From::Fold);
+        let at = match self.from {
+            From::FarEnd => self.blank_mm - b,
+            From::Fold => self.fold_mm - b,
+            _ => a,
+        };
         let mut numbers = Numbers {
             from: Some(self.from),
-            at_mm: Some(if far { self.blank_mm - b } else { a }.max(0.0)),
+            at_mm: Some(at.max(0.0)),
             length_mm: Some(b - a),
             doubled: self.other.is_some(),
             ..Numbers::default()
@@ -107,7 +115,11 @@ impl Bend {
             None => the(self.what),
         };
         let (at, way, with) = (place(numbers, unit), which_way(numbers), held(bent, unit));
-        let both = if numbers.doubled { " Do both wires alike." } else { "" };
+        let both = match (numbers.doubled, numbers.from) {
+            (true, Some(From::Fold)) => " Then the other's, at the same place of the jaw.",
+            (true, _) => " Do both wires alike.",
+            _ => "",
+        };
         let told = match self.operation {
             Operation::Fold if numbers.from == Some(From::Fold) || self.middle() => format!(
                 "Fold it back on itself at {} and press the two wires together.",
@@ -140,15 +152,15 @@ impl Does for Bend {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        let profile = bench.wire.profile();
+        let profile = self.formed.shape.bent_profile(bench.wire.profile());
         let (bent, spent) = self.formed.tool(self.operation, piece, bench);
         let Some(bent) = bent else { return Err("there is nothing to bend in it.".to_owned()) };
         let c = profile.centroid_mm();
         let shape = self.formed.shape;
         let inside = shape.course.tightest_mm().unwrap_or(0.0);
         // What is hammered afterwards grows, so it is made tighter.
-        let radius = (inside / 2.0 + c) / shape.growth(profile);
-        let bending = Bending::after(bench.wire, spent);
+        let radius = (inside / 2.0 + c) / shape.opens(profile);
+        let bending = Bending { profile, ..Bending::after(bench.wire, spent) };
         let wound = bending.wound_radius(radius);
         let made = wound.unwrap_or(radius);
         let outer = crate::wire::strength::outer_strain(profile, made);
@@ -156,8 +168,9 @@ impl Does for Bend {
         let used = bench.share(piece.outer_between(from, to), outer);
         piece.bend((from, to), made, profile);
         if self.formed.other.is_some() {
-            let far = (self.formed.blank_mm - to, self.formed.blank_mm - from);
-            piece.bend(far, made, profile);
+            // The other wire is its mirror, whatever was filed off both.
+            let other = (piece.length_mm - to, piece.length_mm - from);
+            piece.bend(other, made, profile);
         }
         let mut numbers = self.formed.numbers(profile);
         if self.operation == Operation::Fold && self.middle() {

@@ -16,6 +16,10 @@ pub struct Flatten {
     pub stretches: Vec<((f64, f64), usize, f64)>,
     /// Thickness it is hammered to, mm.
     pub thickness_mm: f64,
+    /// Of an end that is rolled afterwards: whether it is the far end.
+    pub rolled: Option<bool>,
+    /// Length of the flush blank, mm.
+    pub blank_mm: f64,
 }
 
 impl Does for Flatten {
@@ -38,10 +42,13 @@ impl Does for Flatten {
         };
         let thin = caliper(self.thickness_mm, unit);
         let text = if self.operation == Operation::Flatten {
-            piece.near = End::Hammered;
+            let far = self.rolled == Some(true);
+            *(if far { &mut piece.far } else { &mut piece.near }) = End::Hammered;
+            let marked = if self.rolled.is_some() { "Set off every mark first. " } else { "" };
             format!(
-                "Hammer the first {} from the left end flat on the block to {thin} thick, turning it over: it grows to {}.",
+                "{marked}Hammer the first {} from the {} end flat on the block to {thin} thick, turning it over: it grows to {}.",
                 on_ruler(to - from, unit),
+                if far { "right" } else { "left" },
                 on_ruler(grown, unit)
             )
         } else {
@@ -52,10 +59,15 @@ impl Does for Flatten {
         };
         Ok(Done {
             what: self.what.to_owned(),
-            segments: self.stretches.iter().map(|(_, segment, _)| *segment).collect(),
+            // What is rolled afterwards has its shape only then.
+            segments: if self.rolled.is_some() {
+                vec![]
+            } else {
+                self.stretches.iter().map(|(_, segment, _)| *segment).collect()
+            },
             numbers: Numbers {
-                from: Some(From::NearEnd),
-                at_mm: Some(from),
+                from: Some(if self.rolled == Some(true) { From::FarEnd } else { From::NearEnd }),
+                at_mm: Some(if self.rolled == Some(true) { (self.blank_mm - to).max(0.0) } else { from }),
                 length_mm: Some(to - from),
                 thickness_mm: Some(self.thickness_mm),
                 tool: Some("hammer and block".to_owned()),

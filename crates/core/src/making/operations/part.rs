@@ -1,14 +1,19 @@
 //! Part a folded pair.
 
+use crate::making::run::From;
+use crate::making::takes::Lost;
 use crate::making::telling::the;
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
+use crate::words::length::caliper;
 
-/// What was bent together is cut apart, last of all.
+/// What was bent together is cut apart, last of all: the fold comes out.
 #[derive(Debug, Clone, Copy)]
 pub struct Part {
     /// Where.
     pub what: &'static str,
+    /// The fold on the flush blank, mm; it falls off.
+    pub span: Option<(f64, f64)>,
 }
 
 impl Does for Part {
@@ -16,15 +21,21 @@ impl Does for Part {
         Operation::Part
     }
 
-    fn do_to(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let Some((from, to)) = self.span else { return Err("there is no fold to part it at.".to_owned()) };
+        piece.cut_out(from - piece.gone_mm, to - piece.gone_mm);
         Ok(Done {
             what: self.what.to_owned(),
+            numbers: Numbers { from: Some(From::Fold), length_mm: Some(to - from), ..Numbers::default() },
             text: format!(
-                "Part them last, when tumbling and finishing are done: cut {} in its middle.",
-                the(self.what)
+                "Part them last, when tumbling and finishing are done: cut {} off both wires where they are straight \
+                 ({} of wire), the flat of the cutter to the pieces.",
+                the(self.what),
+                caliper(to - from, bench.unit())
             ),
             caution: Some(CAUTION),
             takes: Takes::minutes(0.2, 0.3),
+            lost: vec![(Lost::Clean, to - from)],
             ..Done::default()
         })
     }

@@ -37,7 +37,7 @@ impl Does for Spiral {
         let left = shape.curve(profile).angle() / std::f64::consts::TAU;
         let mut numbers = self.formed.numbers(profile);
         numbers.tool = Some(bent.place.tool.clone());
-        numbers.tool_mm = Some(2.0 * (made - profile.centroid_mm()));
+        numbers.tool_mm = Some(2.0 * (made - profile.centroid_mm())).filter(|mm| inside > 0.0 && *mm > 0.0);
         numbers.jaw_mm = bent.place.jaw_mm;
         numbers.slip_mm = bent.place.slip_mm;
         // Each turn is pressed against the last, so that as many are left as are laid.
@@ -54,11 +54,12 @@ impl Does for Spiral {
             what: self.what.to_owned(),
             segments: self.formed.segments(),
             text: format!(
-                "Start the {} {} {}, {}, then lay {} flat in smooth jaws, each against the last.",
+                "Start the {} {} {}, {}{}, then lay {} flat in smooth jaws, each against the last.",
                 self.what,
                 place(&numbers, unit),
                 held(&bent, unit),
                 which_way(&numbers),
+                if inside > 0.0 { "" } else { ", and squeeze its middle shut" },
                 turned(left)
             ),
             numbers,

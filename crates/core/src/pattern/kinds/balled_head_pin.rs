@@ -19,7 +19,7 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("ball_mm", "ball", [1.8, 0.4, 8.0], "Diameter of the ball."),
+        Parameter::mm("ball_mm", "ball", [1.8, 0.4, 8.0], "Diameter of the ball.").grows(),
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::FineSilver, temper: Temper::Soft, size_mm: 0.6438 },

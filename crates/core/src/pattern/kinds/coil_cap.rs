@@ -25,16 +25,20 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::turns(
             "turns_n",
             "turns",
-            [6.0, 2.0, 40.0],
-            "Turns of the coil, the lifted one not counted.",
-        ),
+            [16.0, 2.0, 100.0],
+            "Turns of the coil, the lifted one not counted; as many as make it three and a half bores high if left out.",
+        )
+        .from(|request| {
+            let bore = request.value("cord_mm") + request.value("fit_mm");
+            (HEIGHT_BORES * bore / request.wire.size_mm).round()
+        }),
     ],
-    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
+    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 0.7 },
     sized_by: &["cord_mm"],
     free: Free { height: "turns_n", width: "cord_mm", blank: "turns_n" },
     page: Page {
         purpose: "Closes the end of a cord: the cord is glued or pinched into the coil, the lifted turn takes the clasp. Two make a cord.",
-        wires: "0.8 to 1.3 mm. Soft to half-hard: the lifted turn must bend up without cracking.",
+        wires: "0.6 to 0.8 mm; 1.0 mm is hard going. Soft to half-hard: the lifted turn must bend up without cracking.",
         faults: &[
             Mishap::new(
                 "The two caps differ in height",
@@ -50,12 +54,15 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
+/// How many bores high a cap usually is.
+const HEIGHT_BORES: f64 = 3.5;
+
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let bore = d.of("cord_mm") + d.of("fit_mm");
     let (h, turns) = (f.h(), d.of("turns_n"));
     let coil =
         f.lay("coil", Course::Wrap { core_mm: bore, turns, pitch_mm: f.profile.size_mm, roll_deg: 90.0 });
-    let bail = f.lay("bail", Course::right(bore, on_stem_deg(bore, h)));
+    let bail = f.lay("bail", Course::right(bore, on_stem_deg(bore, h, h)));
     f.step(Operation::Coil, "coil", &[coil]).hint =
         "Anchor the left end by its tail and keep the tension until the wire is clipped.";
     f.step(Operation::Lift, "last turn", &[bail]);

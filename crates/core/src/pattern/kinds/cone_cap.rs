@@ -20,16 +20,25 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: true,
     parameters: &[
-        Parameter::mm("small_mm", "narrow mouth", [1.6, 0.5, 30.0], "Bore at the narrow end."),
-        Parameter::mm("large_mm", "wide mouth", [6.0, 1.0, 60.0], "Bore at the wide end."),
-        Parameter::turns("turns_n", "turns", [8.0, 2.0, 60.0], "Turns, mouth to mouth."),
+        Parameter::mm("small_mm", "narrow mouth", [2.0, 0.5, 30.0], "Bore at the narrow end."),
+        Parameter::mm("large_mm", "wide mouth", [8.0, 1.0, 60.0], "Bore at the wide end."),
+        Parameter::turns(
+            "turns_n",
+            "turns",
+            [14.0, 2.0, 60.0],
+            "Turns, mouth to mouth; ten to twenty are usual, for a slant of about one in four if left out.",
+        )
+        .from(|request| {
+            let wide = request.value("large_mm") - request.value("small_mm");
+            (wide / (2.0 * SLANT * request.wire.profile().thickness_mm())).round().max(2.0)
+        }),
     ],
-    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 0.8118 },
+    wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
     sized_by: &["small_mm", "large_mm"],
     free: Free { height: "turns_n", width: "large_mm", blank: "turns_n" },
     page: Page {
         purpose: "Gathers several strands: their knot hides in the cone, one wire leaves the narrow mouth. Two make a strand.",
-        wires: "0.6 to 1.0 mm. Soft: the turns must lie close on the taper.",
+        wires: "0.8 to 1.3 mm. Soft: the turns must lie close on the taper.",
         faults: &[
             Mishap::new("Turns spread", "Back them off a little and lay them again, each against the last."),
             Mishap::new(
@@ -44,6 +53,9 @@ pub static PATTERN: Pattern = Pattern {
     },
     form,
 };
+
+/// How much of each turn's thickness goes outward, as cones are usually wound.
+const SLANT: f64 = 0.21;
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let (small, large, turns, h) = (d.of("small_mm"), d.of("large_mm"), d.of("turns_n"), f.h());
@@ -66,9 +78,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "cone",
         Course::Cone { small_mm: small, large_mm: large, turns, pitch_mm: -pitch_mm, roll_deg: 90.0 },
     );
-    f.step(Operation::Coil, "cone", &[cone]).hint =
-        "Anchor the left end. From the narrow end; take it off, trim, press it together on the taper again.";
-    f.step(Operation::Round, "mouths", &[]).hint = "Level both mouths on an abrasive, coarse then fine.";
+    f.step(Operation::Coil, "cone", &[cone]).hint = "Mark where it starts on the taper. Where turns spread, back them off a little and lay them again; tape gives a slippery taper grip.";
+    f.step(Operation::Press, "turns", &[]).hint =
+        "Back on the taper, its tails off, until each turn lies against the next.";
+    f.step(Operation::Level, "both mouths", &[]);
     // The tail anchors the wire on the rod, and comes off when it is wound.
     f.tails_mm.0 = WRAP_TAIL_MM;
     f.stands = (cone, 180.0);

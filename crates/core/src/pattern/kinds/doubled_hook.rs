@@ -4,7 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Asks, Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
-use crate::pattern::part::{closes_on, plain_loop};
+use crate::pattern::part::{ENDS, KICK, closes_on, flat_ends, flat_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::{Course, backwards};
 use crate::wire::metal::{Metal, Temper};
@@ -19,12 +19,22 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Skin,
     paired: false,
     parameters: &[
-        Parameter::mm("eye_mm", "eyes", [3.0, 1.0, 20.0], "Inside of the two eyes."),
-        Parameter::mm("shank_mm", "shank", [12.0, 2.0, 80.0], "Straight from eyes to bend."),
-        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend."),
-        Parameter::mm("nose_mm", "nose", [6.0, 0.5, 60.0], "Straight from bend to fold."),
-        Parameter::mm("fold_mm", "fold", [0.4, 0.0, 6.0], "Inside of the fold at the nose."),
-        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
+        Parameter::mm("eye_mm", "eyes", [3.0, 1.0, 20.0], "Inside of the two eyes, turned sideways.").grows(),
+        Parameter::mm("shank_mm", "shank", [12.0, 2.0, 80.0], "Straight from eyes to bend.").grows(),
+        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend.").grows(),
+        Parameter::mm("nose_mm", "nose", [6.0, 0.5, 60.0], "Straight from bend to lift.").grows(),
+        Parameter::deg("lift_deg", "nose lifted", [25.0, 5.0, 80.0], "How far the nose is lifted outward.")
+            .or_none("nose not lifted"),
+        Parameter::mm("tip_mm", "tip", [2.5, 0.5, 20.0], "Length of the lifted nose, to the fold.").grows(),
+        Parameter::mm(
+            "fold_mm",
+            "fold",
+            [0.4, 0.0, 6.0],
+            "Inside of the fold at the nose, once it is nipped.",
+        )
+        .grows(),
+        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
+        ENDS,
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 1.024 },
     sized_by: &[],
@@ -48,11 +58,18 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
-    let eye = plain_loop(f, "eye", d.of("eye_mm"), false);
+    // Sideways, away from the other wire.
+    let flat = flat_ends(f, d.of("ends_mm"))?;
+    let eye = flat_loop(f, "eye", (d.of("eye_mm"), flat), -90.0);
     closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
     let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
     let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
     let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
+    let lift = (d.of("lift_deg") > 0.0).then(|| {
+        let lift = f.lay("lift", Course::left(KICK * f.h(), d.of("lift_deg")));
+        f.lay("tip", Course::straight(d.of("tip_mm")));
+        lift
+    });
     let near: Vec<_> = f.segments.clone();
     let fold = f.lay(
         "fold",
@@ -60,15 +77,26 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     );
     f.segments.extend(backwards(&near));
     let last = f.segments.len() - 1;
+    // The other wire's eye lies to its other side.
+    if let Course::Bend { roll_deg, .. } = &mut f.segments[last].course {
+        *roll_deg = -*roll_deg;
+    }
     f.closures.push(Closure { what: "second eye", far_end: true, on: Some(last - 1) });
     f.pressed.extend((0..fold).map(|i| (i, last - i)));
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
-    f.step(Operation::Fold, "wire", &[fold]);
-    f.step(Operation::Loop, "both eyes", &[eye, last]);
+    f.step(Operation::Loop, "both eyes", &[eye, last]).hint =
+        "Both at one mark of the jaw, so that they are alike.";
+    f.step(Operation::Fold, "wire", &[fold]).hint =
+        "Press the two wires together along their length, and nip the gap at the fold shut.";
+    if let Some(lift) = lift {
+        f.step(Operation::Kick, "nose", &[lift, last - lift]);
+        f.shows("lift_deg", Lies::Angle(lift));
+    }
     f.step(Operation::Bend, "hook", &[bend, last - bend]);
     f.step(Operation::Hammer, "bend", &[]);
     f.stands = (shank, 90.0);
     f.bears.push(bend);
+    f.pulled(eye, bend);
     f.strands = 2.0;
     f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });
     f.shows("eye_mm", Lies::Across(eye));

@@ -19,7 +19,7 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.4, 0.8, 15.0], "Inside of the eye."),
+        Parameter::mm("loop_mm", "loop", [2.4, 0.8, 15.0], "Inside of the eye.").grows(),
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
         Parameter::mm(
             "hammered_mm",

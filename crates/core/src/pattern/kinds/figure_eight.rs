@@ -4,7 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
-use crate::pattern::part::plain_loop;
+use crate::pattern::part::{ENDS, flat_ends, flat_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::crossing_mm;
@@ -20,13 +20,14 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [3.0, 0.8, 30.0], "Inside of the first loop."),
+        Parameter::mm("loop_mm", "loop", [3.0, 0.8, 30.0], "Inside of the first loop.").grows(),
         Parameter::mm(
             "second_mm",
             "second loop",
             [3.0, 0.8, 30.0],
-            "Inside of the second loop; make it the same for an even eight.",
-        ),
+            "Inside of the second loop; as the first if nothing is said.",
+        )
+        .from(|request| request.value("loop_mm")),
         Parameter::mm(
             "apart_mm",
             "apart",
@@ -34,6 +35,7 @@ pub static PATTERN: Pattern = Pattern {
             "Extra straight wire in the crossing; 0 lets the loops touch.",
         )
         .or_none("loops touching"),
+        ENDS,
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::HalfHard, size_mm: 1.024 },
     sized_by: &["loop_mm", "second_mm"],
@@ -59,17 +61,21 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let (first_mm, second_mm) = (d.of("loop_mm"), d.of("second_mm"));
     let touching = crossing_mm(f.mean(first_mm), f.mean(second_mm), f.h());
-    let first = plain_loop(f, "first loop", first_mm, false);
+    let flat = flat_ends(f, d.of("ends_mm"))?;
+    let first = flat_loop(f, "first loop", (first_mm, flat), 0.0);
     let crossing = f.lay("crossing", Course::straight(touching + d.of("apart_mm")));
-    let second = plain_loop(f, "second loop", second_mm, true);
+    let second = flat_loop(f, "second loop", (second_mm, flat), 180.0);
     f.step(Operation::Loop, "first loop", &[first]);
     f.step(Operation::Loop, "second loop", &[second]).hint = "Turn the wire end for end, not over.";
     f.step(Operation::Close, "loops", &[]);
+    f.step(Operation::Press, "crossing", &[]).hint =
+        "Until the loops flow into each other and lie in one plane.";
     // Lean the crossing so that the two centres stand one above the other.
     let across = f.mean(first_mm) + f.mean(second_mm);
     f.stands = (crossing, -90.0 - across.atan2(touching + d.of("apart_mm")).to_degrees());
     f.bears.push(if first_mm >= second_mm { first } else { second });
     f.pressed.push((first, second));
+    f.pulled(first, second);
     f.shows("loop_mm", Lies::Across(first));
     f.shows("second_mm", Lies::Across(second));
     Ok(())

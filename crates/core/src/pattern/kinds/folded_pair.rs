@@ -2,10 +2,11 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Closure, Dims, Former, Lies};
+use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
-use crate::pattern::part::{closes_on, plain_loop};
+use crate::pattern::part::{KICK, NECK};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
+use crate::shape::closing::{bend_back_deg, on_neck_deg};
 use crate::shape::{Course, backwards};
 use crate::wire::metal::{Metal, Temper};
 
@@ -19,31 +20,35 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Ear,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in."),
+        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in.").grows(),
         Parameter::mm("front_mm", "front", [11.0, 1.0, 80.0], "Straight front leg, from loop to crown."),
         Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
         Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
+        Parameter::deg("tip_deg", "tip out", [18.0, 5.0, 80.0], "How far the tips are kicked outward.")
+            .or_none("tips left straight"),
+        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tips."),
         Parameter::mm(
             "fold_mm",
             "fold",
             [0.8, 0.0, 6.0],
-            "Inside of the fold that joins the two; it is parted last.",
-        ),
+            "Inside of the fold at the front that joins the two; it is parted last and falls off.",
+        )
+        .grows(),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
     sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "Two hooks that cannot help matching: one wire folded in half, both loops rolled side by side, both crowns bent together. The fold stays until the tumbling is done, so a pair is never parted by accident.",
-        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        purpose: "Two hooks that cannot help matching: one wire folded in half, both crowns bent together, both tips kicked and rounded side by side. The fold at the front stays until the tumbling is done, so a pair is never parted by accident; then the loops are rolled.",
+        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "One is longer",
-                "The fold was not in the middle: fold at half the blank exactly, and lay the ends together before rolling.",
+                "The fold was not in the middle: fold at half the blank exactly, and trim the two tips even.",
             ),
             Mishap::new(
                 "The loops are not alike",
-                "They were rolled one after the other at different places: hold both ends at one mark.",
+                "They were rolled at different places of the jaw: mark it, and roll one straight after the other.",
             ),
             Mishap::new(
                 "It works out of the ear",
@@ -63,11 +68,16 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
-    let rolled = plain_loop(f, "loop", d.of("loop_mm"), false);
-    closes_on(f, d.of("loop_mm"), "front", d.of("front_mm"), "front_mm")?;
+    let (loop_mm, neck_mm, h) = (d.of("loop_mm"), NECK * f.h(), f.h());
+    let (r, neck_r) = (f.mean(loop_mm), f.mean(neck_mm));
+    f.lay("tip", Course::straight(d.of("tip_mm")));
+    let kick = f.lay("tip bend", Course::right(KICK * h, d.of("tip_deg")));
+    let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
+    let crown = f.lay("crown", Course::left(d.of("crown_mm"), 180.0));
     let front = f.lay("front", Course::straight(d.of("front_mm")));
-    let crown = f.lay("crown", Course::right(d.of("crown_mm"), 180.0));
-    let back = f.leg("back", d.of("back_mm"), "back_mm")?;
+    let neck = f.lay("neck", Course::right(neck_mm, bend_back_deg(r, neck_r)));
+    let rolled = f.lay("loop", Course::left(loop_mm, on_neck_deg(loop_mm, (h, h), neck_r)));
+    f.openings.push(Opening { what: "loop", inside_mm: loop_mm, mouth: None });
     let near: Vec<_> = f.segments.clone();
     let fold = f.lay(
         "fold",
@@ -75,19 +85,29 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     );
     f.segments.extend(backwards(&near));
     let last = f.segments.len() - 1;
-    f.closures.push(Closure { what: "second loop", far_end: true, on: Some(last - 1) });
     f.pressed.extend((0..fold).map(|i| (i, last - i)));
+    // Each loop's end lands on its neck, beside its front.
+    for (loop_at, neck, front) in [(rolled, neck, front), (last - rolled, last - neck, last - front)] {
+        f.pressed.extend([(neck, loop_at), (front, loop_at), (neck, fold), (front, fold), (loop_at, fold)]);
+    }
     f.step(Operation::Fold, "wire", &[fold]);
-    f.step(Operation::Loop, "both loops", &[rolled, last]);
+    f.step(Operation::Bend, "both necks", &[neck, last - neck]).hint =
+        "Both front legs together, near the fold: what lies beyond it becomes the loops.";
     f.step(Operation::Bend, "both crowns", &[crown, last - crown]);
+    if d.of("tip_deg") > 0.0 {
+        f.step(Operation::Kick, "both tips", &[kick, last - kick]).hint = "Trim the two tips even first.";
+    }
+    f.step(Operation::Round, "tips", &[]).hint = "While they are still joined.";
     f.step(Operation::Hammer, "crowns", &[]);
     f.step(Operation::Part, "fold", &[]);
-    f.step(Operation::Round, "tips", &[]);
-    f.stands = (front, 90.0);
+    f.step(Operation::Loop, "both loops", &[rolled, last - rolled]);
+    f.stands = (back, 90.0);
     f.bears.push(crown);
+    f.pulled(rolled, crown);
+    f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
     f.shows("loop_mm", Lies::Across(rolled));
     f.shows("front_mm", Lies::Along(front));
     f.shows("crown_mm", Lies::Across(crown));
-    f.shows("back_mm", Lies::Along(back));
+    f.shows("back_mm", Lies::From(0, back));
     Ok(())
 }

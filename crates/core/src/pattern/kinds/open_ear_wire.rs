@@ -19,7 +19,7 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Ear,
     paired: true,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in."),
+        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in.").grows(),
         Parameter::mm("front_mm", "front", [11.0, 1.0, 80.0], "Straight front leg, from loop to crown."),
         Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
         Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
@@ -45,7 +45,7 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
         purpose: "The everyday ear wire: a drop hangs in the plain loop, which is opened sideways like a door to take it.",
-        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "The pair does not match",
@@ -82,6 +82,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Hammer, "crown", &[]);
     f.stands = (front, 90.0);
     f.bears.push(crown);
+    f.pulled(rolled, crown);
     f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
     f.shows("loop_mm", Lies::Across(rolled));
     f.shows("front_mm", Lies::Along(front));

@@ -4,6 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -18,8 +19,8 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("long_mm", "inside, long way", [7.0, 1.0, 100.0], "Long axis inside."),
-        Parameter::mm("short_mm", "short way", [4.5, 0.8, 100.0], "Short axis inside."),
+        Parameter::mm("long_mm", "inside, long way", [7.0, 1.0, 100.0], "Long axis inside.").grows(),
+        Parameter::mm("short_mm", "short way", [4.5, 0.8, 100.0], "Short axis inside.").grows(),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.024 },
     sized_by: &["long_mm", "short_mm"],
@@ -53,6 +54,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: short, mouth: None });
     f.bears.push(ring);
+    // Pulled across with its gap at the side.
+    f.pull = Some((Hold::At(ring, 0.25), Hold::At(ring, 0.75)));
     f.shows("long_mm", Lies::Across(ring));
     Ok(())
 }

@@ -18,8 +18,8 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("paddle_mm", "paddle", [4.0, 0.5, 30.0], "Length of the finished paddle."),
-        Parameter::mm("thickness_mm", "thickness", [0.45, 0.1, 5.0], "Thickness it is hammered to."),
+        Parameter::mm("paddle_mm", "paddle", [4.0, 0.5, 30.0], "Length of the finished paddle.").grows(),
+        Parameter::mm("thickness_mm", "thickness", [0.45, 0.1, 5.0], "Thickness it is hammered to.").grows(),
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.8118 },

@@ -18,7 +18,7 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("fold_mm", "fold", [2.0, 0.8, 12.0], "Length folded back."),
+        Parameter::mm("fold_mm", "fold", [2.0, 0.8, 12.0], "Length folded back.").grows(),
         Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.6438 },

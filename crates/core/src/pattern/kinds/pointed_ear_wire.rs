@@ -20,10 +20,10 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Ear,
     paired: true,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in."),
+        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in.").grows(),
         Parameter::mm("side_mm", "side", [24.0, 6.0, 90.0], "Length of each curved side, along the wire."),
         Parameter::deg("bulge_deg", "bulge", [70.0, 10.0, 120.0], "How far each side turns from end to end."),
-        Parameter::mm("point_mm", "point", [1.6, 0.4, 8.0], "Inside of the bend at the point."),
+        Parameter::mm("point_mm", "point", [1.6, 0.4, 8.0], "Inside of the bend at the point.").grows(),
         Parameter::mm(
             "hammered_mm",
             "hammered to",
@@ -37,7 +37,7 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "side_mm", width: "bulge_deg", blank: "side_mm" },
     page: Page {
         purpose: "A pointed oval worn as a hoop-like hook: the point sits above the lobe, the free end meets the loop below.",
-        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "One side bows more",
@@ -70,7 +70,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         return Err(Fault::new("parameters.side_mm", said).limit(least));
     }
     let (h, side) = (f.h(), f.mean(inside));
-    let rolled = f.lay("loop", Course::left(d.of("loop_mm"), on_neck_deg(d.of("loop_mm"), h, side)));
+    let rolled = f.lay("loop", Course::left(d.of("loop_mm"), on_neck_deg(d.of("loop_mm"), (h, h), side)));
     f.openings.push(Opening { what: "loop", inside_mm: d.of("loop_mm"), mouth: None });
     f.closures.push(Closure { what: "loop", far_end: false, on: Some(rolled + 1) });
     let front = f.lay("front", Course::right(inside, bulge));
@@ -85,6 +85,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Hammer, "sides", &[]);
     f.stands = (front, 90.0 + bulge / 2.0);
     f.bears.push(point);
+    f.pulled(rolled, point);
     f.shows("loop_mm", Lies::Across(rolled));
     f.shows("side_mm", Lies::From(front, front));
     f.shows("point_mm", Lies::Angle(point));

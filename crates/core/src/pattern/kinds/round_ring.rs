@@ -4,6 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -17,7 +18,9 @@ pub static PATTERN: Pattern = Pattern {
     family: Family::Rings,
     worn: Worn::Between,
     paired: false,
-    parameters: &[Parameter::mm("inside_mm", "inside", [5.0, 0.5, 100.0], "Inside of the closed ring.")],
+    parameters: &[
+        Parameter::mm("inside_mm", "inside", [5.0, 0.5, 100.0], "Inside of the closed ring.").grows()
+    ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
     sized_by: &["inside_mm"],
     free: Free { height: "inside_mm", width: "inside_mm", blank: "inside_mm" },
@@ -43,6 +46,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: d.of("inside_mm"), mouth: None });
     f.bears.push(ring);
+    // Pulled across with its gap at the side.
+    f.pull = Some((Hold::At(ring, 0.25), Hold::At(ring, 0.75)));
     f.shows("inside_mm", Lies::Across(ring));
     Ok(())
 }

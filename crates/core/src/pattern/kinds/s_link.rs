@@ -4,6 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::part::{ENDS, flat_ends};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::on_neck_deg;
@@ -19,9 +20,10 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("bend_mm", "bends", [5.0, 1.5, 40.0], "Inside of the two large bends."),
+        Parameter::mm("bend_mm", "bends", [5.1, 1.5, 40.0], "Inside of the two large bends.").grows(),
         Parameter::deg("turn_deg", "turned", [215.0, 120.0, 250.0], "How far each large bend turns."),
-        Parameter::mm("curl_mm", "end curls", [1.4, 0.6, 12.0], "Inside of the small curls at the ends."),
+        Parameter::mm("curl_mm", "end curls", [3.6, 0.6, 12.0], "Inside of the small curls at the ends.")
+            .grows(),
         Parameter::mm(
             "hammered_mm",
             "hammered to",
@@ -29,6 +31,14 @@ pub static PATTERN: Pattern = Pattern {
             "Thickness the bends are hammered to; 0 leaves it round.",
         )
         .or_none("bends left round"),
+        Parameter::choice(
+            "face",
+            "face",
+            &["face left plain", "face textured, edges bevelled"],
+            1.0,
+            "What is done to its faces, once they are flat.",
+        ),
+        ENDS,
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.024 },
     sized_by: &[],
@@ -49,24 +59,37 @@ pub static PATTERN: Pattern = Pattern {
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let (bend_mm, curl_mm, h) = (d.of("bend_mm"), d.of("curl_mm"), f.h());
-    let curl_deg = on_neck_deg(curl_mm, h, f.mean(bend_mm));
+    let flat = flat_ends(f, d.of("ends_mm"))?;
+    let curl_deg = on_neck_deg(curl_mm, (flat.unwrap_or(h), h), f.mean(bend_mm));
     let first = f.lay("first curl", Course::right(curl_mm, curl_deg));
     let upper = f.lay("first bend", Course::left(bend_mm, d.of("turn_deg")));
     let lower = f.lay("second bend", Course::right(bend_mm, d.of("turn_deg")));
     let last = f.lay("second curl", Course::left(curl_mm, curl_deg));
+    f.flatten_first(first, flat);
+    f.flatten_first(last, flat);
     f.hammer(&[upper, lower], d.of("hammered_mm"), "hammered_mm")?;
     f.closures.push(Closure { what: "first curl", far_end: false, on: Some(upper) });
     f.closures.push(Closure { what: "second curl", far_end: true, on: Some(lower) });
-    f.step(Operation::Loop, "both curls", &[first, last]);
+    f.step(Operation::Loop, "both curls", &[first, last]).hint =
+        "Two-jaw loop pliers make curls and bends alike.";
     f.step(Operation::Bend, "first bend", &[upper]);
     f.step(Operation::Bend, "second bend", &[lower]);
     f.step(Operation::Hammer, "bends", &[]);
+    if d.second("face") {
+        f.step(Operation::Texture, "first face", &[]);
+        f.step(Operation::Bevel, "edges of the first face", &[]);
+        f.step(Operation::Texture, "other face", &[]);
+        f.step(Operation::Bevel, "edges of the other face", &[]);
+        f.step(Operation::Close, "curls", &[]);
+        f.step(Operation::True, "link", &[]);
+    }
     f.stands = (lower, -45.0);
     for (what, bend) in [("first bend", upper), ("second bend", lower)] {
         f.openings.push(Opening { what, inside_mm: bend_mm, mouth: None });
         f.bears.push(bend);
     }
     f.pressed.extend([(first, lower), (upper, last)]);
+    f.pulled(upper, lower);
     f.shows("bend_mm", Lies::Across(upper));
     f.shows("curl_mm", Lies::AcrossBeside(last));
     f.shows("turn_deg", Lies::Angle(lower));

@@ -4,6 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -25,8 +26,8 @@ pub static PATTERN: Pattern = Pattern {
             2.0,
             "How many flat sides.",
         ),
-        Parameter::mm("across_mm", "across flats", [8.0, 2.0, 100.0], "Inside, across two flats."),
-        Parameter::mm("corner_mm", "corner", [0.8, 0.2, 20.0], "Inside radius of the corners."),
+        Parameter::mm("across_mm", "across flats", [8.0, 2.0, 100.0], "Inside, across two flats.").grows(),
+        Parameter::mm("corner_mm", "corner", [0.8, 0.2, 20.0], "Inside radius of the corners.").grows(),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
     sized_by: &["across_mm"],
@@ -73,7 +74,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.closures.push(Closure { what: "ring", far_end: true, on: None });
     f.openings.push(Opening { what: "ring", inside_mm: across, mouth: None });
     f.bears.extend(flats.first());
-    f.flat_arm_mm = Some(f.mean(across));
+    // Pulled across with its gap at the side: a quarter of the way round from it, in the middle of a flat or a corner.
+    let quarter = |sides_on: usize| Hold::At(sides_on / 2, 0.5);
+    f.pull = Some((quarter(n as usize), quarter(3 * n as usize)));
     f.shows("across_mm", Lies::From(first, last));
     Ok(())
 }

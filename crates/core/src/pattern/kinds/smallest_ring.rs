@@ -4,6 +4,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::former::{Closure, Dims, Former, Opening};
 use crate::pattern::page::{Mishap, Page};
+use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -58,5 +59,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         f.closures.push(Closure { what: "ring", far_end: true, on: None });
     }
     f.bears.push(ring);
+    // Pulled across with its gap at the side.
+    let turns = d.of("turns_n");
+    f.pull = Some((Hold::At(ring, 0.25 / turns), Hold::At(ring, 0.75 / turns)));
     Ok(())
 }

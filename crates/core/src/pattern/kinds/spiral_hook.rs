@@ -5,6 +5,7 @@ use crate::making::Operation;
 use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::kicked_tip;
+use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -19,14 +20,35 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Skin,
     paired: false,
     parameters: &[
-        Parameter::mm("middle_mm", "middle", [1.6, 0.6, 12.0], "Opening left in the middle of the spiral."),
-        Parameter::turns("turns_n", "spiral turns", [2.5, 1.0, 8.0], "Turns of the spiral."),
-        Parameter::mm("shank_mm", "shank", [10.0, 2.0, 80.0], "Straight from spiral to bend."),
-        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend."),
-        Parameter::mm("catch_mm", "catch", [6.0, 1.0, 60.0], "Straight the ring sits in, from bend to lift."),
+        Parameter::mm(
+            "middle_mm",
+            "middle",
+            [0.0, 0.6, 12.0],
+            "Opening left in the middle of the spiral; 0 squeezes it shut.",
+        )
+        .or_none("middle squeezed shut"),
+        Parameter::turns("turns_n", "spiral turns", [2.0, 1.0, 8.0], "Turns of the spiral."),
+        Parameter::mm(
+            "space_mm",
+            "ring space",
+            [2.6, 0.6, 12.0],
+            "Inside of the space bent beside the spiral, which its ring hangs in; 0 leaves it out.",
+        )
+        .or_none("no ring space")
+        .grows(),
+        Parameter::mm(
+            "shank_mm",
+            "shank",
+            [10.0, 2.0, 80.0],
+            "Straight from the spiral or its ring space to the bend.",
+        )
+        .grows(),
+        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend.").grows(),
+        Parameter::mm("catch_mm", "catch", [6.0, 1.0, 60.0], "Straight the ring sits in, from bend to lift.")
+            .grows(),
         Parameter::deg("lift_deg", "tip lifted", [35.0, 0.0, 80.0], "How far the tip is lifted away."),
-        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the lifted tip."),
-        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes."),
+        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the lifted tip.").grows(),
+        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
     sized_by: &[],
@@ -58,19 +80,32 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "spiral",
         Course::Spiral { inner_mm: d.of("middle_mm"), turns: d.of("turns_n"), pitch_mm, roll_deg: 0.0 },
     );
+    let space_mm = d.of("space_mm");
+    let space = (space_mm > 0.0).then(|| f.lay("ring space", Course::right(space_mm, 180.0)));
     let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
-    let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
+    // Away from the spiral, which the shank runs past.
+    let hook = if space.is_some() { Course::left } else { Course::right };
+    let bend = f.lay("bend", hook(d.of("bend_mm"), 180.0));
     let catch = f.lay("catch", Course::straight(d.of("catch_mm")));
     f.step(Operation::Spiral, "spiral", &[spiral]);
+    if let Some(space) = space {
+        f.step(Operation::Bend, "ring space", &[space]);
+        f.openings.push(Opening { what: "ring space", inside_mm: space_mm, mouth: None });
+        f.shows("space_mm", Lies::Across(space));
+    }
     f.step(Operation::Bend, "hook", &[bend]);
-    let (lift, tip) = kicked_tip(f, d.of("lift_deg"), d.of("tip_mm"), true);
+    let (lift, tip) = kicked_tip(f, d.of("lift_deg"), d.of("tip_mm"), space.is_none());
     f.step(Operation::Round, "tip", &[tip]);
     f.step(Operation::Hammer, "bend", &[]);
-    f.openings.push(Opening { what: "middle of the spiral", inside_mm: d.of("middle_mm"), mouth: None });
+    if d.of("middle_mm") > 0.0 {
+        f.openings.push(Opening { what: "middle of the spiral", inside_mm: d.of("middle_mm"), mouth: None });
+    }
+    let takes = f.openings.len();
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((catch, shank)) });
     f.stands = (shank, 90.0);
     f.bears.push(bend);
-    f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });
+    f.pull = Some((space.map_or(Hold::Closed(spiral), Hold::In), Hold::In(bend)));
+    f.asks.push(Asks::Takes { opening: takes, ring_mm: d.of("ring_mm") });
     f.shows("shank_mm", Lies::Along(shank));
     f.shows("bend_mm", Lies::Across(bend));
     f.shows("catch_mm", Lies::Along(catch));

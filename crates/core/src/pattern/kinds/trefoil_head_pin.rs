@@ -18,9 +18,10 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loops", [2.2, 1.0, 15.0], "Inside of each of the three loops."),
-        Parameter::mm("notch_mm", "notch", [0.8, 0.2, 8.0], "Inside of the small bends between them."),
-        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+        Parameter::mm("loop_mm", "loops", [2.2, 1.0, 15.0], "Inside of each of the three loops.").grows(),
+        Parameter::mm("notch_mm", "notch", [0.8, 0.2, 8.0], "Inside of the small bends between them.")
+            .grows(),
+        Parameter::mm("stem_mm", "stem", [50.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
     sized_by: &["stem_mm"],
@@ -61,6 +62,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Loop, "middle loop", &[notch, second]);
     f.step(Operation::Loop, "third loop", &[other, third]);
     f.step(Operation::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the middle loop.";
+    f.step(Operation::Press, "stem", &[]);
     f.stands = (stem, -90.0);
     f.pressed.extend([
         (lead, run),

@@ -7,6 +7,7 @@ use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{
     COUNTED, KICK, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm, wraps_longer_than,
 };
+use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
@@ -21,17 +22,17 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Ear,
     paired: true,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.6, 1.0, 12.0], "Inside of the wrapped loop."),
-        Parameter::turns("wraps_n", "wraps", [2.5, 0.5, 12.0], "Wraps under the loop."),
+        Parameter::mm("loop_mm", "loop", [2.4, 1.0, 12.0], "Inside of the wrapped loop.").grows(),
+        Parameter::turns("wraps_n", "wraps", [3.0, 0.5, 12.0], "Wraps under the loop."),
         Parameter::choice("counted", "wraps counted as", COUNTED, 1.0, "How the wraps are counted."),
         Parameter::mm(
             "drop_mm",
             "front drop",
-            [12.0, 2.0, 80.0],
+            [9.0, 2.0, 80.0],
             "Front leg, from the crown down to the loop's neck.",
         ),
-        Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
-        Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
+        Parameter::mm("crown_mm", "crown", [8.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
+        Parameter::mm("back_mm", "back", [15.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
         Parameter::deg("tip_deg", "tip out", [18.0, 0.0, 80.0], "How far the tip is kicked outward."),
         Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tip."),
         Parameter::mm(
@@ -47,7 +48,7 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "drop_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
         purpose: "An ear wire whose loop cannot open: the drop is hung before the wraps are closed. The long front lets it swing below the lobe.",
-        wires: "0.64 to 1.0 mm; 0.81 mm (20 AWG) fits most piercings, thicker for large and heavy pieces, thinner for small ears. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "The pair does not match",
@@ -88,7 +89,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (neck + 1, *wrap), (front, *wrap)]));
     f.tails_mm.1 = WRAP_TAIL_MM;
     f.step(Operation::Loop, "loop", &[neck, neck + 1]);
-    f.step(Operation::Wrap, "wraps", &wraps);
+    f.step(Operation::Wrap, "wraps", &wraps).hint =
+        "Hang the drop in first, or open its own loop for it afterwards.";
     f.step(Operation::Bend, "crown", &[crown]);
     if d.of("tip_deg") > 0.0 {
         f.step(Operation::Kick, "tip", &[bend]);
@@ -98,6 +100,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Hammer, "crown", &[]);
     f.stands = (back, 90.0);
     f.bears.push(crown);
+    f.pull = Some((Hold::In(crown), Hold::Closed(neck + 1)));
+    f.wrapped.push(neck + 1);
     f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
     f.shows("loop_mm", Lies::Across(neck + 1));
     f.shows("drop_mm", Lies::Along(front));

@@ -19,7 +19,7 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loops", [2.6, 1.0, 15.0], "Inside of both loops."),
+        Parameter::mm("loop_mm", "loops", [2.6, 1.0, 15.0], "Inside of both loops.").grows(),
         Parameter::mm(
             "room_mm",
             "room for a bead of",
@@ -75,6 +75,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "Thread the bead on first, and hang in what the loop is to hold.";
     f.step(Operation::Wrap, "second wraps", &far_wraps);
     f.stands = (stem, 90.0);
+    f.wrapped.extend([stem - 2, stem + 2]);
     f.shows("loop_mm", Lies::Across(stem + 2));
     f.shows("room_mm", Lies::Along(stem));
     Ok(())

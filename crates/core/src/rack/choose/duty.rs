@@ -85,13 +85,12 @@ impl Duty {
         let design = &formed.design;
         let h = design.profile.thickness_mm();
         let c = design.profile.centroid_mm();
-        let bearing = design.bears.iter().filter_map(|bend| {
-            let (arm, _) = formed.bearing(*bend)?;
-            let bent_mm = match design.segments.get(*bend)?.course {
+        let bearing = formed.arms().iter().filter_map(|(segment, arm)| {
+            let bent_mm = match design.segments.get(*segment)?.course {
                 Course::Oval { long_mm, short_mm } => Some(long_mm * long_mm / short_mm),
                 course => course.tightest_mm(),
             };
-            Some(Bearing { arm_mm: 2.0 * (arm - c), bent_mm })
+            Some(Bearing { arm_mm: 2.0 * (*arm - c), bent_mm })
         });
         let bends = design.segments.iter().filter_map(|segment| {
             let kept = segment.flattened_mm.map_or(1.0, |t| (t / h).min(1.0));

@@ -1,0 +1,109 @@
+//! The line of pull: where neighbours touch a piece, and how far its wire runs from the line through the two.
+//!
+//! The moment along the wire is the force times its distance from that line. What opens first is where that is greatest
+//! against what the section bears there, be it a bend or a straight.
+
+use glam::DVec3;
+
+use super::form::Formed;
+use crate::shape::path::Placed;
+
+/// Where a neighbour holds on.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Hold {
+    /// Inside a bend or loop: it slides to where the pull drags it.
+    In(usize),
+    /// Inside a loop that is closed for good, which itself does not open.
+    Closed(usize),
+    /// At a place along a segment, as a share of it.
+    At(usize, f64),
+}
+
+impl Hold {
+    fn segment(self) -> usize {
+        match self {
+            Self::In(segment) | Self::Closed(segment) | Self::At(segment, _) => segment,
+        }
+    }
+}
+
+/// Points that a bend is looked at in.
+const POINTS: u32 = 48;
+/// Rounds until both neighbours lie still; each only shortens the way that is left.
+const ROUNDS: usize = 40;
+
+/// Where a neighbour lies, as a share of its segment, when it is dragged one way.
+fn dragged(placed: &Placed, hold: Hold, way: DVec3) -> f64 {
+    if let Hold::At(_, share) = hold {
+        return share;
+    }
+    let ahead = |share: f64| placed.at(share).0.dot(way);
+    let coarse = (0..=POINTS).map(|i| f64::from(i) / f64::from(POINTS));
+    let best = coarse.max_by(|a, b| ahead(*a).total_cmp(&ahead(*b))).unwrap_or(0.5);
+    // Between the two points beside it there is one farthest: thirds close in on it.
+    let step = 1.0 / f64::from(POINTS);
+    let (mut low, mut high) = ((best - step).max(0.0), (best + step).min(1.0));
+    while high - low > 1e-9 {
+        let third = (high - low) / 3.0;
+        if ahead(low + third) < ahead(high - third) { low += third } else { high -= third }
+    }
+    f64::midpoint(low, high)
+}
+
+impl Formed<'_> {
+    /// Every segment that carries the pull, with the arm of the pull there: the greatest distance of its middle line
+    /// from the line of pull, mm. Empty where nothing of it opens.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let ring = PatternRequest::usual("round-ring".parse().unwrap());
+    /// let formed = ring.form().unwrap();
+    /// // A ring with its gap at the side: the arm is the mean radius.
+    /// let mean = (ring.value("inside_mm") + ring.wire.size_mm) / 2.0;
+    /// assert!((formed.arms()[0].1 - mean).abs() < 1e-6);
+    /// ```
+    pub fn arms(&self) -> &[(usize, f64)] {
+        self.arms.get_or_init(|| self.find_arms().unwrap_or_default())
+    }
+
+    fn find_arms(&self) -> Option<Vec<(usize, f64)>> {
+        let (mut near, mut far) = self.design.pull?;
+        if near.segment() > far.segment() {
+            (near, far) = (far, near);
+        }
+        let placed = |hold: Hold| self.path.placed.iter().find(|placed| placed.index == hold.segment());
+        let (first, last) = (placed(near)?, placed(far)?);
+        let middle = |hold: Hold| if let Hold::At(_, share) = hold { share } else { 0.5 };
+        let (mut a, mut b) = (middle(near), middle(far));
+        let line = |a: f64, b: f64| {
+            let (from, to) = (first.at(a).0, last.at(b).0);
+            Some((from, (to - from).try_normalize()?))
+        };
+        for _ in 0..ROUNDS {
+            let (_, way) = line(a, b)?;
+            let moved = (dragged(first, near, -way), dragged(last, far, way));
+            if (moved.0 - a).abs() + (moved.1 - b).abs() < 1e-8 {
+                break;
+            }
+            (a, b) = moved;
+        }
+        let (from, way) = line(a, b)?;
+        let carrying = self.path.placed.iter().filter(|placed| {
+            let within = (near.segment()..=far.segment()).contains(&placed.index);
+            let closed = |hold: Hold| hold == Hold::Closed(placed.index);
+            within && placed.length_mm > 0.0 && !closed(near) && !closed(far)
+        });
+        let arms = carrying.map(|placed| {
+            let start = if placed.index == near.segment() { a } else { 0.0 };
+            let end = if placed.index == far.segment() { b } else { 1.0 };
+            let at = |i: u32| start + (end - start) * f64::from(i) / f64::from(POINTS);
+            let away = |share: f64| (placed.at(share).0 - from).cross(way).length();
+            (placed.index, (0..=POINTS).map(at).map(away).fold(0.0, f64::max))
+        });
+        Some(arms.filter(|(_, arm)| *arm > LEAST_ARM_MM).collect())
+    }
+}
+
+/// Wire this near the line of pull is stretched rather than bent, mm.
+const LEAST_ARM_MM: f64 = 0.02;

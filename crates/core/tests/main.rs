@@ -1,0 +1,30 @@
+//! The core's tests: one program, so that it is linked once.
+#![allow(missing_docs)]
+
+mod agreement;
+mod ask_lines;
+mod blanks;
+mod changes;
+mod choosing;
+mod common;
+mod costs;
+mod cut_plans;
+mod drawings;
+mod fields;
+mod findings;
+mod fits;
+mod inches;
+mod listings;
+mod literal_maker;
+mod loads;
+mod mechanics;
+mod patterns;
+mod pliers;
+mod rings;
+mod scale_lines;
+mod sheets;
+mod sizes;
+mod stock;
+mod wording;
+mod words;
+mod workings;

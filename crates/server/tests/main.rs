@@ -1,0 +1,25 @@
+//! The server's tests: one program, so that it is linked once.
+#![allow(missing_docs)]
+
+mod common;
+mod crash;
+mod cutting;
+mod file;
+mod findings_paper;
+mod guard;
+mod labels;
+mod ledger;
+mod making;
+mod migrations;
+mod network;
+mod paper;
+mod patterns;
+mod plans;
+mod printed;
+mod rack;
+mod rack_files;
+mod refusals;
+mod rings;
+mod strangers;
+mod undoing;
+mod whole;
