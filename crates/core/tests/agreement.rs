@@ -17,6 +17,7 @@ use lorimant_core::wire::bending::Bending;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::wire::strength::strain_left;
+use lorimant_core::wire::surface::Surface;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -52,7 +53,13 @@ fn any_wire() -> impl Strategy<Value = Wire> {
         0.5..2.5_f64,
         proptest::sample::select(vec![Temper::Soft, Temper::QuarterHard, Temper::HalfHard, Temper::Hard]),
     )
-        .prop_map(|(metal, section, size_mm, temper)| Wire { metal, section, size_mm, temper })
+        .prop_map(|(metal, section, size_mm, temper)| Wire {
+            metal,
+            section,
+            size_mm,
+            temper,
+            surface: Surface::Bare,
+        })
 }
 
 proptest! {
@@ -116,7 +123,13 @@ proptest! {
 /// Acceptance figures of an independent program: copper round 1.0237 soft, wound from 2.0 to 6.5 in 8 turns.
 #[test]
 fn a_cone_springs_at_both_mouths() {
-    let wire = Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.0237, temper: Temper::Soft };
+    let wire = Wire {
+        metal: Metal::Copper,
+        section: Section::Round,
+        size_mm: 1.0237,
+        temper: Temper::Soft,
+        surface: Surface::Bare,
+    };
     let left = Cone { small_mm: 2.0, large_mm: 6.5, turns: 8.0 }.let_go(&Bending::of(&wire)).unwrap();
     assert!((left.small_mm - 2.0216).abs() < 0.003, "{left:?}");
     assert!((left.large_mm - 6.5922).abs() < 0.003, "{left:?}");
@@ -126,8 +139,13 @@ fn a_cone_springs_at_both_mouths() {
 /// A square ring gives at its flat, which was never bent: F = σ(temper)·a³/4 over half its mean width, by hand.
 #[test]
 fn a_shaped_ring_gives_at_its_flat() {
-    let wire =
-        Wire { metal: Metal::Copper, section: Section::Square, size_mm: 1.2, temper: Temper::HalfHard };
+    let wire = Wire {
+        metal: Metal::Copper,
+        section: Section::Square,
+        size_mm: 1.2,
+        temper: Temper::HalfHard,
+        surface: Surface::Bare,
+    };
     let plan: RingPlan =
         snipped(&wire, Mandrel { shape: Shape::Square, ..Mandrel::round(8.0) }).plan().unwrap();
     let stress = 360.0 - (360.0 - 70.0) * (-0.464_f64 / 0.48).exp();
@@ -141,7 +159,13 @@ fn a_shaped_ring_gives_at_its_flat() {
 /// An oval pulled along its long way gives at the end of the short one, where its rod curves by a²/b.
 #[test]
 fn an_oval_ring_gives_where_it_is_bent_least() {
-    let wire = Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.0, temper: Temper::Soft };
+    let wire = Wire {
+        metal: Metal::Copper,
+        section: Section::Round,
+        size_mm: 1.0,
+        temper: Temper::Soft,
+        surface: Surface::Bare,
+    };
     let rod = Mandrel { shape: Shape::Oval, short_mm: Some(4.0), ..Mandrel::round(6.0) };
     let plan = snipped(&wire, rod).plan().unwrap();
     let radius = 3.0 * 3.0 / 2.0 + 0.5;
@@ -179,7 +203,13 @@ fn what_does_not_open_shows_no_opening_load(#[case] kind: &str) {
 #[case("round-ring", true)]
 #[case("cone-cap", true)]
 fn half_round_wire_bends_one_way(#[case] kind: &str, #[case] made: bool) {
-    let wire = Wire { metal: Metal::Copper, section: Section::HalfRound, size_mm: 1.6, temper: Temper::Soft };
+    let wire = Wire {
+        metal: Metal::Copper,
+        section: Section::HalfRound,
+        size_mm: 1.6,
+        temper: Temper::Soft,
+        surface: Surface::Bare,
+    };
     let formed = finding(kind, &wire, &[]);
     match formed.form() {
         Ok(_) => assert!(made, "{kind}"),
@@ -194,7 +224,13 @@ fn half_round_wire_bends_one_way(#[case] kind: &str, #[case] made: bool) {
 /// In the hand: every source added in squares; wood adds its own; a kerf only where there is one.
 #[test]
 fn the_spread_in_the_hand_adds_what_the_hand_does() {
-    let wire = Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.0, temper: Temper::Soft };
+    let wire = Wire {
+        metal: Metal::Copper,
+        section: Section::Round,
+        size_mm: 1.0,
+        temper: Temper::Soft,
+        surface: Surface::Bare,
+    };
     let plan = snipped(&wire, Mandrel::round(5.0)).plan().unwrap();
     let hand = 4.0 * 0.02_f64.powi(2) + 0.03_f64.powi(2);
     let expected = (plan.ring_inside_spread_mm.powi(2) + hand).sqrt();

@@ -7,6 +7,7 @@ use lorimant_core::reading::field::{ReadField, Reads, TypedField, read};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use lorimant_core::words::gauge::{Gauge, GaugeSystem};
 use lorimant_core::words::length::{self, Habits, LengthUnit};
 use lorimant_core::words::number::{read_count, separated, unmistakable};
@@ -17,7 +18,13 @@ use rstest::rstest;
 const INCHES: Habits = Habits { unit: LengthUnit::Inch, gauge: GaugeSystem::Awg };
 
 fn copper() -> Wire {
-    Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.0, temper: Temper::Soft }
+    Wire {
+        metal: Metal::Copper,
+        section: Section::Round,
+        size_mm: 1.0,
+        temper: Temper::Soft,
+        surface: Surface::Bare,
+    }
 }
 
 fn one(text: &str, reads: Reads, habits: Habits) -> Result<ReadField, Faults> {

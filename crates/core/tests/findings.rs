@@ -12,6 +12,7 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::bending::Bending;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::{Profile, Section};
+use lorimant_core::wire::surface::Surface;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -161,7 +162,7 @@ fn bends_spring_back_to_what_was_wanted(
     #[case] section: Section,
     #[case] size_mm: f64,
 ) {
-    let bending = Bending::of(&Wire { metal, section, size_mm, temper });
+    let bending = Bending::of(&Wire { metal, section, size_mm, temper, surface: Surface::Bare });
     for radius in [1.0, 2.5, 6.0] {
         let wound = bending.wound_radius(radius).unwrap();
         assert!(wound < radius);

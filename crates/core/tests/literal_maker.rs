@@ -16,12 +16,13 @@ use lorimant_core::tool::coil::{Coil, Cone};
 use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::outline::Outline;
-use lorimant_core::tool::school::{FlatTo, Hardening, Schools, Straightening};
+use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Schools, Straightening, WrapTail};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::bending::Bending;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::{Profile, Section};
+use lorimant_core::wire::surface::Surface;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -35,6 +36,8 @@ struct Hands<'a> {
     bends: Vec<(f64, f64, Curve)>,
     /// Whether what was bent was hammered before, in the same order.
     grown: Vec<bool>,
+    /// Whether anything was measured from the far end yet.
+    from_far: bool,
     /// Where the wire was folded.
     fold: Option<(f64, f64)>,
     /// Wire that a ball has swallowed at the near end, mm.
@@ -109,6 +112,7 @@ impl Hands<'_> {
         let numbers = &step.numbers;
         let at = numbers.at_mm.unwrap();
         let roll = self.plane(step);
+        self.from_far |= numbers.from == Some(From::FarEnd);
         let middle = step.operation == Operation::Fold && (at - self.blank_mm / 2.0).abs() < 1e-6;
         let from = match numbers.from.unwrap() {
             _ if middle => at - wire_mm / 2.0,
@@ -137,13 +141,15 @@ impl Hands<'_> {
         let numbers = &step.numbers;
         let c = self.wire.profile().centroid_mm();
         match step.operation {
+            Operation::Straighten if numbers.at_mm.is_some() => {}
             Operation::Straighten => self.spent += 0.02 * f64::from(numbers.pulls_n.unwrap_or(0)),
             Operation::Anneal => self.spent = 0.0,
             // Two hours in shot are 0.08 of strain all over.
             Operation::Tumble => self.spent += 0.08 * step.takes.unattended_min / 120.0,
             Operation::Cut => self.blank_mm = numbers.length_mm.unwrap(),
             Operation::Trim => match numbers.from.unwrap() {
-                From::FarEnd if self.bends.is_empty() => self.blank_mm -= numbers.length_mm.unwrap(),
+                // Until something is measured from it, what comes off an end makes the blank shorter.
+                From::FarEnd if !self.from_far => self.blank_mm -= numbers.length_mm.unwrap(),
                 From::FarEnd => self.off.1 += numbers.length_mm.unwrap(),
                 _ => self.off.0 += numbers.length_mm.unwrap(),
             },
@@ -297,6 +303,7 @@ fn off(request: &PatternRequest, made: &Made, schools: Schools, shop: &Workshop)
         blank_mm: 0.0,
         bends: vec![],
         grown: vec![],
+        from_far: false,
         fold: None,
         ball_mm: 0.0,
         thin: vec![],
@@ -327,14 +334,17 @@ fn off(request: &PatternRequest, made: &Made, schools: Schools, shop: &Workshop)
 }
 
 fn schools() -> impl Strategy<Value = Schools> {
-    (any::<bool>(), 1..20_u32, any::<bool>(), any::<bool>()).prop_map(|(pulled, pulls_n, spool, barrel)| {
-        Schools {
-            straightening: if pulled { Straightening::Pulls } else { Straightening::Fingers },
-            pulls_n,
-            flat_to: if spool { FlatTo::Spool } else { FlatTo::Piece },
-            hardening: if barrel { Hardening::Tumble } else { Hardening::Mallet },
-            ..Schools::default()
-        }
+    let cut = proptest::sample::select(CutWhen::ALL);
+    let any = (any::<bool>(), 1..20_u32, any::<bool>(), any::<bool>(), cut, any::<bool>(), 1.0..12.0_f64);
+    any.prop_map(|(pulled, pulls_n, spool, barrel, cut, gripped, long_mm)| Schools {
+        cut,
+        long_mm,
+        wrap_tail: if gripped { WrapTail::Gripped } else { WrapTail::Held },
+        straightening: if pulled { Straightening::Pulls } else { Straightening::Fingers },
+        pulls_n,
+        flat_to: if spool { FlatTo::Spool } else { FlatTo::Piece },
+        hardening: if barrel { Hardening::Tumble } else { Hardening::Mallet },
+        ..Schools::default()
     })
 }
 
@@ -478,7 +488,7 @@ proptest! {
         schools in schools(),
         rings_n in 1..500_u32,
     ) {
-        let wire = Wire { metal, temper, size_mm, section: Section::Round };
+        let wire = Wire { metal, temper, size_mm, section: Section::Round, surface: Surface::Bare };
         let cutting = Cutting { method, filed, ..Cutting::default() };
         let request = RingRequest {
             winding,

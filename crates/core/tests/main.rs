@@ -25,6 +25,7 @@ mod scale_lines;
 mod sheets;
 mod sizes;
 mod stock;
+mod surfaces;
 mod wording;
 mod words;
 mod workings;

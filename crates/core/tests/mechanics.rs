@@ -10,11 +10,12 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::bending::{Bending, FlowCurve};
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::{Profile, Section};
+use lorimant_core::wire::surface::Surface;
 use proptest::prelude::*;
 use rstest::rstest;
 
 fn wire(metal: Metal, section: Section, size_mm: f64, temper: Temper) -> Wire {
-    Wire { metal, section, size_mm, temper }
+    Wire { metal, section, size_mm, temper, surface: Surface::Bare }
 }
 
 /// An independent program's numerical integration: R0/R1 to 1e-4, inside diameter to 0.002 mm.

@@ -18,6 +18,7 @@ use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use lorimant_core::words::length::LengthUnit;
 use lorimant_core::words::sentence::text;
 use proptest::prelude::*;
@@ -426,7 +427,8 @@ fn checks_find_what_is_wrong_and_nothing_else(
 #[case(Metal::SterlingSilver, 0.4, About::Piercing)]
 fn ear_wires_are_checked_for_ears(#[case] metal: Metal, #[case] size_mm: f64, #[case] about: About) {
     let mut request = usual("open-ear-wire");
-    request.wire = Wire { metal, size_mm, temper: Temper::Soft, section: Section::Round };
+    request.wire =
+        Wire { metal, size_mm, temper: Temper::Soft, section: Section::Round, surface: Surface::Bare };
     let formed = request.form().unwrap();
     assert!(formed.checks(LengthUnit::Mm).iter().any(|check| check.about == about && !check.ok));
 }
@@ -476,7 +478,13 @@ fn a_fit_names_what_it_changed_and_keeps_to_the_tools_there_are() {
 #[test]
 fn a_transfer_keeps_the_proportions() {
     let request = usual("hook-clasp");
-    let wire = Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.628, temper: Temper::Soft };
+    let wire = Wire {
+        metal: Metal::Copper,
+        section: Section::Round,
+        size_mm: 1.628,
+        temper: Temper::Soft,
+        surface: Surface::Bare,
+    };
     let transferred = request.transferred(&wire, LengthUnit::Mm).unwrap();
     let k = 1.628 / 1.291;
     for name in ["eye_mm", "shank_mm", "bend_mm"] {

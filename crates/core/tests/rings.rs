@@ -13,6 +13,7 @@ use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use lorimant_core::words::length::{Habits, LengthUnit};
 use proptest::prelude::*;
 use rstest::rstest;
@@ -111,6 +112,7 @@ fn backwards_acceptance_sterling_half_hard_for_four_millimetres() {
             section: Section::Round,
             size_mm: 0.8118,
             temper: Temper::HalfHard,
+            surface: Surface::Bare,
         },
         // A snip takes nothing, so the ring is the relaxed coil.
         cutting: Cutting { method: Method::SingleSnip, ..Cutting::default() },
@@ -236,7 +238,7 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
         let (shape, ratio, usable_mm) = rod;
         let (method, filed) = cutting;
         RingRequest {
-            wire: Wire { metal, section, size_mm, temper },
+            wire: Wire { metal, section, size_mm, temper, surface: Surface::Bare },
             mandrel: Mandrel { shape, usable_mm, ..Mandrel::round(size_mm * ratio) },
             rings_n,
             winding: Winding::Hand,

@@ -11,6 +11,7 @@ use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use lorimant_core::words::length::{LengthUnit, inch_fraction, rod_size};
 use lorimant_core::words::sentence::{self};
 use proptest::prelude::*;
@@ -31,7 +32,13 @@ fn workshop() -> Workshop {
 
 fn request() -> RingRequest {
     RingRequest {
-        wire: Wire { metal: Metal::Copper, section: Section::Round, size_mm: 1.0237, temper: Temper::Soft },
+        wire: Wire {
+            metal: Metal::Copper,
+            section: Section::Round,
+            size_mm: 1.0237,
+            temper: Temper::Soft,
+            surface: Surface::Bare,
+        },
         mandrel: workshop().rods[1].clone(),
         rings_n: 120,
         winding: Winding::Hand,
@@ -228,7 +235,7 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
             let snip = method == Method::SingleSnip;
             let oval = shape == Shape::Oval;
             RingRequest {
-                wire: Wire { metal, section, size_mm, temper },
+                wire: Wire { metal, section, size_mm, temper, surface: Surface::Bare },
                 mandrel: Mandrel {
                     name: named.then(|| "knitting needle".to_owned()),
                     shape,

@@ -9,6 +9,7 @@ use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use proptest::prelude::*;
 
 /// What a formula with numbers comes to: sums, products, quotients, brackets, π, √, powers of two and three; none
@@ -104,7 +105,7 @@ fn rings() -> impl Strategy<Value = RingRequest> {
     let method = prop::sample::select(Method::ALL.to_vec());
     (metal, section, method, 0.6..2.0_f64, 3.0..8.0_f64, 1..400_u32).prop_map(
         |(metal, section, method, size_mm, ratio, rings_n)| RingRequest {
-            wire: Wire { metal, section, size_mm, temper: Temper::Soft },
+            wire: Wire { metal, section, size_mm, temper: Temper::Soft, surface: Surface::Bare },
             rings_n,
             cutting: Cutting { method, ..Cutting::default() },
             ..ring_of(size_mm, size_mm * ratio)

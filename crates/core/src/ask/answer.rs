@@ -15,6 +15,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Temper;
 use crate::wire::section::Section;
+use crate::wire::surface::Surface;
 use crate::words::length::{self, LengthUnit, shown};
 use crate::words::scale::{of_wire, sold_by, sold_by_word};
 use crate::words::sentence::Phrase;
@@ -178,7 +179,17 @@ impl Said {
             reply.missing.push("the size of the wire, for example 18 awg or 1 mm wire".to_owned());
         }
         let (metal, size_mm) = (self.metal.as_ref()?.value, self.size_mm.as_ref()?.value);
-        Some(Wire { metal, size_mm, section: self.section(), temper: self.temper_or_soft(reply) })
+        Some(Wire {
+            metal,
+            size_mm,
+            section: self.section(),
+            temper: self.temper_or_soft(reply),
+            surface: self.surface(),
+        })
+    }
+
+    pub(super) fn surface(&self) -> Surface {
+        self.surface.as_ref().map_or(Surface::Bare, |given| given.value)
     }
 
     pub(super) fn section(&self) -> Section {

@@ -223,6 +223,7 @@ impl Said {
                 section: self.section(),
                 size_mm: self.size_mm.as_ref().map_or(usual.size_mm, |given| given.value),
                 temper,
+                surface: self.surface(),
             },
             pieces_n,
             singly: kind.0.paired && counted != Counted::Pairs,

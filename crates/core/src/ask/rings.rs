@@ -98,7 +98,13 @@ impl Said {
                 let size_mm = inside.value / ratio.value;
                 reply.assumed.push(format!("The ratio asks for wire of {}.", caliper(size_mm, unit)));
                 let temper = self.temper_or_soft(reply);
-                Some(Wire { metal: metal.value, section: self.section(), size_mm, temper })
+                Some(Wire {
+                    metal: metal.value,
+                    section: self.section(),
+                    size_mm,
+                    temper,
+                    surface: self.surface(),
+                })
             }
             _ => self.wire(reply),
         }
@@ -113,7 +119,13 @@ impl Said {
         let size_mm = self.size_mm.as_ref().map_or(inside / USUAL_RATIO, |given| given.value);
         let metal = self.metal.as_ref().map_or(Metal::Copper, |given| given.value);
         reply.assumed.push(format!("Drawn in {metal} of {} to start from.", caliper(size_mm, unit)));
-        Some(Wire { metal, section: self.section(), size_mm, temper: self.temper_or_soft(reply) })
+        Some(Wire {
+            metal,
+            section: self.section(),
+            size_mm,
+            temper: self.temper_or_soft(reply),
+            surface: self.surface(),
+        })
     }
 
     fn inside_wanted(&self, wire: &Wire) -> Option<f64> {

@@ -16,6 +16,7 @@ use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
+use crate::wire::surface::Surface;
 use crate::words::counted;
 use crate::words::length::{self, Reading, Typed, caliper, caliper_number, inches, shown};
 
@@ -57,6 +58,7 @@ pub(super) struct Said {
     pub metal: Option<Given<Metal>>,
     pub temper: Option<Given<Temper>>,
     pub section: Option<Given<Section>>,
+    pub surface: Option<Given<Surface>>,
     pub size_mm: Option<Given<f64>>,
     pub winding: Option<Given<Winding>>,
     pub method: Option<Given<Method>>,
@@ -258,6 +260,10 @@ impl Gathering<'_> {
             Word::Section(section) => {
                 once!(section, section, "section");
                 self.note(token, section.shown().to_owned());
+            }
+            Word::Surface(surface) => {
+                once!(surface, surface, "surface");
+                self.note(token, surface.shown().to_owned());
             }
             Word::Winding(winding) => once!(winding, winding, "winding"),
             Word::Method(method) => {

@@ -6,7 +6,7 @@ use super::operation::Operation;
 use super::operations::{Anneal, Fuse, HammerRing, Pickle, Quench, Solder, Stiffen, Straighten, Tumble};
 use super::run::Does;
 use crate::fault::{Fault, Faults, Span};
-use crate::tool::school::{PULL_STRAIN, Straightening};
+use crate::tool::school::{PULL_STRAIN, SchoolChanges, Straightening};
 
 /// An operation that is put into a route.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -43,6 +43,9 @@ pub struct Changes {
     /// Operations that are put in, in this order.
     #[serde(skip_serializing_if = "Vec::is_empty")]
     pub with: Vec<Inserted>,
+    /// Schools that this plan chooses otherwise than its workshop.
+    #[serde(skip_serializing_if = "SchoolChanges::is_empty")]
+    pub schools: SchoolChanges,
 }
 
 /// Most changes to one route.
@@ -84,9 +87,11 @@ impl Inserted {
     fn does(&self) -> Result<Box<dyn Does>, String> {
         Ok(match (self.operation, self.to_mm) {
             (Operation::Anneal, _) => Box::new(Anneal),
-            (Operation::Straighten, _) => {
-                Box::new(Straighten { by: Straightening::Pulls, pulls_n: self.pulls_n.unwrap_or(10) })
-            }
+            (Operation::Straighten, _) => Box::new(Straighten {
+                by: Straightening::Pulls,
+                pulls_n: self.pulls_n.unwrap_or(10),
+                stretch: None,
+            }),
             (Operation::Hammer, Some(to_mm)) => Box::new(HammerRing { to_mm }),
             (Operation::Hammer, None) => Box::new(Stiffen { what: "piece", span: None, hint: "" }),
             (Operation::Fuse, _) => Box::new(Fuse),
@@ -169,7 +174,25 @@ impl Changes {
     /// Whether nothing is changed.
     #[must_use]
     pub fn is_empty(&self) -> bool {
-        self.without.is_empty() && self.with.is_empty()
+        self.without.is_empty() && self.with.is_empty() && self.schools.is_empty()
+    }
+
+    /// The same with an operation left out, or done again where it is left out.
+    #[must_use]
+    pub fn left_out(&self, operation: Operation) -> Self {
+        let mut changes = self.clone();
+        if changes.without.contains(&operation) {
+            changes.without.retain(|one| *one != operation);
+        } else {
+            changes.without.push(operation);
+        }
+        changes
+    }
+
+    /// The same with an answer chosen to a question where makers differ.
+    #[must_use]
+    pub fn choosing(&self, field: &str, word: &str) -> Option<Self> {
+        Some(Self { schools: self.schools.choosing(field, word)?, ..self.clone() })
     }
 
     /// Strain spent in wire when it is wound, where so much was spent as sold and straightening spends so much more: an

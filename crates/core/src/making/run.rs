@@ -102,6 +102,9 @@ pub struct Numbers {
     /// Inside that is left.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub inside_mm: Option<f64>,
+    /// What should be left of a stretch that is trimmed, or measured off a piece whose end is formed already.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub left_mm: Option<f64>,
     /// Thickness it is hammered to.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub thickness_mm: Option<f64>,
@@ -201,6 +204,11 @@ pub trait Does {
     /// # Errors
     /// Why it cannot be done to the piece as it is, in a sentence.
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String>;
+
+    /// The end whose tail it takes off: whether it is the far one; none where it takes none.
+    fn takes_tail(&self) -> Option<bool> {
+        None
+    }
 }
 
 /// One operation as it was done: what to do, with this piece's numbers, and the workpiece afterwards.

@@ -5,7 +5,7 @@ use serde::Serialize;
 use super::form::Formed;
 use crate::making::Operation;
 use crate::shape::Segment;
-use crate::tool::school::Rounding;
+use crate::tool::school::{CutWhen, Rounding, WrapTail};
 use crate::words::length::{LengthUnit, ruler_step_mm};
 
 /// The sliver that falls off with each piece, in thicknesses of the wire.
@@ -43,6 +43,9 @@ pub struct Blank {
     /// Whether that is at the far end; what is marked is measured from the other.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub surplus_far: Option<bool>,
+    /// Of a piece that is cut long and trimmed: whether that is at its far end.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub long_far: Option<bool>,
     /// What lies between the two flush faces, as it is measured off.
     pub flush_mm: f64,
     /// Where the finished wire starts, from the left flush end.
@@ -75,9 +78,25 @@ impl Formed<'_> {
         let ends = &self.request.ends;
         let trim_mm = ends.trim_mm.unwrap_or(TRIM * h);
         let filing_mm = ends.filing_mm.unwrap_or(FILING * h);
-        let tail = |needed: f64| if needed > 0.0 { ends.tail_mm.unwrap_or(needed) } else { 0.0 };
-        let (left_tail_mm, right_tail_mm) = (tail(self.design.tails_mm.0), tail(self.design.tails_mm.1));
         let (near_free, far_free) = self.free_ends();
+        // The two ends of folded wire are trimmed to each other as it is, and a coil has its tail.
+        let coiled = self.design.steps.iter().any(|step| step.kind == Operation::Coil);
+        let cut = if self.design.fold().is_some() || coiled { CutWhen::First } else { self.schools.cut };
+        let long_far = match (cut, far_free, near_free) {
+            (CutWhen::Long, true, _) => Some(true),
+            (CutWhen::Long, false, true) => Some(false),
+            _ => None,
+        };
+        // Wraps can be wound with the end itself in pliers; a coil is always held by its tail.
+        let wraps = self.design.steps.iter().any(|step| step.kind == Operation::Wrap);
+        let held = if wraps && self.schools.wrap_tail == WrapTail::Gripped { 0.0 } else { 1.0 };
+        let tail = |needed: f64, far: bool| match needed * held {
+            _ if long_far == Some(far) => self.schools.long_mm,
+            mm if mm > 0.0 => ends.tail_mm.unwrap_or(mm),
+            _ => 0.0,
+        };
+        let (left_tail_mm, right_tail_mm) =
+            (tail(self.design.tails_mm.0, false), tail(self.design.tails_mm.1, true));
         let (left, right) = self.filed_ends();
         let left_filing_mm = if left { filing_mm } else { 0.0 };
         let right_filing_mm = if right { filing_mm } else { 0.0 };
@@ -108,6 +127,7 @@ impl Formed<'_> {
             surplus_mm: flush_mm - flush,
             surplus_at,
             surplus_far,
+            long_far,
             flush_mm,
             starts_mm: left_filing_mm + left_tail_mm,
         }

@@ -126,9 +126,9 @@ impl PatternRequest {
                     ));
                 }
             },
-            "metal" => match reading::exactly(text) {
-                Some(Word::Metal(metal)) => changed.wire.metal = metal,
-                _ => {
+            "metal" => match reading::covered_metal(text) {
+                Some(said) => changed.wire = changed.wire.said(said),
+                None => {
                     return Err(unknown(
                         "wire.metal",
                         "metal",
@@ -242,7 +242,11 @@ impl PatternRequest {
                 .map(|t| with(t.shown().to_owned(), wire(&|r| r.wire.temper = *t)))
                 .collect(),
             "metal" => {
-                Metal::ALL.iter().map(|m| with(m.shown().to_owned(), wire(&|r| r.wire.metal = *m))).collect()
+                let metals =
+                    Metal::ALL.iter().map(|m| with(m.shown().to_owned(), wire(&|r| r.wire.metal = *m)));
+                let surfaces = self.wire.other_surfaces();
+                let covered = surfaces.map(|s| with(format!("{s} wire"), wire(&|r| r.wire.surface = s)));
+                metals.chain(covered).collect()
             }
             "section" => Section::ALL
                 .iter()

@@ -146,6 +146,8 @@ pub struct Former {
     pub asks: Vec<Asks>,
     /// Wires that carry the load side by side.
     pub strands: f64,
+    /// Whether its near end is usually formed while it hangs on the spool.
+    pub on_spool: bool,
 }
 
 impl Former {
@@ -171,6 +173,7 @@ impl Former {
             tails_mm: (0.0, 0.0),
             asks: vec![],
             strands: 1.0,
+            on_spool: false,
         }
     }
 

@@ -15,7 +15,7 @@ use crate::making::route::Place;
 use crate::making::run::From;
 use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment, ball_wire_mm};
-use crate::tool::school::{FlatTo, Hardening, Rounding};
+use crate::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Schools, Straightening};
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::words::length::LengthUnit;
@@ -64,23 +64,37 @@ impl Formed<'_> {
         let writing = Writing { formed: self, blank, spans: self.spans(blank) };
         let pinched = schools.flat_to == FlatTo::Spool;
         let mut route: Route = vec![
-            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n }),
+            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n, stretch: None }),
             Box::new(MakeFlush {
                 sliver_mm: if pinched { 0.0 } else { blank.trim_mm },
                 before_each: !pinched,
             }),
-            Box::new(Cut {
-                length_mm: blank.flush_exact_mm() + if pinched { blank.trim_mm } else { 0.0 },
-                surplus_mm: blank.surplus_mm,
-                surplus_at: blank.surplus_at,
-                flat_to: schools.flat_to,
-            }),
         ];
-        if pinched {
-            route.push(Box::new(Trim { what: "right end", far: true, off_mm: blank.trim_mm }));
+        let on_spool = self.rolled_on_the_spool();
+        if on_spool > 0 {
+            writing.flatten_ends(false, &mut route);
         }
-        writing.flatten_ends(&mut route);
-        for step in &self.design.steps {
+        for step in &self.design.steps[..on_spool] {
+            writing.write(step, &mut route);
+        }
+        let formed = self.design.steps[..on_spool].iter().flat_map(|step| &step.segments).max();
+        let formed_to = formed.and_then(|i| writing.spans.get(*i)).map(|span| span.1);
+        route.push(Box::new(Cut {
+            length_mm: blank.flush_exact_mm() + if pinched { blank.trim_mm } else { 0.0 },
+            surplus_mm: blank.surplus_mm,
+            surplus_at: blank.surplus_at,
+            flat_to: schools.flat_to,
+            formed_mm: formed_to,
+            each_mm: blank.cut_mm,
+        }));
+        if pinched {
+            route.push(Box::new(Trim { what: "right end", far: true, off_mm: blank.trim_mm, left: None }));
+        }
+        if on_spool == 0 {
+            writing.flatten_ends(false, &mut route);
+        }
+        writing.flatten_ends(true, &mut route);
+        for step in &self.design.steps[on_spool..] {
             writing.write(step, &mut route);
         }
         writing.finish(&mut route);
@@ -92,6 +106,19 @@ impl Formed<'_> {
 }
 
 impl Formed<'_> {
+    /// How many of its first steps are done while it still hangs on the spool: those that form its near end alone.
+    fn rolled_on_the_spool(&self) -> usize {
+        if self.schools.cut != CutWhen::OnSpool && !self.design.on_spool {
+            return 0;
+        }
+        let at_the_end = |step: &&Forming| {
+            matches!(step.kind, Operation::Loop | Operation::Bend | Operation::Ball | Operation::Spiral)
+                && !step.segments.is_empty()
+                && step.segments.iter().all(|i| *i <= 1)
+        };
+        self.design.steps.iter().take_while(at_the_end).count()
+    }
+
     /// What a finished piece holds after everything that was done to it, as hard and as thick as it is now; none where
     /// nothing of it bears.
     ///
@@ -131,6 +158,17 @@ impl Formed<'_> {
 }
 
 impl PatternRequest {
+    /// The schools it is made by: the workshop's, but for what the plan chooses itself.
+    #[must_use]
+    pub fn schools(&self, workshop: &Workshop) -> Schools {
+        self.route.schools.over(workshop.schools)
+    }
+
+    /// Whether an end of it lands on its wire, so that it can be joined there.
+    fn closes(&self) -> bool {
+        self.form().is_ok_and(|formed| !formed.design.closures.is_empty())
+    }
+
     /// What can be put into its route, or taken out again, each with what that changes.
     pub(super) fn making_choices(&self, workshop: &Workshop) -> Vec<Choice<Self>> {
         let put = |operation, place| Self { route: self.route.toggled(operation, place), ..self.clone() };
@@ -160,6 +198,14 @@ impl PatternRequest {
                     put(Operation::Anneal, Place::Before(bend)),
                 ),
             );
+        }
+        if first(&[Operation::Close, Operation::Loop]).is_some() && self.closes() {
+            let shut = first(&[Operation::Close]).unwrap_or(Operation::Loop);
+            for (label, operation) in
+                [("fuse what closes", Operation::Fuse), ("solder what closes", Operation::Solder)]
+            {
+                offers.push((label, operation, put(operation, Place::After(shut))));
+            }
         }
         let offers = offers.into_iter().map(|(label, operation, request)| {
             let chosen = self.route.puts_in(operation);
@@ -229,12 +275,22 @@ impl<'a> Writing<'a> {
         let hint = step.hint;
         match step.kind {
             Operation::Close => route.push(Box::new(Close { what: step.what, ring_mm: None })),
+            Operation::Straighten => {
+                let span = step.segments.first().and_then(|i| self.spans.get(*i)).copied();
+                let stretch = span.map(|span| (step.what, span));
+                route.push(Box::new(Straighten {
+                    by: Straightening::Pulls,
+                    pulls_n: schools.pulls_n,
+                    stretch,
+                }));
+            }
             operation @ (Operation::Press
             | Operation::Level
             | Operation::Texture
             | Operation::Bevel
             | Operation::True) => route.push(Box::new(Handwork { operation, what: step.what, hint })),
             Operation::Round => {
+                self.trim_long(route);
                 let (near_mm, far_mm) = (self.blank.left_filing_mm, self.blank.right_filing_mm);
                 route.push(Box::new(Round { what: step.what, by: schools.rounding, near_mm, far_mm, hint }));
             }
@@ -291,23 +347,26 @@ impl<'a> Writing<'a> {
                 let (left, right) = (self.blank.left_tail_mm, self.blank.right_tail_mm);
                 let done = n + 1 == step.segments.len();
                 if done && right > 0.0 && step.segments.contains(&last) {
-                    route.push(Box::new(Trim { what: "tail", far: true, off_mm: right }));
+                    route.push(Box::new(Trim { what: "tail", far: true, off_mm: right, left: None }));
                 }
                 if done && left > 0.0 && step.segments.contains(&0) {
-                    route.push(Box::new(Trim { what: "tail", far: false, off_mm: left }));
+                    route.push(Box::new(Trim { what: "tail", far: false, off_mm: left, left: None }));
                 }
             }
         }
     }
 
-    /// Ends that are rolled flat are hammered while they are straight.
-    fn flatten_ends(&self, route: &mut Route) {
+    /// Ends that are rolled flat are hammered while they are straight: the near or the far one.
+    fn flatten_ends(&self, far: bool, route: &mut Route) {
         let profile = self.formed.design.profile;
         let last = self.spans.len().saturating_sub(1);
         for (i, (segment, span)) in self.formed.design.segments.iter().zip(&self.spans).enumerate() {
             let Some(thickness_mm) = segment.flattened_mm.filter(|_| segment.flattened_first) else {
                 continue;
             };
+            if far != (i == last) {
+                continue;
+            }
             let grown = segment.wire_mm(profile) * segment.growth(profile);
             route.push(Box::new(Flatten {
                 operation: Operation::Flatten,
@@ -408,16 +467,27 @@ impl<'a> Writing<'a> {
         }
     }
 
+    /// What was cut long is trimmed where its end stays free, the second to the first.
+    fn trim_long(&self, route: &mut Route) {
+        let Some(far) = self.blank.long_far.filter(|far| !tail_is_off(route, *far)) else {
+            return;
+        };
+        let segments = &self.formed.design.segments;
+        let last = segments.len() - 1;
+        let end = if far { last } else { 0 };
+        let length = self.spans.get(end).map_or(0.0, |(a, b)| b - a);
+        let filed = if far { self.blank.right_filing_mm } else { self.blank.left_filing_mm };
+        let off_mm = if far { self.blank.right_tail_mm } else { self.blank.left_tail_mm };
+        let left = Some((segments[end].what, length + filed));
+        route.push(Box::new(Trim { what: segments[end].what, far, off_mm, left }));
+    }
+
     /// What comes last: tails nobody trimmed yet, the barrel.
     fn finish(&self, route: &mut Route) {
-        let trimmed = |route: &Route| route.iter().filter(|does| does.operation() == Operation::Trim).count();
-        let tails = usize::from(self.blank.left_tail_mm > 0.0) + usize::from(self.blank.right_tail_mm > 0.0);
-        let pinched = usize::from(self.formed.schools.flat_to == FlatTo::Spool);
-        if trimmed(route) < tails + pinched {
-            for (off_mm, far) in [(self.blank.left_tail_mm, false), (self.blank.right_tail_mm, true)] {
-                if off_mm > 0.0 {
-                    route.push(Box::new(Trim { what: "tail", far, off_mm }));
-                }
+        self.trim_long(route);
+        for (off_mm, far) in [(self.blank.left_tail_mm, false), (self.blank.right_tail_mm, true)] {
+            if off_mm > 0.0 && !tail_is_off(route, far) {
+                route.push(Box::new(Trim { what: "tail", far, off_mm, left: None }));
             }
         }
         if !route.iter().any(|does| does.operation() == Operation::Part) {
@@ -431,4 +501,9 @@ impl<'a> Writing<'a> {
             route.push(Box::new(Tumble { hours: schools.tumble_h }));
         }
     }
+}
+
+/// Whether the tail at an end is taken off by a route.
+fn tail_is_off(route: &Route, far: bool) -> bool {
+    route.iter().any(|does| does.takes_tail() == Some(far))
 }

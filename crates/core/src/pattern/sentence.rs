@@ -67,7 +67,7 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
     ];
     let texts = [
         wire.temper.shown().to_owned(),
-        wire.metal.shown().to_owned(),
+        wire.metal_shown(),
         wire.section.shown().to_owned(),
         wire.size_shown(unit),
     ];

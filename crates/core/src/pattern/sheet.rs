@@ -196,7 +196,7 @@ impl PatternRequest {
     /// # Errors
     /// As [`PatternRequest::form`]; and a fault at `plier` when the workshop has none of that name.
     pub fn form_with(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
-        let formed = self.form()?.by(workshop.schools);
+        let formed = self.form()?.by(self.schools(workshop));
         if let Some(name) = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty()) {
             let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
             if !own.iter().any(|known| known.eq_ignore_ascii_case(name)) {
@@ -263,7 +263,7 @@ impl PatternRequest {
     /// # Errors
     /// As [`PatternRequest::form`].
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
-        let formed = self.form()?.by(workshop.schools);
+        let formed = self.form()?.by(self.schools(workshop));
         let unit = workshop.habits.unit;
         let blank = formed.blank(unit);
         let made = formed.made(&Changes::default(), workshop)?;

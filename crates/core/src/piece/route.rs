@@ -68,8 +68,8 @@ impl Piece {
     #[must_use]
     pub fn schools(&self, workshop: &Workshop) -> Schools {
         match self {
-            Self::Rings(request) => workshop.schools_for(request.pulls_n),
-            Self::Finding(_) => workshop.schools,
+            Self::Rings(request) => request.schools(workshop),
+            Self::Finding(request) => request.schools(workshop),
         }
     }
 

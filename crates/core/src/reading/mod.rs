@@ -16,6 +16,7 @@ use crate::tool::coil::Winding;
 use crate::tool::cutting::{Blade, Method};
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
+use crate::wire::surface::Surface;
 use crate::words::{backtrack, word_end};
 
 /// What a word or phrase of the trade names.
@@ -29,6 +30,8 @@ pub enum Word {
     Temper(Temper),
     /// A section.
     Section(Section),
+    /// What lies on the metal.
+    Surface(Surface),
     /// A way of winding.
     Winding(Winding),
     /// A way of cutting.
@@ -107,6 +110,11 @@ static PHRASES: LazyLock<Vec<(String, Word)>> = LazyLock::new(|| {
         add(&[section.word()], Word::Section(*section));
         add(section.called(), Word::Section(*section));
     }
+    for surface in [Surface::Bare, Surface::Plated, Surface::Coated, Surface::Galvanised] {
+        add(&[surface.word()], Word::Surface(surface));
+    }
+    add(&["enamelled", "enameled", "lacquered"], Word::Surface(Surface::Coated));
+    add(&["galvanized", "zinc-coated"], Word::Surface(Surface::Galvanised));
     for winding in Winding::ALL {
         add(&[winding.word(), winding.shown()], Word::Winding(*winding));
     }
@@ -160,6 +168,32 @@ pub(crate) fn longest<'p, T>(
 pub fn exactly(text: &str) -> Option<Word> {
     let text = text.trim().to_lowercase();
     PHRASES.iter().find(|(words, _)| *words == text).map(|(_, meaning)| *meaning)
+}
+
+/// What lies on a wire and its metal, said together: `plated copper`, `coated`, `sterling`; none where a word is neither.
+///
+/// ```
+/// use lorimant_core::reading::covered_metal;
+/// use lorimant_core::wire::metal::Metal;
+/// use lorimant_core::wire::surface::Surface;
+///
+/// assert_eq!(covered_metal("plated copper"), Some((Some(Surface::Plated), Some(Metal::Copper))));
+/// assert_eq!(covered_metal("coated"), Some((Some(Surface::Coated), None)));
+/// assert_eq!(covered_metal("wood"), None);
+/// ```
+#[must_use]
+pub fn covered_metal(text: &str) -> Option<(Option<Surface>, Option<Metal>)> {
+    if let Some(Word::Metal(metal)) = exactly(text) {
+        return Some((None, Some(metal)));
+    }
+    let text = text.trim();
+    let (first, rest) = text.split_once(' ').unwrap_or((text, ""));
+    let Some(Word::Surface(surface)) = exactly(first) else { return None };
+    match (rest.trim(), exactly(rest)) {
+        ("", _) => Some((Some(surface), None)),
+        (_, Some(Word::Metal(metal))) => Some((Some(surface), Some(metal))),
+        _ => None,
+    }
 }
 
 /// Every known phrase, for telling a misspelt word from a known one.

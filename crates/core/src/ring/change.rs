@@ -90,8 +90,11 @@ impl RingRequest {
             }
             Slot::Temper | Slot::Metal | Slot::Section | Slot::Winding | Slot::Cutting => {
                 match (slot, reading::exactly(text)) {
+                    (Slot::Metal, _) => match reading::covered_metal(text) {
+                        Some(said) => changed.wire = changed.wire.said(said),
+                        None => return Err(unknown(slot, text).into()),
+                    },
                     (Slot::Temper, Some(Word::Temper(temper))) => changed.wire.temper = temper,
-                    (Slot::Metal, Some(Word::Metal(metal))) => changed.wire.metal = metal,
                     (Slot::Section, Some(Word::Section(section))) => changed.wire.section = section,
                     (Slot::Winding, Some(Word::Winding(winding))) => changed.winding = winding,
                     (Slot::Cutting, Some(Word::Method(method))) => changed.cutting.method = method,
@@ -246,7 +249,12 @@ impl RingRequest {
                     .collect()
             }
             Slot::Temper => Temper::ALL.iter().map(|t| with(t.shown(), &|r| r.wire.temper = *t)).collect(),
-            Slot::Metal => Metal::ALL.iter().map(|m| with(m.shown(), &|r| r.wire.metal = *m)).collect(),
+            Slot::Metal => {
+                let metals = Metal::ALL.iter().map(|m| with(m.shown(), &|r| r.wire.metal = *m));
+                let surfaces = self.wire.other_surfaces();
+                let covered = surfaces.map(|s| with(&format!("{s} wire"), &|r| r.wire.surface = s));
+                metals.chain(covered).collect()
+            }
             Slot::Section => Section::ALL.iter().map(|s| with(s.shown(), &|r| r.wire.section = *s)).collect(),
             Slot::Winding => Winding::ALL.iter().map(|w| with(w.shown(), &|r| r.winding = *w)).collect(),
             Slot::Cutting => {

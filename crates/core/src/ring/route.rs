@@ -32,7 +32,7 @@ impl RingRequest {
         let stays =
             self.cutting.method == Method::Saw && schools.saw_from == crate::tool::school::SawFrom::Dowel;
         let mut route: Vec<Box<dyn Does + '_>> = vec![
-            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n }),
+            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n, stretch: None }),
             Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding }),
             Box::new(Wind {
                 rod: &self.mandrel,
@@ -137,6 +137,12 @@ impl RingRequest {
 }
 
 impl RingRequest {
+    /// The schools it is made by: the workshop's, but for what the plan says itself.
+    #[must_use]
+    pub fn schools(&self, workshop: &Workshop) -> Schools {
+        self.route.schools.over(workshop.schools_for(self.pulls_n))
+    }
+
     /// What one ring holds after everything that was done to it: the flow stress of its strain now, its section now.
     ///
     /// Open, one hinge opposite the gap: `Mp/R`. Joined, four hinges: `4·Mp/R`.
@@ -175,7 +181,7 @@ impl RingRequest {
         ]
         .into_iter()
         .map(|(label, chosen, request)| {
-            let made = request.made(&workshop.schools_for(request.pulls_n), &Changes::default(), workshop);
+            let made = request.made(&request.schools(workshop), &Changes::default(), workshop);
             let (possible, effect) = match &made {
                 Ok(made) => (true, request.effect_of(made, unit)),
                 Err(faults) => {

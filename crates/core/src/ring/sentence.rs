@@ -86,7 +86,7 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     let wire = &request.wire;
     word(Slot::Rings, counted(request.rings_n, "ring"));
     word(Slot::Temper, wire.temper.shown().to_owned());
-    word(Slot::Metal, wire.metal.shown().to_owned());
+    word(Slot::Metal, wire.metal_shown());
     word(Slot::Section, wire.section.shown().to_owned());
     word(Slot::Size, wire.size_shown(unit));
     if request.pulls_n > 0 {

@@ -179,7 +179,7 @@ impl RingRequest {
         let planned = self.plan_by(&workshop.hand);
         let phrases = super::sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
         let made = planned.and_then(|plan| {
-            let schools = workshop.schools_for(self.pulls_n);
+            let schools = self.schools(workshop);
             Ok((plan, self.made(&schools, &Changes::default(), workshop)?))
         });
         let (faults, result) = match made {

@@ -73,6 +73,28 @@ words! {
     }
 }
 
+words! {
+    /// When a piece is cut off the spool.
+    pub enum CutWhen ("time of cutting") {
+        /// Measured and cut before anything is formed.
+        First = "first", "cut first";
+        /// What its near end needs is rolled while there is a spool to hold.
+        OnSpool = "on-spool", "rolled on the spool, cut last";
+        /// Cut longer than needed, trimmed when it is formed, the second to the first.
+        Long = "long", "cut long, trimmed to match";
+    }
+}
+
+words! {
+    /// What is held while wire is wrapped.
+    pub enum WrapTail ("way of wrapping") {
+        /// A tail that comes off afterwards.
+        Held = "held", "with a tail to hold";
+        /// The end itself, in the tips of pliers.
+        Gripped = "gripped", "its end in pliers";
+    }
+}
+
 /// The workshop's schools.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema), schema(as = MakingSchools))]
@@ -84,6 +106,12 @@ pub struct Schools {
     pub pulls_n: u32,
     /// Which side of a cut is flush; the piece's if left out.
     pub flat_to: FlatTo,
+    /// When a finding is cut off the spool; first if left out.
+    pub cut: CutWhen,
+    /// How much longer it is cut where it is trimmed to match, mm, 1 to 50; 5 if left out.
+    pub long_mm: f64,
+    /// What is held while wire is wrapped; a tail if left out.
+    pub wrap_tail: WrapTail,
     /// Where a coil is sawn from; on a pin if left out.
     pub saw_from: SawFrom,
     /// Whether it is sawn at a slight slant.
@@ -106,6 +134,9 @@ impl Default for Schools {
             straightening: Straightening::Fingers,
             pulls_n: 10,
             flat_to: FlatTo::Piece,
+            cut: CutWhen::First,
+            long_mm: 5.0,
+            wrap_tail: WrapTail::Held,
             saw_from: SawFrom::Pin,
             slanted: false,
             spread: false,
@@ -122,6 +153,7 @@ pub const PULL_STRAIN: f64 = 0.02;
 
 impl Schools {
     const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
+    const LONG: Span = Span { noun: "length to trim", unit: " mm", least: 1.0, most: 50.0 };
     const HOURS: Span = Span { noun: "time in the barrel", unit: " h", least: 0.25, most: 24.0 };
 
     /// Strain that straightening spends before anything else is done.
@@ -149,9 +181,117 @@ impl Schools {
         let mut faults = Faults::none();
         faults.keep(Self::PULLS.check("pulls_n", f64::from(self.pulls_n)));
         faults.keep(Self::HOURS.check("tumble_h", self.tumble_h));
+        faults.keep(Self::LONG.check("long_mm", self.long_mm));
         faults.into_result()
     }
 }
+
+macro_rules! school_changes {
+    ($($(#[$doc:meta])* $field:ident: $of:ty),* $(,)?) => {
+        /// Schools that one plan chooses otherwise than its workshop.
+        #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
+        #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+        #[serde(deny_unknown_fields, default)]
+        pub struct SchoolChanges {
+            $($(#[$doc])* #[serde(skip_serializing_if = "Option::is_none")] pub $field: Option<$of>,)*
+        }
+
+        impl SchoolChanges {
+            /// The workshop's schools, with what this plan chooses.
+            #[must_use]
+            pub fn over(&self, schools: Schools) -> Schools {
+                Schools { $($field: self.$field.unwrap_or(schools.$field),)* ..schools }
+            }
+
+            /// Whether nothing is chosen otherwise.
+            #[must_use]
+            pub fn is_empty(&self) -> bool {
+                *self == Self::default()
+            }
+
+            /// The same with an answer chosen, by the words it travels as; none where there is no such field or word.
+            ///
+            /// ```
+            /// use lorimant_core::tool::school::{SchoolChanges, Hardening};
+            ///
+            /// let barrel = SchoolChanges::default().choosing("hardening", "tumble").unwrap();
+            /// assert_eq!(barrel.hardening, Some(Hardening::Tumble));
+            /// assert_eq!(SchoolChanges::default().choosing("hardening", "shouting"), None);
+            /// ```
+            #[must_use]
+            pub fn choosing(mut self, field: &str, word: &str) -> Option<Self> {
+                match field {
+                    $(stringify!($field) => self.$field = Some(word.parse().ok()?),)*
+                    _ => return None,
+                }
+                Some(self)
+            }
+        }
+
+        impl Schools {
+            /// The word of what is chosen for a question; none where there is no such field.
+            ///
+            /// ```
+            /// use lorimant_core::tool::school::Schools;
+            ///
+            /// assert_eq!(Schools::default().chosen("hardening").as_deref(), Some("mallet"));
+            /// ```
+            #[must_use]
+            pub fn chosen(&self, field: &str) -> Option<String> {
+                match field {
+                    $(stringify!($field) => Some(self.$field.worded()),)*
+                    _ => None,
+                }
+            }
+        }
+    };
+}
+
+school_changes! {
+    /// How wire is straightened.
+    straightening: Straightening,
+    /// Which side of a cut is flush.
+    flat_to: FlatTo,
+    /// When a finding is cut off the spool.
+    cut: CutWhen,
+    /// What is held while wire is wrapped.
+    wrap_tail: WrapTail,
+    /// Where a coil is sawn from.
+    saw_from: SawFrom,
+    /// Whether it is sawn at a slight slant.
+    slanted: bool,
+    /// Whether a coil is spread before it is snipped.
+    spread: bool,
+    /// How the joint of a ring is left.
+    joint: Joint,
+    /// How a finished piece is hardened.
+    hardening: Hardening,
+    /// How tips are rounded.
+    rounding: Rounding,
+}
+
+/// A choice that travels as a word.
+trait Worded {
+    fn worded(self) -> String;
+}
+
+impl Worded for bool {
+    fn worded(self) -> String {
+        self.to_string()
+    }
+}
+
+macro_rules! worded {
+    ($($of:ty),*) => {
+        $(impl Worded for $of {
+            fn worded(self) -> String {
+                self.word().to_owned()
+            }
+        })*
+    };
+}
+
+worded!(Straightening, FlatTo, CutWhen, WrapTail, SawFrom, Joint, Hardening, Rounding);
 
 /// One answer to a question where makers differ.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -229,6 +369,39 @@ pub fn questions() -> Vec<SchoolQuestion> {
             ],
         ),
         of(
+            "cut",
+            "When is a finding cut off the spool?",
+            &[
+                (
+                    CutWhen::First.word(),
+                    CutWhen::First.shown(),
+                    "All blanks of a batch alike; a short one is hard to hold.",
+                ),
+                (
+                    CutWhen::OnSpool.word(),
+                    CutWhen::OnSpool.shown(),
+                    "The spool is the handle: no blank is too short to roll, and none is cut that spoils.",
+                ),
+                (
+                    CutWhen::Long.word(),
+                    CutWhen::Long.shown(),
+                    "Nothing comes out short; what is trimmed is scrap, and each pair is matched by eye.",
+                ),
+            ],
+        ),
+        of(
+            "wrap_tail",
+            "What is held while wire is wrapped?",
+            &[
+                (WrapTail::Held.word(), WrapTail::Held.shown(), "Sure in the fingers; 10 mm fall off each."),
+                (
+                    WrapTail::Gripped.word(),
+                    WrapTail::Gripped.shown(),
+                    "Nothing falls off; the last half turn marks easily.",
+                ),
+            ],
+        ),
+        of(
             "saw_from",
             "Where is a coil sawn from?",
             &[
@@ -242,6 +415,30 @@ pub fn questions() -> Vec<SchoolQuestion> {
                     SawFrom::Dowel.word(),
                     SawFrom::Dowel.shown(),
                     "Nothing rattles; the dowel is used up, and is 0.05 mm less sure.",
+                ),
+            ],
+        ),
+        of(
+            "slanted",
+            "Is a coil sawn straight or at a slant?",
+            &[
+                ("false", "straight along", "Faces square to the wire."),
+                (
+                    "true",
+                    "at a slight slant",
+                    "Each kerf guides the blade into the next ring; faces lean a little.",
+                ),
+            ],
+        ),
+        of(
+            "spread",
+            "Is a coil spread before it is snipped?",
+            &[
+                ("false", "as it comes", "Nothing more to do; the blade pinches its way in."),
+                (
+                    "true",
+                    "spread with a key first",
+                    "The blade gets in cleanly; each ring is to be pressed flat again.",
                 ),
             ],
         ),

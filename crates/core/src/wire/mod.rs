@@ -4,12 +4,14 @@ pub mod bending;
 pub mod metal;
 pub mod section;
 pub mod strength;
+pub mod surface;
 
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Span};
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::{Profile, Section};
+use crate::wire::surface::Surface;
 use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH};
 use crate::words::length::{self, Habits, LengthUnit, shown};
 
@@ -31,6 +33,18 @@ pub struct Wire {
     /// How hard it is; soft if left out, as unlabelled wire nearly always is.
     #[serde(default = "soft")]
     pub temper: Temper,
+    /// What lies on its metal; bare if left out.
+    #[serde(default = "bare", skip_serializing_if = "is_bare")]
+    pub surface: Surface,
+}
+
+fn bare() -> Surface {
+    Surface::Bare
+}
+
+#[expect(clippy::trivially_copy_pass_by_ref, reason = "serde asks so")]
+fn is_bare(surface: &Surface) -> bool {
+    *surface == Surface::Bare
 }
 
 fn round() -> Section {
@@ -55,7 +69,7 @@ impl Wire {
     /// ```
     #[must_use]
     pub fn round(metal: Metal, size_mm: f64, temper: Temper) -> Self {
-        Self { metal, section: Section::Round, size_mm, temper }
+        Self { metal, section: Section::Round, size_mm, temper, surface: Surface::Bare }
     }
 
     const SIZE: Span = Span { noun: "wire size", unit: " mm", least: 0.05, most: 13.0 };
@@ -92,10 +106,43 @@ impl Wire {
     /// assert_eq!(wire.shown(LengthUnit::Mm), "soft copper, round 1.02 mm (18 AWG)");
     /// ```
     pub fn shown(&self, unit: LengthUnit) -> String {
-        format!("{} {}, {} {}", self.temper, self.metal, self.section, self.size_shown(unit))
+        format!("{} {}, {} {}", self.temper, self.metal_shown(), self.section, self.size_shown(unit))
     }
 
-    /// Whether it can stand for another wire in a plan: metal, section and temper alike, sizes within
+    /// Its metal with what lies on it: `copper`, `plated copper`.
+    #[must_use]
+    pub fn metal_shown(&self) -> String {
+        match self.covered() {
+            Surface::Bare => self.metal.shown().to_owned(),
+            surface => format!("{surface} {}", self.metal),
+        }
+    }
+
+    /// The same wire with what was said of its metal: a metal said alone is bare.
+    #[must_use]
+    pub fn said(self, (surface, metal): (Option<Surface>, Option<Metal>)) -> Self {
+        let kept = if metal.is_some() { Surface::Bare } else { self.surface };
+        Self { metal: metal.unwrap_or(self.metal), surface: surface.unwrap_or(kept), ..self }
+    }
+
+    /// What else could lie on it, as shops sell it.
+    pub fn other_surfaces(&self) -> impl Iterator<Item = Surface> + use<> {
+        let now = self.covered();
+        let steel = self.metal == Metal::MildSteel;
+        let all = [Surface::Bare, Surface::Plated, Surface::Coated, Surface::Galvanised];
+        all.into_iter().filter(move |s| *s != now && (*s != Surface::Galvanised || steel))
+    }
+
+    /// What lies on it besides what its metal's name says: filled wire of a filled metal is as it should be.
+    #[must_use]
+    pub fn covered(&self) -> Surface {
+        match self.surface {
+            Surface::Filled if self.metal.figures().skin_share.is_some() => Surface::Bare,
+            surface => surface,
+        }
+    }
+
+    /// Whether it can stand for another wire in a plan: metal, section, temper and surface alike, sizes within
     /// half a hundredth of a millimetre.
     ///
     /// ```
@@ -107,8 +154,8 @@ impl Wire {
     /// assert!(!wire.stands_for(&Wire::round(Metal::Copper, 1.0, Temper::Soft)));
     /// ```
     pub fn stands_for(&self, other: &Self) -> bool {
-        (self.metal, self.section, self.temper) == (other.metal, other.section, other.temper)
-            && (self.size_mm - other.size_mm).abs() < 0.005
+        let kind = |wire: &Self| (wire.metal, wire.section, wire.temper, wire.covered());
+        kind(self) == kind(other) && (self.size_mm - other.size_mm).abs() < 0.005
     }
 
     /// Mass of a length of it, grams. Mass = length · area · density.

@@ -4,10 +4,11 @@ use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::buying::Keeping;
 use lorimant_core::rack::stock::scrap::ScrapChange;
-use lorimant_core::rack::stock::{Lot, Movement, MovementKind, Surface, both_ways};
+use lorimant_core::rack::stock::{Lot, Movement, MovementKind, both_ways};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::Temper;
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use lorimant_core::words::{number, quoted};
 use rust_decimal::Decimal;
 
@@ -169,7 +170,7 @@ impl Cells<'_> {
         let size_mm = self.needed_number("size_mm", faults);
         let temper = self.word("temper", faults).unwrap_or(Temper::Soft);
         let section = self.word("section", faults).unwrap_or(Section::Round);
-        Some(Wire { metal: metal?, section, size_mm: size_mm?, temper })
+        Some(Wire { metal: metal?, section, size_mm: size_mm?, temper, surface: Surface::Bare })
     }
 
     fn lot(&self) -> Result<LotWithLedger, Faults> {

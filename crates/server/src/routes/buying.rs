@@ -133,7 +133,7 @@ async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
     let wanted: Vec<(Wire, f64)> =
         picked::by_wire(&picked, &[], unit)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
     let there: Vec<(Wire, f64)> =
-        lots.into_iter().map(|lot| (lot.entry.record.wire, lot.standing.left_mm)).collect();
+        lots.into_iter().map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm)).collect();
     let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
     Ok(needs(&keepings, &there, &wanted, unit))
 }

@@ -73,8 +73,10 @@ async fn start_cost(
 ) -> Result<Json<CostStart>, Problem> {
     let ((settings, _), lots) =
         read(&state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;
-    let lots: Vec<_> =
-        lots.into_iter().filter_map(|lot| Some((lot.entry.record.wire, lot.standing.per_metre?))).collect();
+    let lots: Vec<_> = lots
+        .into_iter()
+        .filter_map(|lot| Some((lot.entry.record.covered_wire(), lot.standing.per_metre?)))
+        .collect();
     worked(&state, move |workshop| {
         CostStart::of(&purpose, &lots, &settings.metal_prices, settings.hour_rate, workshop)
     })

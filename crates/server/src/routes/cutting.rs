@@ -194,7 +194,7 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
     let wires = picked::by_wire(&picked, &keepings, unit)?;
     let wanted = wires.into_iter().map(|demand| {
         let of_wire: Vec<_> =
-            lots.iter().filter(|lot| lot.entry.record.wire.stands_for(&demand.wire)).collect();
+            lots.iter().filter(|lot| lot.entry.record.covered_wire().stands_for(&demand.wire)).collect();
         let stock = of_wire.iter().map(|lot| Stock {
             id: lot.entry.id.to_string(),
             length_mm: lot.standing.left_mm,

@@ -3,11 +3,12 @@
 use axum::Json;
 use lorimant_core::pattern::Worn;
 use lorimant_core::rack::choose::{Finish, Joined, Maker};
+use lorimant_core::rack::stock::MovementKind;
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::scrap::Cleanliness;
-use lorimant_core::rack::stock::{MovementKind, Surface};
 use lorimant_core::wire::metal::{Figures, Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::surface::Surface;
 use lorimant_core::words::gauge::{self, GaugeRow, GaugeSystem};
 use serde::Serialize;
 use utoipa::ToSchema;

@@ -20,6 +20,7 @@ impl Does for Anneal {
                  bend wider."
             ));
         }
+        bench.wire.surface.bears_heat()?;
         piece.soften();
         let (from, to) = figures.anneals_c;
         let mut hints = vec![

@@ -205,6 +205,8 @@ impl Does for Bend {
             }));
         }
         hints.extend(bent.place.slip_mm.map(|slip| slipped(slip, bench.unit())));
+        // A loop is rolled until its end meets what it closes on.
+        piece.shut |= self.operation == Operation::Loop && left > CLOSES_DEG;
         let turns = left / 360.0;
         let each = if numbers.doubled { 0.6 } else { 0.3 } + 0.2 * turns;
         Ok(Done {

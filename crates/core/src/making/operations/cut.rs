@@ -5,7 +5,7 @@ use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::school::FlatTo;
-use crate::words::length::{LengthUnit, caliper, on_ruler};
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 
 /// A piece is measured off from the spool's flush end and cut.
 #[derive(Debug, Clone, Copy)]
@@ -18,6 +18,10 @@ pub struct Cut {
     pub surplus_at: Option<&'static str>,
     /// Which face is flush.
     pub flat_to: FlatTo,
+    /// Of a piece whose end was formed on the spool: how far from the flush end that reaches, mm.
+    pub formed_mm: Option<f64>,
+    /// What one takes off the spool, mm.
+    pub each_mm: f64,
 }
 
 /// A length as a maker sets it off: exact, and on the ruler with what that changes.
@@ -30,6 +34,14 @@ fn told(cut: &Cut, unit: LengthUnit) -> String {
             caliper(cut.surplus_mm, unit)
         ),
         _ => exact,
+    }
+}
+
+/// A long length: `1.24 m`, `48 3/4 in`.
+fn long_told(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm if mm >= 1000.0 => format!("{} m", shown(mm / 1000.0, 2)),
+        _ => on_ruler(mm, unit),
     }
 }
 
@@ -57,15 +69,33 @@ impl Does for Cut {
             2 => " Cut both; the first is the template.".to_owned(),
             n => format!(" Cut all {n}; the first is the template."),
         };
+        let unit = bench.unit();
+        let measured = match self.formed_mm {
+            Some(formed_mm) => {
+                let straight = Self { length_mm: self.length_mm - formed_mm, ..*self };
+                format!(
+                    "Measure from where the bend ends, along the straight wire, and cut {}.",
+                    told(&straight, unit)
+                )
+            }
+            None => format!("Measure from the flush end and cut {}.", told(self, unit)),
+        };
+        let all = f64::from(n) * self.each_mm;
+        let template = if n > 1 {
+            format!("{template} All take {} off the spool.", long_told(all, unit))
+        } else {
+            template
+        };
         Ok(Done {
             what: "blank".to_owned(),
             numbers: Numbers {
                 from: Some(From::Spool),
                 length_mm: Some(self.length_mm),
+                left_mm: self.formed_mm.map(|formed_mm| self.length_mm - formed_mm),
                 times_n: (n > 1).then_some(n),
                 ..Numbers::default()
             },
-            text: format!("Measure from the flush end and cut {}.{template}", told(self, bench.unit())),
+            text: format!("{measured}{template}"),
             hints: vec![flat.to_owned()],
             caution: Some(CAUTION),
             takes: Takes::minutes(1.0, 0.2),

@@ -38,6 +38,7 @@ impl Does for Fuse {
         if !metal.joins_by(&[Joining::Fuse]) {
             return Err(format!("{metal} does not fuse to itself. {}", ways(metal)));
         }
+        bench.wire.surface.bears_heat()?;
         meets(piece)?;
         piece.soften();
         piece.joined = Some(ClosedBy::Fused);
@@ -75,6 +76,7 @@ impl Does for Solder {
         if !metal.joins_by(&[Joining::Solder, Joining::SolderGently]) {
             return Err(format!("{metal} is not soldered at the bench. {}", ways(metal)));
         }
+        bench.wire.surface.bears_heat()?;
         meets(piece)?;
         piece.soften();
         piece.joined = Some(ClosedBy::Soldered);

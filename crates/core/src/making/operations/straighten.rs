@@ -1,5 +1,6 @@
 //! Straighten.
 
+use crate::making::run::From;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::school::{PULL_STRAIN, Straightening};
 use crate::words::counted;
@@ -11,6 +12,35 @@ pub struct Straighten {
     pub by: Straightening,
     /// How often it is pulled, where it is pulled.
     pub pulls_n: u32,
+    /// The stretch that is pulled where it is not the wire on the spool: its name, and where it lies on the blank, mm.
+    pub stretch: Option<(&'static str, (f64, f64))>,
+}
+
+impl Straighten {
+    /// One straight stretch of a piece is pulled, after its end was formed.
+    fn pull(&self, what: &'static str, (from, to): (f64, f64), piece: &mut Workpiece) -> Done {
+        let (gone, strain) = (piece.gone_mm, PULL_STRAIN * f64::from(self.pulls_n));
+        for stretch in piece.between(from - gone, to - gone) {
+            stretch.strain += strain;
+            stretch.outer_strain += strain;
+        }
+        Done {
+            what: what.to_owned(),
+            numbers: Numbers {
+                from: Some(From::NearEnd),
+                at_mm: Some(from),
+                length_mm: Some(to - from),
+                pulls_n: Some(self.pulls_n),
+                ..Numbers::default()
+            },
+            text: format!(
+                "Pull the {what} {} through smooth plastic jaws, holding it behind the bend: straight, and stiffer.",
+                counted(self.pulls_n, "time")
+            ),
+            takes: Takes::minutes(0.2, 0.1 + 0.05 * f64::from(self.pulls_n)),
+            ..Done::default()
+        }
+    }
 }
 
 impl Does for Straighten {
@@ -19,6 +49,9 @@ impl Does for Straighten {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        if let Some((what, span)) = self.stretch {
+            return Ok(self.pull(what, span, piece));
+        }
         if piece.coil.is_some() || piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent) {
             return Err("what is bent already would be pulled straight. Straighten before it.".to_owned());
         }

@@ -16,11 +16,40 @@ pub struct Trim {
     pub far: bool,
     /// What comes off, mm.
     pub off_mm: f64,
+    /// Of what was cut long: the stretch at its end, and what should be left of it, mm.
+    pub left: Option<(&'static str, f64)>,
+}
+
+impl Trim {
+    fn text(&self, bench: &Bench) -> String {
+        let off = caliper(self.off_mm, bench.unit());
+        match self.left {
+            Some((what, left_mm)) => {
+                let left = caliper(left_mm, bench.unit());
+                let match_it = if bench.pieces_n > 1 {
+                    " Lay each further piece on the first and trim it to match."
+                } else {
+                    ""
+                };
+                format!(
+                    "Trim the {what} to {left}, the flat of the cutter to the piece: about {off} come off.{match_it}"
+                )
+            }
+            None => format!(
+                "Trim {off} off the {}, the flat of the cutter to the piece, and press the end in.",
+                self.what
+            ),
+        }
+    }
 }
 
 impl Does for Trim {
     fn operation(&self) -> Operation {
         Operation::Trim
+    }
+
+    fn takes_tail(&self) -> Option<bool> {
+        (self.what == "tail" || self.left.is_some()).then_some(self.far)
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
@@ -34,13 +63,10 @@ impl Does for Trim {
             numbers: Numbers {
                 from: Some(if self.far { From::FarEnd } else { From::NearEnd }),
                 length_mm: Some(self.off_mm),
+                left_mm: self.left.map(|(_, mm)| mm),
                 ..Numbers::default()
             },
-            text: format!(
-                "Trim {} off the {}, the flat of the cutter to the piece, and press the end in.",
-                caliper(self.off_mm, bench.unit()),
-                self.what
-            ),
+            text: self.text(bench),
             caution: Some(CAUTION),
             takes: Takes::minutes(0.2, 0.2),
             lost: vec![(Lost::Clean, self.off_mm)],

@@ -59,6 +59,12 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         f.step(Operation::Hammer, "loop", &[]);
         f.step(Operation::Close, "loop", &[]);
     }
+    if d.of("hammered_mm") <= 0.0 {
+        f.step(Operation::Hammer, "loop", &[]).hint = "With a mallet, on both sides.";
+    }
+    f.step(Operation::Straighten, "stem", &[stem]);
+    // There is always something to hold, and nothing is cut that spoils.
+    f.on_spool = true;
     f.stands = (stem, -90.0);
     f.asks.push(Asks::Stem { segment: stem });
     f.shows("loop_mm", Lies::Across(rolled));

@@ -16,6 +16,7 @@ use crate::rack::stock::check_money;
 use crate::rack::stock::scrap::MetalPrice;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
+use crate::wire::surface::Surface;
 use crate::words::gauge::{Gauge, GaugeSystem};
 use crate::words::length::{Habits, LengthUnit};
 use crate::words::words;
@@ -251,8 +252,13 @@ impl ChooseRequest {
             for temper in Temper::ALL {
                 for size_mm in &sizes {
                     weighed_n += 1;
-                    let wire =
-                        Wire { metal: *metal, section: duty.section, size_mm: *size_mm, temper: *temper };
+                    let wire = Wire {
+                        metal: *metal,
+                        section: duty.section,
+                        size_mm: *size_mm,
+                        temper: *temper,
+                        surface: Surface::Bare,
+                    };
                     let Some(measured) = duty.measure(&wire) else { continue };
                     if let Some(misses) = self.misses(&wire, &measured, &duty, per_gram) {
                         weighed.push((misses, wire));

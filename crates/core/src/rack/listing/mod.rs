@@ -15,6 +15,7 @@ use serde::Serialize;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
+use crate::wire::surface::Surface;
 use crate::words::length::Habits;
 
 /// Longest line read, characters.
@@ -166,6 +167,7 @@ impl Listing {
             section: self.section.unwrap_or(Section::Round),
             size_mm: self.size_mm?,
             temper: self.temper.unwrap_or(Temper::Soft),
+            surface: Surface::Bare,
         })
     }
 }

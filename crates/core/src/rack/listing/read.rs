@@ -202,6 +202,7 @@ impl Said {
             Word::Either(either) => self.either.push(either),
             Word::Temper(temper) => self.tempers.push(temper),
             Word::Section(section) => self.sections.push(section),
+            Word::Surface(_) => {}
             Word::Winding(_) | Word::Method(_) | Word::Filed => return None,
         }
         Some(after)

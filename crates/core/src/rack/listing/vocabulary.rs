@@ -12,6 +12,11 @@ pub(super) const SURFACES: &[(&str, &str, &[&str])] = &[
         "Coated or enamelled: it must not be heated, and cannot be polished or darkened.",
         &["coated", "enamelled", "enameled", "lackiert", "verni", "esmaltado", "non tarnish", "anti-tarnish"],
     ),
+    (
+        "galvanised",
+        "Galvanised: its zinc burns to poisonous fumes, so it must not be heated.",
+        &["galvanised", "galvanized", "verzinkt", "galvanisé", "galvanise", "galvanizado"],
+    ),
 ];
 
 /// Words that say nothing a plan needs.

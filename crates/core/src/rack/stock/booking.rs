@@ -213,7 +213,7 @@ impl Lot {
     pub fn receiving(&self, length_mm: f64, others: &[Self], unit: LengthUnit) -> String {
         let same: Vec<&str> = others
             .iter()
-            .filter(|lot| lot.wire.stands_for(&self.wire))
+            .filter(|lot| lot.covered_wire().stands_for(&self.covered_wire()))
             .map(|lot| lot.name.as_str())
             .collect();
         let beside = match same.as_slice() {

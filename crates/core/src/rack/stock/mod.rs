@@ -16,6 +16,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::wire::Wire;
+use crate::wire::surface::Surface;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::{sold_by, sold_by_word};
 use crate::words::{self, words};
@@ -29,33 +30,6 @@ words! {
         Offcut = "offcut", "offcut";
         /// A length bought straight.
         Straight = "straight", "straight length";
-    }
-}
-
-words! {
-    /// What lies on the metal of a wire.
-    pub enum Surface ("surface") {
-        /// Nothing.
-        Bare = "bare", "bare";
-        /// A plated skin, about a hundredth, that scrapes off under tools.
-        Plated = "plated", "plated";
-        /// A rolled-on skin, about ten times as thick as plating.
-        Filled = "filled", "filled";
-        /// Enamel or lacquer; must not be heated.
-        Coated = "coated", "coated";
-    }
-}
-
-impl Surface {
-    /// Whether a skin of another metal lies on the wire, whose share of the weight can be said.
-    ///
-    /// ```
-    /// use lorimant_core::rack::stock::Surface;
-    ///
-    /// assert!(Surface::Plated.is_skin() && !Surface::Coated.is_skin());
-    /// ```
-    pub fn is_skin(self) -> bool {
-        matches!(self, Self::Plated | Self::Filled)
     }
 }
 
@@ -169,6 +143,11 @@ impl Lot {
             faults.keep(check_text("name", "lot's name", &self.name, 60));
         }
         faults.nest("wire", self.wire.check());
+        if self.wire.surface != Surface::Bare {
+            let said =
+                "What lies on a lot's wire is said once, in the lot's own surface. Leave it out of the wire.";
+            faults.add(Fault::new("wire.surface", said));
+        }
         if let Some(share) = self.skin_share {
             faults.keep(Self::SKIN.check("skin_share", share));
             if !self.surface.is_skin() {
@@ -256,11 +235,27 @@ impl Lot {
     /// ```
     pub fn skin(&self) -> Option<f64> {
         let usual = match self.surface {
-            Surface::Bare | Surface::Coated => None,
+            Surface::Bare | Surface::Coated | Surface::Galvanised => None,
             Surface::Plated => Some(0.01),
             Surface::Filled => Some(self.wire.metal.figures().skin_share.unwrap_or(0.05)),
         };
         self.skin_share.or(usual)
+    }
+
+    /// Its wire with what lies on it.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::Lot;
+    /// use lorimant_core::wire::surface::Surface;
+    ///
+    /// let plated: Lot = serde_json::from_str(
+    ///     r#"{"name": "Bright", "wire": {"metal": "copper", "size_mm": 1.0}, "surface": "plated"}"#,
+    /// ).unwrap();
+    /// assert_eq!(plated.covered_wire().surface, Surface::Plated);
+    /// ```
+    #[must_use]
+    pub fn covered_wire(&self) -> Wire {
+        Wire { surface: self.surface, ..self.wire.clone() }
     }
 
     /// What it is in one line: `half-hard sterling silver, round 0.81 mm (20 AWG), filled`.
