@@ -340,7 +340,11 @@ fn schools() -> impl Strategy<Value = Schools> {
         cut,
         long_mm,
         wrap_tail: if gripped { WrapTail::Gripped } else { WrapTail::Held },
-        straightening: if pulled { Straightening::Pulls } else { Straightening::Fingers },
+        straightening: match (pulled, gripped) {
+            (true, true) => Straightening::AfterCutting,
+            (true, false) => Straightening::Pulls,
+            _ => Straightening::Fingers,
+        },
         pulls_n,
         flat_to: if spool { FlatTo::Spool } else { FlatTo::Piece },
         hardening: if barrel { Hardening::Tumble } else { Hardening::Mallet },
@@ -459,7 +463,7 @@ fn ring_by_numbers(wire: &Wire, made: &Made) -> f64 {
                 relaxed = Coil::wind_with(&Bending::after(wire, spent), rod).map(|coil| coil.relaxed);
             }
             Operation::Saw => taken = numbers.kerf_mm.unwrap(),
-            Operation::Snip => taken = numbers.length_mm.unwrap_or(0.0),
+            Operation::Snip | Operation::Shear => taken = numbers.length_mm.unwrap_or(0.0),
             Operation::Close => inside = relaxed.unwrap().across() - taken / PI,
             Operation::Hammer => {
                 let to = numbers.thickness_mm.unwrap();
@@ -536,12 +540,9 @@ fn rings_pulled_and_hammered(
     let straightening = if pulls_n > 0 { Straightening::Pulls } else { Straightening::Fingers };
     let schools = Schools { straightening, pulls_n: pulls_n.max(1), ..Schools::default() };
     let hammer = |to_mm| Inserted {
-        operation: Operation::Hammer,
         to_mm: Some(to_mm),
-        before: None,
         after: Some(Operation::Close),
-        pulls_n: None,
-        hours: None,
+        ..Inserted::of(Operation::Hammer)
     };
     let changes = Changes { with: to_mm.map(hammer).into_iter().collect(), ..Changes::default() };
     let made = request.made(&schools, &changes, &Workshop::default()).unwrap();

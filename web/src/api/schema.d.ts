@@ -1706,6 +1706,11 @@ export interface components {
          * @enum {string}
          */
         Anchor: "start" | "middle" | "end";
+        /**
+         * @description The word for a way of anchoring.
+         * @enum {string}
+         */
+        AnchorBy: "thumb" | "hole" | "slot" | "vise";
         /** @description The answer to one line. */
         Answer: {
             /** @description What had to be assumed. */
@@ -1817,6 +1822,8 @@ export interface components {
              * @description Tail held at the left end, cut off later.
              */
             left_tail_mm: number;
+            /** @description Of a piece that is cut long and trimmed: whether that is at its far end. */
+            long_far?: boolean | null;
             /**
              * Format: double
              * @description Filed off the right end.
@@ -2011,6 +2018,11 @@ export interface components {
         /** @description What a maker changes about the route of one plan. */
         Changes: {
             /**
+             * @description Schools that this plan chooses otherwise than its workshop.
+             * @default {}
+             */
+            schools: components["schemas"]["SchoolChanges"];
+            /**
              * @description Operations that are put in, in this order.
              * @default []
              */
@@ -2036,10 +2048,14 @@ export interface components {
         };
         /** @description One choice for a word, and what it would change. */
         Choice_PatternRequest: {
+            /** @description Whether the program advises it. */
+            advised?: boolean;
             /** @description Whether it is what stands there now. */
             chosen: boolean;
             /** @description What would then come of it, or why it cannot be. */
             effect: string;
+            /** @description What it is about, where choices of several kinds stand together. */
+            group?: string | null;
             /** @description The word as the sentence would have it. */
             label: string;
             /** @description Whether it can be made. */
@@ -2070,13 +2086,19 @@ export interface components {
                 /** @description The wire. */
                 wire: components["schemas"]["Wire"];
             };
+            /** @description The step of the route that it is about, from 1. */
+            step_n?: number | null;
         };
         /** @description One choice for a word, and what it would change. */
         Choice_RingRequest: {
+            /** @description Whether the program advises it. */
+            advised?: boolean;
             /** @description Whether it is what stands there now. */
             chosen: boolean;
             /** @description What would then come of it, or why it cannot be. */
             effect: string;
+            /** @description What it is about, where choices of several kinds stand together. */
+            group?: string | null;
             /** @description The word as the sentence would have it. */
             label: string;
             /** @description Whether it can be made. */
@@ -2113,6 +2135,8 @@ export interface components {
                 /** @description What was wished for, where the plan can only come near it. */
                 wish?: components["schemas"]["Wish"];
             };
+            /** @description The step of the route that it is about, from 1. */
+            step_n?: number | null;
         };
         /** @description What a wire is wanted for. */
         ChooseRequest: {
@@ -2501,6 +2525,11 @@ export interface components {
              */
             trim_mm?: number;
         };
+        /**
+         * @description The word for a time of cutting.
+         * @enum {string}
+         */
+        CutWhen: "first" | "on-spool" | "long";
         /** @description What was cut, and which picks are made with it. */
         Cuts: {
             /** @description What was cut from each lot. */
@@ -2608,7 +2637,7 @@ export interface components {
          * @description The word for a end of the wire.
          * @enum {string}
          */
-        End: "raw" | "flush" | "pinched" | "sawn" | "rounded" | "balled" | "hammered";
+        End: "raw" | "flush" | "pinched" | "sawn" | "sheared" | "rounded" | "balled" | "hammered";
         /** @description What is lost at the ends of each coil. */
         Ends: {
             /**
@@ -3346,6 +3375,11 @@ export interface components {
             after?: components["schemas"]["Operation"] | null;
             before?: components["schemas"]["Operation"] | null;
             /**
+             * Format: int32
+             * @description Which of that word, from 1; the first if left out.
+             */
+            before_n?: number | null;
+            /**
              * Format: double
              * @description Hours in the barrel; 2 if left out.
              */
@@ -3684,6 +3718,16 @@ export interface components {
         /** @description The workshop's schools. */
         MakingSchools: {
             /**
+             * @description What holds the tail of a coil wound by hand; a thumb or clamp if left out.
+             * @default thumb
+             */
+            anchor: components["schemas"]["AnchorBy"];
+            /**
+             * @description When a finding is cut off the spool; first if left out.
+             * @default first
+             */
+            cut: components["schemas"]["CutWhen"];
+            /**
              * @description Which side of a cut is flush; the piece's if left out.
              * @default piece
              */
@@ -3698,6 +3742,12 @@ export interface components {
              * @default open
              */
             joint: components["schemas"]["Joint"];
+            /**
+             * Format: double
+             * @description How much longer it is cut where it is trimmed to match, mm, 1 to 50; 5 if left out.
+             * @default 5
+             */
+            long_mm: number;
             /**
              * Format: int32
              * @description How often it is pulled where it is pulled, 1 to 60; 10 if left out.
@@ -3735,6 +3785,11 @@ export interface components {
              * @default 2
              */
             tumble_h: number;
+            /**
+             * @description What is held while wire is wrapped; a tail if left out.
+             * @default held
+             */
+            wrap_tail: components["schemas"]["WrapTail"];
         };
         /** @description A rod as a request or the workshop names it. Lengths in mm. */
         Mandrel: {
@@ -3915,7 +3970,7 @@ export interface components {
          * @description The word for a way of cutting.
          * @enum {string}
          */
-        Method: "saw" | "double-flush" | "single-snip";
+        Method: "saw" | "double-flush" | "shears" | "single-snip";
         /** @description Something that comes out wrong, and why. */
         Mishap: {
             /** @description What it comes from. */
@@ -4061,6 +4116,11 @@ export interface components {
             kerf_mm?: number | null;
             /**
              * Format: double
+             * @description What should be left of a stretch that is trimmed, or measured off a piece whose end is formed already.
+             */
+            left_mm?: number | null;
+            /**
+             * Format: double
              * @description How much wire it takes up, is cut, or is taken off.
              */
             length_mm?: number | null;
@@ -4156,7 +4216,7 @@ export interface components {
          * @description The word for a operation.
          * @enum {string}
          */
-        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description One shape. */
         Outlined: {
             /** @description Its path as SVG path data, mm. */
@@ -5100,6 +5160,37 @@ export interface components {
             /** @description The word it travels as. */
             word: string;
         };
+        /** @description Schools that one plan chooses otherwise than its workshop. */
+        SchoolChanges: {
+            /** @default null */
+            anchor: components["schemas"]["AnchorBy"] | null;
+            /** @default null */
+            cut: components["schemas"]["CutWhen"] | null;
+            /** @default null */
+            flat_to: components["schemas"]["FlatTo"] | null;
+            /** @default null */
+            hardening: components["schemas"]["Hardening"] | null;
+            /** @default null */
+            joint: components["schemas"]["Joint"] | null;
+            /** @default null */
+            rounding: components["schemas"]["Rounding"] | null;
+            /** @default null */
+            saw_from: components["schemas"]["SawFrom"] | null;
+            /**
+             * @description Whether it is sawn at a slight slant.
+             * @default null
+             */
+            slanted: boolean | null;
+            /**
+             * @description Whether a coil is spread before it is snipped.
+             * @default null
+             */
+            spread: boolean | null;
+            /** @default null */
+            straightening: components["schemas"]["Straightening"] | null;
+            /** @default null */
+            wrap_tail: components["schemas"]["WrapTail"] | null;
+        };
         /** @description A question where makers differ, and their schools. */
         SchoolQuestion: {
             /** @description The answers. */
@@ -5389,7 +5480,7 @@ export interface components {
          * @description The word for a way of straightening.
          * @enum {string}
          */
-        Straightening: "fingers" | "pulls";
+        Straightening: "fingers" | "pulls" | "after-cutting";
         /** @description A stretch of the wire as it is now. Lengths in mm of straight wire, from the near end. */
         Stretch: {
             /** @description Whether it is bent. */
@@ -5472,7 +5563,7 @@ export interface components {
          * @description The word for a surface.
          * @enum {string}
          */
-        Surface: "bare" | "plated" | "filled" | "coated";
+        Surface: "bare" | "plated" | "filled" | "coated" | "galvanised";
         /** @description What was taken over. */
         TakenOver: {
             /** @description How many rods were added; those already owned are left alone. */
@@ -5761,6 +5852,8 @@ export interface components {
              * @description Diameter of round, side of square, width of half-round wire, mm: 0.05 to 13.
              */
             size_mm: number;
+            /** @description What lies on its metal; bare if left out. */
+            surface?: components["schemas"]["Surface"];
             /** @description How hard it is; soft if left out, as unlabelled wire nearly always is. */
             temper?: components["schemas"]["Temper"];
         };
@@ -6010,6 +6103,11 @@ export interface components {
          * @enum {string}
          */
         Worn: "ear" | "skin" | "between";
+        /**
+         * @description The word for a way of wrapping.
+         * @enum {string}
+         */
+        WrapTail: "held" | "gripped";
         /** @description Writes that were made together. */
         WrittenBatch: {
             /**

@@ -20,6 +20,14 @@ use crate::words::scale::of_wire;
 
 /// An inside that was asked for beside a rod may differ so much from what the rod gives, mm.
 const SAME_RING_MM: f64 = 0.06;
+/// The same as a share, for rings so wide that the wire's rounded size shows in them.
+const SAME_RING_SHARE: f64 = 0.003;
+
+/// Whether a size that was said is another than the one the line gives, mm.
+fn differs(given_mm: f64, gives_mm: f64) -> bool {
+    (given_mm - gives_mm).abs() > SAME_RING_MM.max(SAME_RING_SHARE * gives_mm)
+}
+
 /// Inside over wire of rings when only a wire is asked for: what most chain is made of.
 const USUAL_RATIO: f64 = 5.0;
 
@@ -139,7 +147,7 @@ impl Said {
     fn contradictions(&self, request: &RingRequest, unit: LengthUnit, line: &Line, reply: &mut Answer) {
         let Ok(plan) = request.plan() else { return };
         let gives = plan.ring_inside_diameter_mm;
-        let off = |given: f64| (given - gives).abs() > SAME_RING_MM;
+        let off = |given: f64| differs(given, gives);
         let because = |gives: String| format!("The rest of the line gives {gives}. Leave one of them out.");
         if let Some(inside) = self.inside_mm.as_ref().filter(|given| self.rod.is_some() && off(given.value)) {
             reply
@@ -147,10 +155,8 @@ impl Said {
                 .push(inside.pointed(line, because(format!("a ring {} inside", caliper(gives, unit)))));
         }
         let short = plan.ring_inside_short_mm;
-        if let Some(given) = self
-            .short_mm
-            .as_ref()
-            .filter(|given| self.rod.is_some() && (given.value - short).abs() > SAME_RING_MM)
+        if let Some(given) =
+            self.short_mm.as_ref().filter(|given| self.rod.is_some() && differs(given.value, short))
         {
             reply
                 .unclear

@@ -7,6 +7,7 @@
 //! whatever is said about making is read off what comes of that.
 
 pub mod holds;
+pub(crate) mod offers;
 pub mod operation;
 pub mod operations;
 pub mod place;

@@ -25,6 +25,8 @@ words! {
         Saw = "saw", "saw";
         /// Cut into rings with two flush cuts each.
         CutTwice = "cut-twice", "cut twice";
+        /// Cut into rings with sheet shears.
+        Shear = "shear", "shear";
         /// Snipped into rings.
         Snip = "snip", "snip";
         /// A ball is drawn from the end.

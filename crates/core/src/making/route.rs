@@ -18,6 +18,9 @@ pub struct Inserted {
     /// The operation it stands before, the first of that word; at the end, before the check, if neither is said.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub before: Option<Operation>,
+    /// Which of that word, from 1; the first if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub before_n: Option<u32>,
     /// The operation it stands after, the last of that word.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub after: Option<Operation>,
@@ -54,6 +57,12 @@ const MOST: usize = 100;
 const MOST_ANNEALS: usize = 10;
 
 impl Inserted {
+    /// An operation as it usually is, at the end.
+    #[must_use]
+    pub fn of(operation: Operation) -> Self {
+        Self { operation, before: None, before_n: None, after: None, pulls_n: None, to_mm: None, hours: None }
+    }
+
     const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
     const THIN: Span = Span { noun: "thickness", unit: " mm", least: 0.05, most: 13.0 };
     const HOURS: Span = Span { noun: "time in the barrel", unit: " h", least: 0.25, most: 24.0 };
@@ -78,6 +87,10 @@ impl Inserted {
                 let said = format!("“{field}” says nothing of {}; it belongs to {of}.", self.operation);
                 faults.add(Fault::new(format!("{at}.{field}"), said));
             }
+        }
+        if self.before_n.is_some() && self.before.is_none() {
+            let said = "Say before which operation as well.";
+            faults.add(Fault::new(format!("{at}.before_n"), said));
         }
         if self.before.is_some() && self.after.is_some() {
             faults.add(Fault::new(format!("{at}.after"), "Say before or after, not both."));
@@ -158,8 +171,7 @@ impl Changes {
             Place::After(after) => (None, Some(after)),
             Place::AtTheEnd => (None, None),
         };
-        let put =
-            |operation, after| Inserted { operation, before, after, pulls_n: None, to_mm: None, hours: None };
+        let put = |operation, after| Inserted { before, after, ..Inserted::of(operation) };
         // Before what comes last, the barrel.
         let at = changes.with.iter().position(|one| one.operation == Operation::Tumble).filter(|_| hot);
         let at = at.unwrap_or(changes.with.len());
@@ -175,6 +187,42 @@ impl Changes {
     #[must_use]
     pub fn is_empty(&self) -> bool {
         self.without.is_empty() && self.with.is_empty() && self.schools.is_empty()
+    }
+
+    /// Whether it is annealed before the nth operation of a word.
+    #[must_use]
+    pub fn anneals_before(&self, operation: Operation, nth: u32) -> bool {
+        self.with.iter().any(|one| {
+            one.operation == Operation::Anneal
+                && one.before == Some(operation)
+                && one.before_n.unwrap_or(1) == nth
+        })
+    }
+
+    /// The same annealed before the nth operation of a word, or not annealed there where it is.
+    ///
+    /// ```
+    /// use lorimant_core::making::{Changes, Operation};
+    ///
+    /// let once = Changes::default().annealed_before(Operation::Bend, 2);
+    /// assert!(once.anneals_before(Operation::Bend, 2) && !once.anneals_before(Operation::Bend, 1));
+    /// assert!(once.annealed_before(Operation::Bend, 2).is_empty());
+    /// ```
+    #[must_use]
+    pub fn annealed_before(&self, operation: Operation, nth: u32) -> Self {
+        let mut changes = self.clone();
+        if self.anneals_before(operation, nth) {
+            changes.with.retain(|one| {
+                one.operation != Operation::Anneal
+                    || one.before != Some(operation)
+                    || one.before_n.unwrap_or(1) != nth
+            });
+        } else {
+            let before_n = (nth > 1).then_some(nth);
+            let put = Inserted { before: Some(operation), before_n, ..Inserted::of(Operation::Anneal) };
+            changes.with.push(put);
+        }
+        changes
     }
 
     /// The same with an operation left out, or done again where it is left out.
@@ -269,7 +317,9 @@ fn place(route: &[Box<dyn Does + '_>], inserted: &Inserted, at: &str) -> Result<
     };
     match (inserted.before, inserted.after) {
         (Some(before), _) => {
-            route.iter().position(|does| does.operation() == before).ok_or_else(|| missing("before", before))
+            let mut all = (0..route.len()).filter(|i| route[*i].operation() == before);
+            let nth = inserted.before_n.unwrap_or(1).max(1) as usize - 1;
+            all.nth(nth).ok_or_else(|| missing("before", before))
         }
         (_, Some(after)) => route
             .iter()

@@ -19,6 +19,8 @@ words! {
         Pinched = "pinched", "pinched";
         /// Sawn: a flat face with a burr.
         Sawn = "sawn", "sawn";
+        /// Sheared: nearly flat, its burr filed off.
+        Sheared = "sheared", "sheared";
         /// Filed or rounded.
         Rounded = "rounded", "rounded";
         /// Drawn up to a ball.

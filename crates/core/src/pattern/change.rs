@@ -212,7 +212,8 @@ impl PatternRequest {
     pub fn choices(&self, slot: &str, workshop: &Workshop) -> Vec<Choice<Self>> {
         let with = |label: String, request: Self| {
             let (possible, effect) = effect(&request, workshop);
-            Choice { label, effect, chosen: request == *self, possible, request }
+            let chosen = request == *self;
+            Choice::of(label, effect, chosen, possible, request)
         };
         let wire = |change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();

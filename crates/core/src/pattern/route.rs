@@ -5,8 +5,10 @@ use super::blank::Blank;
 use super::form::Formed;
 use super::former::Forming;
 use super::part::COUNTED;
+use super::pull::Hold;
 use crate::fault::Faults;
 use crate::making::holds::Holds;
+use crate::making::offers::{self, Routed};
 use crate::making::operations::{
     self, Ball, Bend, Check, Close, Coil, Cut, Flatten, Handwork, MakeFlush, Part, Round, Spiral, Stiffen,
     Straighten, Trim, Tumble, Wrap,
@@ -18,7 +20,7 @@ use crate::shape::{Course, Segment, ball_wire_mm};
 use crate::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Schools, Straightening};
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
-use crate::words::length::LengthUnit;
+use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::sentence::Choice;
 
 type Route = Vec<Box<dyn Does>>;
@@ -63,14 +65,20 @@ impl Formed<'_> {
         let schools = &self.schools;
         let writing = Writing { formed: self, blank, spans: self.spans(blank) };
         let pinched = schools.flat_to == FlatTo::Spool;
+        let on_spool = self.rolled_on_the_spool();
+        // What is rolled before it is cut is pulled before it is rolled.
+        let after = schools.straightening == Straightening::AfterCutting && on_spool == 0;
         let mut route: Route = vec![
-            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n, stretch: None }),
+            Box::new(Straighten {
+                by: if after { Straightening::Fingers } else { schools.straightening },
+                pulls_n: schools.pulls_n,
+                stretch: None,
+            }),
             Box::new(MakeFlush {
                 sliver_mm: if pinched { 0.0 } else { blank.trim_mm },
                 before_each: !pinched,
             }),
         ];
-        let on_spool = self.rolled_on_the_spool();
         if on_spool > 0 {
             writing.flatten_ends(false, &mut route);
         }
@@ -89,6 +97,10 @@ impl Formed<'_> {
         }));
         if pinched {
             route.push(Box::new(Trim { what: "right end", far: true, off_mm: blank.trim_mm, left: None }));
+        }
+        if after {
+            let (by, pulls_n) = (schools.straightening, schools.pulls_n);
+            route.push(Box::new(Straighten { by, pulls_n, stretch: None }));
         }
         if on_spool == 0 {
             writing.flatten_ends(false, &mut route);
@@ -147,7 +159,15 @@ impl Formed<'_> {
             // A ring of several corners is drawn long as a round one would be.
             drawn(loops.collect()).or_else(|| Some(4.0 * opens()?))
         };
-        if workpiece.joined.is_some() {
+        // Joined where its neighbours hang, it does not open; a hook with a soldered eye still does.
+        let closed = |hold: Hold| match hold {
+            Hold::At(..) => true,
+            Hold::In(i) | Hold::Closed(i) => {
+                self.design.closures.iter().any(|c| i == if c.far_end { last } else { 0 })
+            }
+        };
+        let both = self.design.pull.is_none_or(|(one, other)| closed(one) && closed(other));
+        if workpiece.joined.is_some() && both && !self.design.closures.is_empty() {
             return Some(Holds::of(joined()?, true));
         }
         match opens() {
@@ -176,7 +196,6 @@ impl PatternRequest {
             let step = |kind: &Operation| wanted.contains(kind);
             Some(self.form().ok()?.design.steps.iter().map(|step| step.kind).find(step)).flatten()
         };
-        let bends = [Operation::Loop, Operation::Bend, Operation::Coil, Operation::Spiral, Operation::Fold];
         let mut offers = vec![
             (
                 "pull the wire straight 10 times",
@@ -189,16 +208,6 @@ impl PatternRequest {
                 put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
             ),
         ];
-        if let Some(bend) = first(&bends) {
-            offers.insert(
-                1,
-                (
-                    "anneal the blank before it is bent",
-                    Operation::Anneal,
-                    put(Operation::Anneal, Place::Before(bend)),
-                ),
-            );
-        }
         if first(&[Operation::Close, Operation::Loop]).is_some() && self.closes() {
             let shut = first(&[Operation::Close]).unwrap_or(Operation::Loop);
             for (label, operation) in
@@ -209,24 +218,51 @@ impl PatternRequest {
         }
         let offers = offers.into_iter().map(|(label, operation, request)| {
             let chosen = self.route.puts_in(operation);
-            let effect = request.form_with(workshop).and_then(|formed| {
-                let made = formed.made(&Changes::default(), workshop)?;
-                let holds = made.finished().and_then(|piece| formed.holds(piece));
-                let holds = holds.map_or(String::new(), |holds| format!("{}; ", holds.told()));
-                let (hands, alone) = made.minutes(request.blanks_n());
-                let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
-                Ok(format!("{holds}{hands:.0} min for all{alone}"))
-            });
-            let (possible, effect) = match effect {
-                Ok(effect) => (true, effect),
-                Err(faults) => {
-                    (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()))
-                }
-            };
+            let (possible, effect) = offers::tried(&request, workshop);
             // What is in can always be taken out again.
-            Choice { label: label.to_owned(), effect, chosen, possible: possible || chosen, request }
+            Choice::of(label.to_owned(), effect, chosen, possible || chosen, request)
         });
-        offers.collect()
+        offers.chain(offers::of(self, workshop)).collect()
+    }
+}
+
+impl Routed for PatternRequest {
+    fn changes(&self) -> &Changes {
+        &self.route
+    }
+
+    fn with_changes(&self, route: Changes) -> Self {
+        Self { route, ..self.clone() }
+    }
+
+    fn schools_in(&self, workshop: &Workshop) -> Schools {
+        self.schools(workshop)
+    }
+
+    fn asks(&self) -> Vec<&'static str> {
+        let does = |kind: Operation| {
+            self.form().is_ok_and(|formed| formed.design.steps.iter().any(|step| step.kind == kind))
+        };
+        let mut asks = vec!["straightening", "flat_to", "cut"];
+        asks.extend(does(Operation::Wrap).then_some("wrap_tail"));
+        asks.push("hardening");
+        asks.extend(does(Operation::Round).then_some("rounding"));
+        asks
+    }
+
+    fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults> {
+        self.form_with(workshop)?.made(&Changes::default(), workshop)
+    }
+
+    fn told(&self, made: &Made, workshop: &Workshop) -> String {
+        let Ok(formed) = self.form_with(workshop) else { return String::new() };
+        let unit = workshop.habits.unit;
+        let blank = formed.blank(unit);
+        let holds = made.finished().and_then(|piece| formed.holds(piece));
+        let holds = holds.map_or(String::new(), |holds| format!("; {}", holds.told()));
+        let (hands, alone) = made.minutes(self.blanks_n());
+        let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
+        format!("{} of wire each{holds}; {hands:.0} min for all{alone}.", on_ruler(blank.cut_mm, unit))
     }
 }
 

@@ -80,6 +80,7 @@ impl Piece {
     /// cannot be.
     pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
         schools.check().map_err(|faults| faults.within("schools"))?;
+        let schools = &changes.schools.over(*schools);
         match self {
             Self::Rings(request) => {
                 request.check().map_err(|faults| faults.within("rings"))?;

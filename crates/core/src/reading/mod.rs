@@ -128,6 +128,7 @@ static PHRASES: LazyLock<Vec<(String, Word)>> = LazyLock::new(|| {
         &["double flush", "flush cut", "flush-cut", "flush cutter", "flush cutters"],
         Word::Method(Method::DoubleFlush),
     );
+    add(&["sheared", "sheet shears", "shears", "cut with sheet shears"], Word::Method(Method::Shears));
     add(
         &["snipped", "single snip", "snip", "side cutter", "side cutters", "pinch cut"],
         Word::Method(Method::SingleSnip),

@@ -63,6 +63,10 @@ impl Method {
                 "Every snip throws a sliver: safety glasses, and a hand or cloth round the cut. Stay within the wire \
                  the cutter's maker allows.",
             ),
+            Self::Shears => caution(
+                Level::Note,
+                "Rings jump off the tips of the shears: safety glasses, fingers behind the blades, and file the burr.",
+            ),
             Self::SingleSnip => caution(
                 Level::Note,
                 "Cut ends fly and pinched ends are sharp: safety glasses, and file what will touch skin.",

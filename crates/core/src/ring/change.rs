@@ -218,13 +218,8 @@ impl RingRequest {
             change(&mut request);
             let request = request.recounted();
             let plan = request.plan();
-            Choice {
-                label: label.to_owned(),
-                effect: effect(slot, &request, &plan, workshop.habits.unit),
-                chosen: request == *self,
-                possible: plan.is_ok(),
-                request,
-            }
+            let effect = effect(slot, &request, &plan, workshop.habits.unit);
+            Choice::of(label.to_owned(), effect, request == *self, plan.is_ok(), request)
         };
         match slot {
             Slot::Rings | Slot::Size | Slot::Inside => vec![],
@@ -262,6 +257,7 @@ impl RingRequest {
                 [
                     ("sawn", cut(Method::Saw, self.cutting.filed)),
                     ("flush cut twice", cut(Method::DoubleFlush, self.cutting.filed)),
+                    (Method::Shears.shown(), cut(Method::Shears, false)),
                     ("snipped once", cut(Method::SingleSnip, false)),
                     ("snipped once and filed", cut(Method::SingleSnip, true)),
                 ]

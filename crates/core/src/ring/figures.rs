@@ -69,6 +69,7 @@ impl RingPlan {
         let closing = match request.cutting.method {
             Method::Saw => "the saw's kerf is closed",
             Method::DoubleFlush => "it is cut; flush cutting takes its sliver between rings, not out of them",
+            Method::Shears => "its burr is filed off and it is closed",
             Method::SingleSnip => "it is snipped, filed if you file it, and closed",
         };
         let inside = figure("ring-inside", question, label, format!("{id:.2}"), "mm")
@@ -269,7 +270,7 @@ impl RingPlan {
         let cut_name = match request.cutting.method {
             Method::Saw => "kerf",
             Method::DoubleFlush => "slivers",
-            Method::SingleSnip => "filings",
+            Method::Shears | Method::SingleSnip => "filings",
         };
         let ends = self.ragged_wire_mm + self.tails_wire_mm;
         let becomes = figure(

@@ -3,9 +3,10 @@
 use super::{RingPlan, RingRequest};
 use crate::fault::Faults;
 use crate::making::holds::Holds;
+use crate::making::offers::{self, Routed};
 use crate::making::operations::{
-    Anchor, Check, Close, CutTwice, Fuse, HammerRing, Pickle, Quench, Saw, SlideOff, Snip, Solder, Spread,
-    Straighten, Tumble, Wind,
+    Anchor, Check, Close, CutTwice, Fuse, HammerRing, Pickle, Quench, Saw, Shear, SlideOff, Snip, Solder,
+    Spread, Straighten, Tumble, Wind,
 };
 use crate::making::route::Place;
 use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
@@ -14,7 +15,7 @@ use crate::tool::cutting::Method;
 use crate::tool::school::{Hardening, Joint, Schools};
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
-use crate::words::length::{LengthUnit, caliper};
+use crate::words::length::caliper;
 use crate::words::sentence::Choice;
 
 /// A key that spreads a coil is thicker than its wire by so much.
@@ -33,7 +34,7 @@ impl RingRequest {
             self.cutting.method == Method::Saw && schools.saw_from == crate::tool::school::SawFrom::Dowel;
         let mut route: Vec<Box<dyn Does + '_>> = vec![
             Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n, stretch: None }),
-            Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding }),
+            Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding, by: schools.anchor }),
             Box::new(Wind {
                 rod: &self.mandrel,
                 winding: self.winding,
@@ -63,6 +64,10 @@ impl RingRequest {
                 let sliver_mm = taken.between_mm;
                 route.push(Box::new(CutTwice { sliver_mm, rings_n, ring_mm: turn_mm, caution }));
             }
+            Method::Shears => {
+                let filed_mm = taken.from_ring_mm;
+                route.push(Box::new(Shear { filed_mm, rings_n, turn_mm, caution }));
+            }
             Method::SingleSnip => {
                 if schools.spread {
                     route.push(Box::new(Spread { key_mm: self.wire.profile().thickness_mm() * KEY }));
@@ -74,12 +79,13 @@ impl RingRequest {
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
         }
-        match schools.joint {
+        let joint = schools.joint_of(&self.wire);
+        match joint {
             Joint::Open => {}
             Joint::Fuse => route.push(Box::new(Fuse)),
             Joint::Solder => route.push(Box::new(Solder)),
         }
-        if schools.joint != Joint::Open {
+        if joint != Joint::Open {
             route.push(Box::new(Quench));
             route.push(Box::new(Pickle));
         }
@@ -181,26 +187,50 @@ impl RingRequest {
         ]
         .into_iter()
         .map(|(label, chosen, request)| {
-            let made = request.made(&request.schools(workshop), &Changes::default(), workshop);
-            let (possible, effect) = match &made {
-                Ok(made) => (true, request.effect_of(made, unit)),
-                Err(faults) => {
-                    (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()))
-                }
-            };
+            let (possible, effect) = offers::tried(&request, workshop);
             // What is in can always be taken out again.
-            Choice { label, effect, chosen, possible: possible || chosen, request }
+            Choice::of(label, effect, chosen, possible || chosen, request)
         })
+        .chain(offers::of(self, workshop))
         .collect()
     }
 
     fn offer(&self, label: &str, operation: Operation, request: Self) -> (String, bool, Self) {
         (label.to_owned(), self.route.puts_in(operation), request)
     }
+}
 
-    fn effect_of(&self, made: &Made, unit: LengthUnit) -> String {
+impl Routed for RingRequest {
+    fn changes(&self) -> &Changes {
+        &self.route
+    }
+
+    fn with_changes(&self, route: Changes) -> Self {
+        Self { route, ..self.clone() }
+    }
+
+    fn schools_in(&self, workshop: &Workshop) -> Schools {
+        self.schools(workshop)
+    }
+
+    fn asks(&self) -> Vec<&'static str> {
+        let cutting: &[&str] = match self.cutting.method {
+            Method::Saw => &["saw_from", "slanted"],
+            Method::SingleSnip => &["spread"],
+            Method::DoubleFlush | Method::Shears => &[],
+        };
+        let anchor: &[&str] = if self.winding == Winding::Hand { &["anchor"] } else { &[] };
+        [anchor, cutting, &["joint", "hardening"]].concat()
+    }
+
+    fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults> {
+        self.made(&self.schools(workshop), &Changes::default(), workshop)
+    }
+
+    fn told(&self, made: &Made, workshop: &Workshop) -> String {
         let Some(last) = made.finished() else { return String::new() };
-        let ring = last.inside_mm.map_or(String::new(), |mm| format!("ring {}", caliper(mm, unit)));
+        let ring =
+            last.inside_mm.map_or(String::new(), |mm| format!("ring {}", caliper(mm, workshop.habits.unit)));
         let holds = self.holds(last).map_or(String::new(), |holds| format!(", {}", holds.told()));
         let (hands, alone) = made.minutes(self.rings_n);
         let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
@@ -231,6 +261,7 @@ impl Method {
                  dust."
             }
             Self::DoubleFlush => "Every snip throws a sliver: glasses, and a hand or cloth round the cut.",
+            Self::Shears => "Glasses, and fingers behind the blades: rings jump off the tips.",
             Self::SingleSnip => {
                 "Cut ends fly and pinched ends are sharp: glasses, and file what will touch skin."
             }

@@ -302,7 +302,7 @@ impl RingPlan {
         let kind = match request.cutting.method {
             Method::Saw => ZoneKind::Kerf,
             Method::DoubleFlush => ZoneKind::Sliver,
-            Method::SingleSnip => ZoneKind::Filing,
+            Method::Shears | Method::SingleSnip => ZoneKind::Filing,
         };
         let cut = self.ring_length_mm + lost;
         if lost > 0.0 {

@@ -17,6 +17,8 @@ words! {
         Saw = "saw", "sawn";
         /// Flush cutter, cut twice: two flat faces, a sliver lost per ring.
         DoubleFlush = "double-flush", "flush cut twice";
+        /// The tips of sheet shears: nearly flat faces, their burr filed.
+        Shears = "shears", "cut with shears";
         /// One snip with a side cutter: pinched faces, nothing lost.
         SingleSnip = "single-snip", "snipped once";
     }
@@ -62,6 +64,9 @@ pub const LEAST_TEETH: f64 = 2.0;
 pub const SLIVER: f64 = 0.6;
 /// Filed off each pinched face after a single snip, in wire sizes.
 pub const FILING: f64 = 0.1;
+
+/// Burr filed off each face after sheet shears, in wire sizes.
+pub const BURR: f64 = 0.05;
 
 impl Blade {
     /// Thickness, which is the kerf it leaves, mm. Source: makers' tables of jeweller's blades.
@@ -204,6 +209,7 @@ impl Cutting {
         let (from_ring_mm, between_mm) = match self.method {
             Method::Saw => (self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm()), 0.0),
             Method::DoubleFlush => (0.0, self.sliver_mm.unwrap_or(SLIVER * size_mm)),
+            Method::Shears => (2.0 * BURR * size_mm, 0.0),
             Method::SingleSnip if self.filed => (2.0 * FILING * size_mm, 0.0),
             Method::SingleSnip => (0.0, 0.0),
         };

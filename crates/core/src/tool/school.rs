@@ -3,6 +3,8 @@
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Faults, Span};
+use crate::wire::Wire;
+use crate::wire::metal::Joining;
 use crate::words::words;
 
 words! {
@@ -12,6 +14,8 @@ words! {
         Fingers = "fingers", "by fingers";
         /// Pulled through smooth jaws, each pull stiffening it a little.
         Pulls = "pulls", "by pulls through smooth jaws";
+        /// The same, once the piece is cut.
+        AfterCutting = "after-cutting", "by pulls, once it is cut";
     }
 }
 
@@ -34,6 +38,20 @@ words! {
         Inside = "inside", "from inside";
         /// Left on a wooden dowel.
         Dowel = "dowel", "on the dowel";
+    }
+}
+
+words! {
+    /// What holds the tail of a coil that is wound by hand.
+    pub enum AnchorBy ("way of anchoring") {
+        /// Bent over, under a thumb or clamp.
+        Thumb = "thumb", "under a thumb or clamp";
+        /// Through a hole in the rod.
+        Hole = "hole", "through a hole in the rod";
+        /// In a slot at the rod's end.
+        Slot = "slot", "in a slot of the rod";
+        /// Between the jaws of a vise, beside the rod.
+        Vise = "vise", "in a vise, beside the rod";
     }
 }
 
@@ -112,6 +130,8 @@ pub struct Schools {
     pub long_mm: f64,
     /// What is held while wire is wrapped; a tail if left out.
     pub wrap_tail: WrapTail,
+    /// What holds the tail of a coil wound by hand; a thumb or clamp if left out.
+    pub anchor: AnchorBy,
     /// Where a coil is sawn from; on a pin if left out.
     pub saw_from: SawFrom,
     /// Whether it is sawn at a slight slant.
@@ -137,6 +157,7 @@ impl Default for Schools {
             cut: CutWhen::First,
             long_mm: 5.0,
             wrap_tail: WrapTail::Held,
+            anchor: AnchorBy::Thumb,
             saw_from: SawFrom::Pin,
             slanted: false,
             spread: false,
@@ -169,7 +190,30 @@ impl Schools {
     pub fn straightening_strain(&self) -> f64 {
         match self.straightening {
             Straightening::Fingers => 0.0,
-            Straightening::Pulls => PULL_STRAIN * f64::from(self.pulls_n),
+            Straightening::Pulls | Straightening::AfterCutting => PULL_STRAIN * f64::from(self.pulls_n),
+        }
+    }
+
+    /// How a joint is left in a wire: what does not fuse is soldered, what bears no torch is left shut.
+    ///
+    /// ```
+    /// use lorimant_core::tool::school::{Joint, Schools};
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let fused = Schools { joint: Joint::Fuse, ..Schools::default() };
+    /// let of = |metal| fused.joint_of(&Wire::round(metal, 1.0, Temper::Soft));
+    /// assert_eq!((of(Metal::FineSilver), of(Metal::Copper)), (Joint::Fuse, Joint::Solder));
+    /// assert_eq!(of(Metal::Titanium), Joint::Open);
+    /// ```
+    #[must_use]
+    pub fn joint_of(&self, wire: &Wire) -> Joint {
+        let solders = wire.metal.joins_by(&[Joining::Solder, Joining::SolderGently]);
+        match self.joint {
+            _ if wire.surface.bears_heat().is_err() => Joint::Open,
+            Joint::Fuse if wire.metal.joins_by(&[Joining::Fuse]) => Joint::Fuse,
+            Joint::Fuse | Joint::Solder if solders => Joint::Solder,
+            _ => Joint::Open,
         }
     }
 
@@ -256,6 +300,8 @@ school_changes! {
     cut: CutWhen,
     /// What is held while wire is wrapped.
     wrap_tail: WrapTail,
+    /// What holds the tail of a coil wound by hand.
+    anchor: AnchorBy,
     /// Where a coil is sawn from.
     saw_from: SawFrom,
     /// Whether it is sawn at a slight slant.
@@ -291,7 +337,7 @@ macro_rules! worded {
     };
 }
 
-worded!(Straightening, FlatTo, CutWhen, WrapTail, SawFrom, Joint, Hardening, Rounding);
+worded!(Straightening, FlatTo, CutWhen, WrapTail, AnchorBy, SawFrom, Joint, Hardening, Rounding);
 
 /// One answer to a question where makers differ.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -350,6 +396,11 @@ pub fn questions() -> Vec<SchoolQuestion> {
                     Straightening::Pulls.shown(),
                     "Straighter, and stiffer by 0.02 of strain a pull: bends spring back more, and hold more.",
                 ),
+                (
+                    Straightening::AfterCutting.word(),
+                    Straightening::AfterCutting.shown(),
+                    "As stiff as pulled on the spool; a short piece is hard to hold.",
+                ),
             ],
         ),
         of(
@@ -393,11 +444,33 @@ pub fn questions() -> Vec<SchoolQuestion> {
             "wrap_tail",
             "What is held while wire is wrapped?",
             &[
-                (WrapTail::Held.word(), WrapTail::Held.shown(), "Sure in the fingers; 10 mm fall off each."),
+                (
+                    WrapTail::Held.word(),
+                    WrapTail::Held.shown(),
+                    "Sure in the fingers; a tail falls off each.",
+                ),
                 (
                     WrapTail::Gripped.word(),
                     WrapTail::Gripped.shown(),
                     "Nothing falls off; the last half turn marks easily.",
+                ),
+            ],
+        ),
+        of(
+            "anchor",
+            "What holds the tail of a coil wound by hand?",
+            &[
+                (
+                    AnchorBy::Thumb.word(),
+                    AnchorBy::Thumb.shown(),
+                    "Any rod; the tail slips if the grip does.",
+                ),
+                (AnchorBy::Hole.word(), AnchorBy::Hole.shown(), "Never slips; the rod must be drilled."),
+                (AnchorBy::Slot.word(), AnchorBy::Slot.shown(), "Quick in and out; the rod must be slotted."),
+                (
+                    AnchorBy::Vise.word(),
+                    AnchorBy::Vise.shown(),
+                    "Firm for thick wire; the jaw marks the tail.",
                 ),
             ],
         ),
@@ -414,7 +487,7 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     SawFrom::Dowel.word(),
                     SawFrom::Dowel.shown(),
-                    "Nothing rattles; the dowel is used up, and is 0.05 mm less sure.",
+                    "Nothing rattles; the dowel is used up, and its rings are less alike.",
                 ),
             ],
         ),

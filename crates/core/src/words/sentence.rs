@@ -44,8 +44,24 @@ pub struct Choice<R> {
     pub chosen: bool,
     /// Whether it can be made.
     pub possible: bool,
+    /// What it is about, where choices of several kinds stand together.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub group: Option<String>,
+    /// The step of the route that it is about, from 1.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub step_n: Option<usize>,
+    /// Whether the program advises it.
+    #[serde(skip_serializing_if = "std::ops::Not::not")]
+    pub advised: bool,
     /// The whole request with this choice made.
     pub request: R,
+}
+
+impl<R> Choice<R> {
+    /// A choice for a word.
+    pub(crate) fn of(label: String, effect: String, chosen: bool, possible: bool, request: R) -> Self {
+        Self { label, effect, chosen, possible, group: None, step_n: None, advised: false, request }
+    }
 }
 
 /// The item so many steps on in a list, no further than its ends.

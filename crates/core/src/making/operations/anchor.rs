@@ -2,6 +2,7 @@
 
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::coil::Winding;
+use crate::tool::school::AnchorBy;
 use crate::words::length::on_ruler;
 
 /// The tail is held, so that the wire can be wound under tension.
@@ -11,6 +12,8 @@ pub struct Anchor {
     pub tail_mm: f64,
     /// How the rod is turned.
     pub winding: Winding,
+    /// What holds it where the rod is turned by hand.
+    pub by: AnchorBy,
 }
 
 impl Does for Anchor {
@@ -21,9 +24,18 @@ impl Does for Anchor {
     fn do_to(&self, _: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let tail = on_ruler(self.tail_mm, bench.unit());
         let text = match self.winding {
-            Winding::Hand => {
-                format!("Bend {tail} of the end over and hold it along the rod with a thumb or clamp.")
-            }
+            Winding::Hand => match self.by {
+                AnchorBy::Thumb => {
+                    format!("Bend {tail} of the end over and hold it along the rod with a thumb or clamp.")
+                }
+                AnchorBy::Hole => {
+                    format!("Put {tail} of the end through the hole in the rod and bend it over.")
+                }
+                AnchorBy::Slot => format!("Lay {tail} of the end into the slot of the rod and bend it over."),
+                AnchorBy::Vise => {
+                    format!("Clamp {tail} of the end and the rod together in the jaws of a vise.")
+                }
+            },
             Winding::PinVise => format!("Catch {tail} of the end in the pin vise together with the rod."),
             Winding::SlowDrill => {
                 format!(

@@ -1,6 +1,7 @@
 //! Straighten.
 
 use crate::making::run::From;
+use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::school::{PULL_STRAIN, Straightening};
 use crate::words::counted;
@@ -70,10 +71,17 @@ impl Does for Straighten {
         Ok(Done {
             what,
             numbers: Numbers { pulls_n: Some(self.pulls_n), ..Numbers::default() },
-            text: format!(
-                "Pull the wire {} through smooth plastic jaws, still on the spool.",
-                counted(self.pulls_n, "time")
-            ),
+            text: if self.by == Straightening::AfterCutting && piece.far != End::Raw {
+                format!(
+                    "Pull each piece {} through smooth plastic jaws, its end held in pliers.",
+                    counted(self.pulls_n, "time")
+                )
+            } else {
+                format!(
+                    "Pull the wire {} through smooth plastic jaws, still on the spool.",
+                    counted(self.pulls_n, "time")
+                )
+            },
             hints: vec![
                 "Each pull stiffens it by about 0.02 of strain, which what is bent afterwards feels."
                     .to_owned(),

@@ -1,0 +1,116 @@
+//! What a maker can change about the route of one plan: schools, steps left out, an anneal before a bend.
+
+use super::operation::Operation;
+use super::{Changes, Made};
+use crate::fault::Faults;
+use crate::tool::school::{self, Schools};
+use crate::tool::workshop::Workshop;
+use crate::wire::strength::WATCH_STRAIN;
+use crate::words::sentence::Choice;
+
+/// A request whose route can be changed.
+pub(crate) trait Routed: Clone {
+    /// What is changed about its route.
+    fn changes(&self) -> &Changes;
+    /// The same with its route changed otherwise.
+    fn with_changes(&self, changes: Changes) -> Self;
+    /// The schools it is made by.
+    fn schools_in(&self, workshop: &Workshop) -> Schools;
+    /// The questions where makers differ that its route asks, by their fields.
+    fn asks(&self) -> Vec<&'static str>;
+    /// Its route, run.
+    fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults>;
+    /// What comes of it, in figures.
+    fn told(&self, made: &Made, workshop: &Workshop) -> String;
+}
+
+/// What comes of a request, or why it cannot be made.
+pub(crate) fn tried<R: Routed>(request: &R, workshop: &Workshop) -> (bool, String) {
+    match request.run_in(workshop) {
+        Ok(made) => (true, request.told(&made, workshop)),
+        Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone())),
+    }
+}
+
+/// Schools to choose for this plan, steps to leave out, bends to anneal before: each with what comes of it.
+pub(crate) fn of<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
+    let mut offers = schools(request, workshop);
+    if let Ok(made) = request.run_in(workshop) {
+        offers.extend(anneals(request, &made, workshop));
+        offers.extend(left_out(request, &made, workshop));
+    }
+    offers
+}
+
+fn schools<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
+    let (asks, now) = (request.asks(), request.schools_in(workshop));
+    let mut offers = vec![];
+    for question in school::questions().into_iter().filter(|question| asks.contains(&question.field)) {
+        let chosen = now.chosen(question.field);
+        for answer in question.answers {
+            let Some(changes) = request.changes().choosing(question.field, answer.word) else { continue };
+            let other = request.with_changes(changes);
+            let (possible, figures) = tried(&other, workshop);
+            let chosen = chosen.as_deref() == Some(answer.word);
+            let effect = if possible { format!("{} {figures}", answer.trade) } else { figures };
+            offers.push(Choice {
+                group: Some(question.question.to_owned()),
+                ..Choice::of(answer.shown.to_owned(), effect, chosen, possible || chosen, other)
+            });
+        }
+    }
+    offers
+}
+
+/// An anneal before each bend, proposed where the bend would take most of what the metal has left.
+fn anneals<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Choice<R>> {
+    let mut counted: Vec<Operation> = vec![];
+    let mut offers = vec![];
+    for step in &made.steps {
+        counted.push(step.operation);
+        let Some(used) = step.numbers.strain_used else { continue };
+        let nth = u32::try_from(counted.iter().filter(|one| **one == step.operation).count()).unwrap_or(1);
+        let changes = request.changes();
+        let chosen = changes.anneals_before(step.operation, nth);
+        let other = request.with_changes(changes.annealed_before(step.operation, nth));
+        let (possible, figures) = tried(&other, workshop);
+        let effect = if possible && used > WATCH_STRAIN && !chosen {
+            format!("It uses {:.0} % of what the metal has left as it is. {figures}", 100.0 * used)
+        } else {
+            figures
+        };
+        offers.push(Choice {
+            group: Some("Anneal on the way".to_owned()),
+            step_n: Some(step.step_n),
+            advised: used > WATCH_STRAIN && possible && !chosen,
+            ..Choice::of(format!("anneal before “{}”", step.named), effect, chosen, possible || chosen, other)
+        });
+    }
+    offers
+}
+
+fn left_out<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Choice<R>> {
+    let changes = request.changes();
+    let mut seen: Vec<Operation> = vec![];
+    let mut offers = vec![];
+    let out = |operation: Operation, named: &str, step_n: Option<usize>, chosen: bool| {
+        let other = request.with_changes(changes.left_out(operation));
+        let (possible, effect) = tried(&other, workshop);
+        Choice {
+            group: Some("Leave out".to_owned()),
+            step_n,
+            ..Choice::of(format!("leave out “{named}”"), effect, chosen, possible || chosen, other)
+        }
+    };
+    for operation in &changes.without {
+        offers.push(out(*operation, operation.shown(), None, true));
+    }
+    for step in &made.steps {
+        let own = !changes.puts_in(step.operation);
+        if step.operation.may_be_left_out() && own && !seen.contains(&step.operation) {
+            seen.push(step.operation);
+            offers.push(out(step.operation, &step.named, Some(step.step_n), false));
+        }
+    }
+    offers
+}

@@ -1,0 +1,57 @@
+//! Cut a coil into rings with sheet shears.
+
+use super::saw::cut_to;
+use crate::making::takes::Lost;
+use crate::making::workpiece::End;
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+
+/// The tips of sheet shears: flusher than a side cutter.
+#[derive(Debug, Clone)]
+pub struct Shear {
+    /// Burr filed off each ring's two faces together, mm.
+    pub filed_mm: f64,
+    /// How many rings there will be.
+    pub rings_n: u32,
+    /// Wire in one before it is filed, mm.
+    pub turn_mm: f64,
+    /// What can hurt.
+    pub caution: &'static str,
+}
+
+/// Thicker wire is sheared one turn at a bite, mm.
+const THICK_MM: f64 = 1.0;
+
+impl Does for Shear {
+    fn operation(&self) -> Operation {
+        Operation::Shear
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let Some(coil) = piece.coil.take() else {
+            return Err("there is no coil to cut. Wind it first.".to_owned());
+        };
+        piece.length_mm = self.turn_mm - self.filed_mm;
+        piece.pieces_n = self.rings_n;
+        piece.inside_mm = Some(coil.inside_mm);
+        (piece.near, piece.far) = (End::Sheared, End::Sheared);
+        cut_to(piece);
+        let bite = if bench.wire.size_mm > THICK_MM { "one turn" } else { "two turns at most" };
+        Ok(Done {
+            what: "coil".to_owned(),
+            numbers: Numbers {
+                length_mm: Some(self.filed_mm),
+                times_n: Some(self.rings_n),
+                ..Numbers::default()
+            },
+            text: format!(
+                "Cut along the coil with the tips of sheet shears, {bite} a bite, {} times. File the burr off both faces.",
+                self.rings_n
+            ),
+            hints: vec!["More turns a bite and the rings bend.".to_owned()],
+            caution: Some(self.caution),
+            takes: Takes::minutes(0.5, 0.12),
+            lost: vec![(Lost::Dust, self.filed_mm * f64::from(self.rings_n))],
+            ..Done::default()
+        })
+    }
+}
