@@ -51,6 +51,12 @@ export interface Choice<R> {
   chosen: boolean
   possible: boolean
   request: R
+  /** What it is about, where choices of several kinds stand together. */
+  group?: string | null
+  /** The step of the route that it is about, from 1. */
+  step_n?: number | null
+  /** Whether the program advises it. */
+  advised?: boolean
 }
 
 interface Kept<R> {

@@ -1,21 +1,39 @@
 <script setup lang="ts" generic="R extends object">
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { Choice, Desk } from '../desk/desk'
 import { vOneStop } from '../shared/oneStop'
 import { useNotice } from '../shared/notice'
+import OfferLine from './OfferLine.vue'
 
 /** What can be put into the route of the piece on the desk, or taken out again, each with what that changes. */
 const { desk } = defineProps<{ desk: Desk<R> }>()
 const notice = useNotice()
 const open = ref(false)
 const choices = shallowRef<Choice<R>[]>([])
+/** The question that is open. */
+const group = ref('')
 
 watch(open, async (now) => {
   if (!now || !desk.draft) return
+  group.value = ''
   choices.value = await desk.choices(desk.draft, 'making').catch((thrown) => {
     notice.fail(thrown)
     return []
   })
+})
+
+const plain = computed(() => choices.value.filter((choice) => !choice.group))
+const groups = computed(() => {
+  const all = new Map<string, Choice<R>[]>()
+  for (const choice of choices.value) {
+    if (choice.group) all.set(choice.group, [...(all.get(choice.group) ?? []), choice])
+  }
+  return [...all].map(([name, offers]) => ({
+    name,
+    offers,
+    now: offers.filter((offer) => offer.chosen).map((offer) => offer.label),
+    advised: offers.some((offer) => offer.advised),
+  }))
 })
 
 async function choose(choice: Choice<R>) {
@@ -25,25 +43,29 @@ async function choose(choice: Choice<R>) {
 </script>
 
 <template>
-  <v-menu v-model="open" location="bottom start" :offset="6">
+  <v-menu v-model="open" location="bottom start" :offset="6" :close-on-content-click="false">
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" :disabled="!desk.sound" data-test="route-menu">Change the making</v-btn>
     </template>
     <div v-one-stop="'.menu-line'" class="popover offers" data-test="route-offers">
-      <button
-        v-for="choice in choices"
-        :key="choice.label"
-        type="button"
-        class="plain menu-line offer"
-        :class="{ chosen: choice.chosen }"
-        :disabled="!choice.possible"
-        :aria-pressed="choice.chosen"
-        data-test="route-offer"
-        @click="choose(choice)"
-      >
-        <span>{{ choice.chosen ? 'Do not ' : '' }}{{ choice.label }}</span>
-        <span class="effect" :class="{ stop: !choice.possible }">{{ choice.effect }}</span>
-      </button>
+      <OfferLine v-for="choice in plain" :key="choice.label" :choice="choice" @choose="choose" />
+      <template v-for="one in groups" :key="one.name">
+        <button
+          type="button"
+          class="plain menu-line group"
+          :aria-expanded="group === one.name"
+          data-test="route-group"
+          @click="group = group === one.name ? '' : one.name"
+        >
+          <span class="sign" aria-hidden="true">{{ group === one.name ? '−' : '+' }}</span>
+          <span>{{ one.name }}</span>
+          <span v-if="one.advised" class="now watch">advised</span>
+          <span v-else-if="one.now.length" class="now quiet">{{ one.now.join('; ') }}</span>
+        </button>
+        <div v-if="group === one.name" class="within">
+          <OfferLine v-for="choice in one.offers" :key="choice.label" :choice="choice" @choose="choose" />
+        </div>
+      </template>
       <p v-if="!choices.length" class="quiet wait" role="status">Trying what it would change…</p>
     </div>
   </v-menu>
@@ -51,28 +73,31 @@ async function choose(choice: Choice<R>) {
 
 <style scoped>
 .offers {
-  max-width: min(560px, 92vw);
+  max-width: min(620px, 92vw);
+  max-height: min(70vh, 620px);
+  overflow-y: auto;
 }
 
-.offer {
+.group {
   display: grid;
+  grid-template-columns: 18px 1fr auto;
+  gap: 6px;
+  align-items: baseline;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
 }
 
-.offer > span:first-child::first-letter {
-  text-transform: uppercase;
+.sign {
+  color: rgb(var(--v-theme-primary));
+  font-weight: 700;
 }
 
-.chosen {
-  box-shadow: inset 3px 0 0 rgb(var(--v-theme-primary));
-}
-
-.effect {
+.now {
   font-size: 0.95rem;
-  color: rgb(var(--v-theme-quiet));
+  text-align: right;
 }
 
-.effect.stop {
-  color: rgb(var(--v-theme-error));
+.within {
+  padding-left: 24px;
 }
 
 .wait {

@@ -1,10 +1,38 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="R extends object">
+import { ref, shallowRef, watch } from 'vue'
 import type { Step } from '../api/client'
+import type { Choice, Desk } from '../desk/desk'
+import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
+import OfferLine from './OfferLine.vue'
 
-/** The steps as instructions, with the numbers of this piece. */
-defineProps<{ steps: Step[] }>()
+/** The steps as instructions, with the numbers of this piece; the one in hand can be changed where it stands. */
+const { steps, desk } = defineProps<{ steps: Step[]; desk: Desk<R> }>()
 const at = defineModel<number>({ required: true })
+const notice = useNotice()
+const changing = ref(false)
+const offers = shallowRef<Choice<R>[] | null>(null)
+
+watch([at, () => steps], () => (changing.value = false))
+
+/** Whether it asks so much of the metal that an anneal before it is worth a thought. */
+const strained = (step: Step) => (step.strain_used ?? 0) > 0.6
+
+async function change(step: Step) {
+  changing.value = !changing.value
+  if (!changing.value || !desk.draft) return
+  offers.value = null
+  const all = await desk.choices(desk.draft, 'making').catch((thrown) => {
+    notice.fail(thrown)
+    return []
+  })
+  offers.value = all.filter((choice) => choice.step_n === step.step_n)
+}
+
+async function choose(choice: Choice<R>) {
+  changing.value = false
+  await desk.set(choice.request).catch(notice.fail)
+}
 </script>
 
 <template>
@@ -27,6 +55,25 @@ const at = defineModel<number>({ required: true })
             <span v-if="step.caution && at === i" class="caution">{{ step.caution }}</span>
           </span>
         </button>
+        <div v-if="at === i" class="change">
+          <button
+            type="button"
+            class="plain link"
+            :class="{ watch: strained(step) }"
+            :aria-expanded="changing"
+            data-test="change-step"
+            @click="change(step)"
+          >
+            {{ strained(step) ? 'Anneal before it, or change it' : 'Change this step' }}
+          </button>
+          <template v-if="changing">
+            <OfferLine v-for="choice in offers ?? []" :key="choice.label" :choice="choice" @choose="choose" />
+            <p v-if="!offers" class="quiet" role="status">Trying what it would change…</p>
+            <p v-else-if="!offers.length" class="quiet">
+              It follows from the piece: change a word of the sentence, or choose under “Change the making”.
+            </p>
+          </template>
+        </div>
       </li>
     </ol>
   </section>
@@ -76,6 +123,20 @@ ol {
 
 .step:hover .number {
   border-color: rgb(var(--v-theme-primary));
+}
+
+.change {
+  padding: 0 0 6px 34px;
+}
+
+.link {
+  min-height: 24px;
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+}
+
+.change p {
+  margin: 2px 0;
 }
 
 .caution {

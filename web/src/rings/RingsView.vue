@@ -201,7 +201,7 @@ onMounted(() => attempt(plan.open()))
       </p>
     </div>
     <template v-if="plan.worked" #figures>
-      <StepList v-if="moment === 'making'" v-model="at" :steps="plan.worked.steps" />
+      <StepList v-if="moment === 'making'" v-model="at" :steps="plan.worked.steps" :desk="plan" />
       <FigureColumn v-else :figures="plan.worked.figures" lead />
     </template>
     <template #foot>

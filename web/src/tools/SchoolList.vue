@@ -26,7 +26,8 @@ async function put(schools: Schools | undefined) {
 async function choose(field: string, question: string, word: string) {
   const before = settings.settings.schools
   try {
-    await put({ ...before, [field]: word } as Schools)
+    const value = word === 'true' ? true : word === 'false' ? false : word
+    await put({ ...before, [field]: value } as Schools)
     notice.say(`Noted: ${question}`, () => put(before).catch(notice.fail))
   } catch (thrown) {
     notice.fail(thrown)

@@ -52,7 +52,7 @@ fn schools<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
             let other = request.with_changes(changes);
             let (possible, figures) = tried(&other, workshop);
             let chosen = chosen.as_deref() == Some(answer.word);
-            let effect = if possible { format!("{} {figures}", answer.trade) } else { figures };
+            let effect = if possible { format!("{} Then: {figures}", answer.trade) } else { figures };
             offers.push(Choice {
                 group: Some(question.question.to_owned()),
                 ..Choice::of(answer.shown.to_owned(), effect, chosen, possible || chosen, other)

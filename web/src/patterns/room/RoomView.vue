@@ -266,7 +266,7 @@ onMounted(() => attempt(open()))
     <template v-if="pattern.worked && form" #figures>
       <FigureColumn :figures="answer" :only="['cut', 'will-it-hold']" lead />
       <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
-      <StepList v-if="settled" v-model="at" :steps="settled.form.steps" />
+      <StepList v-if="settled" v-model="at" :steps="settled.form.steps" :desk="pattern" />
       <label class="plier quiet">
         Rolled on
         <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">

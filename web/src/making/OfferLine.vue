@@ -1,0 +1,61 @@
+<script setup lang="ts" generic="R extends object">
+import { computed } from 'vue'
+import type { Choice } from '../desk/desk'
+
+/** One thing that can be changed about a route, with what comes of it. */
+const { choice } = defineProps<{ choice: Choice<R> }>()
+const emit = defineEmits<{ choose: [choice: Choice<R>] }>()
+
+const said = computed(() => {
+  const { label, chosen, group } = choice
+  // An answer to a question is in force; a step put in or left out can be taken back.
+  if (!chosen || (group && !choice.step_n && !label.startsWith('leave out'))) return label
+  return label.startsWith('leave out') ? label.replace('leave out', 'do again') : `do not ${label}`
+})
+</script>
+
+<template>
+  <button
+    type="button"
+    class="plain menu-line offer"
+    :class="{ chosen: choice.chosen }"
+    :disabled="!choice.possible"
+    :aria-pressed="choice.chosen"
+    data-test="route-offer"
+    @click="emit('choose', choice)"
+  >
+    <span
+      >{{ said
+      }}<span v-if="choice.chosen && choice.group && said === choice.label" class="quiet"> (now)</span></span
+    >
+    <span class="effect" :class="{ stop: !choice.possible, watch: choice.advised }">{{ choice.effect }}</span>
+  </button>
+</template>
+
+<style scoped>
+.offer {
+  display: grid;
+  line-height: 1.25;
+}
+
+.offer > span:first-child::first-letter {
+  text-transform: uppercase;
+}
+
+.chosen {
+  box-shadow: inset 3px 0 0 rgb(var(--v-theme-primary));
+}
+
+.effect {
+  font-size: 0.95rem;
+  color: rgb(var(--v-theme-quiet));
+}
+
+.effect.stop {
+  color: rgb(var(--v-theme-error));
+}
+
+.effect.watch {
+  color: rgb(var(--v-theme-warning));
+}
+</style>
