@@ -6,7 +6,6 @@ use lorimant_core::ask::{Kept, View, answer, piece};
 use lorimant_core::piece::Piece;
 use lorimant_core::piece::mate::mate;
 use lorimant_core::tool::workshop::Workshop;
-use lorimant_core::words::length::LengthUnit;
 use rstest::rstest;
 
 fn kept() -> Vec<Kept> {
@@ -23,7 +22,7 @@ fn the_line_answers_as_the_two_pieces_do(#[case] line: &str) {
     let reply = answer(line, &Workshop::default(), &kept);
     assert!(reply.unclear.is_empty(), "{:?}", reply.unclear);
     let (ring, _) = piece("6 mm ring of 1 mm copper", &Workshop::default(), &Vec::new).unwrap();
-    let fits = mate(&ring, &Piece::Finding(usual("hook-clasp")), LengthUnit::Mm).unwrap();
+    let fits = mate(&ring, &Piece::Finding(usual("hook-clasp")), &Workshop::default()).unwrap();
     for fit in &fits {
         assert!(reply.headline.contains(&fit.sentence), "{} has not {}", reply.headline, fit.sentence);
     }

@@ -88,7 +88,7 @@ fn every_finding_is_told_in_inches() {
             Mandrel::round(5.0),
             1,
         ));
-        let fits = mate(&Piece::Finding(PatternRequest::usual(kind)), &ring, LengthUnit::Inch).unwrap();
+        let fits = mate(&Piece::Finding(PatternRequest::usual(kind)), &ring, &workshop).unwrap();
         all_in_inches(fits.iter().map(|fit| fit.sentence.as_str()));
     }
 }

@@ -13,6 +13,7 @@ mod drawings;
 mod fields;
 mod findings;
 mod fits;
+mod gear;
 mod inches;
 mod listings;
 mod literal_maker;

@@ -512,15 +512,18 @@ fn ring(inside: f64, size_mm: f64) -> Piece {
 #[test]
 fn rings_go_into_hooks_or_say_why_not() {
     let hook = Piece::Finding(with("hook-clasp", &[("bend_mm", 3.0)]));
-    let fits = mate(&hook, &ring(5.0, 1.0), LengthUnit::Mm).unwrap();
+    let fits = mate(&hook, &ring(5.0, 1.0), &Workshop::default()).unwrap();
     assert!(fits.iter().all(|fit| fit.ok), "{fits:?}");
-    let thick = mate(&hook, &ring(5.0, 3.2), LengthUnit::Mm).unwrap();
+    let thick = mate(&hook, &ring(5.0, 3.2), &Workshop::default()).unwrap();
     assert!(thick.iter().any(|fit| !fit.ok && fit.sentence.contains("3.2 mm")), "{thick:?}");
-    let tight = mate(&hook, &ring(1.2, 0.8), LengthUnit::Mm).unwrap();
+    let tight = mate(&hook, &ring(1.2, 0.8), &Workshop::default()).unwrap();
     assert!(tight.iter().any(|fit| !fit.ok && fit.sentence.contains("does not go through")), "{tight:?}");
-    let broken =
-        mate(&Piece::Finding(with("hook-clasp", &[("bend_mm", -3.0)])), &ring(5.0, 1.0), LengthUnit::Mm)
-            .unwrap_err();
+    let broken = mate(
+        &Piece::Finding(with("hook-clasp", &[("bend_mm", -3.0)])),
+        &ring(5.0, 1.0),
+        &Workshop::default(),
+    )
+    .unwrap_err();
     assert_eq!(broken.0[0].field, "first.parameters.bend_mm");
 }
 

@@ -95,7 +95,7 @@ fn every_finding_reads_well(#[case] unit: LengthUnit) {
                 reads_well(&PatternRequest { pieces_n, ..request.clone() }.sheet(&workshop));
             }
             for ring in [ring_of(1.0, 5.0), ring_of(0.4, 2.0)] {
-                if let Ok(fits) = mate(&Piece::Finding(request.clone()), &Piece::Rings(ring), unit) {
+                if let Ok(fits) = mate(&Piece::Finding(request.clone()), &Piece::Rings(ring), &workshop) {
                     reads_well(&fits);
                 }
             }

@@ -7,6 +7,7 @@ use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::rack::stock::{Lot, check_money};
 use lorimant_core::ring::{self, RingRequest};
 use lorimant_core::tool::cutting::Blade;
+use lorimant_core::tool::gear::Gear;
 use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
@@ -84,6 +85,9 @@ pub(crate) struct Settings {
     /// The workshop's schools, where makers differ.
     #[serde(default)]
     pub schools: Schools,
+    /// What else stands on its bench.
+    #[serde(default)]
+    pub gear: Gear,
 }
 
 /// What is picked to be made: a kept plan or pattern, and how many.
@@ -121,6 +125,7 @@ impl Default for Settings {
             metal_prices: vec![],
             hand: Hand::default(),
             schools: Schools::default(),
+            gear: Gear::default(),
         }
     }
 }
@@ -137,6 +142,7 @@ impl Settings {
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
         faults.nest("schools", self.schools.check());
+        faults.nest("gear", self.gear.check());
         for (i, price) in self.metal_prices.iter().enumerate() {
             faults.keep(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)));
         }

@@ -104,15 +104,34 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         maker.sees(STEPS, "Roll the second loop from the right end").await?;
         maker.click("[data-test=steps] li:nth-child(5) button").await?;
         maker.sees("[data-test=steps] li.now", "Turn the wire end for end").await?;
-        maker.click("[data-test=route-menu]").await?;
-        maker.sees("[data-test=route-offers]", "nneal the blank").await?;
-        let xpath = "//*[@data-test='route-offer'][contains(., 'nneal the blank')]";
-        maker.browser.driver.find(By::XPath(xpath)).await?.click().await?;
+        // The step in hand is changed where it stands.
+        maker.click("[data-test=change-step]").await?;
+        maker.sees("[data-test=steps] .change", "nneal before").await?;
+        maker.click("[data-test=steps] [data-test=route-offer]").await?;
         maker.sees(STEPS, "Heat it evenly").await?;
+        // A school for this plan alone.
+        maker.click("[data-test=route-menu]").await?;
+        maker.sees("[data-test=route-offers]", "Where does the flat").await?;
+        let group = "//*[@data-test='route-group'][contains(., 'Where does the flat')]";
+        maker.browser.driver.find(By::XPath(group)).await?.click().await?;
+        let spool = "//*[@data-test='route-offer'][contains(., 'flat of the cutter to the spool')]";
+        maker.sees("[data-test=route-offers]", "flat of the cutter to the spool").await?;
+        maker.browser.driver.find(By::XPath(spool)).await?.click().await?;
+        maker.sees(STEPS, "off the right end").await?;
+        // And for the whole workshop.
         maker.open("/tools").await?;
         maker.click("[data-test=school-flat_to-spool]").await?;
         maker.sees("[data-test=notice]", "Noted").await?;
-        maker.open("/patterns/room?kind=figure-eight").await?;
-        maker.sees(STEPS, "off the right end").await
+        maker.open("/patterns/room?kind=s-link").await?;
+        maker.sees(STEPS, "off the right end").await?;
+        // What stands on the bench is listed where the tools are.
+        maker.open("/tools").await?;
+        maker.click("[data-test=edit-gear]").await?;
+        maker.sees("[data-test=keep-gear]", "Keep").await?;
+        maker.click("[data-test=gear-torch]").await?;
+        maker.click("[data-test=keep-gear]").await?;
+        maker.sees("[data-test=gear]", "none").await?;
+        maker.open("/patterns/room?kind=balled-head-pin").await?;
+        maker.sees("body", "no torch is listed under Tools").await
     })
 }

@@ -3225,6 +3225,39 @@ export interface components {
             /** @description Which system. */
             system: components["schemas"]["GaugeSystem"];
         };
+        /** @description The workshop's gear; what is left out is as on a usual bench. */
+        Gear: {
+            /**
+             * Format: double
+             * @description Weight of pieces one load of the barrel takes, g, 1 to 20000; 200 if left out.
+             * @default 200
+             */
+            barrel_g: number;
+            /**
+             * Format: double
+             * @description Thickest hard wire it takes, mm; 1.3 if left out.
+             * @default 1.3
+             */
+            cutter_hard_mm: number;
+            /**
+             * Format: double
+             * @description Thickest soft wire the cutter takes, mm, 0.2 to 6; 2.1 if left out.
+             * @default 2.1
+             */
+            cutter_mm: number;
+            /**
+             * @description Whether there is a guide block to saw heavy wire square in.
+             * @default false
+             */
+            guide_block: boolean;
+            /** @default null */
+            taper: components["schemas"]["Taper"] | null;
+            /**
+             * @description Whether there is a torch.
+             * @default true
+             */
+            torch: boolean;
+        };
         /**
          * @description How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
          *     corrected by what its own rings show.
@@ -4217,6 +4250,20 @@ export interface components {
          * @enum {string}
          */
         Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        /** @description What a piece ought to bear, worn so. */
+        Ought: {
+            /** @description Whether it does, by what it holds. */
+            bears: boolean;
+            /**
+             * Format: double
+             * @description What it ought to bear before it first stays open a little, N.
+             */
+            least_n: number;
+            /** @description How it is worn. */
+            wear: components["schemas"]["Wear"];
+            /** @description Why so much. */
+            why: string;
+        };
         /** @description One shape. */
         Outlined: {
             /** @description Its path as SVG path data, mm. */
@@ -5308,6 +5355,8 @@ export interface components {
             currency?: string;
             /** @description System of a bare gauge. */
             gauge: components["schemas"]["GaugeSystem"];
+            /** @description What else stands on its bench. */
+            gear?: components["schemas"]["Gear"];
             /** @description How even the handwork is. */
             hand?: components["schemas"]["Hand"];
             /** @description The maker's own hour rate. */
@@ -5599,6 +5648,24 @@ export interface components {
             /** @description Wire off the workpiece: of one finding; of a plan of rings, off all its coils. */
             wire: components["schemas"]["WireLost"][];
         };
+        /** @description A tapered rod, measured in two places. */
+        Taper: {
+            /**
+             * Format: double
+             * @description How far apart the two are, mm, 5 to 600.
+             */
+            length_mm: number;
+            /**
+             * Format: double
+             * @description Diameter at its narrow end, mm, 0.3 to 60.
+             */
+            narrow_mm: number;
+            /**
+             * Format: double
+             * @description Diameter at its wide end, mm.
+             */
+            wide_mm: number;
+        };
         /** @description A result wanted. */
         Target: {
             /** @description Of what. */
@@ -5665,6 +5732,8 @@ export interface components {
              * @description Wire off the spool for all of them, mm: what is in them and what falls off.
              */
             off_the_spool_mm: number;
+            /** @description What it ought to bear where it may be worn; nothing for what does not bear. */
+            ought: components["schemas"]["Ought"][];
             /**
              * Format: int32
              * @description How many are made: rings, or blanks of a finding.
@@ -5778,6 +5847,11 @@ export interface components {
             /** @description The lots of that wire, as a cut plan takes them; their ids are the lots' numbers. */
             stock: components["schemas"]["Stock"][];
         };
+        /**
+         * @description The word for a way of wearing.
+         * @enum {string}
+         */
+        Wear: "ear" | "light-necklace" | "heavy-necklace" | "bracelet";
         /** @description What a weight says of a lot. */
         Weighed: {
             /**

@@ -9,6 +9,7 @@ import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import { useDesks } from '../patterns/desks'
 import BladeList from './BladeList.vue'
+import GearList from './GearList.vue'
 import HandList from './HandList.vue'
 import SchoolList from './SchoolList.vue'
 import PlierList from './PlierList.vue'
@@ -147,6 +148,7 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
     <div class="side">
       <PlierList />
       <BladeList />
+      <GearList />
       <HandList />
       <SchoolList />
     </div>

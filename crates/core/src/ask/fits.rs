@@ -125,7 +125,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
     };
     let (a, b) = (read(first), read(second));
     let (Some(a), Some(b)) = (a, b) else { return Some(reply) };
-    match mate(&a, &b, workshop.habits.unit) {
+    match mate(&a, &b, workshop) {
         Err(faults) => reply.faults = faults.0,
         Ok(fits) if fits.is_empty() => {
             reply.headline = "Neither of the two has an opening the other could go into.".to_owned();

@@ -15,6 +15,7 @@ pub mod route;
 pub mod run;
 pub mod takes;
 pub(crate) mod telling;
+pub mod wear;
 pub mod workpiece;
 
 pub use operation::Operation;

@@ -5,6 +5,7 @@ use super::form::Formed;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Operation;
 use crate::making::holds::Holds;
+use crate::making::wear::ought_to_bear;
 use crate::wire::metal::Temper;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
 use crate::words::counted;
@@ -160,6 +161,8 @@ impl Formed<'_> {
                     .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 40 %: 15 from the metal, the rest from how it is pulled. A tenth of a millimetre stays open from 0.6 of it.", COLLAPSE),
             );
         }
+        let bears = self.weakest(0.0).map(|(_, newtons)| Holds::of(newtons, false).first_set_n);
+        figures.extend(bears.and_then(|first| ought_to_bear(self.request.kind.0.wears(), first)));
         if let Some((bend, newtons)) = self.weakest(TUMBLED) {
             figures.push(
                 figure(

@@ -10,6 +10,7 @@ use super::kinds;
 use super::page::Page;
 use super::parameter::Parameter;
 use crate::fault::Fault;
+use crate::making::wear::Wear;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::{UnknownWord, WordVisitor, words};
@@ -101,6 +102,15 @@ impl Pattern {
     pub fn usual(&self) -> Wire {
         let UsualWire { metal, temper, size_mm } = self.wire;
         Wire::round(metal, size_mm, temper)
+    }
+
+    /// How it may be worn, as far as that pulls at it.
+    pub fn wears(&self) -> &'static [Wear] {
+        match self.family {
+            Family::EarWires => &[Wear::Ear],
+            Family::Pins | Family::Ends => &[],
+            Family::Rings | Family::Links | Family::Clasps => &Wear::AROUND,
+        }
     }
 
     /// Its parameter of a name.

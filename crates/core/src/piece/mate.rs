@@ -4,7 +4,10 @@ use serde::Serialize;
 
 use super::Piece;
 use crate::fault::Faults;
+use crate::making::Changes;
 use crate::pattern::check::CLEARANCE_MM;
+use crate::tool::workshop::Workshop;
+use crate::wire::strength::load_told;
 use crate::words::capital;
 use crate::words::length::{LengthUnit, caliper};
 
@@ -70,20 +73,22 @@ impl Piece {
 /// use lorimant_core::pattern::PatternRequest;
 /// use lorimant_core::piece::Piece;
 /// use lorimant_core::piece::mate::mate;
-/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::tool::workshop::Workshop;
 ///
 /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
 /// let ring = |size_mm| {
 ///     let wire = Wire::round(Metal::Copper, size_mm, Temper::Soft);
 ///     Piece::Rings(RingRequest::new(wire, Mandrel::round(6.0), 1))
 /// };
-/// assert!(mate(&hook, &ring(1.0), LengthUnit::Mm).unwrap().iter().all(|fit| fit.ok));
-/// assert!(!mate(&hook, &ring(4.0), LengthUnit::Mm).unwrap().iter().all(|fit| fit.ok));
+/// let shop = Workshop::default();
+/// assert!(mate(&hook, &ring(1.0), &shop).unwrap().iter().all(|fit| fit.ok));
+/// assert!(!mate(&hook, &ring(4.0), &shop).unwrap().iter().all(|fit| fit.ok));
 /// ```
 ///
 /// # Errors
 /// Faults of either piece, within `first` or `second`.
-pub fn mate(first: &Piece, second: &Piece, unit: LengthUnit) -> Result<Vec<Fit>, Faults> {
+pub fn mate(first: &Piece, second: &Piece, workshop: &Workshop) -> Result<Vec<Fit>, Faults> {
+    let unit = workshop.habits.unit;
     let a = first.hangs().map_err(|faults| faults.within("first"))?;
     let b = second.hangs().map_err(|faults| faults.within("second"))?;
     let mut fits = vec![];
@@ -92,7 +97,26 @@ pub fn mate(first: &Piece, second: &Piece, unit: LengthUnit) -> Result<Vec<Fit>,
             fits.push(fit(hole, guest.wire_mm, guest, unit));
         }
     }
+    fits.extend(gives_first(first, second, workshop));
     Ok(fits)
+}
+
+/// Which of two gives first when they are pulled apart, as they are made by the workshop's schools.
+fn gives_first(first: &Piece, second: &Piece, workshop: &Workshop) -> Option<Fit> {
+    let held = |piece: &Piece| {
+        let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop).ok()?;
+        Some((piece.called(), route.totals.holds?))
+    };
+    let (a, b) = (held(first)?, held(second)?);
+    let (weak, strong) = if a.1.comes_off_n <= b.1.comes_off_n { (a, b) } else { (b, a) };
+    let sentence = format!(
+        "Pulled apart, the {} gives first: {}. The {} comes off at {}.",
+        weak.0,
+        weak.1.told(),
+        strong.0,
+        load_told(strong.1.comes_off_n)
+    );
+    Some(Fit { ok: true, sentence })
 }
 
 fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {

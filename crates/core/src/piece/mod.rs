@@ -53,6 +53,14 @@ impl Piece {
         }
     }
 
+    /// What one of it is called: `ring`, `hook clasp`.
+    pub fn called(&self) -> &'static str {
+        match self {
+            Self::Rings(_) => "ring",
+            Self::Finding(request) => request.kind.0.name,
+        }
+    }
+
     /// How many are asked for: rings, pieces, or pairs of what is counted in pairs.
     pub fn count(&self) -> u32 {
         match self {

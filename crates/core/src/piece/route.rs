@@ -6,6 +6,7 @@ use super::Piece;
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::takes::{Lost, WireLost};
+use crate::making::wear::{Ought, Wear};
 use crate::making::{Changes, Made, Step, Workpiece};
 use crate::tool::school::Schools;
 use crate::tool::workshop::Workshop;
@@ -51,6 +52,8 @@ pub struct Totals {
     /// What it holds as it is made; none where nothing of it bears.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds: Option<Holds>,
+    /// What it ought to bear where it may be worn; nothing for what does not bear.
+    pub ought: Vec<Ought>,
     /// The workpiece at the end.
     pub workpiece: Workpiece,
 }
@@ -62,6 +65,16 @@ impl Piece {
             Self::Rings(request) => request.holds(workpiece),
             Self::Finding(request) => request.form().ok()?.holds(workpiece),
         }
+    }
+
+    /// What it ought to bear where it may be worn, where it first stays open at a load, N.
+    #[must_use]
+    pub fn ought(&self, first_set_n: f64) -> Vec<Ought> {
+        let worn: &[Wear] = match self {
+            Self::Finding(request) => request.kind.0.wears(),
+            Self::Rings(_) => &Wear::AROUND,
+        };
+        worn.iter().map(|wear| wear.ought(first_set_n)).collect()
     }
 
     /// The schools it is made by where none are named: the workshop's, but for what its plan says itself.
@@ -147,6 +160,7 @@ impl Piece {
             unattended_min,
             effort: most(|step| step.takes.effort),
             strain_used: most(|step| step.numbers.strain_used.unwrap_or(0.0)),
+            ought: self.holds(&workpiece).map_or(vec![], |holds| self.ought(holds.first_set_n)),
             holds: self.holds(&workpiece),
             workpiece,
         };

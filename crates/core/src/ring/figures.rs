@@ -3,6 +3,7 @@
 use super::{RingPlan, RingRequest};
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::holds::Holds;
+use crate::making::wear::{Wear, ought_to_bear};
 use crate::shape::hammered::width_mm;
 use crate::tool::cutting::Method;
 use crate::tool::hand::Hand;
@@ -330,6 +331,7 @@ impl RingPlan {
                 "± 40 %: 15 from the metal, the rest from how it is shut and pulled.",
                 VOCE,
             );
+        let fit = ought_to_bear(&Wear::AROUND, first);
         let used = self.strain_used;
         let left = strength::strain_left(&request.wire);
         let mut strain = figure("strain-used", question, "bend uses of its stretch", format!("{:.0}", 100.0 * used), "%")
@@ -358,7 +360,7 @@ impl RingPlan {
                 format!("{:.2} times its plastic moment", self.hand_effort),
             )
             .assumes("Bent by hand at the same radius.", "± 20 %.", VOCE);
-        vec![hold, strain, effort]
+        [Some(hold), fit, Some(strain), Some(effort)].into_iter().flatten().collect()
     }
 }
 

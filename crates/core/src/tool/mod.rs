@@ -2,6 +2,7 @@
 
 pub mod coil;
 pub mod cutting;
+pub mod gear;
 pub mod hand;
 pub mod mandrel;
 pub mod outline;

@@ -1,6 +1,7 @@
 //! What a workshop owns and how it reads numbers, as far as planning needs it.
 
 use crate::tool::cutting::Blade;
+use crate::tool::gear::Gear;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::plier::Plier;
@@ -24,6 +25,8 @@ pub struct Workshop {
     pub hand: Hand,
     /// Its schools, where makers differ.
     pub schools: Schools,
+    /// What else stands on its bench.
+    pub gear: Gear,
 }
 
 words! {

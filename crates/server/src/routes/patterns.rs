@@ -277,12 +277,13 @@ async fn mate_typed(
     Shared(state): Shared<State>,
     Body(WithTyped { first, typed }): Body<WithTyped>,
 ) -> Result<Json<Mated>, Problem> {
-    let unit = state.store.workshop().habits.unit;
+    let workshop = state.store.workshop();
+    let unit = workshop.habits.unit;
     let store = state.store.clone();
     let typed =
         aside(move || with_kept(&store, |workshop, kept| lorimant_core::ask::piece(&typed, workshop, kept)));
     let (second, assumed) = typed.await???;
-    let fits = mate::mate(&first, &second, unit)?;
+    let fits = mate::mate(&first, &second, &workshop)?;
     Ok(Json(Mated { read: second.with_count(1).sentence(unit), assumed, fits }))
 }
 
@@ -293,7 +294,7 @@ async fn mate_pieces(
     Shared(state): Shared<State>,
     Body(pair): Body<Pair>,
 ) -> Result<Json<Vec<Fit>>, Problem> {
-    Ok(Json(mate::mate(&pair.first, &pair.second, state.store.workshop().habits.unit)?))
+    Ok(Json(mate::mate(&pair.first, &pair.second, &state.store.workshop())?))
 }
 
 /// A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself.

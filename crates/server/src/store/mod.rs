@@ -82,6 +82,7 @@ fn read_workshop(connection: &Connection) -> Result<Workshop> {
         habits: settings.habits(),
         hand: settings.hand,
         schools: settings.schools,
+        gear: settings.gear,
     })
 }
 

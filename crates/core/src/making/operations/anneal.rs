@@ -21,6 +21,7 @@ impl Does for Anneal {
             ));
         }
         bench.wire.surface.bears_heat()?;
+        bench.workshop.gear.heats()?;
         piece.soften();
         let (from, to) = figures.anneals_c;
         let mut hints = vec![

@@ -28,6 +28,7 @@ impl Does for Ball {
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         bench.wire.surface.bears_heat()?;
+        bench.workshop.gear.heats()?;
         let mut hints =
             vec!["The flame leaves the stem soft near the ball: pull it stiff afterwards.".to_owned()];
         if bench.wire.metal.figures().balls == Balls::Never {

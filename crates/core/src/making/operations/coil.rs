@@ -7,7 +7,7 @@ use crate::shape::Course;
 use crate::tool::coil::Cone;
 use crate::wire::bending::Bending;
 use crate::wire::strength::outer_strain;
-use crate::words::length::caliper;
+use crate::words::length::{caliper, on_ruler};
 
 /// Turns wound on a rod or a taper.
 #[derive(Debug, Clone, Copy)]
@@ -49,6 +49,7 @@ impl Does for Coil {
         numbers.turns_left_n = Some(left);
         numbers.inside_mm = Some(inside);
         numbers.strain_used = Some(used);
+        let mut misfit = bent.place.misfit.clone();
         let text = match shape.course {
             Course::Cone { small_mm, large_mm, turns, .. } => {
                 let cone = Cone { small_mm, large_mm, turns }.wound_for(&bending);
@@ -56,12 +57,27 @@ impl Does for Coil {
                     return Err("its wide end springs straight. Take a softer temper.".to_owned());
                 };
                 numbers.tool_to_mm = Some(cone.large_mm);
+                let taper = bench.workshop.gear.taper;
+                let place = |mm: f64| taper.and_then(|taper| taper.place_mm(mm));
+                numbers.jaw_mm = place(cone.small_mm);
+                if taper.is_some() && (place(cone.small_mm).is_none() || place(cone.large_mm).is_none()) {
+                    misfit = Some(format!(
+                        "Your taper is not {} to {} across anywhere. Take another, or other mouths.",
+                        caliper(cone.small_mm, unit),
+                        caliper(cone.large_mm, unit)
+                    ));
+                }
+                let mark = |mm: f64| {
+                    let from_end =
+                        place(mm).map(|at| format!(" ({} from its narrow end)", on_ruler(at, unit)));
+                    format!("{}{}", caliper(mm, unit), from_end.unwrap_or_default())
+                };
                 format!(
                     "Wind {} on the taper, from where it is {} across to where it is {}, each turn against the last. Let \
                      it spring open: {} left, mouths of {} and {}.",
                     turned(cone.turns),
-                    caliper(cone.small_mm, unit),
-                    caliper(cone.large_mm, unit),
+                    mark(cone.small_mm),
+                    mark(cone.large_mm),
                     turned(left),
                     caliper(small_mm, unit),
                     caliper(large_mm, unit)
@@ -98,7 +114,7 @@ impl Does for Coil {
             numbers,
             text,
             hints,
-            misfit: bent.place.misfit,
+            misfit,
             caution: Some(
                 "The wire's end swings: glasses, and a thumb on the tail. With a drill, no gloves near the rod.",
             ),

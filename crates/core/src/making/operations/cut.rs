@@ -70,6 +70,14 @@ impl Does for Cut {
             n => format!(" Cut all {n}; the first is the template."),
         };
         let unit = bench.unit();
+        let gear = &bench.workshop.gear;
+        let misfit = gear.too_thick(bench.wire).map(|most| {
+            let how = if gear.guide_block { "square in the guide block" } else { "square" };
+            format!(
+                "Thicker than your cutter takes ({} as hard as it is): saw it {how}, the blade waxed, and file off the burr.",
+                caliper(most, unit)
+            )
+        });
         let measured = match self.formed_mm {
             Some(formed_mm) => {
                 let straight = Self { length_mm: self.length_mm - formed_mm, ..*self };
@@ -97,6 +105,7 @@ impl Does for Cut {
             },
             text: format!("{measured}{template}"),
             hints: vec![flat.to_owned()],
+            misfit,
             caution: Some(CAUTION),
             takes: Takes::minutes(1.0, 0.2),
             ..Done::default()

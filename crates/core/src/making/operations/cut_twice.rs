@@ -1,6 +1,7 @@
 //! Cut a coil into rings with two flush cuts each.
 
 use super::saw::cut_to;
+use super::snip::too_thick;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
@@ -50,6 +51,7 @@ impl Does for CutTwice {
             hints: vec![
                 "Grip deep in the jaw. Two flat faces, slightly mismatched where they meet.".to_owned(),
             ],
+            misfit: too_thick(bench),
             caution: Some(self.caution),
             takes: Takes::minutes(1.0, 0.12),
             lost: vec![(Lost::Clean, self.sliver_mm * n)],

@@ -39,6 +39,7 @@ impl Does for Fuse {
             return Err(format!("{metal} does not fuse to itself. {}", ways(metal)));
         }
         bench.wire.surface.bears_heat()?;
+        bench.workshop.gear.heats()?;
         meets(piece)?;
         piece.soften();
         piece.joined = Some(ClosedBy::Fused);
@@ -77,6 +78,7 @@ impl Does for Solder {
             return Err(format!("{metal} is not soldered at the bench. {}", ways(metal)));
         }
         bench.wire.surface.bears_heat()?;
+        bench.workshop.gear.heats()?;
         meets(piece)?;
         piece.soften();
         piece.joined = Some(ClosedBy::Soldered);

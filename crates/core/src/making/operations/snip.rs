@@ -4,6 +4,7 @@ use super::saw::cut_to;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::words::length::caliper;
 
 /// One snip a ring.
 #[derive(Debug, Clone)]
@@ -23,7 +24,7 @@ impl Does for Snip {
         Operation::Snip
     }
 
-    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
             return Err("there is no coil to snip. Wind it first.".to_owned());
         };
@@ -45,10 +46,17 @@ impl Does for Snip {
             },
             text: format!("Snip along the coil, one turn at a time, {} times.{file}", self.rings_n),
             hints: vec!["Pinched faces close for simple chain; they do not solder.".to_owned()],
+            misfit: too_thick(bench),
             caution: Some(self.caution),
             takes: Takes::minutes(0.5, if filed { 0.2 } else { 0.04 }),
             lost: vec![(Lost::Dust, self.filed_mm * n)],
             ..Done::default()
         })
     }
+}
+
+/// What is wrong where the coil's wire is thicker than the cutter takes.
+pub(super) fn too_thick(bench: &Bench) -> Option<String> {
+    let most = caliper(bench.workshop.gear.too_thick(bench.wire)?, bench.unit());
+    Some(format!("Thicker than your cutter takes ({most} as hard as it is): saw it instead."))
 }

@@ -20,7 +20,7 @@ impl Does for Tumble {
         Operation::Tumble
     }
 
-    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.coil.is_some() {
             return Err("a coil would tangle and fill with shot. Cut it into rings first.".to_owned());
         }
@@ -30,10 +30,12 @@ impl Does for Tumble {
             return Err("straight wire comes out bent. Tumble what is formed.".to_owned());
         }
         piece.harden(TUMBLED * (self.hours / USUAL_H).min(2.0));
+        let loads = bench.workshop.gear.loads(f64::from(bench.pieces_n) * bench.wire.mass_g(piece.length_mm));
+        let in_loads = if loads > 1.0 { format!(", in {loads:.0} loads") } else { String::new() };
         Ok(Done {
             what: "pieces".to_owned(),
             text: format!(
-                "Tumble {} h in steel shot with a drop of soap and water to cover; rinse, pick out, dry.",
+                "Tumble {} h in steel shot with a drop of soap and water to cover{in_loads}; rinse, pick out, dry.",
                 shown(self.hours, 2)
             ),
             hints: vec![
@@ -41,7 +43,7 @@ impl Does for Tumble {
                     .to_owned(),
             ],
             caution: Some("The barrel is loud, and water and motors do not mix: follow its maker."),
-            takes: Takes { unattended_min: self.hours * 60.0, ..Takes::minutes(6.0, 0.05) },
+            takes: Takes { unattended_min: self.hours * 60.0 * loads, ..Takes::minutes(6.0 * loads, 0.05) },
             ..Done::default()
         })
     }

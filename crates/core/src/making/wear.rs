@@ -1,0 +1,113 @@
+//! What a piece ought to bear where it is worn: a suggestion with its reasoning, not a rule.
+
+use serde::Serialize;
+
+use crate::figure::{Figure, Level, Question, figure};
+use crate::words::{capital, words};
+
+words! {
+    /// How a piece is worn.
+    pub enum Wear ("way of wearing") {
+        /// In the ear, a light drop below it.
+        Ear = "ear", "in the ear";
+        /// A light necklace, about 30 g.
+        LightNecklace = "light-necklace", "a light necklace";
+        /// A heavy necklace, about 120 g.
+        HeavyNecklace = "heavy-necklace", "a heavy necklace";
+        /// A bracelet, which snags.
+        Bracelet = "bracelet", "a bracelet";
+    }
+}
+
+/// What a piece ought to bear, worn so.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Ought {
+    /// How it is worn.
+    pub wear: Wear,
+    /// What it ought to bear before it first stays open a little, N.
+    pub least_n: f64,
+    /// Why so much.
+    pub why: &'static str,
+    /// Whether it does, by what it holds.
+    pub bears: bool,
+}
+
+impl Wear {
+    /// What clasps, links and rings between them may be worn as.
+    pub const AROUND: [Self; 3] = [Self::LightNecklace, Self::HeavyNecklace, Self::Bracelet];
+
+    /// What a piece ought to bear, N, and why. Weights and jerks are trade experience, estimates.
+    #[must_use]
+    pub fn least_n(self) -> (f64, &'static str) {
+        match self {
+            Self::Ear => (
+                1.0,
+                "A drop of 10 g, jerked at ten times its weight; an ear wire should open before the ear tears.",
+            ),
+            Self::LightNecklace => (3.0, "30 g jerked at ten times its weight."),
+            Self::HeavyNecklace => (12.0, "120 g jerked at ten times its weight."),
+            Self::Bracelet => (
+                20.0,
+                "A bracelet snags on sleeves and handles: the swing of a forearm pulls with about 2 kg.",
+            ),
+        }
+    }
+
+    /// The same of a piece that first stays open at a load, N.
+    ///
+    /// ```
+    /// use lorimant_core::making::wear::Wear;
+    ///
+    /// assert!(Wear::LightNecklace.ought(5.0).bears);
+    /// assert!(!Wear::Bracelet.ought(5.0).bears);
+    /// ```
+    #[must_use]
+    pub fn ought(self, first_set_n: f64) -> Ought {
+        let (least_n, why) = self.least_n();
+        Ought { wear: self, least_n, why, bears: first_set_n >= least_n }
+    }
+}
+
+/// What such pieces bear and what not, in a line: `bears a light necklace (3 N); not a bracelet (20 N)`.
+///
+/// ```
+/// use lorimant_core::making::wear::{Wear, told};
+///
+/// let ought: Vec<_> = Wear::AROUND.iter().map(|wear| wear.ought(5.0)).collect();
+/// assert_eq!(told(&ought), "a light necklace; not a heavy necklace (12 N), a bracelet (20 N)");
+/// ```
+#[must_use]
+pub fn told(ought: &[Ought]) -> String {
+    let yes: Vec<&str> = ought.iter().filter(|one| one.bears).map(|one| one.wear.shown()).collect();
+    let no: Vec<String> = ought
+        .iter()
+        .filter(|one| !one.bears)
+        .map(|one| format!("{} ({:.0} N)", one.wear, one.least_n))
+        .collect();
+    match (yes.is_empty(), no.is_empty()) {
+        (true, _) => format!("less than {} asks", no.join(", ")),
+        (_, true) => yes.join(", "),
+        _ => format!("{}; not {}", yes.join(", "), no.join(", ")),
+    }
+}
+
+/// What a piece that first stays open at a load is fit for; none where nothing pulls at it.
+pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
+    let ought: Vec<Ought> = worn.iter().map(|wear| wear.ought(first_set_n)).collect();
+    let why: Vec<String> = ought
+        .iter()
+        .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
+        .collect();
+    let first = ought.first()?;
+    let mut fit = figure("ought", Question::WillItHold, "strong enough for", told(&ought), "")
+        .says("What it ought to bear before it first stays open, worn so: a suggestion, not a rule.")
+        .formula("first set against what it is worn as", why.join(" "))
+        .assumes(
+            "A jerk pulls with ten times the weight.",
+            "As uncertain as the load it is held against, ± 40 %.",
+            "Trade experience.",
+        );
+    fit.level = (!first.bears).then_some(Level::Watch);
+    Some(fit)
+}

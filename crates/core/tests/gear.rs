@@ -1,0 +1,108 @@
+//! What stands on the bench: what it takes, and what is said where it takes less than is asked.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use crate::common::usual;
+use lorimant_core::making::wear::{Wear, told};
+use lorimant_core::making::{Changes, Made, Operation};
+use lorimant_core::pattern::PatternRequest;
+use lorimant_core::piece::Piece;
+use lorimant_core::tool::gear::{Gear, Taper};
+use lorimant_core::tool::school::{Hardening, Schools};
+use lorimant_core::tool::workshop::Workshop;
+use rstest::rstest;
+
+fn on(gear: Gear) -> Workshop {
+    Workshop { gear, ..Workshop::default() }
+}
+
+fn made(request: &PatternRequest, shop: &Workshop) -> Made {
+    request.form_with(shop).unwrap().made(&Changes::default(), shop).unwrap()
+}
+
+#[test]
+fn wire_thicker_than_the_cutter_takes_is_sawn() {
+    let hook = usual("hook-clasp");
+    let cut = |gear: Gear| {
+        let made = made(&hook, &on(gear));
+        made.steps.into_iter().find(|step| step.operation == Operation::Cut).unwrap()
+    };
+    assert!(!cut(Gear::default()).misfit, "1.29 mm half-hard is what a usual cutter just takes");
+    let small = Gear { cutter_hard_mm: 1.0, ..Gear::default() };
+    assert!(cut(small).hint.unwrap().contains("saw it square, the blade waxed"));
+    assert!(cut(Gear { guide_block: true, ..small }).hint.unwrap().contains("in the guide block"));
+}
+
+#[test]
+fn more_than_a_load_of_the_barrel_takes_its_time_again() {
+    let hooks = PatternRequest { pieces_n: 100, ..usual("hook-clasp") };
+    let schools = Schools { hardening: Hardening::Tumble, ..Schools::default() };
+    let alone = |barrel_g: f64| {
+        let shop = Workshop { schools, ..on(Gear { barrel_g, ..Gear::default() }) };
+        made(&hooks, &shop).minutes(100).1
+    };
+    // A hundred of them weigh about 66 g.
+    assert_eq!((alone(200.0), alone(40.0)), (120.0, 240.0));
+}
+
+#[rstest]
+#[case("balled-head-pin")]
+#[case("figure-eight")]
+fn without_a_torch_nothing_is_heated(#[case] kind: &str) {
+    let route = if kind == "figure-eight" {
+        r#"{"with": [{"operation": "solder", "after": "close"}]}"#
+    } else {
+        "{}"
+    };
+    let request = PatternRequest { route: serde_json::from_str(route).unwrap(), ..usual(kind) };
+    let shop = on(Gear { torch: false, ..Gear::default() });
+    let refused = request.form_with(&shop).unwrap().made(&Changes::default(), &shop).unwrap_err();
+    assert!(refused.0[0].sentence.contains("no torch is listed under Tools"), "{refused:?}");
+}
+
+#[test]
+fn a_cone_is_placed_on_the_taper_that_is_there() {
+    let coil = |taper: Taper| {
+        let made = made(&usual("cone-cap"), &on(Gear { taper: Some(taper), ..Gear::default() }));
+        made.steps.into_iter().find(|step| step.operation == Operation::Coil).unwrap()
+    };
+    let long = Taper { narrow_mm: 1.0, wide_mm: 11.0, length_mm: 100.0 };
+    let step = coil(long);
+    let (at, across) = (step.numbers.jaw_mm.unwrap(), step.numbers.tool_mm.unwrap());
+    assert!((at - 10.0 * (across - 1.0)).abs() < 1e-9 && !step.misfit, "{at} for {across}");
+    let stout = Taper { narrow_mm: 4.0, ..long };
+    assert!(coil(stout).hint.unwrap().contains("Your taper is not"));
+}
+
+#[test]
+fn numbers_out_of_their_limits_are_refused_where_they_stand() {
+    let taper = Taper { narrow_mm: 5.0, wide_mm: 4.0, length_mm: 50.0 };
+    let odd = Gear {
+        cutter_mm: 0.0,
+        cutter_hard_mm: 3.0,
+        barrel_g: f64::NAN,
+        taper: Some(taper),
+        ..Gear::default()
+    };
+    let faults = odd.check().unwrap_err().0;
+    for field in ["cutter_mm", "cutter_hard_mm", "barrel_g", "taper.wide_mm"] {
+        assert!(faults.iter().any(|fault| fault.field == field), "{field}: {faults:?}");
+    }
+    assert!(Gear::default().check().is_ok());
+}
+
+/// What it ought to bear goes up with how it is worn, and is said of what bears alone.
+#[test]
+fn what_a_piece_is_fit_for_follows_its_load() {
+    let asks = Wear::ALL.iter().map(|wear| wear.least_n().0);
+    assert!(asks.clone().zip(asks.skip(1)).all(|(less, more)| less < more));
+    let shop = Workshop::default();
+    let route = |kind: &str| {
+        let piece = Piece::Finding(usual(kind));
+        piece.route(&piece.schools(&shop), &Changes::default(), &shop).unwrap().totals
+    };
+    let hook = route("hook-clasp");
+    let first = hook.holds.unwrap().first_set_n;
+    assert!(hook.ought.iter().all(|one| one.bears == (first >= one.least_n)) && hook.ought.len() == 3);
+    assert!(!told(&hook.ought).is_empty());
+    assert!(route("eye-pin").ought.is_empty(), "a pin does not open");
+}
