@@ -213,7 +213,7 @@ proptest! {
         if a.kind != b.kind {
             let frame = |request: &PatternRequest| {
                 let worked = request.sheet(&bench()).result.unwrap();
-                worked.stages.last().unwrap().frame
+                worked.stages.last().unwrap().drawing.frame
             };
             let (here, over) = (frame(&a), frame(&b));
             // The drawing's frame keeps the same margin round every piece.

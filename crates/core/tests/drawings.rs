@@ -51,7 +51,7 @@ fn every_view_and_step_of_every_finding_is_drawn_inside_its_frame() {
         is_sound(&worked.front.drawing, &format!("{name}, front"));
         is_sound(&worked.side.drawing, &format!("{name}, side"));
         for (n, stage) in worked.stages.iter().enumerate() {
-            is_sound(stage, &format!("{name}, step {n}"));
+            is_sound(&stage.drawing, &format!("{name}, step {n}"));
         }
         // Each part can be lit by itself: it is drawn as a path of its own.
         assert_eq!(
@@ -81,7 +81,7 @@ fn the_first_step_shows_the_straight_blank_at_its_length() {
         let request = PatternRequest::usual(kind);
         let formed = request.form().unwrap();
         let worked = request.sheet(&bench()).result.unwrap();
-        let frame = worked.stages[0].frame;
+        let frame = worked.stages[0].drawing.frame;
         let long = frame.width_mm.hypot(frame.height_mm);
         assert!(long >= formed.developed_mm() - 1e-6, "{}: {long}", kind.0.kind);
     }

@@ -2621,10 +2621,18 @@ export interface components {
         };
         /** @description The drawn line of one segment, for pointing at it. */
         DrawnPart: {
+            /** @description Its middle on the paper. */
+            middle: components["schemas"]["Place"];
             /** @description Its centreline as SVG path data, mm. */
             path: string;
             /** @description Which segment, by its place along the wire. */
             segment_n: number;
+            spent?: components["schemas"]["Level"] | null;
+            /**
+             * Format: double
+             * @description Share of what the metal bears that is spent there by then.
+             */
+            spent_share: number;
         };
         /** @description A drawing with its segments told apart. */
         DrawnPiece: {
@@ -4539,7 +4547,7 @@ export interface components {
              * @description The piece after each step, cutting first; as many as there are steps, or none where they were
              *     not asked for.
              */
-            stages: components["schemas"]["Drawing"][];
+            stages: components["schemas"]["DrawnPiece"][];
             /**
              * Format: double
              * @description Thickness of the wire in its bends, mm.

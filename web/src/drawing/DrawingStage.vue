@@ -14,6 +14,8 @@ const props = defineProps<{
   parts?: DrawnPart[]
   /** The segments that are lit. */
   lit?: number[]
+  /** Whether each segment says how much of what its metal bears is spent. */
+  tinted?: boolean
   /** A second piece laid over the first, in outline. */
   over?: Comparison | null
   /** How far that one is moved. */
@@ -30,6 +32,24 @@ const emit = defineEmits<{
 
 const place = useTemplateRef<HTMLElement>('place')
 const { width, height } = useElementSize(place)
+
+/** What each segment has spent, in figures, as far as they do not stand on each other. */
+const said = computed(() => {
+  const stood: (readonly [number, number])[] = []
+  return (props.tinted ? (props.parts ?? []) : []).map((part) => {
+    const [x, y] = put(part.middle)
+    const free = stood.every(([a, b]) => Math.abs(a - x) > 44 || Math.abs(b - y) > 20)
+    if (free) stood.push([x, y])
+    const share = part.spent_share
+    return {
+      part,
+      x,
+      y: y + 5,
+      text: free ? `${Math.round(share * 100)} %` : '',
+      kind: part.spent ?? (share > 0.3 ? 'worked' : 'calm'),
+    }
+  })
+})
 
 /** Room round the drawing for its dimensions and notes, in pixels. */
 const room = computed(() => {
@@ -239,6 +259,13 @@ useEventListener('pointercancel', () => {
             data-test="lit"
           />
           <path
+            v-if="tinted"
+            :d="part.path"
+            :class="['tint', said.find((one) => one.part === part)?.kind]"
+            :stroke-width="(drawing.shapes.find((shape) => shape.width_mm)?.width_mm ?? 1) * 0.55"
+            data-test="tint"
+          />
+          <path
             v-if="!grabbed?.moved"
             :d="part.path"
             class="touch"
@@ -271,6 +298,9 @@ useEventListener('pointercancel', () => {
         <line v-if="dimension.lead" class="lead" v-bind="dimension.lead" />
         <text v-bind="dimension.standing">{{ dimension.text }}</text>
       </g>
+      <text v-for="(one, i) in said" :key="`spent-${i}`" class="spent-text" :x="one.x" :y="one.y">
+        {{ one.text }}
+      </text>
       <text v-for="note in drawing.notes" :key="note.text" class="note" v-bind="beside(note)">
         {{ note.text }}
       </text>
@@ -308,6 +338,41 @@ svg {
   stroke: rgb(var(--v-theme-primary));
   stroke-opacity: 0.82;
   pointer-events: none;
+}
+
+/* Not by colour alone: the more is spent, the closer the dashes; the figure stands beside. */
+.tint {
+  fill: none;
+  pointer-events: none;
+  stroke: rgb(var(--v-theme-primary));
+}
+
+.tint.calm {
+  stroke-dasharray: 0.25 1.4;
+  stroke-opacity: 0.8;
+}
+
+.tint.worked {
+  stroke-dasharray: 0.7 0.7;
+}
+
+.tint.watch {
+  stroke: rgb(var(--v-theme-warning));
+  stroke-dasharray: 1.4 0.35;
+}
+
+.tint.stop {
+  stroke: rgb(var(--v-theme-error));
+}
+
+.spent-text {
+  font-size: 15px;
+  font-weight: 700;
+  text-anchor: middle;
+  fill: rgb(var(--v-theme-on-background));
+  paint-order: stroke;
+  stroke: rgb(var(--v-theme-background));
+  stroke-width: 4px;
 }
 
 .over-body {

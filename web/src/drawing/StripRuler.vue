@@ -3,13 +3,20 @@ import { computed } from 'vue'
 import { useSettings } from '../shared/settings'
 
 /**
- * The ruler under a strip, from its left end, no closer than reads well: the unit read first next to the wire, the
+ * The ruler under a strip, from its left end or from its right one, no closer than reads well: the unit read first next to the wire, the
  * other below it.
  */
-const props = defineProps<{ lengthMm: number; scale: number; edge: number; width: number }>()
+const props = defineProps<{
+  lengthMm: number
+  scale: number
+  edge: number
+  width: number
+  /** Whether it is laid on from the right end. */
+  fromRight?: boolean
+}>()
 
 const settings = useSettings()
-const x = (mm: number) => props.edge + mm * props.scale
+const x = (mm: number) => props.edge + (props.fromRight ? props.lengthMm - mm : mm) * props.scale
 
 /** Ticks of a unit; those with a number stand out. */
 function millimetres(ticks: (long: boolean) => Pick<Tick, 'from' | 'to'>) {

@@ -24,7 +24,7 @@ pub(super) fn place(numbers: &Numbers, unit: LengthUnit) -> String {
     let end = match (numbers.from.unwrap_or(From::NearEnd), numbers.doubled) {
         (From::Fold, true) => "the parted end",
         (From::Fold, false) => "the fold",
-        (_, true) => "its own end",
+        (_, true) => "their own ends",
         (From::FarEnd, _) => "the right end",
         _ => "the left end",
     };

@@ -1,17 +1,19 @@
 //! A finding drawn: finished from the front and the side, after each forming step, with its dimensions.
 
 use glam::{DVec2, DVec3};
-use kurbo::{BezPath, Circle, Point, Shape as _};
+use kurbo::{BezPath, Circle, ParamCurve as _, Point, Shape as _};
 use serde::Serialize;
 
 use super::Unit;
 use super::form::Formed;
 use super::former::Lies;
-use crate::drawing::{Anchor, Drawing, Role, Sketch, svg_path};
-use crate::making::{Operation, Step};
+use crate::drawing::{Anchor, Drawing, Place, Role, Sketch, svg_path};
+use crate::figure::Level;
+use crate::making::{Operation, Step, Workpiece};
 use crate::shape::Course;
 use crate::shape::path::Path;
 use crate::shape::view::{self, Side};
+use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::length::{LengthUnit, caliper, inches, shown};
 
 /// The drawn line of one segment, for pointing at it.
@@ -22,6 +24,13 @@ pub struct DrawnPart {
     pub segment_n: usize,
     /// Its centreline as SVG path data, mm.
     pub path: String,
+    /// Its middle on the paper.
+    pub middle: Place,
+    /// Share of what the metal bears that is spent there by then.
+    pub spent_share: f64,
+    /// How much attention that asks for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub spent: Option<Level>,
 }
 
 /// A drawing with its segments told apart.
@@ -61,6 +70,42 @@ fn on_a_tool(step: &Step) -> bool {
     matches!(step.operation, Operation::Loop | Operation::Bend | Operation::Spiral)
 }
 
+/// Lines of segments, each to be pointed at by itself.
+fn told_apart(parts: Vec<(usize, BezPath)>) -> Vec<DrawnPart> {
+    let part = |(segment_n, path): (usize, BezPath)| {
+        let n = path.segments().count();
+        let middle = path
+            .segments()
+            .nth(n / 2)
+            .map_or(Point::ZERO, |piece| piece.eval(if n % 2 == 0 { 0.0 } else { 0.5 }));
+        DrawnPart {
+            segment_n,
+            path: svg_path(&path),
+            middle: Place { x_mm: middle.x, y_mm: middle.y },
+            spent_share: 0.0,
+            spent: None,
+        }
+    };
+    parts.into_iter().map(part).collect()
+}
+
+impl DrawnPiece {
+    /// Says of each segment how much of what the metal bears is spent there on a workpiece.
+    pub fn tint(&mut self, workpiece: &Workpiece, spans: &[(f64, f64)]) {
+        for part in &mut self.parts {
+            let Some((from, to)) = spans.get(part.segment_n) else { continue };
+            let middle = f64::midpoint(*from, *to) - workpiece.gone_mm();
+            let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm);
+            part.spent_share = there.map_or(0.0, |stretch| stretch.spent_share);
+            part.spent = match part.spent_share {
+                share if share > CRACK_STRAIN => Some(Level::Stop),
+                share if share > WATCH_STRAIN => Some(Level::Watch),
+                _ => None,
+            };
+        }
+    }
+}
+
 /// The value of a parameter as a dimension says it.
 ///
 /// ```
@@ -83,15 +128,20 @@ pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
 
 impl Formed<'_> {
     /// The piece after each step of its route. What forms nothing looks as it did before, and is not drawn anew.
-    pub fn stages(&self, steps: &[Step]) -> Vec<Drawing> {
-        let mut stages: Vec<Drawing> = Vec::with_capacity(steps.len());
+    pub fn stages(&self, steps: &[Step]) -> Vec<DrawnPiece> {
+        let spans = self.spans(&self.blank(LengthUnit::Mm));
+        let mut stages: Vec<DrawnPiece> = Vec::with_capacity(steps.len());
         for n in 1..=steps.len() {
             let (before, step) = (n.checked_sub(2).map(|i| &steps[i]), &steps[n - 1]);
             let same = step.segments.is_empty() && !before.is_some_and(on_a_tool);
-            let stage = match stages.last().filter(|_| same) {
-                Some(last) => Drawing { described: self.described(Some(step)), ..last.clone() },
+            let mut stage = match stages.last().filter(|_| same) {
+                Some(DrawnPiece { drawing, parts }) => DrawnPiece {
+                    drawing: Drawing { described: self.described(Some(step)), ..drawing.clone() },
+                    parts: parts.clone(),
+                },
                 None => self.stage(&steps[..n]),
             };
+            stage.tint(&step.workpiece, &spans);
             stages.push(stage);
         }
         stages
@@ -104,7 +154,7 @@ impl Formed<'_> {
     }
 
     /// The piece from the front after these steps of its route, with the tool of the last one in place.
-    pub fn stage(&self, steps: &[Step]) -> Drawing {
+    pub fn stage(&self, steps: &[Step]) -> DrawnPiece {
         let path = self.after(steps);
         let mut sketch = Sketch::new();
         let last = steps.last();
@@ -114,8 +164,8 @@ impl Formed<'_> {
             }
         }
         let balled = steps.iter().any(|step| step.operation == Operation::Ball);
-        self.draw_wire(&path, Side::Front, &mut sketch, balled);
-        sketch.finish(self.described(last))
+        let parts = self.draw_wire(&path, Side::Front, &mut sketch, balled);
+        DrawnPiece { drawing: sketch.finish(self.described(last)), parts: told_apart(parts) }
     }
 
     fn draw_tool(&self, path: &Path, index: usize, tool_mm: Option<f64>, sketch: &mut Sketch) {
@@ -163,11 +213,7 @@ impl Formed<'_> {
             caliper(size.y, unit),
             caliper(wide, unit)
         );
-        let parts = parts
-            .into_iter()
-            .map(|(segment_n, path)| DrawnPart { segment_n, path: svg_path(&path) })
-            .collect();
-        DrawnPiece { drawing: sketch.finish(described), parts }
+        DrawnPiece { drawing: sketch.finish(described), parts: told_apart(parts) }
     }
 
     fn draw_dimensions(&self, sketch: &mut Sketch, unit: LengthUnit) {

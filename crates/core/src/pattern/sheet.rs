@@ -9,7 +9,7 @@ use super::figures::temper_like;
 use super::form::Formed;
 use super::mark::Mark;
 use super::{Kind, PatternRequest};
-use crate::drawing::{Drawing, Thumbnail};
+use crate::drawing::Thumbnail;
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
 use crate::making::{Changes, Made, Step};
@@ -119,7 +119,7 @@ pub struct PatternWorked {
     pub side: DrawnPiece,
     /// The piece after each step, cutting first; as many as there are steps, or none where they were
     /// not asked for.
-    pub stages: Vec<Drawing>,
+    pub stages: Vec<DrawnPiece>,
     /// Thickness of the wire in its bends, mm.
     pub thickness_mm: f64,
     /// Colour of the bare metal, `#rrggbb`.
@@ -178,9 +178,13 @@ impl Formed<'_> {
         let made = self.made(&Changes::default(), workshop)?;
         let form = self.numbers(&blank, &made, unit);
         let whole = extent == Extent::Whole;
+        let mut front = self.drawn(Side::Front, unit);
+        if let Some(finished) = made.finished() {
+            front.tint(finished, &self.spans(&blank));
+        }
         Ok(PatternWorked {
             figures: self.figures(&blank, unit),
-            front: self.drawn(Side::Front, unit),
+            front,
             side: if whole { self.drawn(Side::Right, unit) } else { DrawnPiece::default() },
             stages: if whole { self.stages(&made.steps) } else { vec![] },
             thickness_mm: self.design.profile.thickness_mm(),

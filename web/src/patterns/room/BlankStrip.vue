@@ -18,6 +18,16 @@ const props = defineProps<{
   /** The wire after the step that is looked at: how much of what it bears is spent, stretch by stretch. */
   workpiece?: Workpiece
 }>()
+/** The ruler is laid on from the end in hand. */
+const fromRight = computed(() => props.form.steps[props.done - 1]?.from === 'far-end')
+/** Where the wire is folded by now, so that its two halves lie on each other: the far end of the fold, mm. */
+const folded = computed(() => {
+  const fold = props.form.marks.find((mark) => mark.what === 'fold')
+  const parted = props.form.steps.slice(0, props.done).some((step) => step.operation === 'part')
+  if (!fold || parted || fold.forming_n > props.done) return null
+  const middle = Math.abs((fold.at_mm + fold.to_mm) / 2 - props.form.blank.flush_mm / 2) < 0.5
+  return middle ? fold : null
+})
 const emit = defineEmits<{ point: [mark: Mark | null] }>()
 
 const id = useId()
@@ -39,7 +49,8 @@ const { scale, x, thick, full } = useStrip(
 /** Marks with their zones; a mark's texts stand on the first of two lines where nothing else does. */
 const zones = computed(() => {
   const ends = [-1e9, -1e9]
-  return props.form.marks.map((mark) => {
+  const shown = props.form.marks.filter((mark) => !folded.value || mark.to_mm <= folded.value.to_mm + 0.01)
+  return shown.map((mark) => {
     const from = x(mark.at_mm)
     const to = Math.max(x(mark.to_mm), from + 3)
     // A bend rolled from the right end is marked where it begins from there.
@@ -66,7 +77,10 @@ const zones = computed(() => {
 })
 const spent = computed(() => {
   const piece = props.workpiece
-  return (piece?.stretches ?? []).map((stretch) => {
+  const shown = (piece?.stretches ?? []).filter(
+    (stretch) => !folded.value || stretch.from_mm + piece!.starts_mm < folded.value.to_mm - 0.01,
+  )
+  return shown.map((stretch) => {
     const from = x(stretch.from_mm + piece!.starts_mm)
     const to = x(stretch.to_mm + piece!.starts_mm)
     return {
@@ -105,7 +119,11 @@ const said = computed(() =>
 <template>
   <StripFoot
     label="The strip: one blank as straight wire"
-    title="The strip: one blank, straight, from its left to its right end"
+    :title="
+      folded
+        ? 'The strip: one blank, folded in its middle, its two halves on each other'
+        : `The strip: one blank, straight; the ruler from its ${fromRight ? 'right' : 'left'} end`
+    "
   >
     <template #sum>
       <span class="quiet sum" data-test="sum">{{ sum }}</span>
@@ -118,10 +136,20 @@ const said = computed(() =>
         <rect
           :x="x(0)"
           :y="wireTop"
-          :width="blank.flush_mm * scale"
+          :width="(folded ? folded.to_mm : blank.flush_mm) * scale"
           :height="thick"
           :fill="`url(#${id})`"
           data-test="blank"
+        />
+        <!-- Its other half, folded back on it. -->
+        <rect
+          v-if="folded"
+          :x="x(0)"
+          :y="wireTop + thick"
+          :width="folded.to_mm * scale"
+          :height="thick"
+          :fill="`url(#${id})`"
+          data-test="other-half"
         />
         <rect
           v-if="blank.left_tail_mm > 0"
@@ -132,7 +160,7 @@ const said = computed(() =>
           :height="thick"
         />
         <rect
-          v-if="blank.right_tail_mm + blank.surplus_mm > 0.01"
+          v-if="!folded && blank.right_tail_mm + blank.surplus_mm > 0.01"
           class="tail"
           :x="x(blank.flush_mm - blank.right_tail_mm - blank.surplus_mm)"
           :y="wireTop"
@@ -184,6 +212,9 @@ const said = computed(() =>
           :scale="scale"
           :edge="edge"
           :width="full"
+          :from-right="fromRight"
+          :data-from="fromRight ? 'right' : 'left'"
+          data-test="ruler"
         />
       </svg>
     </div>

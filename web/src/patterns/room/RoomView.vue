@@ -43,7 +43,7 @@ const kind = computed(() => kinds.value?.find((one) => one.kind === pattern.draf
 const form = computed(() => pattern.worked?.form)
 const last = computed(() => (form.value?.steps.length ?? 1) - 1)
 const at = ref(0)
-const views = (['front', 'side', 'about'] as const).map((key) => ({
+const views = (['front', 'side', 'temper', 'about'] as const).map((key) => ({
   key,
   says: key === 'about' ? 'what to know' : key,
   test: `show-${key}`,
@@ -65,9 +65,12 @@ const drawn = computed(() => {
   const worked = pattern.worked
   if (!worked) return null
   if (shown.value === 'side') return worked.side
-  return finished.value
-    ? worked.front
-    : { drawing: worked.stages[at.value] ?? worked.front.drawing, parts: [] }
+  const stage = finished.value ? undefined : worked.stages[at.value]
+  if (shown.value === 'temper') {
+    const { drawing, parts } = stage ?? worked.front
+    return { drawing: { ...drawing, dimensions: [] }, parts }
+  }
+  return stage ? { drawing: stage.drawing, parts: [] } : worked.front
 })
 const handles = computed(() =>
   shown.value === 'front' && finished.value
@@ -236,12 +239,17 @@ onMounted(() => attempt(open()))
         Take it off
       </button>
     </p>
+    <p v-if="shown === 'temper'" class="compared quiet" data-test="temper-legend">
+      How much of what the metal bears is spent after this step: over 60 % anneal or bend wider, at 100 %
+      expect it to crack. Estimates.
+    </p>
     <PatternPage v-if="shown === 'about' && kind" :kind="kind" class="drawing" />
     <div v-else-if="drawn" class="drawing stage" :class="{ stale: !pattern.sound }">
       <DrawingStage
         :drawing="drawn.drawing"
         :parts="drawn.parts"
-        :lit="lit"
+        :lit="shown === 'temper' ? [] : lit"
+        :tinted="shown === 'temper'"
         :handles="handles"
         :at-least="still"
         :true-pixels="truePixels"
@@ -262,7 +270,12 @@ onMounted(() => attempt(open()))
         <figcaption class="quiet">true size</figcaption>
       </figure>
     </div>
-    <FormingLine v-if="settled" v-model="at" :steps="settled.form.steps" :stages="settled.stages" />
+    <FormingLine
+      v-if="settled"
+      v-model="at"
+      :steps="settled.form.steps"
+      :stages="settled.stages.map((stage) => stage.drawing)"
+    />
     <template v-if="pattern.worked && form" #figures>
       <FigureColumn :figures="answer" :only="['cut', 'will-it-hold']" lead />
       <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
