@@ -106,3 +106,25 @@ fn what_a_piece_is_fit_for_follows_its_load() {
     assert!(!told(&hook.ought).is_empty());
     assert!(route("eye-pin").ought.is_empty(), "a pin does not open");
 }
+
+/// A workshop that fuses solders what does not fuse; a plan that asks for it is told why not.
+#[test]
+fn a_joint_is_left_as_its_metal_allows() {
+    use lorimant_core::ring::RingRequest;
+    use lorimant_core::tool::mandrel::Mandrel;
+    use lorimant_core::tool::school::Joint;
+    use lorimant_core::wire::Wire;
+    use lorimant_core::wire::metal::{Metal, Temper};
+    let shop =
+        Workshop { schools: Schools { joint: Joint::Fuse, ..Schools::default() }, ..Workshop::default() };
+    let mut rings = RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Soft), Mandrel::round(5.0), 10);
+    let does = |rings: &RingRequest| {
+        let made = rings.made(&rings.schools(&shop), &Changes::default(), &shop);
+        made.map(|made| made.steps.iter().map(|step| step.operation).collect::<Vec<_>>())
+    };
+    assert!(does(&rings).unwrap().contains(&Operation::Solder));
+    rings.route.schools.joint = Some(Joint::Fuse);
+    assert!(does(&rings).unwrap_err().0[0].sentence.contains("does not fuse to itself"));
+    rings.wire.metal = Metal::FineSilver;
+    assert!(does(&rings).unwrap().contains(&Operation::Fuse));
+}

@@ -5,6 +5,7 @@ use serde::Serialize;
 use crate::making::run::From;
 use crate::making::telling::LEVEL_MM;
 use crate::making::{Made, Operation, Step};
+use crate::words::length::{LengthUnit, caliper, on_ruler};
 
 /// A mark on the blank: where a bend starts, with what it is made, how far it goes.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -44,6 +45,27 @@ pub struct Mark {
     /// Inside that is left, mm; none for what is not bent.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub inside_mm: Option<f64>,
+}
+
+impl Mark {
+    /// The tool and the place on it, as a bag says it: `slim round-nose, 6.4 mm from the tip`, `over the 5 mm drill shank`.
+    #[must_use]
+    pub fn held_told(&self, unit: LengthUnit) -> String {
+        match (self.jaw_mm, self.tool_mm) {
+            (Some(at), _) => format!("{}, {} from the tip", self.tool, on_ruler(at, unit)),
+            (None, Some(across)) if !self.tool.contains(|c: char| c.is_ascii_digit()) => {
+                format!("{}, Ø {}", self.tool, caliper(across, unit))
+            }
+            _ => self.tool.clone(),
+        }
+    }
+
+    /// The place of the mark, from the end it is measured from: `28.2 mm`, `10.4 mm from the right`.
+    #[must_use]
+    pub fn place_told(&self, unit: LengthUnit) -> String {
+        let at = on_ruler(self.from_end_mm, unit);
+        if self.from == From::FarEnd { format!("{at} from the right") } else { at }
+    }
 }
 
 impl super::form::Formed<'_> {

@@ -36,6 +36,7 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Changes;
 use crate::wire::Wire;
+use crate::words::length::shown;
 use crate::words::{capital, did_you_mean, quoted};
 
 /// What is taken off or held at the ends of a blank; usual shares of the wire's thickness if left out.
@@ -182,6 +183,22 @@ impl PatternRequest {
             (n, true) => format!("{n} pairs"),
             (n, false) => format!("{n} pieces"),
         }
+    }
+
+    /// Its wraps as a bag says them: `3, counted as full turns`; none where it has none.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let link = PatternRequest::usual("wrapped-loop-link".parse().unwrap());
+    /// assert_eq!(link.wraps_told().as_deref(), Some("2.5, full turns"));
+    /// assert_eq!(PatternRequest::usual("eye-pin".parse().unwrap()).wraps_told(), None);
+    /// ```
+    #[must_use]
+    pub fn wraps_told(&self) -> Option<String> {
+        self.kind.0.parameter("wraps_n")?;
+        let rule = part::COUNTED.get(usize::from(self.value("counted") > 0.5)).copied().unwrap_or_default();
+        Some(format!("{}, {rule}", shown(self.value("wraps_n"), 2)))
     }
 
     /// Checks everything that can be checked before the wire is laid.

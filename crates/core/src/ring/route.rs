@@ -79,13 +79,12 @@ impl RingRequest {
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
         }
-        let joint = schools.joint_of(&self.wire);
-        match joint {
+        match schools.joint {
             Joint::Open => {}
             Joint::Fuse => route.push(Box::new(Fuse)),
             Joint::Solder => route.push(Box::new(Solder)),
         }
-        if joint != Joint::Open {
+        if schools.joint != Joint::Open {
             route.push(Box::new(Quench));
             route.push(Box::new(Pickle));
         }
@@ -143,10 +142,12 @@ impl RingRequest {
 }
 
 impl RingRequest {
-    /// The schools it is made by: the workshop's, but for what the plan says itself.
+    /// The schools it is made by: the workshop's as far as its wire allows, but for what the plan says itself.
     #[must_use]
     pub fn schools(&self, workshop: &Workshop) -> Schools {
-        self.route.schools.over(workshop.schools_for(self.pulls_n))
+        let usual = workshop.schools_for(self.pulls_n);
+        let joint = usual.joint_of(&self.wire);
+        self.route.schools.over(Schools { joint, ..usual })
     }
 
     /// What one ring holds after everything that was done to it: the flow stress of its strain now, its section now.

@@ -251,17 +251,16 @@ impl Card<'_> {
 /// What a label says of a finding.
 fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
     let (form, unit) = (&of.worked.form, of.unit);
-    let jaw = form
-        .marks
-        .iter()
-        .find_map(|mark| Some(format!("{} {} from the tip", mark.tool, on_ruler(mark.jaw_mm?, unit))));
-    let marks: Vec<String> = measured(&form.marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
+    // A place on a jaw is remembered by the bag; a rod or step names itself.
+    let jaw = form.marks.iter().find(|mark| mark.jaw_mm.is_some()).or(form.marks.first());
+    let marks: Vec<String> = measured(&form.marks).map(|mark| mark.place_told(unit)).collect();
     vec![
         ("wire", of.pattern.request.wire.shown(unit)),
         ("pattern", of.pattern.request.kind.0.name.to_owned()),
         ("each blank", on_ruler(form.blank.flush_mm, unit)),
         ("marks", marks.join(", ")),
-        ("jaw mark", jaw.unwrap_or_default()),
+        ("wraps", of.pattern.request.wraps_told().unwrap_or_default()),
+        ("held on", jaw.map_or_else(String::new, |mark| mark.held_told(unit))),
     ]
 }
 

@@ -19,7 +19,7 @@ const SIZES: [f64; 8] = [3.6, 3.4, 3.2, 3.0, 2.7, 2.4, 2.1, 1.8];
 pub(super) struct Label<'a> {
     pub name: &'a str,
     pub count: String,
-    /// Five rows at most; those without a text are left out.
+    /// Six rows at most; those without a text are left out.
     pub rows: Vec<(&'static str, String)>,
     pub date: &'a str,
     pub workshop: &'a str,
