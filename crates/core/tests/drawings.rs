@@ -5,6 +5,7 @@
 use crate::common::{bench, kinds, ring_of, usual};
 use kurbo::{BezPath, Rect, Shape as _};
 use lorimant_core::drawing::Drawing;
+use lorimant_core::making::Operation;
 use lorimant_core::pattern::cad::Line;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::shape::view::Side;
@@ -72,6 +73,17 @@ fn every_rod_gives_a_sound_drawing_of_its_rings() {
         let worked = request.sheet(&bench()).result.unwrap();
         is_sound(&worked.wound, &format!("{shape}, wound"));
         is_sound(&worked.released, &format!("{shape}, let go"));
+        // Every step has its own moment: the wire, the coil on the rod and off it, the ring as cut and shut.
+        assert_eq!(worked.stages.len(), worked.steps.len());
+        for (stage, step) in worked.stages.iter().zip(&worked.steps) {
+            is_sound(stage, &format!("{shape}, {}", step.named));
+        }
+        let at = |operation| worked.steps.iter().position(|step| step.operation == operation).unwrap();
+        let moments =
+            [Operation::Straighten, Operation::Anchor, Operation::Wind, Operation::SlideOff, Operation::Saw]
+                .map(|operation| &worked.stages[at(operation)].shapes);
+        assert!(moments.windows(2).all(|pair| pair[0] != pair[1]), "{shape}");
+        assert_ne!(worked.stages[at(Operation::Saw)].shapes, worked.stages[at(Operation::Close)].shapes);
     }
 }
 

@@ -109,6 +109,12 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         maker.sees("[data-test=steps] .change", "nneal before").await?;
         maker.click("[data-test=steps] [data-test=route-offer]").await?;
         maker.sees(STEPS, "Heat it evenly").await?;
+        // The ruler lies on from the end in hand, and the temper is seen where it is.
+        maker.sees("[data-test=foot], body", "the ruler from its").await?;
+        maker.click("[data-test=show-temper]").await?;
+        maker.sees("[data-test=temper-legend]", "is spent after this step").await?;
+        maker.sees(".spent-text", "%").await?;
+        maker.click("[data-test=show-front]").await?;
         // A school for this plan alone.
         maker.click("[data-test=route-menu]").await?;
         maker.sees("[data-test=route-offers]", "Where does the flat").await?;

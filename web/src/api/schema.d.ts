@@ -4019,11 +4019,6 @@ export interface components {
             /** @description What is seen. */
             seen: string;
         };
-        /**
-         * @description The word for a moment of a ring plan.
-         * @enum {string}
-         */
-        Moment: "wound" | "released";
         /** @description A line of the ledger: why the length of a lot changes, by how much, and what for. */
         Movement: {
             /** @description Why. */
@@ -6115,14 +6110,14 @@ export interface components {
             figures: components["schemas"]["Figure"][];
             /** @description What the wire lies on, tape included: where the plan stands among the curves. */
             here: components["schemas"]["CurvePoint"];
-            /** @description Which of the two drawings each step is seen on: the coil on the rod, or let go. */
-            moments: components["schemas"]["Moment"][];
             /** @description The plan's numbers. */
             plan: components["schemas"]["RingPlan"];
             /** @description The coil let go, and a ring. */
             released: components["schemas"]["Drawing"];
             /** @description The workshop's rods of this outline, placed by the ring each gives, smallest first. */
             rods: components["schemas"]["PlacedRod"][];
+            /** @description What is in hand after each step. */
+            stages: components["schemas"]["Drawing"][];
             /** @description The route, operation by operation. */
             steps: components["schemas"]["Step"][];
             /** @description One turn straight. */

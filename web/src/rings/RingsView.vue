@@ -42,18 +42,14 @@ const keeping = ref(false)
 
 /** Which step of its making is looked at. */
 const at = ref(0)
-const seen = computed(() => (moment.value === 'making' ? plan.worked?.moments[at.value] : moment.value))
-const drawing = computed(() => (seen.value === 'released' ? plan.worked?.released : plan.worked?.wound))
-/** Each step small, without dimensions. */
-const stages = computed(() => {
-  const worked = plan.worked
-  if (!worked) return []
-  const bare = {
-    wound: { ...worked.wound, dimensions: [], notes: [] },
-    released: { ...worked.released, dimensions: [], notes: [] },
-  }
-  return worked.moments.map((one) => bare[one])
+const drawing = computed(() => {
+  if (moment.value === 'making') return plan.worked?.stages[at.value]
+  return moment.value === 'released' ? plan.worked?.released : plan.worked?.wound
 })
+/** Each step small, without dimensions. */
+const stages = computed(() =>
+  (plan.worked?.stages ?? []).map((stage) => ({ ...stage, dimensions: [], notes: [] })),
+)
 watch(
   () => plan.worked?.steps.length ?? 1,
   (n) => (at.value = Math.min(at.value, n - 1)),

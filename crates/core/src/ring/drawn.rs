@@ -4,7 +4,7 @@ use kurbo::{Affine, Arc, BezPath, Circle, Ellipse, Point, Rect, RoundedRect, Sha
 
 use super::{RingPlan, RingRequest};
 use crate::drawing::{Drawing, Role, Sketch};
-use crate::making::{Operation, Step};
+use crate::making::{Operation, Step, Workpiece};
 use crate::tool::coil::Coil;
 use crate::tool::outline::Outline;
 use crate::wire::section::Section;
@@ -21,15 +21,6 @@ words! {
         Wound = "wound", "on the rod";
         /// After letting go.
         Released = "released", "sprung open";
-    }
-}
-
-impl Moment {
-    /// The moment a step is seen at: on the rod until the coil is let go.
-    pub(super) fn of(step: &Step) -> Self {
-        let piece = &step.workpiece;
-        let let_go = piece.inside_mm.is_some() || piece.coil.is_some() && step.operation != Operation::Wind;
-        if let_go { Self::Released } else { Self::Wound }
     }
 }
 
@@ -54,7 +45,7 @@ impl RingPlan {
     /// scale.
     pub fn drawn(&self, request: &RingRequest, coil: &Coil, moment: Moment, unit: LengthUnit) -> Drawing {
         let mut sketch = Sketch::new();
-        let end = self.draw_coil(&mut sketch, request, coil, moment, unit);
+        let end = self.draw_coil(&mut sketch, request, coil, (moment, true), unit);
         let radius = self.ring_outside_diameter_mm / 2.0;
         let centre = Point::new(end + 0.55 * self.ring_outside_diameter_mm + radius, 0.0);
         self.draw_ring(&mut sketch, request, coil, centre, unit);
@@ -77,7 +68,7 @@ impl RingPlan {
         sketch: &mut Sketch,
         request: &RingRequest,
         coil: &Coil,
-        moment: Moment,
+        (moment, on_the_rod): (Moment, bool),
         unit: LengthUnit,
     ) -> f64 {
         let thickness = coil.profile.thickness_mm();
@@ -98,7 +89,9 @@ impl RingPlan {
         let stub = 0.55 * outer.max(2.0 * width);
 
         let rod = request.mandrel.outline();
-        draw_rod(sketch, request, rod, Rect::new(-stub, 0.0, length + stub, 0.0));
+        if on_the_rod {
+            draw_rod(sketch, request, rod, Rect::new(-stub, 0.0, length + stub, 0.0));
+        }
 
         let other = match moment {
             Moment::Wound => loose,
@@ -128,9 +121,11 @@ impl RingPlan {
         if broken {
             draw_break(sketch, length / 2.0, outer, 1.6 * width.max(0.15 * outer));
         }
-        let half = other / 2.0;
-        let ghost = Rect::new(0.0, -half, length, half);
-        sketch.shape(Role::Ghost, &ghost.to_path(0.01));
+        if on_the_rod {
+            let half = other / 2.0;
+            let ghost = Rect::new(0.0, -half, length, half);
+            sketch.shape(Role::Ghost, &ghost.to_path(0.01));
+        }
 
         let above = -outer.max(loose) / 2.0 - 0.16 * outer;
         let count = format!("{turns:.1} turns, {}", with_unit(self.coil_length_mm, unit));
@@ -141,6 +136,34 @@ impl RingPlan {
         let rod_text = told(rod.short_across(), unit);
         sketch.dimension(Point::new(x, -rod_half), Point::new(x, rod_half), rod_text, "coil-inside");
         length + stub
+    }
+
+    /// What is in hand after each step: the wire, the stub that anchors it, the coil, a ring as cut, the ring shut.
+    pub(super) fn stages(
+        &self,
+        request: &RingRequest,
+        coil: &Coil,
+        steps: &[Step],
+        unit: LengthUnit,
+    ) -> Vec<Drawing> {
+        steps.iter().map(|step| self.stage(request, coil, step, unit)).collect()
+    }
+
+    fn stage(&self, request: &RingRequest, coil: &Coil, step: &Step, unit: LengthUnit) -> Drawing {
+        let mut sketch = Sketch::new();
+        let piece = &step.workpiece;
+        let described = format!("After {}: {}.", step.operation, step.what);
+        match (piece.coil, piece.inside_mm) {
+            (Some(wound), _) => {
+                let moment = if step.operation == Operation::Wind { Moment::Wound } else { Moment::Released };
+                self.draw_coil(&mut sketch, request, coil, (moment, wound.on_the_rod), unit);
+            }
+            (None, Some(_)) => draw_in_hand(&mut sketch, request, coil, piece, self.gap_step_mm),
+            (None, None) => {
+                draw_wire(&mut sketch, request, coil, (step.operation == Operation::Anchor).then_some(self));
+            }
+        }
+        sketch.finish(described)
     }
 
     /// One ring, closed, seen from the front.
@@ -188,6 +211,59 @@ impl RingPlan {
         }
         let low = edge.y + step / 2.0 + coil.profile.size_mm / 2.0;
         sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart", with_unit(step, unit)));
+    }
+}
+
+/// Straight wire, as much as is drawn of it; anchored, its stub bent over beside the rod.
+fn draw_wire(sketch: &mut Sketch, request: &RingRequest, coil: &Coil, anchored: Option<&RingPlan>) {
+    let (thickness, across) = (coil.profile.thickness_mm(), coil.wound.short_across());
+    let outer = across + 2.0 * thickness;
+    let mut wire = BezPath::new();
+    if anchored.is_some() {
+        let stub = 0.55 * outer;
+        let rod = Rect::new(-stub, 0.0, LONGEST_DRAWN * outer + stub, 0.0);
+        draw_rod(sketch, request, request.mandrel.outline(), rod);
+        // The tail lies along the rod, and the wire comes up to it from below.
+        let (near, below) = (across / 2.0 - thickness, outer);
+        wire.move_to((-0.8 * stub, near));
+        wire.line_to((-thickness, near));
+        wire.quad_to((thickness / 2.0, near), (thickness / 2.0, near + 1.5 * thickness));
+        wire.line_to((thickness / 2.0, below));
+    } else {
+        wire.move_to((0.0, 0.0));
+        wire.line_to((2.0 * LONGEST_DRAWN * outer, 0.0));
+    }
+    sketch.wire(Role::Wire, &wire, thickness);
+}
+
+/// One ring in hand: as cut, its ends a pitch apart sideways; shut; as wide as it was hammered; joined without a line.
+fn draw_in_hand(sketch: &mut Sketch, request: &RingRequest, coil: &Coil, piece: &Workpiece, step_mm: f64) {
+    let profile = coil.profile;
+    let thickness = profile.thickness_mm();
+    let inside = piece.outline.unwrap_or(coil.relaxed);
+    let stretch = piece.stretches.first();
+    let hammered = stretch.is_some_and(|stretch| stretch.thickness_mm < thickness - 1e-9);
+    let wide = stretch.filter(|_| hammered).map_or(thickness, |stretch| stretch.width_mm);
+    sketch.wire(Role::Wire, &outline_path(inside, wide / 2.0), wide);
+    let (top, _) = reach(inside);
+    if piece.shut {
+        if piece.joined.is_none() {
+            cut_line(sketch, inside, wide, Point::ZERO);
+        }
+        return;
+    }
+    // The cut, as wide as what it takes, and the two ends seen from above.
+    let taken = request.cutting.taken(request.wire.size_mm).from_ring_mm.max(0.04 * thickness);
+    let mut gap = BezPath::new();
+    gap.move_to((0.0, -top - thickness));
+    gap.line_to((0.0, -top));
+    sketch.wire(Role::Kerf, &gap, taken);
+    let edge = top + 2.2 * thickness + step_mm;
+    for side in [-1.0, 1.0] {
+        let mut half = BezPath::new();
+        half.move_to((side * top, edge - side * step_mm / 4.0));
+        half.line_to((side * 0.02 * top, edge - side * step_mm / 2.0));
+        sketch.wire(Role::Wire, &half, profile.size_mm);
     }
 }
 

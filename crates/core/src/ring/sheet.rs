@@ -139,8 +139,8 @@ pub struct Worked {
     pub released: Drawing,
     /// The route, operation by operation.
     pub steps: Vec<Step>,
-    /// Which of the two drawings each step is seen on: the coil on the rod, or let go.
-    pub moments: Vec<Moment>,
+    /// What is in hand after each step.
+    pub stages: Vec<Drawing>,
     /// One turn straight.
     pub strip: Strip,
     /// The workshop's rods of this outline, placed by the ring each gives, smallest first.
@@ -198,7 +198,7 @@ impl RingRequest {
             cautions: plan.cautions(self, unit),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),
-            moments: made.steps.iter().map(Moment::of).collect(),
+            stages: plan.stages(self, &coil, &made.steps, unit),
             steps: made.steps,
             strip: plan.strip(self, unit),
             rods: self.placed_rods(workshop),
