@@ -69,27 +69,21 @@ impl Wear {
     }
 }
 
-/// What such pieces bear and what not, in a line: `bears a light necklace (3 N); not a bracelet (20 N)`.
+/// The most demanding way it may be worn, and what the next would ask: `light necklace`, `a heavy necklace asks 12 N`.
 ///
 /// ```
 /// use lorimant_core::making::wear::{Wear, told};
 ///
 /// let ought: Vec<_> = Wear::AROUND.iter().map(|wear| wear.ought(5.0)).collect();
-/// assert_eq!(told(&ought), "a light necklace; not a heavy necklace (12 N), a bracelet (20 N)");
+/// assert_eq!(told(&ought), ("light necklace".to_owned(), "a heavy necklace asks 12 N".to_owned()));
 /// ```
 #[must_use]
-pub fn told(ought: &[Ought]) -> String {
-    let yes: Vec<&str> = ought.iter().filter(|one| one.bears).map(|one| one.wear.shown()).collect();
-    let no: Vec<String> = ought
-        .iter()
-        .filter(|one| !one.bears)
-        .map(|one| format!("{} ({:.0} N)", one.wear, one.least_n))
-        .collect();
-    match (yes.is_empty(), no.is_empty()) {
-        (true, _) => format!("less than {} asks", no.join(", ")),
-        (_, true) => yes.join(", "),
-        _ => format!("{}; not {}", yes.join(", "), no.join(", ")),
-    }
+pub fn told(ought: &[Ought]) -> (String, String) {
+    let bears = ought.iter().rfind(|one| one.bears);
+    let fit = bears.map_or("practice", |one| one.wear.shown().trim_start_matches("a "));
+    let next = ought.iter().find(|one| !one.bears);
+    let asks = next.map_or_else(String::new, |one| format!("{} asks {:.0} N", one.wear, one.least_n));
+    (fit.to_owned(), asks)
 }
 
 /// What a piece that first stays open at a load is fit for; none where nothing pulls at it.
@@ -100,7 +94,9 @@ pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
         .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
         .collect();
     let first = ought.first()?;
-    let mut fit = figure("ought", Question::WillItHold, "strong enough for", told(&ought), "")
+    let (fit, asks) = told(&ought);
+    let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit, "")
+        .more(asks)
         .says("What it ought to bear before it first stays open, worn so: a suggestion, not a rule.")
         .formula("first set against what it is worn as", why.join(" "))
         .assumes(
