@@ -94,9 +94,8 @@ pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
         .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
         .collect();
     let first = ought.first()?;
-    let (fit, asks) = told(&ought);
+    let (fit, _) = told(&ought);
     let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit, "")
-        .more(asks)
         .says("What it ought to bear before it first stays open, worn so: a suggestion, not a rule.")
         .formula("first set against what it is worn as", why.join(" "))
         .assumes(

@@ -2,10 +2,11 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies};
+use crate::pattern::former::{Asks, Closure, Dims, Former, Lies};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
+use crate::shape::closing::on_stem_deg;
 use crate::wire::metal::{Metal, Temper};
 
 /// Head pin with three loops like a clover leaf.
@@ -19,8 +20,13 @@ pub static PATTERN: Pattern = Pattern {
     paired: false,
     parameters: &[
         Parameter::mm("loop_mm", "loops", [2.2, 1.0, 15.0], "Inside of each of the three loops.").grows(),
-        Parameter::mm("notch_mm", "notch", [0.8, 0.2, 8.0], "Inside of the small bends between them.")
-            .grows(),
+        Parameter::mm(
+            "notch_mm",
+            "neck",
+            [0.8, 0.2, 8.0],
+            "Inside of the small bend from the loops to the stem.",
+        )
+        .grows(),
         Parameter::mm("stem_mm", "stem", [50.0, 3.0, 200.0], "Straight stem."),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
@@ -34,46 +40,52 @@ pub static PATTERN: Pattern = Pattern {
                 "The three loops differ",
                 "They were rolled at different places on the jaw: mark it once.",
             ),
-            Mishap::new("It leans", "The last bend did not bring the stem under the middle loop."),
+            Mishap::new("It leans", "The last bend did not bring the stem under the third loop."),
         ],
     },
     form,
 };
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
-    let (loop_mm, notch_mm, h) = (d.of("loop_mm"), d.of("notch_mm"), f.h());
-    let (r, n) = (f.mean(loop_mm), f.mean(notch_mm));
-    // Neighbouring loops touch: their centres lie 2R + h apart, at right angles about the middle, and the
-    // notch between them touches both from outside.
-    let half = r + h / 2.0;
-    let reach = ((r + n).powi(2) - half * half).sqrt();
-    let lean = (reach / half).atan().to_degrees();
-    let centre = half * std::f64::consts::SQRT_2;
-    let lead = f.leg("foot", centre - 1.2 * h, "loop_mm")?;
-    let first = f.lay("first loop", Course::right(loop_mm, 225.0 - lean));
-    let notch = f.lay("notch", Course::left(notch_mm, 180.0 - 2.0 * lean));
-    let second = f.lay("middle loop", Course::right(loop_mm, 270.0 - 2.0 * lean));
-    let other = f.lay("notch", Course::left(notch_mm, 180.0 - 2.0 * lean));
-    let third = f.lay("third loop", Course::right(loop_mm, 225.0 - lean));
-    let run = f.leg("foot", centre - n, "notch_mm")?;
-    let neck = f.lay("neck", Course::left(notch_mm, 90.0));
+    let (loop_mm, neck_mm, h) = (d.of("loop_mm"), d.of("notch_mm"), f.h());
+    let (r, n) = (f.mean(loop_mm), f.mean(neck_mm));
+    // Left, right and top of a waist, the neighbours' outsides touching: their middles lie c from the waist.
+    let c = (2.0 * r + h) / std::f64::consts::SQRT_2;
+    // The crossing leans by asin(r/c); so does the way from the top loop down to the waist.
+    let lean = (r / c).asin().to_degrees();
+    let beside = (2.0 * r / (2.0 * r + h)).asin().to_degrees();
+    let crossing_mm = 2.0 * (c * c - r * r).sqrt();
+    let over_mm = ((2.0 * r + h).powi(2) - 4.0 * r * r).sqrt();
+    let turn = |angle_deg: f64, roll_deg: f64, rise_mm: f64| Course::Bend {
+        inside_mm: loop_mm,
+        angle_deg,
+        roll_deg,
+        rise_mm,
+    };
+    let first = f.lay("first loop", Course::left(loop_mm, on_stem_deg(loop_mm, h, h)));
+    let crossing = f.lay("crossing", Course::straight(crossing_mm));
+    // An eight so far; it goes on over its own crossing to the third loop in the waist.
+    let second = f.lay("counter-loop", turn(225.0 + lean + beside, 180.0, h));
+    let over = f.lay("way over", Course::straight(over_mm));
+    let third = f.lay("third loop", turn(135.0 + lean + beside, 0.0, h));
+    let tangent = n * (lean / 2.0).to_radians().tan();
+    let run = f.leg("way down", crossing_mm / 2.0 - tangent, "notch_mm")?;
+    let neck = f.lay("neck", Course::right(neck_mm, lean));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
-    f.step(Operation::Loop, "first loop", &[lead, first]);
-    f.step(Operation::Loop, "middle loop", &[notch, second]);
-    f.step(Operation::Loop, "third loop", &[other, third]);
-    f.step(Operation::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the middle loop.";
+    f.closures.push(Closure { what: "first loop", far_end: false, on: Some(crossing) });
+    f.step(Operation::Loop, "first loop", &[first]);
+    f.step(Operation::Loop, "counter-loop", &[crossing, second]).hint =
+        "The other way round: the two make an eight.";
+    f.step(Operation::Loop, "third loop", &[over, third]).hint =
+        "In the waist of the eight, over its crossing.";
+    f.step(Operation::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the third loop.";
     f.step(Operation::Press, "stem", &[]);
     f.stands = (stem, -90.0);
-    f.pressed.extend([
-        (lead, run),
-        (lead, neck),
-        (lead, stem),
-        (first, second),
-        (second, third),
-        (first, third),
-    ]);
+    // The head lies over itself.
+    let head = first..=stem;
+    f.pressed.extend(head.clone().flat_map(|a| head.clone().filter(move |b| a < *b).map(move |b| (a, b))));
     f.asks.push(Asks::Stem { segment: stem });
-    f.shows("loop_mm", Lies::Across(second));
+    f.shows("loop_mm", Lies::Across(third));
     f.shows("stem_mm", Lies::Along(stem));
     Ok(())
 }
