@@ -107,6 +107,24 @@ fn what_a_piece_is_fit_for_follows_its_load() {
     assert!(route("eye-pin").ought.is_empty(), "a pin does not open");
 }
 
+/// An anneal before a bend that is not there says how many there are.
+#[test]
+fn an_operation_is_put_before_the_one_that_is_named() {
+    let put = |nth: u32| {
+        let route = Changes::default().annealed_before(Operation::Bend, nth);
+        let hook = PatternRequest { route, ..usual("hook-clasp") };
+        let shop = Workshop::default();
+        hook.form_with(&shop).unwrap().made(&Changes::default(), &shop).map(|made| {
+            let at = |operation| made.steps.iter().position(|step| step.operation == operation).unwrap();
+            at(Operation::Anneal) + 1 == at(Operation::Bend)
+        })
+    };
+    assert!(put(1).unwrap());
+    let refused = put(9).unwrap_err().0.remove(0);
+    assert_eq!(refused.field, "route.with.0.before_n");
+    assert!(refused.sentence.contains("has “bend” 1 time, not 9"), "{}", refused.sentence);
+}
+
 /// A workshop that fuses solders what does not fuse; a plan that asks for it is told why not.
 #[test]
 fn a_joint_is_left_as_its_metal_allows() {

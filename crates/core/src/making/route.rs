@@ -7,6 +7,7 @@ use super::operations::{Anneal, Fuse, HammerRing, Pickle, Quench, Solder, Stiffe
 use super::run::Does;
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::school::{PULL_STRAIN, SchoolChanges, Straightening};
+use crate::words::counted;
 
 /// An operation that is put into a route.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -317,9 +318,15 @@ fn place(route: &[Box<dyn Does + '_>], inserted: &Inserted, at: &str) -> Result<
     };
     match (inserted.before, inserted.after) {
         (Some(before), _) => {
-            let mut all = (0..route.len()).filter(|i| route[*i].operation() == before);
-            let nth = inserted.before_n.unwrap_or(1).max(1) as usize - 1;
-            all.nth(nth).ok_or_else(|| missing("before", before))
+            let all: Vec<usize> = (0..route.len()).filter(|i| route[*i].operation() == before).collect();
+            let nth = inserted.before_n.unwrap_or(1).max(1);
+            all.get(nth as usize - 1).copied().ok_or_else(|| match all.len() {
+                0 => missing("before", before),
+                n => {
+                    let said = format!("This route has “{before}” {}, not {nth}.", counted(n, "time"));
+                    Fault::new(format!("{at}.before_n"), said)
+                }
+            })
         }
         (_, Some(after)) => route
             .iter()
