@@ -257,3 +257,25 @@ fn where_nothing_opens_no_load_is_given(#[case] kind: &str) {
     assert!(found.candidates.iter().all(|one| one.holds_n.is_none() && one.holds_hardened_n.is_none()));
     assert!(found.no_load.is_some_and(|said| said.contains("No load is given")));
 }
+
+/// A piece drawn in thick wire and looked at in thinner: every load is one, and the thinner wire holds less.
+#[test]
+fn a_thinner_wire_holds_less_of_whatever_it_makes() {
+    for kind in lorimant_core::pattern::Kind::all() {
+        let mut request = usual(kind.0.kind);
+        request.wire.size_mm *= 1.6;
+        let Ok(formed) = request.form() else { continue };
+        if formed.weakest(0.0).is_none() {
+            continue;
+        }
+        let thinner = [0.2, 0.35, 0.6, 1.0]
+            .map(|share| Wire { size_mm: share * request.wire.size_mm, ..request.wire.clone() });
+        let found =
+            wish(Piece::Finding(request.clone())).compare(&thinner, &prices(), Habits::default()).unwrap();
+        let mut loads: Vec<(f64, f64)> =
+            found.iter().filter_map(|one| Some((one.wire.size_mm, one.holds_n?))).collect();
+        loads.sort_by(|a, b| a.0.total_cmp(&b.0));
+        assert!(loads.len() > 2 && loads[0].1 > 0.0, "{}: {loads:?}", kind.0.kind);
+        assert!(loads.windows(2).all(|pair| pair[0].1 < pair[1].1), "{}: {loads:?}", kind.0.kind);
+    }
+}

@@ -76,6 +76,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Bend, "second bend", &[lower]);
     f.step(Operation::Hammer, "bends", &[]);
     if d.second("face") {
+        f.step(Operation::Close, "curls", &[]);
         f.step(Operation::Texture, "first face", &[]);
         f.step(Operation::Bevel, "edges of the first face", &[]);
         f.step(Operation::Texture, "other face", &[]);
