@@ -5245,7 +5245,7 @@ export interface components {
         SchoolQuestion: {
             /** @description The answers. */
             answers: components["schemas"]["SchoolAnswer"][];
-            /** @description The field of [`Schools`] it fills. */
+            /** @description The field of the schools that it fills. */
             field: string;
             /** @description The question. */
             question: string;

@@ -3,7 +3,8 @@
 use super::operation::Operation;
 use super::{Changes, Made};
 use crate::fault::Faults;
-use crate::tool::school::{self, Schools};
+use crate::tool::questions::questions;
+use crate::tool::school::Schools;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::WATCH_STRAIN;
 use crate::words::sentence::Choice;
@@ -45,7 +46,7 @@ pub(crate) fn of<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> 
 fn schools<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
     let (asks, now) = (request.asks(), request.schools_in(workshop));
     let mut offers = vec![];
-    for question in school::questions().into_iter().filter(|question| asks.contains(&question.field)) {
+    for question in questions().into_iter().filter(|question| asks.contains(&question.field)) {
         let chosen = now.chosen(question.field);
         for answer in question.answers {
             let Some(changes) = request.changes().choosing(question.field, answer.word) else { continue };

@@ -69,21 +69,18 @@ impl Wear {
     }
 }
 
-/// The most demanding way it may be worn, and what the next would ask: `light necklace`, `a heavy necklace asks 12 N`.
+/// The most demanding way it may be worn: `light necklace`; `practice` where it bears none.
 ///
 /// ```
-/// use lorimant_core::making::wear::{Wear, told};
+/// use lorimant_core::making::wear::{Wear, fit_for};
 ///
 /// let ought: Vec<_> = Wear::AROUND.iter().map(|wear| wear.ought(5.0)).collect();
-/// assert_eq!(told(&ought), ("light necklace".to_owned(), "a heavy necklace asks 12 N".to_owned()));
+/// assert_eq!(fit_for(&ought), "light necklace");
 /// ```
 #[must_use]
-pub fn told(ought: &[Ought]) -> (String, String) {
+pub fn fit_for(ought: &[Ought]) -> &'static str {
     let bears = ought.iter().rfind(|one| one.bears);
-    let fit = bears.map_or("practice", |one| one.wear.shown().trim_start_matches("a "));
-    let next = ought.iter().find(|one| !one.bears);
-    let asks = next.map_or_else(String::new, |one| format!("{} asks {:.0} N", one.wear, one.least_n));
-    (fit.to_owned(), asks)
+    bears.map_or("practice", |one| one.wear.shown().trim_start_matches("a "))
 }
 
 /// What a piece that first stays open at a load is fit for; none where nothing pulls at it.
@@ -94,8 +91,7 @@ pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
         .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
         .collect();
     let first = ought.first()?;
-    let (fit, _) = told(&ought);
-    let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit, "")
+    let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit_for(&ought).to_owned(), "")
         .says("What it ought to bear before it first stays open, worn so: a suggestion, not a rule.")
         .formula("first set against what it is worn as", why.join(" "))
         .assumes(

@@ -22,6 +22,7 @@ mod parameter;
 pub mod part;
 pub mod pull;
 
+mod remake;
 mod route;
 pub mod sentence;
 pub mod sheet;

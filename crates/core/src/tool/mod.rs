@@ -7,5 +7,6 @@ pub mod hand;
 pub mod mandrel;
 pub mod outline;
 pub mod plier;
+pub mod questions;
 pub mod school;
 pub mod workshop;

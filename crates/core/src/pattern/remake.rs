@@ -1,0 +1,100 @@
+//! What can be changed about the making of a finding, each with what comes of it.
+
+use super::PatternRequest;
+use crate::fault::Faults;
+use crate::making::offers::{self, Routed};
+use crate::making::route::Place;
+use crate::making::{Changes, Made, Operation};
+use crate::tool::school::Schools;
+use crate::tool::workshop::Workshop;
+use crate::words::length::on_ruler;
+use crate::words::sentence::Choice;
+
+impl PatternRequest {
+    /// The schools it is made by: the workshop's, but for what the plan chooses itself.
+    #[must_use]
+    pub fn schools(&self, workshop: &Workshop) -> Schools {
+        self.route.schools.over(workshop.schools)
+    }
+
+    /// Whether an end of it lands on its wire, so that it can be joined there.
+    fn closes(&self) -> bool {
+        self.form().is_ok_and(|formed| !formed.design.closures.is_empty())
+    }
+
+    /// What can be put into its route, or taken out again, each with what that changes.
+    pub(super) fn making_choices(&self, workshop: &Workshop) -> Vec<Choice<Self>> {
+        let put = |operation, place| Self { route: self.route.toggled(operation, place), ..self.clone() };
+        let first = |wanted: &[Operation]| {
+            let step = |kind: &Operation| wanted.contains(kind);
+            Some(self.form().ok()?.design.steps.iter().map(|step| step.kind).find(step)).flatten()
+        };
+        let mut offers = vec![
+            (
+                "pull the wire straight 10 times",
+                Operation::Straighten,
+                put(Operation::Straighten, Place::Before(Operation::MakeFlush)),
+            ),
+            (
+                "tumble it two hours",
+                Operation::Tumble,
+                put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
+            ),
+        ];
+        if first(&[Operation::Close, Operation::Loop]).is_some() && self.closes() {
+            let shut = first(&[Operation::Close]).unwrap_or(Operation::Loop);
+            for (label, operation) in
+                [("fuse what closes", Operation::Fuse), ("solder what closes", Operation::Solder)]
+            {
+                offers.push((label, operation, put(operation, Place::After(shut))));
+            }
+        }
+        let offers = offers.into_iter().map(|(label, operation, request)| {
+            let chosen = self.route.puts_in(operation);
+            let (possible, effect) = offers::tried(&request, workshop);
+            // What is in can always be taken out again.
+            Choice::of(label.to_owned(), effect, chosen, possible || chosen, request)
+        });
+        offers.chain(offers::of(self, workshop)).collect()
+    }
+}
+
+impl Routed for PatternRequest {
+    fn changes(&self) -> &Changes {
+        &self.route
+    }
+
+    fn with_changes(&self, route: Changes) -> Self {
+        Self { route, ..self.clone() }
+    }
+
+    fn schools_in(&self, workshop: &Workshop) -> Schools {
+        self.schools(workshop)
+    }
+
+    fn asks(&self) -> Vec<&'static str> {
+        let does = |kind: Operation| {
+            self.form().is_ok_and(|formed| formed.design.steps.iter().any(|step| step.kind == kind))
+        };
+        let mut asks = vec!["straightening", "flat_to", "cut"];
+        asks.extend(does(Operation::Wrap).then_some("wrap_tail"));
+        asks.push("hardening");
+        asks.extend(does(Operation::Round).then_some("rounding"));
+        asks
+    }
+
+    fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults> {
+        self.form_with(workshop)?.made(&Changes::default(), workshop)
+    }
+
+    fn told(&self, made: &Made, workshop: &Workshop) -> String {
+        let Ok(formed) = self.form_with(workshop) else { return String::new() };
+        let unit = workshop.habits.unit;
+        let blank = formed.blank(unit);
+        let holds = made.finished().and_then(|piece| formed.holds(piece));
+        let holds = holds.map_or(String::new(), |holds| format!("; {}", holds.told()));
+        let (hands, alone) = made.minutes(self.blanks_n());
+        let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
+        format!("{} of wire each{holds}; {hands:.0} min for all{alone}.", on_ruler(blank.cut_mm, unit))
+    }
+}
