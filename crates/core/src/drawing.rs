@@ -3,7 +3,7 @@
 //! y points down. Whoever shows a drawing decides colours and line widths by [`Role`]; whatever has
 //! a real width in millimetres carries it.
 
-use kurbo::{BezPath, Point, Rect, Shape as _};
+use kurbo::{BezPath, PathEl, Point, Rect, Shape as _};
 use serde::Serialize;
 
 use crate::words::words;
@@ -155,6 +155,7 @@ pub struct Drawing {
 }
 
 /// Collects the shapes of a drawing and keeps its frame.
+#[derive(Clone)]
 pub(crate) struct Sketch {
     frame: Option<Rect>,
     pub drawing: Drawing,
@@ -180,6 +181,12 @@ impl Sketch {
     pub fn shape(&mut self, role: Role, path: &BezPath) {
         self.cover(path.bounding_box());
         self.push(role, path, None);
+    }
+
+    /// The same, behind everything there is so far.
+    pub fn shape_behind(&mut self, role: Role, path: &BezPath) {
+        self.shape(role, path);
+        self.drawing.shapes.rotate_right(1);
     }
 
     /// A piece of wire of a given width along a path, its ends cut flat.
@@ -240,18 +247,73 @@ impl Sketch {
     }
 }
 
-/// SVG path data to a thousandth of a millimetre.
-pub(crate) fn svg_path(path: &BezPath) -> String {
-    let round = |p: Point| Point::new((p.x * 1e3).round() / 1e3, (p.y * 1e3).round() / 1e3);
-    let rounded: BezPath = path
-        .iter()
-        .map(|element| match element {
-            kurbo::PathEl::MoveTo(p) => kurbo::PathEl::MoveTo(round(p)),
-            kurbo::PathEl::LineTo(p) => kurbo::PathEl::LineTo(round(p)),
-            kurbo::PathEl::QuadTo(a, p) => kurbo::PathEl::QuadTo(round(a), round(p)),
-            kurbo::PathEl::CurveTo(a, b, p) => kurbo::PathEl::CurveTo(round(a), round(b), round(p)),
-            kurbo::PathEl::ClosePath => kurbo::PathEl::ClosePath,
-        })
-        .collect();
-    rounded.to_svg()
+/// SVG path data to a thousandth of a millimetre, written in whole thousandths: most of a sheet's time would otherwise
+/// go into decimals that nobody sees.
+///
+/// ```
+/// use kurbo::BezPath;
+/// use lorimant_core::drawing::svg_path;
+///
+/// let path = BezPath::from_svg("M0,-0.0004 L-0.05,12.3456 C1,2 7.1,0.007 -120,5 Z").unwrap();
+/// assert_eq!(svg_path(&path), "M0,0 L-0.05,12.346 C1,2 7.1,0.007 -120,5 Z");
+/// ```
+#[must_use]
+pub fn svg_path(path: &BezPath) -> String {
+    let mut text = String::with_capacity(path.elements().len() * 24);
+    for element in path.elements() {
+        let (sign, points): (char, &[Point]) = match element {
+            PathEl::MoveTo(p) => ('M', &[*p]),
+            PathEl::LineTo(p) => ('L', &[*p]),
+            PathEl::QuadTo(a, p) => ('Q', &[*a, *p]),
+            PathEl::CurveTo(a, b, p) => ('C', &[*a, *b, *p]),
+            PathEl::ClosePath => ('Z', &[]),
+        };
+        if !text.is_empty() {
+            text.push(' ');
+        }
+        text.push(sign);
+        for (i, point) in points.iter().enumerate() {
+            if i > 0 {
+                text.push(' ');
+            }
+            thousandths(point.x, &mut text);
+            text.push(',');
+            thousandths(point.y, &mut text);
+        }
+    }
+    text
+}
+
+/// Writes a number to three decimals, without noughts behind it, digit by digit from the last.
+fn thousandths(value: f64, text: &mut String) {
+    #[expect(clippy::cast_possible_truncation, reason = "a drawing's millimetres; saturates beyond")]
+    let whole = (value * 1e3).round() as i64;
+    let mut left = whole.unsigned_abs();
+    let mut signs = [0_u8; 24];
+    let mut at = signs.len();
+    let mut put = |sign: u8| {
+        at -= 1;
+        signs[at] = sign;
+        at
+    };
+    let mut begun = 0;
+    let mut behind_the_point = false;
+    for place in 0.. {
+        if place == 3 && behind_the_point {
+            begun = put(b'.');
+        }
+        if place > 3 && left == 0 {
+            break;
+        }
+        let digit = u8::try_from(left % 10).unwrap_or_default();
+        left /= 10;
+        behind_the_point |= digit > 0 && place < 3;
+        if behind_the_point || place >= 3 {
+            begun = put(b'0' + digit);
+        }
+    }
+    if whole < 0 {
+        begun = put(b'-');
+    }
+    text.push_str(str::from_utf8(&signs[begun..]).unwrap_or_default());
 }

@@ -108,7 +108,8 @@ impl Formed<'_> {
         for i in 1..=n {
             let u = f64::from(i) / f64::from(n);
             let here = placed.at(u).0;
-            for corner in corners {
+            let reach = best.gap_mm + half + here.distance(last);
+            for corner in corners.into_iter().filter(|corner| corner.distance_squared(here) < reach * reach) {
                 let gap = segments_apart(corner, corner, last, here) - half;
                 if gap < best.gap_mm {
                     let share = if closure.far_end { 1.0 - u } else { u };

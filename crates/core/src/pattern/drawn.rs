@@ -89,6 +89,26 @@ fn told_apart(parts: Vec<(usize, BezPath)>) -> Vec<DrawnPart> {
     parts.into_iter().map(part).collect()
 }
 
+/// The wire of a piece in the making, drawn without any tool.
+struct Bare {
+    path: Path,
+    sketch: Sketch,
+    parts: Vec<DrawnPart>,
+}
+
+impl Bare {
+    /// The same with the tool of a step in place.
+    fn stage(&self, formed: &Formed, step: Option<&Step>) -> DrawnPiece {
+        let mut sketch = self.sketch.clone();
+        if let Some(step) = step.filter(|step| on_a_tool(step)) {
+            for index in step.segments.iter().rev() {
+                formed.draw_tool(&self.path, *index, step.numbers.tool_mm, &mut sketch);
+            }
+        }
+        DrawnPiece { drawing: sketch.finish(formed.described(step)), parts: self.parts.clone() }
+    }
+}
+
 impl DrawnPiece {
     /// Says of each segment how much of what the metal bears is spent there on a workpiece.
     pub fn tint(&mut self, workpiece: &Workpiece, spans: &[(f64, f64)]) {
@@ -127,24 +147,19 @@ pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
 }
 
 impl Formed<'_> {
-    /// The piece after each step of its route. What forms nothing looks as it did before, and is not drawn anew.
+    /// The piece after each step of its route. What forms nothing leaves the wire as it was drawn before.
     pub fn stages(&self, steps: &[Step]) -> Vec<DrawnPiece> {
         let spans = self.spans(&self.blank(LengthUnit::Mm));
-        let mut stages: Vec<DrawnPiece> = Vec::with_capacity(steps.len());
-        for n in 1..=steps.len() {
-            let (before, step) = (n.checked_sub(2).map(|i| &steps[i]), &steps[n - 1]);
-            let same = step.segments.is_empty() && !before.is_some_and(on_a_tool);
-            let mut stage = match stages.last().filter(|_| same) {
-                Some(DrawnPiece { drawing, parts }) => DrawnPiece {
-                    drawing: Drawing { described: self.described(Some(step)), ..drawing.clone() },
-                    parts: parts.clone(),
-                },
-                None => self.stage(&steps[..n]),
-            };
+        let mut wire = self.bare(&[]);
+        let staged = steps.iter().enumerate().map(|(i, step)| {
+            if !step.segments.is_empty() {
+                wire = self.bare(&steps[..=i]);
+            }
+            let mut stage = wire.stage(self, Some(step));
             stage.tint(&step.workpiece, &spans);
-            stages.push(stage);
-        }
-        stages
+            stage
+        });
+        staged.collect()
     }
 
     fn described(&self, last: Option<&Step>) -> String {
@@ -155,17 +170,16 @@ impl Formed<'_> {
 
     /// The piece from the front after these steps of its route, with the tool of the last one in place.
     pub fn stage(&self, steps: &[Step]) -> DrawnPiece {
+        self.bare(steps).stage(self, steps.last())
+    }
+
+    /// The wire alone as it lies after these steps.
+    fn bare(&self, steps: &[Step]) -> Bare {
         let path = self.after(steps);
         let mut sketch = Sketch::new();
-        let last = steps.last();
-        if let Some(step) = last.filter(|step| on_a_tool(step)) {
-            for index in &step.segments {
-                self.draw_tool(&path, *index, step.numbers.tool_mm, &mut sketch);
-            }
-        }
         let balled = steps.iter().any(|step| step.operation == Operation::Ball);
-        let parts = self.draw_wire(&path, Side::Front, &mut sketch, balled);
-        DrawnPiece { drawing: sketch.finish(self.described(last)), parts: told_apart(parts) }
+        let parts = told_apart(self.draw_wire(&path, Side::Front, &mut sketch, balled));
+        Bare { path, sketch, parts }
     }
 
     fn draw_tool(&self, path: &Path, index: usize, tool_mm: Option<f64>, sketch: &mut Sketch) {
@@ -178,7 +192,7 @@ impl Formed<'_> {
                 self.design.segments.get(index).and_then(|s| s.course.tightest_mm()).unwrap_or(diameter);
             // Drawn where the bend stands after letting go, so no larger than its inside.
             let circle = Circle::new(on_paper(centre), diameter.min(inside) / 2.0);
-            sketch.shape(Role::Rod, &circle.to_path(0.005));
+            sketch.shape_behind(Role::Rod, &circle.to_path(0.005));
         }
     }
 

@@ -4,6 +4,7 @@
 //! against what the section bears there, be it a bend or a straight.
 
 use glam::DVec3;
+use kurbo::common::solve_itp;
 
 use super::form::Formed;
 use crate::shape::path::Placed;
@@ -32,22 +33,40 @@ const POINTS: u32 = 48;
 /// Rounds until both neighbours lie still; each only shortens the way that is left.
 const ROUNDS: usize = 40;
 
-/// Where a neighbour lies, as a share of its segment, when it is dragged one way.
-fn dragged(placed: &Placed, hold: Hold, way: DVec3) -> f64 {
-    if let Hold::At(_, share) = hold {
-        return share;
+/// A segment that a neighbour holds on to.
+struct Held<'a> {
+    placed: &'a Placed,
+    hold: Hold,
+    /// Points along it, evenly.
+    points: Vec<DVec3>,
+}
+
+impl<'a> Held<'a> {
+    fn new(placed: &'a Placed, hold: Hold) -> Self {
+        let points = (0..=POINTS).map(|i| placed.at(f64::from(i) / f64::from(POINTS)).0);
+        Self { placed, hold, points: points.collect() }
     }
-    let ahead = |share: f64| placed.at(share).0.dot(way);
-    let coarse = (0..=POINTS).map(|i| f64::from(i) / f64::from(POINTS));
-    let best = coarse.max_by(|a, b| ahead(*a).total_cmp(&ahead(*b))).unwrap_or(0.5);
-    // Between the two points beside it there is one farthest: thirds close in on it.
-    let step = 1.0 / f64::from(POINTS);
-    let (mut low, mut high) = ((best - step).max(0.0), (best + step).min(1.0));
-    while high - low > 1e-9 {
-        let third = (high - low) / 3.0;
-        if ahead(low + third) < ahead(high - third) { low += third } else { high -= third }
+
+    /// Where the neighbour lies, as a share of the segment, when it is dragged one way.
+    fn dragged(&self, way: DVec3) -> f64 {
+        if let Hold::At(_, share) = self.hold {
+            return share;
+        }
+        let ahead = (0..=POINTS).zip(&self.points).map(|(i, point)| (i, point.dot(way)));
+        let best =
+            ahead.max_by(|a, b| a.1.total_cmp(&b.1)).map_or(0.5, |(i, _)| f64::from(i) / f64::from(POINTS));
+        // Between the two points beside it the wire runs across the pull where it is farthest.
+        let step = 1.0 / f64::from(POINTS);
+        let (low, high) = ((best - step).max(0.0), (best + step).min(1.0));
+        let behind = |share: f64| -self.placed.at(share).1.dot(way);
+        let (at_low, at_high) = (behind(low), behind(high));
+        if at_low < 0.0 && at_high > 0.0 {
+            solve_itp(behind, low, high, 1e-10, 1, 0.2 / (high - low), at_low, at_high)
+        } else {
+            // At an end of the bend.
+            best
+        }
     }
-    f64::midpoint(low, high)
 }
 
 impl Formed<'_> {
@@ -80,9 +99,10 @@ impl Formed<'_> {
             let (from, to) = (first.at(a).0, last.at(b).0);
             Some((from, (to - from).try_normalize()?))
         };
+        let held = (Held::new(first, near), Held::new(last, far));
         for _ in 0..ROUNDS {
             let (_, way) = line(a, b)?;
-            let moved = (dragged(first, near, -way), dragged(last, far, way));
+            let moved = (held.0.dragged(-way), held.1.dragged(way));
             if (moved.0 - a).abs() + (moved.1 - b).abs() < 1e-8 {
                 break;
             }

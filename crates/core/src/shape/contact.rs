@@ -1,5 +1,7 @@
 //! Where wire meets wire.
 
+use std::ops::Range;
+
 use glam::DVec3;
 
 use super::path::Path;
@@ -48,36 +50,26 @@ pub fn through_itself(path: &Path) -> Vec<Through> {
     let limit = thickness * (1.0 - SINK);
     let step = thickness / 2.0;
     let points = path.points(step);
+    let inner = |i: usize| points[i].0 > thickness && points[i].0 < path.length_mm - thickness;
+    let away: Vec<usize> = (0..points.len()).map(|i| leads_away(&points, i, thickness)).collect();
+    let boxes = boxes(&points);
     let mut found: Vec<Through> = vec![];
-    let inner = |point: &Point| point.0 > thickness && point.0 < path.length_mm - thickness;
-    for (i, here) in points.iter().enumerate().take(points.len().saturating_sub(1)) {
-        if !inner(here) {
-            continue;
-        }
-        let ahead = points[i + 1].1;
-        let mut away = false;
-        let mut j = i + 1;
-        while j + 1 < points.len() && inner(&points[j]) {
-            let gap = here.1.distance(points[j].1);
-            if !away {
-                away = gap > thickness && ahead.distance(points[j].1) > thickness;
-                j += 1;
-                continue;
+    for (a, here) in boxes.iter().enumerate() {
+        for there in boxes[a..].iter().filter(|there| here.apart_mm(there) < limit) {
+            for i in here.points.clone().filter(|i| inner(*i)) {
+                let from = there.points.start.max(away[i]);
+                for j in (from..there.points.end).filter(|j| inner(*j)) {
+                    // Two stretches of a step each reach no further than their points are apart.
+                    if points[i].1.distance(points[j].1) > limit + 2.0 * step {
+                        continue;
+                    }
+                    let apart = segments_apart(points[i].1, points[i + 1].1, points[j].1, points[j + 1].1);
+                    if apart < limit {
+                        let (first, second) = (points[i].2, points[j].2);
+                        note(&mut found, Through { first, second, apart_mm: apart, at: points[i].1 });
+                    }
+                }
             }
-            // Two stretches of a step each reach no further than their points are apart, and the wire
-            // cannot come nearer faster than it runs: most of it can be passed over.
-            let reach = gap - limit - 2.0 * step;
-            if reach > 0.0 {
-                #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "a few thousand")]
-                let steps = (reach / step) as usize;
-                j += steps + 1;
-                continue;
-            }
-            let apart = segments_apart(here.1, ahead, points[j].1, points[j + 1].1);
-            if apart < limit {
-                note(&mut found, Through { first: here.2, second: points[j].2, apart_mm: apart, at: here.1 });
-            }
-            j += 1;
         }
     }
     let turned: Vec<Point> = points.iter().rev().copied().collect();
@@ -88,6 +80,42 @@ pub fn through_itself(path: &Path) -> Vec<Through> {
 }
 
 type Point = (f64, DVec3, usize);
+
+/// Where the wire has first led more than its own thickness away from a place and the next; behind the last point
+/// where it never does.
+fn leads_away(points: &[Point], i: usize, thickness: f64) -> usize {
+    let next = points[(i + 1).min(points.len() - 1)].1;
+    let away =
+        |j: &usize| points[i].1.distance(points[*j].1) > thickness && next.distance(points[*j].1) > thickness;
+    (i + 1..points.len()).find(away).map_or(points.len(), |j| j + 1)
+}
+
+/// A box around a few points in a row, and the one that follows them. Far pairs of boxes are passed over whole, which is
+/// what makes a coil of many turns quick.
+struct Boxed {
+    points: Range<usize>,
+    least: DVec3,
+    most: DVec3,
+}
+
+impl Boxed {
+    /// Distance of two boxes, mm; 0 where they overlap.
+    fn apart_mm(&self, other: &Self) -> f64 {
+        (self.least - other.most).max(other.least - self.most).max(DVec3::ZERO).length()
+    }
+}
+
+fn boxes(points: &[Point]) -> Vec<Boxed> {
+    let last = points.len().saturating_sub(1);
+    let starts = (0..last).step_by(8);
+    let around = starts.map(|from| {
+        let to = (from + 8).min(last);
+        let least = points[from..=to].iter().fold(DVec3::INFINITY, |least, point| least.min(point.1));
+        let most = points[from..=to].iter().fold(DVec3::NEG_INFINITY, |most, point| most.max(point.1));
+        Boxed { points: from..to, least, most }
+    });
+    around.collect()
+}
 
 fn note(found: &mut Vec<Through>, through: Through) {
     let (first, second) = (through.first.min(through.second), through.first.max(through.second));
