@@ -122,7 +122,8 @@ fn a_thicker_wire_takes_a_longer_blank_and_larger_losses() {
 
 #[test]
 fn blanks_are_counted_for_pairs_and_pieces() {
-    let blanks = |request: PatternRequest| Piece::Finding(request).blanks(LengthUnit::Mm).unwrap();
+    let shop = Workshop::default();
+    let blanks = |request: PatternRequest| Piece::Finding(request).blanks(&shop).unwrap();
     let hooks = PatternRequest { pieces_n: 24, ..usual("open-ear-wire") };
     assert_eq!(blanks(hooks.clone()).n, 48);
     assert_eq!(blanks(PatternRequest { singly: true, ..hooks }).n, 24);

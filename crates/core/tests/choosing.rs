@@ -4,9 +4,10 @@
 use crate::common::usual;
 use lorimant_core::pattern::Worn;
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, sizes};
+use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, WireCandidate, sizes};
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
@@ -40,7 +41,7 @@ fn prices() -> Vec<MetalPrice> {
 }
 
 fn chosen(wish: &ChooseRequest) -> Choosing {
-    wish.choose(&prices(), Habits::default()).unwrap()
+    wish.choose(&prices(), &Workshop::default()).unwrap()
 }
 
 #[test]
@@ -48,7 +49,7 @@ fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
     let request = rings();
     let plan = request.plan().unwrap();
     let found = wish(Piece::Rings(request.clone()))
-        .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
+        .compare(std::slice::from_ref(&request.wire), &prices(), &Workshop::default())
         .unwrap();
     let one = &found[0];
     assert!(
@@ -79,7 +80,7 @@ fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
     let request = usual(kind);
     let blank = request.form().unwrap().blank(LengthUnit::Mm);
     let one = wish(Piece::Finding(request.clone()))
-        .compare(std::slice::from_ref(&request.wire), &prices(), Habits::default())
+        .compare(std::slice::from_ref(&request.wire), &prices(), &Workshop::default())
         .unwrap()
         .remove(0);
     assert!((one.blank_mm - blank.exact_mm).abs() < 1e-6, "{} {}", one.blank_mm, blank.exact_mm);
@@ -161,7 +162,7 @@ fn the_best_bears_what_is_asked_where_any_wire_does(#[case] bears_n: f64) {
 #[test]
 fn thicker_wire_holds_more_and_asks_more_of_the_hands() {
     let wires: Vec<Wire> = [0.8, 1.0, 1.2, 1.4].map(|size_mm| Wire { size_mm, ..rings().wire }).to_vec();
-    let found = wish(Piece::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
+    let found = wish(Piece::Rings(rings())).compare(&wires, &prices(), &Workshop::default()).unwrap();
     assert!(found.windows(2).all(|pair| pair[0].holds_n < pair[1].holds_n));
     assert!(found.windows(2).all(|pair| pair[0].effort < pair[1].effort));
     // The moment goes with the cube of the size; the bend hardens thicker wire a little more besides.
@@ -172,7 +173,7 @@ fn thicker_wire_holds_more_and_asks_more_of_the_hands() {
 fn harder_wire_holds_more_as_made_and_springs_back_more() {
     let wires: Vec<Wire> =
         [Temper::Soft, Temper::HalfHard, Temper::Hard].map(|temper| Wire { temper, ..rings().wire }).to_vec();
-    let found = wish(Piece::Rings(rings())).compare(&wires, &prices(), Habits::default()).unwrap();
+    let found = wish(Piece::Rings(rings())).compare(&wires, &prices(), &Workshop::default()).unwrap();
     assert!(found.windows(2).all(|pair| pair[0].holds_n < pair[1].holds_n));
     assert!(found.windows(2).all(|pair| pair[0].springback_ratio > pair[1].springback_ratio));
     assert!(found.windows(2).all(|pair| pair[0].strain_used < pair[1].strain_used));
@@ -196,14 +197,14 @@ fn a_limit_of_money_is_kept_to_where_it_can_be() {
         MetalPrice { metal: Metal::Copper, per_gram: copper },
     ];
     let wish = ChooseRequest { most_each, ..wish(Piece::Finding(usual("figure-eight"))) };
-    let found = wish.choose(&prices, Habits::default()).unwrap();
+    let found = wish.choose(&prices, &Workshop::default()).unwrap();
     assert_eq!(found.candidates[0].wire.metal, Metal::Copper);
 }
 
 #[test]
 fn what_is_wrong_is_said_at_its_field() {
     let field = |wish: ChooseRequest| {
-        wish.choose(&prices(), Habits::default())
+        wish.choose(&prices(), &Workshop::default())
             .unwrap_err()
             .0
             .into_iter()
@@ -228,11 +229,11 @@ fn one_to_four_wires_are_compared() {
     let wish = wish(Piece::Rings(rings()));
     let wire = rings().wire;
     for n in [0, 5] {
-        let faults = wish.compare(&vec![wire.clone(); n], &prices(), Habits::default()).unwrap_err().0;
+        let faults = wish.compare(&vec![wire.clone(); n], &prices(), &Workshop::default()).unwrap_err().0;
         assert_eq!(faults[0].field, "wires");
     }
     let wrong = Wire { size_mm: 99.0, ..wire };
-    let faults = wish.compare(&[wrong], &prices(), Habits::default()).unwrap_err().0;
+    let faults = wish.compare(&[wrong], &prices(), &Workshop::default()).unwrap_err().0;
     assert_eq!(faults[0].field, "wires[0].size_mm");
 }
 
@@ -271,11 +272,56 @@ fn a_thinner_wire_holds_less_of_whatever_it_makes() {
         let thinner = [0.2, 0.35, 0.6, 1.0]
             .map(|share| Wire { size_mm: share * request.wire.size_mm, ..request.wire.clone() });
         let found =
-            wish(Piece::Finding(request.clone())).compare(&thinner, &prices(), Habits::default()).unwrap();
+            wish(Piece::Finding(request.clone())).compare(&thinner, &prices(), &Workshop::default()).unwrap();
         let mut loads: Vec<(f64, f64)> =
             found.iter().filter_map(|one| Some((one.wire.size_mm, one.holds_n?))).collect();
         loads.sort_by(|a, b| a.0.total_cmp(&b.0));
         assert!(loads.len() > 2 && loads[0].1 > 0.0, "{}: {loads:?}", kind.0.kind);
         assert!(loads.windows(2).all(|pair| pair[0].1 < pair[1].1), "{}: {loads:?}", kind.0.kind);
     }
+}
+
+/// Fused, a ring does not open any more: it is drawn out of shape, by four hinges instead of one, and soft.
+#[test]
+fn what_is_joined_is_weighed_as_it_is_made() {
+    let mut request = rings();
+    request.wire.metal = Metal::FineSilver;
+    let load = |joined| {
+        let wish = ChooseRequest { joined, ..wish(Piece::Rings(request.clone())) };
+        let wires = std::slice::from_ref(&request.wire);
+        wish.compare(wires, &prices(), &Workshop::default()).unwrap().remove(0)
+    };
+    let (open, fused) = (load(Joined::Not), load(Joined::Fused));
+    // The flame leaves it soft, so that four hinges hold less than four times as much; the barrel mends that.
+    let ratio = |of: fn(&WireCandidate) -> Option<f64>| of(&fused).unwrap() / of(&open).unwrap();
+    assert!(ratio(|one| one.holds_n) < 4.0);
+    assert!(ratio(|one| one.holds_hardened_n) > 1.5);
+    assert!(fused.reasons.iter().any(|said| said.contains("Closed for good")), "{:?}", fused.reasons);
+}
+
+/// A finding is weighed by its own checks: a wire it cannot be made of comes after one it can, and says why.
+#[test]
+fn a_wire_that_fails_the_pieces_own_checks_says_so() {
+    let request = usual("coil-cap").settled();
+    let much_thicker = Wire { size_mm: 2.5 * request.wire.size_mm, ..request.wire.clone() };
+    let wires = [request.wire.clone(), much_thicker];
+    let found = wish(Piece::Finding(request)).compare(&wires, &prices(), &Workshop::default()).unwrap();
+    assert!(found[1].misses > found[0].misses + 1.0, "{} {}", found[0].misses, found[1].misses);
+}
+
+/// A plan that is hammered or tumbled holds what its route says.
+#[test]
+fn a_plans_own_route_is_weighed() {
+    let plain = rings();
+    let thin = 0.75 * plain.wire.size_mm;
+    let hammered = RingRequest { hammered_mm: Some(thin), ..plain.clone() };
+    let shop = Workshop::default();
+    let load = |request: &RingRequest| {
+        let wires = std::slice::from_ref(&request.wire);
+        wish(Piece::Rings(request.clone())).compare(wires, &prices(), &shop).unwrap()[0].holds_n.unwrap()
+    };
+    let finished = Piece::Rings(hammered.clone());
+    let route = finished.route(&finished.schools(&shop), finished.changes(), &shop).unwrap();
+    assert!((load(&hammered) - route.totals.holds.unwrap().comes_off_n).abs() < 1e-9);
+    assert!(load(&hammered) > load(&plain));
 }

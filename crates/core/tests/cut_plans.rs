@@ -8,6 +8,7 @@ use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Demand, Progress, Stock
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::booking::BlanksCut;
 use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
 use rstest::rstest;
@@ -265,7 +266,7 @@ fn picks_of_one_wire_are_cut_together() {
         picked("rings", Piece::Rings(rings.clone())),
         picked("hooks", Piece::Finding(hooks(3))),
     ];
-    let wires = by_wire(&picks, &[], LengthUnit::Mm).unwrap();
+    let wires = by_wire(&picks, &[], &Workshop::default()).unwrap();
     assert_eq!(wires.len(), 1);
     let demand = &wires[0].demand;
     let ids: Vec<&str> = demand.iter().map(|one| one.id.as_str()).collect();
@@ -291,7 +292,7 @@ fn a_pick_that_cannot_be_made_is_named() {
     let mut wrong = hooks(2);
     wrong.wire.size_mm = 0.0;
     let picks = [picked("hooks", Piece::Finding(hooks(1))), picked("wrong", Piece::Finding(wrong))];
-    let faults = by_wire(&picks, &[], LengthUnit::Mm).unwrap_err().0;
+    let faults = by_wire(&picks, &[], &Workshop::default()).unwrap_err().0;
     assert_eq!(faults[0].field, "picked[1].wire.size_mm");
 }
 
@@ -358,7 +359,7 @@ fn what_was_cut_comes_off_the_picks() {
     let pairs = picked("hooks", Piece::Finding(hooks(12)));
     let single = picked("pins", Piece::Finding(PatternRequest::usual("eye-pin".parse().unwrap())));
     let left =
-        |cuts: &[BlanksCut]| remaining(&[pairs.clone(), single.clone()], cuts, LengthUnit::Mm).unwrap();
+        |cuts: &[BlanksCut]| remaining(&[pairs.clone(), single.clone()], cuts, &Workshop::default()).unwrap();
     assert_eq!(left(&[]), [12, 1]);
     assert_eq!(left(&[cut("hooks", 10)]), [7, 1]);
     assert_eq!(left(&[cut("hooks", 9), cut("pins", 1)]), [8, 0], "half a pair is still to be made");

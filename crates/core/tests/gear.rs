@@ -28,7 +28,7 @@ fn wire_thicker_than_the_cutter_takes_is_sawn() {
     };
     assert!(!cut(Gear::default()).misfit, "1.29 mm half-hard is what a usual cutter just takes");
     let small = Gear { cutter_hard_mm: 1.0, ..Gear::default() };
-    assert!(cut(small).hint.unwrap().contains("saw it square, the blade waxed"));
+    assert!(cut(small).hint.unwrap().contains("Saw it square, the blade waxed"));
     assert!(cut(Gear { guide_block: true, ..small }).hint.unwrap().contains("in the guide block"));
 }
 

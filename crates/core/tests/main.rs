@@ -21,6 +21,7 @@ mod loads;
 mod mechanics;
 mod patterns;
 mod pliers;
+mod reach;
 mod rings;
 mod scale_lines;
 mod sheets;

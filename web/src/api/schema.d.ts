@@ -3258,6 +3258,16 @@ export interface components {
              * @default false
              */
             guide_block: boolean;
+            /**
+             * @description Whether there is a steel hammer with a polished block: what flattens and textures.
+             * @default true
+             */
+            hammer_and_block: boolean;
+            /**
+             * @description Whether there is a mallet of plastic or rawhide: what stiffens and keeps the wire round.
+             * @default true
+             */
+            mallet: boolean;
             /** @default null */
             taper: components["schemas"]["Taper"] | null;
             /**
@@ -3425,7 +3435,7 @@ export interface components {
              * @description Hours in the barrel; 2 if left out.
              */
             hours?: number | null;
-            /** @description Which: anneal, straighten, hammer, fuse, solder, quench, pickle or tumble. */
+            /** @description Which: anneal, straighten, hammer, flux, fuse, solder, quench, pickle or tumble. */
             operation: components["schemas"]["Operation"];
             /**
              * Format: int32
@@ -4252,7 +4262,7 @@ export interface components {
          * @description The word for a operation.
          * @enum {string}
          */
-        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description What a piece ought to bear, worn so. */
         Ought: {
             /** @description Whether it does, by what it holds. */
@@ -4548,6 +4558,7 @@ export interface components {
              * @description Thickness of the wire in its bends, mm.
              */
             thickness_mm: number;
+            wound_as?: components["schemas"]["RingRequest"] | null;
         };
         /** @description One phrase of a sentence: an input to change, or the words between. */
         Phrase: {
@@ -5464,6 +5475,8 @@ export interface components {
             operation: components["schemas"]["Operation"];
             /** @description Segments of a finding that get their shape, by their place along the wire. */
             segments: number[];
+            /** @description How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent. */
+            spent?: string;
             /** @description Its place in the order, from 1. */
             step_n: number;
             /** @description What it takes. */
@@ -6147,6 +6160,8 @@ export interface components {
             coil?: components["schemas"]["Coiled"] | null;
             /** @description Its far end, the right one of the strip. */
             far: components["schemas"]["End"];
+            /** @description Whether flux is on it. */
+            fluxed: boolean;
             /**
              * Format: double
              * @description Inside of a ring, mm.

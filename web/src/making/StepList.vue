@@ -52,6 +52,7 @@ async function choose(choice: Choice<R>) {
             <span v-if="step.hint && (at === i || step.misfit)" :class="step.misfit ? 'watch' : 'quiet'">{{
               step.hint
             }}</span>
+            <span v-if="step.spent && at === i" class="quiet" data-test="spent">{{ step.spent }}</span>
             <span v-if="step.caution && at === i" class="caution">{{ step.caution }}</span>
           </span>
         </button>

@@ -17,7 +17,13 @@ const refreshDesks = useDesks()
 const notice = useNotice()
 const open = ref(false)
 const texts = ref<Record<string, string>>({})
-const has = ref({ torch: true, guide_block: false })
+const has = ref({ torch: true, guide_block: false, hammer_and_block: true, mallet: true })
+const owned = [
+  { key: 'torch', says: 'There is a torch', test: 'gear-torch' },
+  { key: 'guide_block', says: 'There is a guide block to saw heavy wire in', test: 'gear-guide' },
+  { key: 'hammer_and_block', says: 'There is a steel hammer with a polished block', test: 'gear-hammer' },
+  { key: 'mallet', says: 'There is a mallet', test: 'gear-mallet' },
+] as const
 const lengths = [
   { key: 'gear.cutter_mm', label: 'Cutter takes soft wire up to' },
   { key: 'gear.cutter_hard_mm', label: 'Hard wire up to' },
@@ -34,6 +40,7 @@ const across = (mm: number | undefined) =>
 
 const lines = computed(() => {
   const { cutter_mm, cutter_hard_mm, barrel_g, torch, guide_block, taper } = gear.value ?? {}
+  const { hammer_and_block, mallet } = gear.value ?? {}
   return [
     ['Cutter', `wire to ${across(cutter_mm)} soft, ${across(cutter_hard_mm)} hard`],
     ['Barrel', `${barrel_g ?? ''} g of pieces a load`],
@@ -45,6 +52,8 @@ const lines = computed(() => {
     ],
     ['Torch', torch === false ? 'none' : 'yes'],
     ['Guide block', guide_block ? 'yes' : 'none'],
+    ['Hammer and block', hammer_and_block === false ? 'none' : 'yes'],
+    ['Mallet', mallet === false ? 'none' : 'yes'],
   ]
 })
 
@@ -59,7 +68,13 @@ function edit() {
     'gear.taper.length_mm': show(taper?.length_mm),
     'gear.barrel_g': barrel_g ? `${barrel_g} g` : '',
   }
-  has.value = { torch: torch ?? true, guide_block: guide_block ?? false }
+  const { hammer_and_block, mallet } = gear.value ?? {}
+  has.value = {
+    torch: torch ?? true,
+    guide_block: guide_block ?? false,
+    hammer_and_block: hammer_and_block ?? true,
+    mallet: mallet ?? true,
+  }
   open.value = true
 }
 
@@ -154,12 +169,8 @@ async function keep() {
           data-test="gear.barrel_g"
         />
       </div>
-      <label class="has"
-        ><input v-model="has.torch" type="checkbox" data-test="gear-torch" /> There is a torch</label
-      >
-      <label class="has"
-        ><input v-model="has.guide_block" type="checkbox" data-test="gear-guide" /> There is a guide block to
-        saw heavy wire in</label
+      <label v-for="{ key, says, test } in owned" :key="key" class="has"
+        ><input v-model="has[key]" type="checkbox" :data-test="test" /> {{ says }}</label
       >
     </PaperDialog>
   </section>

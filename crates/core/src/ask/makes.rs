@@ -10,7 +10,7 @@ use crate::ring::supply::Supply;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::counted;
-use crate::words::length::{LengthUnit, shown};
+use crate::words::length::shown;
 use crate::words::scale::of_wire;
 
 /// A piece the workshop keeps.
@@ -73,7 +73,7 @@ impl Said {
         let kept = kept();
         let own = kept.iter().filter(|kept| fits(&kept.piece));
         let mut makes: Vec<Makes> =
-            own.filter_map(|kept| of_piece(&kept.name, true, &kept.piece, &supply, unit)).collect();
+            own.filter_map(|kept| of_piece(&kept.name, true, &kept.piece, &supply, workshop)).collect();
         for kind in Kind::all() {
             let usual = PatternRequest { singly: true, ..PatternRequest::usual(kind) };
             let carried = match &wire {
@@ -81,7 +81,7 @@ impl Said {
                 None => Some(usual),
             };
             let piece = carried.map(Piece::Finding);
-            makes.extend(piece.and_then(|piece| of_piece(kind.0.plural, false, &piece, &supply, unit)));
+            makes.extend(piece.and_then(|piece| of_piece(kind.0.plural, false, &piece, &supply, workshop)));
         }
         let there = match (supply.wire_length_mm, supply.wire_mass_g) {
             (Some(mm), _) => of_wire(mm, unit),
@@ -102,7 +102,8 @@ impl Said {
     }
 }
 
-fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: LengthUnit) -> Option<Makes> {
+fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &Workshop) -> Option<Makes> {
+    let unit = workshop.habits.unit;
     let there_mm = supply.length_mm(piece.wire()).ok()?;
     let (n, left_mm, noun) = match piece {
         Piece::Rings(request) => {
@@ -110,7 +111,7 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, unit: Length
             (many.rings_n, many.left_mm, "ring")
         }
         Piece::Finding(_) => {
-            let blank_mm = piece.blanks(unit).ok()?.length_mm;
+            let blank_mm = piece.blanks(workshop).ok()?.length_mm;
             let n = (there_mm / blank_mm + 1e-9).floor().min(1e6);
             #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to a million")]
             (n as u32, there_mm - n * blank_mm, "blank")

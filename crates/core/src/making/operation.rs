@@ -63,6 +63,8 @@ words! {
         True = "true", "true";
         /// Openings are pressed shut.
         Close = "close", "shut";
+        /// Flux is brushed on the joint.
+        Flux = "flux", "flux";
         /// The joint is melted together.
         Fuse = "fuse", "fuse";
         /// The joint is soldered.

@@ -3,7 +3,9 @@
 use serde::{Deserialize, Serialize};
 
 use super::operation::Operation;
-use super::operations::{Anneal, Fuse, HammerRing, Pickle, Quench, Solder, Stiffen, Straighten, Tumble};
+use super::operations::{
+    Anneal, Flux, Fuse, HammerRing, Pickle, Quench, Solder, Stiffen, Straighten, Tumble,
+};
 use super::run::Does;
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::school::{PULL_STRAIN, SchoolChanges, Straightening};
@@ -14,7 +16,7 @@ use crate::words::counted;
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Inserted {
-    /// Which: anneal, straighten, hammer, fuse, solder, quench, pickle or tumble.
+    /// Which: anneal, straighten, hammer, flux, fuse, solder, quench, pickle or tumble.
     pub operation: Operation,
     /// The operation it stands before, the first of that word; at the end, before the check, if neither is said.
     #[serde(default, skip_serializing_if = "Option::is_none")]
@@ -108,6 +110,7 @@ impl Inserted {
             }),
             (Operation::Hammer, Some(to_mm)) => Box::new(HammerRing { to_mm }),
             (Operation::Hammer, None) => Box::new(Stiffen { what: "piece", span: None, hint: "" }),
+            (Operation::Flux, _) => Box::new(Flux),
             (Operation::Fuse, _) => Box::new(Fuse),
             (Operation::Solder, _) => Box::new(Solder),
             (Operation::Quench, _) => Box::new(Quench),
@@ -115,8 +118,8 @@ impl Inserted {
             (Operation::Tumble, _) => Box::new(Tumble { hours: self.hours.unwrap_or(2.0) }),
             (other, _) => {
                 return Err(format!(
-                    "“{other}” follows from the piece and is not put in by itself. Put in anneal, straighten, hammer, fuse, \
-                     solder, quench, pickle or tumble."
+                    "“{other}” follows from the piece and is not put in by itself. Put in anneal, straighten, hammer, flux, \
+                     fuse, solder, quench, pickle or tumble."
                 ));
             }
         })
@@ -141,8 +144,8 @@ impl Changes {
         self.with.iter().any(|one| one.operation == operation)
     }
 
-    /// The same with an operation put in, or taken out again where it is in. What is joined by heat is quenched and
-    /// pickled after it.
+    /// The same with an operation put in, or taken out again where it is in. What is joined by heat is fluxed
+    /// before, quenched and pickled after it.
     ///
     /// ```
     /// use lorimant_core::making::route::Place;
@@ -156,12 +159,12 @@ impl Changes {
     pub fn toggled(&self, operation: Operation, place: Place) -> Self {
         let mut changes = self.clone();
         let heat = [Operation::Fuse, Operation::Solder];
-        let cooled = [Operation::Quench, Operation::Pickle];
+        let around = [Operation::Flux, Operation::Quench, Operation::Pickle];
         let hot = heat.contains(&operation);
         // A joint is joined one way.
         let gone = |one: &Inserted| {
             one.operation == operation
-                || hot && (heat.contains(&one.operation) || cooled.contains(&one.operation))
+                || hot && (heat.contains(&one.operation) || around.contains(&one.operation))
         };
         changes.with.retain(|one| !gone(one));
         if self.puts_in(operation) {
@@ -176,11 +179,20 @@ impl Changes {
         // Before what comes last, the barrel.
         let at = changes.with.iter().position(|one| one.operation == Operation::Tumble).filter(|_| hot);
         let at = at.unwrap_or(changes.with.len());
-        changes.with.insert(at, put(operation, after));
-        if hot {
-            changes.with.insert(at + 1, put(Operation::Quench, Some(operation)));
-            changes.with.insert(at + 2, put(Operation::Pickle, Some(Operation::Quench)));
-        }
+        let put_in = if hot {
+            let flux = put(Operation::Flux, after);
+            let join = Inserted { before: None, ..put(operation, Some(Operation::Flux)) };
+            let quench = Inserted { before: None, ..put(Operation::Quench, Some(operation)) };
+            vec![
+                flux,
+                join,
+                quench,
+                Inserted { before: None, ..put(Operation::Pickle, Some(Operation::Quench)) },
+            ]
+        } else {
+            vec![put(operation, after)]
+        };
+        changes.with.splice(at..at, put_in);
         changes
     }
 

@@ -6,6 +6,7 @@ use super::operation::Operation;
 use super::takes::{Lost, Takes, WireLost};
 use super::workpiece::Workpiece;
 use crate::fault::{Fault, Faults};
+use crate::tool::gear::Gear;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
@@ -243,6 +244,9 @@ pub struct Step {
     /// What can hurt here.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub caution: Option<&'static str>,
+    /// How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent.
+    #[serde(skip_serializing_if = "String::is_empty")]
+    pub spent: String,
     /// What it takes.
     pub takes: Takes,
     /// The workpiece afterwards.
@@ -294,6 +298,8 @@ pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Res
         let mut hints = done.hints;
         hints.extend(done.misfit.clone());
         hints.extend(done.numbers.strain_used.and_then(|share| cracks(share, bench)));
+        let lacking = lacks(operation, &done.numbers, &bench.workshop.gear).map(str::to_owned);
+        hints.extend(lacking.clone());
         let most = bench.wire.metal.figures().fracture_strain;
         for stretch in &mut piece.stretches {
             stretch.spent_share = stretch.outer_strain / most;
@@ -315,9 +321,10 @@ pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Res
             numbers: done.numbers,
             text: done.text,
             hint: (!hints.is_empty()).then(|| hints.join(" ")),
-            misfit: done.misfit.is_some(),
-            unfit: done.misfit,
+            misfit: done.misfit.is_some() || lacking.is_some(),
+            unfit: done.misfit.or(lacking),
             caution: done.caution,
+            spent: spent(&piece),
             takes,
             workpiece: piece.clone(),
         });
@@ -329,6 +336,33 @@ pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Res
 fn named(operation: Operation, what: &str) -> String {
     let does = operation.shown();
     if what.starts_with(does) { what.to_owned() } else { format!("{does} {what}") }
+}
+
+/// What is struck with that the workshop does not list.
+fn lacks(operation: Operation, numbers: &Numbers, gear: &Gear) -> Option<&'static str> {
+    let steel = match operation {
+        Operation::Flatten | Operation::Texture => true,
+        Operation::Hammer => numbers.thickness_mm.is_some(),
+        Operation::True => false,
+        _ => return None,
+    };
+    match (steel, gear.hammer_and_block, gear.mallet) {
+        (true, false, _) => Some("No hammer and steel block are listed under Tools."),
+        (false, _, false) => Some("No mallet is listed under Tools."),
+        _ => None,
+    }
+}
+
+/// How much of what its metal bears a workpiece has spent.
+fn spent(piece: &Workpiece) -> String {
+    let shares = || piece.stretches.iter().map(|stretch| stretch.spent_share);
+    let (least, most) = (shares().fold(f64::INFINITY, f64::min), shares().fold(0.0, f64::max));
+    let percent = |share: f64| format!("{:.0} %", share * 100.0);
+    match (percent(least), percent(most)) {
+        (_, most) if most == "0 %" => String::new(),
+        (least, most) if least == most => format!("It has spent {most} of what its metal bears."),
+        (least, most) => format!("It has spent {least} to {most} of what its metal bears."),
+    }
 }
 
 /// What is said where an operation spends much of what the metal has left.

@@ -94,6 +94,8 @@ pub struct Workpiece {
     pub inside_mm: Option<f64>,
     /// Whether its openings are shut.
     pub shut: bool,
+    /// Whether flux is on it.
+    pub fluxed: bool,
     /// How it is joined, where it is.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub joined: Option<ClosedBy>,
@@ -131,6 +133,7 @@ impl Workpiece {
             coil: None,
             inside_mm: None,
             shut: false,
+            fluxed: false,
             joined: None,
             gone_mm: 0.0,
             outline: None,

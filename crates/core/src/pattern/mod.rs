@@ -22,6 +22,7 @@ mod parameter;
 pub mod part;
 pub mod pull;
 
+mod reach;
 mod remake;
 mod route;
 pub mod sentence;

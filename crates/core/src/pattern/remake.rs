@@ -17,9 +17,13 @@ impl PatternRequest {
         self.route.schools.over(workshop.schools)
     }
 
-    /// Whether an end of it lands on its wire, so that it can be joined there.
-    fn closes(&self) -> bool {
-        self.form().is_ok_and(|formed| !formed.design.closures.is_empty())
+    /// The step after which it can be joined: an end of it lands on its wire then. None where nothing closes.
+    #[must_use]
+    pub fn joins_after(&self) -> Option<Operation> {
+        let formed = self.form().ok()?;
+        let does = |operation| formed.design.steps.iter().any(|step| step.kind == operation);
+        let closes = !formed.design.closures.is_empty();
+        [Operation::Close, Operation::Loop].into_iter().find(|operation| closes && does(*operation))
     }
 
     /// What can be put into its route, or taken out again, each with what that changes.
@@ -41,8 +45,7 @@ impl PatternRequest {
                 put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
             ),
         ];
-        if first(&[Operation::Close, Operation::Loop]).is_some() && self.closes() {
-            let shut = first(&[Operation::Close]).unwrap_or(Operation::Loop);
+        if let Some(shut) = self.joins_after() {
             for (label, operation) in
                 [("fuse what closes", Operation::Fuse), ("solder what closes", Operation::Solder)]
             {

@@ -53,7 +53,9 @@ impl Formed<'_> {
             pieces_n: self.request.blanks_n(),
             coiled: false,
         };
-        run(&route, Workpiece::of(&self.request.wire, blank.exact_mm), &bench)
+        let mut made = run(&route, Workpiece::of(&self.request.wire, blank.exact_mm), &bench)?;
+        self.say_what_is_in_the_way(&mut made.steps, bench.unit());
+        Ok(made)
     }
 
     /// Its operations by the schools, before a maker changes anything.

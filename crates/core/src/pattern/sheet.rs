@@ -13,8 +13,10 @@ use crate::drawing::Thumbnail;
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
 use crate::making::{Changes, Made, Step};
+use crate::ring::RingRequest;
 use crate::shape::Course;
 use crate::shape::view::Side;
+use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::Temper;
 use crate::words::length::{LengthUnit, caliper_number, on_ruler};
@@ -120,6 +122,9 @@ pub struct PatternWorked {
     /// The piece after each step, cutting first; as many as there are steps, or none where they were
     /// not asked for.
     pub stages: Vec<DrawnPiece>,
+    /// The ring plan that winds many of it at once: of the smallest ring, a coil on a length of its own wire.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub wound_as: Option<RingRequest>,
     /// Thickness of the wire in its bends, mm.
     pub thickness_mm: f64,
     /// Colour of the bare metal, `#rrggbb`.
@@ -187,6 +192,7 @@ impl Formed<'_> {
             front,
             side: if whole { self.drawn(Side::Right, unit) } else { DrawnPiece::default() },
             stages: if whole { self.stages(&made.steps) } else { vec![] },
+            wound_as: self.request.wound_as(),
             thickness_mm: self.design.profile.thickness_mm(),
             colour: self.request.wire.metal.figures().colour.to_owned(),
             form,
@@ -217,6 +223,23 @@ impl PatternRequest {
             }
         }
         Ok(formed)
+    }
+
+    /// The ring plan that winds it as a coil on its own wire; none for what is not made so.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let ring = PatternRequest::usual("smallest-ring".parse().unwrap());
+    /// let plan = ring.wound_as().unwrap();
+    /// assert!((plan.mandrel.diameter_mm - ring.wire.size_mm).abs() < 1e-12);
+    /// assert!(PatternRequest::usual("hook-clasp".parse().unwrap()).wound_as().is_none());
+    /// ```
+    #[must_use]
+    pub fn wound_as(&self) -> Option<RingRequest> {
+        let ring = self.kind.0.kind == "smallest-ring" && self.value("turns_n") <= 1.0;
+        let rod = Mandrel::round(self.wire.profile().thickness_mm());
+        ring.then(|| RingRequest::new(self.wire.clone(), rod, self.pieces_n))
     }
 
     /// Works out everything the drawing room shows.

@@ -7,6 +7,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::drawing::Thumbnail;
 use crate::fault::Faults;
+use crate::making::Changes;
 use crate::pattern::{self, PatternRequest};
 use crate::ring::{self, RingRequest};
 use crate::tool::workshop::Workshop;
@@ -78,6 +79,33 @@ impl Piece {
         }
     }
 
+    /// The same piece in another wire, its dimensions as they are.
+    #[must_use]
+    pub fn in_wire(self, wire: Wire) -> Self {
+        match self {
+            Self::Rings(request) => Self::Rings(RingRequest { wire, ..request }),
+            Self::Finding(request) => Self::Finding(PatternRequest { wire, ..request.settled() }),
+        }
+    }
+
+    /// What its plan changes about its route.
+    #[must_use]
+    pub fn changes(&self) -> &Changes {
+        match self {
+            Self::Rings(request) => &request.route,
+            Self::Finding(request) => &request.route,
+        }
+    }
+
+    /// The same piece with its route changed so.
+    #[must_use]
+    pub fn changed(self, route: Changes) -> Self {
+        match self {
+            Self::Rings(request) => Self::Rings(RingRequest { route, ..request }),
+            Self::Finding(request) => Self::Finding(PatternRequest { route, ..request }),
+        }
+    }
+
     /// The piece in a sentence, in the unit read first.
     ///
     /// ```
@@ -115,25 +143,28 @@ impl Piece {
         }
     }
 
-    /// What is cut for it: a finding's blanks; of rings one length a coil, tails included.
+    /// What is cut for it by this workshop's schools and ruler: a finding's blanks; of rings one length a coil, tails
+    /// included.
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
-    /// use lorimant_core::words::length::LengthUnit;
     /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-    /// let blanks = Piece::Finding(hook).with_count(12).blanks(LengthUnit::Mm).unwrap();
+    /// let blanks = Piece::Finding(hook).with_count(12).blanks(&Workshop::default()).unwrap();
     /// assert_eq!(blanks.n, 12);
     /// assert!(blanks.shown(LengthUnit::Mm).starts_with("12 blanks of "));
     /// ```
     ///
     /// # Errors
     /// The faults of the plan or finding.
-    pub fn blanks(&self, unit: LengthUnit) -> Result<Blanks, Faults> {
+    pub fn blanks(&self, workshop: &Workshop) -> Result<Blanks, Faults> {
+        let unit = workshop.habits.unit;
         match self {
             Self::Finding(request) => {
-                let blank = request.form()?.blank(unit);
+                let blank = request.form()?.by(request.schools(workshop)).blank(unit);
                 Ok(Blanks { length_mm: blank.cut_mm, flush_mm: blank.flush_mm, n: request.blanks_n() })
             }
             Self::Rings(request) => {

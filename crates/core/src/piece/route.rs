@@ -60,7 +60,8 @@ pub struct Totals {
 
 impl Piece {
     /// What one holds after everything that was done to it; nothing of what does not bear.
-    fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
+    #[must_use]
+    pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
         match self {
             Self::Rings(request) => request.holds(workpiece),
             Self::Finding(request) => request.form().ok()?.holds(workpiece),

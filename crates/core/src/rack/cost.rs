@@ -117,7 +117,7 @@ impl CostStart {
         let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop)?;
         let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
         let wire = piece.wire().clone();
-        let Blanks { length_mm, n: blanks_n, .. } = piece.blanks(unit)?;
+        let Blanks { length_mm, n: blanks_n, .. } = piece.blanks(workshop)?;
         // Rings are cut from coils: what one costs is its share of them.
         let pieces_n = match piece {
             Piece::Rings(request) => request.rings_n,

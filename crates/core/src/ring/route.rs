@@ -5,8 +5,8 @@ use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::offers::{self, Routed};
 use crate::making::operations::{
-    Anchor, Check, Close, CutTwice, Fuse, HammerRing, Pickle, Quench, Saw, Shear, SlideOff, Snip, Solder,
-    Spread, Straighten, Tumble, Wind,
+    Anchor, Check, Close, CutTwice, Flux, Fuse, HammerRing, Pickle, Quench, Saw, Shear, SlideOff, Snip,
+    Solder, Spread, Straighten, Tumble, Wind,
 };
 use crate::making::route::Place;
 use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
@@ -78,6 +78,9 @@ impl RingRequest {
         route.push(Box::new(Close { what: "ring", ring_mm: Some(taken.from_ring_mm) }));
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
+        }
+        if schools.joint != Joint::Open {
+            route.push(Box::new(Flux));
         }
         match schools.joint {
             Joint::Open => {}

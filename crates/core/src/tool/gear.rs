@@ -1,4 +1,5 @@
-//! What else stands on the bench: the cutter and the largest wire it takes, the barrel, the torch, a taper.
+//! What else stands on the bench: the cutter and the largest wire it takes, the barrel, the torch, what is struck with, a
+//! taper.
 
 use serde::{Deserialize, Serialize};
 
@@ -21,6 +22,10 @@ pub struct Gear {
     pub torch: bool,
     /// Whether there is a guide block to saw heavy wire square in.
     pub guide_block: bool,
+    /// Whether there is a steel hammer with a polished block: what flattens and textures.
+    pub hammer_and_block: bool,
+    /// Whether there is a mallet of plastic or rawhide: what stiffens and keeps the wire round.
+    pub mallet: bool,
     /// A taper that cones are wound on, by two measured places.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub taper: Option<Taper>,
@@ -47,6 +52,8 @@ impl Default for Gear {
             barrel_g: 200.0,
             torch: true,
             guide_block: false,
+            hammer_and_block: true,
+            mallet: true,
             taper: None,
         }
     }
@@ -92,6 +99,13 @@ impl Gear {
         let hard = wire.temper.strain() >= Temper::HalfHard.strain();
         let most = if hard { self.cutter_hard_mm } else { self.cutter_mm };
         (wire.profile().thickness_mm() > most).then_some(most)
+    }
+
+    /// How wire is cut that the cutter does not take; none where it does.
+    #[must_use]
+    pub fn sawn(&self, wire: &Wire) -> Option<&'static str> {
+        self.too_thick(wire)?;
+        Some(if self.guide_block { "Saw it square in the guide block" } else { "Saw it square" })
     }
 
     /// Loads of the barrel that so much metal is, g.

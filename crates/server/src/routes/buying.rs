@@ -126,12 +126,13 @@ async fn how_kept(Shared(state): Shared<State>, Body(wire): Body<Wire>) -> Resul
 }
 
 async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
-    let unit = state.store.workshop().habits.unit;
+    let workshop = state.store.workshop();
+    let unit = workshop.habits.unit;
     let (picks, lots, keepings) =
         read(state, |c| Ok((picks::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
     let picked: Vec<picked::Picked> = picks.into_iter().map(|one| one.picked).collect();
     let wanted: Vec<(Wire, f64)> =
-        picked::by_wire(&picked, &[], unit)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
+        picked::by_wire(&picked, &[], &workshop)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
     let there: Vec<(Wire, f64)> =
         lots.into_iter().map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm)).collect();
     let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();

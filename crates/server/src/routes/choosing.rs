@@ -33,7 +33,7 @@ async fn choose_wire(
     Body(request): Body<ChooseRequest>,
 ) -> Result<Json<Choosing>, Problem> {
     let (settings, _) = read(&state, crate::store::settings).await?;
-    Ok(Json(request.choose(&settings.metal_prices, settings.habits())?))
+    worked(&state, move |workshop| request.choose(&settings.metal_prices, workshop)).await
 }
 
 /// Wires to set side by side for a piece.
@@ -54,7 +54,7 @@ async fn compare_wires(
     Body(Compared { request, wires }): Body<Compared>,
 ) -> Result<Json<Vec<WireCandidate>>, Problem> {
     let (settings, _) = read(&state, crate::store::settings).await?;
-    Ok(Json(request.compare(&wires, &settings.metal_prices, settings.habits())?))
+    worked(&state, move |workshop| request.compare(&wires, &settings.metal_prices, workshop)).await
 }
 
 /// What a piece costs to make, against what it costs to buy.

@@ -110,13 +110,14 @@ struct PickedRow {
 /// What is picked to be made, in the order it was picked.
 #[utoipa::path(get, path = "/api/picks", responses((status = 200, body = Vec<PickedRow>)))]
 async fn list_picks(Shared(state): Shared<State>) -> Result<Json<Vec<PickedRow>>, Problem> {
-    let unit = state.store.workshop().habits.unit;
+    let workshop = state.store.workshop();
+    let unit = workshop.habits.unit;
     let picks = read(&state, picks::picks).await?;
     let row = |one: picks::PickedEntry| PickedRow {
         blanks: one
             .picked
             .piece
-            .blanks(unit)
+            .blanks(&workshop)
             .map_or_else(|faults| faults.to_string(), |blanks| blanks.shown(unit)),
         what: one.picked.what,
         says: one.sentence,
@@ -186,12 +187,12 @@ struct Wanted {
 #[utoipa::path(get, path = "/api/cut-plans/wanted",
     responses((status = 200, body = Vec<Wanted>), (status = 422, body = Problem)))]
 async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Problem> {
-    let unit = state.store.workshop().habits.unit;
+    let workshop = state.store.workshop();
     let (picks, lots, keepings) =
         read(&state, |c| Ok((picks::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
     let picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
     let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
-    let wires = picked::by_wire(&picked, &keepings, unit)?;
+    let wires = picked::by_wire(&picked, &keepings, &workshop)?;
     let wanted = wires.into_iter().map(|demand| {
         let of_wire: Vec<_> =
             lots.iter().filter(|lot| lot.entry.record.covered_wire().stands_for(&demand.wire)).collect();
@@ -244,11 +245,12 @@ async fn book_cuts(
     }
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
     let lots_n = cuts.lots.len();
-    let unit = state.store.workshop().habits.unit;
+    let workshop = state.store.workshop();
+    let unit = workshop.habits.unit;
     let booked = write(&state, move |t| {
         let undo = batch::next(t)?;
         rack::book_cuts(t, undo, &cuts.lots, unit)?;
-        let left = picks::take_off_picks(t, undo, &cuts.picks, &cuts.lots, unit)?;
+        let left = picks::take_off_picks(t, undo, &cuts.picks, &cuts.lots, &workshop)?;
         Ok((undo, left))
     });
     let (undo, left) = booked.await?;

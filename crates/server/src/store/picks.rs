@@ -4,6 +4,7 @@ use lorimant_core::fault::Fault;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cut_plan::picked::{Picked, remaining};
 use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
@@ -71,7 +72,7 @@ pub(crate) fn take_off_picks(
     batch: i64,
     ids: &[i64],
     cuts: &[LotCut],
-    unit: LengthUnit,
+    workshop: &Workshop,
 ) -> Result<Option<u64>> {
     if ids.is_empty() {
         return Ok(None);
@@ -84,7 +85,7 @@ pub(crate) fn take_off_picks(
     }
     let picked: Vec<Picked> = picks.iter().map(|(_, picked)| picked.clone()).collect();
     let blanks: Vec<BlanksCut> = cuts.iter().flat_map(|lot| lot.cuts.iter().cloned()).collect();
-    let left = remaining(&picked, &blanks, unit)?;
+    let left = remaining(&picked, &blanks, workshop)?;
     for ((pick, _), left) in picks.iter().zip(&left) {
         let edit = match left {
             0 => Edit::Archive(true),

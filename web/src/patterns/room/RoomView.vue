@@ -28,10 +28,12 @@ import { useDrag } from './drag'
 import { useKeptRefresh } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
 import { useOver } from './over'
+import { usePlan } from '../../rings/plan'
 import { usePattern } from '../pattern'
 import { wordOf } from '../words'
 
 const pattern = usePattern()
+const rings = usePlan()
 const settings = useSettings()
 const notice = useNotice()
 const refreshKept = useKeptRefresh()
@@ -207,6 +209,14 @@ watch(
   },
 )
 onMounted(() => attempt(open()))
+
+/** Takes what is wound as a coil to where coils are planned. */
+async function toRings() {
+  const wound = pattern.worked?.wound_as
+  if (!wound) return
+  await rings.start(wound).catch(notice.fail)
+  await router.push('/rings')
+}
 </script>
 
 <template>
@@ -238,6 +248,10 @@ onMounted(() => attempt(open()))
       <button type="button" class="plain take-off" data-test="take-off" @click="laid = null">
         Take it off
       </button>
+    </p>
+    <p v-if="pattern.worked?.wound_as" class="compared" data-test="wound-as">
+      It is wound as a coil on a length of its own wire, then sawn.
+      <button type="button" class="plain take-off" @click="toRings">Plan its coil under Rings</button>
     </p>
     <p v-if="shown === 'temper'" class="compared quiet" data-test="temper-legend">
       How much of what the metal bears is spent after this step: over 60 % anneal or bend wider, at 100 %

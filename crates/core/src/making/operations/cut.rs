@@ -45,6 +45,9 @@ fn long_told(mm: f64, unit: LengthUnit) -> String {
     }
 }
 
+/// Shortest wire that fingers hold while its end is rolled, mm: two fingertips and the jaw.
+const LEAST_HELD_MM: f64 = 20.0;
+
 impl Does for Cut {
     fn operation(&self) -> Operation {
         Operation::Cut
@@ -72,9 +75,9 @@ impl Does for Cut {
         let unit = bench.unit();
         let gear = &bench.workshop.gear;
         let misfit = gear.too_thick(bench.wire).map(|most| {
-            let how = if gear.guide_block { "square in the guide block" } else { "square" };
+            let saw = gear.sawn(bench.wire).unwrap_or_default();
             format!(
-                "Thicker than your cutter takes ({} as hard as it is): saw it {how}, the blade waxed, and file off the burr.",
+                "Thicker than your cutter takes ({} as hard as it is). {saw}, the blade waxed, and file off the burr.",
                 caliper(most, unit)
             )
         });
@@ -88,6 +91,12 @@ impl Does for Cut {
             }
             None => format!("Measure from the flush end and cut {}.", told(self, unit)),
         };
+        let short = (self.formed_mm.is_none() && self.length_mm < LEAST_HELD_MM).then(|| {
+            format!(
+                "Shorter than fingers hold ({}): grip it in smooth pliers, or roll its first end on the spool and cut last.",
+                caliper(LEAST_HELD_MM, unit)
+            )
+        });
         let all = f64::from(n) * self.each_mm;
         let template = if n > 1 {
             format!("{template} All take {} off the spool.", long_told(all, unit))
@@ -104,7 +113,7 @@ impl Does for Cut {
                 ..Numbers::default()
             },
             text: format!("{measured}{template}"),
-            hints: vec![flat.to_owned()],
+            hints: [Some(flat.to_owned()), short].into_iter().flatten().collect(),
             misfit,
             caution: Some(CAUTION),
             takes: Takes::minutes(1.0, 0.2),

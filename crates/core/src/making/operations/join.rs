@@ -15,6 +15,14 @@ fn meets(piece: &Workpiece) -> Result<(), String> {
     if piece.shut { Ok(()) } else { Err("its faces do not meet yet. Shut it first.".to_owned()) }
 }
 
+/// What is to know of a piece that is joined in a flame.
+fn after_heat(piece: &Workpiece) -> Vec<String> {
+    let bare = (!piece.fluxed)
+        .then_some("No flux is on it: brush some on first, or air keeps the joint from flowing.");
+    let soft = "The heat leaves the whole of it soft; the barrel makes it hard again.";
+    bare.into_iter().chain([soft]).map(str::to_owned).collect()
+}
+
 fn ways(metal: Metal) -> String {
     match metal.joining().as_str() {
         "not at the bench" => {
@@ -43,8 +51,7 @@ impl Does for Fuse {
         meets(piece)?;
         piece.soften();
         piece.joined = Some(ClosedBy::Fused);
-        let mut hints =
-            vec!["The heat leaves the whole of it soft; the barrel makes it hard again.".to_owned()];
+        let mut hints = after_heat(piece);
         if metal == Metal::GermaniumSilver {
             hints.push(
                 "It is brittle while it is red hot: do not move it before the glow is gone.".to_owned(),
@@ -52,12 +59,12 @@ impl Does for Fuse {
         }
         Ok(Done {
             what: "joint".to_owned(),
-            text: "Flux the joint and lay it on charcoal, which takes up the oxygen. Heat all of it evenly, then the joint; \
-                   take the flame away at the moment it shines like water."
+            text: "Lay it on charcoal, which takes up the oxygen. Heat all of it evenly, then the joint; take the flame away \
+                   at the moment it shines like water."
                 .to_owned(),
             hints,
             caution: Some(CAUTION),
-            takes: Takes::minutes(5.0, 0.7),
+            takes: Takes::minutes(4.0, 0.55),
             ..Done::default()
         })
     }
@@ -83,14 +90,13 @@ impl Does for Solder {
         piece.soften();
         piece.joined = Some(ClosedBy::Soldered);
         let gently = metal.joins_by(&[Joining::SolderGently]);
-        let mut hints =
-            vec!["The heat leaves the whole of it soft; the barrel makes it hard again.".to_owned()];
+        let mut hints = after_heat(piece);
         if gently {
             hints.push("As little heat as will do: its skin runs into the core.".to_owned());
         }
         Ok(Done {
             what: "joint".to_owned(),
-            text: "Flux the joint, set a chip of solder under it, heat all of it evenly and draw the solder through with \
+            text: "Lay it on charcoal, set a chip of solder under the joint, heat all of it evenly and draw the solder through with \
                    the flame."
                 .to_owned(),
             hints,
@@ -98,7 +104,7 @@ impl Does for Solder {
                 "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near; flux fumes, no solder \
                  with cadmium. Never heat plated, coated or galvanised wire. Follow the makers and local rules.",
             ),
-            takes: Takes::minutes(5.0, 1.0),
+            takes: Takes::minutes(4.0, 0.85),
             ..Done::default()
         })
     }

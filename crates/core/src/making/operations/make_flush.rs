@@ -27,6 +27,7 @@ impl Does for MakeFlush {
         piece.near = End::Flush;
         let again =
             if self.before_each && bench.pieces_n > 1 { " Do it again before each piece." } else { "" };
+        let sliver = caliper(self.sliver_mm, bench.unit());
         Ok(Done {
             what: "end".to_owned(),
             numbers: Numbers {
@@ -34,10 +35,15 @@ impl Does for MakeFlush {
                 length_mm: Some(self.sliver_mm),
                 ..Numbers::default()
             },
-            text: format!(
-                "Snip the spool's end flush, the flat of the cutter towards the spool: a sliver of {} falls off.{again}",
-                caliper(self.sliver_mm, bench.unit())
-            ),
+            text: match bench.workshop.gear.sawn(bench.wire) {
+                Some(sawn) => {
+                    format!("{sawn} at the spool's end and file off the burr: {sliver} fall off.{again}")
+                }
+                None => format!(
+                    "Snip the spool's end flush, the flat of the cutter towards the spool: a sliver of {sliver} falls \
+                     off.{again}"
+                ),
+            },
             caution: Some(CAUTION),
             takes: Takes::minutes(0.2, if self.before_each { 0.05 } else { 0.0 }),
             lost: vec![(Lost::Clean, self.sliver_mm)],

@@ -11,7 +11,8 @@ impl Does for Pickle {
         Operation::Pickle
     }
 
-    fn do_to(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+        piece.fluxed = false;
         Ok(Done {
             what: "piece".to_owned(),
             text: "Lay it in warm pickle until the flux is off; rinse and neutralise. It only takes off flux and scale."

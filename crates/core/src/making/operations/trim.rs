@@ -23,6 +23,7 @@ pub struct Trim {
 impl Trim {
     fn text(&self, bench: &Bench) -> String {
         let off = caliper(self.off_mm, bench.unit());
+        let sawn = bench.workshop.gear.sawn(bench.wire);
         match self.left {
             Some((what, left_mm)) => {
                 let left = caliper(left_mm, bench.unit());
@@ -31,14 +32,13 @@ impl Trim {
                 } else {
                     ""
                 };
-                format!(
-                    "Trim the {what} to {left}, the flat of the cutter to the piece: about {off} come off.{match_it}"
-                )
+                let how = sawn.map_or("the flat of the cutter to the piece", |_| "sawn square and filed");
+                format!("Trim the {what} to {left}, {how}: about {off} come off.{match_it}")
             }
-            None => format!(
-                "Trim {off} off the {}, the flat of the cutter to the piece, and press the end in.",
-                self.what
-            ),
+            None => {
+                let how = sawn.map_or("the flat of the cutter to the piece", |_| "sawn square and filed");
+                format!("Trim {off} off the {}, {how}, and press the end in.", self.what)
+            }
         }
     }
 }

@@ -51,6 +51,8 @@ pub(super) struct Measured {
     pub strain_used: f64,
     pub springback_ratio: f64,
     pub blank_mm: f64,
+    /// Closed for good, so that it does not open.
+    pub closed: bool,
 }
 
 impl Duty {
@@ -156,6 +158,7 @@ impl Duty {
             strain_used: self.bends.iter().map(used).fold(0.0, f64::max),
             springback_ratio,
             blank_mm: developed + self.tails_mm + self.ends * h,
+            closed: false,
         })
     }
 

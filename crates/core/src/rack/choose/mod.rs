@@ -1,9 +1,11 @@
 //! Choosing a wire: every metal, temper and size weighed for a piece, with the reasons.
 //!
 //! A [`ChooseRequest`] says what the wire is for; [`ChooseRequest::choose`] ranks wires for it. The piece
-//! keeps its inside dimensions; what a wire's own thickness changes is worked out anew for each.
+//! keeps its inside dimensions; what a wire's own thickness changes is worked out anew for each. All are weighed by
+//! estimates first; the likeliest then as they are made, their routes run to the end.
 
 mod duty;
+mod made;
 mod weigh;
 
 use rust_decimal::Decimal;
@@ -14,6 +16,7 @@ use crate::pattern::Worn;
 use crate::piece::Piece;
 use crate::rack::stock::check_money;
 use crate::rack::stock::scrap::MetalPrice;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::surface::Surface;
@@ -181,7 +184,9 @@ pub struct Choosing {
 
 /// Most wires given.
 const MOST: usize = 16;
-/// Most of one metal.
+/// Most of one metal whose route is run.
+const MADE_OF_A_METAL: usize = 5;
+/// Most of one metal that are given.
 const MOST_OF_A_METAL: usize = 3;
 /// Most wires compared side by side.
 pub const MOST_COMPARED: usize = 4;
@@ -236,7 +241,8 @@ impl ChooseRequest {
     ///
     /// # Errors
     /// Faults of the piece, of the load and of the price.
-    pub fn choose(&self, prices: &[MetalPrice], habits: Habits) -> Result<Choosing, Faults> {
+    pub fn choose(&self, prices: &[MetalPrice], workshop: &Workshop) -> Result<Choosing, Faults> {
+        let habits = workshop.habits;
         self.check()?;
         let duty = self.duty()?;
         let mut left_out = vec![];
@@ -267,15 +273,24 @@ impl ChooseRequest {
             }
         }
         weighed.sort_by(|a, b| a.0.total_cmp(&b.0));
-        let mut candidates: Vec<WireCandidate> = vec![];
+        // The likeliest of each metal are made, so to speak, and weighed again as what came of them.
+        let mut likeliest: Vec<WireCandidate> = vec![];
         for (_, wire) in &weighed {
-            let of_metal = candidates.iter().filter(|one| one.wire.metal == wire.metal).count();
+            let of_metal = likeliest.iter().filter(|one| one.wire.metal == wire.metal).count();
+            if of_metal < MADE_OF_A_METAL {
+                likeliest.extend(self.candidate(wire, &duty, prices, workshop));
+            }
+        }
+        likeliest.sort_by(|a, b| a.misses.total_cmp(&b.misses));
+        let mut candidates: Vec<WireCandidate> = vec![];
+        for one in likeliest {
+            let of_metal = candidates.iter().filter(|other| other.wire.metal == one.wire.metal).count();
             if of_metal < MOST_OF_A_METAL && candidates.len() < MOST {
-                candidates.extend(self.candidate(wire, &duty, prices, habits));
+                candidates.push(one);
             }
         }
         let schools =
-            candidates.first().map(|best| self.schools(&best.wire, &duty, habits)).unwrap_or_default();
+            candidates.first().map(|best| self.schools(&best.wire, &duty, workshop)).unwrap_or_default();
         let no_load = (!duty.bears()).then(|| {
             format!(
                 "No load is given for {}: they do not open as a ring or a hook does, so none is weighed.",
@@ -293,7 +308,7 @@ impl ChooseRequest {
         &self,
         wires: &[Wire],
         prices: &[MetalPrice],
-        habits: Habits,
+        workshop: &Workshop,
     ) -> Result<Vec<WireCandidate>, Faults> {
         self.check()?;
         if wires.is_empty() || wires.len() > MOST_COMPARED {
@@ -309,6 +324,6 @@ impl ChooseRequest {
             return Err(faults);
         }
         let duty = self.duty()?;
-        Ok(wires.iter().filter_map(|wire| self.candidate(wire, &duty, prices, habits)).collect())
+        Ok(wires.iter().filter_map(|wire| self.candidate(wire, &duty, prices, workshop)).collect())
     }
 }

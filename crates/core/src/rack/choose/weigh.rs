@@ -11,10 +11,11 @@ use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
 use crate::pattern::Worn;
 use crate::pattern::check::{PIERCING_MM, piercings_take};
 use crate::rack::stock::scrap::MetalPrice;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
-use crate::words::length::{Habits, LengthUnit, caliper, shown};
+use crate::words::length::{LengthUnit, caliper, shown};
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
 fn comfortable(maker: Maker) -> f64 {
@@ -26,6 +27,9 @@ fn comfortable(maker: Maker) -> f64 {
 
 /// A miss that is worth saying before what is as wanted.
 const PLAIN: f64 = 0.05;
+
+/// What a wire misses that the piece cannot be made of as it is drawn, or that fails its own checks.
+const UNFIT: f64 = 1.5;
 
 fn over(value: f64, limit: f64) -> f64 {
     if value > limit { (value / limit).ln() } else { 0.0 }
@@ -160,9 +164,11 @@ impl ChooseRequest {
         wire: &Wire,
         duty: &Duty,
         prices: &[MetalPrice],
-        habits: Habits,
+        workshop: &Workshop,
     ) -> Option<WireCandidate> {
-        let measured = duty.measure(wire)?;
+        let habits = workshop.habits;
+        let mut measured = duty.measure(wire)?;
+        let unfit = self.as_made(wire, workshop, &mut measured);
         let mass_g = wire.mass_g(measured.blank_mm);
         let price = prices.iter().find(|price| price.metal == wire.metal).map(|price| price.per_gram);
         let cost =
@@ -174,6 +180,8 @@ impl ChooseRequest {
                 Some((*miss, self.sentence(*point, *miss, wire, (&measured, duty), cost, habits.unit)?))
             })
             .collect();
+        let unfit_miss = if unfit.is_empty() { 0.0 } else { UNFIT };
+        said.extend(unfit.into_iter().map(|sentence| (UNFIT, sentence)));
         // What misses plainly first, the worst before the rest; what is as wanted keeps its order.
         let plain = |miss: f64| if miss < PLAIN { 0.0 } else { miss };
         said.sort_by(|a, b| plain(b.0).total_cmp(&plain(a.0)));
@@ -201,7 +209,7 @@ impl ChooseRequest {
             blank_mm: measured.blank_mm,
             mass_g,
             cost,
-            misses: points.iter().map(|(_, miss)| miss).sum(),
+            misses: points.iter().map(|(_, miss)| miss).sum::<f64>() + unfit_miss,
             reasons: said.into_iter().map(|(_, sentence)| sentence).collect(),
             cautions,
             colour: wire.metal.figures().colour,
@@ -275,6 +283,13 @@ impl ChooseRequest {
 
     /// What it holds, against what is asked for.
     fn load_told(&self, miss: f64, measured: &Measured) -> String {
+        if measured.closed {
+            let now = load_told(measured.holds_n);
+            return match miss {
+                m if m <= 0.0 => format!("Closed for good: drawn out of shape at about {now}."),
+                _ => format!("Closed for good, and drawn out of shape at about {now}: less than asked for."),
+            };
+        }
         let holds = format!(
             "Opens at about {} as made, {} after the barrel",
             load_told(measured.holds_n),
@@ -290,9 +305,15 @@ impl ChooseRequest {
     }
 
     /// Both answers to the questions on which makers differ, in this wire's figures.
-    pub(super) fn schools(&self, best: &Wire, duty: &Duty, habits: Habits) -> Vec<Schools> {
+    pub(super) fn schools(&self, best: &Wire, duty: &Duty, workshop: &Workshop) -> Vec<Schools> {
+        let habits = workshop.habits;
         let mut schools = vec![];
-        let in_temper = |temper| duty.measure(&Wire { temper, ..best.clone() });
+        let measured = |wire: Wire| {
+            let mut measured = duty.measure(&wire)?;
+            self.as_made(&wire, workshop, &mut measured);
+            Some(measured)
+        };
+        let in_temper = |temper| measured(Wire { temper, ..best.clone() });
         if let (Some(soft), Some(half)) = (in_temper(Temper::Soft), in_temper(Temper::HalfHard)) {
             let said = |m: Measured| {
                 let load = if duty.bears() {
@@ -317,7 +338,7 @@ impl ChooseRequest {
             let in_size = |number| {
                 let gauge = crate::words::gauge::Gauge::new(crate::words::gauge::GaugeSystem::Awg, number)?;
                 let wire = Wire { size_mm: gauge.mm(), ..best.clone() };
-                let m = duty.measure(&wire)?;
+                let m = measured(wire.clone())?;
                 Some(format!(
                     "{}: opens at {}, effort {}",
                     wire.size_shown(habits.unit),

@@ -7,8 +7,8 @@ use crate::fault::Faults;
 use crate::piece::{Blanks, Piece};
 use crate::rack::stock::booking::BlanksCut;
 use crate::rack::stock::buying::{Keeping, shortest_useful_mm};
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::length::LengthUnit;
 
 /// A plan or finding that is to be made.
 #[derive(Debug, Clone, PartialEq)]
@@ -45,9 +45,9 @@ pub struct WireDemand {
 /// ```
 /// use lorimant_core::ring::RingRequest;
 /// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::tool::workshop::Workshop;
 /// use lorimant_core::wire::Wire;
 /// use lorimant_core::wire::metal::{Metal, Temper};
-/// use lorimant_core::words::length::LengthUnit;
 /// use lorimant_core::piece::Piece;
 /// use lorimant_core::rack::cut_plan::picked::{Picked, by_wire};
 ///
@@ -57,16 +57,21 @@ pub struct WireDemand {
 ///     piece: Piece::Rings(RingRequest::new(wire.clone(), Mandrel::round(5.0), n)),
 /// };
 /// // Two picks of one wire are cut together.
-/// let wires = by_wire(&[picked("collar", 40), picked("cuff", 60)], &[], LengthUnit::Mm).unwrap();
+/// let wires = by_wire(&[picked("collar", 40), picked("cuff", 60)], &[], &Workshop::default()).unwrap();
 /// assert_eq!((wires.len(), wires[0].demand.len()), (1, 2));
 /// ```
 ///
 /// # Errors
 /// The first plan or finding that cannot be made, its faults within `picked[i]`.
-pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Result<Vec<WireDemand>, Faults> {
+pub fn by_wire(
+    picked: &[Picked],
+    keepings: &[Keeping],
+    workshop: &Workshop,
+) -> Result<Vec<WireDemand>, Faults> {
+    let unit = workshop.habits.unit;
     let mut wires: Vec<WireDemand> = vec![];
     for (i, pick) in picked.iter().enumerate() {
-        let blanks = pick.piece.blanks(unit).map_err(|faults| faults.within(&format!("picked[{i}]")))?;
+        let blanks = pick.piece.blanks(workshop).map_err(|faults| faults.within(&format!("picked[{i}]")))?;
         let Blanks { length_mm, n, .. } = blanks;
         let wire = pick.piece.wire();
         let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
@@ -99,9 +104,9 @@ pub fn by_wire(picked: &[Picked], keepings: &[Keeping], unit: LengthUnit) -> Res
 ///
 /// # Errors
 /// As [`by_wire`].
-pub fn remaining(picked: &[Picked], cut: &[BlanksCut], unit: LengthUnit) -> Result<Vec<u32>, Faults> {
+pub fn remaining(picked: &[Picked], cut: &[BlanksCut], workshop: &Workshop) -> Result<Vec<u32>, Faults> {
     let mut left: Vec<u32> = picked.iter().map(|pick| pick.piece.count()).collect();
-    for demands in by_wire(picked, &[], unit)? {
+    for demands in by_wire(picked, &[], workshop)? {
         for (demand, pick) in demands.demand.iter().zip(&demands.picks) {
             let done: u32 = cut.iter().filter(|one| one.what == demand.id).map(|one| one.n).sum();
             let made = match &picked[*pick].piece {

@@ -1,0 +1,62 @@
+//! Whether a jaw or rod still gets in where a bend is made: what is formed already may stand in its way.
+
+use super::form::Formed;
+use crate::making::{Operation, Step};
+use crate::shape::path::Path;
+use crate::words::length::{LengthUnit, caliper};
+
+/// How far a jaw stands out on either side of the wire on it, mm.
+const STANDS_OUT_MM: f64 = 10.0;
+/// Share of the wire's thickness that may be in the jaw's place: it gives a little.
+const GIVES: f64 = 0.1;
+
+impl Formed<'_> {
+    /// Says at each step whose tool does not get in what stands in its way.
+    pub(super) fn say_what_is_in_the_way(&self, steps: &mut [Step], unit: LengthUnit) {
+        for i in 0..steps.len() {
+            if !matches!(steps[i].operation, Operation::Loop | Operation::Bend) {
+                continue;
+            }
+            let path = self.after(&steps[..=i]);
+            let Some((segment, by_mm)) = self.in_the_way(&path, &steps[i]) else { continue };
+            let what = self.design.segments[segment].what;
+            let said = format!(
+                "The {what} stands {} in the way of the jaw here: make this bend before it, or give the two more room.",
+                caliper(by_mm, unit)
+            );
+            let step = &mut steps[i];
+            step.misfit = true;
+            step.hint = Some(match step.hint.take() {
+                Some(hint) => format!("{hint} {said}"),
+                None => said.clone(),
+            });
+            step.unfit.get_or_insert(said);
+        }
+    }
+
+    /// The segment that reaches farthest into the place of a step's tool, and how far, mm; none where it gets in.
+    ///
+    /// The jaw is a round bar through the bend, along its axis, [`STANDS_OUT_MM`] to either side.
+    fn in_the_way(&self, path: &Path, step: &Step) -> Option<(usize, f64)> {
+        let tool_mm = step.numbers.tool_mm?;
+        let thickness = self.design.profile.thickness_mm();
+        let points = path.points(thickness / 2.0);
+        let mut worst: Option<(usize, f64)> = None;
+        for bent in &step.segments {
+            let placed = path.placed.get(*bent)?;
+            let bent_thickness =
+                self.design.segments.get(*bent)?.bent_profile(self.design.profile).thickness_mm();
+            let room = (tool_mm + bent_thickness) / 2.0 - GIVES * thickness;
+            let (centre, axis) = (placed.centre()?, placed.axis()?.try_normalize()?);
+            for (_, at, segment) in points.iter().filter(|point| !step.segments.contains(&point.2)) {
+                let from_centre = *at - centre;
+                let along = from_centre.dot(axis);
+                let by_mm = room - (from_centre - axis * along).length();
+                if along.abs() < STANDS_OUT_MM && by_mm > worst.map_or(0.0, |(_, worst)| worst) {
+                    worst = Some((*segment, by_mm));
+                }
+            }
+        }
+        worst
+    }
+}

@@ -1,0 +1,68 @@
+//! What a wire does in the piece as it is made: by the workshop's schools, with what its plan changes.
+
+use super::duty::Measured;
+use super::{ChooseRequest, Joined};
+use crate::fault::Faults;
+use crate::figure::Level;
+use crate::making::Operation;
+use crate::making::holds::Holds;
+use crate::making::route::Place;
+use crate::piece::Piece;
+use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+
+impl ChooseRequest {
+    /// Puts what the finished piece holds in place of the estimate. Gives why it cannot be made of this wire, or which
+    /// of its own checks it fails.
+    pub(super) fn as_made(&self, wire: &Wire, workshop: &Workshop, measured: &mut Measured) -> Vec<String> {
+        let piece = self.joined(self.purpose.clone().in_wire(wire.clone()));
+        let holds = match holds(&piece, workshop) {
+            Ok(holds) => holds,
+            Err(faults) => return faults.0.into_iter().take(1).map(|fault| fault.sentence).collect(),
+        };
+        if let Some(now) = holds {
+            // What the barrel would add, unless it is in the route already.
+            let tumbled = piece.changes().toggled(Operation::Tumble, Place::AtTheEnd);
+            let tumbled = if tumbled.puts_in(Operation::Tumble) {
+                piece.clone().changed(tumbled)
+            } else {
+                piece.clone()
+            };
+            let after = self::holds(&tumbled, workshop).ok().flatten().unwrap_or(now);
+            (measured.holds_n, measured.holds_hardened_n) = (now.comes_off_n, after.comes_off_n);
+            measured.closed = now.closed;
+        }
+        let Piece::Finding(request) = &piece else { return vec![] };
+        let Ok(formed) = request.form() else { return vec![] };
+        let checks = formed.checks(workshop.habits.unit).into_iter();
+        checks.filter(|check| !check.ok && check.level == Level::Stop).map(|check| check.sentence).collect()
+    }
+
+    /// The piece, joined as asked where its own plan does not do so already.
+    fn joined(&self, piece: Piece) -> Piece {
+        let by = match self.joined {
+            Joined::Not => return piece,
+            Joined::Fused => Operation::Fuse,
+            Joined::Soldered => Operation::Solder,
+        };
+        match &piece {
+            Piece::Rings(request) => {
+                let changes =
+                    request.route.choosing("joint", if by == Operation::Fuse { "fuse" } else { "solder" });
+                changes.map(|changes| piece.clone().changed(changes)).unwrap_or(piece)
+            }
+            Piece::Finding(request) => match request.joins_after() {
+                Some(after) if !request.route.puts_in(by) => {
+                    let changes = request.route.toggled(by, Place::After(after));
+                    piece.changed(changes)
+                }
+                _ => piece,
+            },
+        }
+    }
+}
+
+fn holds(piece: &Piece, workshop: &Workshop) -> Result<Option<Holds>, Faults> {
+    let made = piece.made(&piece.schools(workshop), piece.changes(), workshop)?;
+    Ok(made.finished().and_then(|finished| piece.holds(finished)))
+}

@@ -1,0 +1,44 @@
+//! Whether the jaw still gets in where a bend is made.
+
+use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::tool::workshop::Workshop;
+use rstest::rstest;
+
+fn said(request: &PatternRequest) -> Vec<(String, String)> {
+    let worked = request.sheet(&Workshop::default()).result.unwrap();
+    let steps = worked.form.steps.into_iter();
+    let blocked = steps.filter(|step| step.hint.as_ref().is_some_and(|hint| hint.contains("in the way")));
+    blocked.map(|step| (step.named, step.hint.unwrap())).collect()
+}
+
+#[test]
+fn as_they_are_usually_made_every_jaw_gets_in() {
+    for kind in Kind::all() {
+        for mirrored in [false, true] {
+            let request = PatternRequest { mirrored, ..PatternRequest::usual(kind) };
+            assert_eq!(said(&request), vec![], "{}", kind.0.kind);
+        }
+    }
+}
+
+/// A neck wider than the loops above it takes a jaw that the loops stand in.
+#[rstest]
+#[case(6.0, true)]
+#[case(0.8, false)]
+fn a_jaw_that_formed_wire_stands_in_is_named(#[case] notch_mm: f64, #[case] blocked: bool) {
+    let mut request = PatternRequest::usual("trefoil-head-pin".parse().unwrap());
+    request.parameters.insert("notch_mm".to_owned(), notch_mm);
+    let said = said(&request);
+    assert_eq!(!said.is_empty(), blocked, "{said:?}");
+    if let Some((named, hint)) = said.first() {
+        assert!(named.contains("neck") && hint.contains("loop stands"), "{named}: {hint}");
+    }
+}
+
+/// Flattened ends bring the wire nearer to the jaw; that is no obstacle.
+#[test]
+fn an_end_hammered_before_it_is_rolled_is_not_in_its_own_way() {
+    let mut request = PatternRequest::usual("doubled-hook".parse().unwrap());
+    request.parameters.insert("ends_mm".to_owned(), 0.3);
+    assert_eq!(said(&request), vec![]);
+}
