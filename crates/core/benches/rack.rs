@@ -10,6 +10,7 @@ use lorimant_core::rack::choose::{ChooseRequest, Finish, Joined, Maker};
 use lorimant_core::rack::cut_plan::{CutRequest, Demand, Progress, Stock};
 use lorimant_core::rack::listing::decode;
 use lorimant_core::rack::stock::StockKind;
+use lorimant_core::rack::stock::price::Rack;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::Habits;
 use lorimant_core::words::length::LengthUnit;
@@ -72,10 +73,10 @@ fn benches(c: &mut Criterion) {
         maker: Maker::Confident,
         most_each: None,
     };
-    let weighed = wish.choose(&[], &Workshop::default()).unwrap().weighed_n;
+    let weighed = wish.choose(&Rack::default(), &Workshop::default()).unwrap().weighed_n;
     println!("{weighed} wires weighed");
     c.bench_function("a wire chosen of every metal, temper and 20 sizes", |b| {
-        b.iter(|| black_box(&wish).choose(&[], &Workshop::default()).unwrap());
+        b.iter(|| black_box(&wish).choose(&Rack::default(), &Workshop::default()).unwrap());
     });
     c.bench_function("a listing read", |b| {
         b.iter(|| decode(black_box(".925 HH sq 20ga 5ft 14.80"), Habits::default()));

@@ -5,6 +5,7 @@ use crate::common::usual;
 use lorimant_core::pattern::Worn;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, WireCandidate, sizes};
+use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::workshop::Workshop;
@@ -36,8 +37,9 @@ fn wish(purpose: Piece) -> ChooseRequest {
     }
 }
 
-fn prices() -> Vec<MetalPrice> {
-    Metal::ALL.iter().map(|metal| MetalPrice { metal: *metal, per_gram: Decimal::ONE }).collect()
+fn prices() -> Rack {
+    let metals = Metal::ALL.iter().map(|metal| MetalPrice { metal: *metal, per_gram: Decimal::ONE });
+    Rack { lots: vec![], metals: metals.collect() }
 }
 
 fn chosen(wish: &ChooseRequest) -> Choosing {
@@ -197,7 +199,7 @@ fn a_limit_of_money_is_kept_to_where_it_can_be() {
         MetalPrice { metal: Metal::Copper, per_gram: copper },
     ];
     let wish = ChooseRequest { most_each, ..wish(Piece::Finding(usual("figure-eight"))) };
-    let found = wish.choose(&prices, &Workshop::default()).unwrap();
+    let found = wish.choose(&Rack { lots: vec![], metals: prices.to_vec() }, &Workshop::default()).unwrap();
     assert_eq!(found.candidates[0].wire.metal, Metal::Copper);
 }
 
@@ -324,4 +326,22 @@ fn a_plans_own_route_is_weighed() {
     let route = finished.route(&finished.schools(&shop), finished.changes(), &shop).unwrap();
     assert!((load(&hammered) - route.totals.holds.unwrap().comes_off_n).abs() < 1e-9);
     assert!(load(&hammered) > load(&plain));
+}
+
+/// What is on the rack is weighed in its own size, at what it cost, and comes before what would have to be bought.
+#[test]
+fn what_is_on_the_rack_comes_first_at_what_it_cost() {
+    let request = rings();
+    // Between two sizes of the gauge.
+    let wire = Wire::round(Metal::Copper, 1.35, Temper::Soft);
+    let lots = vec![OnRack { wire: wire.clone(), left_mm: 4000.0, per_metre: Some(Decimal::TWO) }];
+    let asked = RingRequest { wire: wire.clone(), ..request };
+    let wish = wish(Piece::Rings(asked));
+    let found = wish.choose(&Rack { lots, ..prices() }, &Workshop::default()).unwrap();
+    let there = found.candidates.iter().find(|one| one.wire.size_mm == wire.size_mm).unwrap();
+    assert_eq!(there.on_rack.as_deref(), Some("4 m on the rack"));
+    let cost: f64 = there.cost.unwrap().try_into().unwrap();
+    assert!((cost - 2.0 * there.blank_mm / 1000.0).abs() < 0.000_6, "{cost}");
+    let of_metal = |one: &&WireCandidate| one.wire.metal == wire.metal;
+    assert_eq!(found.candidates.iter().find(of_metal).unwrap().wire, wire);
 }

@@ -5,6 +5,7 @@ use lorimant_core::making::Changes;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cost::{CostRequest, CostStart};
+use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::metal::Metal;
@@ -116,9 +117,9 @@ fn shop(unit: LengthUnit) -> Workshop {
 #[test]
 fn a_start_takes_what_the_lots_cost() {
     let wire = hooks().wire;
-    let lots = [(wire.clone(), money("12")), (wire, money("14"))];
-    let start =
-        CostStart::of(&Piece::Finding(hooks()), &lots, &[], money("24"), &shop(LengthUnit::Mm)).unwrap();
+    let lot = |price| OnRack { wire: wire.clone(), left_mm: 1000.0, per_metre: Some(money(price)) };
+    let rack = Rack { lots: vec![lot("12"), lot("14")], metals: vec![] };
+    let start = CostStart::of(&Piece::Finding(hooks()), &rack, money("24"), &shop(LengthUnit::Mm)).unwrap();
     assert_eq!((start.request.wire_price, start.request.pieces_n), (money("13.0000"), 24));
     let blank = hooks().form().unwrap().blank(LengthUnit::Mm);
     assert!((start.request.wire_mm - blank.cut_mm).abs() <= 0.05 + 1e-9);
@@ -133,19 +134,20 @@ fn a_start_takes_what_the_lots_cost() {
 #[test]
 fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     let wire = hooks().wire;
-    let prices = [MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
+    let metals = vec![MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
+    let prices = Rack { lots: vec![], metals };
     let purpose = Piece::Finding(hooks());
-    let start = CostStart::of(&purpose, &[], &prices, money("24"), &shop(LengthUnit::Mm)).unwrap();
+    let start = CostStart::of(&purpose, &prices, money("24"), &shop(LengthUnit::Mm)).unwrap();
     let metre: f64 = start.request.wire_price.try_into().unwrap();
     assert!((metre - wire.mass_g(1000.0)).abs() < 1e-4);
     // Where inches are read first, wire is priced by the foot, and a piece costs what it did.
-    let by_foot = CostStart::of(&purpose, &[], &prices, money("24"), &shop(LengthUnit::Inch)).unwrap();
+    let by_foot = CostStart::of(&purpose, &prices, money("24"), &shop(LengthUnit::Inch)).unwrap();
     let foot: f64 = by_foot.request.wire_price.try_into().unwrap();
     assert!((foot - wire.mass_g(304.8)).abs() < 1e-4);
     let same = CostRequest { wire_price: money("3.048"), price_of_foot: true, ..start.request.clone() };
     let same = same.cost().unwrap().wire;
     assert_eq!(CostRequest { wire_price: money("10"), ..start.request }.cost().unwrap().wire, same);
-    let start = CostStart::of(&purpose, &[], &[], money("24"), &shop(LengthUnit::Mm)).unwrap();
+    let start = CostStart::of(&purpose, &Rack::default(), money("24"), &shop(LengthUnit::Mm)).unwrap();
     assert_eq!(start.request.wire_price, Decimal::ZERO);
     assert!(start.price_from.contains("type one"), "{}", start.price_from);
 }
@@ -160,7 +162,10 @@ fn what_is_sold_in_pairs_is_set_against_a_pair() {
     let dear = CostRequest { bought: Some(money("0.10")), bought_pair: true, ..request() };
     assert!(dear.cost().unwrap().sentence.contains("Bought for 0.1, a pair is never cheaper made"));
     let start = |piece: Piece| {
-        CostStart::of(&piece, &[], &[], Decimal::ZERO, &shop(LengthUnit::Mm)).unwrap().request.bought_pair
+        CostStart::of(&piece, &Rack::default(), Decimal::ZERO, &shop(LengthUnit::Mm))
+            .unwrap()
+            .request
+            .bought_pair
     };
     assert!(start(Piece::Finding(hooks())));
     assert!(!start(Piece::Finding(PatternRequest { singly: true, ..hooks() })));

@@ -1,4 +1,5 @@
 //! Whether the jaw still gets in where a bend is made.
+#![allow(clippy::unwrap_used, missing_docs)]
 
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::tool::workshop::Workshop;
@@ -7,8 +8,8 @@ use rstest::rstest;
 fn said(request: &PatternRequest) -> Vec<(String, String)> {
     let worked = request.sheet(&Workshop::default()).result.unwrap();
     let steps = worked.form.steps.into_iter();
-    let blocked = steps.filter(|step| step.hint.as_ref().is_some_and(|hint| hint.contains("in the way")));
-    blocked.map(|step| (step.named, step.hint.unwrap())).collect()
+    let hinted = steps.filter_map(|step| Some((step.named, step.hint?)));
+    hinted.filter(|(_, hint)| hint.contains("in the way")).collect()
 }
 
 #[test]

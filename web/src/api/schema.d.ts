@@ -5958,7 +5958,7 @@ export interface components {
             cautions: string[];
             /** @description Colour of the bare metal, `#rrggbb`. */
             colour: string;
-            /** @description What it costs, where the metal's price is known. */
+            /** @description What it costs: as its lots on the rack did, or as its metal does; where either is known. */
             cost?: string | null;
             /**
              * Format: double
@@ -5987,6 +5987,8 @@ export interface components {
              * @description How far it is from what is wanted; 0 is as wanted in everything.
              */
             misses: number;
+            /** @description How much of it is on the rack, in words, where any is: `12.4 m on the rack`. */
+            on_rack?: string | null;
             /** @description Why it is where it is, in sentences, what weighs most first. */
             reasons: string[];
             /** @description The wire in words. */

@@ -8,9 +8,8 @@ use crate::fault::{Fault, Faults, Span};
 use crate::making::Changes;
 use crate::piece::{Blanks, Piece};
 use crate::rack::stock::check_money;
-use crate::rack::stock::scrap::MetalPrice;
+use crate::rack::stock::price::{PriceFrom, Rack};
 use crate::tool::workshop::Workshop;
-use crate::wire::Wire;
 use crate::words::length::LengthUnit;
 use crate::words::scale::sold_by;
 
@@ -102,17 +101,10 @@ pub struct CostStart {
 
 impl CostStart {
     /// Starts from a plan or finding: its wire as cut, at what the lots of that wire cost on the average,
-    /// or, where none has a price, at the metal's. `lots` are wires with their price of a metre.
-    ///
+    /// or, where none has a price, at the metal's.     ///
     /// # Errors
     /// The faults of the plan or finding.
-    pub fn of(
-        piece: &Piece,
-        lots: &[(Wire, Decimal)],
-        prices: &[MetalPrice],
-        hour_rate: Decimal,
-        workshop: &Workshop,
-    ) -> Result<Self, Faults> {
+    pub fn of(piece: &Piece, rack: &Rack, hour_rate: Decimal, workshop: &Workshop) -> Result<Self, Faults> {
         let unit = workshop.habits.unit;
         let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop)?;
         let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
@@ -125,17 +117,17 @@ impl CostStart {
         };
         // To a tenth of a millimetre: nobody cuts finer.
         let wire_mm = tenths(length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1)));
-        let of_wire: Vec<Decimal> =
-            lots.iter().filter(|(one, _)| one.stands_for(&wire)).map(|(_, price)| *price).collect();
-        let (price_of_metre, price_from) = if let Ok(n @ 1..) = u32::try_from(of_wire.len()) {
-            let mean = of_wire.iter().sum::<Decimal>() / Decimal::from(n);
-            let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
-            (mean, format!("What {lots} of this wire on the rack cost."))
-        } else if let Some(price) = prices.iter().find(|price| price.metal == wire.metal) {
-            let metre = decimal(wire.mass_g(1000.0)) * price.per_gram;
-            (metre, "No lot of this wire has a price: from the price of a gram of its metal.".to_owned())
-        } else {
-            (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned())
+        let (price_of_metre, price_from) = match rack.per_metre(&wire) {
+            Some((mean, PriceFrom::Lots(n))) => {
+                let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
+                (mean, format!("What {lots} of this wire on the rack cost."))
+            }
+            Some((metre, PriceFrom::Metal)) => {
+                (metre, "No lot of this wire has a price: from the price of a gram of its metal.".to_owned())
+            }
+            None => {
+                (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned())
+            }
         };
         let (_, long_mm) = sold_by(unit);
         let request = CostRequest {

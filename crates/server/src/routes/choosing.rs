@@ -5,6 +5,7 @@ use axum::extract::State as Shared;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::choose::{ChooseRequest, Choosing, WireCandidate};
 use lorimant_core::rack::cost::{Cost, CostRequest, CostStart};
+use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::wire::Wire;
 use serde::Deserialize;
 use utoipa::ToSchema;
@@ -13,6 +14,7 @@ use utoipa_axum::routes;
 
 use super::{read, worked};
 use crate::extract::Body;
+use crate::kept::Settings;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::rack;
@@ -25,6 +27,18 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(start_cost))
 }
 
+/// What is on the rack and what it cost, with the settings.
+async fn known(state: &State) -> Result<(Rack, Settings), Problem> {
+    let ((settings, _), lots) = read(state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;
+    let lots = lots.into_iter().map(|lot| OnRack {
+        wire: lot.entry.record.covered_wire(),
+        left_mm: lot.standing.left_mm,
+        per_metre: lot.standing.per_metre,
+    });
+    let rack = Rack { lots: lots.collect(), metals: settings.metal_prices.clone() };
+    Ok((rack, settings))
+}
+
 /// Ranks wires for a piece, with the reasons. Loads and efforts are estimates.
 #[utoipa::path(post, path = "/api/wires/choose", request_body = ChooseRequest,
     responses((status = 200, body = Choosing), (status = 422, body = Problem)))]
@@ -32,8 +46,8 @@ async fn choose_wire(
     Shared(state): Shared<State>,
     Body(request): Body<ChooseRequest>,
 ) -> Result<Json<Choosing>, Problem> {
-    let (settings, _) = read(&state, crate::store::settings).await?;
-    worked(&state, move |workshop| request.choose(&settings.metal_prices, workshop)).await
+    let (rack, _) = known(&state).await?;
+    worked(&state, move |workshop| request.choose(&rack, workshop)).await
 }
 
 /// Wires to set side by side for a piece.
@@ -53,8 +67,8 @@ async fn compare_wires(
     Shared(state): Shared<State>,
     Body(Compared { request, wires }): Body<Compared>,
 ) -> Result<Json<Vec<WireCandidate>>, Problem> {
-    let (settings, _) = read(&state, crate::store::settings).await?;
-    worked(&state, move |workshop| request.compare(&wires, &settings.metal_prices, workshop)).await
+    let (rack, _) = known(&state).await?;
+    worked(&state, move |workshop| request.compare(&wires, &rack, workshop)).await
 }
 
 /// What a piece costs to make, against what it costs to buy.
@@ -71,14 +85,6 @@ async fn start_cost(
     Shared(state): Shared<State>,
     Body(purpose): Body<Piece>,
 ) -> Result<Json<CostStart>, Problem> {
-    let ((settings, _), lots) =
-        read(&state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;
-    let lots: Vec<_> = lots
-        .into_iter()
-        .filter_map(|lot| Some((lot.entry.record.covered_wire(), lot.standing.per_metre?)))
-        .collect();
-    worked(&state, move |workshop| {
-        CostStart::of(&purpose, &lots, &settings.metal_prices, settings.hour_rate, workshop)
-    })
-    .await
+    let (rack, settings) = known(&state).await?;
+    worked(&state, move |workshop| CostStart::of(&purpose, &rack, settings.hour_rate, workshop)).await
 }

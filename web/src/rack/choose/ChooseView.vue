@@ -170,6 +170,7 @@ async function use(one: WireCandidate) {
           <div>
             <h2>
               <span class="metal" aria-hidden="true" />{{ one.shown }}
+              <span v-if="one.on_rack" class="there" data-test="on-rack">{{ one.on_rack }}</span>
               <span v-if="one.cost" class="quiet cost">{{ money(one.cost) }} each</span>
             </h2>
             <p>{{ one.reasons.slice(0, opened === key(one) ? undefined : 2).join(' ') }}</p>
@@ -320,6 +321,12 @@ async function use(one: WireCandidate) {
   white-space: nowrap;
   font-weight: 400;
   font-size: 1rem;
+}
+
+.there {
+  font-size: 1rem;
+  font-weight: 500;
+  color: rgb(var(--v-theme-primary));
 }
 
 .acts {

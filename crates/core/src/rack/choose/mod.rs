@@ -15,7 +15,7 @@ use crate::fault::{Fault, Faults, Span};
 use crate::pattern::Worn;
 use crate::piece::Piece;
 use crate::rack::stock::check_money;
-use crate::rack::stock::scrap::MetalPrice;
+use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
@@ -127,7 +127,10 @@ pub struct WireCandidate {
     pub blank_mm: f64,
     /// Mass of that, g.
     pub mass_g: f64,
-    /// What it costs, where the metal's price is known.
+    /// How much of it is on the rack, in words, where any is: `12.4 m on the rack`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub on_rack: Option<String>,
+    /// What it costs: as its lots on the rack did, or as its metal does; where either is known.
     #[serde(skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub cost: Option<Decimal>,
@@ -237,11 +240,11 @@ impl ChooseRequest {
         }
     }
 
-    /// Ranks wires for the piece: every metal that can serve, every temper, twenty sizes.
+    /// Ranks wires for the piece: every metal that can serve, every temper, twenty sizes and what is on the rack.
     ///
     /// # Errors
     /// Faults of the piece, of the load and of the price.
-    pub fn choose(&self, prices: &[MetalPrice], workshop: &Workshop) -> Result<Choosing, Faults> {
+    pub fn choose(&self, rack: &Rack, workshop: &Workshop) -> Result<Choosing, Faults> {
         let habits = workshop.habits;
         self.check()?;
         let duty = self.duty()?;
@@ -254,19 +257,23 @@ impl ChooseRequest {
                 left_out.push(LeftOut { metal: *metal, shown: metal.shown(), because });
                 continue;
             }
-            let per_gram = prices.iter().find(|price| price.metal == *metal).map(|price| price.per_gram);
             for temper in Temper::ALL {
-                for size_mm in &sizes {
+                let of = |size_mm: f64| Wire {
+                    metal: *metal,
+                    section: duty.section,
+                    size_mm,
+                    temper: *temper,
+                    surface: Surface::Bare,
+                };
+                let sold = sizes.iter().map(|size_mm| of(*size_mm)).filter(|wire| rack.left_mm(wire) <= 0.0);
+                let there =
+                    rack.lots.iter().filter(|lot| lot.left_mm > 0.0 && lot.wire == of(lot.wire.size_mm));
+                let mut there: Vec<Wire> = there.map(|lot| lot.wire.clone()).collect();
+                there.dedup();
+                for wire in there.into_iter().chain(sold) {
                     weighed_n += 1;
-                    let wire = Wire {
-                        metal: *metal,
-                        section: duty.section,
-                        size_mm: *size_mm,
-                        temper: *temper,
-                        surface: Surface::Bare,
-                    };
                     let Some(measured) = duty.measure(&wire) else { continue };
-                    if let Some(misses) = self.misses(&wire, &measured, &duty, per_gram) {
+                    if let Some(misses) = self.misses(&wire, &measured, &duty, rack) {
                         weighed.push((misses, wire));
                     }
                 }
@@ -278,7 +285,7 @@ impl ChooseRequest {
         for (_, wire) in &weighed {
             let of_metal = likeliest.iter().filter(|one| one.wire.metal == wire.metal).count();
             if of_metal < MADE_OF_A_METAL {
-                likeliest.extend(self.candidate(wire, &duty, prices, workshop));
+                likeliest.extend(self.candidate(wire, &duty, rack, workshop));
             }
         }
         likeliest.sort_by(|a, b| a.misses.total_cmp(&b.misses));
@@ -307,7 +314,7 @@ impl ChooseRequest {
     pub fn compare(
         &self,
         wires: &[Wire],
-        prices: &[MetalPrice],
+        rack: &Rack,
         workshop: &Workshop,
     ) -> Result<Vec<WireCandidate>, Faults> {
         self.check()?;
@@ -324,6 +331,6 @@ impl ChooseRequest {
             return Err(faults);
         }
         let duty = self.duty()?;
-        Ok(wires.iter().filter_map(|wire| self.candidate(wire, &duty, prices, workshop)).collect())
+        Ok(wires.iter().filter_map(|wire| self.candidate(wire, &duty, rack, workshop)).collect())
     }
 }

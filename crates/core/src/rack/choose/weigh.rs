@@ -10,12 +10,13 @@ use super::duty::{Duty, Measured};
 use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
 use crate::pattern::Worn;
 use crate::pattern::check::{PIERCING_MM, piercings_take};
-use crate::rack::stock::scrap::MetalPrice;
+use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
 use crate::words::length::{LengthUnit, caliper, shown};
+use crate::words::scale::of_wire;
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
 fn comfortable(maker: Maker) -> f64 {
@@ -30,6 +31,19 @@ const PLAIN: f64 = 0.05;
 
 /// What a wire misses that the piece cannot be made of as it is drawn, or that fails its own checks.
 const UNFIT: f64 = 1.5;
+
+/// What a wire misses that would have to be bought, where there is a rack at all.
+const TO_BUY: f64 = 0.08;
+
+fn to_buy(wire: &Wire, rack: &Rack) -> f64 {
+    if rack.lots.is_empty() || rack.left_mm(wire) > 0.0 { 0.0 } else { TO_BUY }
+}
+
+/// What so much of a wire costs, by the one price there is of it.
+fn cost(wire: &Wire, length_mm: f64, rack: &Rack) -> Option<Decimal> {
+    let (per_metre, _) = rack.per_metre(wire)?;
+    Decimal::from_f64(length_mm / 1000.0)?.checked_mul(per_metre)
+}
 
 fn over(value: f64, limit: f64) -> f64 {
     if value > limit { (value / limit).ln() } else { 0.0 }
@@ -143,19 +157,13 @@ impl ChooseRequest {
     }
 
     /// How far a wire is from what is wanted; none where it would crack.
-    pub(super) fn misses(
-        &self,
-        wire: &Wire,
-        measured: &Measured,
-        duty: &Duty,
-        per_gram: Option<Decimal>,
-    ) -> Option<f64> {
+    pub(super) fn misses(&self, wire: &Wire, measured: &Measured, duty: &Duty, rack: &Rack) -> Option<f64> {
         if measured.strain_used > CRACK_STRAIN {
             return None;
         }
-        let cost =
-            per_gram.and_then(|price| price.to_f64()).map(|price| price * wire.mass_g(measured.blank_mm));
-        Some(self.points(wire, measured, duty, cost).iter().map(|(_, miss)| miss).sum())
+        let cost = cost(wire, measured.blank_mm, rack).and_then(|cost| cost.to_f64());
+        let points = self.points(wire, measured, duty, cost);
+        Some(points.iter().map(|(_, miss)| miss).sum::<f64>() + to_buy(wire, rack))
     }
 
     /// A wire with its figures and its reasons.
@@ -163,16 +171,15 @@ impl ChooseRequest {
         &self,
         wire: &Wire,
         duty: &Duty,
-        prices: &[MetalPrice],
+        rack: &Rack,
         workshop: &Workshop,
     ) -> Option<WireCandidate> {
         let habits = workshop.habits;
         let mut measured = duty.measure(wire)?;
         let unfit = self.as_made(wire, workshop, &mut measured);
         let mass_g = wire.mass_g(measured.blank_mm);
-        let price = prices.iter().find(|price| price.metal == wire.metal).map(|price| price.per_gram);
-        let cost =
-            price.and_then(|price| Decimal::from_f64(mass_g)?.checked_mul(price)).map(|c| c.round_dp(3));
+        let cost = cost(wire, measured.blank_mm, rack).map(|cost| cost.round_dp(3));
+        let left_mm = rack.left_mm(wire);
         let points = self.points(wire, &measured, duty, cost.and_then(|cost| cost.to_f64()));
         let mut said: Vec<(f64, String)> = points
             .iter()
@@ -208,8 +215,9 @@ impl ChooseRequest {
             springback_ratio: measured.springback_ratio,
             blank_mm: measured.blank_mm,
             mass_g,
+            on_rack: (left_mm > 0.0).then(|| format!("{} on the rack", of_wire(left_mm, habits.unit))),
             cost,
-            misses: points.iter().map(|(_, miss)| miss).sum::<f64>() + unfit_miss,
+            misses: points.iter().map(|(_, miss)| miss).sum::<f64>() + unfit_miss + to_buy(wire, rack),
             reasons: said.into_iter().map(|(_, sentence)| sentence).collect(),
             cautions,
             colour: wire.metal.figures().colour,

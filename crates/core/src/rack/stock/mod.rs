@@ -6,6 +6,7 @@
 pub mod booking;
 pub mod buying;
 mod movement;
+pub mod price;
 pub mod scale;
 pub mod scrap;
 pub mod weighing;
