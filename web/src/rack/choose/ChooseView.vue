@@ -170,9 +170,9 @@ async function use(one: WireCandidate) {
           <div>
             <h2>
               <span class="metal" aria-hidden="true" />{{ one.shown }}
-              <span v-if="one.on_rack" class="there" data-test="on-rack">{{ one.on_rack }}</span>
               <span v-if="one.cost" class="quiet cost">{{ money(one.cost) }} each</span>
             </h2>
+            <p v-if="one.on_rack" class="there" data-test="on-rack">{{ one.on_rack }}</p>
             <p>{{ one.reasons.slice(0, opened === key(one) ? undefined : 2).join(' ') }}</p>
             <p
               v-for="line in opened === key(one) ? one.cautions : one.cautions.slice(0, 1)"
@@ -324,8 +324,6 @@ async function use(one: WireCandidate) {
 }
 
 .there {
-  font-size: 1rem;
-  font-weight: 500;
   color: rgb(var(--v-theme-primary));
 }
 
