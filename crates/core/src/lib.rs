@@ -6,6 +6,7 @@
 //! [`wire::bending`] for the mechanics under them, [`ask`] for what a person types.
 
 pub mod ask;
+pub mod bench;
 pub mod drawing;
 pub mod fault;
 pub mod figure;

@@ -3,6 +3,7 @@
 
 mod agreement;
 mod ask_lines;
+mod batches;
 mod blanks;
 mod changes;
 mod choosing;

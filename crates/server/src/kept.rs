@@ -1,5 +1,6 @@
 //! The records a workshop keeps.
 
+use lorimant_core::bench::Batch;
 use lorimant_core::fault::{Fault, Faults, check_text};
 use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
 use lorimant_core::rack::stock::buying::Keeping;
@@ -238,6 +239,20 @@ impl Kept for Keeping {
 
     fn check(&self) -> Result<(), Faults> {
         Keeping::check(self)
+    }
+}
+
+impl Kept for Batch {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn sentence(&self, unit: LengthUnit) -> String {
+        self.piece.sentence(unit)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Batch::check(self)
     }
 }
 

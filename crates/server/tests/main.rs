@@ -1,6 +1,7 @@
 //! The server's tests: one program, so that it is linked once.
 #![allow(missing_docs)]
 
+mod bench;
 mod common;
 mod crash;
 mod cutting;

@@ -43,6 +43,8 @@ pub(crate) enum Line {
     Change(ChangeLine),
     /// A line of the ledger of a lot or a pile of scrap.
     Ledger(LedgerLine),
+    /// What happened to a batch at the bench.
+    Happened(HappenedLine),
     /// The end.
     End {
         /// How many lines stand before it.
@@ -55,7 +57,7 @@ pub(crate) enum Line {
 pub(crate) struct EntryLine {
     /// Its number.
     pub id: i64,
-    /// `plan`, `pattern`, `rod`, `plier`, `blade`, `lot`, `keeping` or `pick`.
+    /// `plan`, `pattern`, `rod`, `plier`, `blade`, `lot`, `keeping`, `pick` or `batch`.
     pub shelf: String,
     /// The record.
     pub record: Value,
@@ -122,4 +124,29 @@ pub(crate) struct LedgerLine {
     /// The line it takes back.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub reverses: Option<i64>,
+}
+
+/// What happened to a batch at the bench.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub(crate) struct HappenedLine {
+    /// Its number.
+    pub id: i64,
+    /// Its own key.
+    pub key: String,
+    /// Number of the batch's record.
+    pub entry: i64,
+    /// The step, from 1.
+    pub step_n: i64,
+    /// What.
+    pub happened: String,
+    /// To how many.
+    pub n: i64,
+    /// Why they were spoiled.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub reason: String,
+    /// When, UTC.
+    pub made_at: String,
+    /// The batch of writes that booked wire or scrap with it.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub booked: Option<i64>,
 }

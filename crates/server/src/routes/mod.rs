@@ -2,6 +2,7 @@
 
 mod ask;
 mod backup;
+mod bench;
 mod buying;
 mod choosing;
 mod cutting;
@@ -52,6 +53,7 @@ fn router() -> OpenApiRouter<State> {
         .routes(routes!(health))
         .merge(ask::router())
         .merge(backup::router())
+        .merge(bench::router())
         .merge(guide::router())
         .merge(kept::router())
         .merge(making::router())

@@ -1,6 +1,7 @@
 //! The workshop's data in one SQLite file: one writer, pooled readers, every write one transaction.
 
 pub(crate) mod batch;
+pub(crate) mod bench;
 pub(crate) mod carried;
 mod checkpoint;
 mod error;
@@ -34,19 +35,19 @@ use crate::kept::KeptBlade;
 use place::Place;
 use shelf::Shelf;
 
-static MIGRATIONS: LazyLock<Migrations> = LazyLock::new(|| {
-    Migrations::new(vec![
-        M::up(include_str!("../../migrations/01-workshop.sql")),
-        M::up(include_str!("../../migrations/02-revisions.sql")),
-        M::up(include_str!("../../migrations/03-ledger.sql")),
-        M::up(include_str!("../../migrations/04-batches.sql")),
-        M::up(include_str!("../../migrations/05-sessions.sql")),
-        M::up(include_str!("../../migrations/06-served.sql")),
-        M::up(include_str!("../../migrations/07-settled.sql")),
-    ])
-});
-/// How many of them there are: the version of the newest file.
-const NEWEST: usize = 7;
+/// What brings a file from each version to the next.
+const VERSIONS: [&str; 8] = [
+    include_str!("../../migrations/01-workshop.sql"),
+    include_str!("../../migrations/02-revisions.sql"),
+    include_str!("../../migrations/03-ledger.sql"),
+    include_str!("../../migrations/04-batches.sql"),
+    include_str!("../../migrations/05-sessions.sql"),
+    include_str!("../../migrations/06-served.sql"),
+    include_str!("../../migrations/07-settled.sql"),
+    include_str!("../../migrations/08-bench.sql"),
+];
+static MIGRATIONS: LazyLock<Migrations> =
+    LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));
 
 /// An open workshop file.
 #[derive(Clone)]
@@ -94,7 +95,7 @@ impl Store {
     pub fn open(path: &Path) -> Result<Self> {
         let place = Place::of(path)?;
         let mut writer = Connection::open(place.path())?;
-        place::is_ours(&writer, NEWEST)?;
+        place::is_ours(&writer, VERSIONS.len())?;
         prepare(&mut writer)?;
         MIGRATIONS.to_latest(&mut writer)?;
         // What an earlier server that was killed left in the log.
@@ -196,7 +197,7 @@ impl Store {
     /// As [`Store::back_up`]; when the file is no workshop's.
     pub fn back_up_file(path: &Path, to: &Path) -> Result<()> {
         let connection = Connection::open_with_flags(path, OpenFlags::SQLITE_OPEN_READ_WRITE)?;
-        place::is_ours(&connection, NEWEST)?;
+        place::is_ours(&connection, VERSIONS.len())?;
         place::copy(&connection, to)
     }
 

@@ -34,6 +34,8 @@ pub(crate) enum Shelf {
     Keepings,
     /// What is picked to be made.
     Picks,
+    /// What is being made.
+    Batches,
 }
 
 /// A record as it stands on its shelf.
@@ -118,7 +120,7 @@ pub(crate) enum Edit<T> {
 }
 
 impl Shelf {
-    const ALL: [Self; 8] = [
+    const ALL: [Self; 9] = [
         Self::Plans,
         Self::Patterns,
         Self::Rods,
@@ -127,6 +129,7 @@ impl Shelf {
         Self::Lots,
         Self::Keepings,
         Self::Picks,
+        Self::Batches,
     ];
 
     /// The shelf with this word.
@@ -145,6 +148,7 @@ impl Shelf {
             Self::Lots => "lot",
             Self::Keepings => "keeping",
             Self::Picks => "pick",
+            Self::Batches => "batch",
         }
     }
 

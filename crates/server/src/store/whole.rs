@@ -2,6 +2,7 @@
 
 use std::io::{BufRead, Read as _, Write};
 
+use lorimant_core::bench::Batch;
 use lorimant_core::fault::Fault;
 use lorimant_core::words::capital;
 use rusqlite::{Connection, Row, Transaction, params};
@@ -11,7 +12,7 @@ use serde_json::Value;
 use super::error::{Result, StoreError};
 use super::settings::settings;
 use super::shelf::{Before, Shelf};
-use crate::document::whole::{ChangeLine, EntryLine, FORMAT, LedgerLine, Line, Stood, VERSION};
+use crate::document::whole::{ChangeLine, EntryLine, FORMAT, HappenedLine, LedgerLine, Line, Stood, VERSION};
 use crate::kept::{Kept, KeptBlade, KeptPattern, KeptPlan, Pick, Settings};
 
 /// Longest line taken: a record's note and numbers, many times over.
@@ -72,6 +73,21 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             note: row.get(6)?,
             made_at: row.get(7)?,
             reverses: row.get(8)?,
+        }))
+    })?;
+    let happened =
+        "SELECT id, key, entry, step_n, happened, n, reason, made_at, booked FROM happened ORDER BY id";
+    out.all(connection, happened, |row| {
+        Ok(Line::Happened(HappenedLine {
+            id: row.get(0)?,
+            key: row.get(1)?,
+            entry: row.get(2)?,
+            step_n: row.get(3)?,
+            happened: row.get(4)?,
+            n: row.get(5)?,
+            reason: row.get(6)?,
+            made_at: row.get(7)?,
+            booked: row.get(8)?,
         }))
     })?;
     let lines_n = out.lines_n;
@@ -287,6 +303,13 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
             t.prepare_cached(sql)?
                 .execute(params![id, batch, lot, pile, kind, amount, note, made_at, reverses])?;
         }
+        Line::Happened(line) => {
+            let sql = "INSERT INTO happened (id, key, entry, step_n, happened, n, reason, made_at, booked) \
+                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)";
+            let HappenedLine { id, key, entry, step_n, happened, n, reason, made_at, booked } = line;
+            t.prepare_cached(sql)?
+                .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked])?;
+        }
     }
     Ok(())
 }
@@ -307,6 +330,7 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
         Some(Shelf::Lots) => read::<lorimant_core::rack::stock::Lot>(record),
         Some(Shelf::Keepings) => read::<lorimant_core::rack::stock::buying::Keeping>(record),
         Some(Shelf::Picks) => read::<Pick>(record),
+        Some(Shelf::Batches) => read::<Batch>(record),
         None => Err(StoreError::Refused(Fault::new("shelf", format!("there is no shelf “{shelf}”")).into())),
     }
 }

@@ -1,0 +1,41 @@
+//! What happens at the bench, one thing after another.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+
+use crate::words::words;
+
+words! {
+    /// What happened to pieces of a batch.
+    pub enum Happened ("event") {
+        /// So many more are done.
+        Done = "done", "done";
+        /// So many were counted that are not done.
+        TakenBack = "taken-back", "taken back";
+        /// So many were spoiled: they go to scrap.
+        Spoiled = "spoiled", "spoiled";
+        /// What runs by itself was started.
+        Started = "started", "started";
+    }
+}
+
+/// Something that happened at one step. Whoever tells it gives it a key, so that what is told twice counts once.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Event {
+    /// Its own key, 8 to 64 characters; the same for the same press however often it is sent.
+    pub key: String,
+    /// The step, from 1.
+    pub step_n: u32,
+    /// What happened.
+    pub happened: Happened,
+    /// To how many.
+    pub n: u32,
+    /// Why they were spoiled, at most 200 characters.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub reason: String,
+    /// When.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub at: Timestamp,
+}

@@ -1,0 +1,74 @@
+//! The bench: a batch of pieces on its way through its route, one operation at a time over all of them.
+//!
+//! A [`Batch`] says what is made and how many; its [tasks](Batch::tasks) are the operations of the piece's own route, so
+//! that there is no second list of steps. What happens at the bench is a list of [events](Event) that only grows;
+//! how far the batch is, what was spoiled and how long it took is [read off](Batch::standing) them.
+
+mod event;
+mod standing;
+mod task;
+
+use serde::{Deserialize, Serialize};
+
+pub use event::{Event, Happened};
+pub use standing::{Spoiled, Standing, TaskStanding};
+pub use task::{Counted, Task};
+
+use crate::fault::{Fault, Faults, check_text};
+use crate::making::Changes;
+use crate::pattern::MOST_PIECES;
+use crate::piece::Piece;
+
+/// Pieces that go through their route together.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Batch {
+    /// What it is called, 1 to 80 characters.
+    pub name: String,
+    /// What is made, and how many, as it was planned when the batch was begun.
+    pub piece: Piece,
+    /// What this batch does otherwise than its plan.
+    #[serde(default, skip_serializing_if = "Changes::is_empty")]
+    pub changes: Changes,
+}
+
+impl Batch {
+    /// Of a piece, so many of it.
+    #[must_use]
+    pub fn of(name: &str, piece: Piece, n: u32) -> Self {
+        Self { name: name.to_owned(), piece: piece.with_count(n), changes: Changes::default() }
+    }
+
+    /// Checks its name, its count and its piece; whether its route can be run, [`Batch::tasks`] says.
+    ///
+    /// # Errors
+    /// A fault for its name and its count; the faults of its piece, within `piece`.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        if self.name.trim().is_empty() {
+            faults.add(Fault::new("name", "The batch has no name. Give it one, so that you find it again."));
+        }
+        faults.keep(check_text("name", "name", &self.name, 80));
+        let n = self.piece.count();
+        if n == 0 || n > MOST_PIECES {
+            let said = format!("A batch of {n} cannot be made. Make 1 to {MOST_PIECES}.");
+            faults.add(Fault::new("piece", said).limit(f64::from(MOST_PIECES)));
+        }
+        let sound = match &self.piece {
+            Piece::Rings(request) => request.plan().map(|_| ()),
+            Piece::Finding(request) => request.form().map(|_| ()),
+        };
+        faults.nest("piece", sound);
+        faults.into_result()
+    }
+
+    /// How many are made: rings, or pieces of a finding, two for a pair.
+    #[must_use]
+    pub fn pieces_n(&self) -> u32 {
+        match &self.piece {
+            Piece::Rings(request) => request.rings_n,
+            Piece::Finding(request) => request.blanks_n(),
+        }
+    }
+}

@@ -1,0 +1,246 @@
+//! How far a batch is, read off what happened to it.
+
+use jiff::Timestamp;
+use serde::Serialize;
+
+use super::{Batch, Counted, Event, Happened, Task};
+use crate::fault::{Fault, check_text};
+use crate::words::counted;
+
+/// How far one task is.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct TaskStanding {
+    /// How many are done.
+    pub done_n: u32,
+    /// How many of those that came this far are still to do; none that was spoiled.
+    pub left_n: u32,
+    /// How many may be counted now: what the task before let through.
+    pub may_n: u32,
+    /// When what runs by itself was started, where it runs.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub started_at: Option<Timestamp>,
+    /// When it is ready.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub ready_at: Option<Timestamp>,
+    /// Minutes it took so far, pauses left out.
+    pub took_min: f64,
+}
+
+/// Pieces that were spoiled.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Spoiled {
+    /// At which step.
+    pub step_n: u32,
+    /// How many.
+    pub n: u32,
+    /// Why.
+    pub reason: String,
+}
+
+/// How far a batch is.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Standing {
+    /// Each task in order.
+    pub tasks: Vec<TaskStanding>,
+    /// The task in hand, by its place: the first that is not done. None once all are.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub at: Option<usize>,
+    /// Pieces that are still whole.
+    pub whole_n: u32,
+    /// What was spoiled, in the order it was.
+    pub spoiled: Vec<Spoiled>,
+    /// How many things happened; grows with each.
+    pub events_n: usize,
+    /// Minutes at the bench that are still to come, as the route reckons them.
+    pub left_min: f64,
+}
+
+/// A gap between two presses longer than this was a pause, minutes.
+const PAUSE_MIN: f64 = 5.0;
+
+impl Batch {
+    /// How far it is, by what happened. Events at steps there are none of count for nothing.
+    ///
+    /// Of a task as many may be counted as the task before let through: pieces keep their order, one operation after
+    /// another, and `done + spoiled` never exceeds what came.
+    #[must_use]
+    pub fn standing(&self, tasks: &[Task], events: &[Event]) -> Standing {
+        let sum = |i: usize, happened: Happened| -> u32 {
+            let here = events.iter().filter(|one| at_step(one.step_n) == Some(i) && one.happened == happened);
+            here.map(|one| one.n).fold(0, u32::saturating_add)
+        };
+        let mut standings: Vec<TaskStanding> = Vec::with_capacity(tasks.len());
+        let mut whole_n = self.pieces_n();
+        let mut through_n = whole_n;
+        let mut left_min = 0.0;
+        for (i, task) in tasks.iter().enumerate() {
+            let done_n = sum(i, Happened::Done).saturating_sub(sum(i, Happened::TakenBack));
+            let spoiled_n = sum(i, Happened::Spoiled);
+            // Whole pieces in what this task counts: of coils, those it takes for them.
+            let in_its_own = |pieces_n: u32| match task.counted {
+                Counted::Once => u32::from(pieces_n > 0),
+                Counted::Coil => share(pieces_n, task.n, self.pieces_n()),
+                Counted::Piece | Counted::Ring => pieces_n,
+            };
+            let (all, came) = (in_its_own(whole_n), in_its_own(through_n).min(in_its_own(whole_n)));
+            // Once for all is done when all of the task before are.
+            let came = if task.counted == Counted::Once && through_n < whole_n { 0 } else { came };
+            let left_n = all.saturating_sub(done_n + spoiled_n);
+            let may_n = came.saturating_sub(done_n + spoiled_n);
+            let started_at = running(events, i).filter(|_| left_n > 0);
+            standings.push(TaskStanding {
+                done_n,
+                left_n,
+                may_n,
+                started_at,
+                ready_at: started_at.and_then(|at| after(at, task.step.takes.unattended_min)),
+                took_min: took(events, i),
+            });
+            if left_n > 0 {
+                left_min += task.hands_min * f64::from(left_n) / f64::from(task.n.max(1));
+            }
+            let lost = match task.counted {
+                Counted::Coil => spoiled_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1))),
+                Counted::Once => 0,
+                Counted::Piece | Counted::Ring => spoiled_n,
+            };
+            whole_n = whole_n.saturating_sub(lost);
+            through_n = match task.counted {
+                Counted::Once => {
+                    if done_n > 0 {
+                        through_n.min(whole_n)
+                    } else {
+                        0
+                    }
+                }
+                Counted::Coil => whole_n.min(done_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1)))),
+                Counted::Piece | Counted::Ring => done_n.min(whole_n),
+            };
+        }
+        let spoiled = events.iter().filter(|one| one.happened == Happened::Spoiled);
+        Standing {
+            at: standings.iter().position(|task| task.left_n > 0),
+            tasks: standings,
+            whole_n,
+            spoiled: spoiled
+                .map(|one| Spoiled { step_n: one.step_n, n: one.n, reason: one.reason.clone() })
+                .collect(),
+            events_n: events.len(),
+            left_min,
+        }
+    }
+
+    /// Whether something can have happened after all that did.
+    ///
+    /// # Errors
+    /// A fault at the field that cannot be, with what would be right.
+    pub fn may_happen(&self, tasks: &[Task], standing: &Standing, event: &Event) -> Result<(), Fault> {
+        let at = at_step(event.step_n);
+        let (Some(task), Some(now)) = (at.and_then(|i| tasks.get(i)), at.and_then(|i| standing.tasks.get(i)))
+        else {
+            let said = format!("There is no step {}; this batch has {}.", event.step_n, tasks.len());
+            return Err(Fault::new("step_n", said));
+        };
+        check_text("reason", "reason", &event.reason, 200)?;
+        if !(8..=64).contains(&event.key.len()) || !event.key.is_ascii() {
+            return Err(Fault::new("key", "The key of an event has 8 to 64 plain characters."));
+        }
+        let named = &task.step.named;
+        let many = |n: u32| match task.counted {
+            Counted::Once => "none".to_owned(),
+            _ => counted(n, task.counted.shown()),
+        };
+        let too_many = |most: u32, why: &str| {
+            Err(Fault::new("n", format!("{why} at “{named}”.")).limit(f64::from(most)))
+        };
+        match event.happened {
+            _ if event.n == 0 => Err(Fault::new("n", "Count at least one.").limit(1.0)),
+            Happened::Done | Happened::Spoiled if event.n > now.may_n => {
+                if now.may_n == 0 && now.left_n == 0 {
+                    return too_many(0, "Everything is done");
+                }
+                if now.may_n == 0 {
+                    return too_many(0, "What comes before is not done yet: nothing is there");
+                }
+                too_many(
+                    now.may_n,
+                    &format!("{} are there, and {} would be too many", many(now.may_n), event.n),
+                )
+            }
+            Happened::Spoiled if task.counted == Counted::Once => {
+                Err(Fault::new("happened", "Say what is spoiled at a step that counts pieces."))
+            }
+            Happened::TakenBack => {
+                // What went on from here cannot be taken back here.
+                let gone_on = at.map_or(0, |at| self.gone_on(tasks, standing, at));
+                let most = now.done_n.saturating_sub(gone_on);
+                if event.n > most {
+                    return too_many(most, &format!("{} can be taken back", many(most)));
+                }
+                Ok(())
+            }
+            Happened::Started if task.step.takes.unattended_min <= 0.0 => {
+                Err(Fault::new("happened", "Nothing runs by itself at this step."))
+            }
+            Happened::Started if now.may_n == 0 => {
+                too_many(0, "What comes before is not done yet: nothing is there")
+            }
+            Happened::Done | Happened::Spoiled | Happened::Started => Ok(()),
+        }
+    }
+
+    /// How many of what a task counted went on to later tasks already.
+    fn gone_on(&self, tasks: &[Task], standing: &Standing, at: usize) -> u32 {
+        let Some(task) = tasks.get(at) else { return 0 };
+        let Some((next, there)) = tasks.iter().zip(&standing.tasks).nth(at + 1) else { return 0 };
+        let spoiled =
+            standing.spoiled.iter().filter(|one| at_step(one.step_n) == Some(at + 1)).map(|one| one.n);
+        let on = there.done_n + spoiled.sum::<u32>() + u32::from(there.started_at.is_some());
+        match (task.counted, next.counted) {
+            _ if on == 0 => 0,
+            (Counted::Once, _) => 1,
+            (_, Counted::Once) => u32::MAX,
+            (Counted::Coil, Counted::Ring | Counted::Piece) => {
+                on.div_ceil(self.pieces_n().div_ceil(task.n.max(1)).max(1))
+            }
+            _ => on,
+        }
+    }
+}
+
+/// The place of a step, which is counted from 1.
+fn at_step(step_n: u32) -> Option<usize> {
+    usize::try_from(step_n).ok()?.checked_sub(1)
+}
+
+/// So many of `all` for as many pieces of all pieces, rounded up.
+fn share(pieces_n: u32, all: u32, of_pieces_n: u32) -> u32 {
+    let share = (u64::from(pieces_n) * u64::from(all)).div_ceil(u64::from(of_pieces_n.max(1)));
+    u32::try_from(share).unwrap_or(u32::MAX)
+}
+
+/// When what runs by itself was last started at a step, and not done since.
+fn running(events: &[Event], i: usize) -> Option<Timestamp> {
+    let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
+    here.fold(None, |running, one| match one.happened {
+        Happened::Started => Some(one.at),
+        Happened::Done => None,
+        Happened::TakenBack | Happened::Spoiled => running,
+    })
+}
+
+fn after(at: Timestamp, minutes: f64) -> Option<Timestamp> {
+    at.checked_add(jiff::SignedDuration::try_from_secs_f64(minutes * 60.0).ok()?).ok()
+}
+
+/// Minutes a step took: the gaps between its presses, but for pauses.
+fn took(events: &[Event], i: usize) -> f64 {
+    let here: Vec<&Event> = events.iter().filter(|one| at_step(one.step_n) == Some(i)).collect();
+    let gaps = here.windows(2).map(|pair| pair[0].at.duration_until(pair[1].at).as_secs_f64() / 60.0);
+    gaps.filter(|gap| (0.0..=PAUSE_MIN).contains(gap)).sum()
+}

@@ -1,0 +1,207 @@
+//! A task: one operation of the route, for all pieces of a batch.
+
+use serde::Serialize;
+
+use super::Batch;
+use crate::drawing::Drawing;
+use crate::fault::Faults;
+use crate::making::workpiece::ClosedBy;
+use crate::making::{Numbers, Operation, Step};
+use crate::piece::Piece;
+use crate::rack::stock::scrap::Cleanliness;
+use crate::tool::workshop::Workshop;
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::{counted, words};
+
+words! {
+    /// What the presses of a task count.
+    pub enum Counted ("what is counted") {
+        /// Pieces of a finding.
+        Piece = "piece", "piece";
+        /// Rings.
+        Ring = "ring", "ring";
+        /// Coils.
+        Coil = "coil", "coil";
+        /// Nothing one by one: it is done once for all.
+        Once = "once", "all at once";
+    }
+}
+
+/// One operation of the route, for all pieces of a batch.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Task {
+    /// The operation with this piece's numbers, its instruction, hint and caution.
+    pub step: Step,
+    /// The number to read from a metre away: `61.5 mm`, `7 turns`; nothing where the instruction has none.
+    pub reads: String,
+    /// What it is: `cut`, `on 3.02 mm`.
+    pub reads_of: String,
+    /// What one press counts.
+    pub counted: Counted,
+    /// How many there are of it.
+    pub n: u32,
+    /// The same in words: `of 24 pieces`.
+    pub of: String,
+    /// Minutes at the bench for all of them, setting up included; typical ones until the workshop's own are known.
+    pub hands_min: f64,
+    /// The same as the hand feels it: minutes of bending 20 AWG soft copper.
+    pub effort_min: f64,
+    /// What one takes off the spool at this step, mm, where it is cut off there.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub off_the_spool_mm: Option<f64>,
+    /// What one weighs then, g: that much goes to scrap where it is spoiled.
+    pub one_g: f64,
+    /// How clean that scrap is.
+    pub scrap: Cleanliness,
+    /// The piece at that moment.
+    pub drawing: Drawing,
+}
+
+impl Task {
+    /// What shares a tool set once: the tool and its place, and the wire.
+    #[must_use]
+    pub fn setup(&self) -> String {
+        let numbers = &self.step.numbers;
+        let mm = |value: Option<f64>| value.map_or(String::new(), |mm| format!("{mm:.2}"));
+        format!("{}|{}|{}", self.step.operation.word(), mm(numbers.tool_mm), mm(numbers.jaw_mm))
+    }
+}
+
+impl Batch {
+    /// Its tasks in order, read off the route of its piece.
+    ///
+    /// ```
+    /// use lorimant_core::bench::{Batch, Counted};
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+    /// let tasks = Batch::of("clasps", hook, 12).tasks(&Workshop::default()).unwrap();
+    /// // The wire is straightened once, on its spool; blanks are cut one by one.
+    /// assert_eq!(tasks[0].counted, Counted::Once);
+    /// assert!(tasks.iter().any(|task| task.counted == Counted::Piece && task.n == 12));
+    /// ```
+    ///
+    /// # Errors
+    /// The faults of the piece, or of what is changed about its route.
+    pub fn tasks(&self, workshop: &Workshop) -> Result<Vec<Task>, Faults> {
+        let schools = self.piece.schools(workshop);
+        let changes = if self.changes.is_empty() { self.piece.changes() } else { &self.changes };
+        let mut piece = self.piece.clone().changed(changes.clone());
+        if let Piece::Finding(request) = &mut piece {
+            // Pliers that are gone since are no reason not to go on.
+            let owned = |name: &String| workshop.pliers.iter().any(|one| one.name.trim() == name.trim());
+            request.plier = request.plier.take().filter(owned);
+        }
+        let made = piece.made(&schools, changes, workshop)?;
+        let drawings = drawings(&piece, workshop)?;
+        let coils_n = if let Piece::Rings(request) = &piece { request.plan()?.coils_n } else { 0 };
+        let off_mm = piece.blanks(workshop)?.length_mm;
+        let cut_at = made.steps.iter().position(|step| step.operation == Operation::Cut);
+        let unit = workshop.habits.unit;
+        let tasks = made.steps.into_iter().zip(drawings).enumerate().map(|(i, (step, drawing))| {
+            let before_cut = cut_at.is_some_and(|cut| i < cut);
+            let counted = counted_of(&step, coils_n > 0, before_cut);
+            let n = match counted {
+                Counted::Once => 1,
+                Counted::Coil => coils_n,
+                Counted::Piece | Counted::Ring => self.pieces_n(),
+            };
+            let takes = &step.takes;
+            let each_min = takes.each_min * f64::from(self.pieces_n());
+            let (reads, reads_of) = reads(&step, unit);
+            let cuts_off = if coils_n > 0 { Operation::Wind } else { Operation::Cut };
+            let one_mm = if counted == Counted::Coil { off_mm } else { step.workpiece.length_mm };
+            let soldered = step.workpiece.joined == Some(ClosedBy::Soldered);
+            Task {
+                off_the_spool_mm: (step.operation == cuts_off).then_some(off_mm),
+                one_g: piece.wire().mass_g(one_mm),
+                scrap: if soldered { Cleanliness::Soldered } else { Cleanliness::Clean },
+                reads,
+                reads_of,
+                counted,
+                n,
+                of: match counted {
+                    Counted::Once => "once for all".to_owned(),
+                    _ => format!("of {}", crate::words::counted(n, counted.shown())),
+                },
+                hands_min: takes.setting_up_min + each_min,
+                effort_min: takes.effort * each_min,
+                drawing,
+                step,
+            }
+        });
+        Ok(tasks.collect())
+    }
+}
+
+/// The piece drawn after each step of its route.
+fn drawings(piece: &Piece, workshop: &Workshop) -> Result<Vec<Drawing>, Faults> {
+    match piece {
+        Piece::Rings(request) => {
+            let sheet = request.sheet(workshop);
+            sheet.result.map(|worked| worked.stages).ok_or(Faults(sheet.faults))
+        }
+        Piece::Finding(request) => {
+            let sheet = request.sheet(workshop);
+            let drawn =
+                sheet.result.map(|worked| worked.stages.into_iter().map(|stage| stage.drawing).collect());
+            drawn.ok_or(Faults(sheet.faults))
+        }
+    }
+}
+
+/// What is counted at a step: coils until they are cut into rings, then rings; pieces of a finding once they are cut.
+fn counted_of(step: &Step, coiled: bool, before_cut: bool) -> Counted {
+    match step.operation {
+        Operation::Anneal | Operation::Quench | Operation::Pickle | Operation::Tumble | Operation::Check => {
+            Counted::Once
+        }
+        Operation::Straighten if coiled => Counted::Once,
+        Operation::Straighten | Operation::MakeFlush if before_cut => Counted::Once,
+        Operation::Anchor
+        | Operation::Wind
+        | Operation::SlideOff
+        | Operation::Spread
+        | Operation::Saw
+        | Operation::CutTwice
+        | Operation::Shear
+        | Operation::Snip => Counted::Coil,
+        _ if coiled => Counted::Ring,
+        _ => Counted::Piece,
+    }
+}
+
+/// The number to read from a metre away, and what it is of.
+fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
+    let Numbers { tool_mm, turns_n, turns_more_n, angle_to_deg, length_mm, left_mm, .. } = step.numbers;
+    let on = tool_mm.map_or(String::new(), |mm| format!("on {}", caliper(mm, unit)));
+    match step.operation {
+        Operation::Cut | Operation::Trim => {
+            let mm = left_mm.or(length_mm);
+            (mm.map_or(String::new(), |mm| on_ruler(mm, unit)), step.operation.shown().to_owned())
+        }
+        Operation::Tumble => {
+            (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), "in the barrel".to_owned())
+        }
+        Operation::Pickle => (format!("{:.0} min", step.takes.unattended_min), "in the pickle".to_owned()),
+        Operation::Straighten => {
+            let pulls = step.numbers.pulls_n.map_or(String::new(), |n| counted(n, "pull"));
+            (pulls, "through the jaws".to_owned())
+        }
+        Operation::Hammer | Operation::Flatten => {
+            let thin = step.numbers.thickness_mm.map_or(String::new(), |mm| caliper(mm, unit));
+            (thin, "thick".to_owned())
+        }
+        _ => match (turns_n, angle_to_deg) {
+            (Some(turns), _) => {
+                let turns = turns + turns_more_n.unwrap_or(0.0);
+                (format!("{} turns", shown(turns, 2)), on)
+            }
+            (None, Some(deg)) => (format!("{}°", shown(deg, 0)), on),
+            (None, None) => (String::new(), on),
+        },
+    }
+}

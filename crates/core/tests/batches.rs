@@ -1,0 +1,249 @@
+//! Batches: their tasks are the route, and what happens at the bench adds up.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use jiff::Timestamp;
+use lorimant_core::bench::{Batch, Counted, Event, Happened, Standing, Task};
+use lorimant_core::making::{Changes, Operation};
+use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::piece::Piece;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use proptest::prelude::*;
+use rstest::rstest;
+
+use crate::common::usual;
+
+fn hooks(n: u32) -> Batch {
+    Batch::of("hooks", Piece::Finding(usual("hook-clasp")), n)
+}
+
+fn rings(n: u32) -> Batch {
+    let wire = Wire::round(Metal::Copper, 1.02, Temper::Soft);
+    Batch::of("rings", Piece::Rings(RingRequest::new(wire, Mandrel::round(5.0), n)), n)
+}
+
+fn tasks(batch: &Batch) -> Vec<Task> {
+    batch.tasks(&Workshop::default()).unwrap()
+}
+
+fn minute(n: usize) -> Timestamp {
+    Timestamp::from_second(1_700_000_000 + 60 * i64::try_from(n).unwrap()).unwrap()
+}
+
+/// A bench on which only what can happen does.
+struct Bench {
+    batch: Batch,
+    tasks: Vec<Task>,
+    events: Vec<Event>,
+}
+
+impl Bench {
+    fn of(batch: Batch) -> Self {
+        let tasks = tasks(&batch);
+        Self { batch, tasks, events: vec![] }
+    }
+
+    fn standing(&self) -> Standing {
+        self.batch.standing(&self.tasks, &self.events)
+    }
+
+    fn happens(&mut self, step_n: usize, happened: Happened, n: u32) -> Result<(), String> {
+        let at = self.events.len();
+        let reason = String::new();
+        let step_n = u32::try_from(step_n).unwrap();
+        let event = Event { key: format!("key-{at:06}"), step_n, happened, n, reason, at: minute(at) };
+        let standing = self.standing();
+        self.batch.may_happen(&self.tasks, &standing, &event).map_err(|fault| fault.sentence)?;
+        self.events.push(event);
+        Ok(())
+    }
+}
+
+#[test]
+fn the_tasks_of_every_piece_are_its_route() {
+    let shop = Workshop::default();
+    for kind in Kind::all() {
+        let piece = Piece::Finding(PatternRequest::usual(kind)).with_count(6);
+        let batch = Batch::of("six", piece.clone(), 6);
+        let route = piece.route(&piece.schools(&shop), &Changes::default(), &shop).unwrap();
+        let tasks = tasks(&batch);
+        let steps: Vec<&str> = tasks.iter().map(|task| task.step.text.as_str()).collect();
+        let texts: Vec<&str> = route.operations.iter().map(|step| step.text.as_str()).collect();
+        assert_eq!(steps, texts, "{}", kind.0.kind);
+        let hands: f64 = tasks.iter().map(|task| task.hands_min).sum();
+        assert!((hands - route.totals.hands_min).abs() < 1e-9, "{}", kind.0.kind);
+        assert!(tasks.iter().all(|task| !task.drawing.shapes.is_empty()), "{}", kind.0.kind);
+    }
+}
+
+#[test]
+fn rings_are_counted_as_coils_until_they_are_cut() {
+    let batch = rings(240);
+    let Piece::Rings(request) = &batch.piece else { unreachable!() };
+    let coils_n = request.plan().unwrap().coils_n;
+    let of = |operation| tasks(&batch).into_iter().find(|task| task.step.operation == operation).unwrap();
+    assert_eq!((of(Operation::Straighten).counted, of(Operation::Straighten).n), (Counted::Once, 1));
+    assert_eq!((of(Operation::Wind).counted, of(Operation::Wind).n), (Counted::Coil, coils_n));
+    assert_eq!((of(Operation::Close).counted, of(Operation::Close).n), (Counted::Ring, 240));
+    assert!(of(Operation::Wind).reads.ends_with("turns"), "{}", of(Operation::Wind).reads);
+}
+
+#[test]
+fn what_is_read_from_a_metre_away_is_the_steps_own_number() {
+    for task in tasks(&hooks(4)) {
+        let numbers = &task.step.numbers;
+        match task.step.operation {
+            Operation::Cut => {
+                let read: f64 = task.reads.trim_end_matches(" mm").parse().unwrap();
+                assert!((read - numbers.length_mm.unwrap()).abs() < 0.26, "{}", task.reads);
+            }
+            Operation::Bend | Operation::Loop => {
+                let read: f64 = task.reads.trim_end_matches('°').parse().unwrap();
+                assert!((read - numbers.angle_to_deg.unwrap()).abs() <= 0.5, "{}", task.reads);
+            }
+            _ => {}
+        }
+    }
+}
+
+/// A whole batch, piece by piece, one spoiled on the way.
+#[test]
+fn a_batch_is_led_to_its_end() {
+    let mut bench = Bench::of(hooks(3));
+    assert_eq!(bench.standing().at, Some(0));
+    for step_n in 1..=bench.tasks.len() {
+        assert_eq!(bench.standing().at, Some(step_n - 1));
+        let roll = bench.tasks[step_n - 1].step.operation == Operation::Bend;
+        if roll && bench.standing().spoiled.is_empty() {
+            bench.happens(step_n, Happened::Spoiled, 1).unwrap();
+        }
+        while bench.standing().tasks[step_n - 1].left_n > 0 {
+            bench.happens(step_n, Happened::Done, 1).unwrap();
+        }
+    }
+    let standing = bench.standing();
+    assert_eq!((standing.at, standing.whole_n, standing.spoiled.len()), (None, 2, 1));
+    assert!(standing.left_min.abs() < 1e-12);
+}
+
+#[rstest]
+#[case::ahead(2, Happened::Done, 1, "not done yet")]
+#[case::nothing(1, Happened::Done, 0, "at least one")]
+#[case::too_many(1, Happened::Done, 2, "too many")]
+#[case::nowhere(99, Happened::Done, 1, "no step 99")]
+#[case::not_counted(1, Happened::TakenBack, 1, "can be taken back")]
+#[case::not_alone(1, Happened::Started, 1, "runs by itself")]
+fn what_cannot_have_happened_is_refused_with_a_sentence(
+    #[case] step_n: usize,
+    #[case] happened: Happened,
+    #[case] n: u32,
+    #[case] said: &str,
+) {
+    let refused = Bench::of(hooks(3)).happens(step_n, happened, n).unwrap_err();
+    assert!(refused.contains(said), "{refused}");
+}
+
+#[test]
+fn what_went_on_is_not_taken_back_behind_it() {
+    let mut bench = Bench::of(hooks(3));
+    let cut = bench.tasks.iter().position(|task| task.step.operation == Operation::Cut).unwrap() + 1;
+    for step_n in 1..cut {
+        bench.happens(step_n, Happened::Done, 1).unwrap();
+    }
+    bench.happens(cut, Happened::Done, 3).unwrap();
+    bench.happens(cut + 1, Happened::Done, 2).unwrap();
+    assert!(bench.happens(cut, Happened::TakenBack, 2).unwrap_err().contains("1 piece"));
+    bench.happens(cut, Happened::TakenBack, 1).unwrap();
+    assert_eq!(bench.standing().tasks[cut - 1].done_n, 2);
+    // The wire was straightened for all of them.
+    assert!(bench.happens(cut - 1, Happened::TakenBack, 1).is_err());
+}
+
+#[test]
+fn what_runs_by_itself_says_when_it_is_ready() {
+    let mut batch = hooks(2);
+    batch.changes =
+        Changes::default().toggled(Operation::Tumble, lorimant_core::making::route::Place::AtTheEnd);
+    let mut bench = Bench::of(batch);
+    let barrel = bench.tasks.iter().position(|task| task.step.operation == Operation::Tumble).unwrap() + 1;
+    assert!(bench.happens(barrel, Happened::Started, 1).unwrap_err().contains("not done yet"));
+    for step_n in 1..barrel {
+        let n = bench.tasks[step_n - 1].n;
+        bench.happens(step_n, Happened::Done, n).unwrap();
+    }
+    bench.happens(barrel, Happened::Started, 1).unwrap();
+    let started = bench.events.last().unwrap().at;
+    let there = bench.standing().tasks[barrel - 1].clone();
+    assert_eq!(there.started_at, Some(started));
+    let hours = there.ready_at.unwrap().duration_since(started).as_secs_f64() / 3600.0;
+    assert!((hours - 2.0).abs() < 1e-9, "{hours}");
+    bench.happens(barrel, Happened::Done, 1).unwrap();
+    assert_eq!(bench.standing().tasks[barrel - 1].ready_at, None);
+}
+
+#[test]
+fn pauses_are_no_work() {
+    let mut bench = Bench::of(hooks(3));
+    bench.happens(1, Happened::Done, 1).unwrap();
+    bench.happens(2, Happened::Done, 3).ok();
+    let mut at = |step_n: u32, second: i64, key: usize| {
+        let at = Timestamp::from_second(1_700_000_000 + second).unwrap();
+        let (happened, reason) = (Happened::Done, String::new());
+        bench.events.push(Event { key: format!("late-{key:04}"), step_n, happened, n: 1, reason, at });
+    };
+    // Twice half a minute, and an evening between.
+    at(3, 0, 1);
+    at(3, 30, 2);
+    at(3, 9000, 3);
+    at(3, 9030, 4);
+    assert!((bench.standing().tasks[2].took_min - 1.0).abs() < 1e-9);
+}
+
+proptest! {
+    /// Whatever is tried, and whichever of it is let happen: no piece is made twice, none is lost but those spoiled.
+    #[test]
+    fn pieces_are_neither_made_nor_lost(
+        coiled in any::<bool>(),
+        n in 1_u32..9,
+        tries in prop::collection::vec((0_usize..12, 0_usize..4, 0_u32..5), 0..120),
+    ) {
+        let mut bench = Bench::of(if coiled { rings(n * 40) } else { hooks(n) });
+        let all = bench.batch.pieces_n();
+        for (step, what, many) in tries {
+            let happened = Happened::ALL[what];
+            let _ = bench.happens(step, happened, many);
+            let standing = bench.standing();
+            let mut before = u32::MAX;
+            for (task, there) in bench.tasks.iter().zip(&standing.tasks) {
+                let here = standing.spoiled.iter().filter(|one| usize::try_from(one.step_n).unwrap() == task.step.step_n);
+                let spoiled: u32 = here.map(|one| one.n).sum();
+                prop_assert!(there.done_n + spoiled <= task.n);
+                prop_assert!(there.may_n <= there.left_n);
+                // In pieces: what is done here was done before.
+                let pieces = match task.counted {
+                    Counted::Piece | Counted::Ring => there.done_n,
+                    Counted::Once => if there.done_n > 0 { all } else { 0 },
+                    Counted::Coil => there.done_n.saturating_mul(all.div_ceil(task.n)),
+                };
+                if matches!(task.counted, Counted::Piece | Counted::Ring) {
+                    prop_assert!(pieces <= before, "{} of {before} at {}", pieces, task.step.named);
+                }
+                before = pieces;
+            }
+        }
+        // Whatever was done so far, the rest of it leads to the end.
+        let mut presses = 0;
+        while let Some(at) = bench.standing().at {
+            let may = bench.standing().tasks[at].may_n;
+            prop_assert!(may > 0, "stuck at {}", bench.tasks[at].step.named);
+            prop_assert!(bench.happens(at + 1, Happened::Done, may).is_ok());
+            presses += 1;
+            prop_assert!(presses < 200);
+        }
+        let spoiled: u32 = bench.standing().spoiled.iter().map(|one| one.n).sum();
+        prop_assert!(bench.standing().whole_n + spoiled >= all || coiled);
+    }
+}

@@ -1,0 +1,210 @@
+//! The bench: batches on their way, led step by step.
+
+use axum::Json;
+use axum::extract::State as Shared;
+use axum::http::StatusCode;
+use jiff::Timestamp;
+use lorimant_core::bench::{Batch, Event, Happened, Standing, Task};
+use lorimant_core::making::Changes;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::entries::{self, Archive};
+use super::{read, write};
+use crate::extract::{Body, Path};
+use crate::problem::Problem;
+use crate::state::State;
+use crate::store::StoreError;
+use crate::store::bench::{self, Led};
+use crate::store::picks::pickable;
+use crate::store::shelf::{Edit, Entry, Shelf, Written};
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(list_batches, begin_batch))
+        .routes(routes!(lead_batch))
+        .routes(routes!(batch_standing))
+        .routes(routes!(tell))
+        .routes(routes!(archive_batch))
+}
+
+/// A batch on its way, as a list shows it.
+#[derive(Serialize, ToSchema)]
+struct BatchRow {
+    /// The batch.
+    #[serde(flatten)]
+    entry: Entry<Batch>,
+    /// How many are made: rings, or pieces.
+    pieces_n: u32,
+    /// How many of them are still whole.
+    whole_n: u32,
+    /// What is done next, in two or three words; nothing once all is done.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    next: Option<String>,
+    /// When what runs by itself is ready, where something does.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(value_type = Option<String>)]
+    ready_at: Option<Timestamp>,
+    /// Minutes at the bench that are still to come, as the route reckons them.
+    left_min: f64,
+    /// Why it cannot be led as the workshop is now, where it cannot.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    fault: Option<String>,
+}
+
+impl From<Led> for BatchRow {
+    fn from(led: Led) -> Self {
+        let Led { entry, tasks, standing } = led;
+        Self {
+            pieces_n: entry.record.pieces_n(),
+            whole_n: standing.whole_n,
+            next: standing.at.and_then(|at| tasks.get(at)).map(|task| task.step.named.clone()),
+            ready_at: standing.tasks.iter().find_map(|task| task.ready_at),
+            left_min: standing.left_min,
+            fault: None,
+            entry,
+        }
+    }
+}
+
+/// What is on its way, in the order it was begun.
+#[utoipa::path(get, path = "/api/batches", responses((status = 200, body = Vec<BatchRow>)))]
+async fn list_batches(Shared(state): Shared<State>) -> Result<Json<Vec<BatchRow>>, Problem> {
+    let workshop = state.store.workshop();
+    let rows = read(&state, move |c| {
+        let all: Vec<Entry<Batch>> = Shelf::Batches.all(c)?;
+        let row = |entry: Entry<Batch>| match bench::led(c, entry.id, &workshop) {
+            Ok(led) => Ok(led.into()),
+            Err(StoreError::Refused(faults)) => Ok(BatchRow {
+                pieces_n: entry.record.pieces_n(),
+                whole_n: entry.record.pieces_n(),
+                next: None,
+                ready_at: None,
+                left_min: 0.0,
+                fault: Some(faults.to_string()),
+                entry,
+            }),
+            Err(error) => Err(error),
+        };
+        all.into_iter().map(row).collect()
+    });
+    rows.await.map(Json)
+}
+
+/// A batch to begin: a kept plan or pattern, and how many.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct NewBatch {
+    /// The number of a kept plan or pattern.
+    entry: i64,
+    /// How many rings, pieces, or pairs: 1 to 100 000.
+    pieces_n: u32,
+    /// What this batch does otherwise than its plan.
+    #[serde(default)]
+    changes: Changes,
+}
+
+/// Begins a batch: the piece as it is kept now stays this batch's recipe, whatever becomes of the plan.
+#[utoipa::path(post, path = "/api/batches", request_body = NewBatch,
+    responses((status = 201, body = Written<Batch>), (status = 422, body = Problem)))]
+async fn begin_batch(
+    Shared(state): Shared<State>,
+    Body(new): Body<NewBatch>,
+) -> Result<(StatusCode, Json<Written<Batch>>), Problem> {
+    let NewBatch { entry, pieces_n, changes } = new;
+    let (picked, _) = read(&state, move |c| pickable(c, entry, pieces_n)).await?;
+    let batch = Batch { name: picked.what, piece: picked.piece, changes };
+    batch.check()?;
+    batch.tasks(&state.store.workshop())?;
+    entries::add(&state, Shelf::Batches, batch).await
+}
+
+/// A batch with its tasks and how far it is.
+#[derive(Serialize, ToSchema)]
+struct LedBatch {
+    /// The batch.
+    entry: Entry<Batch>,
+    /// Its tasks in order: the operations of its route, for all of its pieces.
+    tasks: Vec<Task>,
+    /// How far it is.
+    standing: Standing,
+    /// The server's clock, UTC: what timers are counted by.
+    #[schema(value_type = String)]
+    now: Timestamp,
+}
+
+/// A batch, to be led step by step.
+#[utoipa::path(get, path = "/api/batches/{id}", params(("id" = i64, Path)),
+    responses((status = 200, body = LedBatch), (status = 404, body = Problem)))]
+async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<LedBatch>, Problem> {
+    let workshop = state.store.workshop();
+    let Led { entry, tasks, standing } = read(&state, move |c| bench::led(c, id, &workshop)).await?;
+    Ok(Json(LedBatch { entry, tasks, standing, now: bench::now() }))
+}
+
+/// How far a batch is.
+#[derive(Serialize, ToSchema)]
+struct HowFar {
+    /// How far it is.
+    standing: Standing,
+    /// The server's clock, UTC.
+    #[schema(value_type = String)]
+    now: Timestamp,
+}
+
+/// How far a batch is: small enough to ask for again and again.
+#[utoipa::path(get, path = "/api/batches/{id}/standing", params(("id" = i64, Path)),
+    responses((status = 200, body = HowFar), (status = 404, body = Problem)))]
+async fn batch_standing(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<HowFar>, Problem> {
+    let workshop = state.store.workshop();
+    let led = read(&state, move |c| bench::led(c, id, &workshop)).await?;
+    Ok(Json(HowFar { standing: led.standing, now: bench::now() }))
+}
+
+/// Something that happened at the bench.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Told {
+    /// Its own key, 8 to 64 characters: the same for the same press, however often it is sent.
+    key: String,
+    /// The step, from 1.
+    step_n: u32,
+    /// What happened.
+    happened: Happened,
+    /// To how many.
+    n: u32,
+    /// Why they were spoiled.
+    #[serde(default)]
+    reason: String,
+    /// The lot that wire is cut from, where it is booked.
+    #[serde(default)]
+    lot: Option<i64>,
+}
+
+/// Tells what happened. What was told under the same key before is not counted again.
+#[utoipa::path(post, path = "/api/batches/{id}/events", params(("id" = i64, Path)), request_body = Told,
+    responses((status = 200, body = HowFar), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn tell(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(told): Body<Told>,
+) -> Result<Json<HowFar>, Problem> {
+    let workshop = state.store.workshop();
+    let Told { key, step_n, happened, n, reason, lot } = told;
+    let event = Event { key, step_n, happened, n, reason, at: bench::now() };
+    let led = write(&state, move |t| bench::happen(t, id, &event, lot, &workshop)).await?;
+    Ok(Json(HowFar { standing: led.standing, now: bench::now() }))
+}
+
+/// Puts a batch away, or takes it out again.
+#[utoipa::path(post, path = "/api/batches/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+    responses((status = 200, body = Written<Batch>), (status = 404, body = Problem), (status = 409, body = Problem)))]
+async fn archive_batch(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(wish): Body<Archive>,
+) -> Result<Json<Written<Batch>>, Problem> {
+    entries::edit(&state, Shelf::Batches, id, wish.revision, Edit::Archive(wish.archived)).await
+}

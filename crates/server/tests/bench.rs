@@ -1,0 +1,241 @@
+//! The bench: batches begun, counted, booked; nothing lost or counted twice.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use std::sync::Arc;
+use std::sync::atomic::{AtomicU64, Ordering};
+
+use crate::common::{Reply, Workshop};
+use axum::http::StatusCode;
+use serde_json::{Value, json};
+
+/// Keeps a hook clasp and begins a batch of it; gives the batch's number.
+async fn begun(workshop: &Workshop, n: u32) -> i64 {
+    let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 } });
+    let kept = workshop.post("/api/patterns", &json!({ "name": "hooks", "request": request })).await;
+    assert_eq!(kept.status, StatusCode::CREATED, "{}", kept.text());
+    let entry = kept.json()["entry"]["id"].clone();
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": n })).await;
+    assert_eq!(batch.status, StatusCode::CREATED, "{}", batch.text());
+    batch.json()["entry"]["id"].as_i64().unwrap()
+}
+
+async fn tell(workshop: &Workshop, id: i64, told: Value) -> Reply {
+    workshop.post(&format!("/api/batches/{id}/events"), &told).await
+}
+
+fn press(key: &str, step_n: usize, happened: &str, n: u32) -> Value {
+    json!({ "key": format!("press-{key}"), "step_n": step_n, "happened": happened, "n": n })
+}
+
+/// The place of the first task of an operation, from 1.
+async fn step_of(workshop: &Workshop, id: i64, operation: &str) -> usize {
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let tasks = led["tasks"].as_array().unwrap();
+    tasks.iter().position(|task| task["step"]["operation"] == operation).unwrap() + 1
+}
+
+async fn done_n(workshop: &Workshop, id: i64, step_n: usize) -> u64 {
+    let far = workshop.get(&format!("/api/batches/{id}/standing")).await.json();
+    far["standing"]["tasks"][step_n - 1]["done_n"].as_u64().unwrap()
+}
+
+/// Everything before a step is done.
+async fn up_to(workshop: &Workshop, id: i64, step_n: usize) {
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    for at in 1..step_n {
+        let n = u32::try_from(led["tasks"][at - 1]["n"].as_u64().unwrap()).unwrap();
+        let reply = tell(workshop, id, press(&format!("before-{at}"), at, "done", n)).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+}
+
+#[tokio::test]
+async fn a_press_that_is_sent_twice_counts_once() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 5).await;
+    let cut = step_of(&workshop, id, "cut").await;
+    up_to(&workshop, id, cut).await;
+    for _ in 0..3 {
+        assert_eq!(tell(&workshop, id, press("one", cut, "done", 1)).await.status, StatusCode::OK);
+    }
+    tell(&workshop, id, press("two", cut, "done", 1)).await;
+    assert_eq!(done_n(&workshop, id, cut).await, 2);
+}
+
+#[tokio::test]
+async fn two_devices_that_press_at_once_count_every_press_and_no_more_than_there_are() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 40).await;
+    let cut = step_of(&workshop, id, "cut").await;
+    up_to(&workshop, id, cut).await;
+    let presses = (0..60).map(|i| tell(&workshop, id, press(&format!("{i:04}"), cut, "done", 1)));
+    let replies = futures_util::future::join_all(presses).await;
+    let counted = replies.iter().filter(|reply| reply.status == StatusCode::OK).count();
+    assert_eq!((counted, done_n(&workshop, id, cut).await), (40, 40));
+    let refused = replies.iter().find(|reply| reply.status != StatusCode::OK).unwrap();
+    assert!(refused.fault("n").contains("Everything is done"), "{}", refused.text());
+}
+
+#[tokio::test]
+async fn cutting_takes_wire_off_its_lot_and_taking_back_puts_it_there_again() {
+    let workshop = Workshop::demo();
+    let id = begun(&workshop, 5).await;
+    let lots = workshop.get("/api/lots").await.json();
+    let lot = &lots["lots"][0];
+    let (number, before) = (lot["id"].as_i64().unwrap(), lot["standing"]["left_mm"].as_f64().unwrap());
+    let left = async || {
+        let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
+        lot["standing"]["left_mm"].as_f64().unwrap()
+    };
+    let cut = step_of(&workshop, id, "cut").await;
+    up_to(&workshop, id, cut).await;
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let one_mm = led["tasks"][cut - 1]["off_the_spool_mm"].as_f64().unwrap();
+    for i in 0..3 {
+        let mut told = press(&format!("cut-{i}"), cut, "done", 1);
+        told["lot"] = json!(number);
+        let reply = tell(&workshop, id, told).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+    assert!((before - left().await - 3.0 * one_mm).abs() < 0.002, "{before} {} {one_mm}", left().await);
+    for i in 0..2 {
+        let reply = tell(&workshop, id, press(&format!("back-{i}"), cut, "taken-back", 1)).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+    assert!((before - left().await - one_mm).abs() < 0.002);
+    assert_eq!(done_n(&workshop, id, cut).await, 1);
+}
+
+#[tokio::test]
+async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 4).await;
+    let bend = step_of(&workshop, id, "bend").await;
+    up_to(&workshop, id, bend).await;
+    let mut told = press("miss", bend, "spoiled", 1);
+    told["reason"] = json!("cracked at the eye");
+    let far = tell(&workshop, id, told).await.json();
+    assert_eq!(far["standing"]["whole_n"], 3);
+    assert_eq!(far["standing"]["spoiled"][0]["reason"], "cracked at the eye");
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let one_g = led["tasks"][bend - 1]["one_g"].as_f64().unwrap();
+    let scrap = workshop.get("/api/scrap").await.json();
+    let pile = scrap["piles"].as_array().unwrap().iter().find(|pile| pile["metal"] == "copper").unwrap();
+    assert!((pile["mass_g"].as_f64().unwrap() - one_g).abs() < 0.001, "{scrap} {one_g}");
+}
+
+/// The plan is changed and put away; the batch goes on as it was begun.
+#[tokio::test]
+async fn a_batch_keeps_the_recipe_it_was_begun_with() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 4).await;
+    let before = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let kept = workshop.get("/api/kept").await.json();
+    let entry = kept["entries"][0]["id"].as_i64().unwrap();
+    let revision = kept["entries"][0]["revision"].as_i64().unwrap();
+    let other = json!({ "name": "hooks", "request": { "kind": "hook-clasp",
+        "wire": { "metal": "copper", "size_mm": 0.8 } } });
+    let reply = workshop.put(&format!("/api/patterns/{entry}?revision={revision}"), &other).await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    let after = workshop.get(&format!("/api/batches/{id}")).await.json();
+    assert_eq!(before["tasks"], after["tasks"]);
+}
+
+#[tokio::test]
+async fn what_runs_by_itself_is_timed_by_the_server() {
+    let workshop = Workshop::empty();
+    let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 },
+        "route": { "with": [{ "operation": "tumble" }] } });
+    let kept = workshop.post("/api/patterns", &json!({ "name": "hooks", "request": request })).await.json();
+    let new = json!({ "entry": kept["entry"]["id"], "pieces_n": 2 });
+    let id = workshop.post("/api/batches", &new).await.json()["entry"]["id"].as_i64().unwrap();
+    let barrel = step_of(&workshop, id, "tumble").await;
+    up_to(&workshop, id, barrel).await;
+    let far = tell(&workshop, id, press("barrel", barrel, "started", 1)).await.json();
+    let task = &far["standing"]["tasks"][barrel - 1];
+    let at = |value: &Value| value.as_str().unwrap().parse::<jiff::Timestamp>().unwrap();
+    let ready = at(&task["ready_at"]).duration_since(at(&task["started_at"]));
+    assert_eq!(ready.as_secs(), 2 * 3600);
+    let rows = workshop.get("/api/batches").await.json();
+    assert_eq!(rows[0]["ready_at"], task["ready_at"]);
+    assert_eq!(rows[0]["next"], "tumble pieces");
+}
+
+#[tokio::test]
+async fn what_cannot_be_is_said_and_changes_nothing() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 3).await;
+    let cases = [
+        (press("ahead", 4, "done", 1), "n", "not done yet"),
+        (press("nowhere", 99, "done", 1), "step_n", "no step 99"),
+        (json!({ "key": "x", "step_n": 1, "happened": "done", "n": 1 }), "key", "8 to 64"),
+    ];
+    for (told, field, said) in cases {
+        let reply = tell(&workshop, id, told).await;
+        assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
+        assert!(reply.fault(field).contains(said), "{}", reply.text());
+    }
+    assert_eq!(done_n(&workshop, id, 1).await, 0);
+    let missing = workshop.post("/api/batches", &json!({ "entry": 999, "pieces_n": 3 })).await;
+    assert!(missing.fault("entry").contains("no kept plan"), "{}", missing.text());
+    assert_eq!(workshop.get("/api/batches/12345").await.status, StatusCode::NOT_FOUND);
+}
+
+const KILLS: u64 = 40;
+
+/// The server is killed in the middle of presses, again and again; whoever got no answer presses the same press again.
+#[test]
+fn not_one_piece_is_lost_or_counted_twice_through_forty_kills() {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("workshop.lorimant");
+    let agent = ureq::Agent::new_with_defaults();
+    let post = |address: &str, path: &str, body: &Value| -> Option<Value> {
+        let sent = agent.post(format!("{address}api/{path}")).send_json(body);
+        sent.ok()?.body_mut().read_json().ok()
+    };
+    let mut batch = None;
+    let mut pending = None;
+    let pressed = Arc::new(AtomicU64::new(0));
+    for round in 0..KILLS {
+        let (mut child, address) = crate::common::start(&file);
+        let id = *batch.get_or_insert_with(|| {
+            let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 },
+                "route": { "without": ["straighten"] } });
+            let kept = post(&address, "patterns", &json!({ "name": "hooks", "request": request })).unwrap();
+            let new = json!({ "entry": kept["entry"]["id"], "pieces_n": 5000 });
+            let id = post(&address, "batches", &new).unwrap()["entry"]["id"].as_i64().unwrap();
+            assert!(post(&address, &format!("batches/{id}/events"), &press("flush", 1, "done", 1)).is_some());
+            id
+        });
+        // Killed as soon as a few presses are through, in the middle of the next.
+        let (counted, enough) = (pressed.clone(), pressed.load(Ordering::SeqCst) + 1 + round % 5);
+        let killer = std::thread::spawn(move || {
+            while counted.load(Ordering::SeqCst) < enough {
+                std::thread::yield_now();
+            }
+            child.kill().unwrap();
+            child.wait().unwrap();
+        });
+        loop {
+            let key = pending.take().unwrap_or_else(|| format!("{:06}", pressed.load(Ordering::SeqCst)));
+            match post(&address, &format!("batches/{id}/events"), &press(&key, 2, "done", 1)) {
+                Some(_) => {
+                    pressed.fetch_add(1, Ordering::SeqCst);
+                }
+                None => {
+                    pending = Some(key);
+                    break;
+                }
+            }
+        }
+        killer.join().unwrap();
+    }
+    let (mut child, address) = crate::common::start(&file);
+    let id = batch.unwrap();
+    let last = pending.unwrap();
+    let far = post(&address, &format!("batches/{id}/events"), &press(&last, 2, "done", 1)).unwrap();
+    let pressed = pressed.load(Ordering::SeqCst);
+    assert_eq!(far["standing"]["tasks"][1]["done_n"].as_u64(), Some(pressed + 1));
+    assert!(pressed >= KILLS);
+    child.kill().unwrap();
+}
