@@ -15,6 +15,7 @@ use thirtyfour::prelude::*;
 #[case("/rack/choose", "[data-test=candidates] li")]
 #[case("/rack/cut", "[data-test=strip] svg")]
 #[case("/rack/cost", "[data-test=cost-each]")]
+#[case("/bench", "[data-test=begin]")]
 #[case("/tools", "[data-test=rods]")]
 #[case("/guide", "[data-test=metals]")]
 fn a_view_can_be_used_by_everyone(#[case] path: &'static str, #[case] there: &'static str) -> Result<()> {

@@ -3,6 +3,10 @@ import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
 export type Answer = Schemas['Answer']
+export type BatchRow = Schemas['BatchRow']
+export type BatchNow = Schemas['BatchNow']
+export type LedBatch = Schemas['LedBatch']
+export type Told = Schemas['Told']
 export type Candidate = Schemas['Candidate']
 export type CurvePoint = Schemas['CurvePoint']
 export type Curve = Schemas['Curve']

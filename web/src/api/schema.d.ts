@@ -38,6 +38,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is on its way, in the order it was begun. */
+        get: operations["list_batches"];
+        put?: never;
+        /** Begins a batch: the piece as it is kept now stays this batch's recipe, whatever becomes of the plan. */
+        post: operations["begin_batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A batch, to be led step by step. */
+        get: operations["lead_batch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a batch away, or takes it out again. */
+        post: operations["archive_batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tells what happened. What was told under the same key before is not counted again. */
+        post: operations["tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a batch is: small enough to ask for again and again. */
+        get: operations["batch_standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blade-table": {
         parameters: {
             query?: never;
@@ -1760,6 +1846,67 @@ export interface components {
          * @enum {string}
          */
         Balls: "bright" | "blackens" | "badly" | "never";
+        /** @description Pieces that go through their route together. */
+        Batch: {
+            /** @description What this batch does otherwise than its plan. */
+            changes?: components["schemas"]["Changes"];
+            /** @description What it is called, 1 to 80 characters. */
+            name: string;
+            /** @description What is made, and how many, as it was planned when the batch was begun. */
+            piece: components["schemas"]["Piece"];
+        };
+        /** @description How far a batch is. */
+        BatchNow: {
+            /** @description The server's clock, UTC. */
+            now: string;
+            /** @description How far it is. */
+            standing: components["schemas"]["BatchStanding"];
+        };
+        /** @description A batch on its way, as a list shows it. */
+        BatchRow: components["schemas"]["Entry_Batch"] & {
+            /** @description Why it cannot be led as the workshop is now, where it cannot. */
+            fault?: string | null;
+            /**
+             * Format: double
+             * @description Minutes at the bench that are still to come, as the route reckons them.
+             */
+            left_min: number;
+            /** @description What is done next, in two or three words; nothing once all is done. */
+            next?: string | null;
+            /**
+             * Format: int32
+             * @description How many are made: rings, or pieces.
+             */
+            pieces_n: number;
+            /** @description When what runs by itself is ready, where something does. */
+            ready_at?: string | null;
+            /**
+             * Format: int32
+             * @description How many of them are still whole.
+             */
+            whole_n: number;
+        };
+        /** @description How far a batch is. */
+        BatchStanding: {
+            /** @description The task in hand, by its place: the first that is not done. None once all are. */
+            at?: number | null;
+            /** @description How many things happened; grows with each. */
+            events_n: number;
+            /**
+             * Format: double
+             * @description Minutes at the bench that are still to come, as the route reckons them.
+             */
+            left_min: number;
+            /** @description What was spoiled, in the order it was. */
+            spoiled: components["schemas"]["Spoiled"][];
+            /** @description Each task in order. */
+            tasks: components["schemas"]["TaskStanding"][];
+            /**
+             * Format: int32
+             * @description Pieces that are still whole.
+             */
+            whole_n: number;
+        };
         /**
          * @description The word for a saw blade.
          * @enum {string}
@@ -2296,6 +2443,11 @@ export interface components {
             wire_shown: string;
         };
         /**
+         * @description The word for a what is counted.
+         * @enum {string}
+         */
+        Counted: "piece" | "ring" | "coil" | "once";
+        /**
          * @description How a stretch of wire runs. Lengths in mm, angles in degrees. A roll turns the plane of the bend
          *     about the wire: 0 bends to the left of the way the wire runs, 180 to the right, 90 towards the
          *     viewer of a piece that lies flat.
@@ -2666,6 +2818,38 @@ export interface components {
              * @default 0.5
              */
             ragged_turns: number;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_Batch: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description Pieces that go through their route together. */
+            record: {
+                /** @description What this batch does otherwise than its plan. */
+                changes?: components["schemas"]["Changes"];
+                /** @description What it is called, 1 to 80 characters. */
+                name: string;
+                /** @description What is made, and how many, as it was planned when the batch was begun. */
+                piece: components["schemas"]["Piece"];
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
         Entry_Keeping: {
@@ -3325,6 +3509,11 @@ export interface components {
             wood_mm: number;
         };
         /**
+         * @description The word for a event.
+         * @enum {string}
+         */
+        Happened: "done" | "taken-back" | "spoiled" | "started";
+        /**
          * @description The word for a way of hardening.
          * @enum {string}
          */
@@ -3583,6 +3772,21 @@ export interface components {
             /** @description Its place, mm. */
             at: components["schemas"]["Place"];
         };
+        /** @description A batch with its tasks and how far it is. */
+        LedBatch: {
+            /** @description Colour of its metal, `#rrggbb`. */
+            colour: string;
+            /** @description The batch. */
+            entry: components["schemas"]["Entry_Batch"];
+            /** @description The lots its wire can be cut from: first the shortest that all of it comes off. */
+            lots: components["schemas"]["LotOf"][];
+            /** @description The server's clock, UTC: what timers are counted by. */
+            now: string;
+            /** @description How far it is. */
+            standing: components["schemas"]["BatchStanding"];
+            /** @description Its tasks in order: the operations of its route, for all of its pieces. */
+            tasks: components["schemas"]["Task"][];
+        };
         /** @description A line as it stands in the ledger of a lot. */
         LedgerLine: components["schemas"]["Movement"] & {
             /**
@@ -3732,6 +3936,16 @@ export interface components {
              * @description Taken off its end to make it flush, mm.
              */
             trim_mm?: number;
+        };
+        /** @description A lot that the wire of a batch can be cut from. */
+        LotOf: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called, and how much is left of it. */
+            shown: string;
         };
         /** @description A lot, and what came in and went out, oldest first. */
         LotWithLedger: {
@@ -4108,6 +4322,21 @@ export interface components {
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
+        /** @description A batch to begin: a kept plan or pattern, and how many. */
+        NewBatch: {
+            /** @description What this batch does otherwise than its plan. */
+            changes?: components["schemas"]["Changes"];
+            /**
+             * Format: int64
+             * @description The number of a kept plan or pattern.
+             */
+            entry: number;
+            /**
+             * Format: int32
+             * @description How many rings, pieces, or pairs: 1 to 100 000.
+             */
+            pieces_n: number;
+        };
         /**
          * @description The word for a content of nickel.
          * @enum {string}
@@ -4170,6 +4399,11 @@ export interface components {
              * @description How much wire it takes up, is cut, or is taken off.
              */
             length_mm?: number | null;
+            /**
+             * Format: double
+             * @description What is set off on the maker's ruler, where that is longer than is needed.
+             */
+            on_ruler_mm?: number | null;
             /**
              * Format: double
              * @description Diameter of the workshop's own tool, where it is not just that.
@@ -5423,6 +5657,21 @@ export interface components {
          * @enum {string}
          */
         Slot: "rings" | "temper" | "metal" | "section" | "size" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
+        /** @description Pieces that were spoiled. */
+        Spoiled: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+            /** @description Why. */
+            reason: string;
+            /**
+             * Format: int32
+             * @description At which step.
+             */
+            step_n: number;
+        };
         /** @description What there is of a lot, in every way it is counted. */
         Standing: {
             /**
@@ -5692,6 +5941,75 @@ export interface components {
              */
             mm: number;
         };
+        /** @description One operation of the route, for all pieces of a batch. */
+        Task: {
+            /** @description What one press counts. */
+            counted: components["schemas"]["Counted"];
+            /** @description The piece at that moment. */
+            drawing: components["schemas"]["Drawing"];
+            /**
+             * Format: double
+             * @description The same as the hand feels it: minutes of bending 20 AWG soft copper.
+             */
+            effort_min: number;
+            /**
+             * Format: double
+             * @description Minutes at the bench for all of them, setting up included; typical ones until the workshop's own are known.
+             */
+            hands_min: number;
+            /**
+             * Format: int32
+             * @description How many there are of it.
+             */
+            n: number;
+            /** @description The same in words: `of 24 pieces`. */
+            of: string;
+            /**
+             * Format: double
+             * @description What one takes off the spool at this step, mm, where it is cut off there.
+             */
+            off_the_spool_mm?: number | null;
+            /**
+             * Format: double
+             * @description What one weighs then, g: that much goes to scrap where it is spoiled.
+             */
+            one_g: number;
+            /** @description The number to read from a metre away: `61.5 mm`, `7 turns`; nothing where the instruction has none. */
+            reads: string;
+            /** @description What it is: `cut`, `on 3.02 mm`. */
+            reads_of: string;
+            /** @description How clean that scrap is. */
+            scrap: components["schemas"]["Cleanliness"];
+            /** @description The operation with this piece's numbers, its instruction, hint and caution. */
+            step: components["schemas"]["Step"];
+        };
+        /** @description How far one task is. */
+        TaskStanding: {
+            /**
+             * Format: int32
+             * @description How many are done.
+             */
+            done_n: number;
+            /**
+             * Format: int32
+             * @description How many of those that came this far are still to do; none that was spoiled.
+             */
+            left_n: number;
+            /**
+             * Format: int32
+             * @description How many may be counted now: what the task before let through.
+             */
+            may_n: number;
+            /** @description When it is ready. */
+            ready_at?: string | null;
+            /** @description When what runs by itself was started, where it runs. */
+            started_at?: string | null;
+            /**
+             * Format: double
+             * @description Minutes it took so far, pauses left out.
+             */
+            took_min: number;
+        };
         /**
          * @description The word for a temper.
          * @enum {string}
@@ -5712,6 +6030,30 @@ export interface components {
             drawing: components["schemas"]["Drawing"];
             /** @description Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`. */
             wire: string;
+        };
+        /** @description Something that happened at the bench. */
+        Told: {
+            /** @description What happened. */
+            happened: components["schemas"]["Happened"];
+            /** @description Its own key, 8 to 64 characters: the same for the same press, however often it is sent. */
+            key: string;
+            /**
+             * Format: int64
+             * @description The lot that wire is cut from, where it is booked.
+             */
+            lot?: number | null;
+            /**
+             * Format: int32
+             * @description To how many.
+             */
+            n: number;
+            /** @description Why they were spoiled. */
+            reason?: string;
+            /**
+             * Format: int32
+             * @description The step, from 1.
+             */
+            step_n: number;
         };
         /** @description What a route takes and leaves in all. */
         Totals: {
@@ -6215,6 +6557,16 @@ export interface components {
             sentence: string;
         };
         /** @description What was written, and the number that undoes it. */
+        Written_Batch: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Batch"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_Keeping: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Keeping"];
@@ -6392,6 +6744,304 @@ export interface operations {
                 };
             };
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_batches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchRow"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBatch"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Batch"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lead_batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LedBatch"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Batch"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Told"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchNow"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    batch_standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchNow"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -7,6 +7,7 @@ export const stages = [
   { path: '/kept', name: 'Kept' },
   { path: '/patterns', name: 'Patterns' },
   { path: '/rack', name: 'Rack' },
+  { path: '/bench', name: 'Bench' },
   { path: '/tools', name: 'Tools' },
   { path: '/guide', name: 'Guide' },
 ] as const
@@ -44,6 +45,12 @@ const router = createRouter({
           meta: { title: 'What it costs' },
         },
       ],
+    },
+    { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: 'On the bench' } },
+    {
+      path: '/bench/:id(\\d+)',
+      component: () => import('../bench/LeadView.vue'),
+      meta: { title: 'At the bench' },
     },
     { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Guide' } },

@@ -11,7 +11,7 @@ mod task;
 use serde::{Deserialize, Serialize};
 
 pub use event::{Event, Happened};
-pub use standing::{Spoiled, Standing, TaskStanding};
+pub use standing::{BatchStanding, Spoiled, TaskStanding};
 pub use task::{Counted, Task};
 
 use crate::fault::{Fault, Faults, check_text};

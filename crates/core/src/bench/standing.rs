@@ -44,7 +44,7 @@ pub struct Spoiled {
 /// How far a batch is.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Standing {
+pub struct BatchStanding {
     /// Each task in order.
     pub tasks: Vec<TaskStanding>,
     /// The task in hand, by its place: the first that is not done. None once all are.
@@ -69,7 +69,7 @@ impl Batch {
     /// Of a task as many may be counted as the task before let through: pieces keep their order, one operation after
     /// another, and `done + spoiled` never exceeds what came.
     #[must_use]
-    pub fn standing(&self, tasks: &[Task], events: &[Event]) -> Standing {
+    pub fn standing(&self, tasks: &[Task], events: &[Event]) -> BatchStanding {
         let sum = |i: usize, happened: Happened| -> u32 {
             let here = events.iter().filter(|one| at_step(one.step_n) == Some(i) && one.happened == happened);
             here.map(|one| one.n).fold(0, u32::saturating_add)
@@ -123,7 +123,7 @@ impl Batch {
             };
         }
         let spoiled = events.iter().filter(|one| one.happened == Happened::Spoiled);
-        Standing {
+        BatchStanding {
             at: standings.iter().position(|task| task.left_n > 0),
             tasks: standings,
             whole_n,
@@ -139,7 +139,7 @@ impl Batch {
     ///
     /// # Errors
     /// A fault at the field that cannot be, with what would be right.
-    pub fn may_happen(&self, tasks: &[Task], standing: &Standing, event: &Event) -> Result<(), Fault> {
+    pub fn may_happen(&self, tasks: &[Task], standing: &BatchStanding, event: &Event) -> Result<(), Fault> {
         let at = at_step(event.step_n);
         let (Some(task), Some(now)) = (at.and_then(|i| tasks.get(i)), at.and_then(|i| standing.tasks.get(i)))
         else {
@@ -195,7 +195,7 @@ impl Batch {
     }
 
     /// How many of what a task counted went on to later tasks already.
-    fn gone_on(&self, tasks: &[Task], standing: &Standing, at: usize) -> u32 {
+    fn gone_on(&self, tasks: &[Task], standing: &BatchStanding, at: usize) -> u32 {
         let Some(task) = tasks.get(at) else { return 0 };
         let Some((next, there)) = tasks.iter().zip(&standing.tasks).nth(at + 1) else { return 0 };
         let spoiled =

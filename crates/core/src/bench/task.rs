@@ -176,12 +176,14 @@ fn counted_of(step: &Step, coiled: bool, before_cut: bool) -> Counted {
 
 /// The number to read from a metre away, and what it is of.
 fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
-    let Numbers { tool_mm, turns_n, turns_more_n, angle_to_deg, length_mm, left_mm, .. } = step.numbers;
+    let Numbers { tool_mm, turns_n, turns_more_n, angle_to_deg, length_mm, left_mm, on_ruler_mm, .. } =
+        step.numbers;
     let on = tool_mm.map_or(String::new(), |mm| format!("on {}", caliper(mm, unit)));
     match step.operation {
         Operation::Cut | Operation::Trim => {
-            let mm = left_mm.or(length_mm);
-            (mm.map_or(String::new(), |mm| on_ruler(mm, unit)), step.operation.shown().to_owned())
+            let exactly = left_mm.or(length_mm).map(|mm| caliper(mm, unit));
+            let reads = on_ruler_mm.map(|mm| on_ruler(mm, unit)).or(exactly);
+            (reads.unwrap_or_default(), step.operation.shown().to_owned())
         }
         Operation::Tumble => {
             (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), "in the barrel".to_owned())

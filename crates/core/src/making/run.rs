@@ -103,6 +103,9 @@ pub struct Numbers {
     /// Inside that is left.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub inside_mm: Option<f64>,
+    /// What is set off on the maker's ruler, where that is longer than is needed.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub on_ruler_mm: Option<f64>,
     /// What should be left of a stretch that is trimmed, or measured off a piece whose end is formed already.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub left_mm: Option<f64>,

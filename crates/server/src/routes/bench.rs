@@ -4,8 +4,9 @@ use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::Timestamp;
-use lorimant_core::bench::{Batch, Event, Happened, Standing, Task};
+use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task};
 use lorimant_core::making::Changes;
+use lorimant_core::words::scale::of_wire;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -19,6 +20,7 @@ use crate::state::State;
 use crate::store::StoreError;
 use crate::store::bench::{self, Led};
 use crate::store::picks::pickable;
+use crate::store::rack::{self, Stocked};
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
 
 pub(super) fn router() -> OpenApiRouter<State> {
@@ -121,6 +123,15 @@ async fn begin_batch(
     entries::add(&state, Shelf::Batches, batch).await
 }
 
+/// A lot that the wire of a batch can be cut from.
+#[derive(Serialize, ToSchema)]
+struct LotOf {
+    /// Its number.
+    id: i64,
+    /// What it is called, and how much is left of it.
+    shown: String,
+}
+
 /// A batch with its tasks and how far it is.
 #[derive(Serialize, ToSchema)]
 struct LedBatch {
@@ -129,7 +140,11 @@ struct LedBatch {
     /// Its tasks in order: the operations of its route, for all of its pieces.
     tasks: Vec<Task>,
     /// How far it is.
-    standing: Standing,
+    standing: BatchStanding,
+    /// The lots its wire can be cut from: first the shortest that all of it comes off.
+    lots: Vec<LotOf>,
+    /// Colour of its metal, `#rrggbb`.
+    colour: &'static str,
     /// The server's clock, UTC: what timers are counted by.
     #[schema(value_type = String)]
     now: Timestamp,
@@ -140,15 +155,39 @@ struct LedBatch {
     responses((status = 200, body = LedBatch), (status = 404, body = Problem)))]
 async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<LedBatch>, Problem> {
     let workshop = state.store.workshop();
-    let Led { entry, tasks, standing } = read(&state, move |c| bench::led(c, id, &workshop)).await?;
-    Ok(Json(LedBatch { entry, tasks, standing, now: bench::now() }))
+    let unit = workshop.habits.unit;
+    let known = workshop.clone();
+    let (led, stock) = read(&state, move |c| Ok((bench::led(c, id, &known)?, rack::in_stock(c)?))).await?;
+    let Led { entry, tasks, standing } = led;
+    let wire = entry.record.piece.wire();
+    let mut stock: Vec<_> =
+        stock.into_iter().filter(|lot| lot.entry.record.covered_wire().stands_for(wire)).collect();
+    // The shortest that all of them come off; else the longest there is.
+    let takes_mm = entry.record.piece.blanks(&workshop)?;
+    let needed_mm = takes_mm.length_mm * f64::from(takes_mm.n);
+    let short = |lot: &Stocked| lot.standing.left_mm < needed_mm;
+    stock.sort_by(|a, b| {
+        let (a_mm, b_mm) = (a.standing.left_mm, b.standing.left_mm);
+        let by_length = if short(a) { b_mm.total_cmp(&a_mm) } else { a_mm.total_cmp(&b_mm) };
+        short(a).cmp(&short(b)).then(by_length)
+    });
+    let shown = |lot: &Stocked| format!("{}, {} left", lot.entry.name, of_wire(lot.standing.left_mm, unit));
+    let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, shown: shown(lot) }).collect();
+    Ok(Json(LedBatch {
+        colour: wire.metal.figures().colour,
+        entry,
+        tasks,
+        standing,
+        lots,
+        now: bench::now(),
+    }))
 }
 
 /// How far a batch is.
 #[derive(Serialize, ToSchema)]
-struct HowFar {
+struct BatchNow {
     /// How far it is.
-    standing: Standing,
+    standing: BatchStanding,
     /// The server's clock, UTC.
     #[schema(value_type = String)]
     now: Timestamp,
@@ -156,11 +195,14 @@ struct HowFar {
 
 /// How far a batch is: small enough to ask for again and again.
 #[utoipa::path(get, path = "/api/batches/{id}/standing", params(("id" = i64, Path)),
-    responses((status = 200, body = HowFar), (status = 404, body = Problem)))]
-async fn batch_standing(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<HowFar>, Problem> {
+    responses((status = 200, body = BatchNow), (status = 404, body = Problem)))]
+async fn batch_standing(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+) -> Result<Json<BatchNow>, Problem> {
     let workshop = state.store.workshop();
     let led = read(&state, move |c| bench::led(c, id, &workshop)).await?;
-    Ok(Json(HowFar { standing: led.standing, now: bench::now() }))
+    Ok(Json(BatchNow { standing: led.standing, now: bench::now() }))
 }
 
 /// Something that happened at the bench.
@@ -185,17 +227,17 @@ struct Told {
 
 /// Tells what happened. What was told under the same key before is not counted again.
 #[utoipa::path(post, path = "/api/batches/{id}/events", params(("id" = i64, Path)), request_body = Told,
-    responses((status = 200, body = HowFar), (status = 404, body = Problem), (status = 422, body = Problem)))]
+    responses((status = 200, body = BatchNow), (status = 404, body = Problem), (status = 422, body = Problem)))]
 async fn tell(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
     Body(told): Body<Told>,
-) -> Result<Json<HowFar>, Problem> {
+) -> Result<Json<BatchNow>, Problem> {
     let workshop = state.store.workshop();
     let Told { key, step_n, happened, n, reason, lot } = told;
     let event = Event { key, step_n, happened, n, reason, at: bench::now() };
     let led = write(&state, move |t| bench::happen(t, id, &event, lot, &workshop)).await?;
-    Ok(Json(HowFar { standing: led.standing, now: bench::now() }))
+    Ok(Json(BatchNow { standing: led.standing, now: bench::now() }))
 }
 
 /// Puts a batch away, or takes it out again.

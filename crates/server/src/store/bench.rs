@@ -1,7 +1,7 @@
 //! What happened at the bench, batch by batch.
 
 use jiff::Timestamp;
-use lorimant_core::bench::{Batch, Event, Happened, Standing, Task};
+use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task};
 use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
 use lorimant_core::rack::stock::scrap::ScrapChange;
@@ -19,7 +19,7 @@ pub(crate) struct Led {
     /// Its tasks in order.
     pub tasks: Vec<Task>,
     /// How far it is.
-    pub standing: Standing,
+    pub standing: BatchStanding,
 }
 
 /// A batch, led.

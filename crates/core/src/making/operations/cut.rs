@@ -108,6 +108,8 @@ impl Does for Cut {
             numbers: Numbers {
                 from: Some(From::Spool),
                 length_mm: Some(self.length_mm),
+                on_ruler_mm: (self.surplus_mm > 0.0)
+                    .then(|| self.length_mm - self.formed_mm.unwrap_or(0.0) + self.surplus_mm),
                 left_mm: self.formed_mm.map(|formed_mm| self.length_mm - formed_mm),
                 times_n: (n > 1).then_some(n),
                 ..Numbers::default()

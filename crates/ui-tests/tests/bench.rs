@@ -1,0 +1,129 @@
+//! A batch led at the bench: by keyboard and by touch, through reloads, a killed server and a second device.
+#![allow(missing_docs)]
+
+use anyhow::{Result, ensure};
+use lorimant_ui_tests::{Maker, at_the_bench, client};
+use thirtyfour::prelude::*;
+
+const COUNT: &str = "[data-test=count]";
+const INSTRUCTION: &str = "[data-test=instruction]";
+
+/// Begins a batch of one of the demo's findings.
+async fn begin(maker: &Maker, many: &str) -> Result<()> {
+    maker.open("/bench").await?;
+    maker.sees("[data-test=empty]", "Nothing is on the bench").await?;
+    maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+    maker.fill("[data-test=how-many]", many).await?;
+    maker.press(Key::Enter + "").await?;
+    maker.sees(INSTRUCTION, "straight").await
+}
+
+/// Presses on until a step says so.
+async fn on_to(maker: &Maker, says: &str) -> Result<()> {
+    maker
+        .until(says, || async {
+            if maker.text(INSTRUCTION).await?.contains(says) {
+                return Ok(true);
+            }
+            maker.press(" ").await?;
+            Ok(false)
+        })
+        .await
+}
+
+#[test]
+fn a_batch_is_led_by_keyboard_through_reload_and_a_killed_server() -> Result<()> {
+    at_the_bench(|maker| async move {
+        begin(maker, "2").await?;
+        on_to(maker, "Measure from the flush end").await?;
+        maker.sees(COUNT, "0 of 4").await?;
+        maker.sees("[data-test=reads]", "mm").await?;
+        maker.sees("[data-test=caution]", "Safety glasses").await?;
+        maker.is_accessible().await?;
+        maker.press(" ").await?;
+        maker.sees(COUNT, "1 of 4").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees(COUNT, "2 of 4").await?;
+        // The window is closed and opened again: the same piece of the same step.
+        maker.browser.driver.refresh().await?;
+        maker.sees(COUNT, "2 of 4").await?;
+        // The server is gone while the maker goes on.
+        maker.server.stop().await;
+        maker.press(" ").await?;
+        maker.sees(COUNT, "3 of 4").await?;
+        maker.sees("[data-test=unanswered]", "kept here").await?;
+        maker.server.kill_and_restart().await?;
+        maker.gone("[data-test=unanswered]").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees(COUNT, "3 of 4").await?;
+        maker.press(Key::Backspace + "").await?;
+        maker.sees(COUNT, "2 of 4").await?;
+        // A miss is a key too, with its reason.
+        maker.press("x").await?;
+        maker.fill("[data-test=reason] input", "slipped").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees(COUNT, "2 of 3").await?;
+        maker.open("/bench").await?;
+        maker.sees("[data-test=batches]", "3 of 4 whole").await
+    })
+}
+
+#[test]
+fn a_batch_is_made_to_its_end_and_put_away() -> Result<()> {
+    at_the_bench(|maker| async move {
+        begin(maker, "1").await?;
+        maker
+            .until("all made", || async {
+                if maker.count("[data-test=made]").await? == 1 {
+                    return Ok(true);
+                }
+                maker.press(" ").await?;
+                Ok(false)
+            })
+            .await?;
+        maker.sees("[data-test=made]", "2 made").await?;
+        maker.click("[data-test=put-away]").await?;
+        maker.sees("[data-test=empty]", "Nothing is on the bench").await
+    })
+}
+
+/// On a phone, by taps; another device at the same batch is heard of, and no piece counts twice.
+#[test]
+fn two_devices_at_one_batch_count_together() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.browser.resize(390, 844).await?;
+        begin(maker, "3").await?;
+        let tap = async || maker.click("[data-test=press]").await;
+        tap().await?;
+        maker.sees(INSTRUCTION, "Snip the spool's end").await?;
+        tap().await?;
+        maker.sees(INSTRUCTION, "Measure from the flush end").await?;
+        tap().await?;
+        maker.sees(COUNT, "1 of 6").await?;
+        let wide = maker.script("return document.documentElement.scrollWidth - innerWidth").await?;
+        ensure!(wide.as_i64().is_some_and(|over| over <= 0), "{wide} px too wide");
+        let path = maker.browser.driver.current_url().await?.path().to_owned();
+        let id = path.rsplit('/').next().unwrap_or_default().to_owned();
+        let mut other = client::connect(&maker.server.address()).await?;
+        for key in ["other-01", "other-02", "other-02"] {
+            let told = format!(r#"{{"key":"{key}","step_n":3,"happened":"done","n":1}}"#);
+            client::ask(&mut other, "POST", &format!("/api/batches/{id}/events"), &told).await?;
+        }
+        maker.sees(COUNT, "3 of 6").await?;
+        tap().await?;
+        maker.sees(COUNT, "4 of 6").await
+    })
+}
+
+#[test]
+fn what_is_no_number_is_said_where_it_stands() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/bench").await?;
+        maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+        maker.fill("[data-test=how-many]", "a few").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("main [role=alert]", "“a few” is no number of pieces").await?;
+        ensure!(maker.count("[data-test=batches]").await? == 0);
+        Ok(())
+    })
+}

@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, type BatchRow } from '../api/client'
+import PieceSketch from '../drawing/PieceSketch.vue'
+import PiecePicker from '../rack/PiecePicker.vue'
+import type { ChosenPiece } from '../shared/asked'
+import MoreMenu from '../shared/MoreMenu.vue'
+import { useNotice } from '../shared/notice'
+import { vOneStop } from '../shared/oneStop'
+import { thumbnailsOf } from '../shared/thumbnails'
+import { minutesOf, spanOf, useServerClock } from './clock'
+
+/** What is on its way, and where one more batch is begun. */
+const router = useRouter()
+const notice = useNotice()
+const queries = useQueryClient()
+const refresh = () => queries.invalidateQueries({ queryKey: ['batches'] })
+const { now } = useServerClock()
+
+const { data: rows, error } = useQuery({
+  queryKey: ['batches'],
+  queryFn: () => data(api.GET('/api/batches')),
+  refetchInterval: 5000,
+  staleTime: 0,
+})
+const { data: drawn } = useQuery({
+  queryKey: ['thumbnails', 'batches', rows],
+  queryFn: () => thumbnailsOf((rows.value ?? []).map((row) => row.record.piece)),
+  enabled: () => !!rows.value,
+  placeholderData: (before) => before,
+})
+const sketch = (row: BatchRow) => drawn.value?.get(JSON.stringify(row.record.piece))
+
+const piece = shallowRef<ChosenPiece | null>(null)
+const count = ref('')
+const fault = ref('')
+const busy = ref(false)
+watch(piece, (now) => (count.value = now ? String(now.pieces_n) : ''))
+
+/** Whole numbers only; what is not one is said where it stands. */
+const pieces = computed(() => (/^\d{1,6}$/.test(count.value.trim()) ? Number(count.value) : null))
+
+async function begin() {
+  if (busy.value || piece.value?.entry === undefined) return
+  fault.value = pieces.value ? '' : `“${count.value}” is no number of pieces: write 1 to 100000.`
+  if (fault.value) return
+  busy.value = true
+  try {
+    const body = { entry: piece.value.entry, pieces_n: pieces.value! }
+    const { entry, undo } = await data(api.POST('/api/batches', { body }))
+    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    await refresh()
+    await router.push(`/bench/${entry.id}`)
+  } catch (thrown) {
+    fault.value = thrown instanceof Error ? thrown.message : String(thrown)
+  } finally {
+    busy.value = false
+  }
+}
+
+async function putAway(row: BatchRow) {
+  try {
+    const body = { revision: row.revision, archived: true }
+    const { undo } = await data(
+      api.POST('/api/batches/{id}/archive', { params: { path: { id: row.id } }, body }),
+    )
+    notice.did(`Put away: ${row.name}.`, undo, refresh)
+    await refresh()
+  } catch (thrown) {
+    notice.fail(thrown)
+    await refresh()
+  }
+}
+
+const acts = (row: BatchRow) => [{ label: 'Put away', test: 'put-away', act: () => void putAway(row) }]
+
+function stands(row: BatchRow) {
+  if (row.fault) return row.fault
+  if (!row.next) return `all made: ${row.whole_n}`
+  const ready = row.ready_at ? Date.parse(row.ready_at) - now.value : null
+  if (ready !== null) return ready > 0 ? `${row.next}: ready in ${spanOf(ready)}` : `${row.next}: ready`
+  return `next: ${row.next}, ${minutesOf(row.left_min)} to go`
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>On the bench</h1>
+    <form class="begin serif" data-test="begin" @submit.prevent="begin">
+      Make
+      <input
+        v-model="count"
+        class="word short"
+        :class="{ wrong: fault }"
+        inputmode="numeric"
+        aria-label="How many"
+        placeholder="how many"
+        data-test="how-many"
+      />
+      of <PiecePicker v-model="piece" label="a kept piece" kept-only first />.
+      <v-btn type="submit" color="primary" variant="flat" :disabled="!piece || busy" data-test="begin-batch">
+        Begin
+      </v-btn>
+    </form>
+    <p v-if="fault" class="stop" role="alert">{{ fault }}</p>
+    <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+    <p v-else-if="!rows" class="quiet" role="status">Looking what is on the bench…</p>
+    <p v-else-if="!rows.length" class="empty" data-test="empty">
+      Nothing is on the bench. Say how many of which kept piece, press Begin, and it is led step by step: what
+      to do, the number to read off, and one press for each piece done.
+    </p>
+    <ul v-else v-one-stop class="batches" data-test="batches">
+      <li v-for="row in rows" :key="row.id">
+        <span class="face">
+          <PieceSketch
+            v-if="sketch(row)"
+            :drawing="sketch(row)!.drawing"
+            :colour="sketch(row)!.colour"
+            lying
+          />
+        </span>
+        <div>
+          <router-link class="name serif" :to="`/bench/${row.id}`" data-test="open-batch">{{
+            row.name
+          }}</router-link>
+          <p class="sentence">{{ row.sentence }}</p>
+          <p :class="row.fault ? 'stop' : 'stands'">{{ stands(row) }}</p>
+        </div>
+        <span class="num whole"
+          >{{ row.whole_n }}<span class="quiet"> of {{ row.pieces_n }} whole</span></span
+        >
+        <MoreMenu :of="row.name" :acts="acts(row)" />
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.begin {
+  font-size: 1.35rem;
+  line-height: 1.9;
+  margin: 0 0 10px;
+}
+
+.begin .v-btn {
+  margin-left: 14px;
+}
+
+.short {
+  min-width: 2.2em;
+}
+
+.batches {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.batches li {
+  display: grid;
+  grid-template-columns: 108px minmax(0, 1fr) auto 40px;
+  gap: 0 22px;
+  padding: 12px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.face {
+  height: 76px;
+  display: grid;
+  place-items: center;
+}
+
+.face :deep(svg) {
+  width: 100%;
+  height: 76px;
+}
+
+.name {
+  font-size: 1.4rem;
+  line-height: 1.2;
+  text-decoration: none;
+}
+
+.sentence,
+.stands,
+.stop {
+  margin: 2px 0 0;
+}
+
+.stands {
+  font-weight: 500;
+}
+
+.empty {
+  max-width: 62ch;
+}
+
+@media (max-width: 600px) {
+  .batches li {
+    grid-template-columns: minmax(0, 1fr) 40px;
+  }
+
+  .face,
+  .whole {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,458 @@
+<script setup lang="ts">
+import { useEventListener, useWakeLock } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, data, type BatchNow, type LedBatch } from '../api/client'
+import PieceSketch from '../drawing/PieceSketch.vue'
+import { useNotice } from '../shared/notice'
+import { vOneStop } from '../shared/oneStop'
+import { isTyping } from '../shared/typing'
+import SpoiledDialog from './SpoiledDialog.vue'
+import { minutesOf, spanOf, useServerClock } from './clock'
+import { usePresses } from './presses'
+
+/** One step of a batch, filling the view: what to do, the number to read from a metre away, one press a piece. */
+const route = useRoute()
+const router = useRouter()
+const notice = useNotice()
+const id = Number(route.params.id)
+const led = shallowRef<LedBatch | null>(null)
+const gone = ref('')
+const clock = useServerClock()
+const wake = useWakeLock()
+
+function heard(far: BatchNow) {
+  clock.said(far.now)
+  if (led.value) led.value = { ...led.value, standing: far.standing }
+}
+const { press, pending, unanswered } = usePresses(id, heard, notice.fail)
+
+async function open() {
+  try {
+    led.value = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
+    clock.said(led.value.now)
+  } catch (thrown) {
+    gone.value = thrown instanceof Error ? thrown.message : String(thrown)
+  }
+}
+onMounted(async () => {
+  await open()
+  if (wake.isSupported.value) await wake.request('screen').catch(() => {})
+  big.value?.focus()
+})
+
+/** A step that is looked at; the one in hand where none is. */
+const looking = ref<number | null>(null)
+const inHand = computed(() => led.value?.standing.at ?? null)
+const at = computed(() => looking.value ?? inHand.value ?? null)
+const task = computed(() => (at.value === null ? null : (led.value?.tasks[at.value] ?? null)))
+const there = computed(() => (at.value === null ? null : (led.value?.standing.tasks[at.value] ?? null)))
+const waiting = computed(() => pending.value((at.value ?? 0) + 1))
+const done = computed(() => (there.value?.done_n ?? 0) + waiting.value.done)
+const left = computed(() =>
+  Math.max(0, (there.value?.left_n ?? 0) - waiting.value.done - waiting.value.spoiled),
+)
+const may = computed(() =>
+  Math.max(0, (there.value?.may_n ?? 0) - waiting.value.done - waiting.value.spoiled),
+)
+const all = computed(() => done.value + left.value)
+const once = computed(() => task.value?.counted === 'once')
+const alone = computed(() => (task.value?.step.takes.unattended_min ?? 0) > 0)
+const running = computed(() => !!there.value?.ready_at)
+const ready = computed(() => Date.parse(there.value?.ready_at ?? '') - clock.now.value)
+
+// The last piece of a step is the way to the next.
+watch(inHand, () => (looking.value = null))
+
+/** The lot that wire is cut from; none where it is not booked. */
+const lot = ref<number | null>(null)
+watch(
+  () => led.value?.lots,
+  (lots) => (lot.value ??= lots?.[0]?.id ?? null),
+)
+
+const does = computed(() => {
+  if (alone.value) return running.value ? 'taken out' : 'start it'
+  if (once.value) return 'done'
+  return all.value === 1 ? 'done' : 'one more'
+})
+
+function onward() {
+  if (!task.value || at.value === null || may.value === 0) return
+  const step_n = at.value + 1
+  if (alone.value && !running.value) return press(step_n, 'started')
+  const from = task.value.off_the_spool_mm !== undefined && lot.value ? { lot: lot.value } : {}
+  press(step_n, 'done', from)
+}
+
+function back() {
+  if (at.value !== null && done.value > 0) press(at.value + 1, 'taken-back')
+}
+
+function look(by: 1 | -1) {
+  const to = (at.value ?? led.value?.tasks.length ?? 0) + by
+  if (led.value?.tasks[to]) looking.value = to
+}
+
+const spoiling = ref(false)
+function spoil(reason: string) {
+  if (at.value !== null) press(at.value + 1, 'spoiled', { reason })
+}
+const spoilable = computed(() => !once.value && may.value > 0)
+
+const big = useTemplateRef<HTMLButtonElement>('big')
+/** A press by key was counted already: what the browser makes of it is no second one. */
+let keyed = false
+useEventListener('keydown', (event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || spoiling.value) return
+  const on = event.target as HTMLElement
+  const elsewhere = on !== big.value && !!on.closest('button, a, select')
+  if ((event.key === ' ' || event.key === 'Enter') && !elsewhere) {
+    event.preventDefault()
+    keyed = true
+    // A foot that stays down is one press.
+    if (!event.repeat) onward()
+  } else if (event.key === 'Backspace') {
+    event.preventDefault()
+    if (!event.repeat) back()
+  } else if (event.key === 'x' && spoilable.value) {
+    event.preventDefault()
+    spoiling.value = true
+  } else if (event.key === '[' || event.key === ']') look(event.key === '[' ? -1 : 1)
+})
+useEventListener('keyup', () => setTimeout(() => (keyed = false)))
+const clicked = () => (keyed ? undefined : onward())
+
+/** Cautions that were read in this sitting stand small. */
+const read = ref<string[]>(JSON.parse(sessionStorage.getItem('lorimant.cautions') ?? '[]') as string[])
+const caution = computed(() => task.value?.step.caution ?? '')
+function understood() {
+  read.value = [...read.value, caution.value]
+  sessionStorage.setItem('lorimant.cautions', JSON.stringify(read.value))
+  big.value?.focus()
+}
+
+async function putAway() {
+  const entry = led.value!.entry
+  try {
+    const now = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
+    const body = { revision: now.entry.revision, archived: true }
+    const { undo } = await data(api.POST('/api/batches/{id}/archive', { params: { path: { id } }, body }))
+    notice.did(`Put away: ${entry.name}.`, undo, () => {})
+    await router.push('/bench')
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+</script>
+
+<template>
+  <div v-if="led" class="lead" :style="{ '--metal': led.colour }">
+    <header>
+      <router-link to="/bench" class="way">Bench</router-link>
+      <h1>{{ led.entry.name }}</h1>
+      <span class="quiet">
+        <template v-if="task">step {{ task.step.step_n }} of {{ led.tasks.length }}, </template>
+        {{ minutesOf(led.standing.left_min) }} to go, {{ led.standing.whole_n }} whole
+      </span>
+      <span v-if="unanswered" class="watch" role="status" data-test="unanswered">
+        The server does not answer. What you press is kept here and told as soon as it does.
+      </span>
+    </header>
+    <template v-if="task && there">
+      <section class="moment">
+        <PieceSketch :drawing="task.drawing" class="drawing" />
+      </section>
+      <section class="say">
+        <h2 class="what">{{ task.step.named }}</h2>
+        <p v-if="task.reads" class="reads" data-test="reads">
+          {{ task.reads }} <span class="of">{{ task.reads_of }}</span>
+        </p>
+        <p v-else-if="task.reads_of" class="reads small">{{ task.reads_of }}</p>
+        <p class="text serif" data-test="instruction">{{ task.step.text }}</p>
+        <p v-if="task.step.hint" :class="task.step.misfit ? 'watch' : 'quiet'">{{ task.step.hint }}</p>
+        <label v-if="task.off_the_spool_mm !== undefined" class="from">
+          Cut from
+          <select v-model="lot" class="word" data-test="lot">
+            <option :value="null">wire that is not booked</option>
+            <option v-for="one in led.lots" :key="one.id" :value="one.id">{{ one.shown }}</option>
+          </select>
+        </label>
+        <div v-if="caution && !read.includes(caution)" class="caution" role="note" data-test="caution">
+          <p>{{ caution }}</p>
+          <v-btn variant="outlined" data-test="understood" @click="understood">I have seen to it</v-btn>
+        </div>
+        <p v-else-if="caution" class="caution small">{{ caution }}</p>
+      </section>
+      <section class="press">
+        <button
+          ref="big"
+          type="button"
+          class="plain big"
+          :disabled="may === 0"
+          data-test="press"
+          @click="clicked"
+        >
+          <span v-if="running" class="count num" data-test="timer">
+            {{ ready > 0 ? spanOf(ready) : 'ready' }}
+          </span>
+          <span v-else-if="once" class="count num">{{ done ? 'done' : '' }}</span>
+          <span v-else class="count num" data-test="count"
+            >{{ done }}<small> of {{ all }}</small></span
+          >
+          <span class="does">{{
+            may === 0 ? (left === 0 ? 'all done here' : 'waits for the step before') : does
+          }}</span>
+        </button>
+        <div class="asides">
+          <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back"
+            >Take one back</v-btn
+          >
+          <v-btn variant="text" :disabled="!spoilable" data-test="spoiled" @click="spoiling = true">
+            One is spoiled
+          </v-btn>
+          <span class="quiet keys">Space counts, Backspace takes back, x spoiled, [ ] look</span>
+        </div>
+      </section>
+    </template>
+    <section v-else class="say" data-test="made">
+      <p class="reads">{{ led.standing.whole_n }} <span class="of">made</span></p>
+      <p class="text serif">{{ led.entry.sentence }}</p>
+      <p v-for="(one, i) in led.standing.spoiled" :key="i" class="quiet">
+        {{ one.n }} spoiled at “{{ led.tasks[one.step_n - 1]?.step.named }}”{{
+          one.reason ? `: ${one.reason}` : ''
+        }}
+      </p>
+      <p>
+        <v-btn color="primary" variant="flat" data-test="put-away" @click="putAway">Put the batch away</v-btn>
+      </p>
+    </section>
+    <ol v-one-stop class="steps" data-test="steps">
+      <li v-for="(one, i) in led.tasks" :key="i">
+        <button
+          type="button"
+          class="plain step"
+          :class="{ now: i === at, finished: led.standing.tasks[i]?.left_n === 0 }"
+          :aria-current="i === at ? 'step' : undefined"
+          :title="one.step.named"
+          @click="looking = i === inHand ? null : i"
+        >
+          <span class="visually-hidden">{{ one.step.named }}, </span>{{ i + 1 }}
+        </button>
+      </li>
+    </ol>
+    <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" @spoiled="spoil" />
+  </div>
+  <p v-else-if="gone" class="page stop" role="alert">
+    {{ gone }} <router-link to="/bench">Back to the bench</router-link>
+  </p>
+  <p v-else class="page quiet" role="status">Laying out the step…</p>
+</template>
+
+<style scoped>
+.lead {
+  display: grid;
+  grid-template:
+    'head head' auto 'moment say' 1fr 'press press' auto 'steps steps' auto / minmax(0, 5fr)
+    minmax(0, 6fr);
+  gap: 6px 36px;
+  min-height: calc(100vh - 100px);
+  padding: 8px var(--gutter);
+}
+
+header {
+  grid-area: head;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 18px;
+}
+
+h1 {
+  font: 500 1.4rem var(--serif);
+  margin: 0;
+}
+
+.moment {
+  grid-area: moment;
+  display: grid;
+  place-items: center;
+  min-height: 180px;
+}
+
+.drawing {
+  width: 100%;
+  height: 100%;
+  max-height: 46vh;
+}
+
+.say {
+  grid-area: say;
+  align-self: center;
+}
+
+.what {
+  margin: 0 0 4px;
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+
+.reads {
+  margin: 0;
+  font-size: clamp(3.2rem, 8vw, 5.8rem);
+  line-height: 1;
+  font-weight: 700;
+}
+
+.reads .of,
+.reads.small {
+  font-size: clamp(1.5rem, 3vw, 2.2rem);
+  font-weight: 500;
+}
+
+.reads .of {
+  color: rgb(var(--v-theme-quiet));
+}
+
+.text {
+  font-size: clamp(1.25rem, 2vw, 1.55rem);
+  line-height: 1.25;
+  margin: 8px 0;
+}
+
+.from {
+  display: block;
+  margin: 4px 0 8px;
+}
+
+.caution {
+  margin: 8px 0 0;
+  display: flex;
+  align-items: center;
+  gap: 8px 18px;
+  padding: 6px 0 6px 14px;
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  font-size: 1.15rem;
+}
+
+.caution p {
+  flex: 1;
+  margin: 0;
+}
+
+.caution.small {
+  font-size: 1rem;
+  border-left-width: 3px;
+  padding-block: 0;
+}
+
+.press {
+  grid-area: press;
+}
+
+.big {
+  width: 100%;
+  min-height: 17vh;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 40px;
+  border-radius: 6px;
+  background: rgb(var(--v-theme-primary));
+  color: rgb(var(--v-theme-on-primary));
+  user-select: none;
+  touch-action: manipulation;
+}
+
+.big:disabled {
+  background: rgb(var(--v-theme-surface));
+  color: rgb(var(--v-theme-quiet));
+  cursor: default;
+}
+
+.big:active:not(:disabled) {
+  filter: brightness(0.92);
+}
+
+.count {
+  font-size: clamp(3.4rem, 9vw, 5.6rem);
+  line-height: 1;
+}
+
+.count small {
+  font-size: 0.5em;
+  font-weight: 500;
+}
+
+.does {
+  font-size: 1.9rem;
+}
+
+.asides {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+}
+
+.keys {
+  margin-left: auto;
+}
+
+.steps {
+  grid-area: steps;
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+}
+
+.step {
+  min-width: 30px;
+  height: 30px;
+  border-radius: 15px;
+  border: 1.5px solid rgb(var(--v-theme-quiet));
+  text-align: center;
+  font-weight: 700;
+  font-size: 0.9rem;
+}
+
+.step.finished {
+  border-color: rgb(var(--v-theme-primary));
+  color: rgb(var(--v-theme-primary));
+}
+
+.step.now {
+  background: rgb(var(--v-theme-primary));
+  border-color: rgb(var(--v-theme-primary));
+  color: rgb(var(--v-theme-on-primary));
+}
+
+@media (max-width: 860px) {
+  .lead {
+    grid-template: 'head' auto 'say' auto 'moment' minmax(120px, 1fr) 'press' auto 'steps' auto / minmax(
+        0,
+        1fr
+      );
+  }
+
+  .moment {
+    min-height: 120px;
+  }
+
+  .drawing {
+    max-height: 28vh;
+  }
+
+  .big {
+    min-height: 20vh;
+    gap: 24px;
+  }
+
+  .keys {
+    display: none;
+  }
+}
+</style>

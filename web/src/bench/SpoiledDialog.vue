@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+
+/** Why a piece is spoiled: it goes to scrap with that. */
+defineProps<{ step: string }>()
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ spoiled: [reason: string] }>()
+const reason = ref('')
+watch(open, () => (reason.value = ''))
+
+function spoil() {
+  emit('spoiled', reason.value.trim())
+  open.value = false
+}
+</script>
+
+<template>
+  <PaperDialog
+    v-model="open"
+    title="One is spoiled"
+    :width="480"
+    does="To the scrap"
+    test="to-scrap"
+    @submit="spoil"
+  >
+    <p class="quiet">It leaves the batch at “{{ step }}”, and its wire goes to the scrap of its metal.</p>
+    <PaperField v-model="reason" label="Why, if you like" name="reason" autofocus data-test="reason" />
+  </PaperDialog>
+</template>

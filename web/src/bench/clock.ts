@@ -1,0 +1,24 @@
+import { useNow } from '@vueuse/core'
+import { computed, ref } from 'vue'
+
+/** The server's clock, by what it said last: timers count by it, whatever this device's clock says. */
+export function useServerClock() {
+  const ahead = ref(0)
+  const here = useNow({ interval: 1000 })
+  return {
+    now: computed(() => here.value.getTime() + ahead.value),
+    said: (now: string) => (ahead.value = Date.parse(now) - Date.now()),
+  }
+}
+
+/** A time span in a few signs: `1 h 20 min`, `40 s`. */
+export function spanOf(ms: number): string {
+  const seconds = Math.max(0, Math.round(ms / 1000))
+  const minutes = Math.floor(seconds / 60)
+  if (minutes >= 60) return `${Math.floor(minutes / 60)} h ${minutes % 60} min`
+  return minutes > 0 ? `${minutes} min` : `${seconds} s`
+}
+
+/** The minutes of some work, as one plans with them. */
+export const minutesOf = (minutes: number) =>
+  minutes < 1 ? 'less than a minute' : spanOf(Math.round(minutes) * 60_000)
