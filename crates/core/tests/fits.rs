@@ -58,3 +58,23 @@ fn a_ring_that_is_typed_without_its_metal_is_read_and_said_so() {
     let faults = piece("6 mm", &Workshop::default(), &Vec::new).unwrap_err();
     assert_eq!(faults.0[0].field, "typed");
 }
+
+/// Of a set the part that gives first is the one whose own route holds least.
+#[test]
+fn the_weakest_of_a_set_is_named() {
+    use lorimant_core::piece::mate::weakest;
+    let shop = Workshop::default();
+    let part = |kind: &str| Piece::Finding(usual(kind));
+    let parts = ["hook-clasp", "figure-eight", "coil-cap", "s-clasp"].map(part);
+    let set = weakest(&parts, &shop).unwrap();
+    let holds = |piece: &Piece| {
+        let route = piece.route(&piece.schools(&shop), piece.changes(), &shop).unwrap();
+        route.totals.holds.map(|holds| holds.comes_off_n)
+    };
+    let least = parts.iter().filter_map(holds).fold(f64::INFINITY, f64::min);
+    assert!((set.parts[0].holds.unwrap().comes_off_n - least).abs() < 1e-12);
+    // What does not bear stands last and gives nothing away.
+    assert_eq!(set.parts.last().unwrap().called, "coil end cap");
+    assert!(set.sentence.contains("gives first"), "{}", set.sentence);
+    assert_eq!(weakest(&parts[..1], &shop).unwrap_err().0[0].field, "parts");
+}

@@ -360,6 +360,7 @@ fn tools_give_the_inside_wanted() {
     assert!(hint.contains("2.12 mm"), "{hint}");
     // Re-marked for a stepped plier, nearest step.
     let stepped = Plier {
+        reach_mm: None,
         name: "six-step".to_owned(),
         jaws: Jaws::Stepped,
         diameters_mm: vec![2.0, 3.0, 9.0],

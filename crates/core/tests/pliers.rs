@@ -12,6 +12,7 @@ fn round_nose(tip: f64, base: f64, length: f64) -> Plier {
         tip_mm: Some(tip),
         base_mm: Some(base),
         length_mm: Some(length),
+        reach_mm: None,
         measured: vec![],
         diameters_mm: vec![],
     }

@@ -1,7 +1,9 @@
 //! Whether the jaw still gets in where a bend is made.
 #![allow(clippy::unwrap_used, missing_docs)]
 
+use crate::common::slim_pliers;
 use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::workshop::Workshop;
 use rstest::rstest;
 
@@ -42,4 +44,25 @@ fn an_end_hammered_before_it_is_rolled_is_not_in_its_own_way() {
     let mut request = PatternRequest::usual("doubled-hook".parse().unwrap());
     request.parameters.insert("ends_mm".to_owned(), 0.3);
     assert_eq!(said(&request), vec![]);
+}
+
+/// Pliers that are named are taken at their reach: what stands off farther than they reach is not in their way.
+#[test]
+fn short_jaws_do_not_meet_what_stands_far_off() {
+    let plier = Plier { name: "stub".to_owned(), reach_mm: Some(2.0), ..slim_pliers() };
+    let shop = Workshop { pliers: vec![plier], ..Workshop::default() };
+    let mut request = PatternRequest::usual("trefoil-head-pin".parse().unwrap());
+    request.parameters.insert("notch_mm".to_owned(), 6.0);
+    request.plier = Some("stub".to_owned());
+    // The loops lie in the plane of the bend, within any reach.
+    let worked = request.sheet(&shop).result.unwrap();
+    assert!(
+        worked
+            .form
+            .steps
+            .iter()
+            .any(|step| step.unfit.as_ref().is_some_and(|why| why.contains("in the way")))
+    );
+    assert!((shop.pliers[0].reach_mm() - 2.0).abs() < 1e-12);
+    assert!((slim_pliers().reach_mm() - 24.0).abs() < 1e-12);
 }

@@ -1124,6 +1124,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pieces/weakest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which part of a set gives first when it is pulled. Loads are estimates. */
+        post: operations["weigh_set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -3184,6 +3201,11 @@ export interface components {
                 name: string;
                 /**
                  * Format: double
+                 * @description How far the jaws reach from their joint, mm; as long as round-nose jaws are, or usual if left out.
+                 */
+                reach_mm?: number | null;
+                /**
+                 * Format: double
                  * @description Round-nose: diameter at the tip.
                  */
                 tip_mm?: number | null;
@@ -4628,6 +4650,19 @@ export interface components {
             /** @description What it is counted in. */
             unit: components["schemas"]["Unit"];
         };
+        /** @description What one part of a set holds, as it is made by the workshop's schools. */
+        PartHolds: {
+            /** @description What it is called: `hook clasp`. */
+            called: string;
+            holds?: components["schemas"]["Holds"] | null;
+            /** @description What it holds, in words; that it does not bear where it does not. */
+            told: string;
+        };
+        /** @description The parts of a set, in any order. */
+        PartsOfSet: {
+            /** @description Two to twenty pieces. */
+            parts: components["schemas"]["Piece"][];
+        };
         /** @description The passphrase. */
         Passphrase: {
             /** @description As it was set. */
@@ -4921,6 +4956,11 @@ export interface components {
             measured?: components["schemas"]["MeasuredPlace"][];
             /** @description What the workshop calls it, 1 to 60 characters. */
             name: string;
+            /**
+             * Format: double
+             * @description How far the jaws reach from their joint, mm; as long as round-nose jaws are, or usual if left out.
+             */
+            reach_mm?: number | null;
             /**
              * Format: double
              * @description Round-nose: diameter at the tip.
@@ -5596,6 +5636,13 @@ export interface components {
             length_mm: number;
             /** @description What stands on its tag. */
             name: string;
+        };
+        /** @description The parts of a set, pulled one after another: which gives first. */
+        SetHolds: {
+            /** @description The parts, the weakest first, what does not bear last. */
+            parts: components["schemas"]["PartHolds"][];
+            /** @description Which gives first, in a sentence. */
+            sentence: string;
         };
         /** @description How the workshop likes things. */
         Settings: {
@@ -10224,6 +10271,55 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weigh_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartsOfSet"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetHolds"];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Strip } from '../api/client'
+import type { Strip, Workpiece } from '../api/client'
 import MetalGradient from './MetalGradient.vue'
 import StripFoot from './StripFoot.vue'
 import StripRuler from './StripRuler.vue'
 import { useStrip } from './strip'
 
-const props = defineProps<{ strip: Strip; truePixels?: number | null }>()
+const props = defineProps<{
+  strip: Strip
+  truePixels?: number | null
+  /** The wire after the step that is looked at: how much of what it bears is spent. */
+  workpiece?: Workpiece
+}>()
+const spent = computed(() => Math.max(0, ...(props.workpiece?.stretches ?? []).map((one) => one.spent_share)))
 
 const id = useId()
 const edge = 4
@@ -72,6 +78,16 @@ const last = computed(() => props.strip.zones.at(-1))
             {{ zone.text }}
           </text>
         </template>
+        <g v-if="workpiece" class="spent" data-test="spent-strip">
+          <rect
+            :x="edge"
+            :y="24 + thick"
+            :width="full - 2 * edge"
+            height="4"
+            :style="{ fillOpacity: Math.min(1, 0.06 + spent * 1.4) }"
+          />
+          <text :x="edge" y="14" class="quiet">{{ Math.round(spent * 100) }} % spent</text>
+        </g>
         <text v-if="last" class="quiet" :x="full - edge" y="14" text-anchor="end">{{ last.text }}</text>
         <StripRuler
           :transform="`translate(0 ${30 + thick})`"
@@ -105,6 +121,11 @@ text.stop {
 
 text.quiet {
   fill: rgb(var(--v-theme-quiet));
+}
+
+/* How much of what the metal bears is spent: said in figures, and the darker the more. */
+.spent rect {
+  fill: rgb(var(--v-theme-warning));
 }
 
 .lost {

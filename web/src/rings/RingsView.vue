@@ -201,7 +201,12 @@ onMounted(() => attempt(plan.open()))
       <FigureColumn v-else :figures="plan.worked.figures" lead />
     </template>
     <template #foot>
-      <WireStrip v-if="plan.worked" :strip="plan.worked.strip" :true-pixels="truePixels" />
+      <WireStrip
+        v-if="plan.worked"
+        :strip="plan.worked.strip"
+        :true-pixels="truePixels"
+        :workpiece="moment === 'making' ? plan.worked.steps[at]?.workpiece : undefined"
+      />
       <KeepDialog
         v-model="keeping"
         :desk="plan"

@@ -28,7 +28,8 @@ const kinds = [
 
 /** The lengths to fill in, by the kind of jaws; each where it goes in the record. */
 const fields = computed(() => {
-  if (jaws.value !== 'round-nose') return []
+  if (jaws.value !== 'round-nose')
+    return [{ key: 'reach_mm', label: 'Reach of the jaws', hint: '25 mm if left out' }]
   const length = { key: 'length_mm', label: 'Jaw length', hint: '25 mm if left out' }
   if (!measured.value)
     return [
@@ -55,6 +56,7 @@ watch(entry, (now) => {
     tip_mm: show(plier?.tip_mm),
     base_mm: show(plier?.base_mm),
     length_mm: show(plier?.length_mm),
+    reach_mm: show(plier?.reach_mm),
     diameters_mm: (plier?.diameters_mm ?? []).map(show).join(', '),
   }
   for (const [i, place] of (plier?.measured ?? []).entries()) {
@@ -70,6 +72,7 @@ async function read(): Promise<Plier> {
     return {
       ...plier,
       diameters_mm: (await readFields(texts.value, { diameters_mm: 'lengths' })).diameters_mm,
+      ...exact(await readFields(texts.value, { reach_mm: 'length' }), texts.value),
     }
   if (!measured.value)
     return {

@@ -3,22 +3,29 @@
 use super::form::Formed;
 use crate::making::{Operation, Step};
 use crate::shape::path::Path;
-use crate::words::length::{LengthUnit, caliper};
+use crate::tool::plier::Plier;
+use crate::tool::workshop::Workshop;
+use crate::words::length::caliper;
 
-/// How far a jaw stands out on either side of the wire on it, mm.
+/// How far a jaw stands out on either side of the wire on it where its pliers are not named, mm.
 const STANDS_OUT_MM: f64 = 10.0;
 /// Share of the wire's thickness that may be in the jaw's place: it gives a little.
 const GIVES: f64 = 0.1;
 
 impl Formed<'_> {
     /// Says at each step whose tool does not get in what stands in its way.
-    pub(super) fn say_what_is_in_the_way(&self, steps: &mut [Step], unit: LengthUnit) {
+    pub(super) fn say_what_is_in_the_way(&self, steps: &mut [Step], workshop: &Workshop) {
+        let unit = workshop.habits.unit;
+        let named = |plier: &&Plier| {
+            self.request.plier.as_deref().is_some_and(|name| name.trim() == plier.name.trim())
+        };
+        let reach_mm = workshop.pliers.iter().find(named).map_or(STANDS_OUT_MM, Plier::reach_mm);
         for i in 0..steps.len() {
             if !matches!(steps[i].operation, Operation::Loop | Operation::Bend) {
                 continue;
             }
             let path = self.after(&steps[..=i]);
-            let Some((segment, by_mm)) = self.in_the_way(&path, &steps[i]) else { continue };
+            let Some((segment, by_mm)) = self.in_the_way(&path, &steps[i], reach_mm) else { continue };
             let what = self.design.segments[segment].what;
             let said = format!(
                 "The {what} stands {} in the way of the jaw here: make this bend before it, or give the two more room.",
@@ -36,8 +43,8 @@ impl Formed<'_> {
 
     /// The segment that reaches farthest into the place of a step's tool, and how far, mm; none where it gets in.
     ///
-    /// The jaw is a round bar through the bend, along its axis, [`STANDS_OUT_MM`] to either side.
-    fn in_the_way(&self, path: &Path, step: &Step) -> Option<(usize, f64)> {
+    /// The jaw is a round bar through the bend, along its axis, as far to either side as the pliers reach.
+    fn in_the_way(&self, path: &Path, step: &Step, reach_mm: f64) -> Option<(usize, f64)> {
         let tool_mm = step.numbers.tool_mm?;
         let thickness = self.design.profile.thickness_mm();
         let points = path.points(thickness / 2.0);
@@ -52,7 +59,7 @@ impl Formed<'_> {
                 let from_centre = *at - centre;
                 let along = from_centre.dot(axis);
                 let by_mm = room - (from_centre - axis * along).length();
-                if along.abs() < STANDS_OUT_MM && by_mm > worst.map_or(0.0, |(_, worst)| worst) {
+                if along.abs() < reach_mm && by_mm > worst.map_or(0.0, |(_, worst)| worst) {
                     worst = Some((*segment, by_mm));
                 }
             }

@@ -40,6 +40,11 @@ impl PatternRequest {
                 put(Operation::Straighten, Place::Before(Operation::MakeFlush)),
             ),
             (
+                "tap it with a mallet, both sides alike",
+                Operation::Hammer,
+                put(Operation::Hammer, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
+            ),
+            (
                 "tumble it two hours",
                 Operation::Tumble,
                 put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),

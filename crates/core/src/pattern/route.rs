@@ -54,7 +54,7 @@ impl Formed<'_> {
             coiled: false,
         };
         let mut made = run(&route, Workpiece::of(&self.request.wire, blank.exact_mm), &bench)?;
-        self.say_what_is_in_the_way(&mut made.steps, bench.unit());
+        self.say_what_is_in_the_way(&mut made.steps, workshop);
         Ok(made)
     }
 

@@ -3,8 +3,8 @@
 use serde::Serialize;
 
 use super::Piece;
-use crate::fault::Faults;
-use crate::making::Changes;
+use crate::fault::{Fault, Faults};
+use crate::making::holds::Holds;
 use crate::pattern::check::CLEARANCE_MM;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::load_told;
@@ -101,22 +101,83 @@ pub fn mate(first: &Piece, second: &Piece, workshop: &Workshop) -> Result<Vec<Fi
     Ok(fits)
 }
 
-/// Which of two gives first when they are pulled apart, as they are made by the workshop's schools.
-fn gives_first(first: &Piece, second: &Piece, workshop: &Workshop) -> Option<Fit> {
-    let held = |piece: &Piece| {
-        let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop).ok()?;
-        Some((piece.called(), route.totals.holds?))
+/// What one part of a set holds, as it is made by the workshop's schools.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PartHolds {
+    /// What it is called: `hook clasp`.
+    pub called: &'static str,
+    /// What it holds, in words; that it does not bear where it does not.
+    pub told: String,
+    /// What it holds; nothing of what does not bear.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub holds: Option<Holds>,
+}
+
+/// The parts of a set, pulled one after another: which gives first.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct SetHolds {
+    /// The parts, the weakest first, what does not bear last.
+    pub parts: Vec<PartHolds>,
+    /// Which gives first, in a sentence.
+    pub sentence: String,
+}
+
+/// Most parts of a set.
+const MOST_PARTS: usize = 20;
+
+/// Which part of a set gives first when it is pulled, each as it is made by the workshop's schools.
+///
+/// ```
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::piece::Piece;
+/// use lorimant_core::piece::mate::weakest;
+/// use lorimant_core::tool::workshop::Workshop;
+///
+/// let part = |kind: &str| Piece::Finding(PatternRequest::usual(kind.parse().unwrap()));
+/// let set = weakest(&[part("hook-clasp"), part("figure-eight"), part("s-clasp")], &Workshop::default()).unwrap();
+/// let load = |i: usize| set.parts[i].holds.unwrap().comes_off_n;
+/// assert!(load(0) <= load(1) && load(1) <= load(2));
+/// assert!(set.sentence.contains(set.parts[0].called));
+/// ```
+///
+/// # Errors
+/// A fault at `parts` for fewer than two or more than twenty; the faults of a part, within `parts[i]`.
+pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults> {
+    if !(2..=MOST_PARTS).contains(&parts.len()) {
+        let said = format!("A set of {} cannot be weighed; take 2 to {MOST_PARTS} parts.", parts.len());
+        return Err(Fault::new("parts", said).limit(20.0).into());
+    }
+    let mut held = vec![];
+    for (i, piece) in parts.iter().enumerate() {
+        let route = piece.route(&piece.schools(workshop), piece.changes(), workshop);
+        let holds = route.map_err(|faults| faults.within(&format!("parts[{i}]")))?.totals.holds;
+        let told = holds.map_or("bears nothing that opens it".to_owned(), |holds| holds.told());
+        held.push(PartHolds { called: piece.called(), told, holds });
+    }
+    let load = |part: &PartHolds| part.holds.map_or(f64::INFINITY, |holds| holds.comes_off_n);
+    held.sort_by(|a, b| load(a).total_cmp(&load(b)));
+    let sentence = match held.as_slice() {
+        [weak, next, ..] if weak.holds.is_some() => {
+            let others = match (next.holds, held.len()) {
+                (Some(holds), _) => {
+                    format!(" The {} comes off at {}.", next.called, load_told(holds.comes_off_n))
+                }
+                (None, _) => String::new(),
+            };
+            format!("Pulled apart, the {} gives first: {}.{others}", weak.called, weak.told)
+        }
+        _ => "Nothing of this set opens when it is pulled.".to_owned(),
     };
-    let (a, b) = (held(first)?, held(second)?);
-    let (weak, strong) = if a.1.comes_off_n <= b.1.comes_off_n { (a, b) } else { (b, a) };
-    let sentence = format!(
-        "Pulled apart, the {} gives first: {}. The {} comes off at {}.",
-        weak.0,
-        weak.1.told(),
-        strong.0,
-        load_told(strong.1.comes_off_n)
-    );
-    Some(Fit { ok: true, sentence })
+    Ok(SetHolds { parts: held, sentence })
+}
+
+/// Which of two gives first when they are pulled apart.
+fn gives_first(first: &Piece, second: &Piece, workshop: &Workshop) -> Option<Fit> {
+    let set = weakest(&[first.clone(), second.clone()], workshop).ok()?;
+    let both = set.parts.iter().all(|part| part.holds.is_some());
+    both.then_some(Fit { ok: true, sentence: set.sentence })
 }
 
 fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {

@@ -50,6 +50,9 @@ pub struct Plier {
     /// Round-nose: two measured places, instead of the diameters at tip and base.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub measured: Vec<MeasuredPlace>,
+    /// How far the jaws reach from their joint, mm; as long as round-nose jaws are, or usual if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub reach_mm: Option<f64>,
     /// Stepped: the diameters, from the tip. Loop jaws: the two diameters.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub diameters_mm: Vec<f64>,
@@ -72,6 +75,7 @@ const USUAL_LENGTH_MM: f64 = 25.0;
 impl Plier {
     const DIAMETER: Span = Span { noun: "jaw diameter", unit: " mm", least: 0.2, most: 60.0 };
     const LENGTH: Span = Span { noun: "jaw length", unit: " mm", least: 2.0, most: 120.0 };
+    const REACH: Span = Span { noun: "reach of the jaws", unit: " mm", least: 2.0, most: 200.0 };
     const PLACE: Span = Span { noun: "place on the jaw", unit: " mm", least: 0.0, most: 120.0 };
 
     /// Checks that its dimensions are there and go together.
@@ -87,6 +91,9 @@ impl Plier {
             ));
         } else {
             faults.keep(check_text("name", "name", self.name.trim(), 60));
+        }
+        if let Some(reach) = self.reach_mm {
+            faults.keep(Self::REACH.check("reach_mm", reach));
         }
         if let Some(length) = self.length_mm {
             faults.keep(Self::LENGTH.check("length_mm", length));
@@ -169,6 +176,7 @@ impl Plier {
     ///     tip_mm: Some(1.0),
     ///     base_mm: Some(5.0),
     ///     length_mm: Some(20.0),
+    ///     reach_mm: None,
     ///     measured: vec![],
     ///     diameters_mm: vec![],
     /// };
@@ -184,6 +192,12 @@ impl Plier {
         let off = |d: &&f64| (**d - diameter_mm).abs();
         let nearest = self.diameters_mm.iter().min_by(|a, b| off(a).total_cmp(&off(b)))?;
         Some(JawPlace { diameter_mm: *nearest, at_mm: None, slip: 0.0 })
+    }
+
+    /// How far its jaws reach from their joint, mm.
+    #[must_use]
+    pub fn reach_mm(&self) -> f64 {
+        self.reach_mm.or(self.length_mm).unwrap_or(USUAL_LENGTH_MM)
     }
 
     /// Its name with what it is: `slim round-nose pliers`.

@@ -27,6 +27,7 @@ pub fn slim_pliers() -> Plier {
         tip_mm: Some(1.2),
         base_mm: Some(5.5),
         length_mm: Some(24.0),
+        reach_mm: None,
         measured: vec![],
         diameters_mm: vec![],
     }

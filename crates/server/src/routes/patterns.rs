@@ -10,7 +10,7 @@ use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet};
 use lorimant_core::pattern::transfer::Transferred;
 use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
 use lorimant_core::piece::Piece;
-use lorimant_core::piece::mate::{self, Fit};
+use lorimant_core::piece::mate::{self, Fit, SetHolds};
 use lorimant_core::wire::Wire;
 use lorimant_core::words::sentence::{Change, Choice};
 use serde::{Deserialize, Serialize};
@@ -38,6 +38,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(compare_patterns))
         .routes(routes!(mate_pieces))
         .routes(routes!(mate_typed))
+        .routes(routes!(weigh_set))
         .routes(routes!(take_pattern_away))
 }
 
@@ -295,6 +296,24 @@ async fn mate_pieces(
     Body(pair): Body<Pair>,
 ) -> Result<Json<Vec<Fit>>, Problem> {
     Ok(Json(mate::mate(&pair.first, &pair.second, &state.store.workshop())?))
+}
+
+/// The parts of a set, in any order.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct PartsOfSet {
+    /// Two to twenty pieces.
+    parts: Vec<Piece>,
+}
+
+/// Which part of a set gives first when it is pulled. Loads are estimates.
+#[utoipa::path(post, path = "/api/pieces/weakest", request_body = PartsOfSet,
+    responses((status = 200, body = SetHolds), (status = 422, body = Problem)))]
+async fn weigh_set(
+    Shared(state): Shared<State>,
+    Body(set): Body<PartsOfSet>,
+) -> Result<Json<SetHolds>, Problem> {
+    worked(&state, move |workshop| mate::weakest(&set.parts, workshop)).await
 }
 
 /// A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself.

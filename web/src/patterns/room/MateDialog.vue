@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
-import { api, data, faultsOf, type Fit, type Piece } from '../../api/client'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, data, faultsOf, type Fit, type Piece, type SetHolds } from '../../api/client'
 import { usePattern } from '../pattern'
 import { useForm } from '../../shared/form'
 import { useKept } from '../../shared/kept'
@@ -58,7 +58,24 @@ async function check(id: number, second: Piece) {
   }
 }
 
+/** Other parts of the set this one is of, by their numbers. */
+const set = ref<number[]>([])
+const weakest = shallowRef<SetHolds | null>(null)
+watch([set, open], async () => {
+  const parts = others.value.filter(({ id }) => set.value.includes(id)).map(({ piece }) => piece)
+  if (!open.value || !parts.length || !pattern.draft) return (weakest.value = null)
+  try {
+    const body = { parts: [{ finding: pattern.draft }, ...parts] }
+    weakest.value = await data(api.POST('/api/pieces/weakest', { body }))
+    faults.value = []
+  } catch (thrown) {
+    weakest.value = null
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+})
+
 watch(open, () => {
+  set.value = []
   typed.value = ''
   found.value = null
   chosen.value = null
@@ -87,9 +104,18 @@ watch(open, () => {
       </p>
       <FitList :fits="found.fits" />
     </template>
-    <h3 v-if="others.length">Or one that is kept</h3>
+    <h3 v-if="others.length">Or one that is kept; ticked, it is a part of one set with this</h3>
+    <p v-if="weakest" class="read" role="status" data-test="weakest">{{ weakest.sentence }}</p>
     <div class="list">
       <template v-for="other in others" :key="other.id">
+        <label class="option of-set"
+          ><input
+            v-model="set"
+            type="checkbox"
+            :value="other.id"
+            :aria-label="`${other.name} is of the set`"
+            data-test="of-set"
+        /></label>
         <button
           type="button"
           class="plain menu-line other"
@@ -100,19 +126,29 @@ watch(open, () => {
           {{ other.name }} <span class="quiet">{{ other.sentence }}</span>
         </button>
         <template v-if="chosen === other.id">
-          <FitList :fits="fits" />
-          <p v-for="sentence in faults" :key="sentence" class="stop">{{ sentence }}</p>
+          <FitList class="under" :fits="fits" />
         </template>
       </template>
     </div>
+    <p v-for="sentence in faults" :key="sentence" class="stop" role="alert">{{ sentence }}</p>
     <v-btn class="mt-3" @click="open = false">Close</v-btn>
   </PaperDialog>
 </template>
 
 <style scoped>
 .list {
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr);
   max-height: 46vh;
   overflow-y: auto;
+}
+
+.of-set {
+  padding-top: 6px;
+}
+
+.under {
+  grid-column: 2;
 }
 
 .other {

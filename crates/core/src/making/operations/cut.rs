@@ -97,6 +97,10 @@ impl Does for Cut {
                 caliper(LEAST_HELD_MM, unit)
             )
         });
+        let saved = self.formed_mm.filter(|_| self.length_mm < LEAST_HELD_MM).map(|_| {
+            let (one, all) = (caliper(LEAST_HELD_MM, unit), long_told(f64::from(n) * LEAST_HELD_MM, unit));
+            format!("Rolled on the spool it needs no tail to hold it by: {one} saved on each, {all} in all.")
+        });
         let all = f64::from(n) * self.each_mm;
         let template = if n > 1 {
             format!("{template} All take {} off the spool.", long_told(all, unit))
@@ -115,7 +119,7 @@ impl Does for Cut {
                 ..Numbers::default()
             },
             text: format!("{measured}{template}"),
-            hints: [Some(flat.to_owned()), short].into_iter().flatten().collect(),
+            hints: [Some(flat.to_owned()), short, saved].into_iter().flatten().collect(),
             misfit,
             caution: Some(CAUTION),
             takes: Takes::minutes(1.0, 0.2),
