@@ -302,3 +302,22 @@ proptest! {
         let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request, LengthUnit::Mm);
     }
 }
+
+/// Whatever holds the tail is said in the numbers and drawn.
+#[test]
+fn each_way_of_holding_the_tail_is_drawn_by_itself() {
+    use lorimant_core::making::Operation;
+    use lorimant_core::tool::school::AnchorBy;
+    let shop = Workshop::default();
+    let mut drawn = vec![];
+    for by in AnchorBy::ALL {
+        let mut request = copper(1.02, 5.0);
+        request.route.schools.anchor = Some(*by);
+        let worked = request.sheet(&shop).result.unwrap();
+        let at = worked.steps.iter().position(|step| step.operation == Operation::Anchor).unwrap();
+        assert_eq!(worked.steps[at].numbers.held_by, Some(*by));
+        let shapes = worked.stages[at].shapes.clone();
+        assert!(!drawn.contains(&shapes), "{by}");
+        drawn.push(shapes);
+    }
+}

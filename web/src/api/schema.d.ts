@@ -4396,6 +4396,7 @@ export interface components {
             /** @description Whether it is done to both wires of a folded pair, each from its own end. */
             doubled?: boolean;
             from?: components["schemas"]["From"] | null;
+            held_by?: components["schemas"]["AnchorBy"] | null;
             /**
              * Format: double
              * @description Inside that is left.

@@ -7,6 +7,7 @@ use super::takes::{Lost, Takes, WireLost};
 use super::workpiece::Workpiece;
 use crate::fault::{Fault, Faults};
 use crate::tool::gear::Gear;
+use crate::tool::school::AnchorBy;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
@@ -115,6 +116,9 @@ pub struct Numbers {
     /// Diameter of the ball.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub ball_mm: Option<f64>,
+    /// What holds the tail of a coil; a vise where the rod is turned by one or by a chuck.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub held_by: Option<AnchorBy>,
     /// Pulls through the jaws, each 0.02 of strain.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub pulls_n: Option<u32>,

@@ -7,6 +7,7 @@ use crate::drawing::{Drawing, Role, Sketch};
 use crate::making::{Operation, Step, Workpiece};
 use crate::tool::coil::Coil;
 use crate::tool::outline::Outline;
+use crate::tool::school::AnchorBy;
 use crate::wire::section::Section;
 use crate::words::length::{LengthUnit, caliper, inches};
 use crate::words::words;
@@ -160,7 +161,7 @@ impl RingPlan {
             }
             (None, Some(_)) => draw_in_hand(&mut sketch, request, coil, piece, self.gap_step_mm),
             (None, None) => {
-                draw_wire(&mut sketch, request, coil, (step.operation == Operation::Anchor).then_some(self));
+                draw_wire(&mut sketch, request, coil, step.numbers.held_by);
             }
         }
         sketch.finish(described)
@@ -214,26 +215,49 @@ impl RingPlan {
     }
 }
 
-/// Straight wire, as much as is drawn of it; anchored, its stub bent over beside the rod.
-fn draw_wire(sketch: &mut Sketch, request: &RingRequest, coil: &Coil, anchored: Option<&RingPlan>) {
+/// Straight wire, as much as is drawn of it; anchored, with what holds its tail at the rod.
+fn draw_wire(sketch: &mut Sketch, request: &RingRequest, coil: &Coil, held_by: Option<AnchorBy>) {
     let (thickness, across) = (coil.profile.thickness_mm(), coil.wound.short_across());
     let outer = across + 2.0 * thickness;
     let mut wire = BezPath::new();
-    if anchored.is_some() {
-        let stub = 0.55 * outer;
-        let rod = Rect::new(-stub, 0.0, LONGEST_DRAWN * outer + stub, 0.0);
-        draw_rod(sketch, request, request.mandrel.outline(), rod);
-        // The tail lies along the rod, and the wire comes up to it from below.
-        let (near, below) = (across / 2.0 - thickness, outer);
-        wire.move_to((-0.8 * stub, near));
+    let Some(held_by) = held_by else {
+        wire.move_to((0.0, 0.0));
+        wire.line_to((2.0 * LONGEST_DRAWN * outer, 0.0));
+        return sketch.wire(Role::Wire, &wire, thickness);
+    };
+    let stub = 0.55 * outer;
+    let rod = Rect::new(-stub, 0.0, LONGEST_DRAWN * outer + stub, 0.0);
+    draw_rod(sketch, request, request.mandrel.outline(), rod);
+    // The wire comes up to the rod from below.
+    let below = outer;
+    let bent_over = |wire: &mut BezPath, from: f64, near: f64| {
+        wire.move_to((from, near));
         wire.line_to((-thickness, near));
         wire.quad_to((thickness / 2.0, near), (thickness / 2.0, near + 1.5 * thickness));
         wire.line_to((thickness / 2.0, below));
-    } else {
-        wire.move_to((0.0, 0.0));
-        wire.line_to((2.0 * LONGEST_DRAWN * outer, 0.0));
+    };
+    match held_by {
+        AnchorBy::Thumb | AnchorBy::Vise => bent_over(&mut wire, -0.8 * stub, across / 2.0 - thickness),
+        AnchorBy::Slot => {
+            let slot = Rect::new(-stub, -0.7 * thickness, 0.0, 0.7 * thickness);
+            sketch.shape(Role::Break, &slot.to_path(0.01));
+            bent_over(&mut wire, -0.9 * stub, 0.0);
+        }
+        AnchorBy::Hole => {
+            let hole = Circle::new((thickness / 2.0, 0.0), 0.8 * thickness);
+            sketch.shape(Role::Break, &hole.to_path(0.01));
+            wire.move_to((thickness / 2.0, 0.0));
+            wire.line_to((thickness / 2.0, below));
+        }
     }
     sketch.wire(Role::Wire, &wire, thickness);
+    if held_by == AnchorBy::Vise {
+        // Two jaws, one on either side of rod and tail.
+        for (from, to) in [(-1.35 * outer, -across / 2.0), (across / 2.0, 0.9 * outer)] {
+            let jaw = Rect::new(-2.4 * stub, from.max(-0.9 * outer), -0.25 * stub, to);
+            sketch.shape(Role::RodEdge, &jaw.to_path(0.01));
+        }
+    }
 }
 
 /// One ring in hand: as cut, its ends a pitch apart sideways; shut; as wide as it was hammered; joined without a line.

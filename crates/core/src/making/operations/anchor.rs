@@ -43,9 +43,10 @@ impl Does for Anchor {
                 )
             }
         };
+        let by = if self.winding == Winding::Hand { self.by } else { AnchorBy::Vise };
         Ok(Done {
             what: "tail".to_owned(),
-            numbers: Numbers { length_mm: Some(self.tail_mm), ..Numbers::default() },
+            numbers: Numbers { length_mm: Some(self.tail_mm), held_by: Some(by), ..Numbers::default() },
             text,
             takes: Takes::minutes(0.5, bench.shared(0.3)),
             ..Done::default()
