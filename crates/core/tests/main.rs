@@ -26,6 +26,7 @@ mod reach;
 mod rings;
 mod scale_lines;
 mod sheets;
+mod sittings;
 mod sizes;
 mod stock;
 mod surfaces;

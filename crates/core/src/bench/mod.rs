@@ -5,6 +5,7 @@
 //! how far the batch is, what was spoiled and how long it took is [read off](Batch::standing) them.
 
 mod event;
+pub mod sittings;
 mod standing;
 mod task;
 

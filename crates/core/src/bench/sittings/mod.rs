@@ -1,0 +1,317 @@
+//! Sittings: when what is made next, so that due days hold, hands stay under their limits, the barrel runs where it may,
+//! and tools change seldom.
+//!
+//! Times are minutes from the moment the plan begins. [`Sittings::plan`] lays every work of every job into the hours
+//! there are: [`place`](mod@place) lays them one after another in the order of their keys, [`search`](mod@search) looks for
+//! keys that cost less, [`help`](mod@help) says what would help where due days do not hold.
+
+pub mod help;
+pub mod place;
+pub mod search;
+
+use serde::{Deserialize, Serialize};
+
+use super::{Batch, BatchStanding, Counted, Task};
+use crate::fault::{Fault, Faults, Span};
+use crate::making::Operation;
+
+/// A stretch of time at the bench, minutes from the beginning of the plan.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Stretch {
+    /// It begins.
+    pub from_min: f64,
+    /// It ends.
+    pub to_min: f64,
+}
+
+/// One operation on all that is left of a batch.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Work {
+    /// What it is, in two or three words.
+    pub named: String,
+    /// How many are still to do: pieces, coils, or loads of the barrel.
+    pub n: u32,
+    /// Minutes to lay out its tools, each time they are laid out.
+    pub setting_up_min: f64,
+    /// Minutes for one.
+    pub each_min: f64,
+    /// How the hand feels one: minutes of bending 20 AWG soft copper.
+    pub effort_each_min: f64,
+    /// Minutes each runs by itself afterwards.
+    pub unattended_min: f64,
+    /// Whether that is in the barrel: one load at a time, and not in quiet hours.
+    pub barrel: bool,
+    /// What is laid out for it: works that share it need no change of tools.
+    pub setup: String,
+}
+
+/// Work that has to be done in its order: a batch on its way.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Job {
+    /// What it is called.
+    pub name: String,
+    /// When it has to be done.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub due_min: Option<f64>,
+    /// What is left of it, in order.
+    pub works: Vec<Work>,
+}
+
+/// A work that is held in its place by hand.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Pin {
+    /// The job, by its place.
+    pub job: usize,
+    /// The work, by its place.
+    pub work: usize,
+    /// It does not begin before this.
+    pub not_before_min: f64,
+}
+
+/// What is to be done, and when there is time for it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Sittings {
+    /// What is to be done.
+    pub jobs: Vec<Job>,
+    /// When somebody sits at the bench, one sitting after another.
+    pub sittings: Vec<Stretch>,
+    /// Most minutes of hand work in one sitting.
+    pub most_min: f64,
+    /// Most of what hands feel in one sitting, as minutes of bending 20 AWG soft copper.
+    pub most_effort_min: f64,
+    /// A rest after so many minutes of hand work.
+    pub rest_every_min: f64,
+    /// How long a rest is, minutes.
+    pub rest_min: f64,
+    /// When the barrel must not run.
+    #[serde(default)]
+    pub quiet: Vec<Stretch>,
+    /// Works held in their places by hand.
+    #[serde(default)]
+    pub pins: Vec<Pin>,
+}
+
+/// Why a work stands where it stands.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(rename_all = "kebab-case")]
+pub enum Because {
+    /// It was held there by hand.
+    Pinned,
+    /// Its tools are laid out already.
+    SameTools,
+    /// What comes before it was only ready then.
+    WasReadyThen,
+    /// Its due day presses most.
+    Due,
+    /// It goes on with what was begun.
+    GoesOn,
+    /// There was time for it.
+    Time,
+}
+
+/// A work, or a part of one, in its place.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Placed {
+    /// The job, by its place.
+    pub job: usize,
+    /// The work, by its place in the job.
+    pub work: usize,
+    /// The sitting, by its place.
+    pub sitting: usize,
+    /// Hands begin.
+    pub from_min: f64,
+    /// Hands are done, rests within left out.
+    pub to_min: f64,
+    /// How many are done.
+    pub n: u32,
+    /// Whether tools are laid out for it.
+    pub lays_out: bool,
+    /// When what runs by itself afterwards is done.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub alone_to_min: Option<f64>,
+    /// Why it stands there.
+    pub because: Because,
+}
+
+/// Work for which there is no time.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Unplaced {
+    /// The job, by its place.
+    pub job: usize,
+    /// The first work without a place.
+    pub work: usize,
+    /// How many of it.
+    pub n: u32,
+    /// Why, in a sentence.
+    pub sentence: String,
+}
+
+/// A job that is done after its due day.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Late {
+    /// The job, by its place.
+    pub job: usize,
+    /// By so many minutes.
+    pub by_min: f64,
+}
+
+/// What is done when.
+#[derive(Debug, Clone, PartialEq, Default, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Planned {
+    /// Every work in its place, in order.
+    pub placed: Vec<Placed>,
+    /// Work for which there is no time.
+    pub unplaced: Vec<Unplaced>,
+    /// Jobs that are done too late.
+    pub late: Vec<Late>,
+    /// How often tools are laid out.
+    pub layouts_n: u32,
+    /// When all that has a place is done: minutes from the beginning, jobs added up.
+    pub ends_min: f64,
+}
+
+/// What a plan costs: work without a place first, then minutes too late, then how often tools are laid out, then how
+/// late jobs end.
+pub type Cost = (u32, f64, u32, f64);
+
+impl Planned {
+    /// What it costs.
+    ///
+    /// ```
+    /// use lorimant_core::bench::sittings::Planned;
+    ///
+    /// assert_eq!(Planned::default().cost(), (0, 0.0, 0, 0.0));
+    /// ```
+    #[must_use]
+    pub fn cost(&self) -> Cost {
+        let without: u32 = self.unplaced.iter().map(|one| one.n).sum();
+        (without, self.late.iter().map(|late| late.by_min).sum(), self.layouts_n, self.ends_min)
+    }
+}
+
+/// Whether one plan costs less than another.
+#[must_use]
+pub fn cheaper(one: Cost, other: Cost) -> bool {
+    one.partial_cmp(&other).is_some_and(std::cmp::Ordering::is_lt)
+}
+
+impl Job {
+    /// What is left of a batch, so many grams to a load of the barrel.
+    ///
+    /// ```
+    /// use lorimant_core::bench::Batch;
+    /// use lorimant_core::bench::sittings::Job;
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+    /// let batch = Batch::of("clasps", hook, 12);
+    /// let tasks = batch.tasks(&Workshop::default()).unwrap();
+    /// let job = Job::of(&batch, &tasks, &batch.standing(&tasks, &[]), 200.0, None);
+    /// let hands: f64 = job.works.iter().map(|work| work.setting_up_min + f64::from(work.n) * work.each_min).sum();
+    /// let route: f64 = tasks.iter().map(|task| task.hands_min).sum();
+    /// assert!((hands - route).abs() < 1e-9);
+    /// ```
+    #[must_use]
+    pub fn of(
+        batch: &Batch,
+        tasks: &[Task],
+        standing: &BatchStanding,
+        barrel_g: f64,
+        due_min: Option<f64>,
+    ) -> Self {
+        let left = tasks.iter().zip(&standing.tasks).filter(|(_, there)| there.left_n > 0);
+        let works = left.map(|(task, there)| {
+            let takes = &task.step.takes;
+            let barrel = task.step.operation == Operation::Tumble;
+            let mass_g = task.one_g * f64::from(standing.whole_n);
+            let n = if barrel { loads(mass_g, barrel_g) } else { there.left_n };
+            // Minutes are counted per piece; a coil, or all at once, takes those of all its pieces.
+            let per = f64::from(batch.pieces_n()) / f64::from(if barrel { n } else { task.n }.max(1));
+            let per =
+                if task.counted == Counted::Once && !barrel { f64::from(batch.pieces_n()) } else { per };
+            Work {
+                named: task.step.named.clone(),
+                n,
+                setting_up_min: takes.setting_up_min,
+                each_min: takes.each_min * per,
+                effort_each_min: takes.effort * takes.each_min * per,
+                unattended_min: takes.unattended_min,
+                barrel,
+                setup: format!("{}|{}", batch.piece.wire().size_mm, task.setup()),
+            }
+        });
+        Self { name: batch.name.clone(), due_min, works: works.collect() }
+    }
+}
+
+/// Loads of the barrel that so much metal is.
+fn loads(mass_g: f64, barrel_g: f64) -> u32 {
+    let loads = (mass_g / barrel_g.max(1.0)).ceil().clamp(1.0, 10_000.0);
+    #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "1 to 10 000")]
+    let loads = loads as u32;
+    loads
+}
+
+impl Sittings {
+    const MINUTES: Span =
+        Span { noun: "minutes of hand work in a sitting", unit: " min", least: 1.0, most: 1440.0 };
+    const REST: Span = Span { noun: "rest", unit: " min", least: 0.0, most: 240.0 };
+    const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 1440.0 };
+    const EFFORT: Span = Span { noun: "effort of a sitting", unit: " min", least: 1.0, most: 100_000.0 };
+
+    /// Checks that time runs forwards and its limits are some.
+    ///
+    /// # Errors
+    /// A fault for each that cannot be.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(Self::MINUTES.check("most_min", self.most_min));
+        faults.keep(Self::EFFORT.check("most_effort_min", self.most_effort_min));
+        faults.keep(Self::EVERY.check("rest_every_min", self.rest_every_min));
+        faults.keep(Self::REST.check("rest_min", self.rest_min));
+        let sound =
+            |one: &Stretch| one.from_min.is_finite() && one.to_min > one.from_min && one.to_min.is_finite();
+        for (field, stretches) in [("sittings", &self.sittings), ("quiet", &self.quiet)] {
+            let mut before = f64::NEG_INFINITY;
+            for (i, one) in stretches.iter().enumerate() {
+                if !sound(one) || one.from_min < before {
+                    let said = "It must end after it begins, and begin after the one before it ends.";
+                    faults.add(Fault::new(format!("{field}[{i}]"), said));
+                }
+                before = one.to_min;
+            }
+        }
+        for (i, job) in self.jobs.iter().enumerate() {
+            for (j, work) in job.works.iter().enumerate() {
+                let all = [work.setting_up_min, work.each_min, work.effort_each_min, work.unattended_min];
+                if all.iter().any(|value| !value.is_finite() || *value < 0.0) {
+                    let said = "Its minutes must be none or more.";
+                    faults.add(Fault::new(format!("jobs[{i}].works[{j}]"), said));
+                }
+            }
+        }
+        for (i, pin) in self.pins.iter().enumerate() {
+            if self.jobs.get(pin.job).is_none_or(|job| pin.work >= job.works.len()) {
+                faults.add(Fault::new(format!("pins[{i}]"), "There is no such work to hold."));
+            }
+        }
+        faults.into_result()
+    }
+}
