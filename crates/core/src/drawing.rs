@@ -177,9 +177,17 @@ impl Sketch {
         self.frame = Some(self.frame.map_or(bounds, |frame| frame.union(bounds)));
     }
 
+    /// Covers a path with a margin; one whose control points all lie within needs no closer look.
+    fn cover_path(&mut self, path: &BezPath, margin_mm: f64) {
+        let around = path.control_box().inflate(margin_mm, margin_mm);
+        if !self.frame.is_some_and(|frame| frame.union(around) == frame) {
+            self.cover(path.bounding_box().inflate(margin_mm, margin_mm));
+        }
+    }
+
     /// A filled or thinly lined shape.
     pub fn shape(&mut self, role: Role, path: &BezPath) {
-        self.cover(path.bounding_box());
+        self.cover_path(path, 0.0);
         self.push(role, path, None);
     }
 
@@ -191,7 +199,7 @@ impl Sketch {
 
     /// A piece of wire of a given width along a path, its ends cut flat.
     pub fn wire(&mut self, role: Role, path: &BezPath, width_mm: f64) {
-        self.cover(path.bounding_box().inflate(width_mm / 2.0, width_mm / 2.0));
+        self.cover_path(path, width_mm / 2.0);
         self.push(role, path, Some(width_mm));
     }
 

@@ -2,6 +2,7 @@
 
 use anyhow::Result;
 use lorimant_ui_tests::{Maker, at_the_bench};
+use thirtyfour::prelude::*;
 
 fn main() -> Result<()> {
     at_the_bench(|maker| async move {
@@ -76,6 +77,12 @@ fn main() -> Result<()> {
         maker.fill("[data-test=cost-bought] input", "5.60").await?;
         maker.sees("[data-test=verdict]", "Making pays").await?;
         picture(maker, "rack-cost").await?;
+        maker.open("/bench").await?;
+        maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+        maker.fill("[data-test=how-many]", "6").await?;
+        maker.press(Key::Enter + "").await?;
+        at_the_first_bend(maker).await?;
+        picture(maker, "bench").await?;
         maker.browser.prefer("dark").await?;
         maker.open("/rings").await?;
         maker.click("[data-test=released]").await?;
@@ -87,6 +94,26 @@ fn main() -> Result<()> {
         maker.sees("[data-test=answer]", "2 m makes").await?;
         picture(maker, "ask-phone").await
     })
+}
+
+/// Presses on to the first bend of a batch and makes a few of them.
+async fn at_the_first_bend(maker: &Maker) -> Result<()> {
+    maker.find("[data-test=press]").await?;
+    maker
+        .until("the first bend", || async {
+            if maker.text("[data-test=instruction]").await?.starts_with("Bend") {
+                return Ok(true);
+            }
+            maker.press(" ").await?;
+            Ok(false)
+        })
+        .await?;
+    for n in 1..=5 {
+        maker.press(" ").await?;
+        maker.sees("[data-test=count]", &format!("{n} of 12")).await?;
+    }
+    // What was said of beginning it is read by then.
+    maker.gone("[data-test=notice]").await
 }
 
 /// Opens what is kept under a name.

@@ -188,7 +188,7 @@ pub struct Choosing {
 /// Most wires given.
 const MOST: usize = 16;
 /// Most of one metal whose route is run.
-const MADE_OF_A_METAL: usize = 5;
+const MADE_OF_A_METAL: usize = 4;
 /// Most of one metal that are given.
 const MOST_OF_A_METAL: usize = 3;
 /// Most wires compared side by side.
