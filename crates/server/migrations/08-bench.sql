@@ -13,6 +13,7 @@ CREATE TABLE happened (
     booked INTEGER REFERENCES batches (id)
 );
 CREATE INDEX happened_by_entry ON happened (entry, id);
+CREATE INDEX happened_by_booking ON happened (booked) WHERE booked IS NOT NULL;
 
 CREATE TRIGGER happened_is_not_changed BEFORE UPDATE ON happened
 BEGIN

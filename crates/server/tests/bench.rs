@@ -124,6 +124,24 @@ async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
     assert!((pile["mass_g"].as_f64().unwrap() - one_g).abs() < 0.001, "{scrap} {one_g}");
 }
 
+/// Wire that a press took is put back by taking the press back, not behind the bench's back.
+#[tokio::test]
+async fn what_a_press_booked_is_not_undone_without_the_press() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 4).await;
+    let bend = step_of(&workshop, id, "bend").await;
+    up_to(&workshop, id, bend).await;
+    tell(&workshop, id, press("miss", bend, "spoiled", 1)).await;
+    let last = workshop.get("/api/history").await.json();
+    let batch = last[0]["batch"].as_i64().unwrap();
+    let refused = workshop.post(&format!("/api/undo/{batch}"), &json!({})).await;
+    assert!(refused.fault("batch").contains("at the bench"), "{}", refused.text());
+    // A key is one press of one batch.
+    let other = begun(&workshop, 2).await;
+    let refused = tell(&workshop, other, press("miss", 1, "done", 1)).await;
+    assert!(refused.fault("key").contains("another batch"), "{}", refused.text());
+}
+
 /// The plan is changed and put away; the batch goes on as it was begun.
 #[tokio::test]
 async fn a_batch_keeps_the_recipe_it_was_begun_with() {

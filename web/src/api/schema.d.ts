@@ -3798,6 +3798,11 @@ export interface components {
         LedBatch: {
             /** @description Colour of its metal, `#rrggbb`. */
             colour: string;
+            /**
+             * Format: int32
+             * @description How many pieces are one of what is counted: 2 where the piece is counted in pairs.
+             */
+            each_n: number;
             /** @description The batch. */
             entry: components["schemas"]["Entry_Batch"];
             /** @description The lots its wire can be cut from: first the shortest that all of it comes off. */

@@ -2,7 +2,7 @@
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, data, type BatchNow, type LedBatch } from '../api/client'
+import { api, data, takeAway, type BatchNow, type LedBatch } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
@@ -132,6 +132,30 @@ function understood() {
   big.value?.focus()
 }
 
+/** The label for its bag: the recipe as it was made, and how many came of it. */
+async function label() {
+  const { name, piece } = led.value!.entry.record
+  const whole = led.value!.standing.whole_n
+  try {
+    if ('finding' in piece) {
+      const pieces_n = Math.max(1, Math.floor(whole / (led.value!.each_n || 1)))
+      await takeAway('/api/patterns/take-away/label.pdf', {
+        name,
+        note: '',
+        request: { ...piece.finding, pieces_n },
+      })
+    } else {
+      await takeAway('/api/rings/take-away/label.pdf', {
+        name,
+        note: '',
+        request: { ...piece.rings, rings_n: Math.max(1, whole) },
+      })
+    }
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+
 async function putAway() {
   const entry = led.value!.entry
   try {
@@ -224,7 +248,8 @@ async function putAway() {
         }}
       </p>
       <p>
-        <v-btn color="primary" variant="flat" data-test="put-away" @click="putAway">Put the batch away</v-btn>
+        <v-btn color="primary" variant="flat" data-test="bag-label" @click="label">Label for the bag</v-btn>
+        <v-btn class="ml-3" data-test="put-away" @click="putAway">Put the batch away</v-btn>
       </p>
     </section>
     <ol v-one-stop class="steps" data-test="steps">

@@ -143,6 +143,8 @@ struct LedBatch {
     standing: BatchStanding,
     /// The lots its wire can be cut from: first the shortest that all of it comes off.
     lots: Vec<LotOf>,
+    /// How many pieces are one of what is counted: 2 where the piece is counted in pairs.
+    each_n: u32,
     /// Colour of its metal, `#rrggbb`.
     colour: &'static str,
     /// The server's clock, UTC: what timers are counted by.
@@ -174,6 +176,7 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
     let shown = |lot: &Stocked| format!("{}, {} left", lot.entry.name, of_wire(lot.standing.left_mm, unit));
     let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, shown: shown(lot) }).collect();
     Ok(Json(LedBatch {
+        each_n: entry.record.pieces_n() / entry.record.piece.count().max(1),
         colour: wire.metal.figures().colour,
         entry,
         tasks,

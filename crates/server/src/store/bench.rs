@@ -12,6 +12,9 @@ use super::error::{Result, StoreError};
 use super::shelf::{Entry, Shelf};
 use super::{batch, ledger, rack};
 
+/// Scrap is kept in milligrams.
+const LEAST_SCRAP_G: f64 = 0.001;
+
 /// A batch with its tasks and how far it is.
 pub(crate) struct Led {
     /// The batch.
@@ -56,8 +59,13 @@ pub(crate) fn happen(
     let sql = "SELECT entry FROM happened WHERE key = ?1";
     let told: Option<i64> = t.prepare_cached(sql)?.query_row([&event.key], |row| row.get(0)).optional()?;
     let now = led(t, id, workshop)?;
-    if told == Some(id) {
-        return Ok(now);
+    match told {
+        Some(one) if one == id => return Ok(now),
+        Some(_) => {
+            let said = "This press was told of another batch already. Give each press a key of its own.";
+            return Err(StoreError::Refused(Fault::new("key", said).into()));
+        }
+        None => {}
     }
     now.entry
         .record
@@ -102,7 +110,8 @@ fn book(
             rack::book_cuts(t, undo, &[cut], workshop.habits.unit)?;
             Ok(Some(undo))
         }
-        (Happened::Spoiled, ..) => {
+        // Less than the scrap is weighed by is not booked.
+        (Happened::Spoiled, ..) if task.one_g * f64::from(event.n) >= LEAST_SCRAP_G => {
             let undo = batch::next(t)?;
             let note = format!("{}, spoiled at “{}”", now.entry.name, task.step.named);
             let mass_g = task.one_g * f64::from(event.n);
@@ -114,6 +123,12 @@ fn book(
         (Happened::TakenBack, Some(_), _) => put_back(t, id, event),
         _ => Ok(None),
     }
+}
+
+/// Whether a batch of writes was booked with something that happened at the bench.
+pub(crate) fn booked(connection: &Connection, batch: i64) -> Result<bool> {
+    let sql = "SELECT EXISTS (SELECT 1 FROM happened WHERE booked = ?1)";
+    Ok(connection.prepare_cached(sql)?.query_row([batch], |row| row.get(0))?)
 }
 
 /// Puts back onto its lot what was cut last at a step, press by press, as far as it was booked. Gives the batch of writes.

@@ -2,12 +2,14 @@
 
 use std::collections::HashSet;
 
+use lorimant_core::fault::Fault;
 use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension, Row, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::batch::{self, now};
+use super::bench;
 use super::error::{Result, StoreError};
 use super::ledger;
 use super::search;
@@ -363,6 +365,10 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     })?;
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
     let booked = ledger::of_batch(transaction, undone)?;
+    if bench::booked(transaction, undone)? {
+        let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
+        return Err(StoreError::Refused(Fault::new("batch", said).into()));
+    }
     if changes.is_empty() && booked.is_empty() {
         return Err(StoreError::Missing { what: "change", id: undone });
     }
