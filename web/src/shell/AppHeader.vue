@@ -148,6 +148,12 @@ nav a[aria-current='page'] {
   stroke-width: 1;
 }
 
+@media (max-width: 420px) {
+  nav a {
+    font-size: 1.02rem;
+  }
+}
+
 @media (max-width: 760px) {
   .row {
     gap: 4px 14px;
@@ -157,6 +163,7 @@ nav a[aria-current='page'] {
     order: 3;
     width: 100%;
     justify-content: space-between;
+    gap: 4px;
   }
 
   .ask {
