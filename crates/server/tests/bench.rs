@@ -199,6 +199,28 @@ async fn what_cannot_be_is_said_and_changes_nothing() {
     assert_eq!(workshop.get("/api/batches/12345").await.status, StatusCode::NOT_FOUND);
 }
 
+/// All of the workshop goes out and comes in again with what happened at its bench.
+#[tokio::test]
+async fn what_happened_goes_out_and_comes_in_with_the_workshop() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 4).await;
+    let bend = step_of(&workshop, id, "bend").await;
+    up_to(&workshop, id, bend).await;
+    tell(&workshop, id, press("miss", bend, "spoiled", 1)).await;
+    let out = workshop.get("/api/workshop.jsonl").await;
+    assert_eq!(out.status, StatusCode::OK, "{}", out.text());
+    let there = Workshop::empty();
+    let brought = there.ask("POST", "/api/workshop", out.text()).await;
+    assert!(brought.status.is_success(), "{}", brought.text());
+    let far = |reply: Reply| reply.json()["standing"].clone();
+    let path = format!("/api/batches/{id}/standing");
+    assert_eq!(far(there.get(&path).await), far(workshop.get(&path).await));
+    // What is no event is refused at its line.
+    let wrong = out.text().replace("\"spoiled\"", "\"eaten\"");
+    let refused = Workshop::empty().ask("POST", "/api/workshop", wrong).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", refused.text());
+}
+
 const KILLS: u64 = 40;
 
 /// The server is killed in the middle of presses, again and again; whoever got no answer presses the same press again.

@@ -90,8 +90,8 @@ impl Batch {
             let (all, came) = (in_its_own(whole_n), in_its_own(through_n).min(in_its_own(whole_n)));
             // Once for all is done when all of the task before are.
             let came = if task.counted == Counted::Once && through_n < whole_n { 0 } else { came };
-            let left_n = all.saturating_sub(done_n + spoiled_n);
-            let may_n = came.saturating_sub(done_n + spoiled_n);
+            let gone_n = done_n.saturating_add(spoiled_n);
+            let (left_n, may_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
             let started_at = running(events, i).filter(|_| left_n > 0);
             standings.push(TaskStanding {
                 done_n,
@@ -200,7 +200,8 @@ impl Batch {
         let Some((next, there)) = tasks.iter().zip(&standing.tasks).nth(at + 1) else { return 0 };
         let spoiled =
             standing.spoiled.iter().filter(|one| at_step(one.step_n) == Some(at + 1)).map(|one| one.n);
-        let on = there.done_n + spoiled.sum::<u32>() + u32::from(there.started_at.is_some());
+        let spoiled_n = spoiled.fold(0, u32::saturating_add);
+        let on = there.done_n.saturating_add(spoiled_n).saturating_add(u32::from(there.started_at.is_some()));
         match (task.counted, next.counted) {
             _ if on == 0 => 0,
             (Counted::Once, _) => 1,

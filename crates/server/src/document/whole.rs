@@ -1,6 +1,7 @@
 //! All of a workshop as lines of JSON: one record a line, in an order that can be read back line by line, however
 //! many there are. What stands there is what the file has, with numbers, revisions and times, but no passphrase.
 
+use lorimant_core::bench::Happened;
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
 use utoipa::ToSchema;
@@ -136,11 +137,11 @@ pub(crate) struct HappenedLine {
     /// Number of the batch's record.
     pub entry: i64,
     /// The step, from 1.
-    pub step_n: i64,
+    pub step_n: u32,
     /// What.
-    pub happened: String,
+    pub happened: Happened,
     /// To how many.
-    pub n: i64,
+    pub n: u32,
     /// Why they were spoiled.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub reason: String,

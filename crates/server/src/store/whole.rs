@@ -2,7 +2,7 @@
 
 use std::io::{BufRead, Read as _, Write};
 
-use lorimant_core::bench::Batch;
+use lorimant_core::bench::{Batch, Happened};
 use lorimant_core::fault::Fault;
 use lorimant_core::words::capital;
 use rusqlite::{Connection, Row, Transaction, params};
@@ -83,7 +83,7 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             key: row.get(1)?,
             entry: row.get(2)?,
             step_n: row.get(3)?,
-            happened: row.get(4)?,
+            happened: word(row, 4)?,
             n: row.get(5)?,
             reason: row.get(6)?,
             made_at: row.get(7)?,
@@ -93,6 +93,12 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
     let lines_n = out.lines_n;
     out.line(&Line::End { lines_n })?;
     Ok(lines_n)
+}
+
+/// A word of the bench in a row.
+fn word(row: &Row, at: usize) -> rusqlite::Result<Happened> {
+    let text: String = row.get(at)?;
+    text.parse().map_err(|_| rusqlite::Error::InvalidColumnType(at, text, rusqlite::types::Type::Text))
 }
 
 /// Where the lines go.
@@ -307,6 +313,11 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
             let sql = "INSERT INTO happened (id, key, entry, step_n, happened, n, reason, made_at, booked) \
                        VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)";
             let HappenedLine { id, key, entry, step_n, happened, n, reason, made_at, booked } = line;
+            made_at.parse::<jiff::Timestamp>().map_err(|_| {
+                let said = format!("“{made_at}” is no moment in time");
+                StoreError::Refused(Fault::new("made_at", said).into())
+            })?;
+            let happened = happened.word();
             t.prepare_cached(sql)?
                 .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked])?;
         }
