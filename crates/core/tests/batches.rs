@@ -8,6 +8,7 @@ use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::school::{Hardening, Schools, Straightening};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -202,6 +203,21 @@ fn pauses_are_no_work() {
     at(3, 9000, 3);
     at(3, 9030, 4);
     assert!((bench.standing().tasks[2].took_min - 1.0).abs() < 1e-9);
+}
+
+/// The workshop takes up another school in the middle: what was begun goes on by the old one.
+#[test]
+fn a_batch_goes_on_by_the_schools_it_was_begun_with() {
+    let old = Workshop::default();
+    let new =
+        Schools { hardening: Hardening::Tumble, straightening: Straightening::AfterCutting, ..old.schools };
+    let new = Workshop { schools: new, ..Workshop::default() };
+    for mut batch in [hooks(3), rings(80)] {
+        let before = batch.tasks(&old).unwrap();
+        assert_ne!(batch.tasks(&new).unwrap().len(), before.len());
+        batch.schools = Some(old.schools);
+        assert_eq!(batch.tasks(&new).unwrap(), before);
+    }
 }
 
 proptest! {

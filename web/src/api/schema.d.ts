@@ -1871,6 +1871,7 @@ export interface components {
             name: string;
             /** @description What is made, and how many, as it was planned when the batch was begun. */
             piece: components["schemas"]["Piece"];
+            schools?: components["schemas"]["MakingSchools"] | null;
         };
         /** @description How far a batch is. */
         BatchNow: {
@@ -2857,6 +2858,7 @@ export interface components {
                 name: string;
                 /** @description What is made, and how many, as it was planned when the batch was begun. */
                 piece: components["schemas"]["Piece"];
+                schools?: components["schemas"]["MakingSchools"] | null;
             };
             /**
              * Format: int64

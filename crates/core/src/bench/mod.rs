@@ -19,6 +19,7 @@ use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
 use crate::pattern::MOST_PIECES;
 use crate::piece::Piece;
+use crate::tool::school::Schools;
 
 /// Pieces that go through their route together.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -29,6 +30,9 @@ pub struct Batch {
     pub name: String,
     /// What is made, and how many, as it was planned when the batch was begun.
     pub piece: Piece,
+    /// The workshop's schools when it was begun, so that its steps stay its steps; today's if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub schools: Option<Schools>,
     /// What this batch does otherwise than its plan.
     #[serde(default, skip_serializing_if = "Changes::is_empty")]
     pub changes: Changes,
@@ -38,7 +42,7 @@ impl Batch {
     /// Of a piece, so many of it.
     #[must_use]
     pub fn of(name: &str, piece: Piece, n: u32) -> Self {
-        Self { name: name.to_owned(), piece: piece.with_count(n), changes: Changes::default() }
+        Self { name: name.to_owned(), piece: piece.with_count(n), schools: None, changes: Changes::default() }
     }
 
     /// Checks its name, its count and its piece; whether its route can be run, [`Batch::tasks`] says.

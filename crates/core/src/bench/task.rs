@@ -87,6 +87,7 @@ impl Batch {
     /// # Errors
     /// The faults of the piece, or of what is changed about its route.
     pub fn tasks(&self, workshop: &Workshop) -> Result<Vec<Task>, Faults> {
+        let workshop = &Workshop { schools: self.schools.unwrap_or(workshop.schools), ..workshop.clone() };
         let schools = self.piece.schools(workshop);
         let changes = if self.changes.is_empty() { self.piece.changes() } else { &self.changes };
         let mut piece = self.piece.clone().changed(changes.clone());

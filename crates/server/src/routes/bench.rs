@@ -117,9 +117,10 @@ async fn begin_batch(
 ) -> Result<(StatusCode, Json<Written<Batch>>), Problem> {
     let NewBatch { entry, pieces_n, changes } = new;
     let (picked, _) = read(&state, move |c| pickable(c, entry, pieces_n)).await?;
-    let batch = Batch { name: picked.what, piece: picked.piece, changes };
+    let workshop = state.store.workshop();
+    let batch = Batch { name: picked.what, piece: picked.piece, schools: Some(workshop.schools), changes };
     batch.check()?;
-    batch.tasks(&state.store.workshop())?;
+    batch.tasks(&workshop)?;
     entries::add(&state, Shelf::Batches, batch).await
 }
 
