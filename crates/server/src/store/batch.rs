@@ -1,6 +1,6 @@
 //! What is written together: the number of each batch of writes, and when it was.
 
-use rusqlite::Transaction;
+use rusqlite::{Connection, Transaction};
 
 use super::error::Result;
 
@@ -13,4 +13,10 @@ pub(super) fn now() -> String {
 pub(crate) fn next(transaction: &Transaction) -> Result<i64> {
     transaction.prepare_cached("INSERT INTO batches (made_at) VALUES (?1)")?.execute([now()])?;
     Ok(transaction.last_insert_rowid())
+}
+
+/// Whether a batch of writes was booked with something that happened at the bench.
+pub(super) fn booked_at_the_bench(connection: &Connection, batch: i64) -> Result<bool> {
+    let sql = "SELECT EXISTS (SELECT 1 FROM happened WHERE booked = ?1)";
+    Ok(connection.prepare_cached(sql)?.query_row([batch], |row| row.get(0))?)
 }

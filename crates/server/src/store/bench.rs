@@ -125,12 +125,6 @@ fn book(
     }
 }
 
-/// Whether a batch of writes was booked with something that happened at the bench.
-pub(crate) fn booked(connection: &Connection, batch: i64) -> Result<bool> {
-    let sql = "SELECT EXISTS (SELECT 1 FROM happened WHERE booked = ?1)";
-    Ok(connection.prepare_cached(sql)?.query_row([batch], |row| row.get(0))?)
-}
-
 /// Puts back onto its lot what was cut last at a step, press by press, as far as it was booked. Gives the batch of writes.
 fn put_back(t: &Transaction, id: i64, event: &Event) -> Result<Option<i64>> {
     let sql = "SELECT booked, n FROM happened WHERE entry = ?1 AND step_n = ?2 AND happened = 'done' \

@@ -9,7 +9,6 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::batch::{self, now};
-use super::bench;
 use super::error::{Result, StoreError};
 use super::ledger;
 use super::search;
@@ -365,7 +364,7 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     })?;
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
     let booked = ledger::of_batch(transaction, undone)?;
-    if bench::booked(transaction, undone)? {
+    if batch::booked_at_the_bench(transaction, undone)? {
         let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
         return Err(StoreError::Refused(Fault::new("batch", said).into()));
     }
