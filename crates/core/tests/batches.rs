@@ -94,8 +94,13 @@ fn rings_are_counted_as_coils_until_they_are_cut() {
 
 #[test]
 fn what_is_read_from_a_metre_away_is_the_steps_own_number() {
-    for task in tasks(&hooks(4)) {
+    for task in tasks(&hooks(4)).into_iter().chain(tasks(&rings(40))) {
         let numbers = &task.step.numbers;
+        // What a number is of does not stand there without it.
+        assert!(
+            !task.reads.is_empty() || task.reads_of.is_empty() || task.reads_of.starts_with("on "),
+            "{task:?}"
+        );
         match task.step.operation {
             Operation::Cut => {
                 let read: f64 = task.reads.trim_end_matches(" mm").parse().unwrap();

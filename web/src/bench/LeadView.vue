@@ -177,7 +177,8 @@ async function putAway() {
       <h1>{{ led.entry.name }}</h1>
       <span class="quiet">
         <template v-if="task">step {{ task.step.step_n }} of {{ led.tasks.length }}, </template>
-        {{ minutesOf(led.standing.left_min) }} to go, {{ led.standing.whole_n }} whole
+        <template v-if="led.standing.left_min > 0">{{ minutesOf(led.standing.left_min) }} to go, </template>
+        {{ led.standing.whole_n }} whole
       </span>
       <span v-if="unanswered" class="watch" role="status" data-test="unanswered">
         The server does not answer. What you press is kept here and told as soon as it does.

@@ -154,7 +154,7 @@ nav a[aria-current='page'] {
   }
 }
 
-@media (max-width: 760px) {
+@media (max-width: 900px) {
   .row {
     gap: 4px 14px;
   }

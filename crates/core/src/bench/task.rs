@@ -191,12 +191,12 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
         }
         Operation::Pickle => (format!("{:.0} min", step.takes.unattended_min), "in the pickle".to_owned()),
         Operation::Straighten => {
-            let pulls = step.numbers.pulls_n.map_or(String::new(), |n| counted(n, "pull"));
-            (pulls, "through the jaws".to_owned())
+            let pulls = step.numbers.pulls_n.map(|n| (counted(n, "pull"), "through the jaws".to_owned()));
+            pulls.unwrap_or_default()
         }
         Operation::Hammer | Operation::Flatten => {
-            let thin = step.numbers.thickness_mm.map_or(String::new(), |mm| caliper(mm, unit));
-            (thin, "thick".to_owned())
+            let thin = step.numbers.thickness_mm.map(|mm| (caliper(mm, unit), "thick".to_owned()));
+            thin.unwrap_or_default()
         }
         _ => match (turns_n, angle_to_deg) {
             (Some(turns), _) => {
