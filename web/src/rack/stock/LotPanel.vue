@@ -92,9 +92,13 @@ async function onTheScale() {
   return { typed: texts.value.weight ?? '', tare_g }
 }
 
+/** What was typed when it was last looked at: looked at again, what is shown stays, so that a press can book it. */
+let looked = ''
 const look = () =>
   attempt(async () => {
-    weighed.value = null
+    const typed = `${texts.value.weight}|${texts.value.tare}`
+    if (looked !== typed) weighed.value = null
+    looked = typed
     if (!texts.value.weight?.trim()) return
     const body = await onTheScale()
     const found = (await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))).weighed
