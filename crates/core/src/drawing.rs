@@ -292,36 +292,19 @@ pub fn svg_path(path: &BezPath) -> String {
     text
 }
 
-/// Writes a number to three decimals, without noughts behind it, digit by digit from the last.
+/// Writes a number to three decimals, without noughts behind it.
 fn thousandths(value: f64, text: &mut String) {
     #[expect(clippy::cast_possible_truncation, reason = "a drawing's millimetres; saturates beyond")]
     let whole = (value * 1e3).round() as i64;
-    let mut left = whole.unsigned_abs();
-    let mut signs = [0_u8; 24];
-    let mut at = signs.len();
-    let mut put = |sign: u8| {
-        at -= 1;
-        signs[at] = sign;
-        at
-    };
-    let mut begun = 0;
-    let mut behind_the_point = false;
-    for place in 0.. {
-        if place == 3 && behind_the_point {
-            begun = put(b'.');
-        }
-        if place > 3 && left == 0 {
-            break;
-        }
-        let digit = u8::try_from(left % 10).unwrap_or_default();
-        left /= 10;
-        behind_the_point |= digit > 0 && place < 3;
-        if behind_the_point || place >= 3 {
-            begun = put(b'0' + digit);
-        }
-    }
     if whole < 0 {
-        begun = put(b'-');
+        text.push('-');
     }
-    text.push_str(str::from_utf8(&signs[begun..]).unwrap_or_default());
+    let mut digits = itoa::Buffer::new();
+    text.push_str(digits.format(whole.unsigned_abs() / 1000));
+    // A thousand more, so that there are always three behind its first.
+    let behind = digits.format(1000 + whole.unsigned_abs() % 1000)[1..].trim_end_matches('0');
+    if !behind.is_empty() {
+        text.push('.');
+        text.push_str(behind);
+    }
 }

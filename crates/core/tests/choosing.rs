@@ -37,9 +37,12 @@ fn wish(purpose: Piece) -> ChooseRequest {
     }
 }
 
+fn of_metals() -> Vec<MetalPrice> {
+    Metal::ALL.iter().map(|metal| MetalPrice { metal: *metal, per_gram: Decimal::ONE }).collect()
+}
+
 fn prices() -> Rack {
-    let metals = Metal::ALL.iter().map(|metal| MetalPrice { metal: *metal, per_gram: Decimal::ONE });
-    Rack { lots: vec![], metals: metals.collect() }
+    Rack::new([], of_metals())
 }
 
 fn chosen(wish: &ChooseRequest) -> Choosing {
@@ -199,7 +202,7 @@ fn a_limit_of_money_is_kept_to_where_it_can_be() {
         MetalPrice { metal: Metal::Copper, per_gram: copper },
     ];
     let wish = ChooseRequest { most_each, ..wish(Piece::Finding(usual("figure-eight"))) };
-    let found = wish.choose(&Rack { lots: vec![], metals: prices.to_vec() }, &Workshop::default()).unwrap();
+    let found = wish.choose(&Rack::new([], prices.to_vec()), &Workshop::default()).unwrap();
     assert_eq!(found.candidates[0].wire.metal, Metal::Copper);
 }
 
@@ -334,10 +337,10 @@ fn what_is_on_the_rack_comes_first_at_what_it_cost() {
     let request = rings();
     // Between two sizes of the gauge.
     let wire = Wire::round(Metal::Copper, 1.35, Temper::Soft);
-    let lots = vec![OnRack { wire: wire.clone(), left_mm: 4000.0, per_metre: Some(Decimal::TWO) }];
+    let lots = [OnRack { wire: wire.clone(), left_mm: 4000.0, per_metre: Some(Decimal::TWO) }];
     let asked = RingRequest { wire: wire.clone(), ..request };
     let wish = wish(Piece::Rings(asked));
-    let found = wish.choose(&Rack { lots, ..prices() }, &Workshop::default()).unwrap();
+    let found = wish.choose(&Rack::new(lots, of_metals()), &Workshop::default()).unwrap();
     let there = found.candidates.iter().find(|one| one.wire.size_mm == wire.size_mm).unwrap();
     assert_eq!(there.on_rack.as_deref(), Some("4 m on the rack"));
     let cost: f64 = there.cost.unwrap().try_into().unwrap();

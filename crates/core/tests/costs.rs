@@ -118,7 +118,7 @@ fn shop(unit: LengthUnit) -> Workshop {
 fn a_start_takes_what_the_lots_cost() {
     let wire = hooks().wire;
     let lot = |price| OnRack { wire: wire.clone(), left_mm: 1000.0, per_metre: Some(money(price)) };
-    let rack = Rack { lots: vec![lot("12"), lot("14")], metals: vec![] };
+    let rack = Rack::new([lot("12"), lot("14")], vec![]);
     let start = CostStart::of(&Piece::Finding(hooks()), &rack, money("24"), &shop(LengthUnit::Mm)).unwrap();
     assert_eq!((start.request.wire_price, start.request.pieces_n), (money("13.0000"), 24));
     let blank = hooks().form().unwrap().blank(LengthUnit::Mm);
@@ -135,7 +135,7 @@ fn a_start_takes_what_the_lots_cost() {
 fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     let wire = hooks().wire;
     let metals = vec![MetalPrice { metal: Metal::SterlingSilver, per_gram: money("1") }];
-    let prices = Rack { lots: vec![], metals };
+    let prices = Rack::new([], metals);
     let purpose = Piece::Finding(hooks());
     let start = CostStart::of(&purpose, &prices, money("24"), &shop(LengthUnit::Mm)).unwrap();
     let metre: f64 = start.request.wire_price.try_into().unwrap();

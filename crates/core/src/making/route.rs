@@ -180,14 +180,12 @@ impl Changes {
         let at = changes.with.iter().position(|one| one.operation == Operation::Tumble).filter(|_| hot);
         let at = at.unwrap_or(changes.with.len());
         let put_in = if hot {
-            let flux = put(Operation::Flux, after);
-            let join = Inserted { before: None, ..put(operation, Some(Operation::Flux)) };
-            let quench = Inserted { before: None, ..put(Operation::Quench, Some(operation)) };
+            let follows = |operation, after| Inserted { after: Some(after), ..Inserted::of(operation) };
             vec![
-                flux,
-                join,
-                quench,
-                Inserted { before: None, ..put(Operation::Pickle, Some(Operation::Quench)) },
+                put(Operation::Flux, after),
+                follows(operation, Operation::Flux),
+                follows(Operation::Quench, operation),
+                follows(Operation::Pickle, Operation::Quench),
             ]
         } else {
             vec![put(operation, after)]

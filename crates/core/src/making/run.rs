@@ -243,7 +243,7 @@ pub struct Step {
     /// A hint beside it.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub hint: Option<String>,
-    /// Whether the workshop owns no tool that fits; the hint says which would.
+    /// Whether the workshop owns no tool that fits, or it does not get in; the hint says why.
     pub misfit: bool,
     /// What is wrong with the fit.
     #[serde(skip)]

@@ -16,10 +16,8 @@ impl Formed<'_> {
     /// Says at each step whose tool does not get in what stands in its way.
     pub(super) fn say_what_is_in_the_way(&self, steps: &mut [Step], workshop: &Workshop) {
         let unit = workshop.habits.unit;
-        let named = |plier: &&Plier| {
-            self.request.plier.as_deref().is_some_and(|name| name.trim() == plier.name.trim())
-        };
-        let reach_mm = workshop.pliers.iter().find(named).map_or(STANDS_OUT_MM, Plier::reach_mm);
+        let named = self.request.plier.as_deref().and_then(|name| workshop.plier(name));
+        let reach_mm = named.map_or(STANDS_OUT_MM, Plier::reach_mm);
         for i in 0..steps.len() {
             if !matches!(steps[i].operation, Operation::Loop | Operation::Bend) {
                 continue;

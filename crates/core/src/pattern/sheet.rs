@@ -177,6 +177,27 @@ impl Formed<'_> {
         }
     }
 
+    /// The ring plan that winds many of it at once, as a coil on a length of its own wire; none for what is more than one
+    /// turn about a core as thick as itself.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let ring = PatternRequest::usual("smallest-ring".parse().unwrap());
+    /// let plan = ring.form().unwrap().wound_as().unwrap();
+    /// assert!((plan.mandrel.diameter_mm - ring.wire.size_mm).abs() < 1e-12);
+    /// assert!(PatternRequest::usual("hook-clasp".parse().unwrap()).form().unwrap().wound_as().is_none());
+    /// ```
+    #[must_use]
+    pub fn wound_as(&self) -> Option<RingRequest> {
+        let own_mm = self.design.profile.thickness_mm();
+        let [segment] = self.design.segments.as_slice() else { return None };
+        let Course::Wrap { core_mm, turns, .. } = segment.course else { return None };
+        let one_turn = turns <= 1.0 && (core_mm - own_mm).abs() < 1e-9;
+        let wire = &self.request.wire;
+        one_turn.then(|| RingRequest::new(wire.clone(), Mandrel::round(own_mm), self.request.pieces_n))
+    }
+
     fn worked_out(&self, workshop: &Workshop, extent: Extent) -> Result<PatternWorked, Faults> {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
@@ -192,7 +213,7 @@ impl Formed<'_> {
             front,
             side: if whole { self.drawn(Side::Right, unit) } else { DrawnPiece::default() },
             stages: if whole { self.stages(&made.steps) } else { vec![] },
-            wound_as: self.request.wound_as(),
+            wound_as: self.wound_as(),
             thickness_mm: self.design.profile.thickness_mm(),
             colour: self.request.wire.metal.figures().colour.to_owned(),
             form,
@@ -207,39 +228,21 @@ impl PatternRequest {
     /// As [`PatternRequest::form`]; and a fault at `plier` when the workshop has none of that name.
     pub fn form_with(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
         let formed = self.form()?.by(self.schools(workshop));
-        if let Some(name) = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty()) {
+        let asked = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
+        if let Some(name) = asked.filter(|name| workshop.plier(name).is_none()) {
             let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
-            if !own.iter().any(|known| known.eq_ignore_ascii_case(name)) {
-                let known = if own.is_empty() {
-                    "None are listed under Tools yet".to_owned()
-                } else {
-                    format!("Yours: {}", own.join(", "))
-                };
-                return Err(Fault::new(
-                    "plier",
-                    format!("The workshop has no plier called {}. {known}.", quoted(name)),
-                )
-                .into());
-            }
+            let known = if own.is_empty() {
+                "None are listed under Tools yet".to_owned()
+            } else {
+                format!("Yours: {}", own.join(", "))
+            };
+            return Err(Fault::new(
+                "plier",
+                format!("The workshop has no plier called {}. {known}.", quoted(name)),
+            )
+            .into());
         }
         Ok(formed)
-    }
-
-    /// The ring plan that winds it as a coil on its own wire; none for what is not made so.
-    ///
-    /// ```
-    /// use lorimant_core::pattern::PatternRequest;
-    ///
-    /// let ring = PatternRequest::usual("smallest-ring".parse().unwrap());
-    /// let plan = ring.wound_as().unwrap();
-    /// assert!((plan.mandrel.diameter_mm - ring.wire.size_mm).abs() < 1e-12);
-    /// assert!(PatternRequest::usual("hook-clasp".parse().unwrap()).wound_as().is_none());
-    /// ```
-    #[must_use]
-    pub fn wound_as(&self) -> Option<RingRequest> {
-        let ring = self.kind.0.kind == "smallest-ring" && self.value("turns_n") <= 1.0;
-        let rod = Mandrel::round(self.wire.profile().thickness_mm());
-        ring.then(|| RingRequest::new(self.wire.clone(), rod, self.pieces_n))
     }
 
     /// Works out everything the drawing room shows.

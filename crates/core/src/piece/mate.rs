@@ -160,12 +160,9 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults>
     held.sort_by(|a, b| load(a).total_cmp(&load(b)));
     let sentence = match held.as_slice() {
         [weak, next, ..] if weak.holds.is_some() => {
-            let others = match (next.holds, held.len()) {
-                (Some(holds), _) => {
-                    format!(" The {} comes off at {}.", next.called, load_told(holds.comes_off_n))
-                }
-                (None, _) => String::new(),
-            };
+            let others = next.holds.map_or(String::new(), |holds| {
+                format!(" The {} comes off at {}.", next.called, load_told(holds.comes_off_n))
+            });
             format!("Pulled apart, the {} gives first: {}.{others}", weak.called, weak.told)
         }
         _ => "Nothing of this set opens when it is pulled.".to_owned(),

@@ -101,7 +101,8 @@ pub struct CostStart {
 
 impl CostStart {
     /// Starts from a plan or finding: its wire as cut, at what the lots of that wire cost on the average,
-    /// or, where none has a price, at the metal's.     ///
+    /// or, where none has a price, at the metal's.
+    ///
     /// # Errors
     /// The faults of the plan or finding.
     pub fn of(piece: &Piece, rack: &Rack, hour_rate: Decimal, workshop: &Workshop) -> Result<Self, Faults> {

@@ -253,8 +253,8 @@ fn draw_wire(sketch: &mut Sketch, request: &RingRequest, coil: &Coil, held_by: O
     sketch.wire(Role::Wire, &wire, thickness);
     if held_by == AnchorBy::Vise {
         // Two jaws, one on either side of rod and tail.
-        for (from, to) in [(-1.35 * outer, -across / 2.0), (across / 2.0, 0.9 * outer)] {
-            let jaw = Rect::new(-2.4 * stub, from.max(-0.9 * outer), -0.25 * stub, to);
+        for (from, to) in [(-0.9 * outer, -across / 2.0), (across / 2.0, 0.9 * outer)] {
+            let jaw = Rect::new(-2.4 * stub, from, -0.25 * stub, to);
             sketch.shape(Role::RodEdge, &jaw.to_path(0.01));
         }
     }

@@ -29,6 +29,20 @@ pub struct Workshop {
     pub gear: Gear,
 }
 
+impl Workshop {
+    /// The pliers of a name, however it is written.
+    ///
+    /// ```
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// assert!(Workshop::default().plier("slim round-nose").is_none());
+    /// ```
+    #[must_use]
+    pub fn plier(&self, name: &str) -> Option<&Plier> {
+        self.pliers.iter().find(|plier| plier.name.trim().eq_ignore_ascii_case(name.trim()))
+    }
+}
+
 words! {
     /// A ready list of rods to take over.
     pub enum StartSet ("start set") {

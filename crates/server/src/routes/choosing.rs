@@ -35,7 +35,7 @@ async fn known(state: &State) -> Result<(Rack, Settings), Problem> {
         left_mm: lot.standing.left_mm,
         per_metre: lot.standing.per_metre,
     });
-    let rack = Rack { lots: lots.collect(), metals: settings.metal_prices.clone() };
+    let rack = Rack::new(lots, settings.metal_prices.clone());
     Ok((rack, settings))
 }
 

@@ -23,7 +23,8 @@ pub struct Trim {
 impl Trim {
     fn text(&self, bench: &Bench) -> String {
         let off = caliper(self.off_mm, bench.unit());
-        let sawn = bench.workshop.gear.sawn(bench.wire);
+        let sawn = bench.workshop.gear.sawn(bench.wire).is_some();
+        let how = if sawn { "sawn square and filed" } else { "the flat of the cutter to the piece" };
         match self.left {
             Some((what, left_mm)) => {
                 let left = caliper(left_mm, bench.unit());
@@ -32,13 +33,9 @@ impl Trim {
                 } else {
                     ""
                 };
-                let how = sawn.map_or("the flat of the cutter to the piece", |_| "sawn square and filed");
                 format!("Trim the {what} to {left}, {how}: about {off} come off.{match_it}")
             }
-            None => {
-                let how = sawn.map_or("the flat of the cutter to the piece", |_| "sawn square and filed");
-                format!("Trim {off} off the {}, {how}, and press the end in.", self.what)
-            }
+            None => format!("Trim {off} off the {}, {how}, and press the end in.", self.what),
         }
     }
 }

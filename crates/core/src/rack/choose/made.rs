@@ -16,19 +16,15 @@ impl ChooseRequest {
     /// of its own checks it fails.
     pub(super) fn as_made(&self, wire: &Wire, workshop: &Workshop, measured: &mut Measured) -> Vec<String> {
         let piece = self.joined(self.purpose.clone().in_wire(wire.clone()));
-        let holds = match holds(&piece, workshop) {
-            Ok(holds) => holds,
+        let (holds, tumbled) = match finished(&piece, workshop) {
+            Ok(finished) => finished,
             Err(faults) => return faults.0.into_iter().take(1).map(|fault| fault.sentence).collect(),
         };
         if let Some(now) = holds {
-            // What the barrel would add, unless it is in the route already.
-            let tumbled = piece.changes().toggled(Operation::Tumble, Place::AtTheEnd);
-            let tumbled = if tumbled.puts_in(Operation::Tumble) {
-                piece.clone().changed(tumbled)
-            } else {
-                piece.clone()
-            };
-            let after = self::holds(&tumbled, workshop).ok().flatten().unwrap_or(now);
+            // What the barrel would add, where it is not in the route already.
+            let barrel = piece.changes().toggled(Operation::Tumble, Place::AtTheEnd);
+            let after = if tumbled { None } else { finished(&piece.clone().changed(barrel), workshop).ok() };
+            let after = after.and_then(|(holds, _)| holds).unwrap_or(now);
             (measured.holds_n, measured.holds_hardened_n) = (now.comes_off_n, after.comes_off_n);
             measured.closed = now.closed;
         }
@@ -47,8 +43,7 @@ impl ChooseRequest {
         };
         match &piece {
             Piece::Rings(request) => {
-                let changes =
-                    request.route.choosing("joint", if by == Operation::Fuse { "fuse" } else { "solder" });
+                let changes = request.route.choosing("joint", by.word());
                 changes.map(|changes| piece.clone().changed(changes)).unwrap_or(piece)
             }
             Piece::Finding(request) => match request.joins_after() {
@@ -62,7 +57,9 @@ impl ChooseRequest {
     }
 }
 
-fn holds(piece: &Piece, workshop: &Workshop) -> Result<Option<Holds>, Faults> {
+/// What a piece holds at the end of its route, and whether it was in the barrel by then.
+fn finished(piece: &Piece, workshop: &Workshop) -> Result<(Option<Holds>, bool), Faults> {
     let made = piece.made(&piece.schools(workshop), piece.changes(), workshop)?;
-    Ok(made.finished().and_then(|finished| piece.holds(finished)))
+    let tumbled = made.steps.iter().any(|step| step.operation == Operation::Tumble);
+    Ok((made.finished().and_then(|finished| piece.holds(finished)), tumbled))
 }

@@ -266,11 +266,8 @@ impl ChooseRequest {
                     surface: Surface::Bare,
                 };
                 let sold = sizes.iter().map(|size_mm| of(*size_mm)).filter(|wire| rack.left_mm(wire) <= 0.0);
-                let there =
-                    rack.lots.iter().filter(|lot| lot.left_mm > 0.0 && lot.wire == of(lot.wire.size_mm));
-                let mut there: Vec<Wire> = there.map(|lot| lot.wire.clone()).collect();
-                there.dedup();
-                for wire in there.into_iter().chain(sold) {
+                let there = rack.wires().filter(|wire| **wire == of(wire.size_mm)).cloned();
+                for wire in there.chain(sold) {
                     weighed_n += 1;
                     let Some(measured) = duty.measure(&wire) else { continue };
                     if let Some(misses) = self.misses(&wire, &measured, &duty, rack) {

@@ -36,7 +36,7 @@ const UNFIT: f64 = 1.5;
 const TO_BUY: f64 = 0.08;
 
 fn to_buy(wire: &Wire, rack: &Rack) -> f64 {
-    if rack.lots.is_empty() || rack.left_mm(wire) > 0.0 { 0.0 } else { TO_BUY }
+    if rack.wires().next().is_none() || rack.left_mm(wire) > 0.0 { 0.0 } else { TO_BUY }
 }
 
 /// What so much of a wire costs, by the one price there is of it.

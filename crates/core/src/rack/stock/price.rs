@@ -17,13 +17,20 @@ pub struct OnRack {
     pub per_metre: Option<Decimal>,
 }
 
-/// What is on the rack, and the prices of metals.
+/// What is on the rack, wire by wire, and the prices of metals.
 #[derive(Debug, Clone, PartialEq, Default)]
 pub struct Rack {
-    /// The lots there are.
-    pub lots: Vec<OnRack>,
-    /// Prices of a gram.
-    pub metals: Vec<MetalPrice>,
+    wires: Vec<OfWire>,
+    metals: Vec<MetalPrice>,
+}
+
+/// All lots of one wire together.
+#[derive(Debug, Clone, PartialEq)]
+struct OfWire {
+    wire: Wire,
+    left_mm: f64,
+    /// What a metre cost, of each lot whose price is known.
+    paid: Vec<Decimal>,
 }
 
 /// Where a price comes from.
@@ -36,15 +43,38 @@ pub enum PriceFrom {
 }
 
 impl Rack {
-    /// The lots of a wire.
-    fn of<'a>(&'a self, wire: &'a Wire) -> impl Iterator<Item = &'a OnRack> {
-        self.lots.iter().filter(|lot| lot.wire.stands_for(wire))
+    /// Puts lots together by their wires.
+    #[must_use]
+    pub fn new(lots: impl IntoIterator<Item = OnRack>, metals: Vec<MetalPrice>) -> Self {
+        let mut wires: Vec<OfWire> = vec![];
+        for lot in lots {
+            match wires.iter_mut().find(|one| one.wire.stands_for(&lot.wire)) {
+                Some(one) => {
+                    one.left_mm += lot.left_mm;
+                    one.paid.extend(lot.per_metre);
+                }
+                None => {
+                    let paid = lot.per_metre.into_iter().collect();
+                    wires.push(OfWire { wire: lot.wire, left_mm: lot.left_mm, paid });
+                }
+            }
+        }
+        Self { wires, metals }
+    }
+
+    fn of(&self, wire: &Wire) -> Option<&OfWire> {
+        self.wires.iter().find(|one| one.wire.stands_for(wire))
+    }
+
+    /// The wires of which any is left.
+    pub fn wires(&self) -> impl Iterator<Item = &Wire> {
+        self.wires.iter().filter(|one| one.left_mm > 0.0).map(|one| &one.wire)
     }
 
     /// How much of a wire is left in all its lots, mm.
     #[must_use]
     pub fn left_mm(&self, wire: &Wire) -> f64 {
-        self.of(wire).map(|lot| lot.left_mm).sum()
+        self.of(wire).map_or(0.0, |one| one.left_mm)
     }
 
     /// Price of a metre of a wire: the mean of what its lots cost, or else that of its metal. None where neither is known.
@@ -56,13 +86,13 @@ impl Rack {
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let lot = |price: i64| OnRack { wire: wire.clone(), left_mm: 5000.0, per_metre: Some(price.into()) };
-    /// let rack = Rack { lots: vec![lot(2), lot(4)], metals: vec![] };
+    /// let rack = Rack::new([lot(2), lot(4)], vec![]);
     /// assert_eq!(rack.per_metre(&wire), Some((3.into(), PriceFrom::Lots(2))));
     /// assert_eq!(rack.left_mm(&wire), 10_000.0);
     /// ```
     #[must_use]
     pub fn per_metre(&self, wire: &Wire) -> Option<(Decimal, PriceFrom)> {
-        let paid: Vec<Decimal> = self.of(wire).filter_map(|lot| lot.per_metre).collect();
+        let paid = self.of(wire).map_or(&[][..], |one| &one.paid);
         if !paid.is_empty() {
             let mean = paid.iter().sum::<Decimal>() / Decimal::from(paid.len());
             return Some((mean, PriceFrom::Lots(paid.len())));
