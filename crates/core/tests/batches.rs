@@ -184,6 +184,7 @@ fn what_runs_by_itself_says_when_it_is_ready() {
     }
     bench.happens(barrel, Happened::Started, 1).unwrap();
     let started = bench.events.last().unwrap().at;
+    assert!(bench.happens(barrel, Happened::Started, 1).unwrap_err().contains("runs already"));
     let there = bench.standing().tasks[barrel - 1].clone();
     assert_eq!(there.started_at, Some(started));
     let hours = there.ready_at.unwrap().duration_since(started).as_secs_f64() / 3600.0;

@@ -104,6 +104,10 @@ async fn cutting_takes_wire_off_its_lot_and_taking_back_puts_it_there_again() {
     }
     assert!((before - left().await - one_mm).abs() < 0.002);
     assert_eq!(done_n(&workshop, id, cut).await, 1);
+    // Cut from wire that is not booked and taken back again: what was booked before it stays booked.
+    tell(&workshop, id, press("unbooked", cut, "done", 1)).await;
+    tell(&workshop, id, press("back-unbooked", cut, "taken-back", 1)).await;
+    assert!((before - left().await - one_mm).abs() < 0.002);
 }
 
 #[tokio::test]

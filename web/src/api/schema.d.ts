@@ -1908,8 +1908,6 @@ export interface components {
         BatchStanding: {
             /** @description The task in hand, by its place: the first that is not done. None once all are. */
             at?: number | null;
-            /** @description How many things happened; grows with each. */
-            events_n: number;
             /**
              * Format: double
              * @description Minutes at the bench that are still to come, as the route reckons them.
@@ -3800,15 +3798,12 @@ export interface components {
         LedBatch: {
             /** @description Colour of its metal, `#rrggbb`. */
             colour: string;
-            /**
-             * Format: int32
-             * @description How many pieces are one of what is counted: 2 where the piece is counted in pairs.
-             */
-            each_n: number;
             /** @description The batch. */
             entry: components["schemas"]["Entry_Batch"];
             /** @description The lots its wire can be cut from: first the shortest that all of it comes off. */
             lots: components["schemas"]["LotOf"][];
+            /** @description What comes of it as it stands: the recipe as it is made, so many of it as are whole. */
+            made: components["schemas"]["Piece"];
             /** @description The server's clock, UTC: what timers are counted by. */
             now: string;
             /** @description How far it is. */
@@ -5771,7 +5766,7 @@ export interface components {
             hint?: string | null;
             /** @description The same, as forms have called it. */
             kind: components["schemas"]["Operation"];
-            /** @description Whether the workshop owns no tool that fits; the hint says which would. */
+            /** @description Whether the workshop owns no tool that fits, or it does not get in; the hint says why. */
             misfit: boolean;
             /** @description Both in two or three words: `roll loop`. */
             named: string;
@@ -6017,8 +6012,6 @@ export interface components {
              * @description How many there are of it.
              */
             n: number;
-            /** @description The same in words: `of 24 pieces`. */
-            of: string;
             /**
              * Format: double
              * @description What one takes off the spool at this step, mm, where it is cut off there.

@@ -11,6 +11,7 @@ import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import { thumbnailsOf } from '../shared/thumbnails'
 import { minutesOf, spanOf, useServerClock } from './clock'
+import { usePresses, withPresses } from './presses'
 
 /** What is on its way, and where one more batch is begun. */
 const router = useRouter()
@@ -18,6 +19,8 @@ const notice = useNotice()
 const queries = useQueryClient()
 const refresh = () => queries.invalidateQueries({ queryKey: ['batches'] })
 const { now } = useServerClock()
+// What was pressed before the view of its batch was left is told from here.
+for (const batch of withPresses()) usePresses(batch, refresh, notice.fail)
 
 const { data: rows, error } = useQuery({
   queryKey: ['batches'],
@@ -111,7 +114,7 @@ function stands(row: BatchRow) {
       Nothing is on the bench. Say how many of which kept piece, press Begin, and it is led step by step: what
       to do, the number to read off, and one press for each piece done.
     </p>
-    <ul v-else v-one-stop class="batches" data-test="batches">
+    <ul v-else v-one-stop class="pieces batches" data-test="batches">
       <li v-for="row in rows" :key="row.id">
         <span class="face">
           <PieceSketch
@@ -150,31 +153,6 @@ function stands(row: BatchRow) {
 
 .short {
   min-width: 2.2em;
-}
-
-.batches {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-
-.batches li {
-  display: grid;
-  grid-template-columns: 108px minmax(0, 1fr) auto 40px;
-  gap: 0 22px;
-  padding: 12px 0;
-  border-top: 1px solid rgb(var(--v-theme-hairline));
-}
-
-.face {
-  height: 76px;
-  display: grid;
-  place-items: center;
-}
-
-.face :deep(svg) {
-  width: 100%;
-  height: 76px;
 }
 
 .name {

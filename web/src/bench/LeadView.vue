@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { api, data, takeAway, type BatchNow, type LedBatch } from '../api/client'
+import { useRoute } from 'vue-router'
+import { api, data, type BatchNow, type LedBatch } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import { isTyping } from '../shared/typing'
+import MadeBatch from './MadeBatch.vue'
 import SpoiledDialog from './SpoiledDialog.vue'
 import { minutesOf, spanOf, useServerClock } from './clock'
 import { usePresses } from './presses'
 
 /** One step of a batch, filling the view: what to do, the number to read from a metre away, one press a piece. */
 const route = useRoute()
-const router = useRouter()
 const notice = useNotice()
 const id = Number(route.params.id)
 const led = shallowRef<LedBatch | null>(null)
@@ -131,43 +131,6 @@ function understood() {
   sessionStorage.setItem('lorimant.cautions', JSON.stringify(read.value))
   big.value?.focus()
 }
-
-/** The label for its bag: the recipe as it was made, and how many came of it. */
-async function label() {
-  const { name, piece } = led.value!.entry.record
-  const whole = led.value!.standing.whole_n
-  try {
-    if ('finding' in piece) {
-      const pieces_n = Math.max(1, Math.floor(whole / (led.value!.each_n || 1)))
-      await takeAway('/api/patterns/take-away/label.pdf', {
-        name,
-        note: '',
-        request: { ...piece.finding, pieces_n },
-      })
-    } else {
-      await takeAway('/api/rings/take-away/label.pdf', {
-        name,
-        note: '',
-        request: { ...piece.rings, rings_n: Math.max(1, whole) },
-      })
-    }
-  } catch (thrown) {
-    notice.fail(thrown)
-  }
-}
-
-async function putAway() {
-  const entry = led.value!.entry
-  try {
-    const now = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
-    const body = { revision: now.entry.revision, archived: true }
-    const { undo } = await data(api.POST('/api/batches/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(`Put away: ${entry.name}.`, undo, () => {})
-    await router.push('/bench')
-  } catch (thrown) {
-    notice.fail(thrown)
-  }
-}
 </script>
 
 <template>
@@ -240,19 +203,7 @@ async function putAway() {
         </div>
       </section>
     </template>
-    <section v-else class="say" data-test="made">
-      <p class="reads">{{ led.standing.whole_n }} <span class="of">made</span></p>
-      <p class="text serif">{{ led.entry.sentence }}</p>
-      <p v-for="(one, i) in led.standing.spoiled" :key="i" class="quiet">
-        {{ one.n }} spoiled at “{{ led.tasks[one.step_n - 1]?.step.named }}”{{
-          one.reason ? `: ${one.reason}` : ''
-        }}
-      </p>
-      <p>
-        <v-btn color="primary" variant="flat" data-test="bag-label" @click="label">Label for the bag</v-btn>
-        <v-btn class="ml-3" data-test="put-away" @click="putAway">Put the batch away</v-btn>
-      </p>
-    </section>
+    <MadeBatch v-else class="say" :led="led" />
     <ol v-one-stop class="steps" data-test="steps">
       <li v-for="(one, i) in led.tasks" :key="i">
         <button
@@ -323,24 +274,24 @@ h1 {
   font-weight: 700;
 }
 
-.reads {
+.lead :deep(.reads) {
   margin: 0;
   font-size: clamp(3.2rem, 8vw, 5.8rem);
   line-height: 1;
   font-weight: 700;
 }
 
-.reads .of,
-.reads.small {
+.lead :deep(.reads .of),
+.lead :deep(.reads.small) {
   font-size: clamp(1.5rem, 3vw, 2.2rem);
   font-weight: 500;
 }
 
-.reads .of {
+.lead :deep(.reads .of) {
   color: rgb(var(--v-theme-quiet));
 }
 
-.text {
+.lead :deep(.text) {
   font-size: clamp(1.25rem, 2vw, 1.55rem);
   line-height: 1.25;
   margin: 8px 0;

@@ -12,6 +12,17 @@ const RETRY_MS = 1000
 /** Other devices at the same batch are heard of within a second. */
 const LISTEN_MS = 700
 
+const PREFIX = 'lorimant.press.'
+
+/** The batches of which presses wait in this browser: their view was left before the server answered. */
+export const withPresses = () => [
+  ...new Set(
+    Object.keys(localStorage)
+      .filter((key) => key.startsWith(PREFIX))
+      .map((key) => Number(key.slice(PREFIX.length).split('.')[0])),
+  ),
+]
+
 const keyOf = () =>
   [...crypto.getRandomValues(new Uint32Array(3))].map((part) => part.toString(36)).join('-') + '-press'
 
@@ -24,7 +35,7 @@ export function usePresses(
   heard: (far: BatchNow) => void,
   refused: (thrown: unknown) => void,
 ) {
-  const prefix = `lorimant.press.${batch}.`
+  const prefix = `${PREFIX}${batch}.`
   const waiting = ref<Waiting[]>(stored())
   const unanswered = ref(false)
   let sending = false

@@ -157,7 +157,7 @@ async function open(entry: KeptPiece) {
         stands here then, ready to be made again.
       </template>
     </p>
-    <ul v-else v-one-stop class="plans" data-test="plans">
+    <ul v-else v-one-stop class="pieces plans" data-test="plans">
       <li v-for="entry in entries" :key="entry.id" class="plan">
         <button
           type="button"
@@ -225,31 +225,6 @@ async function open(entry: KeptPiece) {
 
 .grow {
   flex: 1;
-}
-
-.plans {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-
-.plan {
-  display: grid;
-  grid-template-columns: 108px minmax(0, 1fr) auto 40px;
-  gap: 0 22px;
-  padding: 12px 0;
-  border-top: 1px solid rgb(var(--v-theme-hairline));
-}
-
-.face {
-  height: 76px;
-  display: grid;
-  place-items: center;
-}
-
-.face :deep(svg) {
-  width: 100%;
-  height: 76px;
 }
 
 .name {

@@ -4,6 +4,7 @@
 //! that there is no second list of steps. What happens at the bench is a list of [events](Event) that only grows;
 //! how far the batch is, what was spoiled and how long it took is [read off](Batch::standing) them.
 
+mod booking;
 mod event;
 pub mod sittings;
 mod standing;
@@ -11,6 +12,7 @@ mod task;
 
 use serde::{Deserialize, Serialize};
 
+pub use booking::{Books, in_order};
 pub use event::{Event, Happened};
 pub use standing::{BatchStanding, Spoiled, TaskStanding};
 pub use task::{Counted, Task};

@@ -54,8 +54,6 @@ pub struct BatchStanding {
     pub whole_n: u32,
     /// What was spoiled, in the order it was.
     pub spoiled: Vec<Spoiled>,
-    /// How many things happened; grows with each.
-    pub events_n: usize,
     /// Minutes at the bench that are still to come, as the route reckons them.
     pub left_min: f64,
 }
@@ -130,7 +128,6 @@ impl Batch {
             spoiled: spoiled
                 .map(|one| Spoiled { step_n: one.step_n, n: one.n, reason: one.reason.clone() })
                 .collect(),
-            events_n: events.len(),
             left_min,
         }
     }
@@ -187,6 +184,7 @@ impl Batch {
             Happened::Started if task.step.takes.unattended_min <= 0.0 => {
                 Err(Fault::new("happened", "Nothing runs by itself at this step."))
             }
+            Happened::Started if now.started_at.is_some() => too_many(0, "It runs already"),
             Happened::Started if now.may_n == 0 => {
                 too_many(0, "What comes before is not done yet: nothing is there")
             }

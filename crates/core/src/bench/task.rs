@@ -41,8 +41,6 @@ pub struct Task {
     pub counted: Counted,
     /// How many there are of it.
     pub n: u32,
-    /// The same in words: `of 24 pieces`.
-    pub of: String,
     /// Minutes at the bench for all of them, setting up included; typical ones until the workshop's own are known.
     pub hands_min: f64,
     /// The same as the hand feels it: minutes of bending 20 AWG soft copper.
@@ -88,21 +86,18 @@ impl Batch {
     /// The faults of the piece, or of what is changed about its route.
     pub fn tasks(&self, workshop: &Workshop) -> Result<Vec<Task>, Faults> {
         let workshop = &Workshop { schools: self.schools.unwrap_or(workshop.schools), ..workshop.clone() };
-        let schools = self.piece.schools(workshop);
         let changes = if self.changes.is_empty() { self.piece.changes() } else { &self.changes };
         let mut piece = self.piece.clone().changed(changes.clone());
         if let Piece::Finding(request) = &mut piece {
             // Pliers that are gone since are no reason not to go on.
-            let owned = |name: &String| workshop.pliers.iter().any(|one| one.name.trim() == name.trim());
-            request.plier = request.plier.take().filter(owned);
+            request.plier = request.plier.take().filter(|name| workshop.plier(name).is_some());
         }
-        let made = piece.made(&schools, changes, workshop)?;
-        let drawings = drawings(&piece, workshop)?;
+        let (steps, drawings) = made_and_drawn(&piece, workshop)?;
         let coils_n = if let Piece::Rings(request) = &piece { request.plan()?.coils_n } else { 0 };
         let off_mm = piece.blanks(workshop)?.length_mm;
-        let cut_at = made.steps.iter().position(|step| step.operation == Operation::Cut);
+        let cut_at = steps.iter().position(|step| step.operation == Operation::Cut);
         let unit = workshop.habits.unit;
-        let tasks = made.steps.into_iter().zip(drawings).enumerate().map(|(i, (step, drawing))| {
+        let tasks = steps.into_iter().zip(drawings).enumerate().map(|(i, (step, drawing))| {
             let before_cut = cut_at.is_some_and(|cut| i < cut);
             let counted = counted_of(&step, coils_n > 0, before_cut);
             let n = match counted {
@@ -124,10 +119,6 @@ impl Batch {
                 reads_of,
                 counted,
                 n,
-                of: match counted {
-                    Counted::Once => "once for all".to_owned(),
-                    _ => format!("of {}", crate::words::counted(n, counted.shown())),
-                },
                 hands_min: takes.setting_up_min + each_min,
                 effort_min: takes.effort * each_min,
                 drawing,
@@ -138,18 +129,18 @@ impl Batch {
     }
 }
 
-/// The piece drawn after each step of its route.
-fn drawings(piece: &Piece, workshop: &Workshop) -> Result<Vec<Drawing>, Faults> {
+/// The steps of its route, and the piece drawn after each.
+fn made_and_drawn(piece: &Piece, workshop: &Workshop) -> Result<(Vec<Step>, Vec<Drawing>), Faults> {
     match piece {
         Piece::Rings(request) => {
             let sheet = request.sheet(workshop);
-            sheet.result.map(|worked| worked.stages).ok_or(Faults(sheet.faults))
+            let worked = sheet.result.ok_or(Faults(sheet.faults))?;
+            Ok((worked.steps, worked.stages))
         }
         Piece::Finding(request) => {
             let sheet = request.sheet(workshop);
-            let drawn =
-                sheet.result.map(|worked| worked.stages.into_iter().map(|stage| stage.drawing).collect());
-            drawn.ok_or(Faults(sheet.faults))
+            let worked = sheet.result.ok_or(Faults(sheet.faults))?;
+            Ok((worked.form.steps, worked.stages.into_iter().map(|stage| stage.drawing).collect()))
         }
     }
 }

@@ -4,8 +4,9 @@ use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::Timestamp;
-use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task};
+use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task, in_order};
 use lorimant_core::making::Changes;
+use lorimant_core::piece::Piece;
 use lorimant_core::words::scale::of_wire;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -144,8 +145,8 @@ struct LedBatch {
     standing: BatchStanding,
     /// The lots its wire can be cut from: first the shortest that all of it comes off.
     lots: Vec<LotOf>,
-    /// How many pieces are one of what is counted: 2 where the piece is counted in pairs.
-    each_n: u32,
+    /// What comes of it as it stands: the recipe as it is made, so many of it as are whole.
+    made: Piece,
     /// Colour of its metal, `#rrggbb`.
     colour: &'static str,
     /// The server's clock, UTC: what timers are counted by.
@@ -165,19 +166,12 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
     let wire = entry.record.piece.wire();
     let mut stock: Vec<_> =
         stock.into_iter().filter(|lot| lot.entry.record.covered_wire().stands_for(wire)).collect();
-    // The shortest that all of them come off; else the longest there is.
-    let takes_mm = entry.record.piece.blanks(&workshop)?;
-    let needed_mm = takes_mm.length_mm * f64::from(takes_mm.n);
-    let short = |lot: &Stocked| lot.standing.left_mm < needed_mm;
-    stock.sort_by(|a, b| {
-        let (a_mm, b_mm) = (a.standing.left_mm, b.standing.left_mm);
-        let by_length = if short(a) { b_mm.total_cmp(&a_mm) } else { a_mm.total_cmp(&b_mm) };
-        short(a).cmp(&short(b)).then(by_length)
-    });
+    let needed_mm = tasks.iter().filter_map(|task| Some(task.off_the_spool_mm? * f64::from(task.n))).sum();
+    in_order(&mut stock, needed_mm, |lot| lot.standing.left_mm);
     let shown = |lot: &Stocked| format!("{}, {} left", lot.entry.name, of_wire(lot.standing.left_mm, unit));
     let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, shown: shown(lot) }).collect();
     Ok(Json(LedBatch {
-        each_n: entry.record.pieces_n() / entry.record.piece.count().max(1),
+        made: entry.record.made(&standing),
         colour: wire.metal.figures().colour,
         entry,
         tasks,

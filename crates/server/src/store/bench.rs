@@ -1,19 +1,14 @@
 //! What happened at the bench, batch by batch.
 
 use jiff::Timestamp;
-use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task};
+use lorimant_core::bench::{Batch, BatchStanding, Books, Event, Happened, Task};
 use lorimant_core::fault::Fault;
-use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
-use lorimant_core::rack::stock::scrap::ScrapChange;
 use lorimant_core::tool::workshop::Workshop;
 use rusqlite::{Connection, OptionalExtension as _, Transaction, params};
 
 use super::error::{Result, StoreError};
 use super::shelf::{Entry, Shelf};
 use super::{batch, ledger, rack};
-
-/// Scrap is kept in milligrams.
-const LEAST_SCRAP_G: f64 = 0.001;
 
 /// A batch with its tasks and how far it is.
 pub(crate) struct Led {
@@ -102,62 +97,71 @@ fn book(
     let Some(task) = usize::try_from(event.step_n).ok().and_then(|n| now.tasks.get(n.checked_sub(1)?)) else {
         return Ok(None);
     };
-    match (event.happened, task.off_the_spool_mm, lot) {
-        (Happened::Done, Some(length_mm), Some(lot)) => {
-            let undo = batch::next(t)?;
-            let cuts = vec![BlanksCut { what: now.entry.name.clone(), length_mm, n: event.n }];
-            let cut = LotCut { lot, cuts, trim_mm: 0.0, kerf_mm: 0.0, shortest_useful_mm: 0.0 };
-            rack::book_cuts(t, undo, &[cut], workshop.habits.unit)?;
-            Ok(Some(undo))
-        }
-        // Less than the scrap is weighed by is not booked.
-        (Happened::Spoiled, ..) if task.one_g * f64::from(event.n) >= LEAST_SCRAP_G => {
-            let undo = batch::next(t)?;
-            let note = format!("{}, spoiled at “{}”", now.entry.name, task.step.named);
-            let mass_g = task.one_g * f64::from(event.n);
-            let metal = now.entry.record.piece.wire().metal;
-            let note = note.chars().take(200).collect();
-            ledger::book_scrap(t, undo, &ScrapChange { metal, cleanliness: task.scrap, mass_g, note })?;
-            Ok(Some(undo))
-        }
-        (Happened::TakenBack, Some(_), _) => put_back(t, id, event),
-        _ => Ok(None),
+    if event.happened == Happened::TakenBack {
+        return put_back(t, id, event);
     }
+    let Some(books) = now.entry.record.books(task, event, lot) else { return Ok(None) };
+    let undo = batch::next(t)?;
+    match books {
+        Books::Cut(cut) => rack::book_cuts(t, undo, &[cut], workshop.habits.unit)?,
+        Books::Scrap(scrap) => ledger::book_scrap(t, undo, &scrap)?,
+    }
+    Ok(Some(undo))
 }
 
-/// Puts back onto its lot what was cut last at a step, press by press, as far as it was booked. Gives the batch of writes.
+/// Puts back what was booked with the presses that are taken back, the last first. Gives the batch of writes, where
+/// anything was.
 fn put_back(t: &Transaction, id: i64, event: &Event) -> Result<Option<i64>> {
-    let sql = "SELECT booked, n FROM happened WHERE entry = ?1 AND step_n = ?2 AND happened = 'done' \
-               AND booked IS NOT NULL ORDER BY id DESC";
+    let sql = "SELECT happened, n, booked FROM happened WHERE entry = ?1 AND step_n = ?2 \
+               AND happened IN ('done', 'taken-back') ORDER BY id";
     let mut statement = t.prepare_cached(sql)?;
-    let rows = statement.query_map(params![id, event.step_n], |row| Ok((row.get(0)?, row.get(1)?)))?;
-    let cut: Vec<(i64, u32)> = rows.collect::<rusqlite::Result<_>>()?;
-    let (mut left_n, mut undo) = (event.n, None);
-    for (booked, n) in cut {
-        let lines = ledger::of_batch(t, booked)?;
-        let lines: Vec<i64> = lines
-            .into_iter()
-            .filter_map(|line| ledger::stands_by(t, line).transpose())
-            .collect::<Result<_>>()?;
-        if left_n == 0 || lines.is_empty() {
-            continue;
+    let mut rows = statement.query(params![id, event.step_n])?;
+    // The presses that stand, each with what is left of it and what was booked with it.
+    let mut stand: Vec<(u32, Option<i64>)> = vec![];
+    while let Some(row) = rows.next()? {
+        let (happened, n): (String, u32) = (row.get(0)?, row.get(1)?);
+        if happened == Happened::Done.word() {
+            stand.push((n, row.get(2)?));
+        } else {
+            take_back(&mut stand, n)?;
         }
-        if n > left_n {
-            let said = format!(
-                "{n} were cut at one press: take back as many, so that their wire goes back to its lot."
-            );
-            return Err(StoreError::Refused(Fault::new("n", said).limit(f64::from(n)).into()));
-        }
-        let undo = match undo {
-            Some(undo) => undo,
-            None => *undo.insert(batch::next(t)?),
-        };
-        for line in lines.into_iter().rev() {
-            ledger::reverse(t, undo, line)?;
-        }
-        left_n -= n;
     }
-    Ok(undo)
+    let booked = take_back(&mut stand, event.n)?;
+    if booked.is_empty() {
+        return Ok(None);
+    }
+    let undo = batch::next(t)?;
+    for batch in booked {
+        for line in ledger::of_batch(t, batch)?.into_iter().rev() {
+            // A line that was put right by hand meanwhile is right.
+            if let Some(line) = ledger::stands_by(t, line)? {
+                ledger::reverse(t, undo, line)?;
+            }
+        }
+    }
+    Ok(Some(undo))
+}
+
+/// Takes so many off the last presses; gives what was booked with those that are gone. Of a press that booked wire, all
+/// of it goes back or none.
+fn take_back(stand: &mut Vec<(u32, Option<i64>)>, n: u32) -> Result<Vec<i64>> {
+    let (mut left_n, mut gone) = (n, vec![]);
+    while let Some((of_n, booked)) = stand.last_mut().filter(|_| left_n > 0) {
+        if *of_n <= left_n {
+            left_n -= *of_n;
+            gone.extend(*booked);
+            stand.pop();
+        } else if booked.is_some() {
+            let said = format!(
+                "{of_n} were cut at one press: take back as many, so that their wire goes back to its lot."
+            );
+            return Err(StoreError::Refused(Fault::new("n", said).limit(f64::from(*of_n)).into()));
+        } else {
+            *of_n -= left_n;
+            left_n = 0;
+        }
+    }
+    Ok(gone)
 }
 
 /// The moment something happens, as this server's clock has it.

@@ -61,14 +61,19 @@ async function check(id: number, second: Piece) {
 /** Other parts of the set this one is of, by their numbers. */
 const set = ref<number[]>([])
 const weakest = shallowRef<SetHolds | null>(null)
+let weighing = 0
 watch([set, open], async () => {
   const parts = others.value.filter(({ id }) => set.value.includes(id)).map(({ piece }) => piece)
+  const mine = ++weighing
   if (!open.value || !parts.length || !pattern.draft) return (weakest.value = null)
   try {
     const body = { parts: [{ finding: pattern.draft }, ...parts] }
-    weakest.value = await data(api.POST('/api/pieces/weakest', { body }))
+    const found = await data(api.POST('/api/pieces/weakest', { body }))
+    if (mine !== weighing) return
+    weakest.value = found
     faults.value = []
   } catch (thrown) {
+    if (mine !== weighing) return
     weakest.value = null
     faults.value = faultsOf(thrown).map((fault) => fault.sentence)
   }

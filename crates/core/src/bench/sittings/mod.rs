@@ -11,7 +11,7 @@ pub mod search;
 
 use serde::{Deserialize, Serialize};
 
-use super::{Batch, BatchStanding, Counted, Task};
+use super::{Batch, BatchStanding, Task};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
 
@@ -199,7 +199,7 @@ impl Planned {
     /// ```
     #[must_use]
     pub fn cost(&self) -> Cost {
-        let without: u32 = self.unplaced.iter().map(|one| one.n).sum();
+        let without = self.unplaced.iter().map(|one| one.n).fold(0, u32::saturating_add);
         (without, self.late.iter().map(|late| late.by_min).sum(), self.layouts_n, self.ends_min)
     }
 }
@@ -242,16 +242,13 @@ impl Job {
             let barrel = task.step.operation == Operation::Tumble;
             let mass_g = task.one_g * f64::from(standing.whole_n);
             let n = if barrel { loads(mass_g, barrel_g) } else { there.left_n };
-            // Minutes are counted per piece; a coil, or all at once, takes those of all its pieces.
-            let per = f64::from(batch.pieces_n()) / f64::from(if barrel { n } else { task.n }.max(1));
-            let per =
-                if task.counted == Counted::Once && !barrel { f64::from(batch.pieces_n()) } else { per };
+            let units_n = f64::from(if barrel { n } else { task.n }.max(1));
             Work {
                 named: task.step.named.clone(),
                 n,
                 setting_up_min: takes.setting_up_min,
-                each_min: takes.each_min * per,
-                effort_each_min: takes.effort * takes.each_min * per,
+                each_min: (task.hands_min - takes.setting_up_min) / units_n,
+                effort_each_min: task.effort_min / units_n,
                 unattended_min: takes.unattended_min,
                 barrel,
                 setup: format!("{}|{}", batch.piece.wire().size_mm, task.setup()),
@@ -299,6 +296,9 @@ impl Sittings {
             }
         }
         for (i, job) in self.jobs.iter().enumerate() {
+            if job.due_min.is_some_and(|due| !due.is_finite()) {
+                faults.add(Fault::new(format!("jobs[{i}].due_min"), "Its due day must be a moment in time."));
+            }
             for (j, work) in job.works.iter().enumerate() {
                 let all = [work.setting_up_min, work.each_min, work.effort_each_min, work.unattended_min];
                 if all.iter().any(|value| !value.is_finite() || *value < 0.0) {

@@ -298,7 +298,7 @@ impl Sittings {
                 format!("There is no time left for “{named}” and what follows: add a sitting, or make fewer.")
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
-            let n = here.left_n + after.sum::<u32>();
+            let n = after.fold(here.left_n, u32::saturating_add);
             plan.unplaced.push(Unplaced { job, work: here.work, n, sentence });
         }
         plan.ends_min = going.iter().map(|here| here.ready_min.max(0.0)).sum();

@@ -1,0 +1,85 @@
+//! What goes with a press at the bench: wire off a lot, spoiled pieces onto the scrap.
+
+use super::{Batch, BatchStanding, Event, Happened, Task};
+use crate::piece::Piece;
+use crate::rack::stock::booking::{BlanksCut, LotCut};
+use crate::rack::stock::scrap::ScrapChange;
+
+/// Scrap is kept in milligrams: less is not booked.
+const LEAST_SCRAP_G: f64 = 0.001;
+
+/// What is booked with a press.
+#[derive(Debug, Clone, PartialEq)]
+pub enum Books {
+    /// Wire is cut off a lot.
+    Cut(LotCut),
+    /// Spoiled pieces go to the scrap of their metal.
+    Scrap(ScrapChange),
+}
+
+impl Batch {
+    /// What is booked with something that happens at a task: its wire, where it is cut off a lot there; the pieces that
+    /// are spoiled. Nothing else is.
+    #[must_use]
+    pub fn books(&self, task: &Task, event: &Event, lot: Option<i64>) -> Option<Books> {
+        match (event.happened, task.off_the_spool_mm, lot) {
+            (Happened::Done, Some(length_mm), Some(lot)) => {
+                let cuts = vec![BlanksCut { what: self.name.clone(), length_mm, n: event.n }];
+                Some(Books::Cut(LotCut { lot, cuts, trim_mm: 0.0, kerf_mm: 0.0, shortest_useful_mm: 0.0 }))
+            }
+            (Happened::Spoiled, ..) => {
+                let mass_g = task.one_g * f64::from(event.n);
+                let note = format!("{}, spoiled at “{}”", self.name, task.step.named);
+                (mass_g >= LEAST_SCRAP_G).then(|| {
+                    Books::Scrap(ScrapChange {
+                        metal: self.piece.wire().metal,
+                        cleanliness: task.scrap,
+                        mass_g,
+                        note: note.chars().take(200).collect(),
+                    })
+                })
+            }
+            _ => None,
+        }
+    }
+
+    /// What came of it: the recipe as it was made, so many of it as are whole, at least one.
+    ///
+    /// ```
+    /// use lorimant_core::bench::Batch;
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// // Ear wires are counted in pairs: of six pairs twelve are made, and six pairs come of it.
+    /// let wires = Piece::Finding(PatternRequest::usual("open-ear-wire".parse().unwrap()));
+    /// let batch = Batch::of("ear wires", wires, 6);
+    /// let tasks = batch.tasks(&Workshop::default()).unwrap();
+    /// let standing = batch.standing(&tasks, &[]);
+    /// assert_eq!((standing.whole_n, batch.made(&standing).count()), (12, 6));
+    /// ```
+    #[must_use]
+    pub fn made(&self, standing: &BatchStanding) -> Piece {
+        let each_n = self.pieces_n() / self.piece.count().max(1);
+        self.piece.clone().with_count((standing.whole_n / each_n.max(1)).max(1))
+    }
+}
+
+/// Puts lots in the order they are offered in for so much wire: the shortest that all of it comes off; where none holds
+/// it all, the longest first.
+///
+/// ```
+/// use lorimant_core::bench::in_order;
+///
+/// let mut lots = vec![900.0, 3000.0, 200.0, 5000.0];
+/// in_order(&mut lots, 1000.0, |left_mm| *left_mm);
+/// assert_eq!(lots, [3000.0, 5000.0, 900.0, 200.0]);
+/// ```
+pub fn in_order<T>(lots: &mut [T], needed_mm: f64, left_mm: impl Fn(&T) -> f64) {
+    lots.sort_by(|a, b| {
+        let (a_mm, b_mm) = (left_mm(a), left_mm(b));
+        let (a_short, b_short) = (a_mm < needed_mm, b_mm < needed_mm);
+        let by_length = if a_short { b_mm.total_cmp(&a_mm) } else { a_mm.total_cmp(&b_mm) };
+        a_short.cmp(&b_short).then(by_length)
+    });
+}
