@@ -203,7 +203,12 @@ function understood() {
         </div>
       </section>
     </template>
-    <MadeBatch v-else class="say" :led="led" />
+    <template v-else>
+      <section v-if="led.tasks.length" class="moment">
+        <PieceSketch :drawing="led.tasks.at(-1)!.drawing" class="drawing" />
+      </section>
+      <MadeBatch class="say" :led="led" />
+    </template>
     <ol v-one-stop class="steps" data-test="steps">
       <li v-for="(one, i) in led.tasks" :key="i">
         <button
