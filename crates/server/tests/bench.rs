@@ -198,6 +198,11 @@ async fn what_cannot_be_is_said_and_changes_nothing() {
         assert!(reply.fault(field).contains(said), "{}", reply.text());
     }
     assert_eq!(done_n(&workshop, id, 1).await, 0);
+    for n in [0, 100_001] {
+        let refused = workshop.post("/api/batches", &json!({ "entry": 1, "pieces_n": n })).await;
+        assert!(refused.fault("pieces_n").contains("1 to 100000"), "{}", refused.text());
+        assert_eq!(refused.json()["errors"].as_array().unwrap().len(), 1);
+    }
     let missing = workshop.post("/api/batches", &json!({ "entry": 999, "pieces_n": 3 })).await;
     assert!(missing.fault("entry").contains("no kept plan"), "{}", missing.text());
     assert_eq!(workshop.get("/api/batches/12345").await.status, StatusCode::NOT_FOUND);

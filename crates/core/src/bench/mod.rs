@@ -19,7 +19,6 @@ pub use task::{Counted, Task};
 
 use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
-use crate::pattern::MOST_PIECES;
 use crate::piece::Piece;
 use crate::tool::school::Schools;
 
@@ -47,21 +46,16 @@ impl Batch {
         Self { name: name.to_owned(), piece: piece.with_count(n), schools: None, changes: Changes::default() }
     }
 
-    /// Checks its name, its count and its piece; whether its route can be run, [`Batch::tasks`] says.
+    /// Checks its name and its piece; whether its route can be run, [`Batch::tasks`] says.
     ///
     /// # Errors
-    /// A fault for its name and its count; the faults of its piece, within `piece`.
+    /// A fault for its name; the faults of its piece, within `piece`.
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", "The batch has no name. Give it one, so that you find it again."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
-        let n = self.piece.count();
-        if n == 0 || n > MOST_PIECES {
-            let said = format!("A batch of {n} cannot be made. Make 1 to {MOST_PIECES}.");
-            faults.add(Fault::new("piece", said).limit(f64::from(MOST_PIECES)));
-        }
         let sound = match &self.piece {
             Piece::Rings(request) => request.plan().map(|_| ()),
             Piece::Finding(request) => request.form().map(|_| ()),

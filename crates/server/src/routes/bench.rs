@@ -16,6 +16,7 @@ use utoipa_axum::routes;
 use super::entries::{self, Archive};
 use super::{read, write};
 use crate::extract::{Body, Path};
+use crate::kept::{Kept as _, Pick};
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::StoreError;
@@ -117,6 +118,7 @@ async fn begin_batch(
     Body(new): Body<NewBatch>,
 ) -> Result<(StatusCode, Json<Written<Batch>>), Problem> {
     let NewBatch { entry, pieces_n, changes } = new;
+    Pick { entry, pieces_n }.check()?;
     let (picked, _) = read(&state, move |c| pickable(c, entry, pieces_n)).await?;
     let workshop = state.store.workshop();
     let batch = Batch { name: picked.what, piece: picked.piece, schools: Some(workshop.schools), changes };
