@@ -11,6 +11,7 @@ pub mod drawing;
 pub mod fault;
 pub mod figure;
 pub mod making;
+pub mod order;
 pub mod pattern;
 pub mod piece;
 pub mod rack;

@@ -1,6 +1,7 @@
 //! The core's tests: one program, so that it is linked once.
 #![allow(missing_docs)]
 
+mod agenda;
 mod agreement;
 mod ask_lines;
 mod batches;
@@ -20,6 +21,7 @@ mod listings;
 mod literal_maker;
 mod loads;
 mod mechanics;
+mod orders;
 mod patterns;
 mod pliers;
 mod reach;

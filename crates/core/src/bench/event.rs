@@ -16,6 +16,8 @@ words! {
         Spoiled = "spoiled", "spoiled";
         /// What runs by itself was started.
         Started = "started", "started";
+        /// Of the coil in hand so many turns lie: what a counter shows, or what was counted by hand.
+        Turned = "turned", "turned";
     }
 }
 

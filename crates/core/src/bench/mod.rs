@@ -6,9 +6,13 @@
 
 mod booking;
 mod event;
+pub mod load;
+pub mod pass;
+pub mod rest;
 pub mod sittings;
 mod standing;
 mod task;
+pub mod times;
 
 use serde::{Deserialize, Serialize};
 
@@ -56,11 +60,7 @@ impl Batch {
             faults.add(Fault::new("name", "The batch has no name. Give it one, so that you find it again."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
-        let sound = match &self.piece {
-            Piece::Rings(request) => request.plan().map(|_| ()),
-            Piece::Finding(request) => request.form().map(|_| ()),
-        };
-        faults.nest("piece", sound);
+        faults.nest("piece", self.piece.check());
         faults.into_result()
     }
 

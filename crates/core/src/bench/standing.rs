@@ -3,6 +3,7 @@
 use jiff::Timestamp;
 use serde::Serialize;
 
+use super::rest::PAUSE_MIN;
 use super::{Batch, Counted, Event, Happened, Task};
 use crate::fault::{Fault, check_text};
 use crate::words::counted;
@@ -25,6 +26,8 @@ pub struct TaskStanding {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub ready_at: Option<Timestamp>,
+    /// Turns that lie on the rod of the coil in hand.
+    pub turned_n: u32,
     /// Minutes it took so far, pauses left out.
     pub took_min: f64,
 }
@@ -40,6 +43,9 @@ pub struct Spoiled {
     /// Why.
     pub reason: String,
 }
+
+/// Most turns of one coil that are counted.
+const MOST_TURNS: u32 = 100_000;
 
 /// How far a batch is.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -57,9 +63,6 @@ pub struct BatchStanding {
     /// Minutes at the bench that are still to come, as the route reckons them.
     pub left_min: f64,
 }
-
-/// A gap between two presses longer than this was a pause, minutes.
-const PAUSE_MIN: f64 = 5.0;
 
 impl Batch {
     /// How far it is, by what happened. Events at steps there are none of count for nothing.
@@ -97,6 +100,7 @@ impl Batch {
                 may_n,
                 started_at,
                 ready_at: started_at.and_then(|at| after(at, task.step.takes.unattended_min)),
+                turned_n: turned(events, i),
                 took_min: took(events, i),
             });
             if left_n > 0 {
@@ -156,6 +160,7 @@ impl Batch {
             Err(Fault::new("n", format!("{why} at “{named}”.")).limit(f64::from(most)))
         };
         match event.happened {
+            Happened::Turned => self.may_turn(task, now, event.n),
             _ if event.n == 0 => Err(Fault::new("n", "Count at least one.").limit(1.0)),
             Happened::Done | Happened::Spoiled if event.n > now.may_n => {
                 if now.may_n == 0 && now.left_n == 0 {
@@ -190,6 +195,21 @@ impl Batch {
             }
             Happened::Done | Happened::Spoiled | Happened::Started => Ok(()),
         }
+    }
+
+    /// Whether so many turns can lie on the rod.
+    fn may_turn(&self, task: &Task, now: &TaskStanding, n: u32) -> Result<(), Fault> {
+        if task.step.numbers.turns_n.is_none() {
+            return Err(Fault::new("happened", "No turns are counted at this step."));
+        }
+        if now.left_n == 0 {
+            return Err(Fault::new("happened", format!("Everything is done at “{}”.", task.step.named)));
+        }
+        if n > MOST_TURNS {
+            let said = format!("{n} turns are more than a coil has; at most {MOST_TURNS}.");
+            return Err(Fault::new("n", said).limit(f64::from(MOST_TURNS)));
+        }
+        Ok(())
     }
 
     /// How many of what a task counted went on to later tasks already.
@@ -229,7 +249,17 @@ fn running(events: &[Event], i: usize) -> Option<Timestamp> {
     here.fold(None, |running, one| match one.happened {
         Happened::Started => Some(one.at),
         Happened::Done => None,
-        Happened::TakenBack | Happened::Spoiled => running,
+        Happened::TakenBack | Happened::Spoiled | Happened::Turned => running,
+    })
+}
+
+/// Turns on the rod of the coil in hand: the last count, unless that coil was done or spoiled since.
+fn turned(events: &[Event], i: usize) -> u32 {
+    let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
+    here.fold(0, |lie, one| match one.happened {
+        Happened::Turned => one.n,
+        Happened::Done | Happened::Spoiled => 0,
+        Happened::TakenBack | Happened::Started => lie,
     })
 }
 

@@ -57,12 +57,18 @@ pub struct Task {
 }
 
 impl Task {
-    /// What shares a tool set once: the tool and its place, and the wire.
+    /// What shares a tool set once: the operation, the tool and its place.
     #[must_use]
     pub fn setup(&self) -> String {
         let numbers = &self.step.numbers;
         let mm = |value: Option<f64>| value.map_or(String::new(), |mm| format!("{mm:.2}"));
         format!("{}|{}|{}", self.step.operation.word(), mm(numbers.tool_mm), mm(numbers.jaw_mm))
+    }
+
+    /// The same with the size of the wire, mm: what can be done to pieces of several batches in one pass.
+    #[must_use]
+    pub fn setup_with(&self, wire_mm: f64) -> String {
+        format!("{wire_mm:.2}|{}", self.setup())
     }
 }
 

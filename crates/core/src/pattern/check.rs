@@ -218,6 +218,19 @@ impl Formed<'_> {
         Some(apart_mm(&self.path, a, b) - self.design.profile.thickness_mm())
     }
 
+    /// Mouths that wire can slip into: those of its openings; of an ear wire, whose tip is free, what lies between its last
+    /// stretch and the nearest that is not its neighbour, mm.
+    #[must_use]
+    pub fn mouths_mm(&self) -> Vec<f64> {
+        let mut mouths: Vec<f64> = (0..self.design.openings.len()).filter_map(|i| self.mouth_mm(i)).collect();
+        let last = self.wire_mm.len().saturating_sub(1);
+        if self.request.kind.0.family == Family::EarWires && last > 2 {
+            let nearest = (0..last - 2).map(|i| apart_mm(&self.path, i, last)).fold(f64::INFINITY, f64::min);
+            mouths.push(nearest - self.design.profile.thickness_mm());
+        }
+        mouths
+    }
+
     fn asked(&self, asks: &Asks, unit: LengthUnit) -> Option<Check> {
         Some(match *asks {
             Asks::Takes { opening, ring_mm } => self.takes(opening, ring_mm, unit)?,

@@ -59,6 +59,50 @@ impl Piece {
     }
 }
 
+/// What of a piece can catch, and be caught by, others that lie loose with it.
+struct Catches {
+    mouths_mm: Vec<f64>,
+    hangs: Hangs,
+}
+
+impl Piece {
+    fn catches(&self) -> Result<Catches, Faults> {
+        let mouths_mm = match self {
+            Self::Finding(request) => request.form()?.mouths_mm(),
+            Self::Rings(_) => vec![],
+        };
+        Ok(Catches { mouths_mm, hangs: self.hangs()? })
+    }
+}
+
+/// Whether two pieces that lie loose together can hang themselves into each other: an open mouth takes the other's wire,
+/// and the other has a hole, or a mouth, that the first one's wire passes.
+///
+/// ```
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::piece::Piece;
+/// use lorimant_core::piece::mate::catch;
+///
+/// let piece = |kind: &str| Piece::Finding(PatternRequest::usual(kind.parse().unwrap()));
+/// // Ear wires catch each other by their open hooks; plain head pins have nothing to catch by.
+/// assert!(catch(&piece("open-ear-wire"), &piece("open-ear-wire")).unwrap());
+/// assert!(!catch(&piece("plain-head-pin"), &piece("open-ear-wire")).unwrap());
+/// ```
+///
+/// # Errors
+/// The faults of either piece.
+pub fn catch(one: &Piece, other: &Piece) -> Result<bool, Faults> {
+    let (one, other) = (one.catches()?, other.catches()?);
+    let into = |hook: &Catches, guest: &Catches| {
+        let takes = hook.mouths_mm.iter().any(|mouth_mm| *mouth_mm > guest.hangs.wire_mm);
+        let wire_mm = hook.hangs.wire_mm;
+        let held = guest.hangs.holes.iter().any(|hole| hole.inside_mm > wire_mm)
+            || guest.mouths_mm.iter().any(|mouth_mm| *mouth_mm > wire_mm);
+        takes && held
+    };
+    Ok(into(&one, &other) || into(&other, &one))
+}
+
 /// How each opening of `first` takes the wire of `second`, and the other way round.
 ///
 /// A closed loop takes wire that passes its bore with 0.1 mm to spare, once one of the two is opened.

@@ -79,6 +79,60 @@ impl Piece {
         }
     }
 
+    /// So many of it in words: `24 rings`, `6 pairs`, `1 piece`.
+    #[must_use]
+    pub fn counted_as(&self, n: u32) -> String {
+        counted(
+            n,
+            match self {
+                Self::Rings(_) => "ring",
+                Self::Finding(request) if request.in_pairs() => "pair",
+                Self::Finding(_) => "piece",
+            },
+        )
+    }
+
+    /// Whether one of it is the same in the hand as one of another: the same piece of the same wire with the same
+    /// dimensions, however many there are of each, whichever plier it is rolled on and whatever its route does otherwise.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    ///
+    /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+    /// assert!(hook.same_in_hand(&hook.clone().with_count(40)));
+    /// let eight = Piece::Finding(PatternRequest::usual("figure-eight".parse().unwrap()));
+    /// assert!(!hook.same_in_hand(&eight));
+    /// ```
+    #[must_use]
+    pub fn same_in_hand(&self, other: &Self) -> bool {
+        match (self.clone().with_count(1).changed(Changes::default()), other.clone().with_count(1)) {
+            (Self::Rings(one), Self::Rings(other)) => {
+                one == RingRequest { route: Changes::default(), wish: one.wish, ..other }
+            }
+            (Self::Finding(one), Self::Finding(other)) => {
+                let one = one.settled();
+                one == PatternRequest {
+                    route: Changes::default(),
+                    plier: one.plier.clone(),
+                    ..other.settled()
+                }
+            }
+            _ => false,
+        }
+    }
+
+    /// Checks that it can be planned.
+    ///
+    /// # Errors
+    /// The faults of the plan or finding.
+    pub fn check(&self) -> Result<(), Faults> {
+        match self {
+            Self::Rings(request) => request.plan().map(|_| ()),
+            Self::Finding(request) => request.form().map(|_| ()),
+        }
+    }
+
     /// The same piece in another wire, its dimensions as they are.
     #[must_use]
     pub fn in_wire(self, wire: Wire) -> Self {

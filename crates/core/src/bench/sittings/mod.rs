@@ -5,7 +5,9 @@
 //! there are: [`place`](mod@place) lays them one after another in the order of their keys, [`search`](mod@search) looks for
 //! keys that cost less, [`help`](mod@help) says what would help where due days do not hold.
 
+pub mod agenda;
 pub mod help;
+pub mod hours;
 pub mod place;
 pub mod search;
 
@@ -251,7 +253,7 @@ impl Job {
                 effort_each_min: task.effort_min / units_n,
                 unattended_min: takes.unattended_min,
                 barrel,
-                setup: format!("{}|{}", batch.piece.wire().size_mm, task.setup()),
+                setup: task.setup_with(batch.piece.wire().size_mm),
             }
         });
         Self { name: batch.name.clone(), due_min, works: works.collect() }

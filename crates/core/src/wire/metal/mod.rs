@@ -178,6 +178,24 @@ words! {
     }
 }
 
+words! {
+    /// Metals that may share a load of the barrel: they neither mark, plate nor rust each other.
+    pub enum Company ("company of metals") {
+        /// Copper and its alloys.
+        Copper = "copper", "copper, brass and bronze";
+        /// Silver, solid or as a skin.
+        Silver = "silver", "silver";
+        /// Gold, solid or as a skin.
+        Gold = "gold", "gold";
+        /// Aluminium: anything harder marks it.
+        Aluminium = "aluminium", "aluminium";
+        /// Stainless steel, niobium and titanium.
+        Hard = "hard", "stainless steel, niobium and titanium";
+        /// Mild steel: its rust stains the others.
+        Iron = "iron", "mild steel";
+    }
+}
+
 /// All that is known of one metal: typical values for wrought metal, not a certificate.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -246,6 +264,31 @@ impl Metal {
     /// ```
     pub fn is_steel(self) -> bool {
         matches!(self, Self::StainlessSteel | Self::MildSteel)
+    }
+
+    /// Which metals it may be tumbled with. Copper plates out on silver where the water turns sour, what is harder marks
+    /// what is softer, and rust stains: a rule of the trade, kept on the safe side.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// assert_eq!(Metal::Brass.company(), Metal::Copper.company());
+    /// assert_ne!(Metal::Brass.company(), Metal::SterlingSilver.company());
+    /// ```
+    #[must_use]
+    pub fn company(self) -> Company {
+        match self {
+            Self::Copper | Self::Brass | Self::RedBrass | Self::PhosphorBronze | Self::NickelSilver => {
+                Company::Copper
+            }
+            Self::SterlingSilver | Self::GermaniumSilver | Self::FineSilver | Self::SilverFilled => {
+                Company::Silver
+            }
+            Self::GoldFilled | Self::Gold14k => Company::Gold,
+            Self::Aluminium => Company::Aluminium,
+            Self::StainlessSteel | Self::Niobium | Self::Titanium => Company::Hard,
+            Self::MildSteel => Company::Iron,
+        }
     }
 
     /// All that is known of this metal.

@@ -1,0 +1,70 @@
+//! A pass: what shares a wire size, a tool and its place, across batches, so that the tool is set once.
+
+use serde::Serialize;
+
+use super::{Batch, BatchStanding, Task};
+
+/// A batch with its tasks and how far it is.
+#[derive(Debug, Clone, Copy)]
+pub struct Led<'a> {
+    /// It.
+    pub batch: &'a Batch,
+    /// Its tasks.
+    pub tasks: &'a [Task],
+    /// How far it is.
+    pub standing: &'a BatchStanding,
+}
+
+/// A step of one batch within a pass.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PassStep {
+    /// The batch, by its place.
+    pub batch: usize,
+    /// The step, from 1.
+    pub step_n: u32,
+    /// How many can be done now.
+    pub may_n: u32,
+}
+
+/// Steps that can be done now, of different batches, with one setting of the tool.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Pass {
+    /// What it is: `roll a loop, on 3.02 mm`.
+    pub named: String,
+    /// Its steps.
+    pub steps: Vec<PassStep>,
+    /// Minutes of setting up that it saves.
+    pub saves_min: f64,
+}
+
+/// What can be done now in one pass each: at least two batches share it. What saves most comes first.
+#[must_use]
+pub fn passes(all: &[Led]) -> Vec<Pass> {
+    let mut found: Vec<(String, Pass)> = vec![];
+    for (batch, led) in all.iter().enumerate() {
+        let Some(at) = led.standing.at else { continue };
+        let (Some(task), Some(there)) = (led.tasks.get(at), led.standing.tasks.get(at)) else { continue };
+        let step_n = u32::try_from(at + 1).unwrap_or(u32::MAX);
+        if there.may_n == 0 || there.started_at.is_some() || task.step.takes.setting_up_min <= 0.0 {
+            continue;
+        }
+        let key = task.setup_with(led.batch.piece.wire().size_mm);
+        let step = PassStep { batch, step_n, may_n: there.may_n };
+        let saves_min = task.step.takes.setting_up_min;
+        if let Some((_, pass)) = found.iter_mut().find(|(known, _)| *known == key) {
+            pass.steps.push(step);
+            pass.saves_min += saves_min;
+        } else {
+            let on =
+                if task.reads_of.starts_with("on ") { format!(", {}", task.reads_of) } else { String::new() };
+            let named = format!("{}{on}", task.step.named);
+            found.push((key, Pass { named, steps: vec![step], saves_min: 0.0 }));
+        }
+    }
+    let mut passes: Vec<Pass> =
+        found.into_iter().map(|(_, pass)| pass).filter(|pass| pass.steps.len() > 1).collect();
+    passes.sort_by(|a, b| b.saves_min.total_cmp(&a.saves_min));
+    passes
+}

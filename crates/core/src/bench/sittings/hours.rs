@@ -1,0 +1,222 @@
+//! Hours at the bench: when somebody sits there, week by week, when the barrel must be silent, and what hands bear.
+
+use jiff::civil::{Date, Time, Weekday};
+use jiff::tz::TimeZone;
+use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
+use serde::{Deserialize, Serialize};
+
+use super::Stretch;
+use crate::fault::{Fault, Faults, Span};
+use crate::words::words;
+
+words! {
+    /// A day of the week.
+    pub enum Day ("day of the week") {
+        /// Monday.
+        Monday = "monday", "Monday";
+        /// Tuesday.
+        Tuesday = "tuesday", "Tuesday";
+        /// Wednesday.
+        Wednesday = "wednesday", "Wednesday";
+        /// Thursday.
+        Thursday = "thursday", "Thursday";
+        /// Friday.
+        Friday = "friday", "Friday";
+        /// Saturday.
+        Saturday = "saturday", "Saturday";
+        /// Sunday.
+        Sunday = "sunday", "Sunday";
+    }
+}
+
+impl Day {
+    /// The day of the week of a date.
+    #[must_use]
+    pub fn of(date: Date) -> Self {
+        match date.weekday() {
+            Weekday::Monday => Self::Monday,
+            Weekday::Tuesday => Self::Tuesday,
+            Weekday::Wednesday => Self::Wednesday,
+            Weekday::Thursday => Self::Thursday,
+            Weekday::Friday => Self::Friday,
+            Weekday::Saturday => Self::Saturday,
+            Weekday::Sunday => Self::Sunday,
+        }
+    }
+}
+
+/// A time at the bench that comes every week.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct BenchTime {
+    /// On which day.
+    pub day: Day,
+    /// It begins, by the clock on the wall: `18:00`.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub from: Time,
+    /// It ends, the same day.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub to: Time,
+}
+
+/// When somebody sits at the bench, and what hands and neighbours bear.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct Hours {
+    /// Times at the bench, week by week; no two at once.
+    pub weekly: Vec<BenchTime>,
+    /// The barrel must be silent from this time of day.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub quiet_from: Time,
+    /// It may run again from this time of day.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub quiet_to: Time,
+    /// Most minutes of hand work in one sitting.
+    pub most_min: f64,
+    /// Most of what hands feel in one sitting, as minutes of bending 20 AWG soft copper.
+    pub most_effort_min: f64,
+    /// A rest after so many minutes of hand work.
+    pub rest_every_min: f64,
+    /// How long a rest is, minutes.
+    pub rest_min: f64,
+}
+
+impl Default for Hours {
+    fn default() -> Self {
+        let evening =
+            |day| BenchTime { day, from: Time::constant(18, 0, 0, 0), to: Time::constant(20, 0, 0, 0) };
+        Self {
+            weekly: vec![
+                evening(Day::Tuesday),
+                evening(Day::Thursday),
+                BenchTime {
+                    day: Day::Saturday,
+                    from: Time::constant(9, 0, 0, 0),
+                    to: Time::constant(12, 0, 0, 0),
+                },
+            ],
+            quiet_from: Time::constant(21, 0, 0, 0),
+            quiet_to: Time::constant(7, 0, 0, 0),
+            most_min: 120.0,
+            most_effort_min: 240.0,
+            rest_every_min: 30.0,
+            rest_min: 5.0,
+        }
+    }
+}
+
+/// Most times at the bench in a week.
+const MOST_TIMES: usize = 28;
+
+impl Hours {
+    const MINUTES: Span = Span { noun: "hand work of a sitting", unit: " min", least: 10.0, most: 1440.0 };
+    const EFFORT: Span = Span { noun: "effort of a sitting", unit: " min", least: 5.0, most: 1440.0 };
+    const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 240.0 };
+    const REST: Span = Span { noun: "rest", unit: " min", least: 1.0, most: 60.0 };
+
+    /// Checks that times end after they begin and do not run into each other, and that limits are some.
+    ///
+    /// # Errors
+    /// A fault for each that cannot be.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        faults.keep(Self::MINUTES.check("most_min", self.most_min));
+        faults.keep(Self::EFFORT.check("most_effort_min", self.most_effort_min));
+        faults.keep(Self::EVERY.check("rest_every_min", self.rest_every_min));
+        faults.keep(Self::REST.check("rest_min", self.rest_min));
+        if self.weekly.len() > MOST_TIMES {
+            let said = format!("{} times a week are more than {MOST_TIMES}.", self.weekly.len());
+            faults.add(Fault::new("weekly", said));
+        }
+        for (i, one) in self.weekly.iter().enumerate().take(MOST_TIMES) {
+            if one.to <= one.from {
+                let said = format!("{}: it ends before it begins. Say when it ends the same day.", one.day);
+                faults.add(Fault::new(format!("weekly[{i}].to"), said));
+            }
+            let into = |other: &BenchTime| one.day == other.day && one.from < other.to && other.from < one.to;
+            if self.weekly[..i].iter().any(into) {
+                let said = format!("{}: two times at the bench run into each other.", one.day);
+                faults.add(Fault::new(format!("weekly[{i}].from"), said));
+            }
+        }
+        faults.into_result()
+    }
+
+    /// The sittings of so many days from a moment on, by the clock on the wall: nine o'clock stays nine o'clock when summer
+    /// time begins. A sitting that has begun already begins at that moment.
+    ///
+    /// ```
+    /// use jiff::{civil::date, tz::TimeZone};
+    /// use lorimant_core::bench::sittings::hours::Hours;
+    ///
+    /// // A Monday at noon; Tuesday and Thursday evening and Saturday morning follow.
+    /// let zone = TimeZone::UTC;
+    /// let monday = date(2026, 3, 2).at(12, 0, 0, 0).to_zoned_datetime(zone).unwrap();
+    /// let sittings = Hours::default().sittings(&monday, 7);
+    /// assert_eq!(sittings.len(), 3);
+    /// assert_eq!(sittings[0].from_min, 30.0 * 60.0);
+    /// ```
+    #[must_use]
+    pub fn sittings(&self, begins: &ZonedDateTime, days: u32) -> Vec<Stretch> {
+        let now = begins.timestamp();
+        let mut found: Vec<Stretch> = vec![];
+        for date in dates(begins.date(), days) {
+            for one in self.weekly.iter().filter(|one| one.day == Day::of(date)) {
+                let at = |time| minutes(now, date, time, begins.time_zone());
+                let (Some(from_min), Some(to_min)) = (at(one.from), at(one.to)) else { continue };
+                // A minute is too short to sit down for.
+                if to_min > from_min.max(0.0) + 1.0 {
+                    found.push(Stretch { from_min: from_min.max(0.0), to_min });
+                }
+            }
+        }
+        found.sort_by(|a, b| a.from_min.total_cmp(&b.from_min));
+        found
+    }
+
+    /// When the barrel must be silent, over the same days.
+    #[must_use]
+    pub fn quiet(&self, begins: &ZonedDateTime, days: u32) -> Vec<Stretch> {
+        if self.quiet_from == self.quiet_to {
+            return vec![];
+        }
+        let now = begins.timestamp();
+        let mut found = vec![];
+        let before = begins.date().saturating_sub(1.day());
+        for date in dates(before, days.saturating_add(2)) {
+            let end = if self.quiet_to > self.quiet_from { date } else { date.saturating_add(1.day()) };
+            let from_min = minutes(now, date, self.quiet_from, begins.time_zone());
+            let to_min = minutes(now, end, self.quiet_to, begins.time_zone());
+            if let (Some(from_min), Some(to_min)) = (from_min, to_min)
+                && to_min > from_min
+            {
+                found.push(Stretch { from_min, to_min });
+            }
+        }
+        found
+    }
+}
+
+/// So many days from a date on.
+fn dates(from: Date, days: u32) -> impl Iterator<Item = Date> {
+    (0..days.min(366)).map(move |i| from.saturating_add(i64::from(i).days()))
+}
+
+/// Minutes from a moment to a time of day.
+fn minutes(now: Timestamp, date: Date, time: Time, zone: &TimeZone) -> Option<f64> {
+    let then = date.to_datetime(time).to_zoned_datetime(zone.clone()).ok()?.timestamp();
+    Some(now.duration_until(then).as_secs_f64() / 60.0)
+}
+
+/// Minutes from a moment to the end of a day.
+pub(super) fn end_of(now: Timestamp, day: Date, zone: &TimeZone) -> Option<f64> {
+    minutes(now, day.saturating_add(1.day()), Time::midnight(), zone)
+}
+
+/// The moment so many minutes after another.
+pub(super) fn after(now: Timestamp, min: f64) -> Timestamp {
+    let span = jiff::SignedDuration::try_from_secs_f64((min * 60.0).round()).unwrap_or_default();
+    now.checked_add(span).unwrap_or(now)
+}

@@ -1,0 +1,78 @@
+//! What steps really took: the workshop's own pace, learned from presses at the bench.
+
+use std::collections::BTreeMap;
+
+use serde::Serialize;
+
+use super::{BatchStanding, Task, TaskStanding};
+use crate::making::Operation;
+
+/// Fewer pieces than this say little about a pace.
+const LEAST_PIECES: u32 = 4;
+
+/// How quick the workshop is at one operation, against what the route reckons.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Pace {
+    /// The operation.
+    pub operation: Operation,
+    /// Minutes it took over those that were reckoned: the median of the batches.
+    pub share: f64,
+    /// The least and the most of them.
+    pub from_to: (f64, f64),
+    /// How many batches say so.
+    pub batches_n: u32,
+}
+
+/// The workshop's own pace, operation by operation.
+#[derive(Debug, Clone, PartialEq, Default)]
+pub struct Times(BTreeMap<Operation, Pace>);
+
+impl Times {
+    /// Learns from batches: of each step that counts pieces and was done to at least four of them, what it took over what
+    /// was reckoned for as many. The first press of a step begins it, so that one piece fewer than was counted is timed.
+    #[must_use]
+    pub fn of<'a>(batches: impl IntoIterator<Item = (&'a [Task], &'a BatchStanding)>) -> Self {
+        let mut shares: BTreeMap<Operation, Vec<f64>> = BTreeMap::new();
+        for (tasks, standing) in batches {
+            for (task, there) in tasks.iter().zip(&standing.tasks) {
+                if let Some(share) = share(task, there) {
+                    shares.entry(task.step.operation).or_default().push(share);
+                }
+            }
+        }
+        let paces = shares.into_iter().map(|(operation, mut shares)| {
+            shares.sort_by(f64::total_cmp);
+            let middle = shares.len() / 2;
+            let median = if shares.len() % 2 == 1 {
+                shares[middle]
+            } else {
+                f64::midpoint(shares[middle - 1], shares[middle])
+            };
+            let from_to = (shares[0], shares[shares.len() - 1]);
+            let batches_n = u32::try_from(shares.len()).unwrap_or(u32::MAX);
+            (operation, Pace { operation, share: median, from_to, batches_n })
+        });
+        Self(paces.collect())
+    }
+
+    /// By how much minutes that are reckoned for an operation are to be multiplied; 1 where nothing was learned.
+    #[must_use]
+    pub fn share(&self, operation: Operation) -> f64 {
+        self.0.get(&operation).map_or(1.0, |pace| pace.share)
+    }
+
+    /// All that was learned.
+    #[must_use]
+    pub fn paces(&self) -> Vec<Pace> {
+        self.0.values().copied().collect()
+    }
+}
+
+/// What a step took over what was reckoned; nothing where too few were done, or no time passed between presses.
+fn share(task: &Task, there: &TaskStanding) -> Option<f64> {
+    let each_min = (task.hands_min - task.step.takes.setting_up_min) / f64::from(task.n.max(1));
+    let timed = there.done_n.checked_sub(1).filter(|_| there.done_n >= LEAST_PIECES)?;
+    let reckoned_min = each_min * f64::from(timed);
+    (reckoned_min > 0.0 && there.took_min > 0.0).then(|| (there.took_min / reckoned_min).clamp(0.1, 10.0))
+}

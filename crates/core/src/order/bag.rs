@@ -1,0 +1,165 @@
+//! A bag on the shelf: so many of a piece, with the recipe they were made by.
+
+use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
+
+use crate::bench::{Batch, BatchStanding};
+use crate::fault::{Fault, Faults, check_text};
+use crate::making::Changes;
+use crate::piece::Piece;
+use crate::tool::school::Schools;
+use crate::words::words;
+
+/// So many of a piece in a bag, with the recipe they were made by: it stays as it was, whatever becomes of the plan.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Bag {
+    /// What is in it, 1 to 80 characters.
+    pub name: String,
+    /// The piece as it was made, and how many were put in when it was filled.
+    pub piece: Piece,
+    /// The schools it was made by.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub schools: Option<Schools>,
+    /// What was changed about its route.
+    #[serde(default, skip_serializing_if = "Changes::is_empty")]
+    pub changes: Changes,
+    /// The number of the batch it came of.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub batch: Option<i64>,
+    /// The day it was filled.
+    #[cfg_attr(feature = "schema", schema(value_type = String, format = Date))]
+    pub filled_on: Date,
+    /// Where it lies, at most 80 characters.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub place: String,
+    /// How many are in it now: rings, pieces, or pairs.
+    pub n: u32,
+    /// A note, at most 400 characters.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub note: String,
+}
+
+words! {
+    /// What is done to the count of a bag.
+    pub enum Counting ("change of a count") {
+        /// So many are taken out.
+        TakenOut = "taken-out", "taken out";
+        /// So many are put back.
+        PutBack = "put-back", "put back";
+        /// It was counted again: so many are in it.
+        CountedAgain = "counted-again", "counted again";
+    }
+}
+
+/// Most pieces a bag is said to hold.
+const MOST_IN_A_BAG: u32 = 1_000_000;
+
+impl Bag {
+    /// Filled with what came of a batch; of pairs, a single one that is left over is noted.
+    ///
+    /// # Errors
+    /// A fault at `batch` where something is still to be done on it, or nothing came of it.
+    pub fn of(
+        batch: &Batch,
+        number: i64,
+        standing: &BatchStanding,
+        filled_on: Date,
+        place: &str,
+    ) -> Result<Self, Fault> {
+        if standing.at.is_some() {
+            let said = "This batch is not done yet. Bag it once its last step is.";
+            return Err(Fault::new("batch", said));
+        }
+        let each_n = (batch.pieces_n() / batch.piece.count().max(1)).max(1);
+        let n = standing.whole_n / each_n;
+        if n == 0 {
+            return Err(Fault::new(
+                "batch",
+                "Nothing of this batch is whole: there is nothing to put in a bag.",
+            ));
+        }
+        let single = standing.whole_n % each_n;
+        let note = if single > 0 { "And a single one without its pair.".to_owned() } else { String::new() };
+        Ok(Self {
+            name: batch.name.clone(),
+            piece: batch.made(standing),
+            schools: batch.schools,
+            changes: batch.changes.clone(),
+            batch: Some(number),
+            filled_on,
+            place: place.to_owned(),
+            n,
+            note,
+        })
+    }
+
+    /// The bag after its count was changed.
+    ///
+    /// ```
+    /// use jiff::civil::date;
+    /// use lorimant_core::order::bag::{Bag, Counting};
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::piece::Piece;
+    ///
+    /// let piece = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap())).with_count(12);
+    /// let bag = Bag {
+    ///     name: "clasps".to_owned(), piece, schools: None, changes: Default::default(), batch: None,
+    ///     filled_on: date(2026, 3, 2), place: String::new(), n: 12, note: String::new(),
+    /// };
+    /// assert_eq!(bag.counted(Counting::TakenOut, 5).unwrap().n, 7);
+    /// assert!(bag.counted(Counting::TakenOut, 13).unwrap_err().sentence.contains("12 are in it"));
+    /// ```
+    ///
+    /// # Errors
+    /// A fault at `n` for more than are in it, for none, and for more than a bag is said to hold.
+    pub fn counted(&self, counting: Counting, n: u32) -> Result<Self, Fault> {
+        let left = match counting {
+            _ if n == 0 && counting != Counting::CountedAgain => {
+                return Err(Fault::new("n", "Say how many; at least one.").limit(1.0));
+            }
+            Counting::TakenOut => self.n.checked_sub(n).ok_or_else(|| {
+                Fault::new("n", format!("{n} cannot be taken out: {} are in it.", self.n))
+                    .limit(f64::from(self.n))
+            })?,
+            Counting::PutBack => self.n.saturating_add(n),
+            Counting::CountedAgain => n,
+        };
+        let bag = Self { n: left, ..self.clone() };
+        bag.check_n()?;
+        Ok(bag)
+    }
+
+    fn check_n(&self) -> Result<(), Fault> {
+        if self.n <= MOST_IN_A_BAG {
+            return Ok(());
+        }
+        let said = format!("{} are more than a bag is said to hold; at most {MOST_IN_A_BAG}.", self.n);
+        Err(Fault::new("n", said).limit(f64::from(MOST_IN_A_BAG)))
+    }
+
+    /// The batch that makes so many of the same again, by the recipe these were made by.
+    #[must_use]
+    pub fn again(&self, n: u32) -> Batch {
+        let piece = self.piece.clone().with_count(n);
+        Batch { name: self.name.clone(), piece, schools: self.schools, changes: self.changes.clone() }
+    }
+
+    /// Checks its texts, its count and its piece.
+    ///
+    /// # Errors
+    /// A fault for each that cannot be.
+    pub fn check(&self) -> Result<(), Faults> {
+        let mut faults = Faults::none();
+        if self.name.trim().is_empty() {
+            faults.add(Fault::new("name", "The bag has no name. Say what is in it."));
+        }
+        faults.keep(check_text("name", "name", &self.name, 80));
+        faults.keep(check_text("place", "place", &self.place, 80));
+        faults.keep(check_text("note", "note", &self.note, 400));
+        faults.keep(self.check_n());
+        faults.nest("piece", self.piece.check());
+        faults.into_result()
+    }
+}

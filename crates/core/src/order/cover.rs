@@ -1,0 +1,114 @@
+//! What covers the lines of orders: bags first, then what is on its way; the rest is still to be made.
+
+use jiff::civil::Date;
+use serde::Serialize;
+
+use super::{Bag, Order};
+use crate::piece::Piece;
+use crate::words::words;
+
+words! {
+    /// How far an order or a line of it is.
+    pub enum OrderState ("state of an order") {
+        /// Something of it is still to be begun.
+        ToMake = "to-make", "to make";
+        /// All of it is on its way.
+        InTheMaking = "in-the-making", "in the making";
+        /// All of it lies in bags.
+        Ready = "ready", "ready";
+        /// All of it was handed over.
+        HandedOver = "handed-over", "handed over";
+    }
+}
+
+/// How a line of an order is covered.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct LineStanding {
+    /// How many are owed.
+    pub owed_n: u32,
+    /// How many of them lie in bags.
+    pub in_bags_n: u32,
+    /// How many of them are on their way, spares left out.
+    pub under_way_n: u32,
+    /// How many are still to be made, spares included.
+    pub to_make_n: u32,
+    /// How far it is.
+    pub state: OrderState,
+}
+
+/// A batch that is on its way, as far as orders are concerned.
+#[derive(Debug, Clone)]
+pub struct BatchOnItsWay<'a> {
+    /// What is made.
+    pub piece: &'a Piece,
+    /// How many of it will be whole, as it is counted: rings, pieces, or pairs.
+    pub n: u32,
+}
+
+/// How every line of every order is covered: what is due first is served first, then what was ordered first.
+///
+/// A line takes from bags with the same piece in them what it owes, then from batches of the same piece as many as it
+/// still needs with its spares; what is needed beyond that is to be made, with its spares.
+///
+/// ```
+/// use lorimant_core::order::{Line, Order, OrderState, cover};
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::piece::Piece;
+///
+/// let piece = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap())).with_count(24);
+/// let line = Line { name: "clasps".to_owned(), piece, spares_percent: 10.0, handed_n: 0 };
+/// let order = Order { customer: "wardrobe".to_owned(), due: None, note: String::new(), lines: vec![line] };
+/// let standing = &cover(&[&order], &[], &[])[0][0];
+/// assert_eq!((standing.to_make_n, standing.state), (27, OrderState::ToMake));
+/// ```
+#[must_use]
+pub fn cover(orders: &[&Order], bags: &[&Bag], batches: &[BatchOnItsWay]) -> Vec<Vec<LineStanding>> {
+    let mut in_bags: Vec<u32> = bags.iter().map(|bag| bag.n).collect();
+    let mut under_way: Vec<u32> = batches.iter().map(|batch| batch.n).collect();
+    let mut turn: Vec<usize> = (0..orders.len()).collect();
+    turn.sort_by_key(|at| (orders[*at].due.unwrap_or(Date::MAX), *at));
+    let mut all: Vec<Vec<LineStanding>> = vec![vec![]; orders.len()];
+    for at in turn {
+        for line in &orders[at].lines {
+            let owed_n = line.owed_n();
+            let bagged = bags.iter().map(|bag| &bag.piece);
+            let in_bags_n = draw(&mut in_bags, bagged, &line.piece, owed_n);
+            let short_n = owed_n - in_bags_n;
+            let made = batches.iter().map(|batch| batch.piece);
+            let drawn_n = draw(&mut under_way, made, &line.piece, line.with_spares(short_n));
+            let under_way_n = drawn_n.min(short_n);
+            let rest_n = short_n - under_way_n;
+            let to_make_n = if rest_n > 0 { line.with_spares(rest_n) } else { 0 };
+            let state = match () {
+                () if owed_n == 0 => OrderState::HandedOver,
+                () if rest_n > 0 => OrderState::ToMake,
+                () if under_way_n > 0 => OrderState::InTheMaking,
+                () => OrderState::Ready,
+            };
+            all[at].push(LineStanding { owed_n, in_bags_n, under_way_n, to_make_n, state });
+        }
+    }
+    all
+}
+
+impl OrderState {
+    /// How far an order is: as far as the line that is least far.
+    #[must_use]
+    pub fn of(lines: &[LineStanding]) -> Self {
+        lines.iter().map(|line| line.state).min().unwrap_or(Self::HandedOver)
+    }
+}
+
+/// Draws up to `n` from piles of the same piece, the first before others; gives how many were there.
+fn draw<'a>(piles: &mut [u32], of: impl Iterator<Item = &'a Piece>, piece: &Piece, n: u32) -> u32 {
+    let mut drawn = 0;
+    for (pile, made) in piles.iter_mut().zip(of) {
+        if drawn < n && *pile > 0 && made.same_in_hand(piece) {
+            let from_here = (*pile).min(n - drawn);
+            *pile -= from_here;
+            drawn += from_here;
+        }
+    }
+    drawn
+}

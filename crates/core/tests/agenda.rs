@@ -1,0 +1,309 @@
+//! The agenda: hours by the clock on the wall, what is held by hand, loads, passes, rests and the workshop's own pace.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use jiff::civil::{Date, date};
+use jiff::tz::TimeZone;
+use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
+use lorimant_core::bench::load::loads;
+use lorimant_core::bench::pass::{Led, passes};
+use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, Laid, Wanted};
+use lorimant_core::bench::sittings::hours::Hours;
+use lorimant_core::bench::times::Times;
+use lorimant_core::bench::{Batch, Event, Happened};
+use lorimant_core::making::Operation;
+use lorimant_core::piece::Piece;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::gear::Gear;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::school::{Hardening, Schools};
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use rstest::rstest;
+
+use crate::common::usual;
+
+/// Middle European time: an hour later from the last Sunday of March to that of October.
+fn zone() -> TimeZone {
+    TimeZone::posix("CET-1CEST,M3.5.0,M10.5.0/3").unwrap()
+}
+
+fn noon(day: Date) -> ZonedDateTime {
+    day.at(12, 0, 0, 0).to_zoned_datetime(zone()).unwrap()
+}
+
+#[rstest]
+// The Sunday the clocks change lies between: a day of 23 hours, and one of 25.
+#[case(date(2026, 3, 27), 23.0)]
+#[case(date(2026, 10, 23), 25.0)]
+fn nine_o_clock_stays_nine_o_clock_across_the_change(#[case] friday: Date, #[case] sunday_h: f64) {
+    let begins = noon(friday);
+    let sittings = Hours::default().sittings(&begins, 8);
+    let wall: Vec<String> = sittings
+        .iter()
+        .map(|one| {
+            let at = begins.timestamp() + jiff::SignedDuration::from_secs_f64(one.from_min * 60.0);
+            at.to_zoned_datetime(zone()).strftime("%a %H:%M").to_string()
+        })
+        .collect();
+    assert_eq!(wall, ["Sat 09:00", "Tue 18:00", "Thu 18:00"]);
+    // From Saturday nine to Tuesday six: three days and nine hours, but for the Sunday.
+    let between_h = (sittings[1].from_min - sittings[0].from_min) / 60.0;
+    assert!((between_h - (2.0 * 24.0 + sunday_h + 9.0)).abs() < 1e-9, "{between_h}");
+    let quiet = Hours::default().quiet(&begins, 8);
+    let longest = quiet.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
+    let shortest = quiet.iter().map(|one| one.to_min - one.from_min).fold(f64::INFINITY, f64::min);
+    let odd_h = if sunday_h < 24.0 { shortest / 60.0 } else { longest / 60.0 };
+    assert!((odd_h - (10.0 + sunday_h - 24.0)).abs() < 1e-9, "{odd_h}");
+}
+
+#[test]
+fn hours_that_cannot_be_are_said() {
+    let mut hours = Hours::default();
+    hours.weekly[0].to = hours.weekly[0].from;
+    let twice = hours.weekly[1];
+    hours.weekly.push(twice);
+    hours.rest_min = f64::NAN;
+    let fields: Vec<String> = hours.check().unwrap_err().0.into_iter().map(|fault| fault.field).collect();
+    assert_eq!(fields, ["rest_min", "weekly[0].to", "weekly[3].from"]);
+}
+
+fn wanted(number: i64, kind: &str, n: u32, due: Option<Date>) -> Wanted {
+    let batch = Batch::of(&format!("{kind} {number}"), Piece::Finding(usual(kind)), n);
+    let tasks = batch.tasks(&Workshop::default()).unwrap();
+    let standing = batch.standing(&tasks, &[]);
+    Wanted { of: JobOf::Batch(number), batch, tasks, standing, due }
+}
+
+fn agenda(wanted: &[Wanted], holds: &[Hold]) -> Agenda {
+    let laid = Laid::out(
+        wanted,
+        (&Hours::default(), &Gear::default(), &Times::default()),
+        holds,
+        &noon(date(2026, 3, 2)),
+        28,
+    );
+    let planned = laid.sittings.plan(7, &|at| at.tried_n < 40).unwrap();
+    laid.agenda(&planned, vec![])
+}
+
+/// When a step is begun first.
+fn begun(agenda: &Agenda, number: i64, step_n: u32) -> Timestamp {
+    let works = agenda.sittings.iter().flat_map(|one| &one.works);
+    works
+        .filter(|one| one.of == JobOf::Batch(number) && one.step_n == step_n)
+        .map(|one| one.from)
+        .min()
+        .unwrap()
+}
+
+#[test]
+fn every_step_stands_in_a_sitting_in_its_order() {
+    let all = [wanted(1, "hook-clasp", 24, Some(date(2026, 3, 27))), wanted(2, "open-ear-wire", 12, None)];
+    let agenda = agenda(&all, &[]);
+    assert!(agenda.unmet.is_empty(), "{:?}", agenda.unmet);
+    for one in &all {
+        let mut before = Timestamp::MIN;
+        for (i, task) in one.tasks.iter().enumerate() {
+            let step_n = u32::try_from(i + 1).unwrap();
+            let works = agenda.sittings.iter().flat_map(|sitting| &sitting.works);
+            let here: Vec<_> = works.filter(|work| work.of == one.of && work.step_n == step_n).collect();
+            let n: u32 = here.iter().map(|work| work.n).sum();
+            let loads = task.step.operation == Operation::Tumble;
+            assert_eq!(n, if loads { here[0].of_n } else { task.n }, "{}", task.step.named);
+            assert!(here.iter().all(|work| work.from >= before));
+            before = here.iter().map(|work| work.to).max().unwrap();
+        }
+    }
+    for sitting in &agenda.sittings {
+        assert!(sitting.works.iter().all(|work| work.from >= sitting.from && work.to <= sitting.to));
+        assert!(sitting.hands_min <= 120.0 + 1e-6 && sitting.effort_min <= 240.0 + 1e-6);
+    }
+}
+
+#[test]
+fn what_is_held_by_hand_stays_held() {
+    let all = [wanted(1, "hook-clasp", 24, None)];
+    let free = agenda(&all, &[]);
+    let cut = u32::try_from(
+        all[0].tasks.iter().position(|task| task.step.operation == Operation::Cut).unwrap() + 1,
+    )
+    .unwrap();
+    let (of, saturday) = (JobOf::Batch(1), noon(date(2026, 3, 6)).timestamp());
+    assert!(begun(&free, 1, cut) < saturday);
+    let pinned = agenda(&all, &[Hold::NotBefore { of, step_n: cut, at: saturday }]);
+    assert!(begun(&pinned, 1, cut) >= saturday);
+    let parted = agenda(&all, &[Hold::Parted { of, step_n: cut, first_n: 6, at: saturday }]);
+    assert_eq!(begun(&parted, 1, cut), begun(&free, 1, cut));
+    let late: u32 = (parted.sittings.iter().flat_map(|one| &one.works))
+        .filter(|work| work.step_n == cut && work.from >= saturday)
+        .map(|work| work.n)
+        .sum();
+    assert_eq!(late, 18);
+    let first = free.sittings[0].from;
+    let skipped = agenda(&all, &[Hold::Skipped { from: first }]);
+    let left_out = skipped.sittings.iter().find(|one| one.from == first).unwrap();
+    assert!(left_out.skipped && left_out.works.is_empty());
+    assert!(begun(&skipped, 1, 1) > first);
+}
+
+#[test]
+fn what_runs_already_is_only_waited_for() {
+    let mut one = wanted(1, "open-ear-wire", 12, None);
+    one.batch.schools = Some(Schools { hardening: Hardening::Tumble, ..Schools::default() });
+    one.tasks = one.batch.tasks(&Workshop::default()).unwrap();
+    let tumble = one.tasks.iter().position(|task| task.step.operation == Operation::Tumble).unwrap();
+    let now = noon(date(2026, 3, 2)).timestamp();
+    let event = |i: usize, happened, n| Event {
+        key: format!("key-{i:06}"),
+        step_n: u32::try_from(i + 1).unwrap(),
+        happened,
+        n,
+        reason: String::new(),
+        at: now,
+    };
+    let mut events: Vec<Event> = (0..tumble).map(|i| event(i, Happened::Done, one.tasks[i].n)).collect();
+    events.push(event(tumble, Happened::Started, 1));
+    one.standing = one.batch.standing(&one.tasks, &events);
+    let agenda = agenda(&[one.clone()], &[]);
+    assert!(agenda.alone.iter().any(|alone| alone.barrel && alone.from == now));
+    let step_n = u32::try_from(tumble + 1).unwrap();
+    assert!(agenda.sittings.iter().flat_map(|one| &one.works).all(|work| work.step_n > step_n));
+}
+
+#[test]
+fn a_load_keeps_apart_what_marks_and_what_catches() {
+    let of = |kind: &str, metal, n| {
+        let wire = Wire::round(metal, 0.81, Temper::HalfHard);
+        Batch::of(&format!("{kind} in {metal}"), Piece::Finding(usual(kind)).in_wire(wire), n)
+    };
+    let all = [
+        of("open-ear-wire", Metal::SterlingSilver, 20),
+        of("hook-clasp", Metal::Brass, 20),
+        of("figure-eight", Metal::SterlingSilver, 20),
+        of("figure-eight", Metal::Copper, 20),
+        of("plain-head-pin", Metal::Brass, 20),
+    ];
+    let waiting: Vec<_> = all
+        .iter()
+        .map(|batch| lorimant_core::bench::load::ForTheBarrel { batch, pieces_n: 20, mass_g: 10.0 })
+        .collect();
+    let made = loads(&waiting, &Gear::default()).unwrap();
+    let mut seen: Vec<usize> = made.iter().flat_map(|load| load.batches.clone()).collect();
+    seen.sort_unstable();
+    assert_eq!(seen, [0, 1, 2, 3, 4], "each in one load");
+    for load in &made {
+        let companies: Vec<_> = load.batches.iter().map(|at| all[*at].piece.wire().metal.company()).collect();
+        assert!(companies.windows(2).all(|pair| pair[0] == pair[1]), "{load:?}");
+    }
+    // Ear wires hang into each other whatever is done: time is counted to pick them apart.
+    let ears = made.iter().find(|load| load.batches.contains(&0)).unwrap();
+    assert!(ears.pick_out_min >= 2.0 && ears.sentence.contains("into their own kind"), "{}", ears.sentence);
+    // As heavy as one load may be, and what alone is heavier is filled in several times.
+    let heavy: Vec<_> = waiting
+        .iter()
+        .map(|one| lorimant_core::bench::load::ForTheBarrel { mass_g: 150.0, ..*one })
+        .collect();
+    let made = loads(&heavy, &Gear::default()).unwrap();
+    assert!(made.iter().all(|load| load.batches.len() == 1 && load.fills_n == 1));
+    let heavy = [lorimant_core::bench::load::ForTheBarrel { mass_g: 450.0, ..waiting[0] }];
+    assert_eq!(loads(&heavy, &Gear::default()).unwrap()[0].fills_n, 3);
+}
+
+#[test]
+fn batches_that_share_a_tool_share_a_pass() {
+    let all = [
+        wanted(1, "hook-clasp", 24, None),
+        wanted(2, "hook-clasp", 10, None),
+        wanted(3, "open-ear-wire", 6, None),
+    ];
+    let done_to = |one: &Wanted, to: usize| {
+        let events: Vec<Event> = (0..to)
+            .map(|i| Event {
+                key: format!("key-{i:06}"),
+                step_n: u32::try_from(i + 1).unwrap(),
+                happened: Happened::Done,
+                n: one.tasks[i].n,
+                reason: String::new(),
+                at: Timestamp::UNIX_EPOCH,
+            })
+            .collect();
+        one.batch.standing(&one.tasks, &events)
+    };
+    let roll = all[0].tasks.iter().position(|task| task.step.numbers.tool_mm.is_some()).unwrap();
+    let standings = [done_to(&all[0], roll), done_to(&all[1], roll), all[2].standing.clone()];
+    let led: Vec<Led> = all
+        .iter()
+        .zip(&standings)
+        .map(|(one, standing)| Led { batch: &one.batch, tasks: &one.tasks, standing })
+        .collect();
+    let shared = passes(&led);
+    assert_eq!(shared.len(), 1, "{shared:?}");
+    assert_eq!(shared[0].steps.iter().map(|step| step.may_n).collect::<Vec<_>>(), [24, 10]);
+    assert!(shared[0].named.contains("mm"), "{}", shared[0].named);
+}
+
+#[test]
+fn the_workshop_s_pace_is_learned_from_its_presses() {
+    let one = wanted(1, "hook-clasp", 11, None);
+    let cut = one.tasks.iter().position(|task| task.step.operation == Operation::Cut).unwrap();
+    let each_min = one.tasks[cut].hands_min - one.tasks[cut].step.takes.setting_up_min;
+    let each_min = each_min / 11.0;
+    let press = |i: usize, step: usize, n: u32, at: Timestamp| Event {
+        key: format!("key-{i:06}"),
+        step_n: u32::try_from(step + 1).unwrap(),
+        happened: Happened::Done,
+        n,
+        reason: String::new(),
+        at,
+    };
+    // Twice as long as was reckoned for each.
+    let mut events: Vec<Event> =
+        (0..cut).map(|i| press(i, i, one.tasks[i].n, Timestamp::UNIX_EPOCH)).collect();
+    for i in 0..11_u32 {
+        let at = Timestamp::UNIX_EPOCH + jiff::SignedDuration::from_secs_f64(f64::from(i) * each_min * 120.0);
+        events.push(press(100 + usize::try_from(i).unwrap(), cut, 1, at));
+    }
+    let standing = one.batch.standing(&one.tasks, &events);
+    let times = Times::of([(one.tasks.as_slice(), &standing)]);
+    assert!((times.share(Operation::Cut) - 2.0).abs() < 1e-6, "{:?}", times.paces());
+    assert!((times.share(Operation::Check) - 1.0).abs() < 1e-12);
+    let lay = |times: &Times| {
+        let laid = Laid::out(
+            &[wanted(2, "hook-clasp", 11, None)],
+            (&Hours::default(), &Gear::default(), times),
+            &[],
+            &noon(date(2026, 3, 2)),
+            7,
+        );
+        laid.sittings.jobs[0].works[cut].each_min
+    };
+    assert!((lay(&times) / lay(&Times::default()) - 2.0).abs() < 1e-6);
+}
+
+#[test]
+fn turns_are_counted_of_the_coil_in_hand() {
+    let wire = Wire::round(Metal::Copper, 1.02, Temper::Soft);
+    let batch = Batch::of("rings", Piece::Rings(RingRequest::new(wire, Mandrel::round(5.0), 300)), 300);
+    let tasks = batch.tasks(&Workshop::default()).unwrap();
+    let wind = tasks.iter().position(|task| task.step.operation == Operation::Wind).unwrap();
+    let mut events: Vec<Event> = vec![];
+    let mut tell = |step: usize, happened, n| {
+        let standing = batch.standing(&tasks, &events);
+        let step_n = u32::try_from(step + 1).unwrap();
+        let at = Timestamp::UNIX_EPOCH + i64::try_from(events.len()).unwrap().minutes();
+        let event =
+            Event { key: format!("key-{:06}", events.len()), step_n, happened, n, reason: String::new(), at };
+        batch.may_happen(&tasks, &standing, &event).map_err(|fault| fault.field)?;
+        events.push(event);
+        Ok::<u32, String>(batch.standing(&tasks, &events).tasks[wind].turned_n)
+    };
+    for (i, task) in tasks.iter().enumerate().take(wind) {
+        tell(i, Happened::Done, task.n).unwrap();
+    }
+    assert_eq!(tell(wind, Happened::Turned, 12), Ok(12));
+    assert_eq!(tell(wind, Happened::Turned, 30), Ok(30));
+    assert_eq!(tell(wind, Happened::Turned, 200_000), Err("n".to_owned()));
+    assert_eq!(tell(0, Happened::Turned, 3), Err("happened".to_owned()));
+    assert_eq!(tell(wind, Happened::Done, 1), Ok(0), "the next coil begins anew");
+}

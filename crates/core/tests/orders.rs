@@ -1,0 +1,202 @@
+//! Orders: what covers a line is counted once, what is due first is served first, and what is handed over leaves its bags.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use jiff::civil::{Date, date};
+use lorimant_core::bench::{Batch, Event, Happened};
+use lorimant_core::order::bag::Counting;
+use lorimant_core::order::{Bag, BatchOnItsWay, Line, LineStanding, Order, OrderState, cover};
+use lorimant_core::piece::Piece;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use proptest::prelude::*;
+use rstest::rstest;
+
+use crate::common::usual;
+
+fn piece(which: usize) -> Piece {
+    Piece::Finding(usual(["hook-clasp", "figure-eight", "open-ear-wire"][which]))
+}
+
+fn line(which: usize, n: u32, spares_percent: f64) -> Line {
+    Line { name: format!("piece {which}"), piece: piece(which).with_count(n), spares_percent, handed_n: 0 }
+}
+
+fn order(due: Option<Date>, lines: Vec<Line>) -> Order {
+    Order { customer: "wardrobe".to_owned(), due, note: String::new(), lines }
+}
+
+fn bag(which: usize, n: u32, filled_on: Date) -> Bag {
+    Bag {
+        name: format!("piece {which}"),
+        piece: piece(which).with_count(n.max(1)),
+        schools: None,
+        changes: lorimant_core::making::Changes::default(),
+        batch: None,
+        filled_on,
+        place: String::new(),
+        n,
+        note: String::new(),
+    }
+}
+
+fn covered(orders: &[Order], bags: &[Bag], batches: &[(usize, u32)]) -> Vec<Vec<LineStanding>> {
+    let pieces: Vec<Piece> = batches.iter().map(|(which, _)| piece(*which)).collect();
+    let on_their_way: Vec<BatchOnItsWay> =
+        pieces.iter().zip(batches).map(|(piece, (_, n))| BatchOnItsWay { piece, n: *n }).collect();
+    let (orders, bags): (Vec<&Order>, Vec<&Bag>) = (orders.iter().collect(), bags.iter().collect());
+    cover(&orders, &bags, &on_their_way)
+}
+
+#[rstest]
+// Owed, in bags, on their way, spares → of bags, under way, still to make.
+#[case(20, 0, 0, 10.0, (0, 0, 22), OrderState::ToMake)]
+#[case(20, 5, 0, 10.0, (5, 0, 17), OrderState::ToMake)]
+#[case(20, 20, 0, 10.0, (20, 0, 0), OrderState::Ready)]
+#[case(20, 5, 15, 0.0, (5, 15, 0), OrderState::InTheMaking)]
+// The spares of a batch are no pieces that are owed; one that is spoiled comes out of them.
+#[case(20, 0, 22, 10.0, (0, 20, 0), OrderState::InTheMaking)]
+#[case(20, 0, 21, 10.0, (0, 20, 0), OrderState::InTheMaking)]
+#[case(20, 0, 19, 10.0, (0, 19, 2), OrderState::ToMake)]
+fn a_line_is_covered_from_bags_then_batches_then_the_rest_is_made(
+    #[case] owed: u32,
+    #[case] bagged: u32,
+    #[case] under_way: u32,
+    #[case] spares: f64,
+    #[case] expected: (u32, u32, u32),
+    #[case] state: OrderState,
+) {
+    let orders = [order(None, vec![line(0, owed, spares)])];
+    let standing = &covered(&orders, &[bag(0, bagged, date(2026, 3, 1))], &[(0, under_way)])[0][0];
+    assert_eq!((standing.in_bags_n, standing.under_way_n, standing.to_make_n), expected);
+    assert_eq!(standing.state, state);
+}
+
+#[test]
+fn what_is_due_first_is_served_first() {
+    let orders = [
+        order(None, vec![line(0, 10, 0.0)]),
+        order(Some(date(2026, 5, 9)), vec![line(0, 10, 0.0)]),
+        order(Some(date(2026, 4, 1)), vec![line(0, 10, 0.0)]),
+    ];
+    let standing = covered(&orders, &[bag(0, 15, date(2026, 3, 1))], &[]);
+    let in_bags: Vec<u32> = standing.iter().map(|lines| lines[0].in_bags_n).collect();
+    assert_eq!(in_bags, [0, 5, 10]);
+}
+
+#[test]
+fn the_same_piece_in_other_wire_covers_nothing() {
+    let thick = Wire::round(Metal::Brass, 1.63, Temper::Soft);
+    let orders =
+        [order(None, vec![Line { piece: piece(0).in_wire(thick).with_count(4), ..line(0, 4, 0.0) }])];
+    assert_eq!(covered(&orders, &[bag(0, 9, date(2026, 3, 1))], &[])[0][0].in_bags_n, 0);
+    let ring = |rod, n| {
+        Piece::Rings(RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Soft), Mandrel::round(rod), n))
+    };
+    assert!(ring(5.0, 40).same_in_hand(&ring(5.0, 900)));
+    assert!(!ring(5.0, 40).same_in_hand(&ring(5.5, 40)));
+}
+
+#[test]
+fn handing_over_empties_the_oldest_bags_first() {
+    let wanted = order(None, vec![line(0, 20, 0.0)]);
+    let bags = [bag(0, 9, date(2026, 3, 9)), bag(1, 50, date(2026, 1, 1)), bag(0, 8, date(2026, 3, 1))];
+    let bags: Vec<&Bag> = bags.iter().collect();
+    let (after, taken) = wanted.hand_over(0, 10, &bags).unwrap();
+    assert_eq!(after.lines[0].handed_n, 10);
+    let left: Vec<(usize, u32)> = taken.iter().map(|(at, bag)| (*at, bag.n)).collect();
+    assert_eq!(left, [(2, 0), (0, 7)]);
+    for (line, n, said) in
+        [(0, 21, "20 of piece 0 are owed"), (0, 18, "17 of piece 0 lie in bags"), (1, 1, "no line 2")]
+    {
+        let fault = wanted.hand_over(line, n, &bags).unwrap_err();
+        assert!(fault.sentence.contains(said), "{}", fault.sentence);
+    }
+}
+
+#[test]
+fn what_cannot_be_ordered_is_said_at_its_field() {
+    let mut wrong = order(None, vec![line(0, 4, 101.0), line(1, 0, 0.0)]);
+    wrong.lines[0].handed_n = 5;
+    wrong.customer = "x".repeat(81);
+    let fields: Vec<String> = wrong.check().unwrap_err().0.into_iter().map(|fault| fault.field).collect();
+    assert_eq!(fields, ["customer", "lines[0].spares_percent", "lines[0].handed_n", "lines[1].pieces_n"]);
+    assert_eq!(order(None, vec![]).check().unwrap_err().0[0].field, "lines");
+}
+
+/// A batch of which everything is done but for what was spoiled at its last step that counts pieces.
+fn done(batch: &Batch, spoiled_n: u32) -> Vec<Event> {
+    let tasks = batch.tasks(&Workshop::default()).unwrap();
+    let last = tasks.iter().rposition(|task| task.n == batch.pieces_n()).unwrap();
+    let mut events: Vec<Event> = vec![];
+    let mut tell = |at: usize, happened, n| {
+        let (key, reason) = (format!("key-{:06}", events.len()), String::new());
+        let step_n = u32::try_from(at + 1).unwrap();
+        events.push(Event { key, step_n, happened, n, reason, at: jiff::Timestamp::UNIX_EPOCH });
+    };
+    for (at, task) in tasks.iter().enumerate() {
+        let lost = if at < last || task.n == 1 { 0 } else { spoiled_n };
+        tell(at, Happened::Done, task.n - lost);
+        if at == last && lost > 0 {
+            tell(at, Happened::Spoiled, lost);
+        }
+    }
+    events
+}
+
+#[test]
+fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
+    let batch = Batch::of("ear wires", piece(2), 6);
+    let tasks = batch.tasks(&Workshop::default()).unwrap();
+    let begun = batch.standing(&tasks, &[]);
+    assert!(Bag::of(&batch, 3, &begun, date(2026, 3, 2), "").unwrap_err().sentence.contains("not done yet"));
+    let standing = batch.standing(&tasks, &done(&batch, 3));
+    let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
+    // Twelve were begun, three are spoiled: four pairs, and one without its pair.
+    assert_eq!((bag.n, bag.note.contains("without its pair")), (4, true));
+    assert!(bag.piece.same_in_hand(&batch.piece));
+    let again = bag.again(10);
+    assert_eq!((again.pieces_n(), again.schools), (20, batch.schools));
+    assert_eq!(bag.counted(Counting::PutBack, 2).unwrap().n, 6);
+    assert_eq!(bag.counted(Counting::CountedAgain, 0).unwrap().n, 0);
+    assert!(bag.counted(Counting::PutBack, 0).is_err());
+    assert!(bag.counted(Counting::CountedAgain, 2_000_000).is_err());
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(128))]
+
+    /// Nothing covers two lines; nothing is made that is covered; whoever owes nothing gets nothing.
+    #[test]
+    fn what_is_there_covers_once(
+        lines in prop::collection::vec((0_usize..3, 1_u32..40, 0_u32..40, 0.0..30.0_f64), 1..8),
+        bags in prop::collection::vec((0_usize..3, 0_u32..40), 0..5),
+        batches in prop::collection::vec((0_usize..3, 0_u32..40), 0..5),
+        dues in prop::collection::vec(prop::option::of(1_i8..28), 8),
+    ) {
+        let orders: Vec<Order> = lines.iter().zip(&dues).map(|((which, n, handed, spares), due)| {
+            let one = Line { handed_n: (*handed).min(*n), ..line(*which, *n, *spares) };
+            order(due.map(|day| date(2026, 4, day)), vec![one])
+        }).collect();
+        let bags: Vec<Bag> = bags.iter().map(|(which, n)| bag(*which, *n, date(2026, 3, 1))).collect();
+        let standing = covered(&orders, &bags, &batches);
+        for which in 0..3 {
+            let of_it = || lines.iter().zip(&standing).filter(|((one, ..), _)| *one == which);
+            let from_bags: u32 = of_it().map(|(_, at)| at[0].in_bags_n).sum();
+            let under_way: u32 = of_it().map(|(_, at)| at[0].under_way_n).sum();
+            let bagged: u32 = bags.iter().filter(|bag| bag.piece.same_in_hand(&piece(which))).map(|bag| bag.n).sum();
+            let made: u32 = batches.iter().filter(|(one, _)| *one == which).map(|(_, n)| n).sum();
+            let owed: u32 = of_it().map(|(_, at)| at[0].owed_n).sum();
+            prop_assert!(from_bags == bagged.min(owed));
+            prop_assert!(under_way <= made);
+        }
+        for ((_, n, handed, _), at) in lines.iter().zip(&standing) {
+            let at = &at[0];
+            prop_assert_eq!(at.owed_n, n.saturating_sub(*handed));
+            let short = at.owed_n - at.in_bags_n - at.under_way_n;
+            prop_assert!((at.to_make_n == 0) == (short == 0) && at.to_make_n >= short);
+        }
+    }
+}
