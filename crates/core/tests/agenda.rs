@@ -9,7 +9,7 @@ use lorimant_core::bench::pass::{Led, passes};
 use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, Laid, Wanted};
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::bench::times::Times;
-use lorimant_core::bench::{Batch, Event, Happened};
+use lorimant_core::bench::{Batch, Counted, Event, Happened};
 use lorimant_core::making::Operation;
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
@@ -87,6 +87,13 @@ fn agenda(wanted: &[Wanted], holds: &[Hold]) -> Agenda {
     laid.agenda(&planned, vec![])
 }
 
+#[test]
+fn a_long_job_is_parted_between_its_pieces() {
+    let agenda = agenda(&[wanted(1, "hook-clasp", 400, None)], &[]);
+    let with_work = agenda.sittings.iter().filter(|one| !one.works.is_empty()).count();
+    assert!(with_work > 5, "{:?}", agenda.unmet);
+}
+
 /// When a step is begun first.
 fn begun(agenda: &Agenda, number: i64, step_n: u32) -> Timestamp {
     let works = agenda.sittings.iter().flat_map(|one| &one.works);
@@ -109,8 +116,9 @@ fn every_step_stands_in_a_sitting_in_its_order() {
             let works = agenda.sittings.iter().flat_map(|sitting| &sitting.works);
             let here: Vec<_> = works.filter(|work| work.of == one.of && work.step_n == step_n).collect();
             let n: u32 = here.iter().map(|work| work.n).sum();
-            let loads = task.step.operation == Operation::Tumble;
-            assert_eq!(n, if loads { here[0].of_n } else { task.n }, "{}", task.step.named);
+            // What is counted once for all is parted between its pieces.
+            let once = task.counted == Counted::Once;
+            assert_eq!(n, if once { here[0].of_n } else { task.n }, "{}", task.step.named);
             assert!(here.iter().all(|work| work.from >= before));
             before = here.iter().map(|work| work.to).max().unwrap();
         }

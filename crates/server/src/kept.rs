@@ -1,7 +1,11 @@
 //! The records a workshop keeps.
 
+use jiff::tz::TimeZone;
 use lorimant_core::bench::Batch;
+use lorimant_core::bench::sittings::agenda::Hold;
+use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::fault::{Fault, Faults, check_text};
+use lorimant_core::order::{Bag, Order};
 use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
 use lorimant_core::rack::stock::buying::Keeping;
 use lorimant_core::rack::stock::scrap::MetalPrice;
@@ -15,10 +19,12 @@ use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::school::Schools;
 use lorimant_core::words::gauge::GaugeSystem;
 use lorimant_core::words::length::{Habits, LengthUnit};
-use lorimant_core::words::sentence;
+use lorimant_core::words::{quoted, sentence};
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+
+use crate::paper::LabelPaper;
 
 /// A ring plan with its name.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -89,6 +95,15 @@ pub(crate) struct Settings {
     /// What else stands on its bench.
     #[serde(default)]
     pub gear: Gear,
+    /// When somebody sits at the bench.
+    #[serde(default)]
+    pub hours: Hours,
+    /// The time zone its clock on the wall goes by, as `Europe/Vienna`; the machine's if left out.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub time_zone: String,
+    /// The labels it prints.
+    #[serde(default)]
+    pub labels: LabelPaper,
 }
 
 /// What is picked to be made: a kept plan or pattern, and how many.
@@ -127,6 +142,9 @@ impl Default for Settings {
             hand: Hand::default(),
             schools: Schools::default(),
             gear: Gear::default(),
+            hours: Hours::default(),
+            time_zone: String::new(),
+            labels: LabelPaper::default(),
         }
     }
 }
@@ -134,6 +152,11 @@ impl Default for Settings {
 impl Settings {
     pub fn habits(&self) -> Habits {
         Habits { unit: self.unit, gauge: self.gauge }
+    }
+
+    /// The clock on the workshop's wall.
+    pub fn zone(&self) -> TimeZone {
+        TimeZone::get(&self.time_zone).unwrap_or_else(|_| TimeZone::system())
     }
 
     pub fn check(&self) -> Result<(), Faults> {
@@ -144,6 +167,13 @@ impl Settings {
         faults.nest("hand", self.hand.check());
         faults.nest("schools", self.schools.check());
         faults.nest("gear", self.gear.check());
+        faults.nest("hours", self.hours.check());
+        faults.nest("labels", self.labels.check());
+        if !self.time_zone.is_empty() && TimeZone::get(&self.time_zone).is_err() {
+            let said =
+                format!("There is no time zone {}. Write it as Europe/Vienna.", quoted(&self.time_zone));
+            faults.add(Fault::new("time_zone", said));
+        }
         for (i, price) in self.metal_prices.iter().enumerate() {
             faults.keep(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)));
         }
@@ -253,6 +283,48 @@ impl Kept for Batch {
 
     fn check(&self) -> Result<(), Faults> {
         Batch::check(self)
+    }
+}
+
+impl Kept for Order {
+    fn name(&self) -> String {
+        self.for_whom()
+    }
+
+    fn sentence(&self, _unit: LengthUnit) -> String {
+        Order::sentence(self)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Order::check(self)
+    }
+}
+
+impl Kept for Bag {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn sentence(&self, unit: LengthUnit) -> String {
+        self.piece.sentence(unit)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Bag::check(self)
+    }
+}
+
+impl Kept for Hold {
+    fn name(&self) -> String {
+        match self {
+            Self::NotBefore { step_n, .. } => format!("step {step_n}, held"),
+            Self::Parted { step_n, .. } => format!("step {step_n}, parted"),
+            Self::Skipped { .. } => "left out".to_owned(),
+        }
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Ok(())
     }
 }
 

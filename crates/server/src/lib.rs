@@ -10,12 +10,13 @@ mod export;
 mod extract;
 mod guard;
 mod hosts;
+mod instrument;
 mod jobs;
 mod kept;
 mod log;
+mod paper;
 mod problem;
 mod routes;
-mod scale;
 mod serve;
 mod session;
 mod state;
@@ -38,8 +39,8 @@ use tower_http::timeout::RequestBodyTimeoutLayer;
 use tower_http::trace::TraceLayer;
 
 pub use demo::load as load_demo;
+pub use instrument::{Instruments, Printer, Scale, Winder};
 pub use log::start_log;
-pub use scale::Scale;
 pub use serve::serve;
 pub use session::hash_passphrase;
 pub use store::{Held, Store, StoreError};
@@ -49,7 +50,7 @@ const LARGEST_BODY: usize = 2 * 1024 * 1024;
 /// Longest wait for the next piece of a request's body.
 const SLOWEST_BODY: Duration = Duration::from_secs(20);
 
-/// The whole application on one open store, for the address it will be reached at, with its scale.
+/// The whole application on one open store, for the address it will be reached at, with its instruments.
 ///
 /// # Errors
 /// When the store cannot be read.
@@ -57,12 +58,18 @@ pub fn app(
     store: Store,
     address: SocketAddr,
     host_names: &[String],
-    scale: Scale,
+    instruments: Instruments,
 ) -> Result<Router, StoreError> {
     let sessions = session::Sessions::of(store.clone())?;
     let hosts = hosts::Hosts::new(address, host_names);
-    let state =
-        state::State { store, sessions, hosts, scale, jobs: jobs::Jobs::default(), coming: Arc::default() };
+    let state = state::State {
+        store,
+        sessions,
+        hosts,
+        instruments,
+        jobs: jobs::Jobs::default(),
+        coming: Arc::default(),
+    };
     // A small answer arrives sooner as it is than pressed and unpressed.
     let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);
     let compression = compression.compress_when(DefaultPredicate::new().and(SizeAbove::new(u16::MAX)));

@@ -8,8 +8,8 @@ use std::time::Duration;
 use anyhow::{Context as _, bail};
 use clap::{Parser, Subcommand};
 use lorimant_server::{
-    Held, Scale, Store, app, hash_passphrase, line_schema, load_demo, openapi, plan_schema, rack_schema,
-    serve, start_log,
+    Held, Instruments, Printer, Scale, Store, Winder, app, hash_passphrase, line_schema, load_demo, openapi,
+    plan_schema, rack_schema, serve, start_log,
 };
 
 /// A bench companion for wire jewellers.
@@ -66,6 +66,12 @@ struct Serve {
     /// The scale: `host:port`, or a serial device; a simulated one if left out.
     #[arg(long)]
     scale: Option<String>,
+    /// The winder with its counter: `host:port`, or a serial device; a simulated one if left out.
+    #[arg(long)]
+    winder: Option<String>,
+    /// The printer for labels: `host:port`, taking PDF; a simulated one if left out.
+    #[arg(long)]
+    printer: Option<String>,
     /// Load the demo workshop if the file is new.
     #[arg(long)]
     demo: bool,
@@ -122,13 +128,17 @@ async fn run(options: Serve) -> anyhow::Result<()> {
     let listener =
         tokio::net::TcpListener::bind(wanted).await.with_context(|| format!("cannot listen on {wanted}"))?;
     let address = listener.local_addr()?;
-    let scale = options.scale.as_deref().map_or_else(Scale::simulated, Scale::at);
+    let instruments = Instruments {
+        scale: options.scale.as_deref().map_or_else(Scale::simulated, Scale::at),
+        winder: options.winder.as_deref().map_or_else(Winder::simulated, Winder::at),
+        printer: options.printer.as_deref().map_or_else(Printer::simulated, Printer::at),
+    };
     let at = format!("http://{address}/");
     if let Err(error) = store.served_at(&at) {
         // A full disk keeps nobody from reading.
         tracing::warn!(%error, "the file does not say where it is served");
     }
-    let app = app(store.clone(), address, &options.host_names, scale)?;
+    let app = app(store.clone(), address, &options.host_names, instruments)?;
     print(&format!("Lorimant is at {at}"))?;
     serve(listener, app, stop()).await;
     store.settle().context("what was written last is in the log beside the file, and stays there")?;

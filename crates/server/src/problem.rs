@@ -6,7 +6,7 @@ use axum::Json;
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::words::counted;
+use lorimant_core::words::{counted, quoted};
 use rusqlite::ErrorCode;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -59,6 +59,11 @@ impl Problem {
         Self::new(StatusCode::NOT_FOUND, "/problems/missing", "Not there", detail)
     }
 
+    /// A file of a name that is not made; `made` says which are.
+    pub fn no_such_file(what: &str, name: &str, made: &str) -> Self {
+        Self::missing(format!("{what} not made as {}. There are {made}.", quoted(name)))
+    }
+
     pub fn unreadable(detail: impl Into<String>) -> Self {
         Self::new(StatusCode::BAD_REQUEST, "/problems/unreadable", "Not readable", detail)
     }
@@ -74,11 +79,17 @@ impl Problem {
         Self::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", "Too large", said)
     }
 
-    pub fn no_device(error: std::io::Error) -> Self {
-        let said = format!(
-            "The scale gives no reading: {error}. Check that it is on and connected, or type the weight."
-        );
-        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-device", "No reading", said)
+    /// An instrument does not answer; `instead` says what can be done without it.
+    pub fn no_device(what: &str, error: &std::io::Error, instead: &str) -> Self {
+        let said =
+            format!("The {what} does not answer: {error}. Check that it is on and connected, or {instead}.");
+        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-device", "No answer", said)
+    }
+
+    /// The same, seen from a larger record: its faults stand within it.
+    pub fn within(mut self, outer: &str) -> Self {
+        self.errors = self.errors.into_iter().map(|fault| fault.within(outer)).collect();
+        self
     }
 
     /// The file cannot be written as things are; the sentence says how it can.

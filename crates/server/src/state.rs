@@ -4,8 +4,8 @@ use std::sync::Arc;
 
 use crate::coming::Coming;
 use crate::hosts::Hosts;
+use crate::instrument::Instruments;
 use crate::jobs::Jobs;
-use crate::scale::Scale;
 use crate::session::Sessions;
 use crate::store::Store;
 
@@ -18,8 +18,8 @@ pub(crate) struct State {
     pub sessions: Sessions,
     /// The names it answers to.
     pub hosts: Hosts,
-    /// The scale.
-    pub scale: Scale,
+    /// What is plugged in.
+    pub instruments: Instruments,
     /// Long solves.
     pub jobs: Jobs,
     /// How far a whole workshop that is being brought in has come.

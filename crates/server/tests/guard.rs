@@ -187,7 +187,7 @@ async fn the_description_is_true() {
         for (method, operation) in methods.as_object().unwrap() {
             assert!(names.insert(operation["operationId"].to_string()), "{} twice", operation["operationId"]);
             let real = path.replace("{id}", "1").replace("{batch}", "1").replace("{set}", "dowels");
-            let real = real.replace("{file}", "plan.csv");
+            let real = real.replace("{file}", "plan.csv").replace("{line}", "0").replace("{n}", "1");
             let reply = workshop.ask(&method.to_uppercase(), &real, "{}").await;
             assert_ne!(reply.status, StatusCode::METHOD_NOT_ALLOWED, "{method} {path}");
             assert!(!reply.text().contains("There is nothing at"), "{method} {path} is not there");

@@ -13,6 +13,7 @@ mod ledger;
 mod making;
 mod migrations;
 mod network;
+mod orders;
 mod paper;
 mod patterns;
 mod plans;

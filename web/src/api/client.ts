@@ -3,7 +3,17 @@ import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
 export type Answer = Schemas['Answer']
+export type AgendaSitting = Schemas['AgendaSitting']
+export type BagRow = Schemas['BagRow']
 export type BatchRow = Schemas['BatchRow']
+export type Hold = Schemas['Hold']
+export type Hours = Schemas['Hours']
+export type LabelPaper = Schemas['LabelPaper']
+export type MadeBag = Schemas['MadeBag']
+export type NewOrder = Schemas['NewOrder']
+export type OrderRow = Schemas['OrderRow']
+export type PlannedSittings = Schemas['PlannedSittings']
+export type SatWork = Schemas['SatWork']
 export type BatchNow = Schemas['BatchNow']
 export type LedBatch = Schemas['LedBatch']
 export type Told = Schemas['Told']
@@ -133,7 +143,7 @@ export function faultsOf(thrown: unknown): Fault[] {
 }
 
 /** Fetches a made file and hands it to the browser to save. */
-export const takeAway = (path: string, record: KeptPlan | KeptPattern | PlanSheet) =>
+export const takeAway = (path: string, record: KeptPlan | KeptPattern | PlanSheet | Schemas['LabelWish']) =>
   save(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

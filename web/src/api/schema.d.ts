@@ -38,6 +38,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bags on the shelf, last changed first. */
+        get: operations["list_bags"];
+        put?: never;
+        /** Lays a bag on the shelf that was filled elsewhere. */
+        post: operations["add_bag"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bags/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A bag, with the recipe as it was made: the revision of that day, not today's. */
+        get: operations["get_bag"];
+        /** Changes what a bag is called, where it lies, and its note. */
+        put: operations["change_bag"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bags/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a batch by the recipe of a bag, as it was made then. */
+        post: operations["make_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bags/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a bag away, or takes it out again. */
+        post: operations["archive_bag"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bags/{id}/count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes out of a bag, puts back, or counts again. */
+        post: operations["count_bag"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bags/{id}/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The label of a bag: `label.svg` or `label.pdf`, as large as the workshop's labels are. */
+        get: operations["bag_label"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches": {
         parameters: {
             query?: never;
@@ -84,6 +188,23 @@ export interface paths {
         put?: never;
         /** Puts a batch away, or takes it out again. */
         post: operations["archive_batch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/bag": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fills a bag with what came of a batch, and puts the batch away. */
+        post: operations["bag_of_batch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -339,7 +460,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the picks want cut, wire by wire, with the lots it can be cut from. */
+        /**
+         * What is to be cut, wire by wire, with the lots it can be cut from: for picks, for batches on their way, and for lines of
+         *     orders that are still to be begun.
+         */
         get: operations["wanted"];
         put?: never;
         post?: never;
@@ -411,6 +535,40 @@ export interface paths {
         get: operations["history"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Holds a step in its place, parts it, or leaves a sitting out. */
+        post: operations["hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holds/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets go of what is held, or holds it again. */
+        post: operations["archive_hold"];
         delete?: never;
         options?: never;
         head?: never;
@@ -514,6 +672,40 @@ export interface paths {
         get: operations["kept_as"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Prints labels, each at its own size: on the workshop's printer, or the simulated one. */
+        post: operations["print_labels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Labels in sheets: `labels.pdf`, or the first sheet as `labels.svg`. */
+        post: operations["label_sheets"];
         delete?: never;
         options?: never;
         head?: never;
@@ -809,6 +1001,109 @@ export interface paths {
         get: operations["needs_table"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Open orders: what is due first stands first. */
+        get: operations["list_orders"];
+        put?: never;
+        /** Keeps an order. */
+        post: operations["take_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/past": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Orders that were put away, last changed first. */
+        get: operations["past_orders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes an order. */
+        put: operations["change_order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts an order away, or takes it out again. */
+        post: operations["archive_order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hands over so many of a line: they leave their bags. */
+        post: operations["hand_over"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a batch for a line of an order. */
+        post: operations["begin_line"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1280,6 +1575,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/printer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies in the tray of the simulated printer, the newest first; nothing where a real one prints. */
+        get: operations["printer_tray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/printer/{n}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sheet that the simulated printer was sent, as PDF. */
+        get: operations["printed_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rack/all.json": {
         parameters: {
             query?: never;
@@ -1591,6 +1920,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks. */
+        get: operations["plan_sittings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sittings as a file: `sittings.ics` for a calendar, `day.pdf` for the bench. */
+        get: operations["sittings_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/start-sets": {
         parameters: {
             query?: never;
@@ -1642,6 +2005,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be done together now: passes across batches, and loads of the barrel. */
+        get: operations["together"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/undo/{batch}": {
         parameters: {
             query?: never;
@@ -1653,6 +2033,40 @@ export interface paths {
         put?: never;
         /** Undoes a change, whatever it was. */
         post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/winder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Reads the winder's counter. */
+        get: operations["read_winder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/winder/treadle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Starts or stops the simulated winder; a real one has a treadle for that. */
+        post: operations["run_winder"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1787,6 +2201,67 @@ export interface components {
          * @enum {string}
          */
         About: "closes" | "wire-through-wire" | "mouth" | "bore" | "piercing" | "skin" | "stem" | "tip" | "melts" | "strain";
+        /** @description Everything that is to be made, day by day. */
+        Agenda: {
+            /** @description What runs by itself. */
+            alone: components["schemas"]["Alone"][];
+            /** @description The moment it is reckoned from. */
+            begins: string;
+            /** @description What would help. */
+            help: components["schemas"]["Help"][];
+            /**
+             * Format: int32
+             * @description How often tools are laid out.
+             */
+            layouts_n: number;
+            /** @description Sittings, one after another, those without work among them. */
+            sittings: components["schemas"]["AgendaSitting"][];
+            /** @description What comes too late, and what finds no time. */
+            unmet: components["schemas"]["Unmet"][];
+        };
+        /** @description A sitting with what is done in it. */
+        AgendaSitting: {
+            /** @description `18:00 to 20:00`, by the clock on the wall. */
+            clock: string;
+            /**
+             * Format: date
+             * @description The day, by the clock on the wall.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description What hands feel of it, as minutes of bending 20 AWG soft copper.
+             */
+            effort_min: number;
+            /** @description It begins. */
+            from: string;
+            /**
+             * Format: double
+             * @description Minutes of hand work.
+             */
+            hands_min: number;
+            /** @description Whether it was left out by hand. */
+            skipped: boolean;
+            /** @description It ends. */
+            to: string;
+            /** @description What is done, in order. */
+            works: components["schemas"]["SatWork"][];
+        };
+        /** @description What runs by itself. */
+        Alone: {
+            /** @description Whether it is in the barrel. */
+            barrel: boolean;
+            /** @description It begins. */
+            from: string;
+            /** @description What that is called. */
+            name: string;
+            /** @description What it is, in two or three words. */
+            named: string;
+            /** @description Whose. */
+            of: components["schemas"]["JobOf"];
+            /** @description It is done. */
+            to: string;
+        };
         /** @description A wire, and how much of it by length or by weight. */
         Amount: {
             /**
@@ -1858,6 +2333,74 @@ export interface components {
             route?: components["schemas"]["Changes"];
             schools?: components["schemas"]["MakingSchools"] | null;
         };
+        /** @description So many of a piece in a bag, with the recipe they were made by: it stays as it was, whatever becomes of the plan. */
+        Bag: {
+            /**
+             * Format: int64
+             * @description The number of the batch it came of.
+             */
+            batch?: number | null;
+            /** @description What was changed about its route. */
+            changes?: components["schemas"]["Changes"];
+            /**
+             * Format: date
+             * @description The day it was filled.
+             */
+            filled_on: string;
+            /**
+             * Format: int32
+             * @description How many are in it now: rings, pieces, or pairs.
+             */
+            n: number;
+            /** @description What is in it, 1 to 80 characters. */
+            name: string;
+            /** @description A note, at most 400 characters. */
+            note?: string;
+            /** @description The piece as it was made, and how many were put in when it was filled. */
+            piece: components["schemas"]["Piece"];
+            /** @description Where it lies, at most 80 characters. */
+            place?: string;
+            schools?: components["schemas"]["MakingSchools"] | null;
+        };
+        /** @description A change of a count. */
+        BagCount: {
+            /** @description What was done. */
+            counting: components["schemas"]["Counting"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+            /**
+             * Format: int64
+             * @description The revision that was read.
+             */
+            revision: number;
+        };
+        /** @description A stretch of the shelf. */
+        BagPage: {
+            /** @description Bags, last changed first. */
+            entries: components["schemas"]["BagRow"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description A bag as a list shows it. */
+        BagRow: components["schemas"]["Entry_Bag"] & {
+            /** @description How many are in it, in words: `6 pairs`. */
+            counted: string;
+        };
+        /** @description What can be changed about a bag beside its count. */
+        BagWords: {
+            /** @description What is in it. */
+            name: string;
+            /** @description A note. */
+            note?: string;
+            /** @description Where it lies. */
+            place?: string;
+        };
         /**
          * @description The word for a way of balling.
          * @enum {string}
@@ -1875,8 +2418,18 @@ export interface components {
         };
         /** @description How far a batch is. */
         BatchNow: {
+            /**
+             * Format: double
+             * @description Minutes that hands have been at it since they last rested, whichever batch they were at.
+             */
+            at_it_min: number;
             /** @description The server's clock, UTC. */
             now: string;
+            /**
+             * Format: double
+             * @description How long a rest is due, minutes, where it is time for one as the workshop's hours say.
+             */
+            rest_min?: number | null;
             /** @description How far it is. */
             standing: components["schemas"]["BatchStanding"];
         };
@@ -1922,6 +2475,28 @@ export interface components {
              * @description Pieces that are still whole.
              */
             whole_n: number;
+        };
+        /**
+         * @description Why a work stands where it stands.
+         * @enum {string}
+         */
+        Because: "pinned" | "same-tools" | "was-ready-then" | "due" | "goes-on" | "time";
+        /** @description How many are begun. */
+        Beginning: {
+            /**
+             * Format: int32
+             * @description How many rings, pieces, or pairs; what is still to be made, spares included, if left out.
+             */
+            pieces_n?: number | null;
+        };
+        /** @description A time at the bench that comes every week. */
+        BenchTime: {
+            /** @description On which day. */
+            day: components["schemas"]["Day"];
+            /** @description It begins, by the clock on the wall: `18:00`. */
+            from: string;
+            /** @description It ends, the same day. */
+            to: string;
         };
         /**
          * @description The word for a saw blade.
@@ -2464,6 +3039,11 @@ export interface components {
          */
         Counted: "piece" | "ring" | "coil" | "once";
         /**
+         * @description The word for a change of a count.
+         * @enum {string}
+         */
+        Counting: "taken-out" | "put-back" | "counted-again";
+        /**
          * @description How a stretch of wire runs. Lengths in mm, angles in degrees. A roll turns the plane of the bend
          *     about the wire: 0 bends to the left of the way the wire runs, 180 to the right, 90 towards the
          *     viewer of a piece that lies flat.
@@ -2732,6 +3312,11 @@ export interface components {
              */
             sliver_mm: number | null;
         };
+        /**
+         * @description The word for a day of the week.
+         * @enum {string}
+         */
+        Day: "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday" | "sunday";
         /** @description What a listing says, with the price of a blank where one was asked for. */
         Decoded: components["schemas"]["Listing"] & {
             /** @description Price of the blank, as a decimal number. */
@@ -2836,6 +3421,58 @@ export interface components {
             ragged_turns: number;
         };
         /** @description A record as it stands on its shelf. */
+        Entry_Bag: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description So many of a piece in a bag, with the recipe they were made by: it stays as it was, whatever becomes of the plan. */
+            record: {
+                /**
+                 * Format: int64
+                 * @description The number of the batch it came of.
+                 */
+                batch?: number | null;
+                /** @description What was changed about its route. */
+                changes?: components["schemas"]["Changes"];
+                /**
+                 * Format: date
+                 * @description The day it was filled.
+                 */
+                filled_on: string;
+                /**
+                 * Format: int32
+                 * @description How many are in it now: rings, pieces, or pairs.
+                 */
+                n: number;
+                /** @description What is in it, 1 to 80 characters. */
+                name: string;
+                /** @description A note, at most 400 characters. */
+                note?: string;
+                /** @description The piece as it was made, and how many were put in when it was filled. */
+                piece: components["schemas"]["Piece"];
+                /** @description Where it lies, at most 80 characters. */
+                place?: string;
+                schools?: components["schemas"]["MakingSchools"] | null;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
         Entry_Batch: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -2857,6 +3494,68 @@ export interface components {
                 /** @description What is made, and how many, as it was planned when the batch was begun. */
                 piece: components["schemas"]["Piece"];
                 schools?: components["schemas"]["MakingSchools"] | null;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_Hold: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description What is held by hand. */
+            record: {
+                /** @description A step is not begun before a moment. */
+                "not-before": {
+                    /** @description The moment. */
+                    at: string;
+                    /** @description Whose. */
+                    of: components["schemas"]["JobOf"];
+                    /**
+                     * Format: int32
+                     * @description The step, from 1.
+                     */
+                    step_n: number;
+                };
+            } | {
+                /** @description A step is parted: so many are done when there is time, the others not before a moment. */
+                parted: {
+                    /** @description The moment. */
+                    at: string;
+                    /**
+                     * Format: int32
+                     * @description How many are done first.
+                     */
+                    first_n: number;
+                    /** @description Whose. */
+                    of: components["schemas"]["JobOf"];
+                    /**
+                     * Format: int32
+                     * @description The step, from 1.
+                     */
+                    step_n: number;
+                };
+            } | {
+                /** @description A sitting is left out. */
+                skipped: {
+                    /** @description When it would begin. */
+                    from: string;
+                };
             };
             /**
              * Format: int64
@@ -3131,6 +3830,43 @@ export interface components {
             updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
+        Entry_Order: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description Who wants what, by when. */
+            record: {
+                /** @description Who it is for, at most 80 characters; nobody where it is for the shelf. */
+                customer?: string;
+                /**
+                 * Format: date
+                 * @description The day it is due; none where nobody waits.
+                 */
+                due?: string | null;
+                /** @description What is wanted, 1 to 100 lines. */
+                lines: components["schemas"]["Line"][];
+                /** @description A note, at most 2000 characters. */
+                note?: string;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
         Entry_Pick: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -3339,6 +4075,11 @@ export interface components {
             /** @description What it is, where it can be read. */
             says: string;
         };
+        /** @description Where a bag is laid. */
+        Filling: {
+            /** @description Where it lies; nothing if left out. */
+            place?: string;
+        };
         /**
          * @description The word for a finish.
          * @enum {string}
@@ -3530,11 +4271,26 @@ export interface components {
              */
             wood_mm: number;
         };
+        /** @description What is handed over. */
+        HandOver: {
+            /** @description The line, from 0. */
+            line: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+            /**
+             * Format: int64
+             * @description The revision that was read.
+             */
+            revision: number;
+        };
         /**
          * @description The word for a event.
          * @enum {string}
          */
-        Happened: "done" | "taken-back" | "spoiled" | "started";
+        Happened: "done" | "taken-back" | "spoiled" | "started" | "turned";
         /**
          * @description The word for a way of hardening.
          * @enum {string}
@@ -3546,6 +4302,52 @@ export interface components {
             status: string;
             /** @description The program's version. */
             version: string;
+        };
+        /** @description Something that would help, and what would come of it. */
+        Help: {
+            /** @description Whether everything is done in time then. */
+            in_time: boolean;
+            /** @description What, in a sentence. */
+            sentence: string;
+        };
+        /** @description What is held by hand. */
+        Hold: {
+            /** @description A step is not begun before a moment. */
+            "not-before": {
+                /** @description The moment. */
+                at: string;
+                /** @description Whose. */
+                of: components["schemas"]["JobOf"];
+                /**
+                 * Format: int32
+                 * @description The step, from 1.
+                 */
+                step_n: number;
+            };
+        } | {
+            /** @description A step is parted: so many are done when there is time, the others not before a moment. */
+            parted: {
+                /** @description The moment. */
+                at: string;
+                /**
+                 * Format: int32
+                 * @description How many are done first.
+                 */
+                first_n: number;
+                /** @description Whose. */
+                of: components["schemas"]["JobOf"];
+                /**
+                 * Format: int32
+                 * @description The step, from 1.
+                 */
+                step_n: number;
+            };
+        } | {
+            /** @description A sitting is left out. */
+            skipped: {
+                /** @description When it would begin. */
+                from: string;
+            };
         };
         /** @description What a finished piece holds, pulled across. Estimates of plastic bending, ± 40 %, not a rating. */
         Holds: {
@@ -3561,6 +4363,64 @@ export interface components {
              * @description Load at which a tenth of a millimetre stays open, N: about 0.6 of the collapse.
              */
             first_set_n: number;
+        };
+        /** @description When somebody sits at the bench, and what hands and neighbours bear. */
+        Hours: {
+            /**
+             * Format: double
+             * @description Most of what hands feel in one sitting, as minutes of bending 20 AWG soft copper.
+             * @default 240
+             */
+            most_effort_min: number;
+            /**
+             * Format: double
+             * @description Most minutes of hand work in one sitting.
+             * @default 120
+             */
+            most_min: number;
+            /**
+             * @description The barrel must be silent from this time of day.
+             * @default 21:00:00
+             */
+            quiet_from: string;
+            /**
+             * @description It may run again from this time of day.
+             * @default 07:00:00
+             */
+            quiet_to: string;
+            /**
+             * Format: double
+             * @description A rest after so many minutes of hand work.
+             * @default 30
+             */
+            rest_every_min: number;
+            /**
+             * Format: double
+             * @description How long a rest is, minutes.
+             * @default 5
+             */
+            rest_min: number;
+            /**
+             * @description Times at the bench, week by week; no two at once.
+             * @default [
+             *       {
+             *         "day": "tuesday",
+             *         "from": "18:00:00",
+             *         "to": "20:00:00"
+             *       },
+             *       {
+             *         "day": "thursday",
+             *         "from": "18:00:00",
+             *         "to": "20:00:00"
+             *       },
+             *       {
+             *         "day": "saturday",
+             *         "from": "09:00:00",
+             *         "to": "12:00:00"
+             *       }
+             *     ]
+             */
+            weekly: components["schemas"]["BenchTime"][];
         };
         /** @description How far a workshop that is being brought in has come. */
         HowFar: {
@@ -3664,6 +4524,25 @@ export interface components {
          * @enum {string}
          */
         Jaws: "round-nose" | "stepped" | "loop-jaws";
+        /** @description Whose work it is. */
+        JobOf: {
+            /**
+             * Format: int64
+             * @description A batch on its way, by its number.
+             */
+            batch: number;
+        } | {
+            /** @description A line of an order that is not begun. */
+            line: {
+                /** @description The line, by its place. */
+                line: number;
+                /**
+                 * Format: int64
+                 * @description Number of the order.
+                 */
+                order: number;
+            };
+        };
         /** @description How a job stands. */
         JobState: {
             /**
@@ -3794,6 +4673,87 @@ export interface components {
             /** @description Its place, mm. */
             at: components["schemas"]["Place"];
         };
+        /** @description The labels a workshop prints, and the sheet they come on. */
+        LabelPaper: {
+            /**
+             * Format: int32
+             * @description Labels beside each other on a sheet, 1 to 12.
+             * @default 2
+             */
+            columns_n: number;
+            /**
+             * Format: double
+             * @description Between labels beside each other, mm.
+             * @default 10
+             */
+            gap_across_mm: number;
+            /**
+             * Format: double
+             * @description Between labels below each other, mm.
+             * @default 0
+             */
+            gap_down_mm: number;
+            /**
+             * Format: double
+             * @description Its height, mm, 20 to 150.
+             * @default 45
+             */
+            height_mm: number;
+            /**
+             * Format: double
+             * @description From the sheet's left edge to the first label, mm.
+             * @default 20
+             */
+            left_mm: number;
+            /**
+             * Format: int32
+             * @description Labels below each other, 1 to 30.
+             * @default 6
+             */
+            rows_n: number;
+            /**
+             * Format: double
+             * @description Its height, mm, 50 to 700.
+             * @default 297
+             */
+            sheet_height_mm: number;
+            /**
+             * Format: double
+             * @description Width of the sheet, mm, 50 to 500.
+             * @default 210
+             */
+            sheet_width_mm: number;
+            /**
+             * Format: double
+             * @description From its upper edge, mm.
+             * @default 13.5
+             */
+            top_mm: number;
+            /**
+             * Format: double
+             * @description Width of a label, mm, 30 to 200.
+             * @default 80
+             */
+            width_mm: number;
+        };
+        /** @description Which labels. */
+        LabelWish: {
+            /** @description The bags, by their numbers, each as often as it is wanted; 1 to 500. */
+            bags: number[];
+            paper?: components["schemas"]["LabelPaper"] | null;
+            /**
+             * Format: int32
+             * @description How many places of the first sheet are used up already; 0 if left out.
+             */
+            used_n?: number;
+        };
+        /** @description What became of labels that were sent to the printer. */
+        LabelsPrinted: {
+            /** @description How many. */
+            labels_n: number;
+            /** @description Whether the simulated printer took them. */
+            simulated: boolean;
+        };
         /** @description A batch with its tasks and how far it is. */
         LedBatch: {
             /** @description Colour of its metal, `#rrggbb`. */
@@ -3852,6 +4812,55 @@ export interface components {
          * @enum {string}
          */
         Level: "note" | "watch" | "stop";
+        /** @description What is wanted of one piece. */
+        Line: {
+            /**
+             * Format: int32
+             * @description How many were handed over already.
+             */
+            handed_n?: number;
+            /** @description What it is called, 1 to 80 characters. */
+            name: string;
+            /** @description The piece as it was ordered, and how many of it. */
+            piece: components["schemas"]["Piece"];
+            /**
+             * Format: double
+             * @description How many more are made in case some are spoiled, per cent of what is made; 0 to 100.
+             */
+            spares_percent?: number;
+        };
+        /** @description A line as a list shows it. */
+        LineRow: components["schemas"]["LineStanding"] & {
+            /** @description The piece in a sentence. */
+            sentence: string;
+            /** @description What is owed in words: `24 pairs`. */
+            wanted: string;
+        };
+        /** @description How a line of an order is covered. */
+        LineStanding: {
+            /**
+             * Format: int32
+             * @description How many of them lie in bags.
+             */
+            in_bags_n: number;
+            /**
+             * Format: int32
+             * @description How many are owed.
+             */
+            owed_n: number;
+            /** @description How far it is. */
+            state: components["schemas"]["OrderState"];
+            /**
+             * Format: int32
+             * @description How many are still to be made, spares included.
+             */
+            to_make_n: number;
+            /**
+             * Format: int32
+             * @description How many of them are on their way, spares left out.
+             */
+            under_way_n: number;
+        };
         /** @description What a listing sells, as far as it says. */
         Listing: {
             /** @description Currency, as it was written. */
@@ -3898,6 +4907,28 @@ export interface components {
             blank_mm?: number | null;
             /** @description The line, as it was pasted; at most 300 characters are read. */
             text: string;
+        };
+        /** @description What goes into the barrel together. */
+        Load: {
+            /** @description The batches, by their places. */
+            batches: number[];
+            /**
+             * Format: int32
+             * @description How often the barrel is filled for it.
+             */
+            fills_n: number;
+            /**
+             * Format: double
+             * @description What they weigh, g.
+             */
+            mass_g: number;
+            /**
+             * Format: double
+             * @description Minutes to pick apart what hangs itself into each other.
+             */
+            pick_out_min: number;
+            /** @description What it is, and why, in a sentence or two. */
+            sentence: string;
         };
         /**
          * @description The word for a kind of scrap.
@@ -3977,6 +5008,27 @@ export interface components {
             ledger: components["schemas"]["Movement"][];
             /** @description The lot. */
             lot: components["schemas"]["Lot"];
+        };
+        /** @description How many are made again. */
+        MadeAgain: {
+            /**
+             * Format: int32
+             * @description How many rings, pieces, or pairs: 1 to 100 000.
+             */
+            pieces_n: number;
+        };
+        /** @description A bag with the recipe its pieces were made by. */
+        MadeBag: {
+            /** @description Colour of its metal, `#rrggbb`. */
+            colour: string;
+            /** @description How many are in it, in words. */
+            counted: string;
+            /** @description The bag. */
+            entry: components["schemas"]["Entry_Bag"];
+            /** @description Why they cannot be shown as the workshop is now, where they cannot. */
+            fault?: string | null;
+            /** @description The steps as they were made. */
+            tasks: components["schemas"]["Task"][];
         };
         /**
          * @description The word for a maker.
@@ -4346,6 +5398,21 @@ export interface components {
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
+        /** @description A bag that was filled before this program knew of it. */
+        NewBag: {
+            /**
+             * Format: int64
+             * @description The number of the kept plan or pattern that is in it.
+             */
+            entry: number;
+            /**
+             * Format: int32
+             * @description How many rings, pieces, or pairs.
+             */
+            pieces_n: number;
+            /** @description Where it lies. */
+            place?: string;
+        };
         /** @description A batch to begin: a kept plan or pattern, and how many. */
         NewBatch: {
             /** @description What this batch does otherwise than its plan. */
@@ -4360,6 +5427,47 @@ export interface components {
              * @description How many rings, pieces, or pairs: 1 to 100 000.
              */
             pieces_n: number;
+        };
+        /** @description A line of an order: a kept plan or pattern by its number, or a piece as it is. */
+        NewLine: {
+            /**
+             * Format: int64
+             * @description The number of a kept plan or pattern.
+             */
+            entry?: number | null;
+            /**
+             * Format: int32
+             * @description How many were handed over already; 0 if left out.
+             */
+            handed_n?: number;
+            /** @description What it is called; as the plan or pattern is if left out. */
+            name?: string | null;
+            piece?: components["schemas"]["Piece"] | null;
+            /**
+             * Format: int32
+             * @description How many rings, pieces, or pairs: 1 to 100 000.
+             */
+            pieces_n: number;
+            /**
+             * Format: double
+             * @description How many more are made in case some are spoiled, per cent; 0 if left out.
+             */
+            spares_percent?: number;
+            wire?: components["schemas"]["Wire"] | null;
+        };
+        /** @description An order to keep. */
+        NewOrder: {
+            /** @description Who it is for; nobody where it is for the shelf. */
+            customer?: string;
+            /**
+             * Format: date
+             * @description The day it is due.
+             */
+            due?: string | null;
+            /** @description What is wanted. */
+            lines: components["schemas"]["NewLine"][];
+            /** @description A note. */
+            note?: string;
         };
         /**
          * @description The word for a content of nickel.
@@ -4522,6 +5630,39 @@ export interface components {
          * @enum {string}
          */
         Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        /** @description Who wants what, by when. */
+        Order: {
+            /** @description Who it is for, at most 80 characters; nobody where it is for the shelf. */
+            customer?: string;
+            /**
+             * Format: date
+             * @description The day it is due; none where nobody waits.
+             */
+            due?: string | null;
+            /** @description What is wanted, 1 to 100 lines. */
+            lines: components["schemas"]["Line"][];
+            /** @description A note, at most 2000 characters. */
+            note?: string;
+        };
+        /** @description An order as a list shows it. */
+        OrderRow: components["schemas"]["Entry_Order"] & {
+            /**
+             * Format: int32
+             * @description Days until it is due; below nought where that day is over.
+             */
+            due_in_days?: number | null;
+            /** @description Who it is for, in words. */
+            for_whom: string;
+            /** @description Its lines, in their order. */
+            lines: components["schemas"]["LineRow"][];
+            /** @description How far it is. */
+            state: components["schemas"]["OrderState"];
+        };
+        /**
+         * @description The word for a state of an order.
+         * @enum {string}
+         */
+        OrderState: "to-make" | "in-the-making" | "ready" | "handed-over";
         /** @description What a piece ought to bear, worn so. */
         Ought: {
             /** @description Whether it does, by what it holds. */
@@ -4556,6 +5697,26 @@ export interface components {
             here: components["schemas"]["PatternRequest"];
             /** @description The one laid over it. */
             there: components["schemas"]["PatternRequest"];
+        };
+        /** @description How quick the workshop is at one operation, against what the route reckons. */
+        Pace: {
+            /**
+             * Format: int32
+             * @description How many batches say so.
+             */
+            batches_n: number;
+            /** @description The least and the most of them. */
+            from_to: [
+                number,
+                number
+            ];
+            /** @description The operation. */
+            operation: components["schemas"]["Operation"];
+            /**
+             * Format: double
+             * @description Minutes it took over those that were reckoned: the median of the batches.
+             */
+            share: number;
         };
         /** @description What a maker wants to know before making one. */
         Page: {
@@ -4600,6 +5761,16 @@ export interface components {
         Page_Mandrel: {
             /** @description Entries, last changed first. */
             entries: components["schemas"]["Entry_Mandrel"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description A stretch of a list. */
+        Page_Order: {
+            /** @description Entries, last changed first. */
+            entries: components["schemas"]["Entry_Order"][];
             /**
              * Format: int64
              * @description How many there are in all.
@@ -4939,6 +6110,22 @@ export interface components {
             /** @description The plan as a sentence. */
             sentence: string;
         };
+        /** @description What is planned, and what it was planned by. */
+        PlannedSittings: {
+            /** @description Sittings with their steps. */
+            agenda: components["schemas"]["Agenda"];
+            /** @description What is held by hand. */
+            holds: components["schemas"]["Entry_Hold"][];
+            /** @description The workshop's own pace, where it was learned. */
+            paces: components["schemas"]["Pace"][];
+            /**
+             * Format: int32
+             * @description How many plans were tried.
+             */
+            tried_n: number;
+            /** @description The clock on the workshop's wall: its time zone. */
+            zone: string;
+        };
         /** @description A plier the workshop owns. Lengths in mm. */
         Plier: {
             /**
@@ -4994,6 +6181,18 @@ export interface components {
             of_blank?: string | null;
             /** @description Of a metre and of a gram, as far as they are known. */
             said?: string | null;
+        };
+        /** @description A sheet in the tray of the simulated printer. */
+        PrintedSheet: {
+            /** @description When it was printed, UTC. */
+            at: string;
+            /** @description How large the document is, bytes. */
+            bytes_n: number;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            n: number;
         };
         /** @description What went wrong, as `application/problem+json`. */
         Problem: {
@@ -5455,6 +6654,40 @@ export interface components {
             /** @description What comes of it in all. */
             totals: components["schemas"]["Totals"];
         };
+        /** @description A step in a sitting, or a part of one. */
+        SatWork: {
+            /** @description Why it stands there. */
+            because: components["schemas"]["Because"];
+            /** @description Hands begin. */
+            from: string;
+            /** @description Whether tools are laid out for it. */
+            lays_out: boolean;
+            /**
+             * Format: int32
+             * @description How many are done.
+             */
+            n: number;
+            /** @description What that is called. */
+            name: string;
+            /** @description What it is, in two or three words. */
+            named: string;
+            /** @description Whose. */
+            of: components["schemas"]["JobOf"];
+            /**
+             * Format: int32
+             * @description How many of it there are to do in all.
+             */
+            of_n: number;
+            /**
+             * Format: int32
+             * @description The step, from 1.
+             */
+            step_n: number;
+            /** @description Hands are done. */
+            to: string;
+            /** @description The same in a sentence. */
+            why: string;
+        };
         /**
          * @description The word for a place to saw from.
          * @enum {string}
@@ -5659,12 +6892,18 @@ export interface components {
             hand?: components["schemas"]["Hand"];
             /** @description The maker's own hour rate. */
             hour_rate?: string;
+            /** @description When somebody sits at the bench. */
+            hours?: components["schemas"]["Hours"];
+            /** @description The labels it prints. */
+            labels?: components["schemas"]["LabelPaper"];
             /** @description What a gram of each metal is reckoned at. */
             metal_prices?: components["schemas"]["MetalPrice"][];
             /** @description The workshop's schools, where makers differ. */
             schools?: components["schemas"]["MakingSchools"];
             /** @description Light, dark, or as the device has it. */
             theme: components["schemas"]["Theme"];
+            /** @description The time zone its clock on the wall goes by, as `Europe/Vienna`; the machine's if left out. */
+            time_zone?: string;
             /** @description Which unit comes first, and that of a bare number. */
             unit: components["schemas"]["LengthUnit"];
             /** @description The workshop's name, printed on sheets and labels; at most 60 characters. */
@@ -5675,6 +6914,38 @@ export interface components {
          * @enum {string}
          */
         Shape: "round" | "oval" | "square" | "hexagon" | "octagon";
+        /** @description A load of the barrel with the batches in it. */
+        SharedLoad: components["schemas"]["Load"] & {
+            /** @description What is in it. */
+            of: components["schemas"]["SharedPart"][];
+        };
+        /** @description A batch that is part of a load or a pass. */
+        SharedPart: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            batch: number;
+            /**
+             * Format: int32
+             * @description How many of it.
+             */
+            n: number;
+            /** @description What it is called. */
+            name: string;
+        };
+        /** @description A pass with the batches it goes over. */
+        SharedPass: {
+            /** @description What is done: `roll a loop, on 3.02 mm`. */
+            named: string;
+            /** @description To what. */
+            of: components["schemas"]["SharedPart"][];
+            /**
+             * Format: double
+             * @description Minutes of setting up that it saves.
+             */
+            saves_min: number;
+        };
         /** @description Everything a planning view shows of one request. */
         Sheet: {
             /** @description What is wrong with it; then there is nothing below. */
@@ -6057,6 +7328,11 @@ export interface components {
              * @description Minutes it took so far, pauses left out.
              */
             took_min: number;
+            /**
+             * Format: int32
+             * @description Turns that lie on the rod of the coil in hand.
+             */
+            turned_n: number;
         };
         /**
          * @description The word for a temper.
@@ -6078,6 +7354,13 @@ export interface components {
             drawing: components["schemas"]["Drawing"];
             /** @description Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`. */
             wire: string;
+        };
+        /** @description What is done together. */
+        Together: {
+            /** @description What goes into the barrel together. */
+            loads: components["schemas"]["SharedLoad"][];
+            /** @description What can be done now with one setting of a tool. */
+            passes: components["schemas"]["SharedPass"][];
         };
         /** @description Something that happened at the bench. */
         Told: {
@@ -6177,6 +7460,22 @@ export interface components {
             /** @description The request in the other wire: its dimensions grown or shrunk with the wire's thickness. */
             request: components["schemas"]["PatternRequest"];
         };
+        /** @description What the simulated winder is told. */
+        Treadle: {
+            /** @description Wind on from so many turns until so many lie. */
+            run: {
+                /**
+                 * Format: double
+                 * @description Turns that lie already.
+                 */
+                from_n: number;
+                /**
+                 * Format: double
+                 * @description Turns at which it stops by itself.
+                 */
+                to_n: number;
+            };
+        } | "stop";
         /**
          * @description The word for a way of turning.
          * @enum {string}
@@ -6235,6 +7534,13 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
+        /** @description What cannot be met. */
+        Unmet: {
+            /** @description Whose. */
+            of: components["schemas"]["JobOf"];
+            /** @description What, in a sentence. */
+            sentence: string;
+        };
         /**
          * @description The word for a view.
          * @enum {string}
@@ -6242,6 +7548,8 @@ export interface components {
         View: "rings" | "room" | "which-wire" | "cost";
         /** @description What is wanted of one wire, and what there is of it on the rack. */
         Wanted: components["schemas"]["WireDemand"] & {
+            /** @description Blanks that are cut for batches and orders, by the names their demands have: they are counted and booked at the bench. */
+            at_the_bench: string[];
             /** @description Colour of the metal, `#rrggbb`. */
             colour: string;
             /** @description The lots' names, by number. */
@@ -6315,6 +7623,18 @@ export interface components {
             tare_g?: number | null;
             /** @description `182.31 g`, spool and all; grams where it has no unit. */
             typed: string;
+        };
+        /** @description What the winder shows. */
+        WinderReading: {
+            /** @description The line as it came. */
+            line: string;
+            /** @description Whether it is the simulated winder. */
+            simulated: boolean;
+            /**
+             * Format: int32
+             * @description Whole turns that lie on the rod.
+             */
+            turns_n: number;
         };
         /**
          * @description The word for a way of winding.
@@ -6605,9 +7925,29 @@ export interface components {
             sentence: string;
         };
         /** @description What was written, and the number that undoes it. */
+        Written_Bag: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Bag"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_Batch: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Batch"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_Hold: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Hold"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -6668,6 +8008,16 @@ export interface components {
         Written_Mandrel: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Mandrel"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_Order: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Order"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -6792,6 +8142,435 @@ export interface operations {
                 };
             };
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_bags: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BagPage"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_bag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBag"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Bag"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_bag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeBag"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_bag: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BagWords"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Bag"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MadeAgain"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Batch"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_bag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Bag"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    count_bag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BagCount"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Bag"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_label: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6984,6 +8763,65 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bag_of_batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Filling"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Bag"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7973,6 +9811,114 @@ export interface operations {
             };
         };
     };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Hold"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Hold"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Hold"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     import_document: {
         parameters: {
             query?: never;
@@ -8262,6 +10208,122 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeptPiece"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    print_labels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsPrinted"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    label_sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -9236,6 +11298,380 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_orders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderRow"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOrder"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Order"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    past_orders: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_Order"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_order: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOrder"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Order"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Order"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hand_over: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOver"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Order"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_line: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The order's number. */
+                id: number;
+                /** @description The line, from 0. */
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Beginning"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Batch"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -10895,6 +13331,90 @@ export interface operations {
             };
         };
     };
+    printer_tray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintedSheet"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printed_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                n: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     rack_json: {
         parameters: {
             query?: never;
@@ -12012,6 +14532,106 @@ export interface operations {
             };
         };
     };
+    plan_sittings: {
+        parameters: {
+            query?: {
+                /** @description How many plans are tried, 1 to 4000; 60 if left out. */
+                tries?: number;
+                /** @description Whether what would help is worked out where something comes too late. */
+                help?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedSittings"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sittings_file: {
+        parameters: {
+            query?: {
+                /** @description The day, `2026-03-02`; the day of the next sitting if left out. */
+                day?: string;
+            };
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     start_sets: {
         parameters: {
             query?: never;
@@ -12145,6 +14765,51 @@ export interface operations {
             };
         };
     };
+    together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Together"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     undo: {
         parameters: {
             query?: never;
@@ -12173,6 +14838,108 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_winder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WinderReading"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    run_winder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Treadle"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WinderReading"];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

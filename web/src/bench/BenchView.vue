@@ -34,6 +34,13 @@ const { data: drawn } = useQuery({
   enabled: () => !!rows.value,
   placeholderData: (before) => before,
 })
+/** What can be done together now. */
+const { data: together } = useQuery({
+  queryKey: ['together', () => rows.value?.map((row) => `${row.id} ${row.next}`).join()],
+  queryFn: () => data(api.GET('/api/together')),
+  enabled: () => (rows.value?.length ?? 0) > 0,
+  staleTime: 0,
+})
 const sketch = (row: BatchRow) => drawn.value?.get(JSON.stringify(row.record.piece))
 
 const piece = shallowRef<ChosenPiece | null>(null)
@@ -137,6 +144,25 @@ function stands(row: BatchRow) {
         <MoreMenu :of="row.name" :acts="acts(row)" />
       </li>
     </ul>
+    <section v-if="together?.passes.length" class="together" data-test="passes">
+      <h2>In one pass, the tool set once</h2>
+      <p v-for="pass in together.passes" :key="pass.named">
+        <strong>{{ pass.named }}:</strong>
+        <template v-for="(part, i) in pass.of" :key="part.batch"
+          >{{ i ? ', then ' : ' '
+          }}<router-link :to="`/bench/${part.batch}`">{{ part.n }} of {{ part.name }}</router-link></template
+        >. <span class="quiet">Saves {{ minutesOf(pass.saves_min) }} of setting up.</span>
+      </p>
+    </section>
+    <section v-if="together?.loads.length" class="together" data-test="loads">
+      <h2>Into the barrel together</h2>
+      <p v-for="load in together.loads" :key="load.sentence + load.of.map((part) => part.batch).join()">
+        <template v-for="(part, i) in load.of" :key="part.batch"
+          >{{ i ? ' and ' : ''
+          }}<router-link :to="`/bench/${part.batch}`">{{ part.n }} of {{ part.name }}</router-link></template
+        >: {{ load.sentence }}
+      </p>
+    </section>
   </div>
 </template>
 
@@ -173,6 +199,15 @@ function stands(row: BatchRow) {
 
 .empty {
   max-width: 62ch;
+}
+
+.together {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding: 12px 0 4px;
+}
+
+.together p {
+  margin: 0 0 6px;
 }
 
 @media (max-width: 600px) {

@@ -9,20 +9,31 @@ import { vOneStop } from '../shared/oneStop'
 import { isTyping } from '../shared/typing'
 import MadeBatch from './MadeBatch.vue'
 import SpoiledDialog from './SpoiledDialog.vue'
+import TurnCounter from './TurnCounter.vue'
 import { minutesOf, spanOf, useServerClock } from './clock'
 import { usePresses } from './presses'
+import { useSound } from './sound'
 
 /** One step of a batch, filling the view: what to do, the number to read from a metre away, one press a piece. */
 const route = useRoute()
 const notice = useNotice()
 const id = Number(route.params.id)
+/** A rest that was put off is spoken of again after this. */
+const REST_AGAIN_MS = 10 * 60_000
 const led = shallowRef<LedBatch | null>(null)
 const gone = ref('')
 const clock = useServerClock()
 const wake = useWakeLock()
 
+const sound = useSound()
+
+/** Hands that have been at it for long are told to rest; what was said is said again a while later. */
+const rest = ref<{ at_it: number; rest: number } | null>(null)
+const restedAt = ref(0)
 function heard(far: BatchNow) {
   clock.said(far.now)
+  const again = Date.now() - restedAt.value > REST_AGAIN_MS
+  rest.value = far.rest_min && again ? { at_it: far.at_it_min, rest: far.rest_min } : null
   if (led.value) led.value = { ...led.value, standing: far.standing }
 }
 const { press, pending, unanswered } = usePresses(id, heard, notice.fail)
@@ -60,6 +71,16 @@ const once = computed(() => task.value?.counted === 'once')
 const alone = computed(() => (task.value?.step.takes.unattended_min ?? 0) > 0)
 const running = computed(() => !!there.value?.ready_at)
 const ready = computed(() => Date.parse(there.value?.ready_at ?? '') - clock.now.value)
+watch(
+  () => running.value && ready.value <= 0,
+  (now, before) => now && before === false && sound.ready(),
+)
+/** Turns that make the coil in hand, where turns are counted. */
+const turns = computed(() => {
+  const { turns_n, turns_more_n } = task.value?.step ?? {}
+  return task.value?.counted === 'coil' && turns_n ? turns_n + (turns_more_n ?? 0) : null
+})
+const turned = computed(() => waiting.value.turned ?? there.value?.turned_n ?? 0)
 
 // The last piece of a step is the way to the next.
 watch(inHand, () => (looking.value = null))
@@ -83,6 +104,7 @@ function onward() {
   if (alone.value && !running.value) return press(step_n, 'started')
   const from = task.value.off_the_spool_mm !== undefined && lot.value ? { lot: lot.value } : {}
   press(step_n, 'done', from)
+  sound.tick()
 }
 
 function back() {
@@ -147,6 +169,15 @@ function understood() {
         The server does not answer. What you press is kept here and told as soon as it does.
       </span>
     </header>
+    <p v-if="rest" class="rest" role="status" data-test="rest">
+      <span
+        >Your hands have been at it for {{ Math.round(rest.at_it) }} minutes. Put the pliers down for
+        {{ Math.round(rest.rest) }} minutes: the place is held.</span
+      >
+      <v-btn variant="outlined" data-test="rest-later" @click="((restedAt = Date.now()), (rest = null))"
+        >In a while</v-btn
+      >
+    </p>
     <template v-if="task && there">
       <section class="moment">
         <PieceSketch :drawing="task.drawing" class="drawing" />
@@ -166,6 +197,12 @@ function understood() {
             <option v-for="one in led.lots" :key="one.id" :value="one.id">{{ one.shown }}</option>
           </select>
         </label>
+        <TurnCounter
+          v-if="turns !== null && left > 0"
+          :turned="turned"
+          :wanted="turns"
+          @turned="press((at ?? 0) + 1, 'turned', { n: $event })"
+        />
         <div v-if="caution && !read.includes(caution)" class="caution" role="note" data-test="caution">
           <p>{{ caution }}</p>
           <v-btn variant="outlined" data-test="understood" @click="understood">I have seen to it</v-btn>
@@ -198,6 +235,14 @@ function understood() {
           >
           <v-btn variant="text" :disabled="!spoilable" data-test="spoiled" @click="spoiling = true">
             One is spoiled
+          </v-btn>
+          <v-btn
+            variant="text"
+            :aria-pressed="sound.on.value"
+            data-test="sound"
+            @click="sound.on.value = !sound.on.value"
+          >
+            {{ sound.on.value ? 'Sound is on' : 'Sound' }}
           </v-btn>
           <span class="quiet keys">Space counts, Backspace takes back, x spoiled, [ ] look</span>
         </div>
@@ -235,7 +280,7 @@ function understood() {
 .lead {
   display: grid;
   grid-template:
-    'head head' auto 'moment say' 1fr 'press press' auto 'steps steps' auto / minmax(0, 5fr)
+    'head head' auto 'rest rest' auto 'moment say' 1fr 'press press' auto 'steps steps' auto / minmax(0, 5fr)
     minmax(0, 6fr);
   gap: 6px 36px;
   min-height: calc(100vh - 100px);
@@ -328,6 +373,18 @@ h1 {
   padding-block: 0;
 }
 
+.rest {
+  grid-area: rest;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 18px;
+  margin: 0;
+  padding: 6px 14px;
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  font-size: 1.2rem;
+}
+
 .press {
   grid-area: press;
 }
@@ -414,10 +471,9 @@ h1 {
 
 @media (max-width: 860px) {
   .lead {
-    grid-template: 'head' auto 'say' auto 'moment' minmax(120px, 1fr) 'press' auto 'steps' auto / minmax(
-        0,
-        1fr
-      );
+    grid-template:
+      'head' auto 'rest' auto 'say' auto 'moment' minmax(120px, 1fr)
+      'press' auto 'steps' auto / minmax(0, 1fr);
   }
 
   .moment {

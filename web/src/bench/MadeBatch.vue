@@ -1,26 +1,33 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, takeAway, type LedBatch } from '../api/client'
+import { api, data, type LedBatch } from '../api/client'
 import { useNotice } from '../shared/notice'
 
-/** A batch that is made: what came of it, the label for its bag, and out of the way. */
+/** A batch that is made: what came of it, into a bag with its label, or out of the way. */
 const { led } = defineProps<{ led: LedBatch }>()
 const router = useRouter()
 const notice = useNotice()
+const queries = useQueryClient()
+const place = ref('')
+const busy = ref(false)
+const refresh = () => queries.invalidateQueries()
 
-/** The recipe as it was made, and how many came of it. */
-async function label() {
-  // How many came of it is known by now, whatever was when this view was opened.
+async function bag() {
+  if (busy.value) return
+  busy.value = true
   try {
-    const { entry, made } = await data(
-      api.GET('/api/batches/{id}', { params: { path: { id: led.entry.id } } }),
-    )
-    const kept = { name: entry.record.name, note: '' }
-    if ('finding' in made)
-      await takeAway('/api/patterns/take-away/label.pdf', { ...kept, request: made.finding })
-    else await takeAway('/api/rings/take-away/label.pdf', { ...kept, request: made.rings })
+    const params = { path: { id: led.entry.id } }
+    const body = { place: place.value.trim() }
+    const { entry, undo } = await data(api.POST('/api/batches/{id}/bag', { params, body }))
+    notice.did(`In a bag: ${entry.name}.`, undo, refresh)
+    await refresh()
+    await router.push(`/bag/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
+  } finally {
+    busy.value = false
   }
 }
 
@@ -30,7 +37,8 @@ async function putAway() {
     const { entry } = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
     const body = { revision: entry.revision, archived: true }
     const { undo } = await data(api.POST('/api/batches/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(`Put away: ${name}.`, undo, () => {})
+    notice.did(`Put away: ${name}.`, undo, refresh)
+    await refresh()
     await router.push('/bench')
   } catch (thrown) {
     notice.fail(thrown)
@@ -39,7 +47,7 @@ async function putAway() {
 </script>
 
 <template>
-  <section data-test="made">
+  <form data-test="made" @submit.prevent="bag">
     <p class="reads">{{ led.standing.whole_n }} <span class="of">made</span></p>
     <p class="text serif">{{ led.entry.sentence }}</p>
     <p v-for="(one, i) in led.standing.spoiled" :key="i" class="quiet">
@@ -47,9 +55,31 @@ async function putAway() {
         one.reason ? `: ${one.reason}` : ''
       }}
     </p>
-    <p>
-      <v-btn color="primary" variant="flat" data-test="bag-label" @click="label">Label for the bag</v-btn>
-      <v-btn class="ml-3" data-test="put-away" @click="putAway">Put the batch away</v-btn>
+    <p v-if="led.standing.whole_n" class="text serif">
+      They go into a bag in
+      <input
+        v-model="place"
+        class="word"
+        placeholder="which drawer"
+        aria-label="Where the bag lies"
+        maxlength="80"
+        data-test="place"
+      />.
     </p>
-  </section>
+    <p>
+      <v-btn
+        v-if="led.standing.whole_n"
+        type="submit"
+        color="primary"
+        variant="flat"
+        size="large"
+        :disabled="busy"
+        data-test="fill-bag"
+        >Bag and label them</v-btn
+      >
+      <v-btn class="ml-3" variant="text" data-test="put-away" @click="putAway"
+        >Put the batch away without</v-btn
+      >
+    </p>
+  </form>
 </template>

@@ -112,7 +112,8 @@ export function usePresses(
     const here = waiting.value.filter(({ told }) => told.step_n === step_n)
     const of = (happened: Told['happened']) =>
       here.filter(({ told }) => told.happened === happened).reduce((sum, { told }) => sum + told.n, 0)
-    return { done: of('done') - of('taken-back'), spoiled: of('spoiled') }
+    const turned = here.findLast(({ told }) => told.happened === 'turned')?.told.n
+    return { done: of('done') - of('taken-back'), spoiled: of('spoiled'), turned }
   })
 
   return { press, pending, unanswered }

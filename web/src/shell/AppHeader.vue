@@ -46,7 +46,7 @@ void document.fonts.ready.then(placeCurl)
 <template>
   <header ref="header" class="head no-print" :style="{ '--metal': colour }">
     <div class="row">
-      <router-link to="/rings" class="name serif">Lorimant</router-link>
+      <router-link to="/today" class="name serif">Lorimant</router-link>
       <nav ref="nav" aria-label="Stages of the work">
         <router-link
           v-for="stage in stages"
@@ -96,7 +96,7 @@ void document.fonts.ready.then(placeCurl)
 
 nav {
   display: flex;
-  gap: 22px;
+  gap: 18px;
 }
 
 nav a {
@@ -154,7 +154,7 @@ nav a[aria-current='page'] {
   }
 }
 
-@media (max-width: 900px) {
+@media (max-width: 1100px) {
   .row {
     gap: 4px 14px;
   }
@@ -162,8 +162,8 @@ nav a[aria-current='page'] {
   nav {
     order: 3;
     width: 100%;
-    justify-content: space-between;
-    gap: 4px;
+    flex-wrap: wrap;
+    gap: 0 clamp(10px, 2.6vw, 26px);
   }
 
   .ask {

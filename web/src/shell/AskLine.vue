@@ -106,6 +106,7 @@ useEventListener('pointerdown', (event) => {
     <label class="line">
       <span class="slash" aria-hidden="true">/</span>
       <input
+        id="ask"
         ref="field"
         v-model="text"
         type="text"

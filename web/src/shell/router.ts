@@ -1,12 +1,15 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import RingsView from '../rings/RingsView.vue'
+import TodayView from '../today/TodayView.vue'
 
 /** The views there are, in the order of the work. The frame shows these and no others. */
 export const stages = [
+  { path: '/today', name: 'Today' },
   { path: '/rings', name: 'Rings' },
   { path: '/kept', name: 'Kept' },
   { path: '/patterns', name: 'Patterns' },
   { path: '/rack', name: 'Rack' },
+  { path: '/orders', name: 'Orders' },
   { path: '/bench', name: 'Bench' },
   { path: '/tools', name: 'Tools' },
   { path: '/guide', name: 'Guide' },
@@ -15,7 +18,8 @@ export const stages = [
 const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: '/rings' },
+    { path: '/', redirect: '/today' },
+    { path: '/today', component: TodayView, meta: { title: 'Today' } },
     { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
     { path: '/kept', component: () => import('../kept/KeptView.vue'), meta: { title: 'Kept plans' } },
     {
@@ -46,6 +50,24 @@ const router = createRouter({
         },
       ],
     },
+    {
+      path: '/orders',
+      component: () => import('../orders/OrdersFrame.vue'),
+      children: [
+        { path: '', component: () => import('../orders/OrdersView.vue'), meta: { title: 'Orders' } },
+        {
+          path: 'sittings',
+          component: () => import('../orders/SittingsView.vue'),
+          meta: { title: 'Sittings' },
+        },
+        {
+          path: 'shelf',
+          component: () => import('../orders/ShelfView.vue'),
+          meta: { title: 'On the shelf' },
+        },
+      ],
+    },
+    { path: '/bag/:id(\\d+)', component: () => import('../orders/BagView.vue'), meta: { title: 'A bag' } },
     { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: 'On the bench' } },
     {
       path: '/bench/:id(\\d+)',
@@ -54,7 +76,7 @@ const router = createRouter({
     },
     { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Guide' } },
-    { path: '/:rest(.*)', redirect: '/rings' },
+    { path: '/:rest(.*)', redirect: '/today' },
   ],
 })
 

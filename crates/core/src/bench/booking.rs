@@ -60,8 +60,14 @@ impl Batch {
     /// ```
     #[must_use]
     pub fn made(&self, standing: &BatchStanding) -> Piece {
-        let each_n = self.pieces_n() / self.piece.count().max(1);
-        self.piece.clone().with_count((standing.whole_n / each_n.max(1)).max(1))
+        self.piece.clone().with_count(self.whole(standing).0.max(1))
+    }
+
+    /// How many of it are whole as they are counted, rings, pieces or pairs, and how many single ones are left over.
+    #[must_use]
+    pub fn whole(&self, standing: &BatchStanding) -> (u32, u32) {
+        let each_n = (self.pieces_n() / self.piece.count().max(1)).max(1);
+        (standing.whole_n / each_n, standing.whole_n % each_n)
     }
 }
 

@@ -5,6 +5,7 @@
 //! how far the batch is, what was spoiled and how long it took is [read off](Batch::standing) them.
 
 mod booking;
+pub mod counter;
 mod event;
 pub mod load;
 pub mod pass;

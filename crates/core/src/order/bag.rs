@@ -72,15 +72,13 @@ impl Bag {
             let said = "This batch is not done yet. Bag it once its last step is.";
             return Err(Fault::new("batch", said));
         }
-        let each_n = (batch.pieces_n() / batch.piece.count().max(1)).max(1);
-        let n = standing.whole_n / each_n;
+        let (n, single) = batch.whole(standing);
         if n == 0 {
             return Err(Fault::new(
                 "batch",
                 "Nothing of this batch is whole: there is nothing to put in a bag.",
             ));
         }
-        let single = standing.whole_n % each_n;
         let note = if single > 0 { "And a single one without its pair.".to_owned() } else { String::new() };
         Ok(Self {
             name: batch.name.clone(),

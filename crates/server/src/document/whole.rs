@@ -29,7 +29,7 @@ pub(crate) enum Line {
         /// How often they were changed.
         revision: i64,
         /// They.
-        record: Settings,
+        record: Box<Settings>,
     },
     /// Writes that were made together.
     Batch {
@@ -58,7 +58,8 @@ pub(crate) enum Line {
 pub(crate) struct EntryLine {
     /// Its number.
     pub id: i64,
-    /// `plan`, `pattern`, `rod`, `plier`, `blade`, `lot`, `keeping`, `pick` or `batch`.
+    /// `plan`, `pattern`, `rod`, `plier`, `blade`, `lot`, `keeping`, `pick`, `batch`, `order`,
+    /// `bag` or `hold`.
     pub shelf: String,
     /// The record.
     pub record: Value,

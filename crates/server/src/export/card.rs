@@ -273,5 +273,6 @@ pub(super) fn label(of: &Finding) -> String {
         rows: bag_rows(of),
         date: &of.date,
         workshop: &of.workshop,
+        code: None,
     })
 }

@@ -1,8 +1,11 @@
 //! Plans and findings on paper and in open formats.
 
+pub(crate) mod bag;
+pub(crate) mod calendar;
 mod card;
 pub(crate) mod cut_plan;
 mod cut_sheet;
+pub(crate) mod day_sheet;
 mod dxf;
 pub(crate) mod finding;
 mod label;

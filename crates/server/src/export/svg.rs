@@ -117,6 +117,11 @@ impl Page {
         ));
     }
 
+    /// A filled outline; `id` lets a test find it.
+    pub fn filled(&mut self, id: &str, path: &str, fill: &str) {
+        self.put(format_args!(r#"<path id="{id}" d="{path}" fill="{fill}"/>"#));
+    }
+
     /// An empty box.
     pub fn frame(&mut self, at: (f64, f64), size: (f64, f64)) {
         let ((x, y), (w, h)) = (at, size);

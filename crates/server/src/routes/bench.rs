@@ -4,6 +4,7 @@ use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::Timestamp;
+use lorimant_core::bench::rest::at_it_min;
 use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task, in_order};
 use lorimant_core::making::Changes;
 use lorimant_core::piece::Piece;
@@ -188,9 +189,25 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
 struct BatchNow {
     /// How far it is.
     standing: BatchStanding,
+    /// Minutes that hands have been at it since they last rested, whichever batch they were at.
+    at_it_min: f64,
+    /// How long a rest is due, minutes, where it is time for one as the workshop's hours say.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    rest_min: Option<f64>,
     /// The server's clock, UTC.
     #[schema(value_type = String)]
     now: Timestamp,
+}
+
+impl BatchNow {
+    /// As it is now; hands that have been at it for long are told so.
+    fn of(c: &rusqlite::Connection, led: Led) -> Result<Self, StoreError> {
+        let now = bench::now();
+        let hours = crate::store::settings(c)?.0.hours;
+        let at_it_min = at_it_min(&bench::presses(c, now)?, now, hours.rest_min);
+        let rest_min = (at_it_min >= hours.rest_every_min).then_some(hours.rest_min);
+        Ok(Self { standing: led.standing, at_it_min, rest_min, now })
+    }
 }
 
 /// How far a batch is: small enough to ask for again and again.
@@ -201,8 +218,7 @@ async fn batch_standing(
     Path(id): Path<i64>,
 ) -> Result<Json<BatchNow>, Problem> {
     let workshop = state.store.workshop();
-    let led = read(&state, move |c| bench::led(c, id, &workshop)).await?;
-    Ok(Json(BatchNow { standing: led.standing, now: bench::now() }))
+    read(&state, move |c| BatchNow::of(c, bench::led(c, id, &workshop)?)).await.map(Json)
 }
 
 /// Something that happened at the bench.
@@ -236,8 +252,7 @@ async fn tell(
     let workshop = state.store.workshop();
     let Told { key, step_n, happened, n, reason, lot } = told;
     let event = Event { key, step_n, happened, n, reason, at: bench::now() };
-    let led = write(&state, move |t| bench::happen(t, id, &event, lot, &workshop)).await?;
-    Ok(Json(BatchNow { standing: led.standing, now: bench::now() }))
+    write(&state, move |t| BatchNow::of(t, bench::happen(t, id, &event, lot, &workshop)?)).await.map(Json)
 }
 
 /// Puts a batch away, or takes it out again.

@@ -24,7 +24,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
 use crate::store::shelf::{Entry, Written};
-use crate::store::{picks, rack};
+use crate::store::{orders, rack};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -128,9 +128,10 @@ async fn how_kept(Shared(state): Shared<State>, Body(wire): Body<Wire>) -> Resul
 async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
     let workshop = state.store.workshop();
     let unit = workshop.habits.unit;
-    let (picks, lots, keepings) =
-        read(state, |c| Ok((picks::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
-    let picked: Vec<picked::Picked> = picks.into_iter().map(|one| one.picked).collect();
+    let known = workshop.clone();
+    let (picked, lots, keepings) =
+        read(state, move |c| Ok((orders::to_be_cut(c, &known)?, rack::in_stock(c)?, rack::keepings(c)?)))
+            .await?;
     let wanted: Vec<(Wire, f64)> =
         picked::by_wire(&picked, &[], &workshop)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
     let there: Vec<(Wire, f64)> =

@@ -28,7 +28,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
-use crate::store::{picks, rack};
+use crate::store::{orders, picks, rack};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -179,18 +179,26 @@ struct Wanted {
     names: BTreeMap<String, String>,
     /// The picks that want it.
     picks: Vec<i64>,
+    /// Blanks that are cut for batches and orders, by the names their demands have: they are counted and booked at the bench.
+    at_the_bench: Vec<String>,
     /// Colour of the metal, `#rrggbb`.
     colour: &'static str,
 }
 
-/// What the picks want cut, wire by wire, with the lots it can be cut from.
+/// What is to be cut, wire by wire, with the lots it can be cut from: for picks, for batches on their way, and for lines of
+/// orders that are still to be begun.
 #[utoipa::path(get, path = "/api/cut-plans/wanted",
     responses((status = 200, body = Vec<Wanted>), (status = 422, body = Problem)))]
 async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Problem> {
     let workshop = state.store.workshop();
-    let (picks, lots, keepings) =
-        read(&state, |c| Ok((picks::picks(c)?, rack::in_stock(c)?, rack::keepings(c)?))).await?;
-    let picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
+    let known = workshop.clone();
+    let (picks, bench, lots, keepings) = read(&state, move |c| {
+        let bench = orders::demand(c, &known)?;
+        Ok((picks::picks(c)?, bench, rack::in_stock(c)?, rack::keepings(c)?))
+    })
+    .await?;
+    let mut picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
+    picked.extend(bench);
     let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
     let wires = picked::by_wire(&picked, &keepings, &workshop)?;
     let wanted = wires.into_iter().map(|demand| {
@@ -202,9 +210,11 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
             kind: lot.entry.record.kind,
         });
         let names = of_wire.iter().map(|lot| (lot.entry.id.to_string(), lot.entry.name.clone()));
-        let ids = demand.picks.iter().map(|at| picks[*at].pick.id).collect();
+        let ids = demand.picks.iter().filter_map(|at| Some(picks.get(*at)?.pick.id)).collect();
+        let of_bench = demand.picks.iter().filter(|at| **at >= picks.len());
+        let at_the_bench = of_bench.map(|at| picked[*at].what.clone()).collect();
         let colour = demand.wire.metal.figures().colour;
-        Wanted { colour, stock: stock.collect(), names: names.collect(), picks: ids, demand }
+        Wanted { colour, stock: stock.collect(), names: names.collect(), picks: ids, at_the_bench, demand }
     });
     Ok(Json(wanted.collect()))
 }
@@ -242,6 +252,18 @@ async fn book_cuts(
             "Nothing is ticked off as cut, so there is nothing to book.",
         ))
         .into());
+    }
+    let known = state.store.workshop();
+    let bench = read(&state, move |c| orders::demand(c, &known)).await?;
+    let mut cuts = cuts;
+    // What is cut for the bench is booked there, where it is counted.
+    for lot in &mut cuts.lots {
+        lot.cuts.retain(|cut| bench.iter().all(|one| one.what != cut.what));
+    }
+    cuts.lots.retain(|lot| !lot.cuts.is_empty());
+    if cuts.lots.is_empty() {
+        let said = "All of this is cut for batches and orders: press it at the Bench as you cut, and it is booked there.";
+        return Err(Faults::from(Fault::new("lots", said)).into());
     }
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
     let lots_n = cuts.lots.len();
@@ -285,8 +307,6 @@ async fn cut_plan_file(
             let bytes = made(move || cut_plan::csv(&sheet)).await?;
             Ok(file("text/csv; charset=utf-8", &name, bytes))
         }
-        _ => Err(Problem::missing(format!(
-            "A cut plan is not made as “{name}”. There are cut-plan.pdf and cut-plan.csv."
-        ))),
+        _ => Err(Problem::no_such_file("A cut plan is", &name, "cut-plan.pdf and cut-plan.csv")),
     }
 }

@@ -381,9 +381,14 @@ struct ScaleReading {
 #[utoipa::path(get, path = "/api/scale",
     responses((status = 200, body = ScaleReading), (status = 422, body = Problem), (status = 503, body = Problem)))]
 async fn read_scale(Shared(state): Shared<State>) -> Result<Json<ScaleReading>, Problem> {
-    let line = state.scale.line().await.map_err(Problem::no_device)?;
+    let line = state
+        .instruments
+        .scale
+        .line()
+        .await
+        .map_err(|error| Problem::no_device("scale", &error, "type the weight"))?;
     let mass_g = scale::read(&line)?;
-    Ok(Json(ScaleReading { line, mass_g, simulated: state.scale.is_simulated() }))
+    Ok(Json(ScaleReading { line, mass_g, simulated: state.instruments.scale.is_simulated() }))
 }
 
 /// What to lay on the simulated scale.
@@ -402,7 +407,7 @@ async fn lay_on_scale(
     Shared(state): Shared<State>,
     Body(on): Body<OnTheScale>,
 ) -> Result<StatusCode, Problem> {
-    let Some(pan) = state.scale.pan() else {
+    let Some(pan) = state.instruments.scale.pan() else {
         return Err(Fault::new("lot", "A real scale is connected: lay the spool on it.").into());
     };
     match on.lot {

@@ -2,6 +2,7 @@
 
 mod ask;
 mod backup;
+mod bags;
 mod bench;
 mod buying;
 mod choosing;
@@ -13,15 +14,18 @@ mod kept;
 mod kept_patterns;
 mod lots;
 mod making;
+mod orders;
 mod patterns;
 mod plans;
 mod rack_files;
 mod rings;
 mod session;
 mod settings;
+mod sittings;
 mod tools;
 mod undoing;
 mod whole;
+mod winder;
 mod work;
 
 use axum::Json;
@@ -53,10 +57,12 @@ fn router() -> OpenApiRouter<State> {
         .routes(routes!(health))
         .merge(ask::router())
         .merge(backup::router())
+        .merge(bags::router())
         .merge(bench::router())
         .merge(guide::router())
         .merge(kept::router())
         .merge(making::router())
+        .merge(orders::router())
         .merge(kept_patterns::router())
         .merge(patterns::router())
         .merge(plans::router())
@@ -68,9 +74,11 @@ fn router() -> OpenApiRouter<State> {
         .merge(rings::router())
         .merge(session::router())
         .merge(settings::router())
+        .merge(sittings::router())
         .merge(tools::router())
         .merge(undoing::router())
         .merge(whole::router())
+        .merge(winder::router())
 }
 
 /// Whether the server is up and its file readable.

@@ -43,6 +43,15 @@ fn events(connection: &Connection, id: i64) -> Result<Vec<Event>> {
     Ok(events)
 }
 
+/// The moments hands pressed at any batch in the last twelve hours, the earliest first.
+pub(crate) fn presses(connection: &Connection, now: Timestamp) -> Result<Vec<Timestamp>> {
+    let since = now.checked_sub(jiff::SignedDuration::from_hours(12)).unwrap_or(now);
+    let sql = "SELECT made_at FROM happened WHERE made_at >= ?1 ORDER BY id";
+    let mut statement = connection.prepare_cached(sql)?;
+    let rows = statement.query_map([since.to_string()], |row| row.get::<_, String>(0))?;
+    Ok(rows.filter_map(|at| at.ok()?.parse().ok()).collect())
+}
+
 /// Writes what happened, with the wire it takes off a lot or the scrap it makes; what is written already stays as it is.
 pub(crate) fn happen(
     t: &Transaction,

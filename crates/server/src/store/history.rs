@@ -96,6 +96,8 @@ fn noun(shelf: &str) -> &str {
         "pattern" => "finding",
         "plier" => "pliers",
         "keeping" => "how a wire is kept:",
+        "order" => "order of",
+        "hold" => "in the sittings:",
         other => other,
     }
 }

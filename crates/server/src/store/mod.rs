@@ -7,6 +7,7 @@ mod checkpoint;
 mod error;
 pub(crate) mod history;
 pub(crate) mod ledger;
+pub(crate) mod orders;
 pub(crate) mod picks;
 pub(crate) mod pieces;
 mod place;
@@ -36,7 +37,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 8] = [
+const VERSIONS: [&str; 9] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -45,6 +46,7 @@ const VERSIONS: [&str; 8] = [
     include_str!("../../migrations/06-served.sql"),
     include_str!("../../migrations/07-settled.sql"),
     include_str!("../../migrations/08-bench.sql"),
+    include_str!("../../migrations/09-orders.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));

@@ -37,6 +37,12 @@ pub(crate) enum Shelf {
     Picks,
     /// What is being made.
     Batches,
+    /// Who wants what.
+    Orders,
+    /// What was made.
+    Bags,
+    /// What is held by hand when sittings are planned.
+    Holds,
 }
 
 /// A record as it stands on its shelf.
@@ -121,7 +127,7 @@ pub(crate) enum Edit<T> {
 }
 
 impl Shelf {
-    const ALL: [Self; 9] = [
+    const ALL: [Self; 12] = [
         Self::Plans,
         Self::Patterns,
         Self::Rods,
@@ -131,6 +137,9 @@ impl Shelf {
         Self::Keepings,
         Self::Picks,
         Self::Batches,
+        Self::Orders,
+        Self::Bags,
+        Self::Holds,
     ];
 
     /// The shelf with this word.
@@ -150,6 +159,9 @@ impl Shelf {
             Self::Keepings => "keeping",
             Self::Picks => "pick",
             Self::Batches => "batch",
+            Self::Orders => "order",
+            Self::Bags => "bag",
+            Self::Holds => "hold",
         }
     }
 

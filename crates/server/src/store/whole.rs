@@ -23,7 +23,7 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
     let mut out = Out { to, lines_n: 0 };
     out.line(&Line::Workshop { format: FORMAT.to_owned(), version: VERSION })?;
     let (record, revision) = settings(connection)?;
-    out.line(&Line::Settings { revision, record })?;
+    out.line(&Line::Settings { revision, record: Box::new(record) })?;
     let json = |row: &Row, at: usize| -> rusqlite::Result<Value> {
         let text: String = row.get(at)?;
         serde_json::from_str(&text).map_err(|error| {
@@ -342,6 +342,9 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
         Some(Shelf::Keepings) => read::<lorimant_core::rack::stock::buying::Keeping>(record),
         Some(Shelf::Picks) => read::<Pick>(record),
         Some(Shelf::Batches) => read::<Batch>(record),
+        Some(Shelf::Orders) => read::<lorimant_core::order::Order>(record),
+        Some(Shelf::Bags) => read::<lorimant_core::order::Bag>(record),
+        Some(Shelf::Holds) => read::<lorimant_core::bench::sittings::agenda::Hold>(record),
         None => Err(StoreError::Refused(Fault::new("shelf", format!("there is no shelf “{shelf}”")).into())),
     }
 }

@@ -9,7 +9,7 @@ use axum::Router;
 use axum::body::Body;
 use axum::http::{Request, StatusCode, header};
 use http_body_util::BodyExt as _;
-use lorimant_server::{Scale, Store, app, load_demo};
+use lorimant_server::{Instruments, Scale, Store, app, load_demo};
 use serde_json::Value;
 use tempfile::TempDir;
 use tower::ServiceExt as _;
@@ -81,7 +81,13 @@ impl Workshop {
     }
 
     pub fn with_scale(folder: TempDir, store: Store, scale: Scale) -> Self {
-        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[], scale).unwrap();
+        let router = app(
+            store.clone(),
+            ADDRESS.parse().unwrap(),
+            &[],
+            Instruments { scale, ..Instruments::simulated() },
+        )
+        .unwrap();
         Self { folder, store, router }
     }
 

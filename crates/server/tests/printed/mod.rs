@@ -39,6 +39,16 @@ impl Printed {
         self.light == other.light
     }
 
+    /// Width and height, pixels.
+    pub fn size_px(&self) -> (usize, usize) {
+        (self.width, self.light.len() / self.width)
+    }
+
+    /// How light a pixel is, 0 to 255.
+    pub fn grey(&self, x: usize, y: usize) -> u8 {
+        (self.light[y * self.width + x] / 3) as u8
+    }
+
     pub fn width_px(&self) -> usize {
         self.width
     }

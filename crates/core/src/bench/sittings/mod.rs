@@ -13,7 +13,7 @@ pub mod search;
 
 use serde::{Deserialize, Serialize};
 
-use super::{Batch, BatchStanding, Task};
+use super::{Batch, BatchStanding, Counted, Task};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
 
@@ -243,13 +243,27 @@ impl Job {
             let takes = &task.step.takes;
             let barrel = task.step.operation == Operation::Tumble;
             let mass_g = task.one_g * f64::from(standing.whole_n);
-            let n = if barrel { loads(mass_g, barrel_g) } else { there.left_n };
-            let units_n = f64::from(if barrel { n } else { task.n }.max(1));
+            let hands_min = task.hands_min - takes.setting_up_min;
+            // What is counted once for all is still done piece by piece, and can be parted between them; what then runs by
+            // itself is done in as many goes as hands need.
+            let (n, units_n) = match task.counted {
+                _ if barrel => {
+                    let n = loads(mass_g, barrel_g);
+                    (n, n)
+                }
+                Counted::Once if takes.unattended_min > 0.0 => {
+                    let n = loads(hands_min, GO_MIN);
+                    (n, n)
+                }
+                Counted::Once => (standing.whole_n.max(1), standing.whole_n),
+                _ => (there.left_n, task.n),
+            };
+            let units_n = f64::from(units_n.max(1));
             Work {
                 named: task.step.named.clone(),
                 n,
                 setting_up_min: takes.setting_up_min,
-                each_min: (task.hands_min - takes.setting_up_min) / units_n,
+                each_min: hands_min / units_n,
                 effort_each_min: task.effort_min / units_n,
                 unattended_min: takes.unattended_min,
                 barrel,
@@ -260,9 +274,12 @@ impl Job {
     }
 }
 
-/// Loads of the barrel that so much metal is.
-fn loads(mass_g: f64, barrel_g: f64) -> u32 {
-    let loads = (mass_g / barrel_g.max(1.0)).ceil().clamp(1.0, 10_000.0);
+/// Minutes of hand work in one go at what is then left to itself.
+const GO_MIN: f64 = 45.0;
+
+/// Loads of the barrel that so much metal is; goes that so many minutes are.
+fn loads(all: f64, one: f64) -> u32 {
+    let loads = (all / one.max(1.0)).ceil().clamp(1.0, 10_000.0);
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "1 to 10 000")]
     let loads = loads as u32;
     loads

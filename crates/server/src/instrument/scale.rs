@@ -1,26 +1,14 @@
-//! The scale: a line of text for each reading, over TCP or a serial line. A simulated one ships with the
-//! program and is read in the same way.
+//! The scale: a line of text for each reading. A simulated one ships with the program and is read in the same way.
 
 use std::io;
 use std::net::SocketAddr;
 use std::sync::{Arc, Mutex, PoisonError};
-use std::time::Duration;
 
-use tokio::io::{
-    AsyncBufRead, AsyncBufReadExt as _, AsyncRead, AsyncReadExt as _, AsyncWriteExt as _, BufReader,
-};
+use tokio::io::AsyncWriteExt as _;
 use tokio::net::{TcpListener, TcpStream};
 use tokio::sync::OnceCell;
-use tokio_serial::SerialPortBuilderExt as _;
 
-/// How long a reading may take.
-const PATIENCE: Duration = Duration::from_secs(3);
-/// How long the next line of a stream may take to follow.
-const FOLLOWS: Duration = Duration::from_millis(1200);
-/// Longest line taken, bytes.
-const LONGEST_LINE: u64 = 200;
-/// What serial scales are set to when they leave the factory, most of them.
-const BAUD: u32 = 9600;
+use super::{Place, patiently, whole_line};
 
 /// Where readings come from.
 #[derive(Debug, Clone)]
@@ -29,8 +17,7 @@ pub struct Scale(Arc<At>);
 #[derive(Debug)]
 enum At {
     Simulated { pan: Arc<Pan>, address: OnceCell<SocketAddr> },
-    Network(String),
-    Serial(String),
+    Real(Place),
 }
 
 impl Scale {
@@ -43,12 +30,7 @@ impl Scale {
     /// A scale at `host:port`, or at a serial device such as `/dev/ttyUSB0` or `COM3`.
     #[must_use]
     pub fn at(place: &str) -> Self {
-        let port = place.rsplit_once(':').map(|(_, port)| port.parse::<u16>());
-        let at = match port {
-            Some(Ok(_)) => At::Network(place.to_owned()),
-            _ => At::Serial(place.to_owned()),
-        };
-        Self(Arc::new(at))
+        Self(Arc::new(At::Real(Place::named(place))))
     }
 
     pub(crate) fn is_simulated(&self) -> bool {
@@ -59,7 +41,7 @@ impl Scale {
     pub(crate) fn pan(&self) -> Option<&Pan> {
         match &*self.0 {
             At::Simulated { pan, .. } => Some(pan),
-            At::Network(_) | At::Serial(_) => None,
+            At::Real(_) => None,
         }
     }
 
@@ -68,44 +50,17 @@ impl Scale {
     /// # Errors
     /// When it cannot be reached, or says nothing for three seconds.
     pub(crate) async fn line(&self) -> io::Result<String> {
-        let reading = async {
+        patiently(async {
             match &*self.0 {
                 At::Simulated { pan, address } => {
                     let address = address.get_or_try_init(|| stand_in(pan.clone())).await?;
                     whole_line(TcpStream::connect(address).await?).await
                 }
-                At::Network(place) => whole_line(TcpStream::connect(place).await?).await,
-                At::Serial(device) => whole_line(tokio_serial::new(device, BAUD).open_native_async()?).await,
+                At::Real(place) => place.line().await,
             }
-        };
-        let late = |_| io::Error::new(io::ErrorKind::TimedOut, "it says nothing");
-        tokio::time::timeout(PATIENCE, reading).await.map_err(late)?
+        })
+        .await
     }
-}
-
-/// A whole line with something on it. Many scales send line upon line: whoever joins in the middle hears the end of one
-/// first, `.31 g` of `182.31 g`, so the next is taken where one follows.
-async fn whole_line(from: impl AsyncRead + Unpin) -> io::Result<String> {
-    let mut lines = BufReader::new(from.take(2 * LONGEST_LINE));
-    let first = next_line(&mut lines).await?;
-    let (text, _) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
-    match tokio::time::timeout(FOLLOWS, next_line(&mut lines)).await {
-        Ok(Ok(Some((second, true)))) => Ok(second),
-        _ => Ok(text),
-    }
-}
-
-/// The next line with something on it, and whether it was ended; nothing once the other side hung up.
-async fn next_line(lines: &mut (impl AsyncBufRead + Unpin)) -> io::Result<Option<(String, bool)>> {
-    let mut line = vec![];
-    while lines.read_until(b'\n', &mut line).await? > 0 {
-        let text = String::from_utf8_lossy(&line).trim().to_owned();
-        if !text.is_empty() {
-            return Ok(Some((text, line.ends_with(b"\n"))));
-        }
-        line.clear();
-    }
-    Ok(None)
 }
 
 /// What lies on the simulated scale, g.

@@ -1,0 +1,105 @@
+//! The day's sheet: what is done at the bench on a day, step by step, on A4.
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+use jiff::tz::TimeZone;
+use lorimant_core::bench::sittings::agenda::{Agenda, SatWork};
+
+use super::pdf;
+use super::svg::{Page, Type};
+
+const WIDTH: f64 = 210.0;
+const HEIGHT: f64 = 297.0;
+const LEFT: f64 = 16.0;
+const RIGHT: f64 = WIDTH - 16.0;
+/// Where steps begin, behind the clock and the box to tick.
+const STEPS: f64 = LEFT + 26.0;
+const FOOT: f64 = HEIGHT - 18.0;
+
+/// What a step says beside its place in the day.
+pub(crate) struct Told {
+    /// The number to read off, `61.5 mm`, and what it is of.
+    pub reads: String,
+    /// What to do, in a sentence.
+    pub sentence: String,
+    /// Its caution.
+    pub caution: String,
+}
+
+/// The sheet of a day as PDF; what a step says is asked for.
+pub(crate) fn pdf(
+    agenda: &Agenda,
+    day: Date,
+    (workshop, zone): (&str, &TimeZone),
+    told: impl Fn(&SatWork) -> Told,
+) -> anyhow::Result<Vec<u8>> {
+    pdf::from_pages(&draw(agenda, day, (workshop, zone), told))
+}
+
+fn draw(
+    agenda: &Agenda,
+    day: Date,
+    (workshop, zone): (&str, &TimeZone),
+    told: impl Fn(&SatWork) -> Told,
+) -> Vec<String> {
+    let wall = |at: Timestamp| at.to_zoned_datetime(zone.clone()).strftime("%H:%M").to_string();
+    let title = format!("At the bench, {}", day.strftime("%A %-d %B %Y"));
+    let begun = || {
+        let mut page = Page::new(WIDTH, HEIGHT);
+        page.text(LEFT, 20.0, Type::serif(7.0).bold(), &title);
+        page.text(RIGHT, 20.0, Type::sans(3.2).quiet().anchored("end"), workshop);
+        page.rule(LEFT, RIGHT, 24.0);
+        page.text(
+            LEFT,
+            HEIGHT - 8.0,
+            Type::sans(2.8).quiet(),
+            "Minutes are estimates. Rest when your hands say so.",
+        );
+        page
+    };
+    let mut pages = vec![];
+    let mut page = begun();
+    let mut y = 32.0;
+    let mut cautions: Vec<String> = vec![];
+    let of_day: Vec<_> = agenda.sittings.iter().filter(|one| one.day == day && !one.skipped).collect();
+    if of_day.iter().all(|one| one.works.is_empty()) {
+        page.text(LEFT, y, Type::serif(5.0), "Nothing is planned for this day.");
+    }
+    for sitting in of_day {
+        let head = format!("{}: {:.0} min of hand work", sitting.clock, sitting.hands_min);
+        page.text(LEFT, y, Type::sans(4.2).bold(), &head);
+        y += 8.0;
+        for work in &sitting.works {
+            if y > FOOT - 16.0 {
+                pages.push(std::mem::replace(&mut page, begun()).finish(&title));
+                y = 32.0;
+            }
+            let says = told(work);
+            page.frame((LEFT, y - 3.6), (4.0, 4.0));
+            page.text(LEFT + 8.0, y, Type::sans(3.6), &wall(work.from));
+            let n =
+                if work.n < work.of_n { format!("{} of {}", work.n, work.of_n) } else { work.n.to_string() };
+            page.text(STEPS, y, Type::sans(4.0).bold(), &format!("{n} × {}, {}", work.named, work.name));
+            page.text(RIGHT, y, Type::sans(4.0).bold().anchored("end"), &says.reads);
+            y = page.paragraph(STEPS, y + 5.0, Type::sans(3.4), RIGHT - STEPS, &says.sentence);
+            if !says.caution.is_empty() && !cautions.contains(&says.caution) {
+                y = page.paragraph(STEPS, y, Type::sans(3.0).quiet(), RIGHT - STEPS, &says.caution);
+                cautions.push(says.caution);
+            }
+            y += 4.0;
+        }
+        y += 4.0;
+    }
+    let alone = agenda.alone.iter().filter(|one| one.from.to_zoned_datetime(zone.clone()).date() == day);
+    for one in alone {
+        let line = format!("By itself, {} to {}: {}, {}", wall(one.from), wall(one.to), one.named, one.name);
+        if y > FOOT {
+            pages.push(std::mem::replace(&mut page, begun()).finish(&title));
+            y = 32.0;
+        }
+        page.text(LEFT, y, Type::sans(3.6), &line);
+        y += 6.0;
+    }
+    pages.push(page.finish(&title));
+    pages
+}

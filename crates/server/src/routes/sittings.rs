@@ -1,0 +1,273 @@
+//! Sittings: what is done when, what goes into the barrel together, the day's sheet, the calendar.
+
+use axum::Json;
+use axum::extract::State as Shared;
+use axum::http::StatusCode;
+use axum::response::Response;
+use jiff::civil::Date;
+use jiff::{Timestamp, ZonedDateTime};
+use lorimant_core::bench::load::{Load, loads};
+use lorimant_core::bench::pass::{Pass, passes};
+use lorimant_core::bench::sittings::agenda::{Agenda, Hold, Laid, SatWork, Wanted};
+use lorimant_core::bench::times::Pace;
+use lorimant_core::fault::Faults;
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::entries::{self, Archive};
+use super::{aside, file, made, read};
+use crate::export::calendar;
+use crate::export::day_sheet::{self, Told};
+use crate::extract::{Body, Path, Query};
+use crate::kept::{Kept as _, Settings};
+use crate::problem::Problem;
+use crate::state::State;
+use crate::store::orders;
+use crate::store::shelf::{Edit, Entry, Shelf, Written};
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(plan_sittings))
+        .routes(routes!(sittings_file))
+        .routes(routes!(hold))
+        .routes(routes!(archive_hold))
+        .routes(routes!(together))
+}
+
+/// How many days are planned.
+const DAYS: u32 = 28;
+/// Plans are looked for from here, so that the same is found of the same.
+const SEED: u64 = 2_026;
+/// How many are tried to find out what would help.
+const HELP_TRIES: u32 = 12;
+
+/// How long a better plan is looked for.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct Looking {
+    /// How many plans are tried, 1 to 4000; 60 if left out.
+    #[serde(default = "sixty")]
+    tries: u32,
+    /// Whether what would help is worked out where something comes too late.
+    #[serde(default)]
+    help: bool,
+}
+
+fn sixty() -> u32 {
+    60
+}
+
+/// What is planned, and what it was planned by.
+#[derive(Serialize, ToSchema)]
+struct PlannedSittings {
+    /// Sittings with their steps.
+    agenda: Agenda,
+    /// What is held by hand.
+    holds: Vec<Entry<Hold>>,
+    /// The workshop's own pace, where it was learned.
+    paces: Vec<Pace>,
+    /// The clock on the workshop's wall: its time zone.
+    zone: String,
+    /// How many plans were tried.
+    tried_n: u32,
+}
+
+/// What a plan is made of.
+struct Given {
+    wanted: Vec<Wanted>,
+    holds: Vec<Entry<Hold>>,
+    settings: Settings,
+    paces: Vec<Pace>,
+    laid: Laid,
+}
+
+async fn given(state: &State) -> Result<Given, Problem> {
+    let workshop = state.store.workshop();
+    read(state, move |c| {
+        let wanted = orders::wanted(c, &workshop)?;
+        let (holds, times) = (orders::holds(c)?, orders::times(c, &workshop)?);
+        let settings = crate::store::settings(c)?.0;
+        let begins = begins(&settings);
+        let held: Vec<Hold> = holds.iter().map(|entry| entry.record.clone()).collect();
+        let laid = Laid::out(&wanted, (&settings.hours, &settings.gear, &times), &held, &begins, DAYS);
+        Ok(Given { wanted, holds, settings, paces: times.paces(), laid })
+    })
+    .await
+}
+
+/// The present minute, by the clock on the wall.
+fn begins(settings: &Settings) -> ZonedDateTime {
+    let now = Timestamp::now();
+    let minute = Timestamp::from_second(now.as_second() - now.as_second().rem_euclid(60)).unwrap_or(now);
+    minute.to_zoned_datetime(settings.zone())
+}
+
+fn planned(laid: &Laid, tries_n: u32, help: bool) -> Result<(Agenda, u32), Faults> {
+    let tried = std::cell::Cell::new(0);
+    let planned = laid.sittings.plan(SEED, &|at| {
+        tried.set(at.tried_n);
+        at.tried_n < tries_n
+    })?;
+    let late = !planned.late.is_empty() || !planned.unplaced.is_empty();
+    let help = if help && late { laid.sittings.help(SEED, HELP_TRIES)? } else { vec![] };
+    Ok((laid.agenda(&planned, help), tried.get()))
+}
+
+/// Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks.
+#[utoipa::path(get, path = "/api/sittings", params(Looking),
+    responses((status = 200, body = PlannedSittings), (status = 422, body = Problem)))]
+async fn plan_sittings(
+    Shared(state): Shared<State>,
+    Query(Looking { tries, help }): Query<Looking>,
+) -> Result<Json<PlannedSittings>, Problem> {
+    let Given { holds, settings, paces, laid, .. } = given(&state).await?;
+    let (agenda, tried_n) = aside(move || planned(&laid, tries.clamp(1, 4000), help)).await??;
+    let zone = settings.zone().iana_name().unwrap_or("the machine's").to_owned();
+    Ok(Json(PlannedSittings { agenda, holds, paces, zone, tried_n }))
+}
+
+/// Of which day.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct OfDay {
+    /// The day, `2026-03-02`; the day of the next sitting if left out.
+    #[serde(default)]
+    #[param(value_type = Option<String>)]
+    day: Option<Date>,
+}
+
+/// The sittings as a file: `sittings.ics` for a calendar, `day.pdf` for the bench.
+#[utoipa::path(get, path = "/api/sittings/files/{file}", params(("file" = String, Path), OfDay),
+    responses((status = 200, content_type = "application/octet-stream"), (status = 404, body = Problem)))]
+async fn sittings_file(
+    Shared(state): Shared<State>,
+    Path(name): Path<String>,
+    Query(OfDay { day }): Query<OfDay>,
+) -> Result<Response, Problem> {
+    if !["sittings.ics", "day.pdf"].contains(&name.as_str()) {
+        return Err(Problem::no_such_file("Sittings are", &name, "sittings.ics and day.pdf"));
+    }
+    let Given { wanted, settings, laid, .. } = given(&state).await?;
+    let (agenda, _) = aside(move || planned(&laid, sixty(), false)).await??;
+    if name == "sittings.ics" {
+        let text = calendar::of(&agenda, &settings.workshop_name);
+        return Ok(file("text/calendar; charset=utf-8", &name, text));
+    }
+    let next = agenda.sittings.iter().find(|one| !one.works.is_empty()).map(|one| one.day);
+    let zone = settings.zone();
+    let day = day.or(next).unwrap_or_else(|| agenda.begins.to_zoned_datetime(zone.clone()).date());
+    let bytes = made(move || {
+        let told = |work: &SatWork| {
+            let of = wanted.iter().find(|one| one.of == work.of);
+            let at = usize::try_from(work.step_n).ok().and_then(|n| n.checked_sub(1));
+            let task = of.zip(at).and_then(|(of, at)| of.tasks.get(at));
+            task.map_or(
+                Told { reads: String::new(), sentence: String::new(), caution: String::new() },
+                |task| {
+                    let reads = format!("{} {}", task.reads, task.reads_of).trim().to_owned();
+                    let caution = task.step.caution.unwrap_or_default();
+                    Told { reads, sentence: task.step.text.clone(), caution: caution.to_owned() }
+                },
+            )
+        };
+        day_sheet::pdf(&agenda, day, (&settings.workshop_name, &zone), told)
+    });
+    Ok(file("application/pdf", &format!("bench-{day}.pdf"), bytes.await?))
+}
+
+/// Holds a step in its place, parts it, or leaves a sitting out.
+#[utoipa::path(post, path = "/api/holds", request_body = Hold,
+    responses((status = 201, body = Written<Hold>), (status = 422, body = Problem)))]
+async fn hold(
+    Shared(state): Shared<State>,
+    Body(hold): Body<Hold>,
+) -> Result<(StatusCode, Json<Written<Hold>>), Problem> {
+    hold.check()?;
+    entries::add(&state, Shelf::Holds, hold).await
+}
+
+/// Lets go of what is held, or holds it again.
+#[utoipa::path(post, path = "/api/holds/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+    responses((status = 200, body = Written<Hold>), (status = 404, body = Problem), (status = 409, body = Problem)))]
+async fn archive_hold(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(wish): Body<Archive>,
+) -> Result<Json<Written<Hold>>, Problem> {
+    entries::edit(&state, Shelf::Holds, id, wish.revision, Edit::Archive(wish.archived)).await
+}
+
+/// A batch that is part of a load or a pass.
+#[derive(Serialize, ToSchema)]
+struct SharedPart {
+    /// Its number.
+    batch: i64,
+    /// What it is called.
+    name: String,
+    /// How many of it.
+    n: u32,
+}
+
+/// What is done together.
+#[derive(Serialize, ToSchema)]
+struct Together {
+    /// What can be done now with one setting of a tool.
+    passes: Vec<SharedPass>,
+    /// What goes into the barrel together.
+    loads: Vec<SharedLoad>,
+}
+
+/// A pass with the batches it goes over.
+#[derive(Serialize, ToSchema)]
+struct SharedPass {
+    /// What is done: `roll a loop, on 3.02 mm`.
+    named: String,
+    /// To what.
+    of: Vec<SharedPart>,
+    /// Minutes of setting up that it saves.
+    saves_min: f64,
+}
+
+/// A load of the barrel with the batches in it.
+#[derive(Serialize, ToSchema)]
+struct SharedLoad {
+    /// The load.
+    #[serde(flatten)]
+    load: Load,
+    /// What is in it.
+    of: Vec<SharedPart>,
+}
+
+/// What can be done together now: passes across batches, and loads of the barrel.
+#[utoipa::path(get, path = "/api/together", responses((status = 200, body = Together), (status = 422, body = Problem)))]
+async fn together(Shared(state): Shared<State>) -> Result<Json<Together>, Problem> {
+    let workshop = state.store.workshop();
+    let known = workshop.clone();
+    let led = read(&state, move |c| orders::on_their_way(c, &known)).await?;
+    let worked = aside(move || {
+        let part =
+            |at: usize, n: u32| SharedPart { batch: led[at].entry.id, name: led[at].entry.name.clone(), n };
+        let shared = |pass: Pass| SharedPass {
+            of: pass.steps.iter().map(|step| part(step.batch, step.may_n)).collect(),
+            named: pass.named,
+            saves_min: pass.saves_min,
+        };
+        let passes: Vec<SharedPass> = passes(&orders::for_passes(&led)).into_iter().map(shared).collect();
+        let waiting: Vec<(usize, _)> = led
+            .iter()
+            .enumerate()
+            .filter_map(|(at, led)| Some((at, led.entry.record.for_the_barrel(&led.tasks, &led.standing)?)))
+            .collect();
+        let each: Vec<_> = waiting.iter().map(|(_, one)| *one).collect();
+        let loads = loads(&each, &workshop.gear)?.into_iter().map(|load| {
+            let of = load.batches.iter().map(|i| part(waiting[*i].0, waiting[*i].1.pieces_n)).collect();
+            SharedLoad { of, load }
+        });
+        Ok::<_, Faults>(Together { passes, loads: loads.collect() })
+    });
+    Ok(Json(worked.await??))
+}

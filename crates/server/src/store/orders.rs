@@ -1,0 +1,196 @@
+//! Orders, bags, and what of them is still to be made.
+
+use jiff::civil::Date;
+use lorimant_core::bench::Batch;
+use lorimant_core::bench::pass::Led as PassLed;
+use lorimant_core::bench::sittings::agenda::{Hold, JobOf, Wanted};
+use lorimant_core::bench::times::Times;
+use lorimant_core::fault::Fault;
+use lorimant_core::order::bag::Counting;
+use lorimant_core::order::{Bag, BatchOnItsWay, LineStanding, Order, cover};
+use lorimant_core::rack::cut_plan::picked::Picked;
+use lorimant_core::tool::workshop::Workshop;
+use rusqlite::{Connection, Transaction};
+
+use super::bench::{self, Led};
+use super::error::{Result, StoreError};
+use super::picks;
+use super::shelf::{Edit, Entry, Shelf, Wanted as Part};
+
+/// Batches on their way that can be led as the workshop is now, in the order they were begun.
+pub(crate) fn on_their_way(connection: &Connection, workshop: &Workshop) -> Result<Vec<Led>> {
+    let all: Vec<Entry<Batch>> = Shelf::Batches.all(connection)?;
+    let mut led = vec![];
+    for entry in all {
+        match bench::led(connection, entry.id, workshop) {
+            Ok(one) => led.push(one),
+            Err(StoreError::Refused(_)) => {}
+            Err(error) => return Err(error),
+        }
+    }
+    Ok(led)
+}
+
+/// What is ordered, with how far each line is; and what is on its way.
+pub(crate) struct Open {
+    /// Orders that are not put away, with their lines.
+    pub orders: Vec<(Entry<Order>, Vec<LineStanding>)>,
+    /// Batches on their way.
+    pub led: Vec<Led>,
+}
+
+/// Everything that is open.
+pub(crate) fn open(connection: &Connection, workshop: &Workshop) -> Result<Open> {
+    let orders: Vec<Entry<Order>> = Shelf::Orders.all(connection)?;
+    let bags: Vec<Entry<Bag>> = Shelf::Bags.all(connection)?;
+    let led = on_their_way(connection, workshop)?;
+    let bags: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
+    let batches: Vec<BatchOnItsWay> = led
+        .iter()
+        .map(|led| BatchOnItsWay {
+            piece: &led.entry.record.piece,
+            n: led.entry.record.whole(&led.standing).0,
+        })
+        .collect();
+    let records: Vec<&Order> = orders.iter().map(|entry| &entry.record).collect();
+    let standings = cover(&records, &bags, &batches);
+    Ok(Open { orders: orders.into_iter().zip(standings).collect(), led })
+}
+
+/// What the planner is given: batches on their way with the day the first line they cover is due, then lines of orders that
+/// are not begun.
+pub(crate) fn wanted(connection: &Connection, workshop: &Workshop) -> Result<Vec<Wanted>> {
+    let Open { orders, led } = open(connection, workshop)?;
+    let due_of = |batch: &Batch| -> Option<Date> {
+        let lines = orders.iter().flat_map(|(entry, standing)| {
+            entry.record.lines.iter().zip(standing).map(move |(line, at)| (entry.record.due, line, at))
+        });
+        let covered =
+            lines.filter(|(_, line, at)| at.under_way_n > 0 && batch.piece.same_in_hand(&line.piece));
+        covered.filter_map(|(due, ..)| due).min()
+    };
+    let mut all: Vec<Wanted> = vec![];
+    for Led { entry, tasks, standing } in led {
+        let due = due_of(&entry.record);
+        all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, standing, due });
+    }
+    for (entry, standings) in orders {
+        for (i, (line, at)) in entry.record.lines.iter().zip(&standings).enumerate() {
+            if at.to_make_n == 0 {
+                continue;
+            }
+            let batch = Batch::of(&line.name, line.piece.clone(), at.to_make_n);
+            // A line that cannot be made as the workshop is now says so where it is begun.
+            let Ok(tasks) = batch.tasks(workshop) else { continue };
+            let standing = batch.standing(&tasks, &[]);
+            let of = JobOf::Line { order: entry.id, line: i };
+            all.push(Wanted { of, batch, tasks, standing, due: entry.record.due });
+        }
+    }
+    Ok(all)
+}
+
+/// What is still to be cut for batches and lines of orders: each under a name no pick has.
+pub(crate) fn demand(connection: &Connection, workshop: &Workshop) -> Result<Vec<Picked>> {
+    let wanted = wanted(connection, workshop)?;
+    let demand = wanted.into_iter().filter_map(|one| {
+        let whose = match one.of {
+            JobOf::Batch(id) => format!("batch {id}"),
+            JobOf::Line { order, .. } => format!("order {order}"),
+        };
+        let at = one.tasks.iter().position(|task| task.off_the_spool_mm.is_some())?;
+        let (task, there) = (&one.tasks[at], &one.standing.tasks[at]);
+        // Blanks for two are two of what is counted in pairs, so that half of a pair is rounded up.
+        let left = u64::from(there.left_n) * u64::from(one.batch.piece.count());
+        let n = u32::try_from(left.div_ceil(u64::from(task.n.max(1)))).unwrap_or(u32::MAX);
+        let piece = one.batch.piece.clone().with_count(n);
+        (n > 0).then(|| Picked { what: format!("{} · {whose}", one.batch.name), piece })
+    });
+    Ok(demand.collect())
+}
+
+/// Everything that is to be cut: what is picked, then what batches and orders want.
+pub(crate) fn to_be_cut(connection: &Connection, workshop: &Workshop) -> Result<Vec<Picked>> {
+    let mut all: Vec<Picked> = picks::picks(connection)?.into_iter().map(|one| one.picked).collect();
+    all.extend(demand(connection, workshop)?);
+    Ok(all)
+}
+
+/// The workshop's own pace: what the last hundred batches took, those put away among them.
+pub(crate) fn times(connection: &Connection, workshop: &Workshop) -> Result<Times> {
+    let mut led = on_their_way(connection, workshop)?;
+    let part = Part { archived: true, most: 100, ..Part::default() };
+    for entry in Shelf::Batches.page::<Batch>(connection, &part)?.entries {
+        if let Ok(one) = bench::led(connection, entry.id, workshop) {
+            led.push(one);
+        }
+    }
+    Ok(Times::of(led.iter().map(|led| (led.tasks.as_slice(), &led.standing))))
+}
+
+/// What is held by hand.
+pub(crate) fn holds(connection: &Connection) -> Result<Vec<Entry<Hold>>> {
+    Shelf::Holds.all(connection)
+}
+
+/// As a pass takes it.
+pub(crate) fn for_passes(led: &[Led]) -> Vec<PassLed<'_>> {
+    led.iter()
+        .map(|led| PassLed { batch: &led.entry.record, tasks: &led.tasks, standing: &led.standing })
+        .collect()
+}
+
+/// Hands over so many of a line: out of its bags, and off what is owed.
+pub(crate) fn hand_over(
+    t: &Transaction,
+    undo: i64,
+    (id, revision): (i64, i64),
+    line: usize,
+    n: u32,
+) -> Result<Entry<Order>> {
+    let order: Entry<Order> = Shelf::Orders.get(t, id)?;
+    let bags: Vec<Entry<Bag>> = Shelf::Bags.all(t)?;
+    let in_them: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
+    let handed =
+        order.record.hand_over(line, n, &in_them).map_err(|fault| StoreError::Refused(fault.into()))?;
+    let (after, taken) = handed;
+    for (at, bag) in taken {
+        let entry = &bags[at];
+        Shelf::Bags.edit(t, undo, entry.id, entry.revision, &Edit::Replace(bag))?;
+    }
+    Shelf::Orders.edit(t, undo, id, revision, &Edit::Replace(after))
+}
+
+/// Fills a bag with what came of a batch, and puts the batch away.
+pub(crate) fn fill_bag(
+    t: &Transaction,
+    undo: i64,
+    id: i64,
+    (filled_on, place): (Date, &str),
+    workshop: &Workshop,
+) -> Result<Entry<Bag>> {
+    let led = bench::led(t, id, workshop)?;
+    if led.entry.archived {
+        let said = "This batch was put away already. Take it out again first.";
+        return Err(StoreError::Refused(Fault::new("batch", said).into()));
+    }
+    let bag = Bag::of(&led.entry.record, id, &led.standing, filled_on, place.trim());
+    let bag = bag.map_err(|fault| StoreError::Refused(fault.into()))?;
+    bag.check().map_err(StoreError::Refused)?;
+    let entry = Shelf::Bags.add(t, undo, &bag)?;
+    Shelf::Batches.edit::<Batch>(t, undo, id, led.entry.revision, &Edit::Archive(true))?;
+    Ok(entry)
+}
+
+/// Changes the count of a bag.
+pub(crate) fn count(
+    t: &Transaction,
+    undo: i64,
+    (id, revision): (i64, i64),
+    counting: Counting,
+    n: u32,
+) -> Result<Entry<Bag>> {
+    let entry: Entry<Bag> = Shelf::Bags.get(t, id)?;
+    let bag = entry.record.counted(counting, n).map_err(|fault| StoreError::Refused(fault.into()))?;
+    Shelf::Bags.edit(t, undo, id, revision, &Edit::Replace(bag))
+}

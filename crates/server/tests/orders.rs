@@ -1,0 +1,392 @@
+//! From an order to a labelled bag: what covers what, what is handed over, what is printed, what stands in the calendar.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use axum::http::StatusCode;
+use rstest::rstest;
+use serde_json::{Value, json};
+
+use crate::common::Workshop;
+use crate::printed::Printed;
+
+/// Keeps a hook clasp; gives its number.
+async fn kept(workshop: &Workshop) -> i64 {
+    let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.2908 } });
+    let kept = workshop.post("/api/patterns", &json!({ "name": "hooks", "request": request })).await;
+    kept.json()["entry"]["id"].as_i64().unwrap()
+}
+
+async fn ordered(workshop: &Workshop, order: &Value) -> Value {
+    let reply = workshop.post("/api/orders", order).await;
+    assert_eq!(reply.status, StatusCode::CREATED, "{}", reply.text());
+    reply.json()["entry"].clone()
+}
+
+async fn line(workshop: &Workshop) -> Value {
+    workshop.get("/api/orders").await.json()[0]["lines"][0].clone()
+}
+
+/// Everything of a batch is done.
+async fn made(workshop: &Workshop, id: i64) {
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    for (i, task) in led["tasks"].as_array().unwrap().iter().enumerate() {
+        let press =
+            json!({ "key": format!("press-{id}-{i}"), "step_n": i + 1, "happened": "done", "n": task["n"] });
+        let reply = workshop.post(&format!("/api/batches/{id}/events"), &press).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+}
+
+async fn bagged(workshop: &Workshop, id: i64, place: &str) -> Value {
+    let reply = workshop.post(&format!("/api/batches/{id}/bag"), &json!({ "place": place })).await;
+    assert_eq!(reply.status, StatusCode::CREATED, "{}", reply.text());
+    reply.json()["entry"].clone()
+}
+
+#[tokio::test]
+async fn an_order_is_made_bagged_and_handed_over() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let order = json!({ "customer": "wardrobe", "due": "2099-05-01",
+        "lines": [{ "entry": entry, "pieces_n": 10, "spares_percent": 10.0 }] });
+    let order = ordered(&workshop, &order).await;
+    let at = line(&workshop).await;
+    assert_eq!(
+        (&at["to_make_n"], &at["state"], &at["wanted"]),
+        (&json!(11), &json!("to-make"), &json!("10 pieces"))
+    );
+    let begin = format!("/api/orders/{}/lines/0/begin", order["id"]);
+    let batch = workshop.post(&begin, &json!({})).await;
+    assert_eq!(batch.status, StatusCode::CREATED, "{}", batch.text());
+    let batch = batch.json()["entry"]["id"].as_i64().unwrap();
+    assert_eq!(line(&workshop).await["state"], "in-the-making");
+    let again = workshop.post(&begin, &json!({})).await;
+    assert!(again.fault("pieces_n").contains("on its way"), "{}", again.text());
+    // Not before it is done.
+    let early = workshop.post(&format!("/api/batches/{batch}/bag"), &json!({})).await;
+    assert!(early.fault("batch").contains("not done yet"), "{}", early.text());
+    made(&workshop, batch).await;
+    let bag = bagged(&workshop, batch, "drawer 4").await;
+    assert_eq!((&bag["record"]["n"], &bag["record"]["batch"]), (&json!(11), &json!(batch)));
+    assert_eq!(workshop.get("/api/batches").await.json(), json!([]));
+    assert_eq!(line(&workshop).await["state"], "ready");
+    let over = format!("/api/orders/{}/hand-over", order["id"]);
+    let much = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 11 })).await;
+    assert!(much.fault("n").contains("10 of hooks are owed"), "{}", much.text());
+    let handed = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 10 })).await;
+    assert_eq!(handed.status, StatusCode::OK, "{}", handed.text());
+    assert_eq!(line(&workshop).await["state"], "handed-over");
+    let bag_n = async || {
+        workshop.get(&format!("/api/bags/{}", bag["id"])).await.json()["entry"]["record"]["n"].clone()
+    };
+    assert_eq!(bag_n().await, json!(1));
+    // Taken back as one: the bag is full again, and the line owed.
+    let undo = format!("/api/undo/{}", handed.json()["undo"]);
+    assert_eq!(workshop.post(&undo, &json!({})).await.status, StatusCode::OK);
+    assert_eq!((bag_n().await, line(&workshop).await["owed_n"].clone()), (json!(11), json!(10)));
+}
+
+#[tokio::test]
+async fn filling_a_bag_can_be_taken_back() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 2 })).await;
+    let batch = batch.json()["entry"]["id"].as_i64().unwrap();
+    made(&workshop, batch).await;
+    let filled = workshop.post(&format!("/api/batches/{batch}/bag"), &json!({ "place": "x" })).await.json();
+    let twice = workshop.post(&format!("/api/batches/{batch}/bag"), &json!({})).await;
+    assert!(twice.fault("batch").contains("put away already"), "{}", twice.text());
+    let undone = workshop.post(&format!("/api/undo/{}", filled["undo"]), &json!({})).await;
+    assert_eq!(undone.status, StatusCode::OK, "{}", undone.text());
+    assert_eq!(workshop.get("/api/bags").await.json()["total"], 0);
+    assert_eq!(workshop.get("/api/batches").await.json()[0]["id"], json!(batch));
+}
+
+#[tokio::test]
+async fn a_bag_keeps_the_recipe_of_its_day() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 2 })).await;
+    let batch = batch.json()["entry"]["id"].as_i64().unwrap();
+    made(&workshop, batch).await;
+    let bag = bagged(&workshop, batch, "").await;
+    let cut = async || {
+        let made = workshop.get(&format!("/api/bags/{}", bag["id"])).await.json();
+        let tasks = made["tasks"].as_array().unwrap().clone();
+        tasks.iter().find(|task| task["step"]["operation"] == "cut").unwrap()["reads"].clone()
+    };
+    let then = cut().await;
+    // The kept pattern becomes another, and the workshop another school.
+    let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.63 } });
+    let changed = workshop
+        .put(&format!("/api/patterns/{entry}?revision=1"), &json!({ "name": "hooks", "request": request }))
+        .await;
+    assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
+    assert_eq!(cut().await, then);
+    let again =
+        workshop.post(&format!("/api/bags/{}/again", bag["id"]), &json!({ "pieces_n": 7 })).await.json();
+    assert_eq!(again["entry"]["record"]["piece"]["finding"]["wire"]["size_mm"], json!(1.2908));
+    assert_eq!(again["entry"]["record"]["piece"]["finding"]["pieces_n"], json!(7));
+}
+
+#[tokio::test]
+async fn counts_of_a_bag_keep_their_history_and_their_limits() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let bag =
+        workshop.post("/api/bags", &json!({ "entry": entry, "pieces_n": 20, "place": "tin" })).await.json();
+    let path = format!("/api/bags/{}/count", bag["entry"]["id"]);
+    let count = async |revision: i64, counting: &str, n: u32| {
+        workshop.post(&path, &json!({ "revision": revision, "counting": counting, "n": n })).await
+    };
+    assert_eq!(count(1, "taken-out", 5).await.json()["entry"]["record"]["n"], 15);
+    assert_eq!(count(1, "taken-out", 5).await.status, StatusCode::CONFLICT);
+    assert_eq!(count(2, "put-back", 2).await.json()["entry"]["record"]["n"], 17);
+    assert!(count(3, "taken-out", 18).await.fault("n").contains("17 are in it"));
+    assert_eq!(count(3, "counted-again", 0).await.json()["entry"]["record"]["n"], 0);
+    let moved = json!({ "name": "hooks", "place": "drawer 2", "note": "left-handed" });
+    let moved = workshop.put(&format!("/api/bags/{}?revision=4", bag["entry"]["id"]), &moved).await.json();
+    assert_eq!(moved["entry"]["record"]["place"], "drawer 2");
+}
+
+#[rstest]
+#[case(json!({ "lines": [] }), "lines")]
+#[case(json!({ "lines": [{ "pieces_n": 3 }] }), "lines[0].entry")]
+#[case(json!({ "lines": [{ "entry": 99, "pieces_n": 3 }] }), "lines[0].entry")]
+#[case(json!({ "lines": [{ "entry": 1, "pieces_n": 0 }] }), "lines[0].pieces_n")]
+#[case(json!({ "lines": [{ "entry": 1, "pieces_n": 3, "spares_percent": 130 }] }), "lines[0].spares_percent")]
+#[case(json!({ "lines": [{ "entry": 1, "pieces_n": 3 }], "customer": "x".repeat(90) }), "customer")]
+#[tokio::test]
+async fn what_cannot_be_ordered_is_said_at_its_field(#[case] order: Value, #[case] field: &str) {
+    let workshop = Workshop::empty();
+    kept(&workshop).await;
+    let refused = workshop.post("/api/orders", &order).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert!(!refused.fault(field).is_empty(), "{}", refused.text());
+    let dated = workshop
+        .post("/api/orders", &json!({ "due": "31 May", "lines": [{ "entry": 1, "pieces_n": 1 }] }))
+        .await;
+    assert!(dated.status.is_client_error() && dated.text().contains("due"), "{}", dated.text());
+}
+
+#[tokio::test]
+async fn a_cut_plan_is_over_everything_open_and_books_what_is_picked() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let lot = json!({ "lot": { "name": "coil", "wire": { "metal": "copper", "size_mm": 1.2908 } }, "length_mm": 9000 });
+    let lot = workshop.post("/api/lots", &lot).await.json()["lot"]["id"].clone();
+    workshop.post("/api/picks", &json!({ "entry": entry, "pieces_n": 2 })).await;
+    workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 3 })).await;
+    ordered(&workshop, &json!({ "lines": [{ "entry": entry, "pieces_n": 8 }] })).await;
+    let wanted = workshop.get("/api/cut-plans/wanted").await.json();
+    let demands = wanted[0]["demand"].as_array().unwrap();
+    let n: Vec<u64> = demands.iter().map(|one| one["n"].as_u64().unwrap()).collect();
+    // Three of the eight are on their way.
+    assert_eq!(n, [2, 3, 5]);
+    let bench = wanted[0]["at_the_bench"].as_array().unwrap();
+    assert_eq!(bench.len(), 2, "{bench:?}");
+    let cut = |what: &Value, n: u32| json!({ "what": what, "length_mm": 60.0, "n": n });
+    let book = |cuts: Vec<Value>| {
+        json!({ "lots": [{ "lot": lot, "cuts": cuts, "trim_mm": 0, "kerf_mm": 0, "shortest_useful_mm": 40 }],
+            "picks": wanted[0]["picks"] })
+    };
+    let only = workshop.post("/api/cut-plans/book", &book(vec![cut(&bench[0], 3)])).await;
+    assert!(only.fault("lots").contains("at the Bench"), "{}", only.text());
+    let both = vec![cut(&demands[0]["id"], 2), cut(&bench[0], 3)];
+    let booked = workshop.post("/api/cut-plans/book", &book(both)).await;
+    assert_eq!(booked.status, StatusCode::CREATED, "{}", booked.text());
+    let left = workshop.get("/api/lots").await.json()["lots"][0]["standing"]["left_mm"].as_f64().unwrap();
+    assert!((left - 8880.0).abs() < 1e-6, "{left}");
+}
+
+/// Reads the first code on a page of PDF with a reader of another's making.
+fn code(pdf: &[u8]) -> String {
+    let page = Printed::page(pdf, 12.0);
+    let (width, height) = page.size_px();
+    let mut picture = rqrr::PreparedImage::prepare_from_greyscale(width, height, |x, y| page.grey(x, y));
+    let grids = picture.detect_grids();
+    assert_eq!(grids.len(), 1, "one code is on the label");
+    grids[0].decode().unwrap().1
+}
+
+#[rstest]
+#[case(None)]
+#[case(Some(json!({ "width_mm": 60.0, "height_mm": 40.0, "columns_n": 3, "rows_n": 7, "left_mm": 10.0, "top_mm": 5.0,
+    "gap_across_mm": 5.0, "gap_down_mm": 0.5, "sheet_width_mm": 210.0, "sheet_height_mm": 297.0 })))]
+#[tokio::test]
+async fn labels_are_true_to_size_and_their_code_is_read(#[case] paper: Option<Value>) {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let bag =
+        workshop.post("/api/bags", &json!({ "entry": entry, "pieces_n": 20, "place": "tin 3" })).await.json();
+    let id = bag["entry"]["id"].as_i64().unwrap();
+    let host = crate::common::ADDRESS;
+    let single = workshop.get(&format!("/api/bags/{id}/files/label.pdf")).await;
+    assert_eq!(code(&single.bytes), format!("http://{host}/bag/{id}"));
+    let page = Printed::page(&single.bytes, 10.0);
+    let (width, height) = page.size_px();
+    assert!(width.abs_diff(800) <= 1 && height.abs_diff(450) <= 1, "{width} × {height}");
+    // A sheet: three labels, the first four places used up before.
+    let labels = json!({ "bags": [id, id, id], "used_n": 4, "paper": paper });
+    let sheet = workshop.post("/api/labels/labels.pdf", &labels).await;
+    assert_eq!(sheet.status, StatusCode::OK, "{}", sheet.text());
+    let page = Printed::page(&sheet.bytes, 4.0);
+    let p = paper.unwrap_or_else(|| serde_json::to_value(default_paper()).unwrap());
+    let f = |key: &str| p[key].as_f64().unwrap();
+    let columns = p["columns_n"].as_u64().unwrap();
+    for place in 0..columns * p["rows_n"].as_u64().unwrap() {
+        #[expect(clippy::cast_precision_loss, reason = "a few labels")]
+        let (column, row) = ((place % columns) as f64, (place / columns) as f64);
+        let x = f("left_mm") + column * (f("width_mm") + f("gap_across_mm"));
+        let y = f("top_mm") + row * (f("height_mm") + f("gap_down_mm"));
+        let inked = page.has(x..x + f("width_mm"), y..y + f("height_mm"));
+        assert_eq!(inked, (4..7).contains(&place), "place {place}");
+    }
+    let svg = workshop.get(&format!("/api/bags/{id}/files/label.svg")).await.text();
+    let document = roxmltree::Document::parse(&svg).unwrap();
+    assert_eq!(document.root_element().attribute("width"), Some("80mm"));
+    let texts: Vec<&str> = document.descendants().filter_map(|node| node.text()).collect();
+    for said in ["hooks", "20 pieces", "tin 3"] {
+        assert!(texts.contains(&said), "{said}: {texts:?}");
+    }
+    assert!(texts.iter().any(|text| text.contains("1.29 mm") && text.contains("AWG")), "{texts:?}");
+}
+
+fn default_paper() -> Value {
+    json!({ "width_mm": 80.0, "height_mm": 45.0, "columns_n": 2, "rows_n": 6, "left_mm": 20.0, "top_mm": 13.5,
+        "gap_across_mm": 10.0, "gap_down_mm": 0.0 })
+}
+
+#[tokio::test]
+async fn labels_that_do_not_stand_on_their_sheet_are_refused() {
+    let workshop = Workshop::empty();
+    let wide = json!({ "width_mm": 80.0, "columns_n": 3 });
+    let refused = workshop.post("/api/labels/labels.pdf", &json!({ "bags": [1], "paper": wide })).await;
+    assert!(refused.fault("paper.columns_n").contains("210.0 mm"), "{}", refused.text());
+    let none = workshop.post("/api/labels/labels.pdf", &json!({ "bags": [] })).await;
+    assert!(!none.fault("bags").is_empty());
+}
+
+#[tokio::test]
+async fn the_simulated_printer_keeps_what_it_was_sent() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let bag = workshop.post("/api/bags", &json!({ "entry": entry, "pieces_n": 20 })).await.json();
+    assert_eq!(workshop.get("/api/printer").await.json(), json!([]));
+    let id = &bag["entry"]["id"];
+    let printed = workshop.post("/api/labels/print", &json!({ "bags": [id, id] })).await;
+    assert_eq!(printed.json(), json!({ "labels_n": 2, "simulated": true }));
+    let tray = workshop.get("/api/printer").await.json();
+    assert_eq!(tray[0]["n"], 1);
+    let sheet = workshop.get("/api/printer/1").await;
+    assert!(code(&sheet.bytes).ends_with(&format!("/bag/{id}")));
+    assert_eq!(workshop.get("/api/printer/2").await.status, StatusCode::NOT_FOUND);
+}
+
+#[tokio::test]
+async fn the_simulated_winder_counts_and_stops() {
+    let workshop = Workshop::empty();
+    assert_eq!(workshop.get("/api/winder").await.json()["turns_n"], 0);
+    let run = json!({ "run": { "from_n": 4.0, "to_n": 5.0 } });
+    let started = workshop.post("/api/winder/treadle", &run).await.json();
+    assert!(started["turns_n"] == 4 && started["simulated"] == true, "{started}");
+    loop {
+        let reading = workshop.get("/api/winder").await.json();
+        if reading["turns_n"] == 5 {
+            break;
+        }
+        assert_eq!(reading["turns_n"], 4);
+    }
+    assert_eq!(workshop.post("/api/winder/treadle", &json!("stop")).await.json()["turns_n"], 5);
+    let refused =
+        workshop.post("/api/winder/treadle", &json!({ "run": { "from_n": -1.0, "to_n": 5.0 } })).await;
+    assert!(!refused.fault("run.from_n").is_empty());
+}
+
+/// Sittings are planned over what is ordered and begun; the calendar says them in universal time, read by a reader of
+/// another's making, and the clock on the wall stays where it is when summer time begins.
+#[tokio::test]
+async fn the_calendar_is_read_across_the_change_to_summer_time() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    ordered(&workshop, &json!({ "customer": "stall", "lines": [{ "entry": entry, "pieces_n": 400 }] })).await;
+    let kept = workshop.get("/api/settings").await.json();
+    let mut settings = kept["settings"].clone();
+    settings["time_zone"] = json!("Europe/Vienna");
+    let days = ["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"];
+    let evening = |day: &&str| json!({ "day": day, "from": "18:00", "to": "20:00" });
+    settings["hours"]["weekly"] = days.iter().map(evening).collect();
+    let put = workshop.put(&format!("/api/settings?revision={}", kept["revision"]), &settings).await;
+    assert_eq!(put.status, StatusCode::OK, "{}", put.text());
+    let planned = workshop.get("/api/sittings?tries=5").await.json();
+    assert_eq!(planned["zone"], "Europe/Vienna");
+    let with_work: Vec<&Value> = planned["agenda"]["sittings"]
+        .as_array()
+        .unwrap()
+        .iter()
+        .filter(|one| !one["works"].as_array().unwrap().is_empty())
+        .collect();
+    assert!(with_work.len() > 1, "{}", planned["agenda"]);
+    let text = workshop.get("/api/sittings/files/sittings.ics").await.text();
+    let calendar = ical::IcalParser::new(text.as_bytes()).next().unwrap().unwrap();
+    let sittings: Vec<_> = calendar
+        .events
+        .iter()
+        .filter(|event| {
+            let uid = event.properties.iter().find(|one| one.name == "UID").unwrap();
+            uid.value.as_ref().unwrap().starts_with("sitting-")
+        })
+        .collect();
+    assert_eq!(sittings.len(), with_work.len());
+    let mut uids = std::collections::BTreeSet::new();
+    for event in &calendar.events {
+        let of = |name: &str| {
+            let found: Vec<_> = event.properties.iter().filter(|one| one.name == name).collect();
+            assert_eq!(found.len(), 1, "one {name}");
+            found[0].value.clone().unwrap()
+        };
+        assert!(uids.insert(of("UID")), "each event has its own");
+        assert!(of("DTSTART").ends_with('Z') && of("DTSTART") < of("DTEND"), "{}", of("DTSTART"));
+    }
+    for (event, sitting) in sittings.iter().zip(&with_work) {
+        let start = event.properties.iter().find(|one| one.name == "DTSTART").unwrap();
+        let start = start.value.clone().unwrap();
+        let from = sitting["from"].as_str().unwrap().replace(['-', ':'], "");
+        assert_eq!(start, from);
+    }
+    // What the planner was given across the change is tested where the clock can be set: in the core.
+    let pdf = workshop.get("/api/sittings/files/day.pdf").await;
+    assert!(Printed::page(&pdf.bytes, 4.0).has(16.0..190.0, 28.0..60.0));
+    assert_eq!(workshop.get("/api/sittings/files/day.docx").await.status, StatusCode::NOT_FOUND);
+}
+
+#[tokio::test]
+async fn what_is_held_by_hand_is_kept_and_let_go() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 6 })).await.json();
+    let first = async || {
+        let planned = workshop.get("/api/sittings").await.json();
+        let sittings = planned["agenda"]["sittings"].as_array().unwrap().clone();
+        let at = sittings.iter().position(|one| !one["works"].as_array().unwrap().is_empty());
+        (sittings, at.unwrap(), planned["holds"].clone())
+    };
+    let (sittings, at, _) = first().await;
+    let skipped = workshop.post("/api/holds", &json!({ "skipped": { "from": sittings[at]["from"] } })).await;
+    assert_eq!(skipped.status, StatusCode::CREATED, "{}", skipped.text());
+    let (after, later, holds) = first().await;
+    assert!(later > at && after[at]["skipped"] == true);
+    assert_eq!(holds.as_array().unwrap().len(), 1);
+    let id = &skipped.json()["entry"]["id"];
+    let let_go =
+        workshop.post(&format!("/api/holds/{id}/archive"), &json!({ "revision": 1, "archived": true })).await;
+    assert_eq!(let_go.status, StatusCode::OK);
+    assert_eq!(first().await.1, at);
+    let of = json!({ "batch": batch["entry"]["id"] });
+    let pin = json!({ "not-before": { "of": of, "step_n": 1, "at": after[later]["from"] } });
+    assert_eq!(workshop.post("/api/holds", &pin).await.status, StatusCode::CREATED);
+    let (held, then, _) = first().await;
+    assert_eq!(then, later);
+    assert_eq!(held[then]["works"][0]["because"], "pinned");
+    let together = workshop.get("/api/together").await.json();
+    assert_eq!(together, json!({ "passes": [], "loads": [] }));
+}

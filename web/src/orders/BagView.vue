@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, data, save } from '../api/client'
+import PieceSketch from '../drawing/PieceSketch.vue'
+import { useNotice } from '../shared/notice'
+import CountDialog from './CountDialog.vue'
+import LabelsDialog from './LabelsDialog.vue'
+
+/** A bag with the recipe its pieces were made by: what the code on its label leads to. */
+const route = useRoute()
+const router = useRouter()
+const notice = useNotice()
+const queries = useQueryClient()
+const id = computed(() => Number(route.params.id))
+const { data: bag, error } = useQuery({
+  queryKey: ['bags', 'one', id],
+  queryFn: () => data(api.GET('/api/bags/{id}', { params: { path: { id: id.value } } })),
+  staleTime: 0,
+})
+const again = ref(false)
+const labelling = ref<number[] | null>(null)
+
+async function make(pieces_n: number) {
+  const params = { path: { id: id.value } }
+  const { entry, undo } = await data(api.POST('/api/bags/{id}/again', { params, body: { pieces_n } }))
+  notice.did(`Begun as it was made: ${entry.name}.`, undo, () => queries.invalidateQueries())
+  await router.push(`/bench/${entry.id}`)
+}
+const label = () => save(`/api/bags/${id.value}/files/label.pdf`).catch(notice.fail)
+const filled = computed(() => {
+  const piece = bag.value?.entry.record.piece
+  if (!piece) return ''
+  return String('finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1))
+})
+</script>
+
+<template>
+  <div class="page" :style="{ '--metal': bag?.colour }">
+    <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+    <p v-else-if="!bag" class="quiet" role="status">Opening the bag…</p>
+    <template v-else>
+      <p class="way"><router-link to="/orders/shelf">The shelf</router-link></p>
+      <h1>{{ bag.entry.name }}</h1>
+      <section class="top">
+        <PieceSketch v-if="bag.tasks.length" :drawing="bag.tasks.at(-1)!.drawing" class="drawing" />
+        <div>
+          <p class="reads">
+            <span class="num">{{ bag.counted }}</span> <span class="quiet">in the bag</span>
+          </p>
+          <p class="serif told">{{ bag.entry.sentence }}</p>
+          <p class="quiet">
+            Filled {{ bag.entry.record.filled_on
+            }}<template v-if="bag.entry.record.place">, in {{ bag.entry.record.place }}</template
+            ><template v-if="bag.entry.record.batch">, batch {{ bag.entry.record.batch }}</template
+            ><template v-if="bag.entry.archived">, off the shelf</template>.
+            <template v-if="bag.entry.record.note">{{ bag.entry.record.note }}</template>
+          </p>
+          <p class="does">
+            <v-btn color="primary" variant="flat" data-test="make-again" @click="again = true"
+              >Make again</v-btn
+            >
+            <v-btn data-test="bag-label" @click="label">Label as PDF</v-btn>
+            <v-btn data-test="more-labels" @click="labelling = [bag.entry.id]">Sheets and printer</v-btn>
+          </p>
+        </div>
+      </section>
+      <h2>As it was made</h2>
+      <p v-if="bag.fault" class="watch">As the workshop is now, its steps cannot be shown: {{ bag.fault }}</p>
+      <ol class="steps" data-test="recipe">
+        <li v-for="task in bag.tasks" :key="task.step.step_n">
+          <span class="num reads-small">{{ task.reads }}</span>
+          <span>
+            <strong>{{ task.step.named }}</strong> {{ task.step.text }}
+          </span>
+        </li>
+      </ol>
+      <CountDialog
+        :open="again"
+        :title="`Make again: ${bag.entry.name}`"
+        :start="filled"
+        does="Begin"
+        :work="make"
+        @close="again = false"
+      />
+      <LabelsDialog v-model="labelling" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.way {
+  margin: 0;
+}
+
+.top {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 10px 40px;
+  align-items: center;
+  margin-bottom: 14px;
+}
+
+.drawing {
+  width: 100%;
+  max-height: 280px;
+}
+
+.reads {
+  font-size: 2.2rem;
+  line-height: 1.1;
+  margin: 0;
+}
+
+.told {
+  font-size: 1.3rem;
+  margin: 4px 0;
+}
+
+.does {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.steps {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.steps li {
+  display: grid;
+  grid-template-columns: 130px minmax(0, 1fr);
+  gap: 0 18px;
+  padding: 7px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  align-items: baseline;
+}
+
+.reads-small {
+  font-size: 1.2rem;
+}
+
+@media (max-width: 700px) {
+  .top {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .steps li {
+    grid-template-columns: 96px minmax(0, 1fr);
+  }
+}
+</style>

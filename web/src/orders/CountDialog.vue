@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { refused, useForm } from '../shared/form'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+
+/** Asks how many, and does something with so many. */
+const props = defineProps<{
+  open: boolean
+  title: string
+  hint?: string
+  start: string
+  does: string
+  /** Whether none is a number as well. */
+  none?: boolean
+  work: (n: number) => Promise<unknown>
+}>()
+const emit = defineEmits<{ close: [] }>()
+const { faults, attempt } = useForm()
+const text = ref('')
+const busy = ref(false)
+
+watch(
+  () => props.open,
+  (now) => {
+    if (!now) return
+    faults.value = []
+    text.value = props.start
+  },
+)
+
+async function submit() {
+  if (busy.value) return
+  busy.value = true
+  const done = await attempt(async () => {
+    const typed = text.value.trim()
+    if (!/^\d{1,7}$/.test(typed) || (!props.none && Number(typed) === 0))
+      throw refused([{ field: 'n', sentence: `“${typed}” is no number of pieces. Write it in figures.` }])
+    await props.work(Number(typed))
+  })
+  busy.value = false
+  if (done) emit('close')
+}
+</script>
+
+<template>
+  <PaperDialog
+    :model-value="open"
+    :title="title"
+    :does="does"
+    :busy="busy"
+    :width="400"
+    test="count-it"
+    @update:model-value="!$event && emit('close')"
+    @submit="submit"
+  >
+    <PaperField
+      v-model="text"
+      name="n"
+      :also="['pieces_n']"
+      label="How many"
+      :hint="hint"
+      figures
+      autofocus
+      data-test="count-n"
+      @focus="($event.target as HTMLInputElement).select()"
+    />
+  </PaperDialog>
+</template>

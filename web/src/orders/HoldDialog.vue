@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { AgendaSitting, Hold, SatWork } from '../api/client'
+import { refused, useForm, useOpen } from '../shared/form'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+import { countOf, dayOf } from './words'
+
+/** Holds a step in a later sitting, or parts it between two. */
+const held = defineModel<{ work: SatWork; part: boolean } | null>({ required: true })
+const props = defineProps<{
+  sittings: AgendaSitting[]
+  hold: (body: Hold, said: string) => Promise<unknown>
+}>()
+const open = useOpen(held)
+const { faults, attempt } = useForm()
+const from = ref('')
+const first = ref('')
+
+const later = computed(() =>
+  props.sittings.filter(
+    (one) => !one.skipped && (!held.value || Date.parse(one.to) > Date.parse(held.value.work.to)),
+  ),
+)
+watch(held, (now) => {
+  faults.value = []
+  if (!now) return
+  first.value = String(Math.ceil(now.work.of_n / 2))
+  from.value =
+    later.value.find((one) => Date.parse(one.from) > Date.parse(now.work.from))?.from ??
+    later.value[0]?.from ??
+    ''
+})
+
+const submit = () =>
+  attempt(async () => {
+    const now = held.value
+    if (!now) return
+    const { of, step_n, named, of_n } = now.work
+    const at = from.value
+    if (!at) throw refused([{ field: '', sentence: 'There is no later sitting within four weeks.' }])
+    const sitting = later.value.find((one) => one.from === at)!
+    const when = `${dayOf(sitting.day)}, ${sitting.clock}`
+    if (!now.part) await props.hold({ 'not-before': { of, step_n, at } }, `${named}: not before ${when}.`)
+    else {
+      const first_n = countOf(first.value)
+      if (!first_n || first_n >= of_n)
+        throw refused([{ field: 'first_n', sentence: `Of ${of_n}, 1 to ${of_n - 1} can be done first.` }])
+      await props.hold(
+        { parted: { of, step_n, first_n, at } },
+        `${named}: ${first_n} first, the others ${when}.`,
+      )
+    }
+    held.value = null
+  })
+</script>
+
+<template>
+  <PaperDialog
+    v-model="open"
+    :title="held?.part ? `Part ${held.work.named}` : `Not before: ${held?.work.named}`"
+    :width="420"
+    does="Hold it there"
+    test="hold-it"
+    @submit="submit"
+  >
+    <PaperField
+      v-if="held?.part"
+      v-model="first"
+      name="first_n"
+      :label="`How many of ${held.work.of_n} first`"
+      figures
+      autofocus
+    />
+    <label class="from">
+      {{ held?.part ? 'The others not before' : 'Not before' }}
+      <select v-model="from" class="word" data-test="hold-from">
+        <option v-for="one in later" :key="one.from" :value="one.from">
+          {{ dayOf(one.day) }}, {{ one.clock }}
+        </option>
+      </select>
+    </label>
+  </PaperDialog>
+</template>
+
+<style scoped>
+.from {
+  display: block;
+  min-height: 34px;
+}
+</style>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, data, type Hours } from '../api/client'
+import { refused, useForm } from '../shared/form'
+import { useSettings } from '../shared/settings'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+
+/** When somebody sits at the bench, and what hands and neighbours bear. */
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ kept: [] }>()
+const settings = useSettings()
+const { faults, attempt } = useForm()
+const days = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const
+type Day = Hours['weekly'][number]['day']
+
+const revision = ref(0)
+const weekly = ref<{ day: Day; from: string; to: string }[]>([])
+const texts = ref<Record<string, string>>({})
+const limits = [
+  ['most_min', 'Hand work in one sitting, minutes'],
+  ['most_effort_min', 'What hands bear in one sitting, as minutes of bending soft 0.8 mm copper'],
+  ['rest_every_min', 'A rest after so many minutes'],
+  ['rest_min', 'A rest is so many minutes'],
+] as const
+const short = (time: string) => time.slice(0, 5)
+const long = (time: string) => (time.length === 5 ? `${time}:00` : time)
+
+watch(open, async (now) => {
+  if (!now) return
+  faults.value = []
+  await attempt(async () => {
+    const there = await data(api.GET('/api/settings'))
+    revision.value = there.revision
+    const hours = there.settings.hours!
+    weekly.value = hours.weekly!.map((one) => ({ ...one, from: short(one.from), to: short(one.to) }))
+    texts.value = {
+      ...Object.fromEntries(limits.map(([key]) => [key, String(hours[key])])),
+      quiet_from: short(hours.quiet_from!),
+      quiet_to: short(hours.quiet_to!),
+      time_zone: there.settings.time_zone ?? '',
+    }
+  })
+})
+
+const number = (key: string) => {
+  const value = Number((texts.value[key] ?? '').trim().replace(',', '.'))
+  if (texts.value[key]?.trim() && Number.isFinite(value)) return value
+  throw refused([{ field: `hours.${key}`, sentence: `“${texts.value[key]}” is no number of minutes.` }])
+}
+
+const keep = () =>
+  attempt(async () => {
+    const there = await data(api.GET('/api/settings'))
+    const hours: Hours = {
+      weekly: weekly.value.map((one) => ({ ...one, from: long(one.from), to: long(one.to) })),
+      quiet_from: long(texts.value.quiet_from!),
+      quiet_to: long(texts.value.quiet_to!),
+      most_min: number('most_min'),
+      most_effort_min: number('most_effort_min'),
+      rest_every_min: number('rest_every_min'),
+      rest_min: number('rest_min'),
+    }
+    const body = { ...there.settings, hours, time_zone: texts.value.time_zone?.trim() }
+    await data(api.PUT('/api/settings', { params: { query: { revision: revision.value } }, body }))
+    await settings.load()
+    open.value = false
+    emit('kept')
+  })
+
+const more = () => weekly.value.push({ day: 'saturday', from: '09:00', to: '12:00' })
+const here = Intl.DateTimeFormat().resolvedOptions().timeZone
+</script>
+
+<template>
+  <PaperDialog
+    v-model="open"
+    title="Hours and limits"
+    :width="560"
+    does="Keep"
+    test="keep-hours"
+    @submit="keep"
+  >
+    <h3>At the bench, week by week</h3>
+    <div v-for="(one, i) in weekly" :key="i" class="time">
+      <select v-model="one.day" class="word" :aria-label="`Day of time ${i + 1}`">
+        <option v-for="day in days" :key="day" :value="day">
+          {{ day[0]!.toUpperCase() + day.slice(1) }}
+        </option>
+      </select>
+      <PaperField v-model="one.from" :name="`hours.weekly[${i}].from`" type="time" label="from" />
+      <PaperField v-model="one.to" :name="`hours.weekly[${i}].to`" type="time" label="to" />
+      <v-btn variant="text" :aria-label="`Without ${one.day} ${one.from}`" @click="weekly.splice(i, 1)"
+        >Without</v-btn
+      >
+    </div>
+    <v-btn variant="text" data-test="more-time" @click="more">Another time</v-btn>
+    <PaperField
+      v-for="[key, label] in limits"
+      :key="key"
+      v-model="texts[key]"
+      :name="`hours.${key}`"
+      :label="label"
+      figures
+    />
+    <div class="time two">
+      <PaperField
+        v-model="texts.quiet_from"
+        name="hours.quiet_from"
+        type="time"
+        label="The barrel is silent from"
+      />
+      <PaperField v-model="texts.quiet_to" name="hours.quiet_to" type="time" label="to" />
+    </div>
+    <PaperField
+      v-model="texts.time_zone"
+      name="time_zone"
+      label="Time zone of the workshop"
+      :placeholder="here"
+      :hint="`Left empty, it is the server’s. This device is in ${here}.`"
+    />
+  </PaperDialog>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 1.05rem;
+  margin: 4px 0;
+}
+
+.time {
+  display: grid;
+  grid-template-columns: 120px 1fr 1fr auto;
+  gap: 0 12px;
+  align-items: center;
+}
+
+.time.two {
+  grid-template-columns: 1fr 1fr;
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, data, type OrderRow } from '../api/client'
+import { refused, useForm, useOpen } from '../shared/form'
+import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+import { countOf } from './words'
+
+/** Changes an order: who, when, its note, how many of each line. */
+const order = defineModel<OrderRow | null>({ required: true })
+const emit = defineEmits<{ kept: [] }>()
+const notice = useNotice()
+const { faults, attempt } = useForm()
+const open = useOpen(order)
+const texts = ref({ customer: '', due: '', note: '' })
+const lines = ref<{ at: number; name: string; n: string; spares: string }[]>([])
+
+watch(order, (now) => {
+  if (!now) return
+  faults.value = []
+  const { customer, due, note } = now.record
+  texts.value = { customer: customer ?? '', due: due ?? '', note: note ?? '' }
+  lines.value = now.record.lines.map(({ name, piece, spares_percent }, at) => ({
+    at,
+    name,
+    n: String('finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1)),
+    spares: spares_percent ? String(spares_percent) : '',
+  }))
+})
+
+const keep = () =>
+  attempt(async () => {
+    const now = order.value
+    if (!now) return
+    const told = lines.value.map((line, i) => {
+      const pieces_n = countOf(line.n)
+      if (!pieces_n)
+        throw refused([{ field: `lines[${i}].pieces_n`, sentence: `“${line.n}” is no number of pieces.` }])
+      const spares_percent = Number(line.spares.replace(',', '.').replace('%', '') || 0)
+      if (!Number.isFinite(spares_percent))
+        throw refused([{ field: `lines[${i}].spares_percent`, sentence: `“${line.spares}” is no share.` }])
+      const { piece, handed_n, name } = now.record.lines[line.at]!
+      return { name, piece, handed_n, pieces_n, spares_percent }
+    })
+    const { customer, due, note } = texts.value
+    const body = { customer: customer.trim(), due: due || null, note, lines: told }
+    const params = { path: { id: now.id }, query: { revision: now.revision } }
+    const { undo } = await data(api.PUT('/api/orders/{id}', { params, body }))
+    order.value = null
+    notice.did(`Changed the order ${now.for_whom}.`, undo, () => emit('kept'))
+    emit('kept')
+  })
+</script>
+
+<template>
+  <PaperDialog
+    v-model="open"
+    title="Change the order"
+    :width="520"
+    does="Keep"
+    test="keep-order"
+    @submit="keep"
+  >
+    <PaperField
+      v-model="texts.customer"
+      name="customer"
+      label="For"
+      placeholder="the shelf"
+      maxlength="80"
+      autofocus
+    />
+    <PaperField v-model="texts.due" name="due" label="Due" type="date" />
+    <div v-for="(line, i) in lines" :key="line.at" class="line">
+      <PaperField
+        v-model="line.n"
+        :name="`lines[${i}].pieces_n`"
+        :also="[`lines[${i}].handed_n`]"
+        :label="`How many ${line.name}`"
+        figures
+      />
+      <PaperField v-model="line.spares" :name="`lines[${i}].spares_percent`" label="Spares, %" figures />
+      <v-btn
+        v-if="lines.length > 1"
+        variant="text"
+        :aria-label="`Without ${line.name}`"
+        @click="lines.splice(i, 1)"
+        >Without</v-btn
+      >
+    </div>
+    <PaperField v-model="texts.note" name="note" label="Note" lines maxlength="2000" />
+  </PaperDialog>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 110px auto;
+  gap: 0 10px;
+  align-items: start;
+}
+</style>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { api, data, faultsOf, type Fault, type NewOrder } from '../api/client'
+import PiecePicker from '../rack/PiecePicker.vue'
+import type { ChosenPiece } from '../shared/asked'
+import { useNotice } from '../shared/notice'
+import { countOf } from './words'
+
+/** An order, said in a sentence whose words are its inputs. */
+const emit = defineEmits<{ taken: [] }>()
+const notice = useNotice()
+
+interface Typed {
+  piece: ChosenPiece | null
+  count: string
+  spares: string
+}
+const fresh = (): Typed => ({ piece: null, count: '', spares: '' })
+const customer = ref('')
+const due = ref('')
+const lines = ref<Typed[]>([fresh()])
+const faults = ref<Fault[]>([])
+const busy = ref(false)
+const form = useTemplateRef<HTMLFormElement>('form')
+
+function chose(line: Typed, piece: ChosenPiece | null) {
+  line.piece = piece
+  if (piece && !line.count) line.count = String(piece.pieces_n)
+}
+
+async function more() {
+  lines.value.push(fresh())
+  await nextTick()
+  form.value?.querySelector<HTMLInputElement>('.order-line:last-of-type input')?.focus()
+}
+
+/** What was typed, or what is wrong with it, each at its word. */
+function read(): NewOrder | null {
+  const found: Fault[] = []
+  const fault = (field: string, sentence: string) => found.push({ field, sentence })
+  const told = lines.value.map((line, i) => {
+    const pieces_n = countOf(line.count)
+    if (!line.piece?.entry) fault(`lines[${i}].entry`, 'Say which kept piece.')
+    if (!pieces_n) fault(`lines[${i}].pieces_n`, `“${line.count}” is no number of pieces: write 1 to 100000.`)
+    const spares = line.spares.trim().replace(/\s*%$/, '')
+    if (spares && !/^\d{1,3}([.,]\d+)?$/.test(spares))
+      fault(`lines[${i}].spares_percent`, `“${line.spares}” is no share: write 10 for ten per cent.`)
+    return {
+      entry: line.piece?.entry ?? 0,
+      pieces_n: pieces_n ?? 0,
+      spares_percent: Number(spares.replace(',', '.')) || 0,
+    }
+  })
+  faults.value = found
+  const day = due.value || null
+  return found.length ? null : { customer: customer.value.trim(), due: day, lines: told }
+}
+
+async function take() {
+  if (busy.value) return
+  const body = read()
+  if (!body) return
+  busy.value = true
+  try {
+    const { undo, entry } = await data(api.POST('/api/orders', { body }))
+    notice.did(`Taken: ${entry.sentence}.`, undo, () => emit('taken'))
+    customer.value = due.value = ''
+    lines.value = [fresh()]
+    emit('taken')
+  } catch (thrown) {
+    faults.value = faultsOf(thrown)
+  } finally {
+    busy.value = false
+  }
+}
+
+const wrong = computed(() => (field: string) => faults.value.some((fault) => fault.field === field))
+</script>
+
+<template>
+  <form ref="form" class="serif sentence" data-test="order" @submit.prevent="take">
+    For
+    <input
+      v-model="customer"
+      class="word"
+      :class="{ wrong: wrong('customer') }"
+      placeholder="the shelf"
+      aria-label="Who it is for"
+      maxlength="80"
+      data-test="customer"
+    />:
+    <span v-for="(line, i) in lines" :key="i" class="order-line">
+      <template v-if="i">, and </template>
+      <input
+        v-model="line.count"
+        class="word short"
+        :class="{ wrong: wrong(`lines[${i}].pieces_n`) }"
+        inputmode="numeric"
+        placeholder="how many"
+        aria-label="How many"
+        data-test="order-count"
+      />
+      of
+      <PiecePicker
+        :model-value="line.piece"
+        :class="{ wrong: wrong(`lines[${i}].entry`) }"
+        label="a kept piece"
+        kept-only
+        @update:model-value="chose(line, $event)"
+      />
+      with
+      <input
+        v-model="line.spares"
+        class="word tiny"
+        :class="{ wrong: wrong(`lines[${i}].spares_percent`) }"
+        inputmode="decimal"
+        placeholder="no"
+        aria-label="Spares, per cent"
+        data-test="order-spares"
+      /><template v-if="line.spares.trim()"> %</template> spares</span
+    >, due
+    <input v-model="due" type="date" class="word" aria-label="The day it is due" data-test="order-due" />.
+    <span class="does">
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy" data-test="take-order"
+        >Take the order</v-btn
+      >
+      <v-btn variant="text" data-test="another-line" @click="more">And another piece</v-btn>
+      <v-btn v-if="lines.length > 1" variant="text" data-test="line-less" @click="lines.pop()"
+        >Without the last</v-btn
+      >
+    </span>
+    <ul v-if="faults.length" class="faults" role="alert">
+      <li v-for="fault in faults" :key="fault.field + fault.sentence" class="stop">{{ fault.sentence }}</li>
+    </ul>
+  </form>
+</template>
+
+<style scoped>
+.sentence {
+  font-size: 1.35rem;
+  line-height: 2;
+  margin: 0 0 14px;
+}
+
+.word {
+  min-height: 34px;
+}
+
+.short {
+  min-width: 4.2em;
+}
+
+.tiny {
+  min-width: 2em;
+}
+
+.does {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  margin-left: 10px;
+  vertical-align: middle;
+}
+
+.faults {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 0;
+  font: 1.05rem/1.35 var(--sans);
+}
+</style>

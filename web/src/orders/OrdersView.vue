@@ -1,0 +1,326 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, type OrderRow } from '../api/client'
+import MoreMenu from '../shared/MoreMenu.vue'
+import { useNotice } from '../shared/notice'
+import { vOneStop } from '../shared/oneStop'
+import CountDialog from './CountDialog.vue'
+import OrderDialog from './OrderDialog.vue'
+import OrderSentence from './OrderSentence.vue'
+import { dayOf, dueIn } from './words'
+
+/** What is ordered, how far each line is, and the next thing to do about it. */
+const router = useRouter()
+const notice = useNotice()
+const queries = useQueryClient()
+const refresh = () => queries.invalidateQueries()
+
+const { data: orders, error } = useQuery({
+  queryKey: ['orders'],
+  queryFn: () => data(api.GET('/api/orders')),
+  staleTime: 0,
+})
+const away = ref(false)
+const { data: past } = useQuery({
+  queryKey: ['orders', 'past'],
+  queryFn: () => data(api.GET('/api/orders/past', { params: { query: { most: 50 } } })),
+  enabled: away,
+  staleTime: 0,
+})
+
+const changing = ref<OrderRow | null>(null)
+/** What is handed over, once it is said how many. */
+const handing = ref<{ order: OrderRow; line: number; most: number } | null>(null)
+
+async function attempt(work: () => Promise<unknown>) {
+  try {
+    await work()
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+  await refresh()
+}
+
+const begin = (order: OrderRow, line: number) =>
+  attempt(async () => {
+    const { entry, undo } = await data(
+      api.POST('/api/orders/{id}/lines/{line}/begin', {
+        params: { path: { id: order.id, line } },
+        body: {},
+      }),
+    )
+    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    await router.push(`/bench/${entry.id}`)
+  })
+
+async function handOver(n: number) {
+  const { order, line } = handing.value!
+  const body = { revision: order.revision, line, n }
+  const path = { id: order.id }
+  const { undo } = await data(api.POST('/api/orders/{id}/hand-over', { params: { path }, body }))
+  notice.did(`Handed over: ${n} of ${order.record.lines[line]!.name}.`, undo, refresh)
+  await refresh()
+}
+
+const putAway = ({ id, revision, name }: { id: number; revision: number; name: string }, archived: boolean) =>
+  attempt(async () => {
+    const body = { revision, archived }
+    const { undo } = await data(api.POST('/api/orders/{id}/archive', { params: { path: { id } }, body }))
+    notice.did(`${archived ? 'Put away' : 'Taken out again'}: ${name}.`, undo, refresh)
+  })
+
+/** The same once more: a new order for the same, due no day. */
+const again = (order: OrderRow) =>
+  attempt(async () => {
+    const lines = order.record.lines.map(({ name, piece, spares_percent }) => ({
+      name,
+      piece,
+      spares_percent,
+      pieces_n: 'finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1),
+    }))
+    const body = { customer: order.record.customer, note: order.record.note, lines }
+    const { undo } = await data(api.POST('/api/orders', { body }))
+    notice.did(`Ordered once more for ${order.for_whom}.`, undo, refresh)
+  })
+
+const acts = (order: OrderRow) => [
+  { label: 'Change', test: 'change-order', act: () => (changing.value = order) },
+  { label: 'Order the same once more', test: 'order-again', act: () => again(order) },
+  { label: 'Put away', test: 'put-away-order', act: () => putAway(order, true) },
+]
+
+const states = {
+  'to-make': 'to make',
+  'in-the-making': 'in the making',
+  ready: 'ready to hand over',
+  'handed-over': 'handed over',
+}
+const share = (n: number, of: number) => `${(100 * n) / Math.max(1, of)}%`
+</script>
+
+<template>
+  <OrderSentence @taken="refresh" />
+  <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+  <p v-else-if="!orders" class="quiet" role="status">Looking what is ordered…</p>
+  <p v-else-if="!orders.length" class="empty" data-test="no-orders">
+    Nothing is ordered. Say above who wants how many of what: bags on the shelf cover it first, and what is
+    still to be made is laid into your sittings.
+  </p>
+  <ul v-else class="orders" data-test="orders">
+    <li v-for="order in orders" :key="order.id" :data-order="order.id">
+      <header>
+        <h2 class="serif">{{ order.for_whom }}</h2>
+        <span class="due" :class="{ stop: (order.due_in_days ?? 1) < 0 && order.state !== 'handed-over' }">
+          <template v-if="order.record.due">{{ dayOf(order.record.due) }}, </template>
+          {{ dueIn(order.due_in_days) }}
+        </span>
+        <span class="state" data-test="order-state">{{ states[order.state] }}</span>
+        <MoreMenu :of="`the order ${order.for_whom}`" :acts="acts(order)" />
+      </header>
+      <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>
+      <div v-for="(line, i) in order.lines" :key="i" class="line" data-test="order-line">
+        <div class="what">
+          <strong>{{ line.wanted }}</strong> {{ order.record.lines[i]!.name }}
+          <span class="quiet sentence">{{ line.sentence }}</span>
+        </div>
+        <div class="cover">
+          <div class="bar" aria-hidden="true">
+            <i
+              class="over"
+              :style="{
+                width: share(
+                  order.record.lines[i]!.handed_n ?? 0,
+                  line.owed_n + (order.record.lines[i]!.handed_n ?? 0),
+                ),
+              }"
+            />
+            <i
+              class="bags"
+              :style="{ width: share(line.in_bags_n, line.owed_n + (order.record.lines[i]!.handed_n ?? 0)) }"
+            />
+            <i
+              class="way"
+              :style="{
+                width: share(line.under_way_n, line.owed_n + (order.record.lines[i]!.handed_n ?? 0)),
+              }"
+            />
+          </div>
+          <span data-test="covered">
+            <template v-if="order.record.lines[i]!.handed_n"
+              >{{ order.record.lines[i]!.handed_n }} handed over ·
+            </template>
+            <template v-if="line.owed_n"
+              >{{ line.in_bags_n }} in bags · {{ line.under_way_n }} on their way · {{ line.to_make_n }} to
+              make</template
+            >
+            <template v-else>nothing owed</template>
+          </span>
+        </div>
+        <div class="acts">
+          <v-btn
+            v-if="line.to_make_n"
+            color="primary"
+            variant="flat"
+            data-test="begin-line"
+            @click="begin(order, i)"
+            >Begin {{ line.to_make_n }}</v-btn
+          >
+          <v-btn
+            v-if="line.in_bags_n"
+            :color="line.to_make_n ? undefined : 'primary'"
+            :variant="line.to_make_n ? 'outlined' : 'flat'"
+            data-test="hand-over"
+            @click="handing = { order, line: i, most: line.in_bags_n }"
+            >Hand over</v-btn
+          >
+        </div>
+      </div>
+    </li>
+  </ul>
+  <p class="after">
+    <button
+      type="button"
+      class="plain toggle"
+      :aria-pressed="away"
+      data-test="past-orders"
+      @click="away = !away"
+    >
+      Orders put away
+    </button>
+    <router-link v-if="orders?.length" to="/rack/cut">Cut plan over everything open</router-link>
+  </p>
+  <ul v-if="away" v-one-stop class="past">
+    <li v-for="one in past?.entries ?? []" :key="one.id">
+      <span>{{ one.name }}: {{ one.sentence }}</span>
+      <v-btn size="small" @click="putAway(one, false)">Take out again</v-btn>
+    </li>
+    <li v-if="past && !past.entries.length" class="quiet">None was put away.</li>
+  </ul>
+  <OrderDialog v-model="changing" @kept="refresh" />
+  <CountDialog
+    :open="!!handing"
+    :title="handing ? `Hand over ${handing.order.record.lines[handing.line]!.name}` : ''"
+    :hint="handing ? `${handing.most} lie in bags for this line.` : ''"
+    :start="handing ? String(handing.most) : ''"
+    does="Hand over"
+    :work="handOver"
+    @close="handing = null"
+  />
+</template>
+
+<style scoped>
+.empty {
+  max-width: 62ch;
+}
+
+.orders,
+.past {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.orders > li {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding: 12px 0 14px;
+}
+
+.orders header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 20px;
+}
+
+.orders h2 {
+  font-size: 1.5rem;
+  font-weight: 500;
+  margin: 0;
+}
+
+.due {
+  font-weight: 500;
+}
+
+.state {
+  margin-left: auto;
+  color: rgb(var(--v-theme-quiet));
+}
+
+.note {
+  margin: 2px 0;
+}
+
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(220px, 4fr) minmax(230px, auto);
+  align-items: center;
+  gap: 4px 28px;
+  padding: 6px 0;
+}
+
+.sentence {
+  display: block;
+  line-height: 1.25;
+}
+
+.bar {
+  display: flex;
+  height: 7px;
+  border-radius: 4px;
+  overflow: hidden;
+  background: rgb(var(--v-theme-hairline));
+}
+
+.bar i {
+  display: block;
+}
+
+.over {
+  background: rgb(var(--v-theme-quiet));
+}
+
+.bags {
+  background: rgb(var(--v-theme-primary));
+}
+
+.way {
+  background: repeating-linear-gradient(-45deg, rgb(var(--v-theme-primary)) 0 4px, transparent 4px 8px);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+}
+
+.after {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 26px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 8px;
+}
+
+.past li {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 44px;
+}
+
+@media (max-width: 760px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .acts {
+    justify-content: flex-start;
+  }
+}
+</style>

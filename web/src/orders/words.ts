@@ -1,0 +1,15 @@
+/** When an order is due, as one says it. */
+export function dueIn(days: number | undefined | null): string {
+  if (days === undefined || days === null) return 'no day agreed'
+  if (days < -1) return `${-days} days late`
+  if (days === -1) return 'a day late'
+  if (days === 0) return 'due today'
+  return days === 1 ? 'due tomorrow' : `due in ${days} days`
+}
+
+/** A day as people write it: `Tue 3 March`. */
+export const dayOf = (date: string) =>
+  new Date(`${date}T12:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long' })
+
+/** A whole number from 1 on; none where it is something else. */
+export const countOf = (text: string) => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : null)

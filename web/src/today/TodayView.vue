@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, data } from '../api/client'
+import { minutesOf, spanOf, useServerClock } from '../bench/clock'
+import { dayOf, dueIn } from '../orders/words'
+import { useNotice } from '../shared/notice'
+import { useRackRefresh } from '../shared/picking'
+
+/** What today is about: the next sitting, what runs by itself, what is late, due or short, and the last thing done. */
+const notice = useNotice()
+const queries = useQueryClient()
+const rackToo = useRackRefresh()
+const { now } = useServerClock()
+const live = { staleTime: 0 }
+
+const { data: planned } = useQuery({
+  queryKey: ['sittings', 'first'],
+  queryFn: () => data(api.GET('/api/sittings', { params: { query: { tries: 40 } } })),
+  ...live,
+})
+const { data: orders } = useQuery({
+  queryKey: ['orders'],
+  queryFn: () => data(api.GET('/api/orders')),
+  ...live,
+})
+const { data: batches } = useQuery({
+  queryKey: ['batches'],
+  queryFn: () => data(api.GET('/api/batches')),
+  refetchInterval: 15_000,
+  ...live,
+})
+const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/needs')), ...live })
+const { data: history } = useQuery({
+  queryKey: ['history'],
+  queryFn: () => data(api.GET('/api/history')),
+  ...live,
+})
+
+const next = computed(() => planned.value?.agenda.sittings.find((one) => one.works.length))
+const first = computed(() => next.value?.works[0])
+const sitsNow = computed(() => next.value && Date.parse(next.value.from) <= now.value)
+const running = computed(() =>
+  (batches.value ?? [])
+    .filter((row) => row.ready_at)
+    .map((row) => ({ ...row, left: Date.parse(row.ready_at!) - now.value })),
+)
+const led = computed(() => (batches.value ?? []).filter((row) => row.next && !row.ready_at))
+const late = computed(() => planned.value?.agenda.unmet ?? [])
+const due = computed(() =>
+  (orders.value ?? []).filter((one) => one.state !== 'handed-over' && (one.due_in_days ?? 99) <= 7),
+)
+const ready = computed(() => (orders.value ?? []).filter((one) => one.state === 'ready'))
+const short = computed(() => (needs.value ?? []).filter((need) => need.missing_mm > 0).slice(0, 5))
+const last = computed(() => history.value?.[0])
+const nothing = computed(() => orders.value && batches.value && !orders.value.length && !batches.value.length)
+const linkOf = (of: { batch: number } | { line: unknown } | object) =>
+  'batch' in of ? `/bench/${(of as { batch: number }).batch}` : '/orders'
+
+const today = new Date().toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+const clock = (moment: string) =>
+  new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+async function everything() {
+  await queries.invalidateQueries()
+  await rackToo()
+}
+async function takeBack(batch: number, sentence: string) {
+  try {
+    const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
+    notice.did(`Taken back: ${sentence}`, undo, everything)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+  await everything()
+}
+const ask = () => document.getElementById('ask')?.focus()
+</script>
+
+<template>
+  <div class="page today">
+    <header>
+      <h1>{{ today }}</h1>
+      <button type="button" class="plain ask serif" data-test="ask-here" @click="ask">
+        What do you want in your hand?
+        <span class="quiet">Press / and say it: 24 pairs hooks 21 ga sterling</span>
+      </button>
+    </header>
+    <section class="next">
+      <template v-if="next && first">
+        <p class="quiet kind">{{ sitsNow ? 'Sit down now' : 'Next at the bench' }}</p>
+        <p class="when serif" data-test="next-sitting">
+          {{ dayOf(next.day) }}, {{ next.clock }}
+          <span class="quiet">{{ minutesOf(next.hands_min) }} of hand work</span>
+        </p>
+        <ol class="works">
+          <li v-for="(work, i) in next.works.slice(0, 6)" :key="i">
+            <span class="num">{{ clock(work.from) }}</span>
+            <span
+              ><strong>{{ work.n }} × {{ work.named }}</strong
+              >, <router-link :to="linkOf(work.of)">{{ work.name }}</router-link></span
+            >
+          </li>
+          <li v-if="next.works.length > 6" class="quiet"><span />and {{ next.works.length - 6 }} more</li>
+        </ol>
+        <p class="does">
+          <v-btn color="primary" variant="flat" size="large" :to="linkOf(first.of)" data-test="sit-down">
+            {{ 'batch' in first.of ? 'To the bench' : 'To the order, to begin it' }}
+          </v-btn>
+          <v-btn variant="text" to="/orders/sittings">All sittings</v-btn>
+        </p>
+      </template>
+      <template v-else-if="nothing">
+        <p class="when serif">Nothing is ordered, and nothing is on the bench.</p>
+        <p class="teach">
+          Take an order, for somebody or for the shelf: what lies in bags covers it, and what is to be made is
+          laid into your hours, led step by step, and bagged with a label that says how to make it again.
+        </p>
+        <v-btn color="primary" variant="flat" size="large" to="/orders" data-test="first-order"
+          >Take an order</v-btn
+        >
+      </template>
+      <p v-else-if="planned" class="when serif">Nothing is waiting for your hands.</p>
+      <p v-else class="quiet" role="status">Looking what is next…</p>
+      <ul v-if="led.length" class="led">
+        <li v-for="row in led.slice(0, 4)" :key="row.id">
+          On the bench: <router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link>, next
+          {{ row.next }}
+        </li>
+      </ul>
+    </section>
+    <aside>
+      <section v-if="running.length" data-test="running">
+        <h2>By itself</h2>
+        <p v-for="row in running" :key="row.id">
+          <router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link>, {{ row.next }}:
+          <strong class="num">{{
+            row.left > 0 ? `ready in ${spanOf(row.left)}, ${clock(row.ready_at!)}` : 'ready'
+          }}</strong>
+        </p>
+      </section>
+      <section v-if="late.length" data-test="late">
+        <h2>Too late as it stands</h2>
+        <p v-for="one in late" :key="one.sentence" class="stop">{{ one.sentence }}</p>
+        <p><router-link to="/orders/sittings">See what would help</router-link></p>
+      </section>
+      <section v-if="ready.length" data-test="ready">
+        <h2>To hand over</h2>
+        <p v-for="one in ready" :key="one.id">
+          <router-link to="/orders">{{ one.for_whom }}</router-link>:
+          {{ one.record.lines.map((line) => line.name).join(', ') }}
+        </p>
+      </section>
+      <section v-if="due.length" data-test="due">
+        <h2>Due</h2>
+        <p v-for="one in due" :key="one.id" :class="{ stop: (one.due_in_days ?? 0) < 0 }">
+          <router-link to="/orders">{{ one.for_whom }}</router-link>, {{ dueIn(one.due_in_days) }}
+        </p>
+      </section>
+      <section v-if="short.length" data-test="short">
+        <h2>Short of wire</h2>
+        <p v-for="need in short" :key="need.sentence">{{ need.sentence }}</p>
+        <p><router-link to="/rack">To the rack</router-link></p>
+      </section>
+      <section v-if="last" data-test="last">
+        <h2>Last done</h2>
+        <p>
+          {{ last.sentence }}
+          <v-btn
+            size="small"
+            variant="text"
+            data-test="take-last-back"
+            @click="takeBack(last.batch, last.sentence)"
+            >Take it back</v-btn
+          >
+        </p>
+      </section>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.today {
+  display: grid;
+  grid-template-columns: minmax(0, 7fr) minmax(260px, 4fr);
+  gap: 8px 56px;
+  padding-top: 16px;
+}
+
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 34px;
+}
+
+.ask {
+  font-size: 1.15rem;
+  min-height: 34px;
+  border-bottom: 2px solid rgb(var(--v-theme-primary));
+}
+
+.ask .quiet {
+  font-family: var(--sans);
+}
+
+.kind {
+  margin: 12px 0 0;
+}
+
+.when {
+  font-size: clamp(1.7rem, 3vw, 2.5rem);
+  line-height: 1.15;
+  margin: 0 0 10px;
+}
+
+.when .quiet {
+  font: 1.1rem var(--sans);
+}
+
+.works,
+.led {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.works li {
+  display: grid;
+  grid-template-columns: 58px minmax(0, 1fr);
+  font-size: 1.2rem;
+  padding: 7px 0;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+
+.does {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 14px 0 22px;
+}
+
+.teach {
+  max-width: 56ch;
+  font-size: 1.15rem;
+}
+
+.led li {
+  min-height: 32px;
+}
+
+aside section {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding: 10px 0 12px;
+}
+
+aside h2 {
+  margin: 0 0 4px;
+}
+
+aside p {
+  margin: 0 0 4px;
+}
+
+@media (max-width: 860px) {
+  .today {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
