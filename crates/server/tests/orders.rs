@@ -302,10 +302,9 @@ async fn the_simulated_winder_counts_and_stops() {
     assert!(!refused.fault("run.from_n").is_empty());
 }
 
-/// Sittings are planned over what is ordered and begun; the calendar says them in universal time, read by a reader of
-/// another's making, and the clock on the wall stays where it is when summer time begins.
+/// Sittings are planned over what is ordered and begun; the calendar is read by a reader of another's making.
 #[tokio::test]
-async fn the_calendar_is_read_across_the_change_to_summer_time() {
+async fn the_calendar_says_what_is_planned() {
     let workshop = Workshop::empty();
     let entry = kept(&workshop).await;
     ordered(&workshop, &json!({ "customer": "stall", "lines": [{ "entry": entry, "pieces_n": 400 }] })).await;
@@ -353,7 +352,6 @@ async fn the_calendar_is_read_across_the_change_to_summer_time() {
         let from = sitting["from"].as_str().unwrap().replace(['-', ':'], "");
         assert_eq!(start, from);
     }
-    // What the planner was given across the change is tested where the clock can be set: in the core.
     let pdf = workshop.get("/api/sittings/files/day.pdf").await;
     assert!(Printed::page(&pdf.bytes, 4.0).has(16.0..190.0, 28.0..60.0));
     assert_eq!(workshop.get("/api/sittings/files/day.docx").await.status, StatusCode::NOT_FOUND);
@@ -389,4 +387,46 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     assert_eq!(held[then]["works"][0]["because"], "pinned");
     let together = workshop.get("/api/together").await.json();
     assert_eq!(together, json!({ "passes": [], "loads": [] }));
+}
+
+#[tokio::test]
+async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 3 })).await.json();
+    let id = batch["entry"]["id"].as_i64().unwrap();
+    let operations = async || {
+        let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+        let tasks = led["tasks"].as_array().unwrap().clone();
+        tasks.iter().map(|task| task["step"]["operation"].as_str().unwrap().to_owned()).collect::<Vec<_>>()
+    };
+    assert!(!operations().await.contains(&"tumble".to_owned()));
+    let tumbled = json!({ "schools": { "hardening": "tumble" } });
+    let path = |revision: i64| format!("/api/batches/{id}/making?revision={revision}");
+    let changed = workshop.put(&path(1), &tumbled).await;
+    assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
+    assert!(operations().await.contains(&"tumble".to_owned()));
+    // The plan it was begun from stays as it is.
+    let plan = workshop.get(&format!("/api/patterns/{entry}")).await.json();
+    assert!(plan["record"]["request"].get("route").is_none(), "{plan}");
+    let press = json!({ "key": "press-one-1", "step_n": 1, "happened": "done", "n": 1 });
+    workshop.post(&format!("/api/batches/{id}/events"), &press).await;
+    let late = workshop.put(&path(2), &json!({})).await;
+    assert!(late.fault("changes").contains("done already"), "{}", late.text());
+}
+
+#[tokio::test]
+async fn a_survivor_leads_to_its_recipe() {
+    let workshop = Workshop::demo();
+    let kept = workshop.get("/api/kept?find=cloak").await.json();
+    let piece = &kept["entries"][0];
+    let sheet = workshop.post("/api/patterns/sheet", &piece["piece"]["finding"]).await.json();
+    let side = |way: &str| sheet["result"]["form"][way].as_f64().unwrap();
+    let wire = piece["piece"]["finding"]["wire"]["size_mm"].as_f64().unwrap();
+    let measured =
+        json!({ "wire_mm": wire + 0.02, "long_mm": side("height_mm").max(side("width_mm")) + 0.4 });
+    let found = workshop.post("/api/survivors", &measured).await.json();
+    assert_eq!((&found[0]["entry"], &found[0]["fits"]), (&piece["id"], &json!(true)), "{found}");
+    let one = workshop.post("/api/survivors", &json!({ "wire_mm": 1.0 })).await;
+    assert!(one.fault("long_mm").contains("at least two"), "{}", one.text());
 }

@@ -209,6 +209,48 @@ impl Maker {
         Ok(())
     }
 
+    /// Presses Tab until the focus is on what a selector finds.
+    ///
+    /// # Errors
+    /// When it is not reached within two rounds of a long view.
+    pub async fn reach(&self, css: &str) -> Result<()> {
+        self.find(css).await?;
+        let there = format!("return document.activeElement?.matches({css:?}) ?? false");
+        for _ in 0..250 {
+            if self.script(&there).await?.as_bool() == Some(true) {
+                return Ok(());
+            }
+            // As the keyboard itself: keys that are sent to a date field are taken for a date.
+            self.driver().action_chain().send_keys(Key::Tab + "").perform().await?;
+        }
+        bail!("Tab does not come to {css}")
+    }
+
+    /// Taps what a selector finds with a finger.
+    ///
+    /// # Errors
+    /// When it is not there, or the browser cannot.
+    pub async fn tap(&self, css: &str) -> Result<()> {
+        let found = self.find(css).await?;
+        found.scroll_into_view().await?;
+        let place = self
+            .script(&format!(
+                "const one = [...document.querySelectorAll({css:?})].find((one) => one.checkVisibility());
+                 const {{ left, top, width, height }} = one.getBoundingClientRect();
+                 return [left + width / 2, top + height / 2]"
+            ))
+            .await?;
+        let (x, y) = (&place[0], &place[1]);
+        let cdp = self.driver().cdp();
+        let on = serde_json::json!({ "enabled": true, "maxTouchPoints": 1 });
+        cdp.send_raw("Emulation.setTouchEmulationEnabled", on).await?;
+        let down = serde_json::json!({ "type": "touchStart", "touchPoints": [{ "x": x, "y": y }] });
+        cdp.send_raw("Input.dispatchTouchEvent", down).await?;
+        let up = serde_json::json!({ "type": "touchEnd", "touchPoints": [] });
+        cdp.send_raw("Input.dispatchTouchEvent", up).await?;
+        Ok(())
+    }
+
     /// Empties a field and types into it.
     ///
     /// # Errors

@@ -7,6 +7,7 @@ use rstest::rstest;
 use thirtyfour::prelude::*;
 
 #[rstest]
+#[case("/today", "[data-test=next-sitting]")]
 #[case("/rings", "[data-test=figures]")]
 #[case("/kept", "[data-test=plans]")]
 #[case("/patterns", "[data-test=ready] svg")]
@@ -15,6 +16,9 @@ use thirtyfour::prelude::*;
 #[case("/rack/choose", "[data-test=candidates] li")]
 #[case("/rack/cut", "[data-test=strip] svg")]
 #[case("/rack/cost", "[data-test=cost-each]")]
+#[case("/orders", "[data-test=orders]")]
+#[case("/orders/sittings", "[data-test=sittings]")]
+#[case("/orders/shelf", "[data-test=bags] svg")]
 #[case("/bench", "[data-test=begin]")]
 #[case("/tools", "[data-test=rods]")]
 #[case("/guide", "[data-test=metals]")]
@@ -205,6 +209,10 @@ fn letters_find_a_choice_of_a_word() -> Result<()> {
 #[case("/rack/choose")]
 #[case("/rack/cut")]
 #[case("/rack/cost")]
+#[case("/today")]
+#[case("/orders")]
+#[case("/orders/sittings")]
+#[case("/orders/shelf")]
 #[case("/tools")]
 #[case("/guide")]
 fn what_is_tapped_is_large_enough(#[case] path: &'static str) -> Result<()> {

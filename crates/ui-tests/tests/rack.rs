@@ -186,7 +186,8 @@ fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
                 .until("one fewer", || async { Ok(maker.count("[data-test=pick-count]").await? == left) })
                 .await?;
         }
-        maker.sees("[data-test=nothing-picked]", "Nothing is picked").await
+        // What is ordered is still to be cut, at the Bench.
+        maker.sees("[data-test=at-the-bench]", "Water sprites, ear wires · order").await
     })
 }
 

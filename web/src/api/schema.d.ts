@@ -228,6 +228,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/making": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes how a batch is made, as long as nothing of it is: other schools, or other operations, for this one alone. */
+        put: operations["change_making"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/standing": {
         parameters: {
             query?: never;
@@ -1982,6 +1999,23 @@ export interface paths {
         put?: never;
         /** Takes a start set over into the workshop's rods. */
         post: operations["take_over_start_set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/survivors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which recipes a single survivor may have been made by, by what it measures: the likeliest first. */
+        post: operations["find_survivor"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4812,6 +4846,20 @@ export interface components {
          * @enum {string}
          */
         Level: "note" | "watch" | "stop";
+        /** @description How a recipe compares with a survivor. */
+        Likeness: {
+            /** @description Whether all that was measured agrees as well as handwork does. */
+            fits: boolean;
+            /** @description The recipe, by its place. */
+            of: number;
+            /**
+             * Format: double
+             * @description How far off it is at the worst, as a multiple of what handwork is allowed.
+             */
+            off: number;
+            /** @description What it would measure, against what was measured. */
+            told: string;
+        };
         /** @description What is wanted of one piece. */
         Line: {
             /**
@@ -7199,6 +7247,50 @@ export interface components {
          * @enum {string}
          */
         Surface: "bare" | "plated" | "filled" | "coated" | "galvanised";
+        /** @description What a single piece measures; what was not measured is left out. */
+        Survivor: {
+            /**
+             * Format: double
+             * @description Inside of a loop, or of the ring, mm.
+             * @default null
+             */
+            inside_mm: number | null;
+            /**
+             * Format: double
+             * @description The longer way across it, seen from the front, mm.
+             * @default null
+             */
+            long_mm: number | null;
+            /**
+             * Format: double
+             * @description The shorter way, mm.
+             * @default null
+             */
+            short_mm: number | null;
+            /**
+             * Format: double
+             * @description Its wire, mm.
+             * @default null
+             */
+            wire_mm: number | null;
+        };
+        /** @description A recipe that a survivor may have been made by. */
+        SurvivorOf: components["schemas"]["Likeness"] & {
+            /**
+             * Format: int64
+             * @description Number of the bag it lies in, made by this recipe.
+             */
+            bag?: number | null;
+            /**
+             * Format: int64
+             * @description Number it is kept under.
+             */
+            entry?: number | null;
+            /** @description What it is called. */
+            name: string;
+            /** @description The piece in a sentence. */
+            sentence: string;
+        };
         /** @description What was taken over. */
         TakenOver: {
             /** @description How many rods were added; those already owned are left alone. */
@@ -7626,6 +7718,8 @@ export interface components {
         };
         /** @description What the winder shows. */
         WinderReading: {
+            /** @description What can hurt while a powered rod turns. */
+            caution: string;
             /** @description The line as it came. */
             line: string;
             /** @description Whether it is the simulated winder. */
@@ -8873,6 +8967,68 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_making: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Changes"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Batch"];
+                };
+            };
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14689,6 +14845,55 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    find_survivor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Survivor"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurvivorOf"][];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -7,10 +7,12 @@ import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import { isTyping } from '../shared/typing'
+import RouteMenu from '../making/RouteMenu.vue'
 import MadeBatch from './MadeBatch.vue'
 import SpoiledDialog from './SpoiledDialog.vue'
 import TurnCounter from './TurnCounter.vue'
 import { minutesOf, spanOf, useServerClock } from './clock'
+import { makingOf } from './making'
 import { usePresses } from './presses'
 import { useSound } from './sound'
 
@@ -51,6 +53,18 @@ onMounted(async () => {
   if (wake.isSupported.value) await wake.request('screen').catch(() => {})
   big.value?.focus()
 })
+
+/** Nothing is done yet: how it is made can still be changed, for this batch alone. */
+const fresh = computed(
+  () =>
+    !!led.value &&
+    led.value.standing.tasks.every((one) => one.done_n === 0 && !one.started_at && !one.turned_n) &&
+    !led.value.standing.spoiled.length &&
+    waiting.value.done === 0,
+)
+const making = computed(
+  () => led.value && (makingOf(led.value, open) as Parameters<typeof RouteMenu>[0]['desk']),
+)
 
 /** A step that is looked at; the one in hand where none is. */
 const looking = ref<number | null>(null)
@@ -165,6 +179,7 @@ function understood() {
         <template v-if="led.standing.left_min > 0">{{ minutesOf(led.standing.left_min) }} to go, </template>
         {{ led.standing.whole_n }} whole
       </span>
+      <RouteMenu v-if="fresh && making" :desk="making" />
       <span v-if="unanswered" class="watch" role="status" data-test="unanswered">
         The server does not answer. What you press is kept here and told as soon as it does.
       </span>

@@ -10,6 +10,7 @@ const emit = defineEmits<{ turned: [n: number] }>()
 const watching = ref(false)
 const fault = ref('')
 const simulated = ref(false)
+const caution = ref('')
 /** What was told last, so that a reading is told once. */
 let told = -1
 
@@ -24,6 +25,7 @@ async function read() {
     const reading = await data(api.GET('/api/winder'))
     fault.value = ''
     simulated.value = reading.simulated
+    caution.value = reading.caution
     tell(reading.turns_n)
     if (simulated.value && reading.turns_n >= whole.value) watching.value = false
   } catch (thrown) {
@@ -70,7 +72,9 @@ useEventListener('keydown', (event) => {
       >Count by the winder</v-btn
     >
     <v-btn v-else color="primary" variant="flat" data-test="winder-stop" @click="stop">Stop</v-btn>
-    <span v-if="watching && simulated" class="quiet">the simulated winder turns, foot off first</span>
+    <p v-if="watching && caution" class="watch">
+      {{ caution }}<template v-if="simulated"> (It is the simulated winder that turns.)</template>
+    </p>
     <p v-if="fault" class="watch" role="alert">{{ fault }}</p>
   </div>
 </template>

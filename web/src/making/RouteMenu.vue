@@ -1,12 +1,19 @@
 <script setup lang="ts" generic="R extends object">
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Choice, Desk } from '../desk/desk'
+import type { Choice } from '../desk/desk'
 import { vOneStop } from '../shared/oneStop'
 import { useNotice } from '../shared/notice'
 import OfferLine from './OfferLine.vue'
 
 /** What can be put into the route of the piece on the desk, or taken out again, each with what that changes. */
-const { desk } = defineProps<{ desk: Desk<R> }>()
+const { desk } = defineProps<{
+  desk: {
+    draft: R | null
+    sound: boolean
+    choices: (request: R, slot: string) => Promise<Choice<R>[]>
+    set: (request: R) => Promise<unknown>
+  }
+}>()
 const notice = useNotice()
 const open = ref(false)
 const choices = shallowRef<Choice<R>[]>([])

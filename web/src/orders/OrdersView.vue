@@ -97,7 +97,19 @@ const states = {
   ready: 'ready to hand over',
   'handed-over': 'handed over',
 }
-const share = (n: number, of: number) => `${(100 * n) / Math.max(1, of)}%`
+/** What covers a line, in words; what is none of it is left out. */
+const coverOf = (line: OrderRow['lines'][number], handed: number) =>
+  [
+    [handed, 'handed over'],
+    [line.in_bags_n, 'in bags'],
+    [line.under_way_n, 'on their way'],
+    [line.to_make_n, 'to make'],
+  ]
+    .filter(([n]) => n)
+    .map(([n, said]) => `${n} ${said}`)
+    .join(' · ')
+const share = (order: OrderRow, i: number, n: number) =>
+  `${(100 * n) / Math.max(1, order.lines[i]!.owed_n + (order.record.lines[i]!.handed_n ?? 0))}%`
 </script>
 
 <template>
@@ -127,36 +139,11 @@ const share = (n: number, of: number) => `${(100 * n) / Math.max(1, of)}%`
         </div>
         <div class="cover">
           <div class="bar" aria-hidden="true">
-            <i
-              class="over"
-              :style="{
-                width: share(
-                  order.record.lines[i]!.handed_n ?? 0,
-                  line.owed_n + (order.record.lines[i]!.handed_n ?? 0),
-                ),
-              }"
-            />
-            <i
-              class="bags"
-              :style="{ width: share(line.in_bags_n, line.owed_n + (order.record.lines[i]!.handed_n ?? 0)) }"
-            />
-            <i
-              class="way"
-              :style="{
-                width: share(line.under_way_n, line.owed_n + (order.record.lines[i]!.handed_n ?? 0)),
-              }"
-            />
+            <i class="over" :style="{ width: share(order, i, order.record.lines[i]!.handed_n ?? 0) }" />
+            <i class="bags" :style="{ width: share(order, i, line.in_bags_n) }" />
+            <i class="way" :style="{ width: share(order, i, line.under_way_n) }" />
           </div>
-          <span data-test="covered">
-            <template v-if="order.record.lines[i]!.handed_n"
-              >{{ order.record.lines[i]!.handed_n }} handed over ·
-            </template>
-            <template v-if="line.owed_n"
-              >{{ line.in_bags_n }} in bags · {{ line.under_way_n }} on their way · {{ line.to_make_n }} to
-              make</template
-            >
-            <template v-else>nothing owed</template>
-          </span>
+          <span data-test="covered">{{ coverOf(line, order.record.lines[i]!.handed_n ?? 0) }}</span>
         </div>
         <div class="acts">
           <v-btn
@@ -295,6 +282,12 @@ const share = (n: number, of: number) => `${(100 * n) / Math.max(1, of)}%`
   flex-wrap: wrap;
   justify-content: flex-end;
   gap: 8px;
+}
+
+.after a {
+  display: inline-block;
+  min-height: 28px;
+  line-height: 28px;
 }
 
 .after {

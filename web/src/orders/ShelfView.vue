@@ -14,6 +14,7 @@ import { thumbnailsOf } from '../shared/thumbnails'
 import BagDialog from './BagDialog.vue'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
+import SurvivorDialog from './SurvivorDialog.vue'
 import { countOf } from './words'
 
 /** What lies in bags, where, and how many; taken out, put back, counted, labelled, made again. */
@@ -75,6 +76,7 @@ async function putAway(row: BagRow) {
   await refresh()
 }
 
+const surviving = ref(false)
 const changing = ref<BagRow | null>(null)
 const ticked = ref<number[]>([])
 const labelling = ref<number[] | null>(null)
@@ -135,6 +137,9 @@ const all = computed(() => bags.value?.entries ?? [])
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag"
       >Lay it on the shelf</v-btn
     >
+    <v-btn variant="text" class="survivor" data-test="survivor" @click="surviving = true"
+      >Make a single survivor again</v-btn
+    >
     <span v-if="fault" class="stop fault" role="alert">{{ fault }}</span>
   </form>
   <div v-if="all.length || find" class="bar no-print">
@@ -174,8 +179,8 @@ const all = computed(() => bags.value?.entries ?? [])
         }}</router-link>
         <p class="told">{{ row.sentence }}</p>
         <p class="told quiet">
-          <template v-if="row.record.place">in {{ row.record.place }}, </template>filled
-          {{ row.record.filled_on }}<template v-if="row.record.note">. {{ row.record.note }}</template>
+          <template v-if="row.record.place">{{ row.record.place }}, </template>filled {{ row.record.filled_on
+          }}<template v-if="row.record.note">. {{ row.record.note }}</template>
         </p>
       </div>
       <span class="num count" data-test="in-bag">{{ row.counted }}</span>
@@ -210,6 +215,7 @@ const all = computed(() => bags.value?.entries ?? [])
     :work="counted"
     @close="asking = null"
   />
+  <SurvivorDialog v-model="surviving" />
   <BagDialog v-model="changing" @kept="refresh" />
   <LabelsDialog v-model="labelling" />
 </template>
@@ -299,6 +305,21 @@ const all = computed(() => bags.value?.entries ?? [])
   .acts {
     grid-column: 2 / -1;
     grid-row: 2;
+  }
+}
+
+@media (max-width: 600px) {
+  .bags > li {
+    grid-template-columns: 34px minmax(0, 1fr) 40px;
+  }
+
+  .count {
+    grid-column: 2;
+    grid-row: 2;
+  }
+
+  .acts {
+    grid-row: 3;
   }
 }
 </style>

@@ -47,11 +47,29 @@ const jobOf = (work: SatWork) => JSON.stringify(work.of)
 const tone = (work: SatWork) => jobs.value.indexOf(jobOf(work)) % 6
 
 const at = (moment: string) => Date.parse(moment)
-function along(sitting: AgendaSitting, work: SatWork) {
-  const all = at(sitting.to) - at(sitting.from)
-  const left = (100 * (at(work.from) - at(sitting.from))) / all
-  const width = Math.max((100 * (at(work.to) - at(work.from))) / all, 0.8)
+/** What runs by itself after it was started in a sitting. */
+const aloneIn = (sitting: AgendaSitting) =>
+  (agenda.value?.alone ?? []).filter(
+    (one) => at(one.from) >= at(sitting.from) && at(one.from) <= at(sitting.to) + 1,
+  )
+/** The line of a sitting goes on to where what was started in it is ready. */
+const endOf = (sitting: AgendaSitting) =>
+  Math.max(at(sitting.to), ...aloneIn(sitting).map((one) => at(one.to)))
+function along(sitting: AgendaSitting, one: { from: string; to: string }) {
+  const all = endOf(sitting) - at(sitting.from)
+  const left = (100 * (at(one.from) - at(sitting.from))) / all
+  const width = Math.max((100 * (at(one.to) - at(one.from))) / all, 0.6)
   return { left: `${left}%`, width: `${width}%` }
+}
+/** Full hours along the line of a sitting. */
+function hoursOf(sitting: AgendaSitting) {
+  const hour = 3_600_000
+  const [from, to] = [at(sitting.from), endOf(sitting)]
+  const step = hour * Math.max(1, Math.ceil((to - from) / hour / 12))
+  const found = []
+  for (let moment = Math.ceil(from / hour) * hour; moment <= to; moment += step)
+    found.push({ moment: new Date(moment).toISOString(), left: `${(100 * (moment - from)) / (to - from)}%` })
+  return found
 }
 const clock = (moment: string) =>
   new Date(moment).toLocaleTimeString('en-GB', {
@@ -136,7 +154,7 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       <span class="quiet" role="status" data-test="looking">
         <template v-if="looking">A better order is being looked for…</template>
         <template v-else-if="busy"
-          >The best of {{ planned?.tried_n }} orders tried: tools are laid out
+          >The best of {{ planned?.tried_n }} arrangements tried: tools are laid out
           {{ agenda.layouts_n }} times.</template
         >
       </span>
@@ -181,12 +199,23 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
           >
         </header>
         <div v-if="sitting.works.length" class="line" aria-hidden="true">
+          <i class="sat" :style="along(sitting, sitting)" />
           <i
             v-for="(work, i) in sitting.works"
             :key="i"
             :class="['work', `tone-${tone(work)}`, { out: work.lays_out }]"
             :style="along(sitting, work)"
           />
+          <span
+            v-for="one in aloneIn(sitting)"
+            :key="one.from + one.name"
+            class="by-itself"
+            :style="along(sitting, one)"
+            >{{ one.named }}, {{ one.name }}</span
+          >
+          <span v-for="one in hoursOf(sitting)" :key="one.moment" class="hour" :style="{ left: one.left }">{{
+            clock(one.moment)
+          }}</span>
         </div>
         <ul v-if="sitting.works.length" v-one-stop class="works">
           <li v-for="(work, i) in sitting.works" :key="i">
@@ -306,15 +335,51 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
 
 .line {
   position: relative;
-  height: 22px;
+  height: 62px;
   margin: 4px 0 6px;
-  border-bottom: 2px solid rgb(var(--v-theme-quiet));
+}
+
+.sat {
+  position: absolute;
+  top: 22px;
+  height: 3px;
+  background: rgb(var(--v-theme-quiet));
 }
 
 .work {
   position: absolute;
-  top: 2px;
-  bottom: 0;
+  top: 0;
+  height: 22px;
+}
+
+.by-itself {
+  position: absolute;
+  top: 25px;
+  height: 16px;
+  overflow: hidden;
+  white-space: nowrap;
+  border-left: 2px solid rgb(var(--v-theme-warning));
+  border-bottom: 3px solid rgb(var(--v-theme-warning));
+  padding-left: 4px;
+  font-size: 0.85rem;
+  line-height: 1;
+}
+
+.hour {
+  position: absolute;
+  top: 44px;
+  font-size: 0.85rem;
+  color: rgb(var(--v-theme-quiet));
+  border-left: 1px solid rgb(var(--v-theme-quiet));
+  padding-left: 3px;
+  line-height: 1;
+}
+
+.hour:last-child {
+  transform: translateX(-100%);
+  border-left: 0;
+  border-right: 1px solid rgb(var(--v-theme-quiet));
+  padding: 0 3px 0 0;
 }
 
 .work.out {
@@ -351,6 +416,13 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
   background: repeating-linear-gradient(45deg, rgb(var(--v-theme-quiet)) 0 3px, transparent 3px 6px);
 }
 
+.works a,
+.alone a {
+  display: inline-block;
+  min-height: 26px;
+  line-height: 26px;
+}
+
 .works li {
   display: grid;
   grid-template-columns: 54px 20px minmax(0, 1fr) 40px;
@@ -360,6 +432,7 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
 }
 
 .why {
+  margin-left: 10px;
   font-size: 0.97rem;
 }
 

@@ -7,9 +7,12 @@ export function dueIn(days: number | undefined | null): string {
   return days === 1 ? 'due tomorrow' : `due in ${days} days`
 }
 
-/** A day as people write it: `Tue 3 March`. */
-export const dayOf = (date: string) =>
-  new Date(`${date}T12:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long' })
+/** A day as people write it: `Tue 3 March`, with its year where it is not this one. */
+export function dayOf(date: string) {
+  const day = new Date(`${date}T12:00`)
+  const year = day.getFullYear() === new Date().getFullYear() ? undefined : 'numeric'
+  return day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year })
+}
 
 /** A whole number from 1 on; none where it is something else. */
 export const countOf = (text: string) => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : null)

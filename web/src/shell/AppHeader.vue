@@ -19,6 +19,8 @@ const colour = computed(() =>
 const header = useTemplateRef<HTMLElement>('header')
 const nav = useTemplateRef<HTMLElement>('nav')
 const { width } = useElementSize(header, undefined, { box: 'border-box' })
+/** The stage one is in; some views stand elsewhere than their stage. */
+const at = computed(() => (route.meta.stage as string | undefined) ?? route.path)
 const curlAt = ref(0)
 const menu = ref(false)
 
@@ -52,7 +54,7 @@ void document.fonts.ready.then(placeCurl)
           v-for="stage in stages"
           :key="stage.path"
           :to="stage.path"
-          :aria-current="route.path.startsWith(stage.path) ? 'page' : undefined"
+          :aria-current="at.startsWith(stage.path) ? 'page' : undefined"
           >{{ stage.name }}</router-link
         >
       </nav>

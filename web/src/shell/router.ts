@@ -67,7 +67,11 @@ const router = createRouter({
         },
       ],
     },
-    { path: '/bag/:id(\\d+)', component: () => import('../orders/BagView.vue'), meta: { title: 'A bag' } },
+    {
+      path: '/bag/:id(\\d+)',
+      component: () => import('../orders/BagView.vue'),
+      meta: { title: 'A bag', stage: '/orders' },
+    },
     { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: 'On the bench' } },
     {
       path: '/bench/:id(\\d+)',

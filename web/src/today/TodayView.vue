@@ -159,7 +159,9 @@ const ask = () => document.getElementById('ask')?.focus()
       </section>
       <section v-if="short.length" data-test="short">
         <h2>Short of wire</h2>
-        <p v-for="need in short" :key="need.sentence">{{ need.sentence }}</p>
+        <p v-for="need in short" :key="need.shown">
+          <strong>{{ need.shown }}:</strong> {{ need.sentence }}
+        </p>
         <p><router-link to="/rack">To the rack</router-link></p>
       </section>
       <section v-if="last" data-test="last">
@@ -244,6 +246,13 @@ header {
 .teach {
   max-width: 56ch;
   font-size: 1.15rem;
+}
+
+li a,
+aside a {
+  display: inline-block;
+  min-height: 26px;
+  line-height: 26px;
 }
 
 .led li {

@@ -7,6 +7,7 @@
 pub mod bag;
 mod cover;
 pub mod label;
+pub mod survivor;
 
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};

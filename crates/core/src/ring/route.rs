@@ -244,7 +244,8 @@ impl Routed for RingRequest {
 
 impl Winding {
     /// What can hurt while winding this way, in a line.
-    pub(crate) fn danger(self) -> &'static str {
+    #[must_use]
+    pub fn danger(self) -> &'static str {
         match self {
             Self::Hand => "The wire's end swings: safety glasses, and keep the tail under a thumb or clamp.",
             Self::PinVise => "Keep tension until the end is clipped: a loose coil whips. Safety glasses.",

@@ -49,3 +49,58 @@ fn event(named: &str, title: &str, told: &str, (from, to): (Timestamp, Timestamp
         .add_property("DTEND", utc(to));
     event.done()
 }
+
+#[cfg(test)]
+mod tests {
+    #![allow(clippy::unwrap_used)]
+
+    use jiff::civil::{Time, date};
+    use jiff::tz::TimeZone;
+    use lorimant_core::bench::Batch;
+    use lorimant_core::bench::sittings::agenda::{JobOf, Laid, Wanted};
+    use lorimant_core::bench::sittings::hours::{BenchTime, Day, Hours};
+    use lorimant_core::bench::times::Times;
+    use lorimant_core::pattern::PatternRequest;
+    use lorimant_core::piece::Piece;
+    use lorimant_core::tool::workshop::Workshop;
+
+    use super::*;
+
+    /// Six in the evening by the clock on the wall is five in universal time before summer time begins, and four after.
+    #[test]
+    fn the_clock_on_the_wall_stays_across_the_change_to_summer_time() {
+        let workshop = Workshop::default();
+        let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+        let batch = Batch::of("clasps; for Mara, \"lake\"", hook, 60);
+        let tasks = batch.tasks(&workshop).unwrap();
+        let standing = batch.standing(&tasks, &[]);
+        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None };
+        let evening = |day: &Day| BenchTime {
+            day: *day,
+            from: Time::constant(18, 0, 0, 0),
+            to: Time::constant(20, 0, 0, 0),
+        };
+        let hours = Hours { weekly: Day::ALL.iter().map(evening).collect(), ..Hours::default() };
+        // The Friday before the last Sunday of March.
+        let zone = TimeZone::get("Europe/Vienna").unwrap();
+        let begins = date(2026, 3, 27).at(12, 0, 0, 0).to_zoned_datetime(zone).unwrap();
+        let with = (&hours, &workshop.gear, &Times::default());
+        let laid = Laid::out(&[wanted], with, &[], &begins, 7);
+        let planned = laid.sittings.plan(1, &|at| at.tried_n < 5).unwrap();
+        let text = of(&laid.agenda(&planned, vec![]), "Workshop");
+        let calendar = ical::IcalParser::new(text.as_bytes()).next().unwrap().unwrap();
+        let starts: Vec<String> = calendar
+            .events
+            .iter()
+            .map(|event| {
+                let start = event.properties.iter().find(|one| one.name == "DTSTART").unwrap();
+                start.value.clone().unwrap()
+            })
+            .collect();
+        let expected = ["20260327T170000Z", "20260328T170000Z", "20260329T160000Z", "20260330T160000Z"];
+        assert_eq!(starts[..4], expected);
+        // What has a meaning in the format is read back as it was.
+        let told = calendar.events[0].properties.iter().find(|one| one.name == "DESCRIPTION").unwrap();
+        assert!(told.value.clone().unwrap().contains("clasps\\; for Mara\\, \"lake\""), "{told:?}");
+    }
+}

@@ -8,13 +8,15 @@ use lorimant_core::bench::{Batch, Task};
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::order::Bag;
 use lorimant_core::order::bag::Counting;
+use lorimant_core::order::survivor::{Likeness, Survivor};
+use lorimant_core::piece::Piece;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::{self, Archive, ListQuery, Revised};
-use super::{file, made, read, write};
+use super::{aside, file, made, read, write};
 use crate::export::bag::{Printing, ToPrint};
 use crate::extract::{Body, Path, Query};
 use crate::kept::{Kept as _, Pick, Settings};
@@ -32,6 +34,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(count_bag))
         .routes(routes!(archive_bag))
         .routes(routes!(make_again))
+        .routes(routes!(find_survivor))
         .routes(routes!(bag_label))
         .routes(routes!(label_sheets))
         .routes(routes!(print_labels))
@@ -253,6 +256,49 @@ async fn make_again(
     let batch = bag.record.again(pieces_n);
     batch.tasks(&workshop)?;
     entries::add(&state, Shelf::Batches, batch).await
+}
+
+/// A recipe that a survivor may have been made by.
+#[derive(Serialize, ToSchema)]
+struct SurvivorOf {
+    /// Number of the bag it lies in, made by this recipe.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    bag: Option<i64>,
+    /// Number it is kept under.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    entry: Option<i64>,
+    /// What it is called.
+    name: String,
+    /// The piece in a sentence.
+    sentence: String,
+    /// How it compares.
+    #[serde(flatten)]
+    likeness: Likeness,
+}
+
+/// Most recipes that are offered for a survivor.
+const MOST_OFFERED: usize = 8;
+
+/// Which recipes a single survivor may have been made by, by what it measures: the likeliest first.
+#[utoipa::path(post, path = "/api/survivors", request_body = Survivor,
+    responses((status = 200, body = Vec<SurvivorOf>), (status = 422, body = Problem)))]
+async fn find_survivor(
+    Shared(state): Shared<State>,
+    Body(survivor): Body<Survivor>,
+) -> Result<Json<Vec<SurvivorOf>>, Problem> {
+    let unit = state.store.workshop().habits.unit;
+    let recipes = read(&state, orders::recipes).await?;
+    let found = aside(move || {
+        let pieces: Vec<Piece> = recipes.iter().map(|one| one.piece.clone()).collect();
+        let alike = survivor.alike(&pieces, unit)?;
+        let of = |likeness: Likeness| {
+            let one = &recipes[likeness.of];
+            let sentence = one.piece.clone().with_count(1).sentence(unit);
+            SurvivorOf { bag: one.bag, entry: one.entry, name: one.name.clone(), sentence, likeness }
+        };
+        Ok::<_, Faults>(alike.into_iter().take(MOST_OFFERED).map(of).collect())
+    });
+    Ok(Json(found.await??))
 }
 
 /// Where this server was reached: what codes on labels lead to.

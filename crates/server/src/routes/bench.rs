@@ -14,9 +14,9 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::entries::{self, Archive};
+use super::entries::{self, Archive, Revised};
 use super::{read, write};
-use crate::extract::{Body, Path};
+use crate::extract::{Body, Path, Query};
 use crate::kept::{Kept as _, Pick};
 use crate::problem::Problem;
 use crate::state::State;
@@ -25,6 +25,7 @@ use crate::store::bench::{self, Led};
 use crate::store::picks::pickable;
 use crate::store::rack::{self, Stocked};
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
+use crate::store::{batch, orders};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -32,6 +33,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(lead_batch))
         .routes(routes!(batch_standing))
         .routes(routes!(tell))
+        .routes(routes!(change_making))
         .routes(routes!(archive_batch))
 }
 
@@ -253,6 +255,24 @@ async fn tell(
     let Told { key, step_n, happened, n, reason, lot } = told;
     let event = Event { key, step_n, happened, n, reason, at: bench::now() };
     write(&state, move |t| BatchNow::of(t, bench::happen(t, id, &event, lot, &workshop)?)).await.map(Json)
+}
+
+/// Changes how a batch is made, as long as nothing of it is: other schools, or other operations, for this one alone.
+#[utoipa::path(put, path = "/api/batches/{id}/making", params(("id" = i64, Path), Revised), request_body = Changes,
+    responses((status = 200, body = Written<Batch>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn change_making(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(Revised { revision }): Query<Revised>,
+    Body(changes): Body<Changes>,
+) -> Result<Json<Written<Batch>>, Problem> {
+    let workshop = state.store.workshop();
+    let written = write(&state, move |t| {
+        let undo = batch::next(t)?;
+        let entry = orders::remake(t, undo, (id, revision), changes, &workshop)?;
+        Ok(Written { entry, undo })
+    });
+    written.await.map(Json)
 }
 
 /// Puts a batch away, or takes it out again.

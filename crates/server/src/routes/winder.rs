@@ -4,6 +4,7 @@ use axum::Json;
 use axum::extract::State as Shared;
 use lorimant_core::bench::counter;
 use lorimant_core::fault::{Fault, Faults, Span};
+use lorimant_core::tool::coil::Winding;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -26,6 +27,8 @@ struct WinderReading {
     turns_n: u32,
     /// Whether it is the simulated winder.
     simulated: bool,
+    /// What can hurt while a powered rod turns.
+    caution: &'static str,
 }
 
 /// Reads the winder's counter.
@@ -34,7 +37,8 @@ struct WinderReading {
 async fn read_winder(Shared(state): Shared<State>) -> Result<Json<WinderReading>, Problem> {
     let winder = &state.instruments.winder;
     let line = winder.line().await.map_err(|error| Problem::no_device("winder", &error, "count by hand"))?;
-    Ok(Json(WinderReading { turns_n: counter::read(&line)?, line, simulated: winder.spindle().is_some() }))
+    let (turns_n, simulated) = (counter::read(&line)?, winder.spindle().is_some());
+    Ok(Json(WinderReading { line, turns_n, simulated, caution: Winding::SlowDrill.danger() }))
 }
 
 /// What the simulated winder is told.

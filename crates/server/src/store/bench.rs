@@ -43,6 +43,12 @@ fn events(connection: &Connection, id: i64) -> Result<Vec<Event>> {
     Ok(events)
 }
 
+/// Whether anything happened to a batch.
+pub(crate) fn is_begun(connection: &Connection, id: i64) -> Result<bool> {
+    let sql = "SELECT EXISTS (SELECT 1 FROM happened WHERE entry = ?1)";
+    Ok(connection.prepare_cached(sql)?.query_row([id], |row| row.get(0))?)
+}
+
 /// The moments hands pressed at any batch in the last twelve hours, the earliest first.
 pub(crate) fn presses(connection: &Connection, now: Timestamp) -> Result<Vec<Timestamp>> {
     let since = now.checked_sub(jiff::SignedDuration::from_hours(12)).unwrap_or(now);

@@ -6,8 +6,10 @@ use lorimant_core::bench::pass::Led as PassLed;
 use lorimant_core::bench::sittings::agenda::{Hold, JobOf, Wanted};
 use lorimant_core::bench::times::Times;
 use lorimant_core::fault::Fault;
+use lorimant_core::making::Changes;
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{Bag, BatchOnItsWay, LineStanding, Order, cover};
+use lorimant_core::piece::Piece;
 use lorimant_core::rack::cut_plan::picked::Picked;
 use lorimant_core::tool::workshop::Workshop;
 use rusqlite::{Connection, Transaction};
@@ -15,6 +17,7 @@ use rusqlite::{Connection, Transaction};
 use super::bench::{self, Led};
 use super::error::{Result, StoreError};
 use super::picks;
+use super::pieces::{self, Which};
 use super::shelf::{Edit, Entry, Shelf, Wanted as Part};
 
 /// Batches on their way that can be led as the workshop is now, in the order they were begun.
@@ -131,6 +134,56 @@ pub(crate) fn times(connection: &Connection, workshop: &Workshop) -> Result<Time
 /// What is held by hand.
 pub(crate) fn holds(connection: &Connection) -> Result<Vec<Entry<Hold>>> {
     Shelf::Holds.all(connection)
+}
+
+/// Changes how a batch is made, as long as nothing of it is.
+pub(crate) fn remake(
+    t: &Transaction,
+    undo: i64,
+    (id, revision): (i64, i64),
+    changes: Changes,
+    workshop: &Workshop,
+) -> Result<Entry<Batch>> {
+    let entry: Entry<Batch> = Shelf::Batches.get(t, id)?;
+    if bench::is_begun(t, id)? {
+        let said =
+            "Something of this batch is done already: how it is made stays. Put it away and begin another.";
+        return Err(StoreError::Refused(Fault::new("changes", said).into()));
+    }
+    let piece = entry.record.piece.changed(changes);
+    let batch = Batch { piece, changes: Changes::default(), ..entry.record };
+    batch.tasks(workshop).map_err(StoreError::Refused)?;
+    Shelf::Batches.edit(t, undo, id, revision, &Edit::Replace(batch))
+}
+
+/// Recipes a survivor is held against: those in bags, then those that are kept.
+pub(crate) fn recipes(connection: &Connection) -> Result<Vec<Recipe>> {
+    let bags: Vec<Entry<Bag>> = Shelf::Bags.all(connection)?;
+    let mut all: Vec<Recipe> = bags
+        .into_iter()
+        .map(|one| Recipe { bag: Some(one.id), entry: None, name: one.record.name, piece: one.record.piece })
+        .collect();
+    let part = Part { most: 2000, ..Part::default() };
+    let kept = pieces::pieces(connection, Which::All, &part)?.entries;
+    all.extend(kept.into_iter().map(|one| Recipe {
+        bag: None,
+        entry: Some(one.id),
+        name: one.name,
+        piece: one.piece,
+    }));
+    Ok(all)
+}
+
+/// A recipe in a bag, or a kept one.
+pub(crate) struct Recipe {
+    /// Number of the bag.
+    pub bag: Option<i64>,
+    /// Number it is kept under.
+    pub entry: Option<i64>,
+    /// What it is called.
+    pub name: String,
+    /// The piece.
+    pub piece: Piece,
 }
 
 /// As a pass takes it.

@@ -233,7 +233,11 @@ async function takeFile(file: string) {
           Book what is ticked
         </v-btn>
         <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">Tick all</v-btn>
-        <span v-if="cut.length" class="quiet">What is cut comes off the picked list.</span>
+        <span v-if="cut.length && of.picks.length" class="quiet">What is cut comes off the picked list.</span>
+        <p v-if="of.at_the_bench.length" class="quiet bench" data-test="at-the-bench">
+          For batches and orders: {{ of.at_the_bench.join(', ') }}. They are counted and booked at the Bench
+          as they are cut, not here.
+        </p>
       </div>
     </template>
   </article>
@@ -331,5 +335,8 @@ progress {
   .wire-plan {
     break-inside: avoid;
   }
+}
+.bench {
+  margin: 6px 0 0;
 }
 </style>

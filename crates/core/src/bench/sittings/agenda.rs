@@ -359,7 +359,7 @@ impl Laid {
         sittings.sort_by_key(|one| one.from);
         let late = planned.late.iter().map(|late| {
             let (of, name, due) = &self.wanted[late.job];
-            let due = due.map_or(String::new(), |day| format!(", due {day}"));
+            let due = due.map_or(String::new(), |day| format!(", due {}", day.strftime("%-d %B")));
             Unmet { of: *of, sentence: format!("{name}{due}, is done {} too late.", span(late.by_min)) }
         });
         let unplaced = planned.unplaced.iter().map(|one| {
@@ -413,7 +413,7 @@ fn why(placed: &Placed, due: Option<Date>) -> String {
         (Because::Pinned, _) => "Held there by hand.".to_owned(),
         (Because::SameTools, _) => "Its tools are laid out already.".to_owned(),
         (Because::WasReadyThen, _) => "What comes before it is only ready then.".to_owned(),
-        (Because::Due, Some(day)) => format!("Due {day}, which presses most."),
+        (Because::Due, Some(day)) => format!("Due {}, which presses most.", day.strftime("%-d %B")),
         (Because::Due, None) => "Its due day presses most.".to_owned(),
         (Because::GoesOn, _) => "It goes on with what was begun.".to_owned(),
         (Because::Time, _) => "There is time for it.".to_owned(),

@@ -1,0 +1,338 @@
+//! From an order to a labelled bag: by keyboard alone, by touch alone; sittings, the shelf, Today.
+#![allow(missing_docs)]
+
+use anyhow::{Context as _, Result, ensure};
+use lorimant_ui_tests::{Maker, at_the_bench};
+use rstest::rstest;
+use thirtyfour::prelude::*;
+
+const LINE: &str = "[data-test=orders] > li:has([data-test=begin-line]) [data-test=covered]";
+
+/// Presses on, by whatever makes one more, until everything of a batch is made.
+async fn make_all<F: Future<Output = Result<()>>>(maker: &Maker, one_more: impl Fn() -> F) -> Result<()> {
+    maker
+        .until("all made", || async {
+            if maker.count("[data-test=made]").await? == 1 {
+                return Ok(true);
+            }
+            if maker.count("[data-test=press]:not(:disabled)").await? == 1 {
+                one_more().await?;
+            }
+            Ok(false)
+        })
+        .await
+}
+
+/// Reads the code on the label of the bag that is looked at, with a reader of another's making.
+async fn code(maker: &Maker) -> Result<String> {
+    maker
+        .script(
+            "window.grey = null
+             const name = '/api/bags/' + location.pathname.split('/').pop() + '/files/label.svg'
+             fetch(name).then((reply) => reply.text()).then(async (svg) => {
+               const picture = new Image()
+               picture.src = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
+               await picture.decode()
+               const canvas = document.createElement('canvas')
+               canvas.width = 1280
+               canvas.height = 720
+               const paper = canvas.getContext('2d')
+               paper.fillStyle = '#fff'
+               paper.fillRect(0, 0, 1280, 720)
+               paper.drawImage(picture, 0, 0, 1280, 720)
+               const { data } = paper.getImageData(0, 0, 1280, 720)
+               window.grey = [...data].filter((_, i) => i % 4 === 1).map((one) => String.fromCharCode(one)).join('')
+             })",
+        )
+        .await?;
+    maker
+        .until("the label to be drawn", || async { Ok(!maker.script("return window.grey").await?.is_null()) })
+        .await?;
+    let grey = maker.script("return window.grey").await?;
+    let grey: Vec<u8> = grey
+        .as_str()
+        .context("no picture")?
+        .chars()
+        .map(|c| u8::try_from(u32::from(c)).unwrap_or(0))
+        .collect();
+    let mut picture = rqrr::PreparedImage::prepare_from_greyscale(1280, 720, |x, y| grey[y * 1280 + x]);
+    let grids = picture.detect_grids();
+    let grid = grids.first().context("no code on the label")?;
+    Ok(grid.decode()?.1)
+}
+
+/// The keyboard alone, with a reload in the middle; the code on the label is read and leads to the recipe.
+#[test]
+fn an_order_is_made_and_bagged_by_keyboard() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/orders").await?;
+        maker.reach("[data-test=customer]").await?;
+        maker.press("Masks, second act").await?;
+        maker.reach("[data-test=order-count]").await?;
+        maker.press("2").await?;
+        maker.reach("[data-test=piece]").await?;
+        maker.press("Lake Queen").await?;
+        maker.reach("[data-test=order-due]").await?;
+        maker.press("05052099").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=orders]", "Masks, second act").await?;
+        maker.sees("[data-test=orders]", "5 May").await?;
+        maker.sees("[data-test=orders]", "2 to make").await?;
+        let of_masks = "[data-order]:has(h2.masks) [data-test=begin-line]";
+        // The order just taken is the last that is due.
+        maker
+            .script("for (const one of document.querySelectorAll('h2')) if (one.textContent.startsWith('Masks')) one.classList.add('masks')")
+            .await?;
+        maker.reach(of_masks).await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=instruction]", "straight").await?;
+        maker.press(" ").await?;
+        maker.press(" ").await?;
+        maker.press(" ").await?;
+        maker.sees("[data-test=count]", "1 of 4").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees("[data-test=count]", "1 of 4").await?;
+        make_all(maker, || async { maker.press(" ").await }).await?;
+        maker.reach("[data-test=place]").await?;
+        maker.press("drawer 7").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("main", "2 pairs in the bag").await?;
+        maker.sees("main", "drawer 7").await?;
+        maker.is_accessible().await?;
+        maker.reach("[data-test=bag-label]").await?;
+        maker.press(Key::Enter + "").await?;
+        ensure!(maker.saved(".pdf").await?.starts_with(b"%PDF"));
+        // A telephone reads the code and opens what it says.
+        let address = code(maker).await?;
+        maker.browser.driver.goto(&address).await?;
+        maker.sees("[data-test=recipe]", "cut blank").await?;
+        maker.open("/orders").await?;
+        maker.sees("[data-test=orders]", "ready to hand over").await?;
+        maker
+            .script("for (const one of document.querySelectorAll('h2')) if (one.textContent.startsWith('Masks')) one.classList.add('masks')")
+            .await?;
+        maker.reach("[data-order]:has(h2.masks) [data-test=hand-over]").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.reach("[data-test=count-n] input").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=orders]", "handed over").await
+    })
+}
+
+/// A finger alone, on a telephone and on a tablet held upright, with a reload in the middle.
+#[rstest]
+#[case(390, 844)]
+#[case(820, 1180)]
+fn an_order_is_made_and_bagged_by_touch(#[case] width: u32, #[case] height: u32) -> Result<()> {
+    at_the_bench(move |maker| async move {
+        maker.browser.resize(width, height).await?;
+        maker.open("/orders").await?;
+        maker.tap("[data-test=customer]").await?;
+        maker.press("Masks").await?;
+        maker.tap("[data-test=order-count]").await?;
+        maker.press("1").await?;
+        maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+        maker.tap("[data-test=take-order]").await?;
+        maker.sees("[data-test=orders]", "Masks").await?;
+        maker
+            .script("for (const one of document.querySelectorAll('h2')) if (one.textContent.startsWith('Masks')) one.classList.add('masks')")
+            .await?;
+        maker.tap("[data-order]:has(h2.masks) [data-test=begin-line]").await?;
+        maker.sees("[data-test=instruction]", "straight").await?;
+        maker.tap("[data-test=press]").await?;
+        maker.sees("[data-test=instruction]", "Snip the spool's end").await?;
+        maker.tap("[data-test=press]").await?;
+        maker.sees("[data-test=count]", "0 of 2").await?;
+        maker.tap("[data-test=press]").await?;
+        maker.sees("[data-test=count]", "1 of 2").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees("[data-test=count]", "1 of 2").await?;
+        make_all(maker, || async { maker.tap("[data-test=press]").await }).await?;
+        maker.tap("[data-test=place]").await?;
+        maker.press("tin").await?;
+        maker.tap("[data-test=fill-bag]").await?;
+        maker.sees("main", "1 pair in the bag").await?;
+        maker.tap("[data-test=bag-label]").await?;
+        ensure!(maker.saved(".pdf").await?.starts_with(b"%PDF"));
+        let over = maker.script("return document.documentElement.scrollWidth - innerWidth").await?;
+        ensure!(over.as_i64().is_some_and(|over| over <= 0), "{over} px too wide");
+        Ok(())
+    })
+}
+
+#[test]
+fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/orders").await?;
+        maker.fill("[data-test=order-count]", "a dozen").await?;
+        maker.click("[data-test=take-order]").await?;
+        maker.sees("[data-test=order] [role=alert]", "“a dozen” is no number of pieces").await?;
+        maker.sees("[data-test=order] [role=alert]", "Say which kept piece").await?;
+        maker.sees(LINE, "9 in bags").await
+    })
+}
+
+#[test]
+fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/orders/sittings").await?;
+        maker.gone("[data-test=looking]:empty").await?;
+        maker.sees("[data-test=looking]", "tools are laid out").await?;
+        let first = "[data-test=sittings] > li:first-child";
+        let when = maker.text(&format!("{first} h2")).await?;
+        maker.click(&format!("{first} [data-test=leave-out]")).await?;
+        maker.sees(first, "left out").await?;
+        maker.sees("[data-test=holds]", "is left out").await?;
+        maker.click("[data-test=undo-last]").await?;
+        maker.gone("[data-test=holds]").await?;
+        ensure!(maker.text(&format!("{first} h2")).await? == when);
+        // A step is held in a later sitting.
+        maker.click(&format!("{first} .works li:first-child [data-test=more]")).await?;
+        maker.click("[data-test=not-before]").await?;
+        maker.click("[data-test=hold-it]").await?;
+        maker.sees("[data-test=holds]", "not before").await?;
+        maker.sees("[data-test=sittings]", "Held there by hand").await?;
+        maker.click("[data-test=day-sheet]").await?;
+        ensure!(maker.saved(".pdf").await?.starts_with(b"%PDF"));
+        maker.click("[data-test=calendar]").await?;
+        ensure!(maker.saved(".ics").await?.starts_with(b"BEGIN:VCALENDAR"));
+        // Hours that cannot be are said; those that can are planned with.
+        maker.click("[data-test=hours]").await?;
+        maker.fill("[name='hours.rest_min'] input, .popover input[inputmode=decimal]", "none").await?;
+        maker.click("[data-test=keep-hours]").await?;
+        maker.sees(".popover", "“none” is no number of minutes").await
+    })
+}
+
+#[test]
+fn bags_are_counted_and_labelled() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/orders/shelf").await?;
+        let ears = "[data-test=bags] > li:nth-child(1)";
+        let there = maker.text(&format!("{ears} [data-test=in-bag]")).await?;
+        let n: u32 = there.split(' ').next().and_then(|n| n.parse().ok()).context("no count")?;
+        maker.click(&format!("{ears} [data-test=take-out]")).await?;
+        maker.fill("[data-test=count-n] input", "2").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees(&format!("{ears} [data-test=in-bag]"), &(n - 2).to_string()).await?;
+        maker.click("[data-test=undo-last]").await?;
+        maker.sees(&format!("{ears} [data-test=in-bag]"), &n.to_string()).await?;
+        for nth in [1, 2] {
+            maker.click(&format!("[data-test=bags] > li:nth-child({nth}) .tick input")).await?;
+        }
+        maker.click("[data-test=labels-of-ticked]").await?;
+        maker.click("[data-test=print]").await?;
+        maker.sees("[data-test=tray]", "Printed 1").await?;
+        maker.click("[data-test=sheets]").await?;
+        ensure!(maker.saved(".pdf").await?.starts_with(b"%PDF"));
+        Ok(())
+    })
+}
+
+/// Turns are counted by key and by the simulated winder, and the place is held through a reload.
+#[test]
+fn turns_of_a_coil_are_counted() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/bench").await?;
+        maker.choose("[data-test=piece]", "Reed crown, practice rings").await?;
+        maker.fill("[data-test=how-many]", "6").await?;
+        maker.press(Key::Enter + "").await?;
+        maker
+            .until("winding", || async {
+                if maker.text("[data-test=instruction]").await?.starts_with("Turn the wire") {
+                    return Ok(true);
+                }
+                maker.press(" ").await?;
+                Ok(false)
+            })
+            .await?;
+        maker.press("t").await?;
+        maker.sees("[data-test=turns]", "1 of").await?;
+        maker.press("t").await?;
+        maker.sees("[data-test=turns]", "2 of").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees("[data-test=turns]", "2 of").await?;
+        maker.click("[data-test=winder]").await?;
+        maker.sees("[data-test=turns]", "7 of 7").await?;
+        maker.press(Key::Escape + "").await
+    })
+}
+
+#[test]
+fn today_says_what_is_next_and_takes_back_the_last() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/").await?;
+        maker.sees("[data-test=next-sitting]", "of hand work").await?;
+        maker.sees("[data-test=due]", "Wardrobe, third act").await?;
+        maker.open("/bench").await?;
+        maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+        maker.fill("[data-test=how-many]", "3").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.find("[data-test=press]").await?;
+        maker.open("/today").await?;
+        maker.sees("[data-test=last]", "Added batch “Lake Queen, long ear wires”").await?;
+        maker.click("[data-test=take-last-back]").await?;
+        maker.sees("[data-test=last]", "Put away batch").await
+    })
+}
+
+/// For this batch alone: the plan it was begun from stays as it is.
+#[test]
+fn how_one_batch_is_made_is_changed_before_it_is_begun() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/bench").await?;
+        maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+        maker.fill("[data-test=how-many]", "1").await?;
+        maker.press(Key::Enter + "").await?;
+        let steps = async || maker.count("[data-test=steps] li").await;
+        maker.find("[data-test=press]").await?;
+        let before = steps().await?;
+        maker.click("[data-test=route-menu]").await?;
+        maker
+            .until("the question of hardening", || async {
+                for group in maker.browser.driver.find_all(By::Css("[data-test=route-group]")).await? {
+                    if group.text().await?.to_lowercase().contains("harden") {
+                        group.click().await?;
+                        return Ok(true);
+                    }
+                }
+                Ok(false)
+            })
+            .await?;
+        maker
+            .until("the barrel to be offered", || async {
+                for offer in
+                    maker.browser.driver.find_all(By::Css("[data-test=route-offers] .within button")).await?
+                {
+                    if offer.text().await?.contains("barrel") {
+                        offer.click().await?;
+                        return Ok(true);
+                    }
+                }
+                Ok(false)
+            })
+            .await?;
+        maker.until("more steps", || async { Ok(steps().await? > before) }).await?;
+        maker.press(" ").await?;
+        maker.sees("[data-test=instruction]", "Snip").await?;
+        // Begun: how it is made stays.
+        maker.gone("[data-test=route-menu]").await
+    })
+}
+
+#[test]
+fn a_single_survivor_is_made_again() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/orders/shelf").await?;
+        maker.click("[data-test=survivor]").await?;
+        maker.fill("[data-test=survivor-wire] input", "1.02 mm").await?;
+        maker.click("[data-test=which-is-it]").await?;
+        maker.sees(".popover", "at least two").await?;
+        // Both loops of a figure eight in 18 gauge, 3 mm inside, touching.
+        maker.fill("[data-test=survivor-long] input", "9.1 mm").await?;
+        maker.click("[data-test=which-is-it]").await?;
+        maker.sees("[data-test=survivors]", "Reed crown, links").await?;
+        maker.click("[data-test=make-survivor]").await?;
+        maker.sees("h1", "Reed crown, links").await
+    })
+}

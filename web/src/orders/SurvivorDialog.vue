@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, type SurvivorOf } from '../api/client'
+import { readFields, refused, useForm } from '../shared/form'
+import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+import { countOf } from './words'
+
+/** A single piece that is left: what it measures leads to the recipe it was made by, and that makes it again. */
+const open = defineModel<boolean>({ required: true })
+const router = useRouter()
+const notice = useNotice()
+const queries = useQueryClient()
+const { faults, attempt } = useForm()
+const texts = ref<Record<string, string>>({})
+const n = ref('1')
+const found = ref<SurvivorOf[] | null>(null)
+const busy = ref(false)
+
+watch(open, (now) => {
+  if (!now) return
+  faults.value = []
+  texts.value = {}
+  n.value = '1'
+  found.value = null
+})
+
+async function look() {
+  busy.value = true
+  await attempt(async () => {
+    const asked = { wire_mm: 'length', long_mm: 'length', short_mm: 'length', inside_mm: 'length' } as const
+    const read = await readFields(texts.value, asked)
+    const body = {
+      wire_mm: read.wire_mm ?? null,
+      long_mm: read.long_mm ?? null,
+      short_mm: read.short_mm ?? null,
+      inside_mm: read.inside_mm ?? null,
+    }
+    found.value = await data(api.POST('/api/survivors', { body }))
+  })
+  busy.value = false
+}
+
+const make = (one: SurvivorOf) =>
+  attempt(async () => {
+    const pieces_n = countOf(n.value)
+    if (!pieces_n) throw refused([{ field: 'pieces_n', sentence: `“${n.value}” is no number of pieces.` }])
+    const path = { id: one.bag! }
+    const { entry, undo } = one.bag
+      ? await data(api.POST('/api/bags/{id}/again', { params: { path }, body: { pieces_n } }))
+      : await data(api.POST('/api/batches', { body: { entry: one.entry!, pieces_n } }))
+    notice.did(`Begun: ${entry.name}.`, undo, () => queries.invalidateQueries())
+    open.value = false
+    await router.push(`/bench/${entry.id}`)
+  })
+</script>
+
+<template>
+  <PaperDialog
+    v-model="open"
+    title="Make a single survivor again"
+    :width="560"
+    does="Which is it?"
+    :busy="busy"
+    test="which-is-it"
+    @submit="look"
+  >
+    <p class="quiet">
+      Measure what is left, two things at least: what is kept and what lies in bags is held against it.
+    </p>
+    <div class="two">
+      <PaperField
+        v-model="texts.wire_mm"
+        name="wire_mm"
+        label="Its wire"
+        placeholder="0.81 mm, 20 awg"
+        autofocus
+        data-test="survivor-wire"
+      />
+      <PaperField
+        v-model="texts.long_mm"
+        name="long_mm"
+        label="The longer way across"
+        placeholder="31.5 mm"
+        data-test="survivor-long"
+      />
+      <PaperField v-model="texts.short_mm" name="short_mm" label="The shorter way" />
+      <PaperField v-model="texts.inside_mm" name="inside_mm" label="Inside of a loop or ring" />
+    </div>
+    <template v-if="found">
+      <p v-if="!found.length" class="watch" role="status">
+        Nothing that is kept comes near. Measure again, or draw it anew under Patterns.
+      </p>
+      <template v-else>
+        <PaperField v-model="n" name="pieces_n" label="How many are made" figures />
+        <ul class="found" data-test="survivors">
+          <li v-for="one in found" :key="`${one.bag} ${one.entry}`">
+            <div>
+              <strong>{{ one.name }}</strong>
+              <span class="quiet">{{ one.bag ? 'as it lies in a bag' : 'as it is kept' }}</span>
+              <p :class="one.fits ? 'fits' : 'quiet'">
+                {{ one.fits ? 'Agrees: ' : 'Comes near: ' }}{{ one.told }}
+              </p>
+            </div>
+            <v-btn :aria-label="`Make ${one.name} again`" data-test="make-survivor" @click="make(one)"
+              >Make it</v-btn
+            >
+          </li>
+        </ul>
+      </template>
+    </template>
+  </PaperDialog>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 14px;
+}
+
+.found {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.found li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding: 8px 0;
+}
+
+.found p {
+  margin: 0;
+}
+</style>
