@@ -63,9 +63,13 @@ const fresh = computed(
     waiting.value.done === 0,
 )
 const making = computed(
-  () => led.value && (makingOf(led.value, open) as Parameters<typeof RouteMenu>[0]['desk']),
+  () => led.value && (makingOf(led.value, remade) as Parameters<typeof RouteMenu>[0]['desk']),
 )
-
+/** Its steps are others now, and the next press counts again. */
+async function remade() {
+  await open()
+  big.value?.focus()
+}
 /** A step that is looked at; the one in hand where none is. */
 const looking = ref<number | null>(null)
 const inHand = computed(() => led.value?.standing.at ?? null)

@@ -119,10 +119,10 @@ pub(crate) fn to_be_cut(connection: &Connection, workshop: &Workshop) -> Result<
     Ok(all)
 }
 
-/// The workshop's own pace: what the last hundred batches took, those put away among them.
+/// The workshop's own pace: what batches on their way and the last thirty put away took.
 pub(crate) fn times(connection: &Connection, workshop: &Workshop) -> Result<Times> {
     let mut led = on_their_way(connection, workshop)?;
-    let part = Part { archived: true, most: 100, ..Part::default() };
+    let part = Part { archived: true, most: 30, ..Part::default() };
     for entry in Shelf::Batches.page::<Batch>(connection, &part)?.entries {
         if let Ok(one) = bench::led(connection, entry.id, workshop) {
             led.push(one);

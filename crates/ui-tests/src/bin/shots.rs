@@ -7,13 +7,10 @@ use thirtyfour::prelude::*;
 fn main() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.browser.prefer("light").await?;
+        from_order_to_bag(maker).await?;
         maker.open("/rings").await?;
         maker.find("[data-test=figures]").await?;
         picture(maker, "rings").await?;
-        maker.click("[data-slot=temper]").await?;
-        maker.find("[data-test=choice]").await?;
-        picture(maker, "rings-word").await?;
-        maker.open("/rings").await?;
         maker.click("[data-test=tempers]").await?;
         maker.find("[data-test=plot] canvas").await?;
         maker.click("[data-figure=coil-inside]").await?;
@@ -41,23 +38,9 @@ fn main() -> Result<()> {
         maker.find("[data-test=kept-as]").await?;
         maker.click("[data-step='6']").await?;
         picture(maker, "room-step").await?;
-        open_kept(maker, "Water sprites, ear wires").await?;
-        maker.find("[data-test=kept-as]").await?;
-        maker.click("[data-test=try]").await?;
-        maker.click("[data-test=open-over]").await?;
-        maker.click("[data-test=lay-over]:nth-of-type(4)").await?;
-        maker.find("[data-test=over]").await?;
-        picture(maker, "room-compare").await?;
         maker.open("/rack").await?;
         maker.find("[data-test=lots] .lot").await?;
         picture(maker, "rack").await?;
-        maker.fill("[data-test=find-lot] input", "Grey spool").await?;
-        maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
-        maker.click("[data-test=open-lot]").await?;
-        maker.click("[data-test=do-weigh]").await?;
-        maker.click("[data-test=read-scale]").await?;
-        maker.find("[data-test=weighed]").await?;
-        picture(maker, "rack-lot").await?;
         maker.open("/rack/choose").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.find("[data-test=hold-plot] canvas").await?;
@@ -83,17 +66,47 @@ fn main() -> Result<()> {
         maker.press(Key::Enter + "").await?;
         at_the_first_bend(maker).await?;
         picture(maker, "bench").await?;
-        maker.browser.prefer("dark").await?;
-        maker.open("/rings").await?;
-        maker.click("[data-test=released]").await?;
-        picture(maker, "rings-dark").await?;
-        maker.browser.prefer("light").await?;
         maker.browser.resize(390, 844).await?;
         maker.open("/rings").await?;
         maker.fill("[data-test=ask]", "how many rings 5 mm inside copper 18 awg from 2 m").await?;
         maker.sees("[data-test=answer]", "2 m makes").await?;
         picture(maker, "ask-phone").await
     })
+}
+
+/// An order begun, made and bagged, with the views it goes through.
+async fn from_order_to_bag(maker: &Maker) -> Result<()> {
+    maker.open("/orders").await?;
+    maker.click("[data-test=begin-line]").await?;
+    maker.find("[data-test=press]").await?;
+    maker.open("/bench").await?;
+    maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+    maker.fill("[data-test=how-many]", "1").await?;
+    maker.press(Key::Enter + "").await?;
+    maker.find("[data-test=press]").await?;
+    maker
+        .until("all made", || async {
+            if maker.count("[data-test=made]").await? == 1 {
+                return Ok(true);
+            }
+            maker.press(" ").await?;
+            Ok(false)
+        })
+        .await?;
+    maker.fill("[data-test=place]", "drawer 7").await?;
+    maker.click("[data-test=fill-bag]").await?;
+    maker.find("[data-test=recipe]").await?;
+    for (path, there, name) in [
+        ("/today", "[data-test=next-sitting]", "today"),
+        ("/orders", "[data-test=orders]", "orders"),
+        ("/orders/sittings", "[data-test=sittings]", "sittings"),
+        ("/orders/shelf", "[data-test=bags] svg", "shelf"),
+    ] {
+        maker.open(path).await?;
+        maker.find(there).await?;
+        picture(maker, name).await?;
+    }
+    Ok(())
 }
 
 /// Presses on to the first bend of a batch and makes a few of them.
