@@ -121,8 +121,12 @@ fn what_cannot_be_ordered_is_said_at_its_field() {
     let mut wrong = order(None, vec![line(0, 4, 101.0), line(1, 0, 0.0)]);
     wrong.lines[0].handed_n = 5;
     wrong.customer = "x".repeat(81);
+    wrong.due = Some(date(26, 5, 1));
     let fields: Vec<String> = wrong.check().unwrap_err().0.into_iter().map(|fault| fault.field).collect();
-    assert_eq!(fields, ["customer", "lines[0].spares_percent", "lines[0].handed_n", "lines[1].pieces_n"]);
+    assert_eq!(
+        fields,
+        ["customer", "due", "lines[0].spares_percent", "lines[0].handed_n", "lines[1].pieces_n"]
+    );
     assert_eq!(order(None, vec![]).check().unwrap_err().0[0].field, "lines");
 }
 

@@ -153,6 +153,12 @@ fn fault_of(path: &str, said: &str) -> Fault {
         };
         return Fault::new(path, format!("This is {got}; it must be {wanted}."));
     }
+    // A date or a time that is none, in the words of its reader.
+    if said.starts_with("failed to parse") || said.contains("digit year") {
+        let said = "This cannot be read. Write a day as 2026-03-02, a time of day as 18:00, a moment as \
+                    2026-03-02T17:00:00Z.";
+        return Fault::new(path, said);
+    }
     let full_stop = if said.ends_with('.') { "" } else { "." };
     Fault::new(path, format!("{said}{full_stop}"))
 }

@@ -165,7 +165,7 @@ async fn what_cannot_be_ordered_is_said_at_its_field(#[case] order: Value, #[cas
     let dated = workshop
         .post("/api/orders", &json!({ "due": "31 May", "lines": [{ "entry": 1, "pieces_n": 1 }] }))
         .await;
-    assert!(dated.status.is_client_error() && dated.text().contains("due"), "{}", dated.text());
+    assert!(dated.fault("due").contains("a day as 2026-03-02"), "{}", dated.text());
 }
 
 #[tokio::test]
@@ -248,7 +248,8 @@ async fn labels_are_true_to_size_and_their_code_is_read(#[case] paper: Option<Va
     for said in ["hooks", "20 pieces", "tin 3"] {
         assert!(texts.contains(&said), "{said}: {texts:?}");
     }
-    assert!(texts.iter().any(|text| text.contains("1.29 mm") && text.contains("AWG")), "{texts:?}");
+    let all = texts.join(" ");
+    assert!(all.contains("1.29 mm") && all.contains("(16 AWG)") && all.contains("soft copper"), "{texts:?}");
 }
 
 fn default_paper() -> Value {
@@ -382,6 +383,8 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     let of = json!({ "batch": batch["entry"]["id"] });
     let pin = json!({ "not-before": { "of": of, "step_n": 1, "at": after[later]["from"] } });
     assert_eq!(workshop.post("/api/holds", &pin).await.status, StatusCode::CREATED);
+    let none = json!({ "not-before": { "of": { "batch": 9999 }, "step_n": 1, "at": after[later]["from"] } });
+    assert!(workshop.post("/api/holds", &none).await.fault("of").contains("no such step"));
     let (held, then, _) = first().await;
     assert_eq!(then, later);
     assert_eq!(held[then]["works"][0]["because"], "pinned");

@@ -132,8 +132,10 @@ fn an_order_is_made_and_bagged_by_touch(#[case] width: u32, #[case] height: u32)
         maker.tap("[data-test=order-count]").await?;
         maker.press("1").await?;
         maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
+        maker.choose("[data-test=order-wire]", "soft copper, round 0.81 mm (20 AWG), coated").await?;
         maker.tap("[data-test=take-order]").await?;
         maker.sees("[data-test=orders]", "Masks").await?;
+        maker.sees("[data-test=orders]", "in soft coated copper, round 0.81 mm").await?;
         maker
             .script("for (const one of document.querySelectorAll('h2')) if (one.textContent.startsWith('Masks')) one.classList.add('masks')")
             .await?;

@@ -123,6 +123,10 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 </template>
 
 <style scoped>
+:deep(.v-input) {
+  margin-bottom: 6px;
+}
+
 h3 {
   font-size: 1.05rem;
   margin: 4px 0;
@@ -132,6 +136,7 @@ h3 {
   display: grid;
   grid-template-columns: 120px 1fr 1fr auto;
   gap: 0 12px;
+  margin-bottom: 8px;
   align-items: center;
 }
 

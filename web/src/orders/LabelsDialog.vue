@@ -126,7 +126,7 @@ const many = computed(() => bags.value?.length ?? 0)
     <ul v-if="tray?.length" class="tray" data-test="tray">
       <li v-for="one in tray" :key="one.n">
         <a :href="`/api/printer/${one.n}`">Printed {{ one.n }}</a>
-        <span class="quiet"> {{ new Date(one.at).toLocaleTimeString() }}</span>
+        <span class="quiet when">{{ new Date(one.at).toLocaleTimeString('en-GB') }}</span>
       </li>
     </ul>
     <template #acts>
@@ -140,7 +140,11 @@ const many = computed(() => bags.value?.length ?? 0)
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 0 14px;
+  gap: 6px 14px;
+}
+
+.when {
+  margin-left: 8px;
 }
 
 .code {

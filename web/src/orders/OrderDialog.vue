@@ -97,6 +97,7 @@ const keep = () =>
   display: grid;
   grid-template-columns: minmax(0, 1fr) 110px auto;
   gap: 0 10px;
+  margin-top: 8px;
   align-items: start;
 }
 </style>

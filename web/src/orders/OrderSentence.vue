@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
-import { api, data, faultsOf, type Fault, type NewOrder } from '../api/client'
+import { api, data, faultsOf, type Fault, type NewOrder, type Wire } from '../api/client'
 import PiecePicker from '../rack/PiecePicker.vue'
 import type { ChosenPiece } from '../shared/asked'
 import { useNotice } from '../shared/notice'
@@ -13,9 +14,22 @@ const notice = useNotice()
 interface Typed {
   piece: ChosenPiece | null
   count: string
+  /** Other wire than its own, as it is on the rack. */
+  wire: string
   spares: string
 }
-const fresh = (): Typed => ({ piece: null, count: '', spares: '' })
+const fresh = (): Typed => ({ piece: null, count: '', wire: '', spares: '' })
+/** The wires there are, each once: a line can ask for another than that of its piece. */
+const { data: lots } = useQuery({
+  queryKey: ['lots', 'all'],
+  queryFn: () => data(api.GET('/api/lots', { params: { query: { most: 500 } } })),
+})
+const wires = computed(() => {
+  const all = new Map<string, Wire>()
+  for (const { record, sentence } of lots.value?.lots ?? [])
+    all.set(sentence, { ...record.wire, surface: record.surface })
+  return all
+})
 const customer = ref('')
 const due = ref('')
 const lines = ref<Typed[]>([fresh()])
@@ -48,6 +62,7 @@ function read(): NewOrder | null {
     return {
       entry: line.piece?.entry ?? 0,
       pieces_n: pieces_n ?? 0,
+      wire: wires.value.get(line.wire) ?? null,
       spares_percent: Number(spares.replace(',', '.')) || 0,
     }
   })
@@ -108,6 +123,11 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
         kept-only
         @update:model-value="chose(line, $event)"
       />
+      in
+      <select v-model="line.wire" class="word" aria-label="Its wire" data-test="order-wire">
+        <option value="">its own wire</option>
+        <option v-for="shown in wires.keys()" :key="shown" :value="shown">{{ shown }}</option>
+      </select>
       with
       <input
         v-model="line.spares"

@@ -20,6 +20,8 @@ use crate::pattern::MOST_PIECES;
 use crate::piece::Piece;
 use crate::words::counted;
 
+/// Years an order can be due in: others are slips of the pen.
+const YEARS: std::ops::RangeInclusive<i16> = 2000..=2199;
 /// Most lines of an order.
 const MOST_LINES: usize = 100;
 
@@ -150,6 +152,12 @@ impl Order {
         let mut faults = Faults::none();
         faults.keep(check_text("customer", "customer", &self.customer, 80));
         faults.keep(check_text("note", "note", &self.note, 2000));
+        if let Some(due) = self.due.filter(|due| !YEARS.contains(&due.year())) {
+            let (from, to) = (YEARS.start(), YEARS.end());
+            let said =
+                format!("The year {} is none an order is due in. Write one from {from} to {to}.", due.year());
+            faults.add(Fault::new("due", said));
+        }
         if self.lines.is_empty() || self.lines.len() > MOST_LINES {
             let said = format!(
                 "An order of {} cannot be kept. Say 1 to {MOST_LINES}.",

@@ -15,6 +15,8 @@ const MARGIN: f64 = 4.0;
 const TITLES: f64 = 17.0;
 /// Sizes of type for the rows, the largest first.
 const SIZES: [f64; 8] = [3.6, 3.4, 3.2, 3.0, 2.7, 2.4, 2.1, 1.8];
+/// Side of the code on a label of the usual size, mm.
+const CODE: f64 = 21.0;
 /// Smallest side of a square of the code that telephones read, mm.
 const LEAST_MODULE: f64 = 0.4;
 
@@ -59,8 +61,8 @@ pub(super) fn lay(page: &mut Page, (x, top): (f64, f64), label: &Label, (width, 
     page.lines(left, top + if name.len() > 1 { 4.4 } else { 8.0 } * k, set, &name);
     page.rule(left, right, top + 10.4 * k);
     let code_mm = label.code.and_then(|code| {
-        // Quiet around it, it ends where the foot's line does.
-        let side = foot_y - top - 12.4 * k;
+        // Quiet around it, it ends where the foot's line does; no larger than a telephone needs.
+        let side = (foot_y - top - 12.4 * k).min(CODE * k);
         draw_code(page, (right - side, top + 12.4 * k), side, code)
     });
     let end = right - code_mm.map_or(0.0, |side| side + 2.0 * k);

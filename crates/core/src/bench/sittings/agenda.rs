@@ -81,6 +81,17 @@ pub enum Hold {
     },
 }
 
+impl Hold {
+    /// Whose step is held, and which; nothing of a sitting.
+    #[must_use]
+    pub fn of(&self) -> Option<(JobOf, u32)> {
+        match self {
+            Self::NotBefore { of, step_n, .. } | Self::Parted { of, step_n, .. } => Some((*of, *step_n)),
+            Self::Skipped { .. } => None,
+        }
+    }
+}
+
 /// A step in a sitting, or a part of one.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
