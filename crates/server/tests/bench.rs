@@ -288,3 +288,33 @@ fn not_one_piece_is_lost_or_counted_twice_through_forty_kills() {
     assert!(pressed >= KILLS);
     child.kill().unwrap();
 }
+
+/// Hands that have been at it for half an hour are told to rest, whichever batch they were at; after a rest they are not.
+#[tokio::test]
+async fn hands_are_told_to_rest() {
+    let workshop = Workshop::empty();
+    let (one, other) = (begun(&workshop, 40).await, begun(&workshop, 40).await);
+    let file = rusqlite::Connection::open(workshop.folder.path().join("workshop.lorimant")).unwrap();
+    let pressed = |minutes_ago: i64, entry: i64| {
+        let at = jiff::Timestamp::now() - jiff::SignedDuration::from_mins(minutes_ago);
+        let sql = "INSERT INTO happened (key, entry, step_n, happened, n, reason, made_at) \
+                   VALUES (?1, ?2, 3, 'done', 1, '', ?3)";
+        file.execute(sql, (format!("press-ago-{minutes_ago}"), entry, at.to_string())).unwrap();
+    };
+    let rest = async || {
+        let far = workshop.get(&format!("/api/batches/{other}/standing")).await.json();
+        (far["at_it_min"].as_f64().unwrap().round(), far["rest_min"].as_f64())
+    };
+    assert_eq!(rest().await, (0.0, None));
+    for ago in (2..=29).rev() {
+        pressed(ago, if ago % 2 == 0 { one } else { other });
+    }
+    assert_eq!(rest().await, (27.0, None));
+    workshop.post(&format!("/api/batches/{one}/events"), &press("now", 1, "done", 1)).await;
+    assert_eq!(rest().await, (29.0, None));
+    let settings = workshop.get("/api/settings").await.json();
+    let mut shorter = settings["settings"].clone();
+    shorter["hours"]["rest_every_min"] = json!(20.0);
+    workshop.put(&format!("/api/settings?revision={}", settings["revision"]), &shorter).await;
+    assert_eq!(rest().await, (29.0, Some(5.0)));
+}

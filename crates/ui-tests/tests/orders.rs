@@ -170,6 +170,12 @@ fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
         maker.click("[data-test=take-order]").await?;
         maker.sees("[data-test=order] [role=alert]", "“a dozen” is no number of pieces").await?;
         maker.sees("[data-test=order] [role=alert]", "Say which kept piece").await?;
+        // What is typed is there after a reload.
+        maker.fill("[data-test=customer]", "Masks").await?;
+        maker.browser.driver.refresh().await?;
+        maker.find("[data-test=customer]").await?;
+        let typed = maker.script("return document.querySelector('[data-test=customer]').value").await?;
+        ensure!(typed == "Masks", "{typed}");
         maker.sees(LINE, "9 in bags").await
     })
 }

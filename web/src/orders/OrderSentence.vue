@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import { useSessionStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type NewOrder, type Wire } from '../api/client'
 import PiecePicker from '../rack/PiecePicker.vue'
@@ -30,9 +31,10 @@ const wires = computed(() => {
     all.set(sentence, { ...record.wire, surface: record.surface })
   return all
 })
-const customer = ref('')
-const due = ref('')
-const lines = ref<Typed[]>([fresh()])
+// What is typed outlives a reload.
+const customer = useSessionStorage('lorimant.order.customer', '')
+const due = useSessionStorage('lorimant.order.due', '')
+const lines = useSessionStorage<Typed[]>('lorimant.order.lines', [fresh()])
 const faults = ref<Fault[]>([])
 const busy = ref(false)
 const form = useTemplateRef<HTMLFormElement>('form')

@@ -16,6 +16,8 @@ const keys = [
   ['Enter', 'On a dimension of a drawing: type its length'],
   ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan or pattern'],
   ['Ctrl S', 'Keep the plan or pattern'],
+  ['Space, Enter', 'Bench: one more piece is done; Backspace takes one back, x one is spoiled'],
+  ['t', 'Bench, winding: one more turn lies on the rod; with Shift one less'],
   ['Esc', 'Close what is open'],
   ['?', 'This list'],
 ]

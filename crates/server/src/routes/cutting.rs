@@ -258,7 +258,12 @@ async fn book_cuts(
     let mut cuts = cuts;
     // What is cut for the bench is booked there, where it is counted.
     for lot in &mut cuts.lots {
+        let all_n = lot.cuts.len();
         lot.cuts.retain(|cut| bench.iter().all(|one| one.what != cut.what));
+        if lot.cuts.len() < all_n {
+            // What is left goes on to the bench, however short it is.
+            lot.shortest_useful_mm = 0.0;
+        }
     }
     cuts.lots.retain(|lot| !lot.cuts.is_empty());
     if cuts.lots.is_empty() {
