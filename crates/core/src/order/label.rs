@@ -46,9 +46,7 @@ impl Bag {
         let each = match &self.piece {
             Piece::Rings(request) => {
                 let plan = request.plan().ok();
-                plan.map(|plan| {
-                    format!("{} mm", shown(plan.wire_length_mm / f64::from(request.rings_n.max(1)), 1))
-                })
+                plan.map(|plan| caliper(plan.wire_length_mm / f64::from(request.rings_n.max(1)), unit))
             }
             Piece::Finding(_) => {
                 self.piece.blanks(workshop).ok().map(|blanks| on_ruler(blanks.flush_mm, unit))

@@ -5,8 +5,8 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use serde::{Deserialize, Serialize};
 
-use super::Stretch;
-use crate::fault::{Fault, Faults, Span};
+use super::{Stretch, check_limits};
+use crate::fault::{Fault, Faults};
 use crate::words::words;
 
 words! {
@@ -111,21 +111,14 @@ impl Default for Hours {
 const MOST_TIMES: usize = 28;
 
 impl Hours {
-    const MINUTES: Span = Span { noun: "hand work of a sitting", unit: " min", least: 10.0, most: 1440.0 };
-    const EFFORT: Span = Span { noun: "effort of a sitting", unit: " min", least: 5.0, most: 1440.0 };
-    const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 240.0 };
-    const REST: Span = Span { noun: "rest", unit: " min", least: 1.0, most: 60.0 };
-
     /// Checks that times end after they begin and do not run into each other, and that limits are some.
     ///
     /// # Errors
     /// A fault for each that cannot be.
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
-        faults.keep(Self::MINUTES.check("most_min", self.most_min));
-        faults.keep(Self::EFFORT.check("most_effort_min", self.most_effort_min));
-        faults.keep(Self::EVERY.check("rest_every_min", self.rest_every_min));
-        faults.keep(Self::REST.check("rest_min", self.rest_min));
+        let limits = [self.most_min, self.most_effort_min, self.rest_every_min, self.rest_min];
+        check_limits(&mut faults, limits);
         if self.weekly.len() > MOST_TIMES {
             let said = format!("{} times a week are more than {MOST_TIMES}.", self.weekly.len());
             faults.add(Fault::new("weekly", said));

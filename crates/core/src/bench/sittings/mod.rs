@@ -286,22 +286,14 @@ fn loads(all: f64, one: f64) -> u32 {
 }
 
 impl Sittings {
-    const MINUTES: Span =
-        Span { noun: "minutes of hand work in a sitting", unit: " min", least: 1.0, most: 1440.0 };
-    const REST: Span = Span { noun: "rest", unit: " min", least: 0.0, most: 240.0 };
-    const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 1440.0 };
-    const EFFORT: Span = Span { noun: "effort of a sitting", unit: " min", least: 1.0, most: 100_000.0 };
-
     /// Checks that time runs forwards and its limits are some.
     ///
     /// # Errors
     /// A fault for each that cannot be.
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
-        faults.keep(Self::MINUTES.check("most_min", self.most_min));
-        faults.keep(Self::EFFORT.check("most_effort_min", self.most_effort_min));
-        faults.keep(Self::EVERY.check("rest_every_min", self.rest_every_min));
-        faults.keep(Self::REST.check("rest_min", self.rest_min));
+        let limits = [self.most_min, self.most_effort_min, self.rest_every_min, self.rest_min];
+        check_limits(&mut faults, limits);
         let sound =
             |one: &Stretch| one.from_min.is_finite() && one.to_min > one.from_min && one.to_min.is_finite();
         for (field, stretches) in [("sittings", &self.sittings), ("quiet", &self.quiet)] {
@@ -333,4 +325,17 @@ impl Sittings {
         }
         faults.into_result()
     }
+}
+
+/// Checks the limits of a sitting: minutes of hand work, effort, time between rests, rest.
+fn check_limits(faults: &mut Faults, [most_min, effort_min, every_min, rest_min]: [f64; 4]) {
+    const MINUTES: Span =
+        Span { noun: "minutes of hand work in a sitting", unit: " min", least: 1.0, most: 1440.0 };
+    const REST: Span = Span { noun: "rest", unit: " min", least: 0.0, most: 240.0 };
+    const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 1440.0 };
+    const EFFORT: Span = Span { noun: "effort of a sitting", unit: " min", least: 1.0, most: 100_000.0 };
+    faults.keep(MINUTES.check("most_min", most_min));
+    faults.keep(EFFORT.check("most_effort_min", effort_min));
+    faults.keep(EVERY.check("rest_every_min", every_min));
+    faults.keep(REST.check("rest_min", rest_min));
 }
