@@ -5,12 +5,14 @@ import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type NewOrder, type Wire } from '../api/client'
 import PiecePicker from '../rack/PiecePicker.vue'
 import type { ChosenPiece } from '../shared/asked'
+import { useKept } from '../shared/kept'
 import { useNotice } from '../shared/notice'
 import { countOf } from './words'
 
 /** An order, said in a sentence whose words are its inputs. */
 const emit = defineEmits<{ taken: [] }>()
 const notice = useNotice()
+const { data: kept } = useKept()
 
 interface Typed {
   piece: ChosenPiece | null
@@ -95,7 +97,11 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
 </script>
 
 <template>
-  <form ref="form" class="serif sentence" data-test="order" @submit.prevent="take">
+  <p v-if="kept && !kept.total" class="watch" data-test="nothing-kept">
+    Only what is kept can be ordered, and nothing is yet: plan <router-link to="/rings">rings</router-link> or
+    draw a <router-link to="/patterns">finding</router-link>, and keep it.
+  </p>
+  <form v-else ref="form" class="serif sentence" data-test="order" @submit.prevent="take">
     For
     <input
       v-model="customer"

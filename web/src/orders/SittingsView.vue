@@ -140,6 +140,7 @@ const toldHold = (record: Hold) => {
 }
 
 const hours = ref(false)
+const unmetAll = ref(false)
 const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.fail)
 </script>
 
@@ -160,7 +161,12 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       </span>
     </div>
     <section v-if="agenda.unmet.length" class="unmet" role="note" data-test="unmet">
-      <p v-for="one in agenda.unmet" :key="one.sentence" class="stop">{{ one.sentence }}</p>
+      <p v-for="(one, i) in agenda.unmet.slice(0, unmetAll ? undefined : 6)" :key="i" class="stop">
+        {{ one.sentence }}
+      </p>
+      <v-btn v-if="agenda.unmet.length > 6 && !unmetAll" variant="text" @click="unmetAll = true"
+        >And {{ agenda.unmet.length - 6 }} more</v-btn
+      >
       <template v-if="agenda.help.length">
         <h2>What would help</h2>
         <ul>

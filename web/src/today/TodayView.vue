@@ -141,7 +141,8 @@ const ask = () => document.getElementById('ask')?.focus()
       </section>
       <section v-if="late.length" data-test="late">
         <h2>Too late as it stands</h2>
-        <p v-for="one in late" :key="one.sentence" class="stop">{{ one.sentence }}</p>
+        <p v-for="(one, i) in late.slice(0, 4)" :key="i" class="stop">{{ one.sentence }}</p>
+        <p v-if="late.length > 4" class="stop">And {{ late.length - 4 }} more.</p>
         <p><router-link to="/orders/sittings">See what would help</router-link></p>
       </section>
       <section v-if="ready.length" data-test="ready">
