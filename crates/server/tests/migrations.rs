@@ -57,3 +57,29 @@ async fn what_an_older_program_did_can_still_be_undone() {
     let lots = workshop.get("/api/lots").await.json();
     assert_eq!(lots["lots"][0]["standing"]["left_mm"], 5000.0);
 }
+
+/// A batch that an older program began goes on where it was, is bagged, and covers what is ordered.
+#[tokio::test]
+async fn a_batch_of_an_older_program_goes_on() {
+    let workshop = opened(8);
+    assert_eq!(workshop.get("/api/settings").await.json()["settings"]["workshop_name"], "Old");
+    let rows = workshop.get("/api/batches").await.json();
+    let id = rows[0]["id"].as_i64().unwrap();
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let at = usize::try_from(led["standing"]["at"].as_u64().unwrap()).unwrap();
+    assert_eq!(
+        (&led["tasks"][at]["step"]["operation"], &led["standing"]["tasks"][at]["done_n"]),
+        (&json!("cut"), &json!(3))
+    );
+    for (i, task) in led["tasks"].as_array().unwrap().iter().enumerate().skip(at) {
+        let n = if i == at { json!(1) } else { task["n"].clone() };
+        let press = json!({ "key": format!("press-new-{i}"), "step_n": i + 1, "happened": "done", "n": n });
+        let reply = workshop.post(&format!("/api/batches/{id}/events"), &press).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+    let lines = json!({ "lines": [{ "piece": led["entry"]["record"]["piece"], "pieces_n": 3 }] });
+    assert_eq!(workshop.post("/api/orders", &lines).await.status, StatusCode::CREATED);
+    let bag = workshop.post(&format!("/api/batches/{id}/bag"), &json!({})).await;
+    assert_eq!(bag.json()["entry"]["record"]["n"], 4, "{}", bag.text());
+    assert_eq!(workshop.get("/api/orders").await.json()[0]["state"], "ready");
+}
