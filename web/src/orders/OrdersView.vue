@@ -97,6 +97,10 @@ const states = {
   ready: 'ready to hand over',
   'handed-over': 'handed over',
 }
+/** What is for the shelf is handed to nobody: it lies there. */
+const stateOf = (order: OrderRow) =>
+  order.state === 'ready' && !order.record.customer ? 'on the shelf' : states[order.state]
+
 /** What covers a line, in words; what is none of it is left out. */
 const coverOf = (line: OrderRow['lines'][number], handed: number) =>
   [
@@ -128,7 +132,7 @@ const share = (order: OrderRow, i: number, n: number) =>
           <template v-if="order.record.due">{{ dayOf(order.record.due) }}, </template>
           {{ dueIn(order.due_in_days) }}
         </span>
-        <span class="state" data-test="order-state">{{ states[order.state] }}</span>
+        <span class="state" data-test="order-state">{{ stateOf(order) }}</span>
         <MoreMenu :of="`the order ${order.for_whom}`" :acts="acts(order)" />
       </header>
       <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>
@@ -155,7 +159,7 @@ const share = (order: OrderRow, i: number, n: number) =>
             >Begin {{ line.to_make_n }}</v-btn
           >
           <v-btn
-            v-if="line.in_bags_n"
+            v-if="line.in_bags_n && order.record.customer"
             :color="line.to_make_n ? undefined : 'primary'"
             :variant="line.to_make_n ? 'outlined' : 'flat'"
             data-test="hand-over"
