@@ -50,7 +50,9 @@ const late = computed(() => planned.value?.agenda.unmet ?? [])
 const due = computed(() =>
   (orders.value ?? []).filter((one) => one.state !== 'handed-over' && (one.due_in_days ?? 99) <= 7),
 )
-const ready = computed(() => (orders.value ?? []).filter((one) => one.state === 'ready'))
+const ready = computed(() =>
+  (orders.value ?? []).filter((one) => one.state === 'ready' && one.record.customer),
+)
 const short = computed(() => (needs.value ?? []).filter((need) => need.missing_mm > 0).slice(0, 5))
 const last = computed(() => history.value?.[0])
 const nothing = computed(() => orders.value && batches.value && !orders.value.length && !batches.value.length)
