@@ -8,9 +8,11 @@ use lorimant_core::bench::load::loads;
 use lorimant_core::bench::pass::{Led, passes};
 use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, Laid, Wanted};
 use lorimant_core::bench::sittings::hours::Hours;
+use lorimant_core::bench::sittings::{Job, Planned};
 use lorimant_core::bench::times::Times;
 use lorimant_core::bench::{Batch, Counted, Event, Happened};
 use lorimant_core::making::Operation;
+use lorimant_core::order::{Covered, Line, Order, cover, to_begin};
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::gear::Gear;
@@ -216,6 +218,61 @@ fn a_load_keeps_apart_what_marks_and_what_catches() {
     assert!(made.iter().all(|load| load.batches.len() == 1 && load.fills_n == 1));
     let heavy = [lorimant_core::bench::load::ForTheBarrel { mass_g: 450.0, ..waiting[0] }];
     assert_eq!(loads(&heavy, &Gear::default()).unwrap()[0].fills_n, 3);
+}
+
+/// Without a torch nothing is balled: the line is said, with its reason, and not left out in silence.
+#[test]
+fn a_line_that_cannot_be_made_is_said() {
+    let piece = Piece::Finding(usual("balled-head-pin")).with_count(4);
+    let line = Line { name: "pins".to_owned(), piece, spares_percent: 0.0, handed_n: 0 };
+    let order = Order { customer: String::new(), due: None, note: String::new(), lines: vec![line] };
+    let lines = &cover(&[&order], &[], &[])[0];
+    let covered = [Covered { id: 7, order: &order, lines }];
+    let cold = Workshop { gear: Gear { torch: false, ..Gear::default() }, ..Workshop::default() };
+    assert_eq!(to_begin(&covered, &Workshop::default()).0.len(), 1);
+    let (wanted, cannot) = to_begin(&covered, &cold);
+    assert!(wanted.is_empty());
+    let laid = Laid::out(
+        &wanted,
+        (&Hours::default(), &cold.gear, &Times::default()),
+        &[],
+        &noon(date(2026, 3, 2)),
+        7,
+    );
+    let said = laid.but_for(cannot).agenda(&Planned::default(), vec![]).unmet;
+    assert_eq!(said[0].of, JobOf::Line { order: 7, line: 0 });
+    assert!(
+        said[0].sentence.starts_with("pins cannot be made") && said[0].sentence.contains("torch"),
+        "{said:?}"
+    );
+}
+
+/// Half of a pair that is not cut yet is a pair to cut; what is cut is not.
+#[test]
+fn what_is_still_to_be_cut_is_counted_as_it_is_ordered() {
+    let mut one = wanted(1, "open-ear-wire", 3, None);
+    assert_eq!(one.to_cut().unwrap().piece.count(), 3);
+    let cut = one.tasks.iter().position(|task| task.off_the_spool_mm.is_some()).unwrap();
+    for (done, left) in [(1, Some(3)), (2, Some(2)), (5, Some(1)), (6, None)] {
+        one.standing.tasks[cut].left_n = 6 - done;
+        assert_eq!(one.to_cut().map(|picked| picked.piece.count()), left, "{done} of 6 blanks are cut");
+    }
+}
+
+/// Of twelve hooks four are spoiled: the eight that are left take eight twelfths of the minutes.
+#[test]
+fn what_is_spoiled_takes_no_more_minutes() {
+    let mut one = wanted(1, "hook-clasp", 12, None);
+    let check = one.tasks.iter().rposition(|task| task.counted == Counted::Once).unwrap();
+    let minutes = |one: &Wanted| {
+        let job = Job::of(&one.batch, &one.tasks, &one.standing, 200.0, None);
+        let work = job.works.last().unwrap();
+        f64::from(work.n) * work.each_min
+    };
+    assert_eq!(check, one.tasks.len() - 1);
+    let all = minutes(&one);
+    one.standing.whole_n = 8;
+    assert!((minutes(&one) / all - 8.0 / 12.0).abs() < 1e-9);
 }
 
 #[test]

@@ -184,12 +184,17 @@ impl Sessions {
 
 /// The cookie of a session, or with no token the one that clears it. Behind TLS a browser is to send it there only.
 pub(crate) fn cookie(token: Option<&str>, headers: &HeaderMap) -> String {
-    let text = |name| headers.get(name).and_then(|value: &header::HeaderValue| value.to_str().ok());
-    let secure = text("origin").is_some_and(|origin| origin.starts_with("https://"))
-        || text("x-forwarded-proto").is_some_and(|how| how.eq_ignore_ascii_case("https"));
+    let secure = behind_tls(headers);
     let (token, over) = token.map_or(("", "; Max-Age=0"), |token| (token, ""));
     let secure = if secure { "; Secure" } else { "" };
     format!("{COOKIE}={token}; HttpOnly; SameSite=Strict; Path=/{over}{secure}")
+}
+
+/// Whether a request came through a proxy with TLS.
+pub(crate) fn behind_tls(headers: &HeaderMap) -> bool {
+    let text = |name| headers.get(name).and_then(|value: &header::HeaderValue| value.to_str().ok());
+    text("origin").is_some_and(|origin| origin.starts_with("https://"))
+        || text("x-forwarded-proto").is_some_and(|how| how.eq_ignore_ascii_case("https"))
 }
 
 fn token(headers: &HeaderMap) -> Option<&str> {

@@ -209,6 +209,26 @@ impl Maker {
         Ok(())
     }
 
+    /// Makes one more, by whatever does, until everything of the batch that is led is made.
+    ///
+    /// # Errors
+    /// When it does not come to its end.
+    pub async fn makes_all<F>(&self, one_more: impl Fn() -> F) -> Result<()>
+    where
+        F: Future<Output = Result<()>>,
+    {
+        self.until("all made", || async {
+            if self.count("[data-test=made]").await? == 1 {
+                return Ok(true);
+            }
+            if self.count("[data-test=press]:not(:disabled)").await? == 1 {
+                one_more().await?;
+            }
+            Ok(false)
+        })
+        .await
+    }
+
     /// Presses Tab until the focus is on what a selector finds.
     ///
     /// # Errors

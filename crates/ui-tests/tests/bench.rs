@@ -72,15 +72,7 @@ fn a_batch_is_led_by_keyboard_through_reload_and_a_killed_server() -> Result<()>
 fn a_batch_is_made_to_its_end_and_put_away() -> Result<()> {
     at_the_bench(|maker| async move {
         begin(maker, "1").await?;
-        maker
-            .until("all made", || async {
-                if maker.count("[data-test=made]").await? == 1 {
-                    return Ok(true);
-                }
-                maker.press(" ").await?;
-                Ok(false)
-            })
-            .await?;
+        maker.makes_all(|| async { maker.press(" ").await }).await?;
         maker.sees("[data-test=made]", "2 made").await?;
         maker.click("[data-test=put-away]").await?;
         maker.sees("[data-test=empty]", "Nothing is on the bench").await

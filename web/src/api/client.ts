@@ -4,6 +4,7 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 export type Answer = Schemas['Answer']
 export type AgendaSitting = Schemas['AgendaSitting']
+export type Alone = Schemas['Alone']
 export type BagRow = Schemas['BagRow']
 export type BatchRow = Schemas['BatchRow']
 export type Hold = Schemas['Hold']

@@ -9,6 +9,7 @@ import { vOneStop } from '../shared/oneStop'
 import { isTyping } from '../shared/typing'
 import RouteMenu from '../making/RouteMenu.vue'
 import MadeBatch from './MadeBatch.vue'
+import RestPrompt from './RestPrompt.vue'
 import SpoiledDialog from './SpoiledDialog.vue'
 import TurnCounter from './TurnCounter.vue'
 import { minutesOf, spanOf, useServerClock } from './clock'
@@ -20,8 +21,6 @@ import { useSound } from './sound'
 const route = useRoute()
 const notice = useNotice()
 const id = Number(route.params.id)
-/** A rest that was put off is spoken of again after this. */
-const REST_AGAIN_MS = 10 * 60_000
 const led = shallowRef<LedBatch | null>(null)
 const gone = ref('')
 const clock = useServerClock()
@@ -29,13 +28,11 @@ const wake = useWakeLock()
 
 const sound = useSound()
 
-/** Hands that have been at it for long are told to rest; what was said is said again a while later. */
-const rest = ref<{ at_it: number; rest: number } | null>(null)
-const restedAt = ref(0)
+/** Hands that have been at it for long are told to rest. */
+const rest = ref<BatchNow | null>(null)
 function heard(far: BatchNow) {
   clock.said(far.now)
-  const again = Date.now() - restedAt.value > REST_AGAIN_MS
-  rest.value = far.rest_min && again ? { at_it: far.at_it_min, rest: far.rest_min } : null
+  rest.value = far.rest_min ? far : null
   if (led.value) led.value = { ...led.value, standing: far.standing }
 }
 const { press, pending, unanswered } = usePresses(id, heard, notice.fail)
@@ -188,15 +185,7 @@ function understood() {
         The server does not answer. What you press is kept here and told as soon as it does.
       </span>
     </header>
-    <p v-if="rest" class="rest" role="status" data-test="rest">
-      <span
-        >Your hands have been at it for {{ Math.round(rest.at_it) }} minutes. Put the pliers down for
-        {{ Math.round(rest.rest) }} minutes: the place is held.</span
-      >
-      <v-btn variant="outlined" data-test="rest-later" @click="((restedAt = Date.now()), (rest = null))"
-        >In a while</v-btn
-      >
-    </p>
+    <RestPrompt class="rest" :now="rest" />
     <template v-if="task && there">
       <section class="moment">
         <PieceSketch :drawing="task.drawing" class="drawing" />
@@ -220,6 +209,7 @@ function understood() {
           v-if="turns !== null && left > 0"
           :turned="turned"
           :wanted="turns"
+          :says="task.reads"
           @turned="press((at ?? 0) + 1, 'turned', { n: $event })"
         />
         <div v-if="caution && !read.includes(caution)" class="caution" role="note" data-test="caution">
@@ -394,14 +384,6 @@ h1 {
 
 .rest {
   grid-area: rest;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 18px;
-  margin: 0;
-  padding: 6px 14px;
-  border-left: 4px solid rgb(var(--v-theme-warning));
-  font-size: 1.2rem;
 }
 
 .press {

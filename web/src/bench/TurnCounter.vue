@@ -5,7 +5,13 @@ import { api, data } from '../api/client'
 import { isTyping } from '../shared/typing'
 
 /** Turns on the rod of the coil in hand: counted by the winder, or by key. The place is held by the server. */
-const props = defineProps<{ turned: number; wanted: number }>()
+const props = defineProps<{
+  turned: number
+  /** Turns that make the coil. */
+  wanted: number
+  /** The same as the instruction says it: `40.93 turns`. */
+  says: string
+}>()
 const emit = defineEmits<{ turned: [n: number] }>()
 const watching = ref(false)
 const fault = ref('')
@@ -34,12 +40,13 @@ async function read() {
 }
 const { pause, resume } = useIntervalFn(() => watching.value && void read(), 600)
 
-const whole = computed(() => Math.ceil(props.wanted))
+/** Turns that are round by then: a counter shows whole ones. */
+const whole = computed(() => Math.floor(props.wanted))
 async function start() {
   told = -1
   watching.value = true
   resume()
-  const body = { run: { from_n: props.turned, to_n: whole.value } }
+  const body = { run: { from_n: props.turned, to_n: props.wanted } }
   const run = await api.POST('/api/winder/treadle', { body })
   // A real winder has its own treadle: it is only read.
   simulated.value = !!run.data?.simulated
@@ -64,7 +71,7 @@ useEventListener('keydown', (event) => {
 <template>
   <div class="counter" role="group" aria-label="Counter of turns">
     <span class="turns num" data-test="turns"
-      >{{ turned }}<small> of {{ whole }} turns lie</small></span
+      >{{ turned }}<small> of {{ says }} lie</small></span
     >
     <v-btn data-test="one-turn" @click="byHand(1)">One turn (t)</v-btn>
     <v-btn variant="text" :disabled="turned === 0" data-test="turn-back" @click="byHand(-1)">One less</v-btn>

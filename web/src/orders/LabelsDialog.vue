@@ -18,6 +18,11 @@ const texts = ref<Record<string, string>>({})
 const copies = ref('1')
 const used = ref('0')
 const sizes = ref(false)
+/** The revision of the settings the sizes were read from. */
+const read = ref(0)
+/** Where the codes lead: other devices reach it by a name of the network only. */
+const origin = location.origin
+const here = /^(localhost|127\.|\[::1\])/.test(location.hostname)
 const fields = [
   ['width_mm', 'Label wide, mm'],
   ['height_mm', 'Label high, mm'],
@@ -43,7 +48,8 @@ watch(open, async (now) => {
   faults.value = []
   copies.value = '1'
   await attempt(async () => {
-    const { settings } = await data(api.GET('/api/settings'))
+    const { settings, revision } = await data(api.GET('/api/settings'))
+    read.value = revision
     texts.value = Object.fromEntries(fields.map(([key]) => [key, String(settings.labels![key])]))
   })
 })
@@ -80,9 +86,10 @@ const keepSizes = () =>
   attempt(async () => {
     const there = await data(api.GET('/api/settings'))
     const labels = paper()
-    const query = { revision: there.revision }
+    const query = { revision: read.value }
     await data(api.PUT('/api/settings', { params: { query }, body: { ...there.settings, labels } }))
     await settings.load()
+    read.value = there.revision + 1
     notice.say('These sizes are the workshop’s from now on.')
   })
 const many = computed(() => bags.value?.length ?? 0)
@@ -122,7 +129,12 @@ const many = computed(() => bags.value?.length ?? 0)
       />
       <v-btn variant="text" data-test="keep-sizes" @click="keepSizes">Keep these sizes</v-btn>
     </div>
-    <p class="quiet code">The code on a label leads a telephone to the recipe as it was made.</p>
+    <p class="quiet code">
+      The code on a label leads to the recipe as it was made, at {{ origin }}.<template v-if="here">
+        Only this machine reaches that: open Lorimant by its name in the network before you print, and a
+        telephone reaches it as well.</template
+      >
+    </p>
     <ul v-if="tray?.length" class="tray" data-test="tray">
       <li v-for="one in tray" :key="one.n">
         <a :href="`/api/printer/${one.n}`">Printed {{ one.n }}</a>

@@ -124,7 +124,7 @@ const share = (order: OrderRow, i: number, n: number) =>
     Nothing is ordered. Say above who wants how many of what: bags on the shelf cover it first, and what is
     still to be made is laid into your sittings.
   </p>
-  <ul v-else class="orders" data-test="orders">
+  <ul v-else class="sections" data-test="orders">
     <li v-for="order in orders" :key="order.id" :data-order="order.id">
       <header>
         <h2 class="serif">{{ order.for_whom }}</h2>
@@ -206,29 +206,10 @@ const share = (order: OrderRow, i: number, n: number) =>
   max-width: 62ch;
 }
 
-.orders,
 .past {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-
-.orders > li {
-  border-top: 1px solid rgb(var(--v-theme-hairline));
-  padding: 12px 0 14px;
-}
-
-.orders header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 2px 20px;
-}
-
-.orders h2 {
-  font-size: 1.5rem;
-  font-weight: 500;
-  margin: 0;
 }
 
 .due {

@@ -8,6 +8,7 @@ import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import HoldDialog from './HoldDialog.vue'
 import HoursDialog from './HoursDialog.vue'
+import SittingLine from './SittingLine.vue'
 import { dayOf } from './words'
 
 /** When everything is made: sittings along their hours, what runs by itself, and why each stands there. */
@@ -47,30 +48,6 @@ const jobOf = (work: SatWork) => JSON.stringify(work.of)
 const tone = (work: SatWork) => jobs.value.indexOf(jobOf(work)) % 6
 
 const at = (moment: string) => Date.parse(moment)
-/** What runs by itself after it was started in a sitting. */
-const aloneIn = (sitting: AgendaSitting) =>
-  (agenda.value?.alone ?? []).filter(
-    (one) => at(one.from) >= at(sitting.from) && at(one.from) <= at(sitting.to) + 1,
-  )
-/** The line of a sitting goes on to where what was started in it is ready. */
-const endOf = (sitting: AgendaSitting) =>
-  Math.max(at(sitting.to), ...aloneIn(sitting).map((one) => at(one.to)))
-function along(sitting: AgendaSitting, one: { from: string; to: string }) {
-  const all = endOf(sitting) - at(sitting.from)
-  const left = (100 * (at(one.from) - at(sitting.from))) / all
-  const width = Math.max((100 * (at(one.to) - at(one.from))) / all, 0.6)
-  return { left: `${left}%`, width: `${width}%` }
-}
-/** Full hours along the line of a sitting. */
-function hoursOf(sitting: AgendaSitting) {
-  const hour = 3_600_000
-  const [from, to] = [at(sitting.from), endOf(sitting)]
-  const step = hour * Math.max(1, Math.ceil((to - from) / hour / 12))
-  const found = []
-  for (let moment = Math.ceil(from / hour) * hour; moment <= to; moment += step)
-    found.push({ moment: new Date(moment).toISOString(), left: `${(100 * (moment - from)) / (to - from)}%` })
-  return found
-}
 const clock = (moment: string) =>
   new Date(moment).toLocaleTimeString('en-GB', {
     hour: '2-digit',
@@ -180,7 +157,7 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       Nothing is to be made. Take an order, or begin a batch at the Bench, and it is laid into your hours
       here: by due day, with rests, and with the barrel running while you do something else.
     </p>
-    <ol v-else class="sittings" data-test="sittings">
+    <ol v-else class="sections sittings" data-test="sittings">
       <li v-for="sitting in shown" :key="sitting.from" :class="{ skipped: sitting.skipped }">
         <header>
           <h2 class="serif">{{ dayOf(sitting.day) }}</h2>
@@ -204,25 +181,13 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
             >Leave it out</v-btn
           >
         </header>
-        <div v-if="sitting.works.length" class="line" aria-hidden="true">
-          <i class="sat" :style="along(sitting, sitting)" />
-          <i
-            v-for="(work, i) in sitting.works"
-            :key="i"
-            :class="['work', `tone-${tone(work)}`, { out: work.lays_out }]"
-            :style="along(sitting, work)"
-          />
-          <span
-            v-for="one in aloneIn(sitting)"
-            :key="one.from + one.name"
-            class="by-itself"
-            :style="along(sitting, one)"
-            >{{ one.named }}, {{ one.name }}</span
-          >
-          <span v-for="one in hoursOf(sitting)" :key="one.moment" class="hour" :style="{ left: one.left }">{{
-            clock(one.moment)
-          }}</span>
-        </div>
+        <SittingLine
+          v-if="sitting.works.length"
+          :sitting="sitting"
+          :alone="agenda.alone"
+          :tone="tone"
+          :clock="clock"
+        />
         <ul v-if="sitting.works.length" v-one-stop class="works">
           <li v-for="(work, i) in sitting.works" :key="i">
             <span class="num">{{ clock(work.from) }}</span>
@@ -304,31 +269,12 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
   padding-left: 20px;
 }
 
-.sittings,
 .works,
 .alone ul,
 .holds ul {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-
-.sittings > li {
-  border-top: 1px solid rgb(var(--v-theme-hairline));
-  padding: 10px 0 12px;
-}
-
-.sittings header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 18px;
-}
-
-.sittings h2 {
-  font-size: 1.35rem;
-  font-weight: 500;
-  margin: 0;
 }
 
 .sittings header .v-btn {
@@ -339,87 +285,10 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
   opacity: 0.75;
 }
 
-.line {
-  position: relative;
-  height: 62px;
-  margin: 4px 0 6px;
-}
-
-.sat {
-  position: absolute;
-  top: 22px;
-  height: 3px;
-  background: rgb(var(--v-theme-quiet));
-}
-
-.work {
-  position: absolute;
-  top: 0;
-  height: 22px;
-}
-
-.by-itself {
-  position: absolute;
-  top: 25px;
-  height: 16px;
-  overflow: hidden;
-  white-space: nowrap;
-  border-left: 2px solid rgb(var(--v-theme-warning));
-  border-bottom: 3px solid rgb(var(--v-theme-warning));
-  padding-left: 4px;
-  font-size: 0.85rem;
-  line-height: 1;
-}
-
-.hour {
-  position: absolute;
-  top: 44px;
-  font-size: 0.85rem;
-  color: rgb(var(--v-theme-quiet));
-  border-left: 1px solid rgb(var(--v-theme-quiet));
-  padding-left: 3px;
-  line-height: 1;
-}
-
-.hour:last-child {
-  transform: translateX(-100%);
-  border-left: 0;
-  border-right: 1px solid rgb(var(--v-theme-quiet));
-  padding: 0 3px 0 0;
-}
-
-.work.out {
-  border-left: 3px solid rgb(var(--v-theme-on-background));
-}
-
 .key {
   width: 16px;
   height: 16px;
   align-self: center;
-}
-
-.tone-0 {
-  background: rgb(var(--v-theme-primary));
-}
-
-.tone-1 {
-  background: repeating-linear-gradient(-45deg, rgb(var(--v-theme-primary)) 0 3px, transparent 3px 7px);
-}
-
-.tone-2 {
-  background: rgb(var(--v-theme-quiet));
-}
-
-.tone-3 {
-  background: repeating-linear-gradient(90deg, rgb(var(--v-theme-quiet)) 0 2px, transparent 2px 6px);
-}
-
-.tone-4 {
-  background: repeating-linear-gradient(0deg, rgb(var(--v-theme-primary)) 0 2px, transparent 2px 5px);
-}
-
-.tone-5 {
-  background: repeating-linear-gradient(45deg, rgb(var(--v-theme-quiet)) 0 3px, transparent 3px 6px);
 }
 
 .works a,

@@ -26,6 +26,7 @@ use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
 use crate::piece::Piece;
 use crate::tool::school::Schools;
+use crate::tool::workshop::Workshop;
 
 /// Pieces that go through their route together.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -49,6 +50,12 @@ impl Batch {
     #[must_use]
     pub fn of(name: &str, piece: Piece, n: u32) -> Self {
         Self { name: name.to_owned(), piece: piece.with_count(n), schools: None, changes: Changes::default() }
+    }
+
+    /// The same, as it is begun in this workshop: its schools are kept with it, so that its steps stay its steps.
+    #[must_use]
+    pub fn begun(name: &str, piece: Piece, n: u32, workshop: &Workshop) -> Self {
+        Self { schools: Some(workshop.schools), ..Self::of(name, piece, n) }
     }
 
     /// Checks its name and its piece; whether its route can be run, [`Batch::tasks`] says.

@@ -8,12 +8,14 @@ pub mod bag;
 mod cover;
 pub mod label;
 pub mod survivor;
+mod to_make;
 
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 pub use bag::Bag;
 pub use cover::{BatchOnItsWay, LineStanding, OrderState, cover};
+pub use to_make::{Covered, due_of, to_begin};
 
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::pattern::MOST_PIECES;

@@ -124,7 +124,7 @@ async fn begin_batch(
     Pick { entry, pieces_n }.check()?;
     let (picked, _) = read(&state, move |c| pickable(c, entry, pieces_n)).await?;
     let workshop = state.store.workshop();
-    let batch = Batch { name: picked.what, piece: picked.piece, schools: Some(workshop.schools), changes };
+    let batch = Batch { changes, ..Batch::begun(&picked.what, picked.piece, pieces_n, &workshop) };
     batch.check()?;
     batch.tasks(&workshop)?;
     entries::add(&state, Shelf::Batches, batch).await

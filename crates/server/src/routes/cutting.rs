@@ -255,17 +255,10 @@ async fn book_cuts(
     }
     let known = state.store.workshop();
     let bench = read(&state, move |c| orders::demand(c, &known)).await?;
-    let mut cuts = cuts;
     // What is cut for the bench is booked there, where it is counted.
-    for lot in &mut cuts.lots {
-        let all_n = lot.cuts.len();
-        lot.cuts.retain(|cut| bench.iter().all(|one| one.what != cut.what));
-        if lot.cuts.len() < all_n {
-            // What is left goes on to the bench, however short it is.
-            lot.shortest_useful_mm = 0.0;
-        }
-    }
-    cuts.lots.retain(|lot| !lot.cuts.is_empty());
+    let at_the_bench = |what: &str| bench.iter().any(|one| one.what == what);
+    let lots = cuts.lots.into_iter().filter_map(|lot| lot.without(at_the_bench)).collect();
+    let cuts = Cuts { lots, ..cuts };
     if cuts.lots.is_empty() {
         let said = "All of this is cut for batches and orders: press it at the Bench as you cut, and it is booked there.";
         return Err(Faults::from(Fault::new("lots", said)).into());

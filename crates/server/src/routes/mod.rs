@@ -12,6 +12,7 @@ mod entries;
 mod guide;
 mod kept;
 mod kept_patterns;
+mod labels;
 mod lots;
 mod making;
 mod orders;
@@ -64,6 +65,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(making::router())
         .merge(orders::router())
         .merge(kept_patterns::router())
+        .merge(labels::router())
         .merge(patterns::router())
         .merge(plans::router())
         .merge(buying::router())

@@ -259,8 +259,7 @@ async fn begin_line(
         return Err(Faults::from(Fault::new("pieces_n", said)).into());
     }
     Pick { entry: id, pieces_n }.check()?;
-    let schools = Some(workshop.schools);
-    let batch = Batch { schools, ..Batch::of(&wanted.name, wanted.piece.clone(), pieces_n) };
+    let batch = Batch::begun(&wanted.name, wanted.piece.clone(), pieces_n, &workshop);
     batch.tasks(&workshop)?;
     entries::add(&state, Shelf::Batches, batch).await
 }

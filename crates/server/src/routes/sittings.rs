@@ -10,7 +10,7 @@ use lorimant_core::bench::load::{Load, loads};
 use lorimant_core::bench::pass::{Pass, passes};
 use lorimant_core::bench::sittings::agenda::{Agenda, Hold, Laid, SatWork, Wanted};
 use lorimant_core::bench::times::Pace;
-use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::fault::Faults;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -21,7 +21,7 @@ use super::{aside, file, made, read};
 use crate::export::calendar;
 use crate::export::day_sheet::{self, Told};
 use crate::extract::{Body, Path, Query};
-use crate::kept::{Kept as _, Settings};
+use crate::kept::Settings;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::orders;
@@ -87,20 +87,17 @@ struct Given {
 async fn given(state: &State) -> Result<Given, Problem> {
     let workshop = state.store.workshop();
     read(state, move |c| {
-        let wanted = orders::wanted(c, &workshop)?;
+        let (wanted, cannot) = orders::wanted(c, &workshop)?;
         let (holds, times) = (orders::holds(c)?, orders::times(c, &workshop)?);
         let settings = crate::store::settings(c)?.0;
         let begins = begins(&settings);
         // What is held of something that is made by now, or of a sitting that is over, is held no more.
         let now = begins.timestamp();
-        let stands = |hold: &Hold| match hold {
-            // One that is left out stays so until it would be over.
-            Hold::Skipped { from } => from.duration_until(now).as_hours() < 24,
-            _ => hold.of().is_some_and(|(of, _)| wanted.iter().any(|one| one.of == of)),
-        };
-        let holds: Vec<Entry<Hold>> = holds.into_iter().filter(|one| stands(&one.record)).collect();
+        let holds: Vec<Entry<Hold>> =
+            holds.into_iter().filter(|one| one.record.stands(&wanted, now)).collect();
         let held: Vec<Hold> = holds.iter().map(|entry| entry.record.clone()).collect();
-        let laid = Laid::out(&wanted, (&settings.hours, &settings.gear, &times), &held, &begins, DAYS);
+        let laid = Laid::out(&wanted, (&settings.hours, &settings.gear, &times), &held, &begins, DAYS)
+            .but_for(cannot);
         Ok(Given { wanted, holds, settings, paces: times.paces(), laid })
     })
     .await
@@ -194,18 +191,9 @@ async fn hold(
     Shared(state): Shared<State>,
     Body(hold): Body<Hold>,
 ) -> Result<(StatusCode, Json<Written<Hold>>), Problem> {
-    hold.check()?;
     let workshop = state.store.workshop();
-    let wanted = read(&state, move |c| orders::wanted(c, &workshop)).await?;
-    if let Some((of, step_n)) = hold.of() {
-        let there = wanted.iter().find(|one| one.of == of);
-        let step = usize::try_from(step_n).ok().and_then(|n| n.checked_sub(1));
-        if there.zip(step).is_none_or(|(one, step)| step >= one.tasks.len()) {
-            let said =
-                "There is no such step to hold: its batch or order is not open any more, or has fewer steps.";
-            return Err(Faults::from(Fault::new("of", said)).into());
-        }
-    }
+    let (wanted, _) = read(&state, move |c| orders::wanted(c, &workshop)).await?;
+    hold.check(&wanted)?;
     entries::add(&state, Shelf::Holds, hold).await
 }
 

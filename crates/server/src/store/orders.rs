@@ -3,12 +3,12 @@
 use jiff::civil::Date;
 use lorimant_core::bench::Batch;
 use lorimant_core::bench::pass::Led as PassLed;
-use lorimant_core::bench::sittings::agenda::{Hold, JobOf, Wanted};
+use lorimant_core::bench::sittings::agenda::{Hold, JobOf, Unmet, Wanted};
 use lorimant_core::bench::times::Times;
 use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
 use lorimant_core::order::bag::Counting;
-use lorimant_core::order::{Bag, BatchOnItsWay, LineStanding, Order, cover};
+use lorimant_core::order::{Bag, BatchOnItsWay, Covered, LineStanding, Order, cover, due_of, to_begin};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cut_plan::picked::Picked;
 use lorimant_core::tool::workshop::Workshop;
@@ -60,56 +60,26 @@ pub(crate) fn open(connection: &Connection, workshop: &Workshop) -> Result<Open>
     Ok(Open { orders: orders.into_iter().zip(standings).collect(), led })
 }
 
-/// What the planner is given: batches on their way with the day the first line they cover is due, then lines of orders that
-/// are not begun.
-pub(crate) fn wanted(connection: &Connection, workshop: &Workshop) -> Result<Vec<Wanted>> {
+/// What the planner is given: batches on their way, then lines of orders that are not begun; and what cannot be made as the
+/// workshop is now.
+pub(crate) fn wanted(connection: &Connection, workshop: &Workshop) -> Result<(Vec<Wanted>, Vec<Unmet>)> {
     let Open { orders, led } = open(connection, workshop)?;
-    let due_of = |batch: &Batch| -> Option<Date> {
-        let lines = orders.iter().flat_map(|(entry, standing)| {
-            entry.record.lines.iter().zip(standing).map(move |(line, at)| (entry.record.due, line, at))
-        });
-        let covered =
-            lines.filter(|(_, line, at)| at.under_way_n > 0 && batch.piece.same_in_hand(&line.piece));
-        covered.filter_map(|(due, ..)| due).min()
-    };
+    let covered: Vec<Covered> =
+        orders.iter().map(|(entry, lines)| Covered { id: entry.id, order: &entry.record, lines }).collect();
     let mut all: Vec<Wanted> = vec![];
     for Led { entry, tasks, standing } in led {
-        let due = due_of(&entry.record);
+        let due = due_of(&entry.record.piece, &covered);
         all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, standing, due });
     }
-    for (entry, standings) in orders {
-        for (i, (line, at)) in entry.record.lines.iter().zip(&standings).enumerate() {
-            if at.to_make_n == 0 {
-                continue;
-            }
-            let batch = Batch::of(&line.name, line.piece.clone(), at.to_make_n);
-            // A line that cannot be made as the workshop is now says so where it is begun.
-            let Ok(tasks) = batch.tasks(workshop) else { continue };
-            let standing = batch.standing(&tasks, &[]);
-            let of = JobOf::Line { order: entry.id, line: i };
-            all.push(Wanted { of, batch, tasks, standing, due: entry.record.due });
-        }
-    }
-    Ok(all)
+    let (lines, cannot) = to_begin(&covered, workshop);
+    all.extend(lines);
+    Ok((all, cannot))
 }
 
-/// What is still to be cut for batches and lines of orders: each under a name no pick has.
+/// What is still to be cut for batches and lines of orders.
 pub(crate) fn demand(connection: &Connection, workshop: &Workshop) -> Result<Vec<Picked>> {
-    let wanted = wanted(connection, workshop)?;
-    let demand = wanted.into_iter().filter_map(|one| {
-        let whose = match one.of {
-            JobOf::Batch(id) => format!("batch {id}"),
-            JobOf::Line { order, .. } => format!("order {order}"),
-        };
-        let at = one.tasks.iter().position(|task| task.off_the_spool_mm.is_some())?;
-        let (task, there) = (&one.tasks[at], &one.standing.tasks[at]);
-        // Blanks for two are two of what is counted in pairs, so that half of a pair is rounded up.
-        let left = u64::from(there.left_n) * u64::from(one.batch.piece.count());
-        let n = u32::try_from(left.div_ceil(u64::from(task.n.max(1)))).unwrap_or(u32::MAX);
-        let piece = one.batch.piece.clone().with_count(n);
-        (n > 0).then(|| Picked { what: format!("{} · {whose}", one.batch.name), piece })
-    });
-    Ok(demand.collect())
+    let (wanted, _) = wanted(connection, workshop)?;
+    Ok(wanted.iter().filter_map(Wanted::to_cut).collect())
 }
 
 /// Everything that is to be cut: what is picked, then what batches and orders want.

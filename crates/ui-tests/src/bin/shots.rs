@@ -84,15 +84,7 @@ async fn from_order_to_bag(maker: &Maker) -> Result<()> {
     maker.fill("[data-test=how-many]", "1").await?;
     maker.press(Key::Enter + "").await?;
     maker.find("[data-test=press]").await?;
-    maker
-        .until("all made", || async {
-            if maker.count("[data-test=made]").await? == 1 {
-                return Ok(true);
-            }
-            maker.press(" ").await?;
-            Ok(false)
-        })
-        .await?;
+    maker.makes_all(|| async { maker.press(" ").await }).await?;
     maker.fill("[data-test=place]", "drawer 7").await?;
     maker.click("[data-test=fill-bag]").await?;
     maker.find("[data-test=recipe]").await?;

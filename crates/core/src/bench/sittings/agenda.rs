@@ -12,6 +12,7 @@ use super::hours::{Hours, after, end_of};
 use super::{Because, Job, Pin, Placed, Planned, Sittings, Stretch};
 use crate::bench::times::Times;
 use crate::bench::{Batch, BatchStanding, Task};
+use crate::fault::Fault;
 use crate::tool::gear::Gear;
 use crate::words::counted;
 
@@ -89,6 +90,31 @@ impl Hold {
             Self::NotBefore { of, step_n, .. } | Self::Parted { of, step_n, .. } => Some((*of, *step_n)),
             Self::Skipped { .. } => None,
         }
+    }
+
+    /// Whether it still means something: its job is still to be made, or its sitting is not over.
+    #[must_use]
+    pub fn stands(&self, wanted: &[Wanted], now: Timestamp) -> bool {
+        match self {
+            // A sitting ends the day it begins.
+            Self::Skipped { from } => from.duration_until(now).as_hours() < 24,
+            Self::NotBefore { of, .. } | Self::Parted { of, .. } => wanted.iter().any(|one| one.of == *of),
+        }
+    }
+
+    /// Checks that there is such a step to hold.
+    ///
+    /// # Errors
+    /// A fault at `of` where its job is not to be made, or has no such step.
+    pub fn check(&self, wanted: &[Wanted]) -> Result<(), Fault> {
+        let Some((of, step_n)) = self.of() else { return Ok(()) };
+        let steps_n = wanted.iter().find(|one| one.of == of).map_or(0, |one| one.tasks.len());
+        if usize::try_from(step_n).is_ok_and(|n| (1..=steps_n).contains(&n)) {
+            return Ok(());
+        }
+        let said =
+            "There is no such step to hold: its batch or order is not open any more, or has fewer steps.";
+        Err(Fault::new("of", said))
     }
 }
 
@@ -213,6 +239,7 @@ pub struct Laid {
     index: Vec<Vec<Index>>,
     skipped: Vec<Stretch>,
     running: Vec<Alone>,
+    cannot: Vec<Unmet>,
 }
 
 impl Laid {
@@ -252,6 +279,7 @@ impl Laid {
             index: vec![],
             skipped,
             running: vec![],
+            cannot: vec![],
         };
         for one in wanted {
             let due_min = one.due.and_then(|day| end_of(now, day, begins.time_zone()));
@@ -327,6 +355,12 @@ impl Laid {
         laid
     }
 
+    /// The same with what cannot be laid out at all, to be said with the plan.
+    #[must_use]
+    pub fn but_for(self, cannot: Vec<Unmet>) -> Self {
+        Self { cannot, ..self }
+    }
+
     /// The plan that was found, day by day.
     #[must_use]
     pub fn agenda(&self, planned: &Planned, help: Vec<Help>) -> Agenda {
@@ -381,7 +415,7 @@ impl Laid {
             begins: now,
             sittings,
             alone,
-            unmet: unplaced.chain(late).collect(),
+            unmet: self.cannot.iter().cloned().chain(unplaced).chain(late).collect(),
             help,
             layouts_n: planned.layouts_n,
         }

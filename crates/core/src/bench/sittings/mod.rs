@@ -255,7 +255,7 @@ impl Job {
                     let n = loads(hands_min, GO_MIN);
                     (n, n)
                 }
-                Counted::Once => (standing.whole_n.max(1), standing.whole_n),
+                Counted::Once => (standing.whole_n.max(1), batch.pieces_n()),
                 _ => (there.left_n, task.n),
             };
             let units_n = f64::from(units_n.max(1));

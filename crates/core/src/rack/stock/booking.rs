@@ -47,6 +47,29 @@ impl LotCut {
     const LOSS: Span = Span { noun: "loss", unit: " mm", least: 0.0, most: 100.0 };
     const USEFUL: Span = Span { noun: "shortest useful length", unit: " mm", least: 0.0, most: 100_000.0 };
 
+    /// The same without blanks that are booked elsewhere; what is left of the lot then goes on, however short it is. Nothing
+    /// where nothing else was cut.
+    ///
+    /// ```
+    /// use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
+    ///
+    /// let blanks = |what: &str| BlanksCut { what: what.to_owned(), length_mm: 60.0, n: 2 };
+    /// let cuts = vec![blanks("picked"), blanks("at the bench")];
+    /// let cut = LotCut { lot: 1, cuts, trim_mm: 0.0, kerf_mm: 0.0, shortest_useful_mm: 40.0 };
+    /// let here = cut.without(|what| what == "at the bench").unwrap();
+    /// assert_eq!((here.cuts.len(), here.shortest_useful_mm), (1, 0.0));
+    /// assert_eq!(here.without(|_| true), None);
+    /// ```
+    #[must_use]
+    pub fn without(mut self, elsewhere: impl Fn(&str) -> bool) -> Option<Self> {
+        let all_n = self.cuts.len();
+        self.cuts.retain(|cut| !elsewhere(&cut.what));
+        if self.cuts.len() < all_n {
+            self.shortest_useful_mm = 0.0;
+        }
+        (!self.cuts.is_empty()).then_some(self)
+    }
+
     /// The ledger lines of the cut, given what was left of the lot, mm: blanks, trims, and a rest too
     /// short to use. They never take more than there was.
     ///

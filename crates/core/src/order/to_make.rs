@@ -1,0 +1,76 @@
+//! What is still to be made for orders, and what of it is still to be cut.
+
+use jiff::civil::Date;
+
+use super::{LineStanding, Order};
+use crate::bench::Batch;
+use crate::bench::sittings::agenda::{JobOf, Unmet, Wanted};
+use crate::piece::Piece;
+use crate::rack::cut_plan::picked::Picked;
+use crate::tool::workshop::Workshop;
+
+/// An order with how its lines are covered.
+#[derive(Debug, Clone, Copy)]
+pub struct Covered<'a> {
+    /// Its number.
+    pub id: i64,
+    /// It.
+    pub order: &'a Order,
+    /// Its lines.
+    pub lines: &'a [LineStanding],
+}
+
+/// The day a batch of a piece is due: that of the first order with a line that it covers.
+#[must_use]
+pub fn due_of(piece: &Piece, orders: &[Covered]) -> Option<Date> {
+    let covers = |of: &&Covered| {
+        let mut lines = of.order.lines.iter().zip(of.lines);
+        lines.any(|(line, at)| at.under_way_n > 0 && piece.same_in_hand(&line.piece))
+    };
+    orders.iter().filter(covers).filter_map(|of| of.order.due).min()
+}
+
+/// Lines of which something is still to be begun, as the planner takes them, spares included; and those that cannot be made
+/// as the workshop is now, each with the reason.
+#[must_use]
+pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Unmet>) {
+    let (mut wanted, mut cannot) = (vec![], vec![]);
+    for of in orders {
+        for (i, (line, at)) in of.order.lines.iter().zip(of.lines).enumerate() {
+            if at.to_make_n == 0 {
+                continue;
+            }
+            let job = JobOf::Line { order: of.id, line: i };
+            let batch = Batch::of(&line.name, line.piece.clone(), at.to_make_n);
+            match batch.tasks(workshop) {
+                Ok(tasks) => {
+                    let standing = batch.standing(&tasks, &[]);
+                    wanted.push(Wanted { of: job, batch, tasks, standing, due: of.order.due });
+                }
+                Err(faults) => {
+                    let sentence = format!("{} cannot be made as the workshop is now: {faults}", line.name);
+                    cannot.push(Unmet { of: job, sentence });
+                }
+            }
+        }
+    }
+    (wanted, cannot)
+}
+
+impl Wanted {
+    /// What of it is still to be cut, under a name that nothing picked has; nothing where all of it is.
+    #[must_use]
+    pub fn to_cut(&self) -> Option<Picked> {
+        let whose = match self.of {
+            JobOf::Batch(id) => format!("batch {id}"),
+            JobOf::Line { order, .. } => format!("order {order}"),
+        };
+        let at = self.tasks.iter().position(|task| task.off_the_spool_mm.is_some())?;
+        let (task, there) = (self.tasks.get(at)?, self.standing.tasks.get(at)?);
+        // Two blanks are one of what is counted in pairs, and half a pair is rounded up.
+        let left = u64::from(there.left_n) * u64::from(self.batch.piece.count());
+        let n = u32::try_from(left.div_ceil(u64::from(task.n.max(1)))).unwrap_or(u32::MAX);
+        let piece = self.batch.piece.clone().with_count(n);
+        (n > 0).then(|| Picked { what: format!("{} · {whose}", self.batch.name), piece })
+    }
+}

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { BatchNow } from '../api/client'
+
+/** Tells hands to rest; what was put off is spoken of again a while later. */
+const { now } = defineProps<{ now: BatchNow | null }>()
+const AGAIN_MS = 10 * 60_000
+const putOff = ref(0)
+const due = computed(() => (now && Date.parse(now.now) - putOff.value > AGAIN_MS ? now : null))
+</script>
+
+<template>
+  <p v-if="due" class="told" role="status" data-test="rest">
+    <span
+      >Your hands have been at it for {{ Math.round(due.at_it_min) }} minutes. Put the pliers down for
+      {{ Math.round(due.rest_min!) }} minutes: the place is held.</span
+    >
+    <v-btn variant="outlined" data-test="rest-later" @click="putOff = Date.parse(due.now)">In a while</v-btn>
+  </p>
+</template>
+
+<style scoped>
+.told {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 18px;
+  margin: 0;
+  padding: 6px 14px;
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  font-size: 1.2rem;
+}
+</style>
