@@ -7,6 +7,7 @@
 
 pub mod ask;
 pub mod bench;
+pub mod chain;
 pub mod drawing;
 pub mod fault;
 pub mod figure;

@@ -250,6 +250,7 @@ proptest! {
                 let pieces = match task.counted {
                     Counted::Piece | Counted::Ring => there.done_n,
                     Counted::Once => if there.done_n > 0 { all } else { 0 },
+                    Counted::Placing => unreachable!("rings hang in no chain here"),
                     Counted::Coil => there.done_n.saturating_mul(all.div_ceil(task.n)),
                 };
                 if matches!(task.counted, Counted::Piece | Counted::Ring) {

@@ -7,6 +7,7 @@ mod ask_lines;
 mod batches;
 mod blanks;
 mod changes;
+mod chain;
 mod choosing;
 mod common;
 mod costs;

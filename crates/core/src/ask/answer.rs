@@ -6,6 +6,7 @@ use super::line::{LONGEST, Line, Unclear};
 use super::makes::{Kept, Makes};
 use super::said::{Given, Said, gather};
 use super::token::{Question, scan};
+use crate::chain::ChainRequest;
 use crate::fault::Fault;
 use crate::figure::Figure;
 use crate::pattern::PatternRequest;
@@ -31,6 +32,8 @@ words! {
         Rings = "rings", "rings";
         /// The drawing room.
         Room = "room", "drawing room";
+        /// The planning of chains.
+        Chain = "chain", "chain";
         /// Choosing a wire.
         WhichWire = "which-wire", "which wire";
         /// What it costs.
@@ -62,6 +65,9 @@ pub struct Answer {
     /// The finding that was understood, ready to be opened in the drawing room.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub pattern: Option<PatternRequest>,
+    /// The chain that was understood, ready to be opened.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub chain: Option<ChainRequest>,
     /// Where it is opened.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub opens: Option<View>,
@@ -96,6 +102,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     }
     if let Some(fits) = super::fits::answer_fits(text, workshop, kept) {
         return fits;
+    }
+    if let Some(chain) = super::chain::answer_chain(text, workshop, kept) {
+        return chain;
     }
     let line = Line::new(text, workshop);
     reply.assumed.extend(line.mended.iter().cloned());

@@ -95,6 +95,9 @@ pub fn piece(
     if let Some(first) = reply.faults.first() {
         return Err(fault(first.sentence.clone()));
     }
+    if let Some(chain) = reply.chain {
+        return Ok((Piece::Chain(Box::new(chain)), assumed));
+    }
     match (reply.pattern, reply.request) {
         (Some(finding), _) => Ok((Piece::Finding(finding), assumed)),
         (_, Some(rings)) => Ok((Piece::Rings(rings), assumed)),
@@ -146,6 +149,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
     match opened {
         Piece::Finding(finding) => reply.pattern = Some(finding),
         Piece::Rings(rings) => reply.request = Some(rings),
+        Piece::Chain(chain) => reply.chain = Some(*chain),
     }
     reply.opens = Some(view);
     Some(reply)

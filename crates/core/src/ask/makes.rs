@@ -47,6 +47,7 @@ impl Makes {
         match (self.kept, &self.piece) {
             (true, Piece::Rings(_)) => format!("{} of “{}”", counted(n, "ring"), self.name),
             (true, Piece::Finding(_)) => format!("{} of “{}”", counted(n, "blank"), self.name),
+            (true, Piece::Chain(_)) => format!("{} of “{}”", counted(n, "chain"), self.name),
             (false, _) => format!("{n} {}", self.name),
         }
     }
@@ -109,6 +110,13 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &W
         Piece::Rings(request) => {
             let many = supply.makes(request, unit).ok()?;
             (many.rings_n, many.left_mm, "ring")
+        }
+        // Rings of a chain are cut from coils: so many as its wire takes.
+        Piece::Chain(request) => {
+            let one = request.plan().ok()?;
+            let n = (there_mm / one.off_the_spool_mm + 1e-9).floor().min(1e6);
+            #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to a million")]
+            (n as u32, there_mm - n * one.off_the_spool_mm, "chain")
         }
         Piece::Finding(_) => {
             let blank_mm = piece.blanks(workshop).ok()?.length_mm;

@@ -9,6 +9,7 @@
 //! answers. `docs/grammar.md` lists what is understood.
 
 mod answer;
+mod chain;
 mod finding;
 mod fits;
 mod line;

@@ -66,6 +66,12 @@ impl Batch {
     /// How many of it are whole as they are counted, rings, pieces or pairs, and how many single ones are left over.
     #[must_use]
     pub fn whole(&self, standing: &BatchStanding) -> (u32, u32) {
+        if let Piece::Chain(request) = &self.piece {
+            // Spares and what was reckoned spoiled make no chain more.
+            let each_n = request.plan().map_or(1, |plan| plan.rings_n - plan.second_n()).max(1);
+            let chains_n = (standing.whole_n / each_n).min(request.chains_n);
+            return (chains_n, standing.whole_n - chains_n * each_n);
+        }
         let each_n = (self.pieces_n() / self.piece.count().max(1)).max(1);
         (standing.whole_n / each_n, standing.whole_n % each_n)
     }

@@ -72,12 +72,9 @@ impl Batch {
         faults.into_result()
     }
 
-    /// How many are made: rings, or pieces of a finding, two for a pair.
+    /// How many workpieces go through: rings, also of a chain; or pieces of a finding, two for a pair.
     #[must_use]
     pub fn pieces_n(&self) -> u32 {
-        match &self.piece {
-            Piece::Rings(request) => request.rings_n,
-            Piece::Finding(request) => request.blanks_n(),
-        }
+        self.piece.workpieces_n()
     }
 }

@@ -87,11 +87,14 @@ impl Batch {
                 Counted::Once => u32::from(pieces_n > 0),
                 Counted::Coil => share(pieces_n, task.n, self.pieces_n()),
                 Counted::Piece | Counted::Ring => pieces_n,
+                // A ring spoiled on the way is replaced by a spare: as many are put in.
+                Counted::Placing => if pieces_n > 0 { task.n } else { 0 },
             };
             let (all, came) = (in_its_own(whole_n), in_its_own(through_n).min(in_its_own(whole_n)));
             // Once for all is done when all of the task before are.
             let came = if task.counted == Counted::Once && through_n < whole_n { 0 } else { came };
-            let gone_n = done_n.saturating_add(spoiled_n);
+            let replaced = task.counted == Counted::Placing;
+            let gone_n = if replaced { done_n } else { done_n.saturating_add(spoiled_n) };
             let (left_n, may_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
             let started_at = running(events, i).filter(|_| left_n > 0);
             standings.push(TaskStanding {
@@ -109,7 +112,7 @@ impl Batch {
             let lost = match task.counted {
                 Counted::Coil => spoiled_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1))),
                 Counted::Once => 0,
-                Counted::Piece | Counted::Ring => spoiled_n,
+                Counted::Piece | Counted::Ring | Counted::Placing => spoiled_n,
             };
             whole_n = whole_n.saturating_sub(lost);
             through_n = match task.counted {
@@ -122,6 +125,7 @@ impl Batch {
                 }
                 Counted::Coil => whole_n.min(done_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1)))),
                 Counted::Piece | Counted::Ring => done_n.min(whole_n),
+                Counted::Placing => if left_n == 0 { whole_n } else { 0 },
             };
         }
         let spoiled = events.iter().filter(|one| one.happened == Happened::Spoiled);

@@ -22,6 +22,8 @@ words! {
         Ring = "ring", "ring";
         /// Coils.
         Coil = "coil", "coil";
+        /// Open rings put into a chain.
+        Placing = "placing", "ring put in";
         /// Nothing one by one: it is done once for all.
         Once = "once", "all at once";
     }
@@ -99,7 +101,10 @@ impl Batch {
             request.plier = request.plier.take().filter(|name| workshop.plier(name).is_some());
         }
         let (steps, drawings) = made_and_drawn(&piece, workshop)?;
-        let coils_n = if let Piece::Rings(request) = &piece { request.plan()?.coils_n } else { 0 };
+        let coils_n = match piece.ring_plans()?.first() {
+            Some(rings) => rings.plan()?.coils_n,
+            None => 0,
+        };
         let off_mm = piece.blanks(workshop)?.length_mm;
         let cut_at = steps.iter().position(|step| step.operation == Operation::Cut);
         let unit = workshop.habits.unit;
@@ -109,6 +114,7 @@ impl Batch {
             let n = match counted {
                 Counted::Once => 1,
                 Counted::Coil => coils_n,
+                Counted::Placing => step.numbers.times_n.unwrap_or(1),
                 Counted::Piece | Counted::Ring => self.pieces_n(),
             };
             let takes = &step.takes;
@@ -148,15 +154,21 @@ fn made_and_drawn(piece: &Piece, workshop: &Workshop) -> Result<(Vec<Step>, Vec<
             let worked = sheet.result.ok_or(Faults(sheet.faults))?;
             Ok((worked.form.steps, worked.stages.into_iter().map(|stage| stage.drawing).collect()))
         }
+        Piece::Chain(request) => request.made_and_drawn(workshop),
     }
 }
 
 /// What is counted at a step: coils until they are cut into rings, then rings; pieces of a finding once they are cut.
 fn counted_of(step: &Step, coiled: bool, before_cut: bool) -> Counted {
     match step.operation {
-        Operation::Anneal | Operation::Quench | Operation::Pickle | Operation::Tumble | Operation::Check => {
-            Counted::Once
-        }
+        Operation::Anneal
+        | Operation::Quench
+        | Operation::Pickle
+        | Operation::Tumble
+        | Operation::Check
+        | Operation::ShutBefore
+        | Operation::OpenUp => Counted::Once,
+        Operation::Link => Counted::Placing,
         Operation::Straighten if coiled => Counted::Once,
         Operation::Straighten | Operation::MakeFlush if before_cut => Counted::Once,
         Operation::Anchor
@@ -183,6 +195,11 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
             let reads = on_ruler_mm.map(|mm| on_ruler(mm, unit)).or(exactly);
             (reads.unwrap_or_default(), step.operation.shown().to_owned())
         }
+        Operation::ShutBefore | Operation::OpenUp => {
+            let n = step.numbers.times_n.unwrap_or(0);
+            (counted(n, "ring"), step.operation.shown().to_owned())
+        }
+        Operation::Link => (String::new(), String::new()),
         Operation::Tumble => {
             (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), "in the barrel".to_owned())
         }

@@ -63,6 +63,12 @@ words! {
         True = "true", "true";
         /// Openings are pressed shut.
         Close = "close", "shut";
+        /// Rings of a chain are shut before it is begun.
+        ShutBefore = "shut-before", "shut beforehand";
+        /// Rings of a chain are opened so that others' wire passes.
+        OpenUp = "open-up", "open";
+        /// Rings are put into a chain, one after the other.
+        Link = "link", "link";
         /// Flux is brushed on the joint.
         Flux = "flux", "flux";
         /// The joint is melted together.

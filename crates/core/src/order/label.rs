@@ -48,6 +48,10 @@ impl Bag {
                 let plan = request.plan().ok();
                 plan.map(|plan| caliper(plan.wire_length_mm / f64::from(request.rings_n.max(1)), unit))
             }
+            Piece::Chain(request) => {
+                let plan = request.plan().ok();
+                plan.map(|plan| format!("{} rings, {}", plan.rings_n, caliper(plan.finished_length_mm, unit)))
+            }
             Piece::Finding(_) => {
                 self.piece.blanks(workshop).ok().map(|blanks| on_ruler(blanks.flush_mm, unit))
             }
@@ -75,6 +79,10 @@ impl Bag {
         workshop: &Workshop,
         unit: LengthUnit,
     ) -> (Option<(&'static str, String)>, Option<String>) {
+        if let Piece::Chain(request) = &self.piece {
+            let rod = request.ring.mandrel.shown_in(unit);
+            return (Some(("rod", format!("{rod}, {}", request.ring.cutting.method.shown()))), None);
+        }
         if let Piece::Rings(request) = &self.piece {
             let rod = request.mandrel.shown_in(unit);
             return (Some(("rod", format!("{rod}, {}", request.cutting.method.shown()))), None);

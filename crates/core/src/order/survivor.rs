@@ -139,6 +139,8 @@ fn measured(piece: &Piece) -> Result<Measured, Faults> {
                 insides_mm: vec![long, short],
             })
         }
+        // One ring of it is measured.
+        Piece::Chain(request) => measured(&Piece::Rings(request.rings()?)),
         Piece::Finding(request) => {
             let formed = request.form()?;
             let size = formed.extent.size();

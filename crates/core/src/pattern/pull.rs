@@ -86,7 +86,26 @@ impl Formed<'_> {
         self.arms.get_or_init(|| self.find_arms().unwrap_or_default())
     }
 
-    fn find_arms(&self) -> Option<Vec<(usize, f64)>> {
+    /// How far apart its neighbours hold it: what it adds to the length of a chain, mm. `None` where nothing pulls on it.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    ///
+    /// let ring = PatternRequest::usual("round-ring".parse().unwrap());
+    /// // A ring adds its inside, less half a wire's way at either end to where its own wire's middle runs.
+    /// let (inside, wire) = (ring.value("inside_mm"), ring.wire.size_mm);
+    /// assert!((ring.form().unwrap().pull_mm().unwrap() - inside).abs() < wire);
+    /// ```
+    #[must_use]
+    pub fn pull_mm(&self) -> Option<f64> {
+        let (_, first, last, (a, b)) = self.line_of_pull()?;
+        // Neighbours lie against the inside of its wire.
+        let between = first.at(a).0.distance(last.at(b).0) - self.request.wire.profile().thickness_mm();
+        (between > 0.0).then_some(between)
+    }
+
+    /// Where neighbours hold: the two holds, their segments, and where along each, as a share of it.
+    fn line_of_pull(&self) -> Option<((Hold, Hold), &Placed, &Placed, (f64, f64))> {
         let (mut near, mut far) = self.design.pull?;
         if near.segment() > far.segment() {
             (near, far) = (far, near);
@@ -108,7 +127,13 @@ impl Formed<'_> {
             }
             (a, b) = moved;
         }
-        let (from, way) = line(a, b)?;
+        Some(((near, far), first, last, (a, b)))
+    }
+
+    fn find_arms(&self) -> Option<Vec<(usize, f64)>> {
+        let ((near, far), first, last, (a, b)) = self.line_of_pull()?;
+        let from = first.at(a).0;
+        let way = (last.at(b).0 - from).try_normalize()?;
         let carrying = self.path.placed.iter().filter(|placed| {
             let within = (near.segment()..=far.segment()).contains(&placed.index);
             let closed = |hold: Hold| hold == Hold::Closed(placed.index);

@@ -6,6 +6,7 @@ use super::Piece;
 use crate::fault::{Fault, Faults};
 use crate::making::holds::Holds;
 use crate::pattern::check::CLEARANCE_MM;
+use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::load_told;
 use crate::words::capital;
@@ -49,6 +50,7 @@ impl Piece {
                     .collect();
                 Ok(Hangs { holes, wire_mm: request.wire.profile().thickness_mm() })
             }
+            Self::Chain(request) => Self::Rings(RingRequest { rings_n: 1, ..request.ring.clone() }).hangs(),
             Self::Rings(request) => {
                 let plan = request.plan()?;
                 let hole =
@@ -69,7 +71,7 @@ impl Piece {
     fn catches(&self) -> Result<Catches, Faults> {
         let mouths_mm = match self {
             Self::Finding(request) => request.form()?.mouths_mm(),
-            Self::Rings(_) => vec![],
+            Self::Rings(_) | Self::Chain(_) => vec![],
         };
         Ok(Catches { mouths_mm, hangs: self.hangs()? })
     }

@@ -1,10 +1,11 @@
-//! A piece to be made: rings planned on a rod, or a finding. Whoever does not care which asks here.
+//! A piece to be made: rings planned on a rod, a finding, or a chain. Whoever does not care which asks here.
 
 pub mod mate;
 pub mod route;
 
 use serde::{Deserialize, Serialize};
 
+use crate::chain::{self, ChainRequest};
 use crate::drawing::Thumbnail;
 use crate::fault::Faults;
 use crate::making::Changes;
@@ -25,6 +26,8 @@ pub enum Piece {
     Rings(RingRequest),
     /// A finding.
     Finding(PatternRequest),
+    /// A chain.
+    Chain(Box<ChainRequest>),
 }
 
 /// Straight lengths of wire, all alike.
@@ -51,6 +54,7 @@ impl Piece {
         match self {
             Self::Rings(request) => &request.wire,
             Self::Finding(request) => &request.wire,
+            Self::Chain(request) => &request.ring.wire,
         }
     }
 
@@ -59,14 +63,16 @@ impl Piece {
         match self {
             Self::Rings(_) => "ring",
             Self::Finding(request) => request.kind.0.name,
+            Self::Chain(_) => "chain",
         }
     }
 
-    /// How many are asked for: rings, pieces, or pairs of what is counted in pairs.
+    /// How many are asked for: rings, pieces, pairs of what is counted in pairs, or chains.
     pub fn count(&self) -> u32 {
         match self {
             Self::Rings(request) => request.rings_n,
             Self::Finding(request) => request.pieces_n,
+            Self::Chain(request) => request.chains_n,
         }
     }
 
@@ -76,6 +82,10 @@ impl Piece {
         match self {
             Self::Rings(request) => Self::Rings(RingRequest { rings_n: n, ..request }),
             Self::Finding(request) => Self::Finding(PatternRequest { pieces_n: n, ..request }),
+            Self::Chain(mut request) => {
+                request.chains_n = n;
+                Self::Chain(request)
+            }
         }
     }
 
@@ -88,6 +98,7 @@ impl Piece {
                 Self::Rings(_) => "ring",
                 Self::Finding(request) if request.in_pairs() => "pair",
                 Self::Finding(_) => "piece",
+                Self::Chain(_) => "chain",
             },
         )
     }
@@ -118,6 +129,13 @@ impl Piece {
                     ..other.settled()
                 }
             }
+            (Self::Chain(one), Self::Chain(mut other)) => {
+                // Spares, and how it is made otherwise, are not how it is in the hand.
+                other.ring.route = Changes::default();
+                (other.ring.rings_n, other.ring.wish) = (one.ring.rings_n, one.ring.wish);
+                (other.spares_n, other.spoiled_share) = (one.spares_n, one.spoiled_share);
+                one == other
+            }
             _ => false,
         }
     }
@@ -130,6 +148,7 @@ impl Piece {
         match self {
             Self::Rings(request) => request.plan().map(|_| ()),
             Self::Finding(request) => request.form().map(|_| ()),
+            Self::Chain(request) => request.plan().map(|_| ()),
         }
     }
 
@@ -139,6 +158,10 @@ impl Piece {
         match self {
             Self::Rings(request) => Self::Rings(RingRequest { wire, ..request }),
             Self::Finding(request) => Self::Finding(PatternRequest { wire, ..request.settled() }),
+            Self::Chain(mut request) => {
+                request.ring.wire = wire;
+                Self::Chain(request)
+            }
         }
     }
 
@@ -148,6 +171,7 @@ impl Piece {
         match self {
             Self::Rings(request) => &request.route,
             Self::Finding(request) => &request.route,
+            Self::Chain(request) => &request.ring.route,
         }
     }
 
@@ -157,6 +181,10 @@ impl Piece {
         match self {
             Self::Rings(request) => Self::Rings(RingRequest { route, ..request }),
             Self::Finding(request) => Self::Finding(PatternRequest { route, ..request }),
+            Self::Chain(mut request) => {
+                request.ring.route = route;
+                Self::Chain(request)
+            }
         }
     }
 
@@ -174,6 +202,7 @@ impl Piece {
         sentence::text(&match self {
             Self::Rings(request) => ring::sentence::write(request, request.plan().ok().as_ref(), unit),
             Self::Finding(request) => pattern::sentence::write(request, unit),
+            Self::Chain(request) => chain::sentence::write(request, request.ring_size().ok(), unit),
         })
     }
 
@@ -194,6 +223,7 @@ impl Piece {
         match self {
             Self::Rings(request) => request.thumbnail(workshop),
             Self::Finding(request) => request.thumbnail(workshop),
+            Self::Chain(request) => request.thumbnail(workshop),
         }
     }
 
@@ -221,14 +251,57 @@ impl Piece {
                 let blank = request.form()?.by(request.schools(workshop)).blank(unit);
                 Ok(Blanks { length_mm: blank.cut_mm, flush_mm: blank.flush_mm, n: request.blanks_n() })
             }
-            Self::Rings(request) => {
-                let plan = request.plan()?;
-                let step = ruler_step_mm(unit);
-                // The last coil of several may have fewer rings; each is cut for a full one.
-                let coil_mm = plan.wire_length_mm / f64::from(plan.coils_n);
-                let length_mm = (coil_mm / step - 1e-9).ceil() * step;
-                Ok(Blanks { length_mm, flush_mm: length_mm, n: plan.coils_n })
+            Self::Rings(request) => coils(request, unit),
+            Self::Chain(request) => coils(&request.rings()?, unit),
+        }
+    }
+
+    /// Every wire it is cut from, with what is cut of each: one for most, two for a chain of two kinds of rings.
+    ///
+    /// # Errors
+    /// As [`Piece::blanks`].
+    pub fn blanks_by_wire(&self, workshop: &Workshop) -> Result<Vec<(Wire, Blanks)>, Faults> {
+        let mut all = vec![(self.wire().clone(), self.blanks(workshop)?)];
+        if let Self::Chain(request) = self
+            && let Some(second) = request.second_rings()?
+        {
+            all.push((second.wire.clone(), coils(&second, workshop.habits.unit)?));
+        }
+        Ok(all)
+    }
+
+    /// The ring plans behind it, as many rings as it takes: its own of rings, those of its parts of a chain, none of a
+    /// finding.
+    ///
+    /// # Errors
+    /// The faults of the chain.
+    pub fn ring_plans(&self) -> Result<Vec<RingRequest>, Faults> {
+        match self {
+            Self::Rings(request) => Ok(vec![request.clone()]),
+            Self::Finding(_) => Ok(vec![]),
+            Self::Chain(request) => {
+                Ok(std::iter::once(request.rings()?).chain(request.second_rings()?).collect())
             }
         }
     }
+
+    /// How many workpieces go through its route: rings, also of a chain; or blanks of a finding.
+    #[must_use]
+    pub fn workpieces_n(&self) -> u32 {
+        match self {
+            Self::Rings(request) => request.rings_n,
+            Self::Finding(request) => request.blanks_n(),
+            Self::Chain(request) => request.rings().map_or(0, |rings| rings.rings_n),
+        }
+    }
+}
+
+/// One length of wire a coil, tails included.
+fn coils(request: &RingRequest, unit: LengthUnit) -> Result<Blanks, Faults> {
+    let plan = request.plan()?;
+    let step = ruler_step_mm(unit);
+    // The last coil of several may have fewer rings; each is cut for a full one.
+    let coil_mm = plan.wire_length_mm / f64::from(plan.coils_n);
+    let length_mm = (coil_mm / step - 1e-9).ceil() * step;
+    Ok(Blanks { length_mm, flush_mm: length_mm, n: plan.coils_n })
 }

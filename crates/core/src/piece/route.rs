@@ -65,6 +65,12 @@ impl Piece {
         match self {
             Self::Rings(request) => request.holds(workpiece),
             Self::Finding(request) => request.form().ok()?.holds(workpiece),
+            // As many rings as must open share the load.
+            Self::Chain(request) => {
+                let strands_n = request.plan().ok()?.strands_n;
+                let one = request.ring.holds(workpiece)?;
+                Some(Holds::of(one.comes_off_n * f64::from(strands_n), one.closed))
+            }
         }
     }
 
@@ -73,7 +79,7 @@ impl Piece {
     pub fn ought(&self, first_set_n: f64) -> Vec<Ought> {
         let worn: &[Wear] = match self {
             Self::Finding(request) => request.kind.0.wears(),
-            Self::Rings(_) => &Wear::AROUND,
+            Self::Rings(_) | Self::Chain(_) => &Wear::AROUND,
         };
         worn.iter().map(|wear| wear.ought(first_set_n)).collect()
     }
@@ -84,6 +90,7 @@ impl Piece {
         match self {
             Self::Rings(request) => request.schools(workshop),
             Self::Finding(request) => request.schools(workshop),
+            Self::Chain(request) => request.schools(workshop),
         }
     }
 
@@ -103,6 +110,10 @@ impl Piece {
             Self::Finding(request) => {
                 let formed = request.form_with(workshop).map_err(|faults| faults.within("finding"))?;
                 formed.by(*schools).made(changes, workshop)
+            }
+            Self::Chain(request) => {
+                request.check().map_err(|faults| faults.within("chain"))?;
+                request.made(schools, changes, workshop)
             }
         }
     }
@@ -131,10 +142,9 @@ impl Piece {
     pub fn route(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Route, Faults> {
         let made = self.made(schools, changes, workshop)?;
         let wire = self.wire();
-        let (pieces_n, each_lost) = match self {
-            Self::Rings(request) => (request.rings_n, 1.0),
-            Self::Finding(request) => (request.blanks_n(), f64::from(request.blanks_n())),
-        };
+        let pieces_n = self.workpieces_n();
+        // Of rings, what is lost is told for all their coils together.
+        let each_lost = if matches!(self, Self::Finding(_)) { f64::from(pieces_n) } else { 1.0 };
         let lost: Vec<WireLost> = Lost::ALL
             .iter()
             .map(|kind| {

@@ -115,6 +115,12 @@ impl CostStart {
         let pieces_n = match piece {
             Piece::Rings(request) => request.rings_n,
             Piece::Finding(_) => blanks_n,
+            Piece::Chain(request) => request.chains_n,
+        };
+        // What a ring of a chain takes, times its rings, is what a chain takes.
+        let rings_each = match piece {
+            Piece::Chain(_) => f64::from(piece.workpieces_n()) / f64::from(pieces_n.max(1)),
+            _ => 1.0,
         };
         // To a tenth of a millimetre: nobody cuts finer.
         let wire_mm = tenths(length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1)));
@@ -137,7 +143,7 @@ impl CostStart {
             wire_price: (price_of_metre * decimal(long_mm / 1000.0)).round_dp(4),
             price_of_foot: unit == LengthUnit::Inch,
             consumables: Decimal::ZERO,
-            minutes: tenths(route.totals.each_min),
+            minutes: tenths(route.totals.each_min * rings_each),
             setting_up_minutes: tenths(route.totals.setting_up_min),
             hour_rate,
             bought: None,

@@ -22,8 +22,8 @@ use crate::words::sentence::Choice;
 const KEY: f64 = 1.15;
 
 impl RingRequest {
-    /// Its operations by these schools, before a maker changes anything.
-    pub(crate) fn operations(
+    /// Its operations by these schools up to cutting, before a maker changes anything.
+    fn until_cut(
         &self,
         plan: &RingPlan,
         spent: f64,
@@ -75,6 +75,13 @@ impl RingRequest {
                 route.push(Box::new(Snip { filed_mm: taken.from_ring_mm, rings_n, turn_mm, caution }));
             }
         }
+        route
+    }
+
+    /// What is done to rings once they are cut, where they stay single.
+    fn finishing(&self, schools: &Schools) -> Vec<Box<dyn Does>> {
+        let taken = self.cutting.taken(self.wire.size_mm);
+        let mut route: Vec<Box<dyn Does>> = vec![];
         route.push(Box::new(Close { what: "ring", ring_mm: Some(taken.from_ring_mm) }));
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
@@ -123,6 +130,17 @@ impl RingRequest {
     /// # Errors
     /// As [`RingRequest::plan`]; a fault at the change, or the step, that cannot be.
     pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
+        self.made_into(schools, changes, workshop, &|| self.finishing(schools))
+    }
+
+    /// The same, with something else done to the rings once they are cut.
+    pub(crate) fn made_into(
+        &self,
+        schools: &Schools,
+        changes: &Changes,
+        workshop: &Workshop,
+        then: &dyn Fn() -> Vec<Box<dyn Does>>,
+    ) -> Result<Made, Faults> {
         schools.check().map_err(|faults| faults.within("schools"))?;
         let changes = if changes.is_empty() { &self.route } else { changes };
         let bench = Bench { wire: &self.wire, workshop, plier: None, pieces_n: self.rings_n, coiled: true };
@@ -130,7 +148,9 @@ impl RingRequest {
         let mut spent = self.spent();
         loop {
             let plan = self.plan_at(&workshop.hand, spent)?;
-            let route = changes.apply(self.operations(&plan, spent, schools))?;
+            let mut operations = self.until_cut(&plan, spent, schools);
+            operations.extend(then().into_iter().map(|does| does as Box<dyn Does + '_>));
+            let route = changes.apply(operations)?;
             let made = run(&route, Workpiece::of(&self.wire, plan.wire_length_mm), &bench)?;
             let before = made.steps.iter().take_while(|step| step.operation != Operation::Wind).last();
             let wound_at =

@@ -212,6 +212,16 @@ impl RingRequest {
         })
     }
 
+    /// What is in hand after each of these steps.
+    ///
+    /// # Errors
+    /// As [`RingRequest::plan`].
+    pub(crate) fn drawn_after(&self, steps: &[Step], workshop: &Workshop) -> Result<Vec<Drawing>, Faults> {
+        let plan = self.plan_by(&workshop.hand)?;
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &self.bending())?;
+        Ok(plan.stages(self, &coil, steps, workshop.habits.unit))
+    }
+
     /// One of the rings as lists show it.
     ///
     /// # Errors

@@ -42,6 +42,8 @@ impl ChooseRequest {
             Joined::Soldered => Operation::Solder,
         };
         match &piece {
+            // Its rings hang open in each other.
+            Piece::Chain(_) => piece,
             Piece::Rings(request) => {
                 let changes = request.route.choosing("joint", by.word());
                 changes.map(|changes| piece.clone().changed(changes)).unwrap_or(piece)

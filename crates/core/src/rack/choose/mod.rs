@@ -234,6 +234,9 @@ impl ChooseRequest {
     pub fn duty(&self) -> Result<Duty, Faults> {
         match &self.purpose {
             Piece::Rings(request) => Duty::of_rings(request).map_err(|faults| faults.within("purpose.rings")),
+            Piece::Chain(request) => {
+                Duty::of_rings(&request.ring).map_err(|faults| faults.within("purpose.chain.ring"))
+            }
             Piece::Finding(request) => {
                 Duty::of_finding(request).map_err(|faults| faults.within("purpose.finding"))
             }

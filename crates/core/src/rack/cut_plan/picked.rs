@@ -71,9 +71,9 @@ pub fn by_wire(
     let unit = workshop.habits.unit;
     let mut wires: Vec<WireDemand> = vec![];
     for (i, pick) in picked.iter().enumerate() {
-        let blanks = pick.piece.blanks(workshop).map_err(|faults| faults.within(&format!("picked[{i}]")))?;
-        let Blanks { length_mm, n, .. } = blanks;
-        let wire = pick.piece.wire();
+        let cut = pick.piece.blanks_by_wire(workshop);
+        let cut = cut.map_err(|faults| faults.within(&format!("picked[{i}]")))?;
+        for (wire, Blanks { length_mm, n, .. }) in &cut {
         let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
             wires.push(WireDemand {
                 wire: wire.clone(),
@@ -90,11 +90,12 @@ pub fn by_wire(
             wires.len() - 1
         });
         let of = &mut wires[at];
-        of.wanted_mm += length_mm * f64::from(n);
+        of.wanted_mm += length_mm * f64::from(*n);
         let id = named_apart(&pick.what, &of.demand);
         let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
-        of.demand.push(Demand { id, length_mm, n, pair });
+        of.demand.push(Demand { id, length_mm: *length_mm, n: *n, pair });
         of.picks.push(i);
+        }
     }
     Ok(wires)
 }
@@ -117,6 +118,9 @@ pub fn remaining(picked: &[Picked], cut: &[BlanksCut], workshop: &Workshop) -> R
                 Piece::Rings(request) => request.rings_n,
                 Piece::Finding(request) if request.in_pairs() => done / 2,
                 Piece::Finding(_) => done,
+                // A chain is begun with all its rings.
+                Piece::Chain(request) if done >= demand.n => request.chains_n,
+                Piece::Chain(_) => 0,
             };
             left[*pick] = left[*pick].saturating_sub(made);
         }

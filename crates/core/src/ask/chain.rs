@@ -1,0 +1,243 @@
+//! Chains on the ask line: a weave, a length, and rings said as anywhere else.
+
+use super::answer::{Answer, View};
+use super::fits::piece;
+use super::line::Unclear;
+use super::makes::Kept;
+use crate::chain::change::{clasps, weave_called};
+use crate::chain::sentence::{length_told, write};
+use crate::chain::weaves::{self, Known};
+use crate::chain::{ChainRequest, Suits};
+use crate::fault::Faults;
+use crate::pattern::PatternRequest;
+use crate::piece::Piece;
+use crate::tool::workshop::Workshop;
+use crate::words::length::{self, shown};
+
+/// A chain is not shorter than this, mm: what is, is the size of a ring or a wire.
+const SHORTEST_MM: f64 = 30.0;
+/// Names of weaves that are words of other things too: they count only where a chain is spoken of.
+const OTHERWISE_TOO: [&str; 8] = ["box", "spiral", "single", "double", "triple", "sheet", "cable", "persian"];
+/// Words that say a chain is meant.
+const CHAIN: [&str; 8] = ["chain", "chains", "weave", "bracelet", "necklace", "anklet", "collar", "chainmail"];
+/// Words that say nothing more.
+const FILLER: [&str; 14] =
+    ["how many", "what ratio", "which ratio", "ratio", "for", "in", "of", "from", "a", "an", "costume", "and", "is", "?"];
+
+/// A line with what was read of it blanked out, so that places stay.
+struct Left(Vec<char>);
+
+impl Left {
+    fn text(&self) -> String {
+        self.0.iter().collect()
+    }
+
+    /// Blanks a phrase out where it stands as words of its own; whether it was there.
+    fn take(&mut self, phrase: &str) -> bool {
+        let lower: Vec<char> = self.0.iter().map(|c| c.to_lowercase().next().unwrap_or(*c)).collect();
+        let wanted: Vec<char> = phrase.chars().map(|c| if c == '-' { ' ' } else { c }).collect();
+        let same = |from: usize| {
+            let here = lower.get(from..from + wanted.len());
+            here.is_some_and(|here| {
+                here.iter().zip(&wanted).all(|(a, b)| a == b || (*b == ' ' && matches!(a, '-' | ' ')))
+            })
+        };
+        let apart = |at: Option<&char>| at.is_none_or(|c| !c.is_alphanumeric());
+        let at = (0..lower.len()).find(|from| {
+            let before = from.checked_sub(1).and_then(|i| lower.get(i));
+            same(*from) && apart(before) && apart(lower.get(from + wanted.len()))
+        });
+        if let Some(from) = at {
+            self.0[from..from + wanted.len()].fill(' ');
+        }
+        at.is_some()
+    }
+
+    /// Blanks the longest length out that a chain can have, mm.
+    fn length(&mut self, workshop: &Workshop) -> Option<f64> {
+        let mut best: Option<(f64, usize, usize)> = None;
+        for from in 0..self.0.len() {
+            let before = from.checked_sub(1).map(|i| self.0[i]);
+            if !self.0[from].is_ascii_digit() || before.is_some_and(|c| c.is_alphanumeric() || c == '.' || c == '/') {
+                continue;
+            }
+            // What reads as a length with its unit, however many words that takes.
+            for to in (from + 1..=self.0.len().min(from + 16)).rev() {
+                let said: String = self.0[from..to].iter().collect();
+                let unit = said.trim_end().chars().last().is_some_and(|c| c.is_alphabetic() || c == '"');
+                let ends = self.0.get(to).is_none_or(|c| !c.is_alphanumeric());
+                if !unit || !ends || said.contains("ga") || said.contains("wg") {
+                    continue;
+                }
+                let Ok(read) = length::read(&said, workshop.habits) else { continue };
+                if read.mm >= SHORTEST_MM && best.is_none_or(|(mm, ..)| read.mm > mm) {
+                    best = Some((read.mm, from, to));
+                }
+                break;
+            }
+        }
+        let (mm, from, to) = best?;
+        self.0[from..to].fill(' ');
+        Some(mm)
+    }
+}
+
+/// The weave a line names, blanked out of it; nothing where it names none.
+fn weave_of(left: &mut Left) -> Option<&'static Known> {
+    let chain = CHAIN.iter().any(|word| left.text().to_lowercase().split_whitespace().any(|w| w == *word));
+    let asks = left.text().to_lowercase().contains("ratio for");
+    let mut names: Vec<&str> = weaves::all()
+        .iter()
+        .flat_map(|known| known.also.iter().copied().chain([known.word, known.weave.name.as_str()]))
+        .collect();
+    // The longest first: “half Persian four in one” before “four in one”.
+    names.sort_by_key(|name| std::cmp::Reverse(name.len()));
+    for name in names {
+        if OTHERWISE_TOO.contains(&name) && !chain && !asks {
+            continue;
+        }
+        if left.take(&name.to_lowercase()) {
+            return weave_called(name);
+        }
+    }
+    None
+}
+
+/// Answers a line that speaks of a weave; nothing where it names none.
+pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> Option<Answer> {
+    let mut left = Left(text.chars().collect());
+    let known = weave_of(&mut left)?;
+    let mut reply = Answer { understood: vec![known.weave.name.clone()], ..Answer::default() };
+    let asks_ratio = left.text().to_lowercase().contains("ratio");
+    let clasp = clasp_of(&mut left);
+    // What follows the colon is what comes of it.
+    if let Some(colon) = left.0.iter().position(|c| *c == ':') {
+        left.0.truncate(colon);
+    }
+    let ease = ease_of(&mut left, workshop);
+    let length_mm = left.length(workshop);
+    for word in CHAIN.iter().chain(&FILLER) {
+        while left.take(word) {}
+    }
+    let left_over = left.text();
+    let said = left_over.trim().trim_matches(|c: char| !c.is_alphanumeric() && c != '"');
+    let only_count = said == "1" || said == "rings";
+    if said.is_empty() || only_count {
+        return Some(of_weave(known, asks_ratio, reply));
+    }
+    let (ring, assumed) = match rings_of(text, &left, workshop, kept) {
+        Ok(read) => read,
+        Err((unclear, faults)) => {
+            reply.unclear.extend(unclear);
+            reply.faults.extend(faults.into_iter().flat_map(|faults| faults.0));
+            return Some(reply);
+        }
+    };
+    reply.assumed = assumed;
+    let mut chain = ChainRequest::new(known.word, ring, length_mm.unwrap_or(200.0));
+    if length_mm.is_none() {
+        reply.assumed.push("No length is given: 20 cm are taken.".to_owned());
+    }
+    chain.clasp = clasp;
+    chain.ease_mm = ease;
+    Some(planned(chain, workshop, reply))
+}
+
+/// What is known of a weave alone.
+fn of_weave(known: &Known, asks_ratio: bool, reply: Answer) -> Answer {
+    let smallest = crate::chain::ladder::Ladder::of_known(known.word).map_or(0.0, |ladder| ladder.smallest_ratio());
+    let headline = format!(
+        "{}: rings of inside {} to {} times their wire, about; less than {:.2} times cannot be.",
+        crate::words::capital(&known.weave.name),
+        shown(known.usual[0], 1),
+        shown(known.usual[1], 1),
+        smallest
+    );
+    let missing = if asks_ratio { vec![] } else { vec!["the rings, for example 1.2 mm copper on the 5 mm rod".to_owned()] };
+    Answer { headline, missing, ..reply }
+}
+
+fn planned(chain: ChainRequest, workshop: &Workshop, reply: Answer) -> Answer {
+    let unit = workshop.habits.unit;
+    let sheet = chain.sheet(workshop);
+    let size = chain.ring_size().ok();
+    let mut reply = Answer { sentence: write(&chain, size, unit), faults: sheet.faults, ..reply };
+    if let Some(result) = sheet.result {
+        let plan = result.plan;
+        reply.headline = format!(
+            "{} rings, {} of them shut beforehand, for {} of {}; ratio {:.2}, {}{}.",
+            plan.rings_n,
+            plan.shut_before_n,
+            length_told(plan.finished_length_mm, unit),
+            chain.design().map_or_else(|_| chain.weave.clone(), |design| design.name.clone()),
+            plan.aspect_ratio,
+            plan.suits.shown(),
+            if plan.suits == Suits::Stiff { " and hard to close" } else { "" }
+        );
+        reply.figures = result.figures.into_iter().take(4).collect();
+    }
+    Answer { chain: Some(chain), opens: Some(View::Chain), ..reply }
+}
+
+/// `with an S clasp`, `with no clasp`.
+fn clasp_of(left: &mut Left) -> Option<PatternRequest> {
+    if left.take("with no clasp") || left.take("without a clasp") || left.take("without clasp") {
+        return None;
+    }
+    for kind in clasps() {
+        let name = kind.0.name.to_lowercase();
+        for said in [format!("with an {name}"), format!("with a {name}"), format!("with {name}"), format!("and {name}")] {
+            if left.take(&said) {
+                return Some(PatternRequest::usual(kind));
+            }
+        }
+    }
+    None
+}
+
+/// `and 5 mm of ease`.
+fn ease_of(left: &mut Left, workshop: &Workshop) -> f64 {
+    let text = left.text();
+    let Some(end) = text.find("of ease") else { return 0.0 };
+    let Some(start) = text[..end].rfind("and ") else { return 0.0 };
+    let Ok(read) = length::read(text[start + 4..end].trim(), workshop.habits) else { return 0.0 };
+    let (from, to) = (text[..start].chars().count(), text[..end + 7].chars().count());
+    left.0[from..to].fill(' ');
+    read.mm
+}
+
+type Rings = (crate::ring::RingRequest, Vec<String>);
+
+/// The rest of the line, as rings are said.
+fn rings_of(
+    typed: &str,
+    left: &Left,
+    workshop: &Workshop,
+    kept: &dyn Fn() -> Vec<Kept>,
+) -> Result<Rings, (Option<Unclear>, Option<Faults>)> {
+    let mut rest = left.text();
+    if rest.trim_start().starts_with("1 ") {
+        // `1 chain of`.
+        rest = rest.trim_start().trim_start_matches("1 ").to_owned();
+    }
+    let words = rest.split_whitespace().collect::<Vec<_>>().join(" ");
+    let words = words.replace(" ,", ",").trim_matches([',', ';', '.', ' ']).to_owned();
+    let rings = if words.contains("ring") { words.clone() } else { format!("rings {words}") };
+    match piece(&rings, workshop, kept) {
+        Ok((Piece::Rings(ring), assumed)) => Ok((ring, assumed)),
+        Ok(_) => {
+            let why = "A chain is made of rings: say their wire and size, for example 6 mm rings of 17 ga copper.";
+            Err((Some(unclear(typed, &words, why.to_owned())), None))
+        }
+        Err(faults) => {
+            let why = faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" ");
+            Err((Some(unclear(typed, &words, why)), None))
+        }
+    }
+}
+
+fn unclear(typed: &str, words: &str, why: String) -> Unclear {
+    let first = words.split_whitespace().next().unwrap_or(words);
+    let from = typed.find(first).map_or(0, |at| typed[..at].chars().count());
+    Unclear { from, to: typed.chars().count(), text: words.to_owned(), why, holds_back: true }
+}

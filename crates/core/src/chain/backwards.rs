@@ -1,0 +1,398 @@
+//! Backwards: from a weave and a wire to the ring and the rod; from rings there are to what they give; from a length and a
+//! look to wire and rod.
+
+use serde::{Deserialize, Serialize};
+
+use super::placing::Building;
+use super::plan::counted;
+use super::weave::Weave;
+use super::weaves::{self, Known};
+use super::{ChainRequest, RingSize, Suits, Taut};
+use crate::fault::{Faults, Span};
+use crate::tool::mandrel::{Mandrel, Shape};
+use crate::tool::workshop::Workshop;
+use crate::words::length::{LengthUnit, caliper, shown};
+
+/// A weave at a ratio: its place on the scale from *cannot* to *floppy*.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct OnScale {
+    /// The weave's word.
+    pub weave: String,
+    /// Its name.
+    pub shown: String,
+    /// The smallest ratio at which rings go into each other.
+    pub smallest_ratio: f64,
+    /// What makers usually take, about.
+    pub usual_ratio: [f64; 2],
+    /// Above this it is floppy.
+    pub floppy_ratio: f64,
+    /// How the ratio asked about suits.
+    pub suits: Suits,
+    /// From a cell to the next at that ratio, mm; nothing where the rings do not go into each other.
+    pub repeat_mm: f64,
+    /// The same in a sentence.
+    pub told: String,
+    /// Whether it is the weave of the plan.
+    pub chosen: bool,
+    /// The plan in this weave.
+    pub request: ChainRequest,
+}
+
+/// A rod of the workshop, and the chain its rings give.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct RodFor {
+    /// Its name as the sentence has it.
+    pub shown: String,
+    /// The rod.
+    pub mandrel: Mandrel,
+    /// Inside of the ring it gives, mm.
+    pub inside_mm: f64,
+    /// Ratio of inside to wire.
+    pub ratio: f64,
+    /// How that suits.
+    pub suits: Suits,
+    /// Rings for the length of the plan; nothing where they do not go into each other.
+    pub rings_n: u32,
+    /// How long the chain is then, mm.
+    pub chain_length_mm: f64,
+    /// Its mass, g.
+    pub mass_g: f64,
+    /// The same in a sentence.
+    pub told: String,
+    /// Whether it is the rod of the plan.
+    pub chosen: bool,
+    /// The plan on this rod.
+    pub request: ChainRequest,
+}
+
+/// A wire and rod that give the look and length asked for.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct WireAndRod {
+    /// The wire's size in words.
+    pub wire: String,
+    /// The rod's name.
+    pub rod: String,
+    /// How far across the chain is, mm.
+    pub across_mm: f64,
+    /// Ratio of inside to wire.
+    pub ratio: f64,
+    /// The same in a sentence.
+    pub told: String,
+    /// The plan in that wire, on that rod.
+    pub request: ChainRequest,
+}
+
+/// Everything a plan is worth looked at the other way round.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Backwards {
+    /// The ratio at which this weave is at its best: the middle of what is usual.
+    pub best_ratio: f64,
+    /// The ring that is, in the wire of the plan, inside, mm.
+    pub best_inside_mm: f64,
+    /// The same in a sentence.
+    pub best_told: String,
+    /// The workshop's round rods, the best suited first.
+    pub rods: Vec<RodFor>,
+    /// Wires and rods for the thickness of chain asked for; nothing where none was.
+    pub wires: Vec<WireAndRod>,
+}
+
+/// Rings there are.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct RingsThere {
+    /// Inside diameter, mm: 0.1 to 300.
+    pub inside_mm: f64,
+    /// Thickness of their wire, mm: 0.1 to 20.
+    pub wire_mm: f64,
+    /// How many there are, 1 to 100 000.
+    pub rings_n: u32,
+}
+
+/// What rings there are give in one weave.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Gives {
+    /// The weave's word.
+    pub weave: String,
+    /// Its name.
+    pub shown: String,
+    /// How the ratio suits.
+    pub suits: Suits,
+    /// Whole cells they make.
+    pub cells_n: u32,
+    /// How long that is, mm.
+    pub length_mm: f64,
+    /// Rings left over.
+    pub left_n: u32,
+    /// Of those used, shut beforehand.
+    pub shut_before_n: u32,
+    /// The same in a sentence.
+    pub told: String,
+}
+
+/// The share above the smallest ratio within which the best is sought where nothing is known to be usual.
+fn best_of(taut: &Taut) -> f64 {
+    f64::midpoint(taut.usual[0], taut.usual[1])
+}
+
+impl Suits {
+    /// The better suited first.
+    fn rank(self) -> u8 {
+        match self {
+            Self::Usual => 0,
+            Self::Stiff | Self::Loose => 1,
+            Self::Floppy => 2,
+            Self::Cannot => 3,
+        }
+    }
+}
+
+/// Every weave of the trade at the ratio of a plan.
+///
+/// # Errors
+/// The faults of the plan's rings.
+pub fn scale(request: &ChainRequest) -> Result<Vec<OnScale>, Faults> {
+    let mine = request.taut()?;
+    let wire = request.ring.wire.size_mm;
+    let size = RingSize { inside_mm: mine.ratio * wire, wire_mm: wire };
+    let on = |known: &Known| {
+        let taut = Taut::of(&known.weave, &[size])?;
+        Ok(OnScale {
+            weave: known.word.to_owned(),
+            shown: known.weave.name.clone(),
+            smallest_ratio: taut.smallest_ratio,
+            usual_ratio: taut.usual,
+            floppy_ratio: 1.35 * taut.usual[1],
+            suits: taut.suits,
+            repeat_mm: taut.repeat_mm,
+            told: told(&known.weave, &taut),
+            chosen: request.own_weave.is_none() && request.weave == known.word,
+            request: request.in_weave(known),
+        })
+    };
+    weaves::all().iter().map(on).collect()
+}
+
+fn told(weave: &Weave, taut: &Taut) -> String {
+    if taut.fits() {
+        format!(
+            "{}: {} at {:.2}; {:.2} at least, usually {} to {}.",
+            weave.name,
+            taut.suits.shown(),
+            taut.ratio,
+            taut.smallest_ratio,
+            shown(taut.usual[0], 1),
+            shown(taut.usual[1], 1)
+        )
+    } else {
+        format!("{}: cannot be at {:.2}; it takes {:.2}.", weave.name, taut.ratio, taut.smallest_ratio)
+    }
+}
+
+impl ChainRequest {
+    /// The same plan looked at the other way round: the ring this weave is at its best with in this wire, which of the
+    /// workshop's rods gives it, and, for a chain so far across, which wires and rods.
+    ///
+    /// ```
+    /// use lorimant_core::chain::ChainRequest;
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let chain = ChainRequest::new("byzantine", RingRequest::new(wire, Mandrel::round(5.0), 1), 180.0);
+    /// let rods = vec![Mandrel::round(2.5), Mandrel::round(3.8), Mandrel::round(6.0)];
+    /// let backwards = chain.backwards(None, &Workshop { rods, ..Workshop::default() }).unwrap();
+    /// // The best of the three is the middle one; the thinnest cannot be.
+    /// assert_eq!(backwards.rods[0].mandrel.diameter_mm, 3.8);
+    /// assert_eq!(backwards.rods[2].rings_n, 0);
+    /// ```
+    ///
+    /// # Errors
+    /// The faults of the plan's rings and weave.
+    pub fn backwards(&self, across_mm: Option<f64>, workshop: &Workshop) -> Result<Backwards, Faults> {
+        let unit = workshop.habits.unit;
+        let taut = self.taut()?;
+        let weave = self.design()?;
+        let best_ratio = best_of(&taut);
+        let best_inside_mm = best_ratio * self.ring.wire.size_mm;
+        let mut rods: Vec<RodFor> = workshop
+            .rods
+            .iter()
+            .filter(|rod| rod.shape == Shape::Round)
+            .filter_map(|rod| self.on_rod(rod, weave, unit))
+            .collect();
+        rods.sort_by(|a, b| {
+            let off = |rod: &RodFor| (rod.ratio - best_ratio).abs();
+            (a.suits.rank(), off(a)).partial_cmp(&(b.suits.rank(), off(b))).unwrap_or(std::cmp::Ordering::Equal)
+        });
+        let wires = match across_mm {
+            Some(across) => self.wires_for(across, workshop),
+            None => vec![],
+        };
+        Ok(Backwards {
+            best_ratio,
+            best_inside_mm,
+            best_told: format!(
+                "{} is at its best about {}: in {} wire, rings {} inside.",
+                weave.name,
+                shown(best_ratio, 2),
+                self.ring.wire.size_shown(unit),
+                caliper(best_inside_mm, unit)
+            ),
+            rods,
+            wires,
+        })
+    }
+
+    fn on_rod(&self, rod: &Mandrel, weave: &Weave, unit: LengthUnit) -> Option<RodFor> {
+        let mut request = self.clone();
+        request.ring.mandrel = rod.clone();
+        request.ring.wish.inside_mm = None;
+        let taut = request.taut().ok()?;
+        let plan = request.plan().ok();
+        let (rings_n, chain_length_mm, mass_g) =
+            plan.as_ref().map_or((0, 0.0, 0.0), |plan| (plan.rings_n, plan.finished_length_mm, plan.mass_g));
+        let told = match &plan {
+            Some(plan) => format!(
+                "ratio {:.2}, {}; {} rings, {}, {} g",
+                taut.ratio,
+                taut.suits.shown(),
+                plan.rings_n,
+                super::sentence::length_told(plan.finished_length_mm, unit),
+                shown(plan.mass_g, 1)
+            ),
+            None if !taut.fits() => {
+                format!("ratio {:.2}, cannot be: {} takes {:.2}", taut.ratio, weave.name, taut.smallest_ratio)
+            }
+            None => format!("ratio {:.2}, {}", taut.ratio, taut.suits.shown()),
+        };
+        Some(RodFor {
+            shown: rod.shown_in(unit),
+            mandrel: rod.clone(),
+            inside_mm: taut.ratio * self.ring.wire.size_mm,
+            ratio: taut.ratio,
+            suits: taut.suits,
+            rings_n,
+            chain_length_mm,
+            mass_g,
+            told,
+            chosen: *rod == self.ring.mandrel,
+            request,
+        })
+    }
+
+    /// Wires, in even gauges of the workshop's system, that give a chain so far across at its best, each with the rod that
+    /// comes nearest.
+    fn wires_for(&self, across_mm: f64, workshop: &Workshop) -> Vec<WireAndRod> {
+        let unit = workshop.habits.unit;
+        let mut found: Vec<(f64, WireAndRod)> = vec![];
+        for size_mm in sizes_offered(unit) {
+            let mut request = self.clone();
+            request.ring.wire.size_mm = size_mm;
+            let Ok(back) = request.backwards(None, workshop) else { continue };
+            let Some(rod) = back.rods.into_iter().find(|rod| rod.suits == Suits::Usual) else { continue };
+            let Ok(plan) = rod.request.plan() else { continue };
+            let across = plan.across_mm[0].max(plan.across_mm[1]);
+            let told = format!(
+                "{} across: {} wire on the {}, ratio {:.2}, {} rings, {} g",
+                caliper(across, unit),
+                rod.request.ring.wire.size_shown(unit),
+                rod.shown,
+                rod.ratio,
+                plan.rings_n,
+                shown(plan.mass_g, 1)
+            );
+            let wire = rod.request.ring.wire.size_shown(unit);
+            let one = WireAndRod {
+                wire,
+                rod: rod.shown,
+                across_mm: across,
+                ratio: rod.ratio,
+                told,
+                request: rod.request,
+            };
+            found.push(((across - across_mm).abs(), one));
+        }
+        found.sort_by(|a, b| a.0.total_cmp(&b.0));
+        found.into_iter().take(5).map(|(_, one)| one).collect()
+    }
+}
+
+/// Sizes of wire that shops sell, mm.
+fn sizes_offered(unit: LengthUnit) -> Vec<f64> {
+    match unit {
+        LengthUnit::Mm => vec![0.5, 0.6, 0.8, 0.9, 1.0, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.5],
+        LengthUnit::Inch => (10..=24).map(|n| 0.127 * 92_f64.powf((36.0 - f64::from(n)) / 39.0)).collect(),
+    }
+}
+
+impl RingsThere {
+    /// What they give in every weave of the trade, the longest of those that suit first.
+    ///
+    /// ```
+    /// use lorimant_core::chain::backwards::RingsThere;
+    ///
+    /// let bag = RingsThere { inside_mm: 5.0, wire_mm: 1.2, rings_n: 300 };
+    /// let gives = bag.gives().unwrap();
+    /// let byzantine = gives.iter().find(|one| one.weave == "byzantine").unwrap();
+    /// assert_eq!((byzantine.cells_n, byzantine.left_n), (50, 0));
+    /// ```
+    ///
+    /// # Errors
+    /// A fault at each number that cannot be.
+    pub fn gives(&self) -> Result<Vec<Gives>, Faults> {
+        let mut faults = Faults::none();
+        let inside = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
+        faults.keep(inside.check("inside_mm", self.inside_mm));
+        let wire = Span { noun: "wire", unit: " mm", least: 0.1, most: 20.0 };
+        faults.keep(wire.check("wire_mm", self.wire_mm));
+        let rings = Span { noun: "number of rings", unit: "", least: 1.0, most: f64::from(super::MOST_RINGS) };
+        faults.keep(rings.check("rings_n", f64::from(self.rings_n)));
+        faults.into_result()?;
+        let size = RingSize { inside_mm: self.inside_mm, wire_mm: self.wire_mm };
+        let mut gives: Vec<Gives> = vec![];
+        for known in weaves::all().iter().filter(|known| !known.weave.is_sheet()) {
+            let taut = Taut::of(&known.weave, &[size])?;
+            let k = u32::try_from(known.weave.rings_n()).unwrap_or(1);
+            let cells_n = if taut.fits() { self.rings_n / k } else { 0 };
+            let length_mm = f64::from(cells_n) * taut.repeat_mm;
+            let counted = counted(&known.weave, &taut, length_mm.max(taut.repeat_mm), 1).ok();
+            let building = counted.and_then(|all| Building::of(&known.weave, all.cells_n, 1).ok());
+            let shut_before_n = building.filter(|_| cells_n > 0).map_or(0, |building| building.shut_n());
+            let left_n = self.rings_n - cells_n * k;
+            let told = if taut.fits() {
+                format!(
+                    "{}: {} cm from {} rings{}, {}",
+                    known.weave.name,
+                    shown(length_mm / 10.0, 1),
+                    cells_n * k,
+                    if left_n > 0 { format!(", {left_n} over") } else { String::new() },
+                    taut.suits.shown()
+                )
+            } else {
+                told(&known.weave, &taut)
+            };
+            gives.push(Gives {
+                weave: known.word.to_owned(),
+                shown: known.weave.name.clone(),
+                suits: taut.suits,
+                cells_n,
+                length_mm,
+                left_n,
+                shut_before_n,
+                told,
+            });
+        }
+        gives.sort_by(|a, b| a.suits.rank().cmp(&b.suits.rank()).then(b.length_mm.total_cmp(&a.length_mm)));
+        Ok(gives)
+    }
+}

@@ -1,0 +1,210 @@
+//! The figures of a chain, each with its working.
+
+use super::{ChainPlan, ChainRequest, Suits};
+use crate::figure::{Figure, Level, Question, figure};
+use crate::words::counted;
+use crate::words::length::{LengthUnit, long_length, shown};
+
+const CONTACT: &str = "Rings as tori that touch: the longest repeat at which nothing overlaps and exactly the listed pairs \
+                       are linked, by sequential linear programs from several starts.";
+const TALLY: &str = "Counting.";
+const PLASTIC: &str = "Plastic hinge opposite the gap, the rings of one place sharing the load.";
+
+impl ChainPlan {
+    /// Every figure of the plan in the order it is read, with its working.
+    #[must_use]
+    pub fn figures(&self, request: &ChainRequest, minutes: f64, unit: LengthUnit) -> Vec<Figure> {
+        let mut figures = self.count(request);
+        figures.extend(self.in_your_hand(request, unit));
+        figures.extend(self.off_the_spool(request, minutes));
+        figures.push(self.will_it_hold());
+        figures
+    }
+
+    fn count(&self, request: &ChainRequest) -> Vec<Figure> {
+        let question = Question::Cut;
+        let chains = request.chains_n;
+        let rings = figure("rings", question, "rings in it", self.rings_n.to_string(), "")
+            .more(format!(
+                "{} shut beforehand, {} open; {}",
+                self.shut_before_n,
+                self.open_n,
+                counted(self.cells_n, "row")
+            ))
+            .says("Rings of the chain itself: whole cells, as many as come nearest to the length.")
+            .formula(
+                "cells × rings a cell",
+                format!(
+                    "{} × {}{} = {}",
+                    self.cells_n,
+                    self.rings_per_cell,
+                    if self.across_n > 1 { format!(" × {} across", self.across_n) } else { String::new() },
+                    self.rings_n
+                ),
+            )
+            .assumes("No two linked rings are shut beforehand.", "Exact; half a repeat of length at most.", TALLY);
+        let make = figure("rings-to-make", question, "rings to make", self.rings_to_make_n.to_string(), "")
+            .more(format!(
+                "{} % reckoned spoiled, {} spare",
+                shown(request.spoiled_share * 100.0, 1),
+                request.spares_n
+            ))
+            .says("With what is usually spoiled in opening and closing, and some kept for mending.")
+            .formula(
+                "rings × chains × (1 + spoiled) + spares",
+                format!(
+                    "{} × {chains} × {} + {} → {}",
+                    self.rings_n,
+                    shown(1.0 + request.spoiled_share, 3),
+                    request.spares_n,
+                    self.rings_to_make_n
+                ),
+            )
+            .assumes("The workshop's own share, to be changed.", "A habit, not a law.", TALLY);
+        vec![rings, make]
+    }
+
+    fn in_your_hand(&self, request: &ChainRequest, unit: LengthUnit) -> Vec<Figure> {
+        let question = Question::InYourHand;
+        let finished = self.finished_length_mm;
+        let length = figure("chain-length", question, "finished length", shown(finished, 1), "mm")
+            .ruler(finished)
+            .more(format!("± {} mm", shown(self.chain_length_spread_mm.max(0.1), 1)))
+            .says("Pulled taut, clasp included where there is one. Lying loose it is shorter.")
+            .formula(
+                "cells × repeat + clasp",
+                format!(
+                    "{} × {} + {} = {} mm",
+                    self.cells_n,
+                    shown(self.repeat_mm, 3),
+                    shown(self.clasp_mm, 1),
+                    shown(finished, 1)
+                ),
+            )
+            .assumes(
+                "Rings round and all alike; the clasp pulled straight.",
+                format!(
+                    "± {} mm, one standard deviation, from what all rings of a coil share: metal, wire and kerf. What \
+                     differs from ring to ring evens out over {} rings.",
+                    shown(self.chain_length_spread_mm, 1),
+                    self.rings_n
+                ),
+                CONTACT,
+            );
+        let off = finished - (request.length_mm - request.ease_mm);
+        let length = if off.abs() > 1.0 {
+            let word = if off > 0.0 { "longer" } else { "shorter" };
+            length.more(format!(
+                "± {} mm; {} mm {word} than asked: whole rows",
+                shown(self.chain_length_spread_mm.max(0.1), 1),
+                shown(off.abs(), 1)
+            ))
+        } else {
+            length
+        };
+        let level = match self.suits {
+            Suits::Stiff | Suits::Floppy => Some(Level::Watch),
+            _ => None,
+        };
+        let mut ratio =
+            figure("aspect-ratio", question, "inside Ø to wire", format!("{:.2}", self.aspect_ratio), "")
+                .more(format!("{}; {:.2} at least", self.suits.shown(), self.smallest_ratio))
+                .says(format!(
+                    "What is left of the ratio in your own rings after springback, kerf and closing. Usual is {} to {}, \
+                     about.",
+                    shown(self.usual_ratio[0], 1),
+                    shown(self.usual_ratio[1], 1)
+                ))
+                .formula(
+                    "ID / d",
+                    format!(
+                        "{} / {} = {:.3}",
+                        shown(self.aspect_ratio * request.ring.wire.size_mm, 3),
+                        shown(request.ring.wire.size_mm, 3),
+                        self.aspect_ratio
+                    ),
+                )
+                .assumes(
+                    "What is usual is our own judgement; the smallest is worked out.",
+                    "The smallest ratio found is an upper bound: a better pose could go a little below.",
+                    CONTACT,
+                );
+        ratio.level = level;
+        let repeat = figure("repeat", question, "one repeat", shown(self.repeat_mm, 2), "mm")
+            .ruler(self.repeat_mm)
+            .says("From a cell to the next, taut.")
+            .formula(
+                "longest shift without overlap",
+                format!(
+                    "{} × inside {} mm = {} mm",
+                    shown(self.repeat_mm / (self.aspect_ratio * request.ring.wire.size_mm), 4),
+                    shown(self.aspect_ratio * request.ring.wire.size_mm, 3),
+                    shown(self.repeat_mm, 3)
+                ),
+            )
+            .assumes("Pulled taut, no friction.", "0.5 % of the repeat, and what the ring's own ± makes of it.", CONTACT);
+        let [wide, deep] = self.across_mm;
+        let across = figure(
+            "chain-across",
+            question,
+            "across it",
+            format!("{} × {}", shown(wide, 1), shown(deep, 1)),
+            "mm",
+        )
+        .says("How far it reaches to either side of its length, taut.")
+        .formula("outermost wire to outermost wire", format!("{} and {} mm", shown(wide, 2), shown(deep, 2)))
+        .assumes("Pulled taut.", "As the ring.", CONTACT);
+        let _ = unit;
+        vec![length, ratio, repeat, across]
+    }
+
+    fn off_the_spool(&self, request: &ChainRequest, minutes: f64) -> Vec<Figure> {
+        let question = Question::OffTheSpool;
+        let (wire, wire_unit) = long_length(self.off_the_spool_mm);
+        let spool = figure("wire", question, "wire off the spool", wire, wire_unit)
+            .ruler(self.off_the_spool_mm)
+            .more(format!("{} g in all; {}", shown(self.off_the_spool_g, 1), counted(self.coils_n, "coil")))
+            .says("For all rings to make, with kerf, tails and ragged ends, as the ring plan behind it has them.")
+            .formula("ring plan", format!("{} rings: {} mm", self.rings_to_make_n, shown(self.off_the_spool_mm, 0)))
+            .assumes("As the ring plan.", "As the ring plan.", TALLY);
+        let mass = figure("mass", question, "one chain weighs", shown(self.mass_g, 1), "g")
+            .more(format!("{} of wire in it", long_told(self.wire_length_mm)))
+            .says("Its rings, without the clasp.")
+            .formula(
+                "rings × wire in a ring × mass of a length",
+                format!("{} mm of wire: {} g", shown(self.wire_length_mm, 0), shown(self.mass_g, 2)),
+            )
+            .assumes("Wire keeps its volume.", "± 2 %, twice that of the wire's size.", TALLY);
+        let minutes = figure("minutes", question, "at the bench", shown(minutes, 0), "min")
+            .more(format!("for {}, rings included", counted(request.chains_n, "chain")))
+            .says("Winding, cutting, shutting, opening and putting in.")
+            .formula("sum over the steps", format!("{} min", shown(minutes, 0)))
+            .assumes(
+                "A practised hand, until the workshop's own times are known.",
+                "Hands differ by half as much again.",
+                TALLY,
+            );
+        vec![spool, mass, minutes]
+    }
+
+    fn will_it_hold(&self) -> Figure {
+        let first = self.clasp_opens_n.map_or(self.rings_open_n, |clasp| clasp.min(self.rings_open_n));
+        figure("opens-at", Question::WillItHold, "opens at about", shown(first, 1), "N")
+            .more(self.opens_first.clone())
+            .says("Load at which a gap first stays open a little. Unsoldered rings open; that is what a chain gives way by.")
+            .formula(
+                "0.6 · strands · Mp/R",
+                format!("{} carry it: {} N", counted(self.strands_n, "ring"), shown(self.rings_open_n, 2)),
+            )
+            .assumes(
+                "The rings of one place share the load evenly; in a kinked chain they do not.",
+                "± 40 %. An estimate, not a rating.",
+                PLASTIC,
+            )
+    }
+}
+
+fn long_told(mm: f64) -> String {
+    let (value, unit) = long_length(mm);
+    format!("{value} {unit}")
+}

@@ -1,0 +1,350 @@
+//! Building a chain: which rings are shut beforehand, which come open, in what order, through what.
+//!
+//! Two shut rings cannot go through each other, so those shut beforehand are rings of which no two are linked: as many as
+//! can be. A ring that comes last into a fold must come open. Each open ring, when its turn comes, takes up the shut ones
+//! that hang on it and are not there yet, and goes through those that are.
+
+use serde::Serialize;
+
+use super::weave::{Weave, name};
+use crate::fault::{Fault, Faults};
+use crate::words::counted;
+
+/// Most cells in which the shut rings come again.
+const MOST_CELLS: usize = 4;
+/// Most rings over which all ways to shut some are tried.
+const MOST_TRIED: usize = 18;
+
+/// A ring of a chain: its cell along and across, and its place in the cell.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord)]
+pub struct At {
+    /// The cell along the length, from 0.
+    pub cell: u32,
+    /// The cell across, from 0; 0 of a chain.
+    pub aside: u32,
+    /// The ring in the cell, from 0.
+    pub ring: usize,
+}
+
+/// The order in which a chain is built.
+#[derive(Debug, Clone)]
+pub struct Building<'a> {
+    weave: &'a Weave,
+    cells_n: u32,
+    across_n: u32,
+    /// Whether each ring is shut beforehand, over the cells in which that comes again.
+    shut: Vec<Vec<bool>>,
+}
+
+/// A ring put in.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Placed {
+    /// The ring.
+    pub ring: At,
+    /// Those there that it goes through.
+    pub through: Vec<At>,
+    /// Shut ones that it takes up.
+    pub takes_up: Vec<At>,
+}
+
+/// A placing as a maker reads it.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Placing {
+    /// Its place in the order, from 1.
+    pub n: u32,
+    /// Of so many.
+    pub of_n: u32,
+    /// The row it is in, from 1.
+    pub row: u32,
+    /// Of so many rows.
+    pub rows_n: u32,
+    /// Which ring of the row it is, from 1.
+    pub in_row: u32,
+    /// Of so many open ones in the row.
+    pub of_row: u32,
+    /// The ring in words: `C, a fold`.
+    pub ring: String,
+    /// What it goes through, in words.
+    pub through: Vec<String>,
+    /// What shut rings it takes up, in words.
+    pub takes_up: Vec<String>,
+    /// The instruction.
+    pub text: String,
+    /// How a mistake here shows, and how far to open up.
+    pub if_wrong: String,
+}
+
+impl<'a> Building<'a> {
+    /// A chain of so many cells; a sheet so many across.
+    ///
+    /// ```
+    /// use lorimant_core::chain::placing::Building;
+    /// use lorimant_core::chain::weaves::by_word;
+    ///
+    /// let weave = &by_word("two-in-two").unwrap().weave;
+    /// let building = Building::of(weave, 10, 1).unwrap();
+    /// // Every other pair is shut beforehand.
+    /// assert_eq!((building.shut_n(), building.open_n()), (10, 10));
+    /// ```
+    ///
+    /// # Errors
+    /// A fault where it has no cell.
+    pub fn of(weave: &'a Weave, cells_n: u32, across_n: u32) -> Result<Self, Faults> {
+        if cells_n == 0 || across_n == 0 {
+            return Err(Fault::new("length_mm", "It is shorter than one repeat of the weave.").into());
+        }
+        let across_n = if weave.is_sheet() { across_n } else { 1 };
+        Ok(Self { weave, cells_n, across_n, shut: shut_of(weave) })
+    }
+
+    /// Whether a ring is shut beforehand.
+    #[must_use]
+    pub fn is_shut(&self, at: At) -> bool {
+        self.shut[at.cell as usize % self.shut.len()][at.ring]
+    }
+
+    /// How many rings are shut beforehand.
+    #[must_use]
+    pub fn shut_n(&self) -> u32 {
+        let period = u32::try_from(self.shut.len()).unwrap_or(1);
+        let of = |cell: &Vec<bool>| u32::try_from(cell.iter().filter(|shut| **shut).count()).unwrap_or(0);
+        let (whole, rest) = (self.cells_n / period, (self.cells_n % period) as usize);
+        let per_period: u32 = self.shut.iter().map(of).sum();
+        (whole * per_period + self.shut[..rest].iter().map(of).sum::<u32>()) * self.across_n
+    }
+
+    /// How many come open.
+    #[must_use]
+    pub fn open_n(&self) -> u32 {
+        self.rings_n() - self.shut_n()
+    }
+
+    /// All rings.
+    #[must_use]
+    pub fn rings_n(&self) -> u32 {
+        u32::try_from(self.weave.rings_n()).unwrap_or(0) * self.cells_n * self.across_n
+    }
+
+    /// The rings a ring is linked with in this chain; at its ends some are missing.
+    pub fn linked_with(&self, at: At) -> impl Iterator<Item = At> + '_ {
+        self.weave.linked_with(at.ring).filter_map(move |(ring, on, aside)| {
+            let cell = at.cell.checked_add_signed(on).filter(|cell| *cell < self.cells_n)?;
+            let aside = at.aside.checked_add_signed(aside).filter(|aside| *aside < self.across_n)?;
+            Some(At { cell, aside, ring })
+        })
+    }
+
+    /// The open rings in the order they are put in.
+    pub fn open(&self) -> impl Iterator<Item = At> + '_ {
+        let cells = (0..self.cells_n).flat_map(|cell| (0..self.across_n).map(move |aside| (cell, aside)));
+        cells
+            .flat_map(|(cell, aside)| (0..self.weave.rings_n()).map(move |ring| At { cell, aside, ring }))
+            .filter(|at| !self.is_shut(*at))
+    }
+
+    /// The `n`th open ring put in, from 0; `None` beyond the last.
+    fn nth(&self, n: u32) -> Option<At> {
+        let open_in = |cell: u32| self.open_in(cell);
+        let mut left = n;
+        for cell in 0..self.cells_n {
+            let open = u32::try_from(open_in(cell).len()).ok()? * self.across_n;
+            if left < open {
+                let each = open / self.across_n;
+                let ring = open_in(cell)[(left % each) as usize];
+                return Some(At { cell, aside: left / each, ring });
+            }
+            left -= open;
+        }
+        None
+    }
+
+    /// The open rings of a cell.
+    fn open_in(&self, cell: u32) -> Vec<usize> {
+        let shut = &self.shut[cell as usize % self.shut.len()];
+        (0..shut.len()).filter(|ring| !shut[*ring]).collect()
+    }
+
+    /// What a ring goes through and takes up when it is put in, in this order.
+    #[must_use]
+    pub fn placed(&self, ring: At) -> Placed {
+        let (mut through, mut takes_up) = (vec![], vec![]);
+        for other in self.linked_with(ring) {
+            if self.is_shut(other) {
+                // It is there if an open ring before this one took it up.
+                let there = self.linked_with(other).any(|one| !self.is_shut(one) && one < ring);
+                if there { &mut through } else { &mut takes_up }.push(other);
+            } else if other < ring {
+                through.push(other);
+            }
+        }
+        through.sort_unstable();
+        takes_up.sort_unstable();
+        Placed { ring, through, takes_up }
+    }
+
+    /// The `n`th placing, from 0, as a maker reads it; `None` once all are in.
+    #[must_use]
+    pub fn placing(&self, n: u32, wire_mm: f64) -> Option<Placing> {
+        let at = self.nth(n)?;
+        let placed = self.placed(at);
+        let each = u32::try_from(self.open_in(at.cell).len()).ok()?;
+        let place = self.open_in(at.cell).iter().position(|ring| *ring == at.ring)?;
+        let in_row = at.aside * each + u32::try_from(place).ok()? + 1;
+        let ring = format!("{}, {}", self.named(at, at), self.weave.rings[at.ring]);
+        let named = |all: &[At]| all.iter().map(|one| self.named(*one, at)).collect::<Vec<_>>();
+        let (through, takes_up) = (named(&placed.through), named(&placed.takes_up));
+        let text = self.told(n, &placed, &through, &takes_up);
+        Some(Placing {
+            n: n + 1,
+            of_n: self.open_n(),
+            row: at.cell + 1,
+            rows_n: self.cells_n,
+            in_row,
+            of_row: each * self.across_n,
+            if_wrong: self.if_wrong(&placed, &through, wire_mm),
+            ring,
+            through,
+            takes_up,
+            text,
+        })
+    }
+
+    /// How many placings there are before a row, counted from 1; all of them beyond the last. A lost place is found again
+    /// by it: count the rows that hang together.
+    #[must_use]
+    pub fn before_row(&self, row: u32) -> u32 {
+        (0..row.saturating_sub(1).min(self.cells_n))
+            .map(|cell| u32::try_from(self.open_in(cell).len()).unwrap_or(0) * self.across_n)
+            .sum()
+    }
+
+    /// A ring's name, with its row where that is another than of `from`.
+    fn named(&self, at: At, from: At) -> String {
+        let aside = if self.across_n > 1 { format!("{}", at.aside + 1) } else { String::new() };
+        let letter = format!("{}{aside}", name(at.ring));
+        if at.cell == from.cell { letter } else { format!("{letter} of row {}", at.cell + 1) }
+    }
+
+    fn told(&self, n: u32, placed: &Placed, through: &[String], takes_up: &[String]) -> String {
+        let mut told = String::new();
+        let held = self.weave.folds.iter().filter(|fold| {
+            let holds = |at: &super::weave::RingAt| {
+                at.ring == placed.ring.ring
+                    && fold.held_by.iter().all(|other| other.ring >= at.ring)
+                    && placed.through.iter().any(|one| {
+                        one.ring == fold.ring
+                            && i64::from(placed.ring.cell) - i64::from(one.cell) == i64::from(at.cells_on)
+                    })
+            };
+            fold.held_by.iter().any(holds) && fold.held_by.iter().any(|at| at.cells_on > 0)
+        });
+        let folded: Vec<String> = held
+            .filter_map(|fold| placed.through.iter().find(|one| one.ring == fold.ring))
+            .map(|one| self.named(*one, placed.ring))
+            .collect();
+        if let [first, ..] = &folded[..] {
+            let over = self.weave.folds.iter().find(|fold| {
+                placed.through.iter().any(|one| one.ring == fold.ring)
+                    && fold.held_by.iter().any(|at| at.cells_on > 0)
+            });
+            let over = over.map_or_else(String::new, |fold| {
+                format!("{} and {}", name(fold.over[0].ring), name(fold.over[1].ring))
+            });
+            let all = if folded.len() > 1 { all_of(&folded) } else { first.clone() };
+            told += &format!(
+                "Fold {all} back, one to either side, over {over} of their row; part {over} so that the folded rings show \
+                 between them. "
+            );
+        }
+        match takes_up {
+            [] => told += &format!("Take an open ring, {}. ", self.named(placed.ring, placed.ring)),
+            shut => {
+                told += &format!(
+                    "Put {} ({}) on an open ring, {}. ",
+                    counted(u32::try_from(shut.len()).unwrap_or(0), "shut ring"),
+                    all_of(shut),
+                    self.named(placed.ring, placed.ring)
+                );
+            }
+        }
+        match through {
+            [] if n == 0 => {
+                told += "Shut it. Hang a loop of scrap wire in it: that marks the start.";
+            }
+            [] => told += "Shut it, and lay it beside the others of its row.",
+            there => told += &format!("Pass it through {}. Shut it.", all_of(there)),
+        }
+        told
+    }
+
+    fn if_wrong(&self, placed: &Placed, through: &[String], wire_mm: f64) -> String {
+        // A gap lets its neighbours' wire out with a little to spare.
+        let gap = (wire_mm * 1.15 * 10.0).ceil() / 10.0;
+        let open_up = format!(
+            "Open this ring only, sideways, to a gap of about {gap:.1} mm, and pass it again: whatever was put in since \
+             hangs on and stays."
+        );
+        match through {
+            [] => format!("Nothing hangs on it yet: take it off and begin again. {open_up}"),
+            [only] => {
+                let ring = self.named(placed.ring, placed.ring);
+                format!("If it missed {only}, {ring} comes away when you pull. {open_up}")
+            }
+            [.., last] => {
+                let ring = self.named(placed.ring, placed.ring);
+                format!(
+                    "One too few: if {ring} missed {last}, then {last} swings free, the row leans to the other side, and \
+                     the next row does not lie level. {open_up}"
+                )
+            }
+        }
+    }
+}
+
+fn all_of(names: &[String]) -> String {
+    match names {
+        [] => String::new(),
+        [one] => one.clone(),
+        [most @ .., last] => format!("{} and {last}", most.join(", ")),
+    }
+}
+
+/// Which rings are shut beforehand, over the fewest cells in which any can be.
+fn shut_of(weave: &Weave) -> Vec<Vec<bool>> {
+    let k = weave.rings_n();
+    // What holds a fold that was made before is put in last, through it.
+    let last: Vec<usize> = weave
+        .folds
+        .iter()
+        .flat_map(|fold| &fold.held_by)
+        .filter(|at| at.cells_on > 0)
+        .map(|at| at.ring)
+        .collect();
+    for cells in 1..=MOST_CELLS {
+        let n = k * cells;
+        if n > MOST_TRIED || (weave.is_sheet() && cells > 1) {
+            break;
+        }
+        // Rings linked with each ring, those of later cells counted round.
+        let linked: Vec<u32> = (0..n)
+            .map(|i| {
+                let round = i32::try_from(cells).unwrap_or(1);
+                weave.linked_with(i % k).fold(0, |all, (ring, on, _)| {
+                    let cell = (i32::try_from(i / k).unwrap_or(0) + on).rem_euclid(round);
+                    all | 1 << (usize::try_from(cell).unwrap_or(0) * k + ring)
+                })
+            })
+            .collect();
+        let may = |shut: u32| {
+            (0..n).all(|i| shut & 1 << i == 0 || (linked[i] & shut == 0 && !last.contains(&(i % k))))
+        };
+        let best = (1_u32..1 << n).filter(|shut| may(*shut)).max_by_key(|shut| (shut.count_ones(), *shut));
+        if let Some(best) = best {
+            return (0..cells)
+                .map(|cell| (0..k).map(|ring| best & 1 << (cell * k + ring) != 0).collect())
+                .collect();
+        }
+    }
+    vec![vec![false; k]]
+}

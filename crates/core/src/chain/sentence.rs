@@ -1,0 +1,193 @@
+//! A chain's sentence: the words it is stated in, and which input each writes to.
+
+use super::{ChainRequest, RingSize};
+use crate::ring::sentence::{Slot as RingSlot, field_of as ring_field_of};
+use crate::tool::cutting::Method;
+use crate::words::gauge::MM_PER_INCH;
+use crate::words::length::{LengthUnit, inch_fraction, shown};
+use crate::words::sentence::Phrase;
+use crate::words::{counted, words};
+
+words! {
+    /// An input of a chain that is a word of its sentence.
+    pub enum Slot ("word of the sentence") {
+        /// How many chains.
+        Chains = "chains", "how many";
+        /// How long.
+        Length = "length", "length";
+        /// Which weave.
+        Weave = "weave", "weave";
+        /// How many cells across, of a sheet.
+        Across = "across", "cells across";
+        /// Temper of its wire.
+        Temper = "temper", "temper";
+        /// Metal of its wire.
+        Metal = "metal", "metal";
+        /// Size of its wire.
+        Size = "size", "wire size";
+        /// How its rings are wound.
+        Winding = "winding", "winding";
+        /// The rod of its rings.
+        Mandrel = "mandrel", "rod";
+        /// How the coil is cut.
+        Cutting = "cutting", "cutting";
+        /// The saw blade.
+        Blade = "blade", "blade";
+        /// Whether the second part has rings of its own.
+        Second = "second", "rings of the second part";
+        /// Metal of the second part's wire.
+        SecondMetal = "second-metal", "metal of the second part";
+        /// Size of the second part's wire.
+        SecondSize = "second-size", "wire size of the second part";
+        /// The rod of the second part's rings.
+        SecondMandrel = "second-mandrel", "rod of the second part";
+        /// The clasp.
+        Clasp = "clasp", "clasp";
+        /// By how much it is made shorter.
+        Ease = "ease", "ease";
+        /// Spare rings.
+        Spares = "spares", "spare rings";
+    }
+}
+
+impl Slot {
+    /// The word of a ring plan's sentence that it is, and whether of the second part; none for words of the chain's own.
+    #[must_use]
+    pub fn of_ring(self) -> Option<(RingSlot, bool)> {
+        Some(match self {
+            Self::Temper => (RingSlot::Temper, false),
+            Self::Metal => (RingSlot::Metal, false),
+            Self::Size => (RingSlot::Size, false),
+            Self::Winding => (RingSlot::Winding, false),
+            Self::Mandrel => (RingSlot::Mandrel, false),
+            Self::Cutting => (RingSlot::Cutting, false),
+            Self::Blade => (RingSlot::Blade, false),
+            Self::SecondMetal => (RingSlot::Metal, true),
+            Self::SecondSize => (RingSlot::Size, true),
+            Self::SecondMandrel => (RingSlot::Mandrel, true),
+            _ => return None,
+        })
+    }
+}
+
+/// The field a word of the sentence writes to.
+///
+/// ```
+/// use lorimant_core::chain::sentence::{Slot, field_of};
+///
+/// assert_eq!(field_of(Slot::Mandrel), "ring.mandrel.diameter_mm");
+/// ```
+#[must_use]
+pub fn field_of(slot: Slot) -> String {
+    if let Some((ring, second)) = slot.of_ring() {
+        return format!("{}.{}", if second { "second_ring" } else { "ring" }, ring_field_of(ring));
+    }
+    match slot {
+        Slot::Chains => "chains_n",
+        Slot::Length => "length_mm",
+        Slot::Weave => "weave",
+        Slot::Across => "across_n",
+        Slot::Clasp => "clasp",
+        Slot::Ease => "ease_mm",
+        Slot::Spares => "spares_n",
+        _ => "second_ring",
+    }
+    .to_owned()
+}
+
+/// A chain's length as it is said: in centimetres, or in inches.
+///
+/// ```
+/// use lorimant_core::chain::sentence::length_told;
+/// use lorimant_core::words::length::LengthUnit;
+///
+/// assert_eq!(length_told(420.0, LengthUnit::Mm), "42 cm");
+/// assert_eq!(length_told(190.5, LengthUnit::Inch), "7 1/2 in");
+/// ```
+#[must_use]
+pub fn length_told(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm if mm.abs() >= 100.0 => format!("{} cm", shown(mm / 10.0, 2)),
+        LengthUnit::Mm => format!("{} mm", shown(mm, 1)),
+        LengthUnit::Inch => match inch_fraction(mm) {
+            Some(fraction) => format!("{fraction} in"),
+            None => format!("{} in", shown(mm / MM_PER_INCH, 2)),
+        },
+    }
+}
+
+/// Writes a request, with the ring it takes where that is known, in the unit read first.
+///
+/// ```
+/// use lorimant_core::chain::ChainRequest;
+/// use lorimant_core::chain::sentence::write;
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::words::sentence::text;
+///
+/// let wire = Wire::round(Metal::RedBrass, 1.2, Temper::QuarterHard);
+/// let chain = ChainRequest::new("byzantine", RingRequest::new(wire, Mandrel::round(5.0), 1), 420.0);
+/// let said = text(&write(&chain, None, LengthUnit::Mm));
+/// assert!(said.starts_with("1 chain of 42 cm in Byzantine from quarter-hard red brass, round 1.2 mm, rings"), "{said}");
+/// ```
+#[must_use]
+pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -> Vec<Phrase> {
+    let mut phrases: Vec<Phrase> = vec![];
+    let mut say = |between: &str, text: String, slot: Slot| {
+        if !between.is_empty() {
+            phrases.push(Phrase { text: between.to_owned(), slot: None, field: None });
+        }
+        phrases.push(Phrase { text, slot: Some(slot.word()), field: Some(field_of(slot)) });
+    };
+    let design = request.design().ok();
+    let sheet = design.is_some_and(super::weave::Weave::is_sheet);
+    let wire = &request.ring.wire;
+    say("", counted(request.chains_n, "chain"), Slot::Chains);
+    say(" of ", length_told(request.length_mm, unit), Slot::Length);
+    let weave = design.map_or_else(|| request.weave.clone(), |design| design.name.clone());
+    say(" in ", weave, Slot::Weave);
+    if sheet {
+        say(", ", format!("{} across", counted(request.across_n, "cell")), Slot::Across);
+    }
+    say(" from ", wire.temper.shown().to_owned(), Slot::Temper);
+    say(" ", wire.metal_shown(), Slot::Metal);
+    say(", round ", wire.size_shown(unit), Slot::Size);
+    say(", rings wound ", request.ring.winding.shown().to_owned(), Slot::Winding);
+    say(" on the ", request.ring.mandrel.shown_in(unit), Slot::Mandrel);
+    let cut = match request.ring.cutting.method {
+        Method::SingleSnip => "snipped once".to_owned(),
+        method => method.shown().to_owned(),
+    };
+    say(" and ", cut, Slot::Cutting);
+    if request.ring.cutting.method == Method::Saw {
+        say(" with a ", format!("{} blade", request.ring.cutting.blade_for(wire.size_mm)), Slot::Blade);
+    }
+    if let Some(second) = &request.second_ring {
+        let part = design.and_then(|design| design.parts().get(1).map(|part| (*part).to_owned()));
+        say("; ", format!("rings of the {}", part.unwrap_or_else(|| "second part".to_owned())), Slot::Second);
+        say(" of ", second.wire.metal_shown(), Slot::SecondMetal);
+        say(", ", second.wire.size_shown(unit), Slot::SecondSize);
+        say(" on the ", second.mandrel.shown_in(unit), Slot::SecondMandrel);
+    }
+    let clasp = request.clasp.as_ref().map_or_else(|| "no clasp".to_owned(), |clasp| {
+        let name = clasp.kind.0.name;
+        let an = if name.starts_with(['a', 'e', 'i', 'o', 'S']) { "an" } else { "a" };
+        format!("{an} {name}")
+    });
+    say(", with ", clasp, Slot::Clasp);
+    if request.ease_mm != 0.0 {
+        say(" and ", format!("{} of ease", length_told(request.ease_mm, unit)), Slot::Ease);
+    }
+    if let Some(size) = size {
+        phrases.push(Phrase {
+            text: format!(": rings {} mm inside", shown(size.inside_mm, 2)),
+            slot: None,
+            field: None,
+        });
+    }
+    phrases.push(Phrase { text: ".".to_owned(), slot: None, field: None });
+    phrases
+}

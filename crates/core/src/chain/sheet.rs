@@ -1,0 +1,191 @@
+//! Everything a planning view shows of one chain, worked out in one go.
+
+use serde::Serialize;
+
+use super::backwards::{Backwards, OnScale, scale};
+use super::geometry::{RingDrawn, View};
+use super::placing::{Building, Placing};
+use super::sentence::write;
+use super::{ChainPlan, ChainRequest, RingSize};
+use crate::drawing::{Drawing, Thumbnail};
+use crate::fault::{Fault, Faults};
+use crate::figure::Figure;
+use crate::making::{Changes, Operation, Step};
+use crate::ring::caution::Caution;
+use crate::tool::workshop::Workshop;
+use crate::words::sentence::{self, Phrase};
+
+/// Everything a planning view shows of one chain.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct ChainSheet {
+    /// The request as understood.
+    pub request: ChainRequest,
+    /// Its sentence.
+    pub sentence: Vec<Phrase>,
+    /// The sentence as plain text.
+    pub text: String,
+    /// What is wrong with it; then there is nothing below but the scale.
+    pub faults: Vec<Fault>,
+    /// Every weave at the ratio of its rings; nothing where its rings cannot be planned.
+    pub scale: Vec<OnScale>,
+    /// The same looked at backwards; none where its rings cannot be planned.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub backwards: Option<Backwards>,
+    /// What follows from it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub result: Option<ChainWorked>,
+}
+
+/// What follows from a chain that can be made.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct ChainWorked {
+    /// The plan's numbers.
+    pub plan: ChainPlan,
+    /// Its figures with their working.
+    pub figures: Vec<Figure>,
+    /// Its cautions.
+    pub cautions: Vec<Caution>,
+    /// The steps from the spool to the chain.
+    pub steps: Vec<Step>,
+    /// Twelve rows of it, or all where it has fewer.
+    pub rings: Vec<RingDrawn>,
+    /// The parts its rings play.
+    pub parts: Vec<PartDrawn>,
+    /// The first placings, as many as the start and one repeat take.
+    pub placings: Vec<Placing>,
+}
+
+/// A part of a weave as it is drawn.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PartDrawn {
+    /// What it is called.
+    pub name: String,
+    /// How many rings of it the chain has.
+    pub rings_n: u32,
+    /// Colour of its metal, `#rrggbb`.
+    pub colour: String,
+    /// Its wire in words.
+    pub wire: String,
+}
+
+/// Rows that are drawn.
+pub const ROWS: u32 = 12;
+
+impl ChainRequest {
+    /// Works out everything a planning view shows.
+    ///
+    /// ```
+    /// use lorimant_core::chain::ChainRequest;
+    /// use lorimant_core::ring::RingRequest;
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.2, Temper::Soft);
+    /// let chain = ChainRequest::new("full-persian-6-in-1", RingRequest::new(wire, Mandrel::round(5.0), 1), 180.0);
+    /// let sheet = chain.sheet(&Workshop::default());
+    /// // These rings do not go into each other: it says so, and shows where every weave stands.
+    /// assert!(sheet.result.is_none() && sheet.faults[0].sentence.contains("5.05"));
+    /// assert!(!sheet.scale.is_empty());
+    /// ```
+    #[must_use]
+    pub fn sheet(&self, workshop: &Workshop) -> ChainSheet {
+        let unit = workshop.habits.unit;
+        let size = self.sized(&workshop.hand).ok().and_then(|all| all.first().map(|one| one.size));
+        let phrases = write(self, size, unit);
+        let (faults, result) = match self.worked(workshop) {
+            Ok(worked) => (vec![], Some(worked)),
+            Err(faults) => (faults.0, None),
+        };
+        ChainSheet {
+            request: self.clone(),
+            text: sentence::text(&phrases),
+            sentence: phrases,
+            faults,
+            scale: scale(self).unwrap_or_default(),
+            backwards: self.backwards(None, workshop).ok(),
+            result,
+        }
+    }
+
+    fn worked(&self, workshop: &Workshop) -> Result<ChainWorked, Faults> {
+        let unit = workshop.habits.unit;
+        let plan = self.plan_in(workshop)?;
+        let made = self.made(&self.schools(workshop), &Changes::default(), workshop)?;
+        let (minutes, _) = made.minutes(plan.rings_to_make_n);
+        let rings = self.rings()?;
+        let cautions = rings.plan_by(&workshop.hand)?.cautions(&rings, unit);
+        let laid = self.laid()?;
+        let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
+        let first = building.before_row(3).max(1);
+        let wire_mm = self.ring.wire.size_mm;
+        Ok(ChainWorked {
+            figures: plan.figures(self, minutes, unit),
+            cautions,
+            steps: made.steps,
+            rings: laid.rows(plan.cells_n.min(ROWS), plan.across_n.min(ROWS)),
+            parts: self.parts(&plan, workshop),
+            placings: (0..first).map_while(|n| building.placing(n, wire_mm)).collect(),
+            plan,
+        })
+    }
+
+    /// The steps of its route, and what is in hand after each: its rings until they are cut, then the chain.
+    ///
+    /// # Errors
+    /// As [`ChainRequest::made`].
+    pub fn made_and_drawn(&self, workshop: &Workshop) -> Result<(Vec<Step>, Vec<Drawing>), Faults> {
+        let made = self.made(&self.schools(workshop), &Changes::default(), workshop)?;
+        let linked = made.steps.iter().position(|step| step.operation == Operation::Link);
+        let rings = self.rings()?;
+        let mut drawings = rings.drawn_after(&made.steps, workshop)?;
+        let chain = self.laid()?.drawing(4, 3, View::Front, format!("{} from the front.", self.design()?.name));
+        for drawing in drawings.iter_mut().skip(linked.unwrap_or(usize::MAX)) {
+            *drawing = chain.clone();
+        }
+        Ok((made.steps, drawings))
+    }
+
+    /// The parts its rings play, as they are drawn.
+    fn parts(&self, plan: &ChainPlan, workshop: &Workshop) -> Vec<PartDrawn> {
+        let Ok(design) = self.design() else { return vec![] };
+        let part = |(i, name): (usize, &str)| {
+            let ring = self.second_ring.as_ref().filter(|_| i == 1).unwrap_or(&self.ring);
+            PartDrawn {
+                name: name.to_owned(),
+                rings_n: plan.parts_n.get(i).copied().unwrap_or(0),
+                colour: ring.wire.metal.figures().colour.to_owned(),
+                wire: ring.wire.shown(workshop.habits.unit),
+            }
+        };
+        design.parts().into_iter().enumerate().map(part).collect()
+    }
+
+    /// A chain as lists show it: two rows from the front.
+    ///
+    /// # Errors
+    /// As [`ChainRequest::plan`].
+    pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
+        let plan = self.plan_in(workshop)?;
+        let unit = workshop.habits.unit;
+        let described = format!("{} from the front.", self.design()?.name);
+        Ok(Thumbnail {
+            drawing: self.laid()?.drawing(3, 2, View::Front, described),
+            cut: format!("{} rings, {} of them shut beforehand", plan.rings_n, plan.shut_before_n),
+            wire: format!("{} {}", self.ring.wire.metal, self.ring.wire.size_shown(unit)),
+            colour: self.ring.wire.metal.figures().colour.to_owned(),
+        })
+    }
+
+    /// The size of its first part's rings.
+    ///
+    /// # Errors
+    /// The faults of its rings.
+    pub fn ring_size(&self) -> Result<RingSize, Faults> {
+        Ok(self.sized(&crate::tool::hand::Hand::default())?[0].size)
+    }
+}

@@ -1,0 +1,181 @@
+//! A weave pulled taut from rings of a size: whether they go into each other, how long a cell is, how it suits.
+
+use std::collections::VecDeque;
+use std::sync::{Arc, Mutex, PoisonError};
+
+use super::ladder::{COARSE, Ladder};
+use super::pose::Pose;
+use super::relax::Relaxing;
+use super::search::{Effort, Progress};
+use super::weave::Weave;
+use super::weaves;
+use crate::fault::Faults;
+use crate::words::words;
+
+/// The size of a ring.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct RingSize {
+    /// Inside diameter, mm.
+    pub inside_mm: f64,
+    /// Thickness of its wire, mm.
+    pub wire_mm: f64,
+}
+
+impl RingSize {
+    /// Inside over wire.
+    #[must_use]
+    pub fn ratio(self) -> f64 {
+        self.inside_mm / self.wire_mm
+    }
+
+    /// From its middle to the middle of its wire, mm.
+    #[must_use]
+    pub fn core_radius_mm(self) -> f64 {
+        f64::midpoint(self.inside_mm, self.wire_mm)
+    }
+}
+
+words! {
+    /// How a ratio suits a weave.
+    pub enum Suits ("how a ratio suits") {
+        /// The rings do not go into each other.
+        Cannot = "cannot", "cannot be";
+        /// They just go: the chain hardly bends, and closing the last rings is hard.
+        Stiff = "stiff", "stiff";
+        /// What makers usually take.
+        Usual = "usual", "as usual";
+        /// It hangs open.
+        Loose = "loose", "loose";
+        /// The weave is hardly seen.
+        Floppy = "floppy", "floppy";
+    }
+}
+
+/// A weave as rings of a size lie in it, pulled taut.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Taut {
+    /// Ratio of inside to wire of its first part's rings.
+    pub ratio: f64,
+    /// The smallest at which rings go into each other, other parts in proportion.
+    pub smallest_ratio: f64,
+    /// What makers usually take, about.
+    pub usual: [f64; 2],
+    /// How this one suits.
+    pub suits: Suits,
+    /// From a cell to the next, mm; nothing where the rings do not go into each other.
+    pub repeat_mm: f64,
+    /// From a cell to the next across, of a sheet, mm.
+    pub across_mm: f64,
+    /// How its rings lie, mm; none where they do not go into each other.
+    pub pose: Option<Pose>,
+}
+
+/// Beyond the usual range by this share a chain is floppy.
+const FLOPPY: f64 = 1.35;
+/// What is usual of a weave of which nobody has said: from so many times its smallest ratio to so many times.
+const USUAL: [f64; 2] = [1.05, 1.35];
+
+impl Suits {
+    /// How a ratio suits, where so small is the smallest and such the usual range.
+    #[must_use]
+    pub fn of(ratio: f64, smallest: f64, usual: [f64; 2]) -> Self {
+        match ratio {
+            ratio if ratio < smallest - 1e-9 => Self::Cannot,
+            ratio if ratio < usual[0] => Self::Stiff,
+            ratio if ratio <= usual[1] => Self::Usual,
+            ratio if ratio <= FLOPPY * usual[1] => Self::Loose,
+            _ => Self::Floppy,
+        }
+    }
+}
+
+impl Taut {
+    /// Of rings of each part's size: the first part's, and a second's where there is one.
+    ///
+    /// ```
+    /// use lorimant_core::chain::taut::{RingSize, Taut};
+    /// use lorimant_core::chain::weaves::by_word;
+    ///
+    /// let single = &by_word("one-in-one").unwrap().weave;
+    /// let taut = Taut::of(single, &[RingSize { inside_mm: 5.0, wire_mm: 1.0 }]).unwrap();
+    /// // Each ring adds its inside.
+    /// assert!((taut.repeat_mm - 5.0).abs() < 1e-3);
+    /// ```
+    ///
+    /// # Errors
+    /// The weave's own faults, where it is a maker's own.
+    pub fn of(weave: &Weave, sizes: &[RingSize]) -> Result<Self, Faults> {
+        let first = sizes.first().copied().unwrap_or(RingSize { inside_mm: 1.0, wire_mm: 1.0 });
+        let known = weaves::all().iter().find(|known| known.weave == *weave);
+        let alike = sizes.iter().all(|size| *size == first);
+        let shipped = known.filter(|_| alike).and_then(|known| Ladder::of_known(known.word));
+        let ladder = match shipped {
+            Some(ladder) => Arc::new(ladder),
+            None => worked_out(weave, sizes, &|_| true)?,
+        };
+        let (ratio, smallest_ratio) = (first.ratio(), ladder.smallest_ratio());
+        let usual = known.map_or(USUAL.map(|times| times * smallest_ratio), |known| known.usual);
+        let of_bore = |share: Option<f64>| share.unwrap_or(0.0) * first.inside_mm;
+        Ok(Self {
+            ratio,
+            smallest_ratio,
+            usual,
+            suits: Suits::of(ratio, smallest_ratio, usual),
+            repeat_mm: of_bore(ladder.repeat_at(ratio)),
+            across_mm: of_bore(ladder.across_at(ratio)),
+            pose: ladder.pose_at(ratio).map(|pose| pose.scaled(first.core_radius_mm())),
+        })
+    }
+
+    /// Whether its rings go into each other.
+    #[must_use]
+    pub fn fits(&self) -> bool {
+        self.suits != Suits::Cannot
+    }
+}
+
+/// A weave's rings against each other, as far as its ladder depends on them.
+type Key = (Weave, Vec<(u64, u64)>);
+/// What was worked out last, the oldest first: working it out takes a second or two, and a plan asks for it often.
+static LAST: Mutex<VecDeque<(Key, Arc<Ladder>)>> = Mutex::new(VecDeque::new());
+/// How many are remembered.
+const REMEMBERED: usize = 48;
+
+/// The ladder of a weave that does not ship, worked out from the usual starts, or remembered.
+///
+/// # Errors
+/// As [`Relaxing::tightest`].
+pub fn worked_out(
+    weave: &Weave,
+    sizes: &[RingSize],
+    go_on: &dyn Fn(Progress) -> bool,
+) -> Result<Arc<Ladder>, Faults> {
+    let first = sizes.first().copied().unwrap_or(RingSize { inside_mm: 1.0, wire_mm: 1.0 });
+    // To a thousandth: finer than rings are made.
+    let thousandth = |share: f64| (share * 1000.0).round() / 1000.0;
+    let parts: Vec<(f64, f64)> = sizes
+        .iter()
+        .map(|size| {
+            (
+                thousandth(size.core_radius_mm() / first.core_radius_mm()),
+                thousandth(size.wire_mm / first.wire_mm),
+            )
+        })
+        .collect();
+    let key: Key =
+        (weave.clone(), parts.iter().map(|(radius, wire)| (radius.to_bits(), wire.to_bits())).collect());
+    let last = || LAST.lock().unwrap_or_else(PoisonError::into_inner);
+    if let Some((_, ladder)) = last().iter().find(|(known, _)| *known == key) {
+        return Ok(ladder.clone());
+    }
+    weave.check()?;
+    let relaxing = Relaxing::of_parts(weave, &parts);
+    let effort = Effort::usual(weave.rings_n());
+    let ladder = Arc::new(Ladder::worked_out(&relaxing, &[effort], &COARSE, &|_| true, go_on)?);
+    let mut last = last();
+    if last.len() >= REMEMBERED {
+        last.pop_front();
+    }
+    last.push_back((key, ladder.clone()));
+    Ok(ladder)
+}

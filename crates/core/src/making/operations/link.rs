@@ -1,0 +1,124 @@
+//! Rings to chain: some are shut beforehand, the others opened, and they are put in one by one.
+
+use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::words::counted;
+
+/// Rings that are shut before the chain is begun.
+#[derive(Debug, Clone, Copy)]
+pub struct ShutRings {
+    /// How many.
+    pub n: u32,
+    /// Of so many that were cut.
+    pub of_n: u32,
+}
+
+/// Rings that are opened so far that others' wire passes.
+#[derive(Debug, Clone, Copy)]
+pub struct OpenRings {
+    /// How many.
+    pub n: u32,
+    /// Of so many that were cut.
+    pub of_n: u32,
+}
+
+/// Open rings that are put in one after the other.
+#[derive(Debug, Clone, Copy)]
+pub struct LinkRings {
+    /// How many.
+    pub n: u32,
+    /// Of so many that were cut.
+    pub of_n: u32,
+    /// Wire that cutting took out of each turn, mm, so that closing makes it smaller.
+    pub ring_mm: f64,
+}
+
+/// What a hand takes for one ring, shared out over all that were cut.
+fn share(minutes: f64, n: u32, of_n: u32) -> f64 {
+    minutes * f64::from(n) / f64::from(of_n.max(1))
+}
+
+fn is_coil(piece: &Workpiece) -> Result<(), String> {
+    if piece.coil.is_some() { Err("it is still a coil. Cut it into rings first.".to_owned()) } else { Ok(()) }
+}
+
+/// Closing takes back what cutting took.
+fn closed(piece: &mut Workpiece, taken_mm: f64) -> Result<(), String> {
+    if let Some(outline) = piece.outline.filter(|_| !piece.shut) {
+        let around = outline.perimeter() - taken_mm;
+        if around <= 0.0 {
+            return Err("cutting leaves no opening in it.".to_owned());
+        }
+        let closed = outline.with_perimeter(around);
+        (piece.outline, piece.inside_mm) = (Some(closed), Some(closed.across()));
+    }
+    piece.shut = true;
+    Ok(())
+}
+
+impl Does for ShutRings {
+    fn operation(&self) -> Operation {
+        Operation::ShutBefore
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        is_coil(piece)?;
+        Ok(Done {
+            what: "rings".to_owned(),
+            numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
+            text: format!(
+                "Shut {} sideways, until the faces meet and no light shows between them, and lay them on a pile of their own: \
+                 they are put on as they are.",
+                counted(self.n, "ring")
+            ),
+            takes: Takes::minutes(0.3, share(0.25, self.n, self.of_n)).effort(bench.effort(0.0)),
+            ..Done::default()
+        })
+    }
+}
+
+impl Does for OpenRings {
+    fn operation(&self) -> Operation {
+        Operation::OpenUp
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        is_coil(piece)?;
+        // Wide enough for a wire and a little to spare.
+        let gap_mm = (bench.wire.size_mm * 1.3 * 10.0).ceil() / 10.0;
+        Ok(Done {
+            what: "rings".to_owned(),
+            numbers: Numbers { times_n: Some(self.n), ..Numbers::default() },
+            text: format!(
+                "Open {} sideways, ends past each other, to a gap of about {gap_mm:.1} mm, all alike: so wide that a wire \
+                 passes. Never pull the ends apart. A second pile.",
+                counted(self.n, "ring")
+            ),
+            takes: Takes::minutes(0.2, share(0.12, self.n, self.of_n)).effort(bench.effort(0.0)),
+            ..Done::default()
+        })
+    }
+}
+
+impl Does for LinkRings {
+    fn operation(&self) -> Operation {
+        Operation::Link
+    }
+
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        is_coil(piece)?;
+        closed(piece, self.ring_mm)?;
+        Ok(Done {
+            what: "rings".to_owned(),
+            numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
+            text: format!(
+                "Put the {} in, one after the other, as each is drawn; shut each before the next.",
+                counted(self.n, "open ring")
+            ),
+            hints: vec![
+                "Put it down at the end of a row, not within one. Count the rows when you take it up again.".to_owned(),
+            ],
+            takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n)).effort(bench.effort(0.0)),
+            ..Done::default()
+        })
+    }
+}
