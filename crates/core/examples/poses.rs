@@ -35,7 +35,7 @@ fn main() {
         };
         let efforts: Vec<Effort> = (1..=4).map(|seed| Effort { starts_n, seed }).collect();
         let relaxing = Relaxing::alike(&known.weave);
-        match Ladder::worked_out(&relaxing, &efforts, &FINE, &|pose| hangs(known, pose), &|_| true) {
+        match Ladder::worked_out(&relaxing, &efforts, &FINE, 4, &|pose| hangs(known, pose), &|_| true) {
             Ok(ladder) => {
                 eprintln!("{}: smallest {:.4}", known.word, ladder.smallest_ratio());
                 for rung in ladder.rungs() {

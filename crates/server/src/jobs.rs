@@ -6,52 +6,56 @@ use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 use std::time::{Duration, Instant};
 
 use lorimant_core::fault::Faults;
-use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Progress};
-use lorimant_core::words::length::LengthUnit;
-use serde::Serialize;
-use utoipa::ToSchema;
 
 /// How many jobs are remembered; the oldest makes room.
 const MOST_JOBS: usize = 32;
 /// A solve nobody stops ends here.
 const LONGEST: Duration = Duration::from_secs(120);
 
-/// How a job stands.
-#[derive(Debug, Clone, Serialize, ToSchema)]
-pub(crate) struct JobState {
-    /// Its number.
-    pub job: u64,
-    /// Whether it is still looking.
-    pub working: bool,
-    /// How far it has come; none before a first plan is found.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub progress: Option<Progress>,
-    /// The plan, once it is done or was stopped.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub plan: Option<CutPlan>,
-}
-
-#[derive(Debug, Default)]
-struct Job {
+struct Job<P, R> {
     stop: AtomicBool,
-    progress: Mutex<Option<Progress>>,
-    done: Mutex<Option<CutPlan>>,
-    broke: AtomicBool,
+    progress: Mutex<Option<P>>,
+    done: Mutex<Option<Result<R, Faults>>>,
 }
 
-/// The jobs of a running server.
-#[derive(Debug, Clone, Default)]
-pub(crate) struct Jobs(Arc<Mutex<BTreeMap<u64, Arc<Job>>>>);
+type All<P, R> = Arc<Mutex<BTreeMap<u64, Arc<Job<P, R>>>>>;
+
+/// The jobs of a running server that say how far they are as `P` and give an `R`.
+pub(crate) struct Jobs<P, R>(All<P, R>);
+
+impl<P, R> Clone for Jobs<P, R> {
+    fn clone(&self) -> Self {
+        Self(self.0.clone())
+    }
+}
+
+impl<P, R> Default for Jobs<P, R> {
+    fn default() -> Self {
+        Self(Arc::default())
+    }
+}
+
+impl<P, R> std::fmt::Debug for Jobs<P, R> {
+    fn fmt(&self, f: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+        f.write_str("Jobs")
+    }
+}
+
+/// How far a job is, and what came of it once it is done.
+pub(crate) type Stands<P, R> = (Option<P>, Option<Result<R, Faults>>);
 
 fn locked<T>(mutex: &Mutex<T>) -> MutexGuard<'_, T> {
     mutex.lock().unwrap_or_else(PoisonError::into_inner)
 }
 
-impl Jobs {
-    /// Starts solving; what is wrong with the request is said at once.
-    pub fn start(&self, request: CutRequest, unit: LengthUnit) -> Result<u64, Faults> {
-        request.check()?;
-        let job = Arc::new(Job::default());
+impl<P: Clone + Send + 'static, R: Clone + Send + 'static> Jobs<P, R> {
+    /// Starts solving; what does it is told whether to go on each time it says how far it is.
+    pub fn start(&self, work: impl FnOnce(&dyn Fn(P) -> bool) -> Result<R, Faults> + Send + 'static) -> u64 {
+        let job = Arc::new(Job {
+            stop: AtomicBool::new(false),
+            progress: Mutex::new(None),
+            done: Mutex::new(None),
+        });
         let id = {
             let mut jobs = locked(&self.0);
             let id = jobs.last_key_value().map_or(1, |(last, _)| last + 1);
@@ -69,27 +73,22 @@ impl Jobs {
                 *locked(&job.progress) = Some(progress);
                 !job.stop.load(Ordering::Relaxed) && start.elapsed() < LONGEST
             };
-            match request.solve(unit, &go_on) {
-                Ok(plan) => *locked(&job.done) = Some(plan),
-                Err(_) => job.broke.store(true, Ordering::Relaxed),
-            }
+            let done = work(&go_on);
+            *locked(&job.done) = Some(done);
         });
-        Ok(id)
+        id
     }
 
-    /// How a job stands; none where it is not remembered, or broke off.
-    pub fn state(&self, id: u64) -> Option<JobState> {
+    /// How a job stands; none where it is not remembered.
+    pub fn state(&self, id: u64) -> Option<Stands<P, R>> {
         let job = locked(&self.0).get(&id).cloned()?;
-        if job.broke.load(Ordering::Relaxed) {
-            return None;
-        }
-        let plan = locked(&job.done).clone();
-        let progress = *locked(&job.progress);
-        Some(JobState { job: id, working: plan.is_none(), progress, plan })
+        let done = locked(&job.done).clone();
+        let progress = locked(&job.progress).clone();
+        Some((progress, done))
     }
 
     /// Asks a job to end with the best it has.
-    pub fn stop(&self, id: u64) -> Option<JobState> {
+    pub fn stop(&self, id: u64) -> Option<Stands<P, R>> {
         locked(&self.0).get(&id)?.stop.store(true, Ordering::Relaxed);
         self.state(id)
     }

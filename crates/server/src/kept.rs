@@ -4,9 +4,12 @@ use jiff::tz::TimeZone;
 use lorimant_core::bench::Batch;
 use lorimant_core::bench::sittings::agenda::Hold;
 use lorimant_core::bench::sittings::hours::Hours;
+use lorimant_core::chain::ChainRequest;
+use lorimant_core::chain::weave::Weave;
 use lorimant_core::fault::{Fault, Faults, check_text};
 use lorimant_core::order::{Bag, Order};
 use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
+use lorimant_core::piece::Piece;
 use lorimant_core::rack::stock::buying::Keeping;
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::rack::stock::{Lot, check_money};
@@ -50,6 +53,19 @@ pub(crate) struct KeptPattern {
     pub note: String,
     /// The finding.
     pub request: PatternRequest,
+}
+
+/// A chain with its name.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct KeptChain {
+    /// Its name, 1 to 80 characters.
+    pub name: String,
+    /// A note, at most 2000 characters.
+    #[serde(default)]
+    pub note: String,
+    /// The chain.
+    pub request: ChainRequest,
 }
 
 /// A saw blade the workshop owns.
@@ -110,9 +126,9 @@ pub(crate) struct Settings {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(crate) struct Pick {
-    /// The number of a kept plan or pattern.
+    /// The number of a kept plan, pattern or chain.
     pub entry: i64,
-    /// How many rings, pieces, or pairs: 1 to 100 000.
+    /// How many rings, pieces, pairs or chains: 1 to 100 000.
     pub pieces_n: u32,
 }
 
@@ -231,6 +247,30 @@ impl Kept for KeptPattern {
 
     fn written(&self) -> serde_json::Result<String> {
         serde_json::to_string(&Self { request: self.request.clone().settled(), ..self.clone() })
+    }
+}
+
+impl Kept for KeptChain {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn sentence(&self, unit: LengthUnit) -> String {
+        Piece::Chain(Box::new(self.request.clone())).sentence(unit)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        named("chain", &self.name, &self.note, self.request.plan().err())
+    }
+}
+
+impl Kept for Weave {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        Weave::check(self)
     }
 }
 

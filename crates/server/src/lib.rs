@@ -67,7 +67,8 @@ pub fn app(
         sessions,
         hosts,
         instruments,
-        jobs: jobs::Jobs::default(),
+        cutting: jobs::Jobs::default(),
+        relaxing: jobs::Jobs::default(),
         coming: Arc::default(),
     };
     // A small answer arrives sooner as it is than pressed and unpressed.

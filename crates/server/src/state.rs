@@ -2,6 +2,10 @@
 
 use std::sync::Arc;
 
+use lorimant_core::chain::relaxed::Relaxed;
+use lorimant_core::chain::search;
+use lorimant_core::rack::cut_plan::{CutPlan, Progress as CutProgress};
+
 use crate::coming::Coming;
 use crate::hosts::Hosts;
 use crate::instrument::Instruments;
@@ -20,8 +24,10 @@ pub(crate) struct State {
     pub hosts: Hosts,
     /// What is plugged in.
     pub instruments: Instruments,
-    /// Long solves.
-    pub jobs: Jobs,
+    /// Cut plans that are being looked for.
+    pub cutting: Jobs<CutProgress, CutPlan>,
+    /// Weaves that are being relaxed.
+    pub relaxing: Jobs<search::Progress, Relaxed>,
     /// How far a whole workshop that is being brought in has come.
     pub coming: Arc<Coming>,
 }

@@ -331,6 +331,283 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/chains": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists kept chains, last changed first. */
+        get: operations["list_chains"];
+        put?: never;
+        /** Keeps a chain. */
+        post: operations["keep_chain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/backwards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The ring a weave is at its best with, which rods give it, and wires for a chain so far across. */
+        post: operations["look_backwards"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes one word of the sentence and gives the sheet that comes of it. */
+        post: operations["change_word"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a word could be instead, each with what it would change. */
+        post: operations["word_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/from-rings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How long rings there are make in which weaves. */
+        post: operations["rings_there"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/placing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A ring that is put in: through what, with what on it, and what the maker sees. */
+        post: operations["placing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plans a chain of so much from rings of a size. Where the rings do not go into each other, `fits` is false and says why. */
+        post: operations["plan_chain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/relax": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Relaxes a weave: the smallest ratio at which its rings go into each other, and its longest repeat at a ratio. Says which
+         *     pair is in the way where it cannot be.
+         */
+        post: operations["relax"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/relaxing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Starts relaxing a weave; how far it is can be asked, and it can be stopped with the best it has. */
+        post: operations["start_relaxing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/relaxing/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far relaxing has come. */
+        get: operations["relaxing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/relaxing/{job}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stops relaxing with the best there is. */
+        post: operations["stop_relaxing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Everything a planning view shows of a chain; faults come inside, so that the sentence can still be shown. */
+        post: operations["chain_sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/take-away/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A chain as a file. */
+        post: operations["take_away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One kept chain. */
+        get: operations["get_chain"];
+        /** Changes a kept chain; what it was stays as a revision. */
+        put: operations["change_chain"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a chain away, or takes it out again. */
+        post: operations["archive_chain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A chain as it stood at each revision, newest first. */
+        get: operations["chain_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/costs": {
         parameters: {
             query?: never;
@@ -2073,6 +2350,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weaves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The weaves of the trade, from the simplest on. */
+        get: operations["list_known"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weaves/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists a maker's own weaves, last changed first. */
+        get: operations["list_weaves"];
+        put?: never;
+        /** Keeps a weave of one's own. */
+        post: operations["keep_weave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weaves/own/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a weave of one's own; what it was stays as a revision. */
+        put: operations["change_weave"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weaves/own/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a weave of one's own away, or takes it out again. */
+        post: operations["archive_weave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weaves/own/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A weave of one's own as it stood at each revision, newest first. */
+        get: operations["weave_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/winder": {
         parameters: {
             query?: never;
@@ -2329,6 +2692,7 @@ export interface components {
             assumed: string[];
             /** @description Rods that come near the ring asked for, the best to take first. */
             candidates: components["schemas"]["Candidate"][];
+            chain?: components["schemas"]["ChainRequest"] | null;
             /** @description What is wrong with what was asked. */
             faults: components["schemas"]["Fault"][];
             /** @description The first figures of that plan. */
@@ -2359,13 +2723,43 @@ export interface components {
              */
             revision: number;
         };
-        /** @description A piece whose making is asked for: a plan of rings or a finding, one of the two. */
+        /** @description A piece whose making is asked for: a plan of rings, a finding or a chain, one of them. */
         Asked: {
+            chain?: components["schemas"]["ChainRequest"] | null;
             finding?: components["schemas"]["PatternRequest"] | null;
             rings?: components["schemas"]["RingRequest"] | null;
             /** @description What is changed about its route. */
             route?: components["schemas"]["Changes"];
             schools?: components["schemas"]["MakingSchools"] | null;
+        };
+        /** @description Everything a plan is worth looked at the other way round. */
+        Backwards: {
+            /**
+             * Format: double
+             * @description The ring that is, in the wire of the plan, inside, mm.
+             */
+            best_inside_mm: number;
+            /**
+             * Format: double
+             * @description The ratio at which this weave is at its best: the middle of what is usual.
+             */
+            best_ratio: number;
+            /** @description The same in a sentence. */
+            best_told: string;
+            /** @description The workshop's round rods, the best suited first. */
+            rods: components["schemas"]["RodFor"][];
+            /** @description Wires and rods for the thickness of chain asked for; nothing where none was. */
+            wires: components["schemas"]["WireAndRod"][];
+        };
+        /** @description A chain to look at the other way round. */
+        BackwardsAsked: {
+            /**
+             * Format: double
+             * @description How far across it is to be, mm, where a look is wanted rather than a wire.
+             */
+            across_mm?: number | null;
+            /** @description The chain. */
+            request: components["schemas"]["ChainRequest"];
         };
         /** @description So many of a piece in a bag, with the recipe they were made by: it stays as it was, whatever becomes of the plan. */
         Bag: {
@@ -2769,6 +3163,320 @@ export interface components {
             /** @description The caution, in one or two sentences. */
             text: string;
         };
+        /** @description A chain that is asked about. */
+        ChainAsked: {
+            /**
+             * Format: int32
+             * @description Of a sheet: how many cells it is across; 4 if left out.
+             */
+            across_n?: number;
+            /**
+             * Format: double
+             * @description How long it is, mm.
+             */
+            length_mm: number;
+            own_weave?: components["schemas"]["Weave"] | null;
+            /** @description Its rings. */
+            ring: components["schemas"]["Rings"];
+            /** @description The weave's word, as `GET /api/weaves` lists them; for an own one its name. */
+            weave: string;
+        };
+        /** @description What comes of it. */
+        ChainFrom: {
+            /**
+             * Format: double
+             * @description From a cell to the next across, of a sheet, mm.
+             */
+            across_mm: number;
+            /**
+             * Format: double
+             * @description Inside over wire.
+             */
+            aspect_ratio: number;
+            /**
+             * Format: int32
+             * @description Cells along its length.
+             */
+            cells_n: number;
+            /**
+             * Format: double
+             * @description How long it is, taut, mm.
+             */
+            chain_length_mm: number;
+            /** @description Whether the rings go into each other. */
+            fits: boolean;
+            /**
+             * Format: double
+             * @description Its mass, g.
+             */
+            mass_g: number;
+            /** @description The metal that mass is of. */
+            metal: components["schemas"]["Metal"];
+            /**
+             * Format: double
+             * @description Wire to pull off the spool for it, where its rings are planned: tails, kerf and ragged ends included, mm.
+             */
+            off_the_spool_mm?: number | null;
+            /**
+             * Format: int32
+             * @description Of those, put in open.
+             */
+            open_n: number;
+            /**
+             * Format: double
+             * @description From a cell to the next, taut, mm; nothing where rings do not go into each other.
+             */
+            repeat_mm: number;
+            /**
+             * Format: int32
+             * @description Rings in it; none where they do not go into each other.
+             */
+            rings_n: number;
+            /**
+             * Format: int32
+             * @description Rings in a cell.
+             */
+            rings_per_cell: number;
+            /**
+             * Format: int32
+             * @description Of those, shut beforehand.
+             */
+            shut_before_n: number;
+            /**
+             * Format: double
+             * @description The smallest at which rings go into each other.
+             */
+            smallest_ratio: number;
+            /** @description How the ratio suits. */
+            suits: components["schemas"]["Suits"];
+            /** @description The same in a sentence. */
+            told: string;
+            /** @description What makers usually take, about. */
+            usual_ratio: number[];
+            /**
+             * Format: double
+             * @description Wire in its rings, mm.
+             */
+            wire_length_mm: number;
+        };
+        /** @description What follows from a [`ChainRequest`]. Lengths in mm, masses in g, of one chain unless the name says otherwise. */
+        ChainPlan: {
+            /** @description Across the chain, one way and the other. */
+            across_mm: number[];
+            /**
+             * Format: int32
+             * @description Cells across; 1 of a chain.
+             */
+            across_n: number;
+            /**
+             * Format: double
+             * @description Inside of its ring over the wire.
+             */
+            aspect_ratio: number;
+            /**
+             * Format: int32
+             * @description Cells along its length: its rows.
+             */
+            cells_n: number;
+            /**
+             * Format: double
+             * @description How long the rings are, taut, without a clasp.
+             */
+            chain_length_mm: number;
+            /**
+             * Format: double
+             * @description One standard deviation of it, from the rings' own.
+             */
+            chain_length_spread_mm: number;
+            /**
+             * Format: double
+             * @description What the clasp adds.
+             */
+            clasp_mm: number;
+            /**
+             * Format: double
+             * @description Load at which its clasp opens, N; none where it has none, or one that is shut for good. An estimate.
+             */
+            clasp_opens_n?: number | null;
+            /**
+             * Format: int32
+             * @description Coils to wind.
+             */
+            coils_n: number;
+            /**
+             * Format: double
+             * @description How long it is, clasp included.
+             */
+            finished_length_mm: number;
+            /** @description Whether its rings go into each other. */
+            fits: boolean;
+            /**
+             * Format: double
+             * @description Its mass, without a clasp.
+             */
+            mass_g: number;
+            /**
+             * Format: double
+             * @description The same, g.
+             */
+            off_the_spool_g: number;
+            /**
+             * Format: double
+             * @description Wire off the spool for them.
+             */
+            off_the_spool_mm: number;
+            /**
+             * Format: int32
+             * @description Of those, put in open.
+             */
+            open_n: number;
+            /** @description What opens it first, in a sentence. */
+            opens_first: string;
+            /** @description Rings of each part, in the order of the weave's parts. */
+            parts_n: number[];
+            /**
+             * Format: double
+             * @description From a cell to the next, taut.
+             */
+            repeat_mm: number;
+            /**
+             * Format: int32
+             * @description Rings in it.
+             */
+            rings_n: number;
+            /**
+             * Format: double
+             * @description Load at which its rings open, N: as many as must, sharing it. An estimate.
+             */
+            rings_open_n: number;
+            /**
+             * Format: int32
+             * @description Rings in a cell.
+             */
+            rings_per_cell: number;
+            /**
+             * Format: int32
+             * @description Rings to make for all chains, spares and what is spoiled included.
+             */
+            rings_to_make_n: number;
+            /**
+             * Format: int32
+             * @description Of those of the second part, where it has rings of its own.
+             */
+            second_to_make_n: number;
+            /**
+             * Format: int32
+             * @description Of those, shut beforehand.
+             */
+            shut_before_n: number;
+            /**
+             * Format: double
+             * @description The smallest at which its rings go into each other.
+             */
+            smallest_ratio: number;
+            /**
+             * Format: int32
+             * @description The fewest rings that must open before it parts.
+             */
+            strands_n: number;
+            /** @description How the ratio suits. */
+            suits: components["schemas"]["Suits"];
+            /** @description What makers usually take, about. */
+            usual_ratio: number[];
+            /**
+             * Format: double
+             * @description Wire in its rings.
+             */
+            wire_length_mm: number;
+        };
+        /** @description What a maker asks for: a chain so long, in a weave, from rings planned as they are wound. */
+        ChainRequest: {
+            /**
+             * Format: int32
+             * @description Of a sheet: how many cells it is across, 1 to 200; 4 if left out.
+             */
+            across_n?: number;
+            /**
+             * Format: int32
+             * @description How many chains; 1 if left out.
+             */
+            chains_n?: number;
+            clasp?: components["schemas"]["PatternRequest"] | null;
+            /**
+             * Format: double
+             * @description So much shorter it is made, since it gives in wear; negative for room to spare, mm.
+             */
+            ease_mm?: number;
+            /**
+             * Format: double
+             * @description How long it is worn, clasp included, mm.
+             */
+            length_mm: number;
+            own_weave?: components["schemas"]["Weave"] | null;
+            /** @description How its rings are made; their count is not read. */
+            ring: components["schemas"]["RingRequest"];
+            second_ring?: components["schemas"]["RingRequest"] | null;
+            /**
+             * Format: int32
+             * @description Rings made besides, to be kept for mending; 4 if left out.
+             */
+            spares_n?: number;
+            /**
+             * Format: double
+             * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+             */
+            spoiled_share?: number;
+            /** @description The weave's word, as `GET /api/weaves` lists them; for an own weave its name. */
+            weave: string;
+        };
+        /** @description Everything a planning view shows of one chain. */
+        ChainSheet: {
+            backwards?: components["schemas"]["Backwards"] | null;
+            /** @description What is wrong with it; then there is nothing below but the scale. */
+            faults: components["schemas"]["Fault"][];
+            /** @description The request as understood. */
+            request: components["schemas"]["ChainRequest"];
+            result?: components["schemas"]["ChainWorked"] | null;
+            /** @description Every weave at the ratio of its rings; nothing where its rings cannot be planned. */
+            scale: components["schemas"]["OnScale"][];
+            /** @description Its sentence. */
+            sentence: components["schemas"]["Phrase"][];
+            /** @description The sentence as plain text. */
+            text: string;
+        };
+        /** @description A word of a chain's sentence to change. */
+        ChainWordChange: {
+            /** @description What to do to it. */
+            change: components["schemas"]["Change"];
+            /** @description The chain. */
+            request: components["schemas"]["ChainRequest"];
+            /** @description The word. */
+            slot: components["schemas"]["Slot"];
+        };
+        /** @description A word of a chain's sentence to choose for. */
+        ChainWordChoice: {
+            /** @description The chain. */
+            request: components["schemas"]["ChainRequest"];
+            /** @description The word. */
+            slot: components["schemas"]["Slot"];
+        };
+        /** @description What follows from a chain that can be made. */
+        ChainWorked: {
+            /** @description Its cautions. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description Its figures with their working. */
+            figures: components["schemas"]["Figure"][];
+            /** @description The parts its rings play. */
+            parts: components["schemas"]["PartDrawn"][];
+            /** @description The first placings, as many as the start and one repeat take. */
+            placings: components["schemas"]["Placing"][];
+            /** @description The plan's numbers. */
+            plan: components["schemas"]["ChainPlan"];
+            /** @description Twelve rows of it, or all where it has fewer. */
+            rings: components["schemas"]["RingDrawn"][];
+            /** @description The steps from the spool to the chain. */
+            steps: components["schemas"]["Step"][];
+        };
         /** @description A change to one word. */
         Change: {
             /** @description What was typed in its place. */
@@ -2817,6 +3525,63 @@ export interface components {
             segment_n?: number | null;
             /** @description What was found, in a sentence. */
             sentence: string;
+        };
+        /** @description One choice for a word, and what it would change. */
+        Choice_ChainRequest: {
+            /** @description Whether the program advises it. */
+            advised?: boolean;
+            /** @description Whether it is what stands there now. */
+            chosen: boolean;
+            /** @description What would then come of it, or why it cannot be. */
+            effect: string;
+            /** @description What it is about, where choices of several kinds stand together. */
+            group?: string | null;
+            /** @description The word as the sentence would have it. */
+            label: string;
+            /** @description Whether it can be made. */
+            possible: boolean;
+            /** @description What a maker asks for: a chain so long, in a weave, from rings planned as they are wound. */
+            request: {
+                /**
+                 * Format: int32
+                 * @description Of a sheet: how many cells it is across, 1 to 200; 4 if left out.
+                 */
+                across_n?: number;
+                /**
+                 * Format: int32
+                 * @description How many chains; 1 if left out.
+                 */
+                chains_n?: number;
+                clasp?: components["schemas"]["PatternRequest"] | null;
+                /**
+                 * Format: double
+                 * @description So much shorter it is made, since it gives in wear; negative for room to spare, mm.
+                 */
+                ease_mm?: number;
+                /**
+                 * Format: double
+                 * @description How long it is worn, clasp included, mm.
+                 */
+                length_mm: number;
+                own_weave?: components["schemas"]["Weave"] | null;
+                /** @description How its rings are made; their count is not read. */
+                ring: components["schemas"]["RingRequest"];
+                second_ring?: components["schemas"]["RingRequest"] | null;
+                /**
+                 * Format: int32
+                 * @description Rings made besides, to be kept for mending; 4 if left out.
+                 */
+                spares_n?: number;
+                /**
+                 * Format: double
+                 * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+                 */
+                spoiled_share?: number;
+                /** @description The weave's word, as `GET /api/weaves` lists them; for an own weave its name. */
+                weave: string;
+            };
+            /** @description The step of the route that it is about, from 1. */
+            step_n?: number | null;
         };
         /** @description One choice for a word, and what it would change. */
         Choice_PatternRequest: {
@@ -3071,7 +3836,7 @@ export interface components {
          * @description The word for a what is counted.
          * @enum {string}
          */
-        Counted: "piece" | "ring" | "coil" | "once";
+        Counted: "piece" | "ring" | "coil" | "placing" | "once";
         /**
          * @description The word for a change of a count.
          * @enum {string}
@@ -3679,6 +4444,38 @@ export interface components {
             updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
+        Entry_KeptChain: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description A chain with its name. */
+            record: {
+                /** @description Its name, 1 to 80 characters. */
+                name: string;
+                /** @description A note, at most 2000 characters. */
+                note?: string;
+                /** @description The chain. */
+                request: components["schemas"]["ChainRequest"];
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
         Entry_KeptPattern: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -3917,12 +4714,12 @@ export interface components {
             record: {
                 /**
                  * Format: int64
-                 * @description The number of a kept plan or pattern.
+                 * @description The number of a kept plan, pattern or chain.
                  */
                 entry: number;
                 /**
                  * Format: int32
-                 * @description How many rings, pieces, or pairs: 1 to 100 000.
+                 * @description How many rings, pieces, pairs or chains: 1 to 100 000.
                  */
                 pieces_n: number;
             };
@@ -3979,6 +4776,42 @@ export interface components {
                  * @description Round-nose: diameter at the tip.
                  */
                 tip_mm?: number | null;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_Weave: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description Which rings of a cell go through which, and how the cell goes on. Nothing is said of size: that is the rings'. */
+            record: {
+                /** @description Rings that hold a partner over more than half their turn, so that the chain does not unfold. */
+                folds?: components["schemas"]["Fold"][];
+                /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
+                goes_on?: components["schemas"]["GoesOn"];
+                /** @description Which go through which. */
+                links: components["schemas"]["Link"][];
+                /** @description What it is called, 1 to 80 characters. */
+                name: string;
+                /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
+                rings: string[];
             };
             /**
              * Format: int64
@@ -4143,6 +4976,18 @@ export interface components {
          * @enum {string}
          */
         FlatTo: "piece" | "spool";
+        /**
+         * @description A ring that is folded back over two others: between where it goes through them, on the side where nothing else goes
+         *     through it, lies more than half its turn. Linking alone does not tell a folded chain from one that has unfolded.
+         */
+        Fold: {
+            /** @description Those that hold it on the other side. */
+            held_by: components["schemas"]["RingAt"][];
+            /** @description The two it is folded over. */
+            over: components["schemas"]["RingAt"][];
+            /** @description The ring, from 0. */
+            ring: number;
+        };
         /** @description What a drawing covers. */
         Frame: {
             /**
@@ -4257,6 +5102,51 @@ export interface components {
              */
             torch: boolean;
         };
+        /** @description What rings there are give in one weave. */
+        Gives: {
+            /**
+             * Format: int32
+             * @description Whole cells they make.
+             */
+            cells_n: number;
+            /**
+             * Format: int32
+             * @description Rings left over.
+             */
+            left_n: number;
+            /**
+             * Format: double
+             * @description How long that is, mm.
+             */
+            length_mm: number;
+            /** @description Its name. */
+            shown: string;
+            /**
+             * Format: int32
+             * @description Of those used, shut beforehand.
+             */
+            shut_before_n: number;
+            /** @description How the ratio suits. */
+            suits: components["schemas"]["Suits"];
+            /** @description The same in a sentence. */
+            told: string;
+            /** @description The weave's word. */
+            weave: string;
+        };
+        /** @description How a cell goes on. */
+        GoesOn: {
+            /**
+             * @description As a chain, each cell turned about the chain's length by so many degrees against the one before; by as much as
+             *     lets it be longest if left out.
+             */
+            chain: {
+                /**
+                 * Format: double
+                 * @description Degrees, −180 to 180.
+                 */
+                turn_deg?: number | null;
+            };
+        } | "sheet";
         /**
          * @description How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
          *     corrected by what its own rings show.
@@ -4501,10 +5391,12 @@ export interface components {
         };
         /** @description What was brought in. */
         Imported: {
-            /** @description Plans and patterns that were here already, to the last word; they are left alone. */
+            /** @description Plans, patterns, chains and weaves that were here already, to the last word; they are left alone. */
             already_n: number;
             /** @description Blades that were added; those already owned are left alone. */
             blades_n: number;
+            /** @description The new chains. */
+            chains: components["schemas"]["Entry_KeptChain"][];
             /** @description The new plans. */
             entries: components["schemas"]["Entry_KeptPlan"][];
             /** @description The new patterns. */
@@ -4518,6 +5410,8 @@ export interface components {
              * @description Number to post to `/api/undo/{batch}`.
              */
             undo: number;
+            /** @description The new weaves. */
+            weaves: components["schemas"]["Entry_Weave"][];
         };
         /** @description A length in inches as it is read, its unit apart: `1/2` and `in (0.008 less)`, `7 ft 8.6` and `in`. */
         InInches: {
@@ -4635,6 +5529,15 @@ export interface components {
             /** @description A note, at most 200 characters. */
             note?: string;
         };
+        /** @description A chain with its name. */
+        KeptChain: {
+            /** @description Its name, 1 to 80 characters. */
+            name: string;
+            /** @description A note, at most 2000 characters. */
+            note?: string;
+            /** @description The chain. */
+            request: components["schemas"]["ChainRequest"];
+        };
         /** @description A finding with its name. */
         KeptPattern: {
             /** @description Its name, 1 to 80 characters. */
@@ -4644,7 +5547,7 @@ export interface components {
             /** @description The finding. */
             request: components["schemas"]["PatternRequest"];
         };
-        /** @description A kept piece: a ring plan or a finding, as lists show it. */
+        /** @description A kept piece: a ring plan, a finding or a chain, as lists show it. */
         KeptPiece: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -4700,6 +5603,32 @@ export interface components {
          * @enum {string}
          */
         Kind: "open-ear-wire" | "wrapped-ear-wire" | "pointed-ear-wire" | "folded-pair" | "eye-pin" | "plain-head-pin" | "balled-head-pin" | "paddle-head-pin" | "trefoil-head-pin" | "hook-clasp" | "s-clasp" | "doubled-hook" | "spiral-hook" | "figure-eight" | "s-link" | "wrapped-loop-link" | "coil-cap" | "cone-cap" | "round-ring" | "oval-ring" | "shaped-ring" | "smallest-ring";
+        /** @description A weave of the trade. */
+        KnownWeave: {
+            /** @description The whole weave, as an own one is entered. */
+            design: components["schemas"]["Weave"];
+            /** @description What it is like, in a sentence. */
+            like: string;
+            /** @description Which go through which. */
+            links: components["schemas"]["Link"][];
+            /** @description Its name. */
+            name: string;
+            /** @description The parts its rings play. */
+            parts: string[];
+            /** @description The rings of a cell, each by its part. */
+            rings: string[];
+            /** @description Rings in a cell. */
+            rings_per_cell: number;
+            /**
+             * Format: double
+             * @description The smallest ratio of inside to wire at which rings go into each other: an upper bound.
+             */
+            smallest_ratio: number;
+            /** @description What makers usually take, about. */
+            usual_ratio: number[];
+            /** @description Its word. */
+            weave: string;
+        };
         /** @description Where the text of a dimension stands when that is not beside the middle of its line. */
         Label: {
             /** @description Which part of the text stands there. */
@@ -4908,6 +5837,23 @@ export interface components {
              * @description How many of them are on their way, spares left out.
              */
             under_way_n: number;
+        };
+        /** @description A ring goes through another. It is the same whichever is named first. */
+        Link: {
+            /**
+             * Format: int32
+             * @description How many cells aside it is, in a sheet.
+             */
+            cells_aside?: number;
+            /**
+             * Format: int32
+             * @description How many cells on that one is; in this cell if left out.
+             */
+            cells_on?: number;
+            /** @description A ring of this cell, from 0. */
+            ring: number;
+            /** @description The ring it goes through, from 0. */
+            through: number;
         };
         /** @description What a listing sells, as far as it says. */
         Listing: {
@@ -5310,6 +6256,20 @@ export interface components {
              */
             diameter_mm: number;
         };
+        /** @description Rings as they are measured, however they were made. */
+        MeasuredRings: {
+            /**
+             * Format: double
+             * @description Inside diameter, mm: 0.1 to 300.
+             */
+            inside_mm: number;
+            metal?: components["schemas"]["Metal"] | null;
+            /**
+             * Format: double
+             * @description Thickness of the wire, mm: 0.1 to 20.
+             */
+            wire_mm: number;
+        };
         /**
          * @description The word for a metal.
          * @enum {string}
@@ -5665,6 +6625,40 @@ export interface components {
              */
             turns_n?: number | null;
         };
+        /** @description The rings of a chain: a ring plan, or rings as they are measured. */
+        OfRings: components["schemas"]["RingRequest"] | components["schemas"]["MeasuredRings"];
+        /** @description A weave at a ratio: its place on the scale from *cannot* to *floppy*. */
+        OnScale: {
+            /** @description Whether it is the weave of the plan. */
+            chosen: boolean;
+            /**
+             * Format: double
+             * @description Above this it is floppy.
+             */
+            floppy_ratio: number;
+            /**
+             * Format: double
+             * @description From a cell to the next at that ratio, mm; nothing where the rings do not go into each other.
+             */
+            repeat_mm: number;
+            /** @description The plan in this weave. */
+            request: components["schemas"]["ChainRequest"];
+            /** @description Its name. */
+            shown: string;
+            /**
+             * Format: double
+             * @description The smallest ratio at which rings go into each other.
+             */
+            smallest_ratio: number;
+            /** @description How the ratio asked about suits. */
+            suits: components["schemas"]["Suits"];
+            /** @description The same in a sentence. */
+            told: string;
+            /** @description What makers usually take, about. */
+            usual_ratio: number[];
+            /** @description The weave's word. */
+            weave: string;
+        };
         /** @description What to lay on the simulated scale. */
         OnTheScale: {
             /**
@@ -5677,7 +6671,7 @@ export interface components {
          * @description The word for a operation.
          * @enum {string}
          */
-        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "shut-before" | "open-up" | "link" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description Who wants what, by when. */
         Order: {
             /** @description Who it is for, at most 80 characters; nobody where it is for the shelf. */
@@ -5786,6 +6780,16 @@ export interface components {
             total: number;
         };
         /** @description A stretch of a list. */
+        Page_KeptChain: {
+            /** @description Entries, last changed first. */
+            entries: components["schemas"]["Entry_KeptChain"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description A stretch of a list. */
         Page_KeptPattern: {
             /** @description Entries, last changed first. */
             entries: components["schemas"]["Entry_KeptPattern"][];
@@ -5835,6 +6839,16 @@ export interface components {
              */
             total: number;
         };
+        /** @description A stretch of a list. */
+        Page_Weave: {
+            /** @description Entries, last changed first. */
+            entries: components["schemas"]["Entry_Weave"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
         /** @description Two pieces that are to go together. */
         Pair: {
             /** @description One. */
@@ -5871,6 +6885,20 @@ export interface components {
             sentence: string;
             /** @description What it is counted in. */
             unit: components["schemas"]["Unit"];
+        };
+        /** @description A part of a weave as it is drawn. */
+        PartDrawn: {
+            /** @description Colour of its metal, `#rrggbb`. */
+            colour: string;
+            /** @description What it is called. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many rings of it the chain has.
+             */
+            rings_n: number;
+            /** @description Its wire in words. */
+            wire: string;
         };
         /** @description What one part of a set holds, as it is made by the workshop's schools. */
         PartHolds: {
@@ -6064,12 +7092,12 @@ export interface components {
         Pick: {
             /**
              * Format: int64
-             * @description The number of a kept plan or pattern.
+             * @description The number of a kept plan, pattern or chain.
              */
             entry: number;
             /**
              * Format: int32
-             * @description How many rings, pieces, or pairs: 1 to 100 000.
+             * @description How many rings, pieces, pairs or chains: 1 to 100 000.
              */
             pieces_n: number;
         };
@@ -6089,6 +7117,9 @@ export interface components {
         } | {
             /** @description A finding. */
             finding: components["schemas"]["PatternRequest"];
+        } | {
+            /** @description A chain. */
+            chain: components["schemas"]["ChainRequest"];
         };
         /** @description A place on a drawing. */
         Place: {
@@ -6117,10 +7148,86 @@ export interface components {
             /** @description Its name as the sentence has it. */
             shown: string;
         };
-        /** @description Plans and patterns, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`. */
+        /** @description A placing as a maker reads it. */
+        Placing: {
+            /** @description How a mistake here shows, and how far to open up. */
+            if_wrong: string;
+            /**
+             * Format: int32
+             * @description Which ring of the row it is, from 1.
+             */
+            in_row: number;
+            /**
+             * Format: int32
+             * @description Its place in the order, from 1.
+             */
+            n: number;
+            /**
+             * Format: int32
+             * @description Of so many.
+             */
+            of_n: number;
+            /**
+             * Format: int32
+             * @description Of so many open ones in the row.
+             */
+            of_row: number;
+            /** @description The ring in words: `C, a fold`. */
+            ring: string;
+            /**
+             * Format: int32
+             * @description The row it is in, from 1.
+             */
+            row: number;
+            /**
+             * Format: int32
+             * @description Of so many rows.
+             */
+            rows_n: number;
+            /** @description What shut rings it takes up, in words. */
+            takes_up: string[];
+            /** @description The instruction. */
+            text: string;
+            /** @description What it goes through, in words. */
+            through: string[];
+        };
+        /** @description A placing that is asked for. */
+        PlacingAsked: {
+            /**
+             * Format: int32
+             * @description Which ring put in, from 1.
+             */
+            n: number;
+            /** @description The chain. */
+            request: components["schemas"]["ChainRequest"];
+        };
+        /** @description A placing, and what the maker has before them. */
+        PlacingShown: {
+            /**
+             * Format: int32
+             * @description How many placings there are.
+             */
+            of_n: number;
+            placing?: components["schemas"]["Placing"] | null;
+            /** @description The rings there, the new one first. */
+            rings: components["schemas"]["RingDrawn"][];
+            /**
+             * Format: int32
+             * @description Placings before the row before, this one and the next: where one goes to by rows.
+             */
+            row_before_n: number;
+            /**
+             * Format: int32
+             * @description Placings once this row is done.
+             */
+            row_done_n: number;
+        };
+        /** @description Plans, patterns, chains and weaves, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`. */
         PlanDocument: {
             /** @description Saw blades of the workshop. */
             blades?: components["schemas"]["KeptBlade"][];
+            /** @description Kept chains. */
+            chains?: components["schemas"]["KeptChain"][];
             /** @description Always `lorimant-plans`. */
             format: string;
             /** @description Kept patterns. */
@@ -6137,6 +7244,8 @@ export interface components {
              * @description Version of this format: 1.
              */
             version: number;
+            /** @description A maker's own weaves. */
+            weaves?: components["schemas"]["Weave"][];
         };
         /** @description A cut plan to be put on paper. */
         PlanSheet: {
@@ -6260,21 +7369,22 @@ export interface components {
             /** @description Kind of problem, a path under this server's documentation. */
             type: string;
         };
-        /** @description How far a long solve has come. */
+        /** @description How far a search has come. */
         Progress: {
-            /** @description Ways there are to try. */
+            /**
+             * Format: int32
+             * @description Of so many.
+             */
             of_n: number;
             /**
              * Format: double
-             * @description Scrap of the best so far, mm.
+             * @description The smallest ratio so far; none before one is found.
              */
-            scrap_mm: number;
+            smallest_ratio?: number | null;
             /**
-             * Format: double
-             * @description What the best so far does not make, mm.
+             * Format: int32
+             * @description Starts tried.
              */
-            short_mm: number;
-            /** @description Ways of filling the stock that were tried. */
             tried_n: number;
         };
         /**
@@ -6390,6 +7500,69 @@ export interface components {
             /** @description Which lot it will be, in a sentence. */
             sentence: string;
         };
+        /** @description A weave to relax. */
+        RelaxRequest: {
+            /**
+             * Format: double
+             * @description Inside over wire it is pulled taut at; where left out, a tenth above the smallest that goes.
+             */
+            ratio?: number | null;
+            /**
+             * Format: int32
+             * @description Starts to try, 1 to 400; as many as take about a second if left out.
+             */
+            starts_n?: number | null;
+            /** @description The weave. */
+            weave: components["schemas"]["Weave"];
+        };
+        /** @description How far relaxing a weave has come. */
+        RelaxState: {
+            /** @description What is wrong with it, where nothing was found. */
+            faults: components["schemas"]["Fault"][];
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            job: number;
+            progress?: components["schemas"]["Progress"] | null;
+            relaxed?: components["schemas"]["Relaxed"] | null;
+            /** @description Whether it is still looking. */
+            working: boolean;
+        };
+        /** @description How a weave lies. */
+        Relaxed: {
+            /**
+             * Format: double
+             * @description The same across, of a sheet.
+             */
+            across_of_inside: number;
+            /** @description Whether rings of that ratio go into each other. */
+            fits: boolean;
+            /**
+             * Format: double
+             * @description The ratio it is pulled taut at.
+             */
+            ratio: number;
+            /**
+             * Format: double
+             * @description The longest repeat found, over the inside of a ring; nothing where they do not.
+             */
+            repeat_of_inside: number;
+            /** @description Six rows of it with rings of wire 1 mm. */
+            rings: components["schemas"]["RingDrawn"][];
+            /**
+             * Format: double
+             * @description The smallest ratio found at which rings go into each other: an upper bound.
+             */
+            smallest_ratio: number;
+            /** @description What was found, in a sentence. */
+            told: string;
+            /**
+             * Format: double
+             * @description How far each cell is turned against the one before, degrees.
+             */
+            turn_deg: number;
+        };
         /** @description What was reversed can be undone like everything else. */
         ReversedLine: {
             /**
@@ -6397,6 +7570,27 @@ export interface components {
              * @description Number to post to `/api/undo/{batch}`.
              */
             undo: number;
+        };
+        /** @description A record as it stood at one revision. */
+        Revision_KeptChain: {
+            /** @description When it was made so, UTC. */
+            made_at: string;
+            /** @description A chain with its name. */
+            record: {
+                /** @description Its name, 1 to 80 characters. */
+                name: string;
+                /** @description A note, at most 2000 characters. */
+                note?: string;
+                /** @description The chain. */
+                request: components["schemas"]["ChainRequest"];
+            };
+            /**
+             * Format: int64
+             * @description Which; 1 is as it was first kept.
+             */
+            revision: number;
+            /** @description What it stood for, in a sentence. */
+            sentence: string;
         };
         /** @description A record as it stood at one revision. */
         Revision_KeptPattern: {
@@ -6440,6 +7634,31 @@ export interface components {
             /** @description What it stood for, in a sentence. */
             sentence: string;
         };
+        /** @description A record as it stood at one revision. */
+        Revision_Weave: {
+            /** @description When it was made so, UTC. */
+            made_at: string;
+            /** @description Which rings of a cell go through which, and how the cell goes on. Nothing is said of size: that is the rings'. */
+            record: {
+                /** @description Rings that hold a partner over more than half their turn, so that the chain does not unfold. */
+                folds?: components["schemas"]["Fold"][];
+                /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
+                goes_on?: components["schemas"]["GoesOn"];
+                /** @description Which go through which. */
+                links: components["schemas"]["Link"][];
+                /** @description What it is called, 1 to 80 characters. */
+                name: string;
+                /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
+                rings: string[];
+            };
+            /**
+             * Format: int64
+             * @description Which; 1 is as it was first kept.
+             */
+            revision: number;
+            /** @description What it stood for, in a sentence. */
+            sentence: string;
+        };
         /** @description Settings with their revision, and how lengths are shown under them. */
         Revisioned: {
             /** @description The unit sizes are read in with a caliper. */
@@ -6458,6 +7677,48 @@ export interface components {
             scales: components["schemas"]["Scale"][];
             /** @description The settings. */
             settings: components["schemas"]["Settings"];
+        };
+        /** @description A ring of a cell, or of one so many cells on. */
+        RingAt: {
+            /**
+             * Format: int32
+             * @description How many cells on it is.
+             */
+            cells_on?: number;
+            /** @description The ring, from 0. */
+            ring: number;
+        };
+        /** @description A ring of a chain in the world: x along its length, y across, z towards the maker. Millimetres. */
+        RingDrawn: {
+            /** @description The direction it is turned about, of length 1. */
+            axis: number[];
+            /** @description Its middle, mm. */
+            center_mm: number[];
+            /** @description Of a ring that is being put in: the place of its gap, mm. */
+            gap_mm?: number[] | null;
+            /** @description Its name in its row: A, B, C. */
+            name: string;
+            /** @description Which part of the weave it plays, from 0. */
+            part: number;
+            /**
+             * Format: double
+             * @description From its middle to the middle of its wire, mm.
+             */
+            radius_mm: number;
+            /**
+             * Format: int32
+             * @description The row it is in, from 1.
+             */
+            row: number;
+            /** @description Whether it is shut beforehand. */
+            shut: boolean;
+            /** @description What it is at a placing. */
+            standing: components["schemas"]["Standing"];
+            /**
+             * Format: double
+             * @description Thickness of its wire, mm.
+             */
+            wire_mm: number;
         };
         /** @description What follows from a [`RingRequest`]. Lengths in mm, unless the name says otherwise. */
         RingPlan: {
@@ -6673,6 +7934,26 @@ export interface components {
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
+        /** @description The rings of a chain: a ring plan, as for `/api/rings/plan`, or rings as they are measured. */
+        Rings: components["schemas"]["OfRings"];
+        /** @description Rings there are. */
+        RingsThere: {
+            /**
+             * Format: double
+             * @description Inside diameter, mm: 0.1 to 300.
+             */
+            inside_mm: number;
+            /**
+             * Format: int32
+             * @description How many there are, 1 to 100 000.
+             */
+            rings_n: number;
+            /**
+             * Format: double
+             * @description Thickness of their wire, mm: 0.1 to 20.
+             */
+            wire_mm: number;
+        };
         /** @description The ideal rod for a ring, and the rods there are, nearest result first. */
         RodChoice: {
             /** @description Rods of the wanted outline, bare and taped: bare ones within the hand's ± first, then by result; the best 24. */
@@ -6682,6 +7963,46 @@ export interface components {
              * @description Diameter of the rod that gives exactly the ring wanted, mm.
              */
             mandrel_diameter_mm: number;
+        };
+        /** @description A rod of the workshop, and the chain its rings give. */
+        RodFor: {
+            /**
+             * Format: double
+             * @description How long the chain is then, mm.
+             */
+            chain_length_mm: number;
+            /** @description Whether it is the rod of the plan. */
+            chosen: boolean;
+            /**
+             * Format: double
+             * @description Inside of the ring it gives, mm.
+             */
+            inside_mm: number;
+            /** @description The rod. */
+            mandrel: components["schemas"]["Mandrel"];
+            /**
+             * Format: double
+             * @description Its mass, g.
+             */
+            mass_g: number;
+            /**
+             * Format: double
+             * @description Ratio of inside to wire.
+             */
+            ratio: number;
+            /** @description The plan on this rod. */
+            request: components["schemas"]["ChainRequest"];
+            /**
+             * Format: int32
+             * @description Rings for the length of the plan; nothing where they do not go into each other.
+             */
+            rings_n: number;
+            /** @description Its name as the sentence has it. */
+            shown: string;
+            /** @description How that suits. */
+            suits: components["schemas"]["Suits"];
+            /** @description The same in a sentence. */
+            told: string;
         };
         /**
          * @description The word for a part of a drawing.
@@ -7025,7 +8346,7 @@ export interface components {
          * @description The word for a word of the sentence.
          * @enum {string}
          */
-        Slot: "rings" | "temper" | "metal" | "section" | "size" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
+        Slot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares";
         /** @description Pieces that were spoiled. */
         Spoiled: {
             /**
@@ -7041,28 +8362,11 @@ export interface components {
              */
             step_n: number;
         };
-        /** @description What there is of a lot, in every way it is counted. */
-        Standing: {
-            /**
-             * Format: double
-             * @description The same with the empty spool, as a scale would show it, g.
-             */
-            gross_g: number;
-            /**
-             * Format: double
-             * @description Its mass, g.
-             */
-            left_g: number;
-            /**
-             * Format: double
-             * @description Length left, mm.
-             */
-            left_mm: number;
-            /** @description Price of a metre, where it is known. */
-            per_metre?: string | null;
-            /** @description What it cost, where its price is known. */
-            value?: string | null;
-        };
+        /**
+         * @description The word for a standing of a ring.
+         * @enum {string}
+         */
+        Standing: "there" | "through" | "taken-up" | "new";
         /**
          * @description The word for a start set.
          * @enum {string}
@@ -7221,6 +8525,11 @@ export interface components {
             /** @description Its zones, left to right. */
             zones: components["schemas"]["Zone"][];
         };
+        /**
+         * @description The word for a how a ratio suits.
+         * @enum {string}
+         */
+        Suits: "cannot" | "stiff" | "usual" | "loose" | "floppy";
         /** @description What there is of a wire: a length or a mass, not both. */
         Supply: {
             /**
@@ -7637,7 +8946,7 @@ export interface components {
          * @description The word for a view.
          * @enum {string}
          */
-        View: "rings" | "room" | "which-wire" | "cost";
+        View: "rings" | "room" | "chain" | "which-wire" | "cost";
         /** @description What is wanted of one wire, and what there is of it on the rack. */
         Wanted: components["schemas"]["WireDemand"] & {
             /** @description Blanks that are cut for batches and orders, by the names their demands have: they are counted and booked at the bench. */
@@ -7658,6 +8967,19 @@ export interface components {
          * @enum {string}
          */
         Wear: "ear" | "light-necklace" | "heavy-necklace" | "bracelet";
+        /** @description Which rings of a cell go through which, and how the cell goes on. Nothing is said of size: that is the rings'. */
+        Weave: {
+            /** @description Rings that hold a partner over more than half their turn, so that the chain does not unfold. */
+            folds?: components["schemas"]["Fold"][];
+            /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
+            goes_on?: components["schemas"]["GoesOn"];
+            /** @description Which go through which. */
+            links: components["schemas"]["Link"][];
+            /** @description What it is called, 1 to 80 characters. */
+            name: string;
+            /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
+            rings: string[];
+        };
         /** @description What a weight says of a lot. */
         Weighed: {
             /**
@@ -7750,6 +9072,27 @@ export interface components {
             surface?: components["schemas"]["Surface"];
             /** @description How hard it is; soft if left out, as unlabelled wire nearly always is. */
             temper?: components["schemas"]["Temper"];
+        };
+        /** @description A wire and rod that give the look and length asked for. */
+        WireAndRod: {
+            /**
+             * Format: double
+             * @description How far across the chain is, mm.
+             */
+            across_mm: number;
+            /**
+             * Format: double
+             * @description Ratio of inside to wire.
+             */
+            ratio: number;
+            /** @description The plan in that wire, on that rod. */
+            request: components["schemas"]["ChainRequest"];
+            /** @description The rod's name. */
+            rod: string;
+            /** @description The same in a sentence. */
+            told: string;
+            /** @description The wire's size in words. */
+            wire: string;
         };
         /** @description A wire weighed for the piece. Loads and efforts are estimates. */
         WireCandidate: {
@@ -8069,6 +9412,16 @@ export interface components {
             undo: number;
         };
         /** @description What was written, and the number that undoes it. */
+        Written_KeptChain: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_KeptChain"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_KeptPattern: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_KeptPattern"];
@@ -8132,6 +9485,16 @@ export interface components {
         Written_Plier: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Plier"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_Weave: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_Weave"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -9356,6 +10719,902 @@ export interface operations {
             };
         };
     };
+    list_chains: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_KeptChain"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_chain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptChain"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptChain"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look_backwards: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackwardsAsked"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backwards"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_word: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChainWordChange"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChainSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    word_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChainWordChoice"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choice_ChainRequest"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rings_there: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RingsThere"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Gives"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    placing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlacingAsked"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacingShown"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plan_chain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChainAsked"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChainFrom"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    relax: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RelaxRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Relaxed"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    start_relaxing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RelaxRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RelaxState"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    relaxing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RelaxState"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop_relaxing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RelaxState"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chain_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChainRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChainSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description plan.pdf, drawing.svg, chain.stl, rings.csv, placings.csv, chain.json or weave.json */
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptChain"];
+            };
+        };
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_chain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry_KeptChain"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_chain: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptChain"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptChain"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_chain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptChain"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chain_revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision_KeptChain"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     work_out_cost: {
         parameters: {
             query?: never;
@@ -10265,7 +12524,7 @@ export interface operations {
                 /** @description Words to find in name, note and piece. */
                 find?: string;
                 /** @description Rings, findings, or both; both if left out. */
-                which?: "all" | "rings" | "findings";
+                which?: "all" | "rings" | "findings" | "chains";
                 /** @description Those put away instead of those in use. */
                 archived?: boolean;
                 /** @description How many to pass over; 0 if left out. */
@@ -15043,6 +17302,298 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_known: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownWeave"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_weaves: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_Weave"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_weave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Weave"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Weave"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_weave: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Weave"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Weave"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_weave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Weave"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weave_revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision_Weave"][];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -189,9 +189,16 @@ impl<'a> Laid<'a> {
     /// The same rows drawn flat, seen turned so: wire before wire.
     #[must_use]
     pub fn drawing(&self, cells_n: u32, across_n: u32, seen: View, described: String) -> Drawing {
+        self.drawn_flat(&self.rows(cells_n, across_n), seen, described)
+    }
+
+    /// These rings drawn flat; one that is being put in has its gap.
+    #[must_use]
+    pub fn drawn_flat(&self, rings: &[RingDrawn], seen: View, described: String) -> Drawing {
         let turn = seen.turn();
         let mut arcs: Vec<(f64, BezPath, f64)> = vec![];
-        for ring in self.rows(cells_n, across_n) {
+        for ring in rings {
+            let gap = ring.gap_mm.map(|gap| turn * DVec3::from_array(gap));
             let torus = Torus {
                 center: turn * DVec3::from_array(ring.center_mm),
                 axis: turn * DVec3::from_array(ring.axis),
@@ -201,6 +208,9 @@ impl<'a> Laid<'a> {
             for i in 0..ARCS {
                 // A little longer than its share, so that no gap shows between two.
                 let at = |k: f64| torus.at(step * (f64::from(i) + k));
+                if gap.is_some_and(|gap| gap.distance(at(0.5)) < 0.6 * ring.wire_mm) {
+                    continue;
+                }
                 let flat = |point: DVec3| Point::new(point.x, -point.y);
                 let mut path = BezPath::new();
                 path.move_to(flat(at(-0.04)));

@@ -29,6 +29,8 @@ pub const FINE: [f64; 25] = [
 pub const COARSE: [f64; 9] = [1.0, 1.02, 1.06, 1.12, 1.22, 1.4, 1.8, 2.6, 5.0];
 /// A hair more ratio than a rung says, so that it holds with what is rounded off.
 const HAIR: f64 = 1e-6;
+/// A repeat that is longer by less is the same.
+const GAIN: f64 = 1e-6;
 /// Two poses with rings no farther apart than this are the same branch, and what lies between is between them.
 const SAME_BRANCH: f64 = 0.25;
 
@@ -51,7 +53,7 @@ impl Ladder {
     }
 
     /// Worked out: the tightest poses from several starts, then pulled taut at these steps above the smallest ratio, each
-    /// from the tight poses and from the rung below, and once more from above. `hangs` says which tight poses count.
+    /// from the tight poses and from the rung below, then so many times from above and from below again. `hangs` says which tight poses count.
     ///
     /// # Errors
     /// As [`Relaxing::tightest`].
@@ -59,6 +61,7 @@ impl Ladder {
         relaxing: &Relaxing,
         efforts: &[Effort],
         steps: &[f64],
+        passes: u32,
         hangs: &dyn Fn(&Pose) -> bool,
         go_on: &dyn Fn(Progress) -> bool,
     ) -> Result<Self, Faults> {
@@ -91,12 +94,18 @@ impl Ladder {
             }
             rungs.push(best);
         }
-        for i in (0..steps.len().saturating_sub(1)).rev() {
-            let from_above = relaxing.taut_from(&rungs[i + 1].pose, wire(i));
-            if let Some(longer) = from_above.filter(|solved| solved.pose.repeat > rungs[i].pose.repeat)
-                && holds(&longer)
-            {
-                rungs[i] = longer;
+        // Down and up again, as another branch may be longer, until nothing gains.
+        for _ in 0..passes {
+            let mut gained = false;
+            let down = (0..steps.len().saturating_sub(1)).rev().map(|i| (i, i + 1));
+            for (i, from) in down.chain((1..steps.len()).map(|i| (i, i - 1))) {
+                let solved = relaxing.taut_from(&rungs[from].pose, wire(i)).filter(&holds);
+                if let Some(longer) = solved.filter(|one| one.pose.repeat > rungs[i].pose.repeat + GAIN) {
+                    (rungs[i], gained) = (longer, true);
+                }
+            }
+            if !gained {
+                break;
             }
         }
         let rung = |(step, solved): (&f64, Solved)| Rung { ratio: first.ratio() * step, pose: solved.pose };

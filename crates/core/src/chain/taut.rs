@@ -171,7 +171,7 @@ pub fn worked_out(
     weave.check()?;
     let relaxing = Relaxing::of_parts(weave, &parts);
     let effort = Effort::usual(weave.rings_n());
-    let ladder = Arc::new(Ladder::worked_out(&relaxing, &[effort], &COARSE, &|_| true, go_on)?);
+    let ladder = Arc::new(Ladder::worked_out(&relaxing, &[effort], &COARSE, 0, &|_| true, go_on)?);
     let mut last = last();
     if last.len() >= REMEMBERED {
         last.pop_front();

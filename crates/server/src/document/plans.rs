@@ -1,14 +1,15 @@
 //! The JSON document plans are taken out and brought back in as.
 
+use lorimant_core::chain::weave::Weave;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
 use serde::{Deserialize, Deserializer, Serialize};
 use utoipa::ToSchema;
 
-use crate::kept::{Kept, KeptBlade, KeptPattern, KeptPlan, Settings};
+use crate::kept::{Kept, KeptBlade, KeptChain, KeptPattern, KeptPlan, Settings};
 
-/// Plans and patterns, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`.
+/// Plans, patterns, chains and weaves, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(crate) struct PlanDocument {
@@ -36,6 +37,12 @@ pub(crate) struct PlanDocument {
     /// Kept patterns.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub patterns: Vec<KeptPattern>,
+    /// Kept chains.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub chains: Vec<KeptChain>,
+    /// A maker's own weaves.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub weaves: Vec<Weave>,
 }
 
 const FORMAT: &str = "lorimant-plans";
@@ -56,6 +63,8 @@ impl PlanDocument {
             blades: vec![],
             plans,
             patterns,
+            chains: vec![],
+            weaves: vec![],
         }
     }
 }
@@ -70,6 +79,12 @@ impl PlanDocument {
         for (i, pattern) in self.patterns.iter().enumerate() {
             faults.nest(&format!("patterns[{i}]"), pattern.check());
         }
+        for (i, chain) in self.chains.iter().enumerate() {
+            faults.nest(&format!("chains[{i}]"), chain.check());
+        }
+        for (i, weave) in self.weaves.iter().enumerate() {
+            faults.nest(&format!("weaves[{i}]"), weave.check());
+        }
         for (i, plier) in self.pliers.iter().enumerate() {
             faults.nest(&format!("pliers[{i}]"), Kept::check(plier));
         }
@@ -79,10 +94,18 @@ impl PlanDocument {
         for (i, blade) in self.blades.iter().enumerate() {
             faults.nest(&format!("blades[{i}]"), blade.check());
         }
-        let records =
-            [self.plans.len(), self.patterns.len(), self.rods.len(), self.pliers.len(), self.blades.len()];
+        let records = [
+            self.plans.len(),
+            self.patterns.len(),
+            self.chains.len(),
+            self.weaves.len(),
+            self.rods.len(),
+            self.pliers.len(),
+            self.blades.len(),
+        ];
         if records.iter().sum::<usize>() == 0 {
-            faults.add(Fault::new("plans", "The file holds no plans, patterns, rods, pliers or blades."));
+            let said = "The file holds no plans, patterns, chains, weaves, rods, pliers or blades.";
+            faults.add(Fault::new("plans", said));
         }
         faults.into_result()
     }

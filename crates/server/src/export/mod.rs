@@ -3,6 +3,7 @@
 pub(crate) mod bag;
 pub(crate) mod calendar;
 mod card;
+pub(crate) mod chain;
 pub(crate) mod cut_plan;
 mod cut_sheet;
 pub(crate) mod day_sheet;

@@ -18,7 +18,7 @@ use utoipa_axum::routes;
 
 use super::aside;
 use crate::extract::Body;
-use crate::kept::{KeptPattern, KeptPlan};
+use crate::kept::{KeptChain, KeptPattern, KeptPlan};
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::shelf::{Entry, Shelf};
@@ -78,12 +78,16 @@ pub(super) fn with_kept<T>(
 fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
     let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(connection)?;
     let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(connection)?;
+    let chains: Vec<Entry<KeptChain>> = Shelf::Chains.all(connection)?;
     let rings =
         plans.into_iter().map(|entry| Kept { name: entry.name, piece: Piece::Rings(entry.record.request) });
     let findings = patterns
         .into_iter()
         .map(|entry| Kept { name: entry.name, piece: Piece::Finding(entry.record.request) });
-    Ok(rings.chain(findings).collect())
+    let chains = chains
+        .into_iter()
+        .map(|entry| Kept { name: entry.name, piece: Piece::Chain(Box::new(entry.record.request)) });
+    Ok(rings.chain(findings).chain(chains).collect())
 }
 
 /// Reads one typed length.

@@ -10,7 +10,7 @@ use axum::http::StatusCode;
 use axum::response::Response;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::cut_plan::picked::{self, WireDemand};
-use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Stock};
+use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Progress, Stock};
 use lorimant_core::rack::stock::booking::LotCut;
 use lorimant_core::rack::stock::buying::Keeping;
 use serde::{Deserialize, Serialize};
@@ -22,7 +22,6 @@ use super::entries::Archive;
 use super::{file, made, read, write};
 use crate::export::cut_plan::{self, PlanSheet};
 use crate::extract::{Body, Path};
-use crate::jobs::JobState;
 use crate::kept::{Kept as _, Pick};
 use crate::problem::Problem;
 use crate::state::State;
@@ -71,26 +70,50 @@ async fn start_cut_plan(
     Shared(state): Shared<State>,
     Body(request): Body<CutRequest>,
 ) -> Result<(StatusCode, Json<JobState>), Problem> {
-    let id = state.jobs.start(request, state.store.workshop().habits.unit)?;
-    Ok((StatusCode::CREATED, Json(state.jobs.state(id).ok_or_else(|| no_job(id))?)))
+    request.check()?;
+    let unit = state.store.workshop().habits.unit;
+    let id = state.cutting.start(move |go_on| request.solve(unit, go_on));
+    Ok((StatusCode::CREATED, job_state(&state, id)?))
 }
 
-fn no_job(id: u64) -> Problem {
-    Problem::missing(format!("There is no cut plan being worked out under number {id}. Start it again."))
+/// How a job stands.
+#[derive(Debug, Clone, Serialize, ToSchema)]
+struct JobState {
+    /// Its number.
+    job: u64,
+    /// Whether it is still looking.
+    working: bool,
+    /// How far it has come; none before a first plan is found.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    progress: Option<Progress>,
+    /// The plan, once it is done or was stopped.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    plan: Option<CutPlan>,
+}
+
+fn job_state(state: &State, id: u64) -> Result<Json<JobState>, Problem> {
+    let no_job = || {
+        let said = format!("There is no cut plan being worked out under number {id}. Start it again.");
+        Problem::missing(said)
+    };
+    let (progress, done) = state.cutting.state(id).ok_or_else(no_job)?;
+    let plan = done.transpose()?;
+    Ok(Json(JobState { job: id, working: plan.is_none(), progress, plan }))
 }
 
 /// How a solve stands, and its plan once it is done.
 #[utoipa::path(get, path = "/api/cut-plans/jobs/{id}", params(("id" = u64, Path)),
     responses((status = 200, body = JobState), (status = 404, body = Problem)))]
 async fn cut_plan_job(Shared(state): Shared<State>, Path(id): Path<u64>) -> Result<Json<JobState>, Problem> {
-    state.jobs.state(id).map(Json).ok_or_else(|| no_job(id))
+    job_state(&state, id)
 }
 
 /// Stops a solve; its best plan so far follows shortly.
 #[utoipa::path(post, path = "/api/cut-plans/jobs/{id}/stop", params(("id" = u64, Path)),
     responses((status = 200, body = JobState), (status = 404, body = Problem)))]
 async fn stop_cut_plan(Shared(state): Shared<State>, Path(id): Path<u64>) -> Result<Json<JobState>, Problem> {
-    state.jobs.stop(id).map(Json).ok_or_else(|| no_job(id))
+    state.cutting.stop(id);
+    job_state(&state, id)
 }
 
 /// Something picked to be made.

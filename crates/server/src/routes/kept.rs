@@ -1,8 +1,9 @@
-//! Kept pieces, rings and findings alike: one list, drawn small, taken out as one document.
+//! Kept pieces, rings, findings and chains alike: one list, drawn small, taken out as one document.
 
 use axum::Json;
 use axum::extract::State as Shared;
 use axum::response::Response;
+use lorimant_core::chain::weave::Weave;
 use lorimant_core::drawing::Thumbnail;
 use lorimant_core::fault::Fault;
 use lorimant_core::piece::Piece;
@@ -16,7 +17,7 @@ use super::work::aside;
 use super::{file, made, read};
 use crate::document::plans::PlanDocument;
 use crate::extract::{Body, Query};
-use crate::kept::{KeptPattern, KeptPlan};
+use crate::kept::{KeptChain, KeptPattern, KeptPlan};
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::pieces::{self, KeptPiece, KeptPieces, Which};
@@ -88,12 +89,22 @@ async fn kept_as(
 /// Everything that is kept as one JSON document, in the published schema.
 #[utoipa::path(get, path = "/api/kept/all.json", responses((status = 200, body = PlanDocument)))]
 async fn all_kept_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
-    let (plans, patterns): (Vec<Entry<KeptPlan>>, Vec<Entry<KeptPattern>>) =
-        read(&state, |c| Ok((Shelf::Plans.all(c)?, Shelf::Patterns.all(c)?))).await?;
-    let document = PlanDocument::of(
-        plans.into_iter().map(|entry| entry.record).collect(),
-        patterns.into_iter().map(|entry| entry.record).collect(),
-    );
+    let document = read(&state, |c| {
+        let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(c)?;
+        let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(c)?;
+        let chains: Vec<Entry<KeptChain>> = Shelf::Chains.all(c)?;
+        let weaves: Vec<Entry<Weave>> = Shelf::Weaves.all(c)?;
+        let of = PlanDocument::of(
+            plans.into_iter().map(|entry| entry.record).collect(),
+            patterns.into_iter().map(|entry| entry.record).collect(),
+        );
+        Ok(PlanDocument {
+            chains: chains.into_iter().map(|entry| entry.record).collect(),
+            weaves: weaves.into_iter().map(|entry| entry.record).collect(),
+            ..of
+        })
+    });
+    let document = document.await?;
     let bytes = made(move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
     Ok(file("application/json", "lorimant-kept.json", bytes))
 }

@@ -2,6 +2,7 @@
 
 use axum::Json;
 use axum::extract::State as Shared;
+use lorimant_core::chain::ChainRequest;
 use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
 use lorimant_core::pattern::PatternRequest;
@@ -24,7 +25,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(route)).routes(routes!(school_questions))
 }
 
-/// A piece whose making is asked for: a plan of rings or a finding, one of the two.
+/// A piece whose making is asked for: a plan of rings, a finding or a chain, one of them.
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 struct Asked {
@@ -34,6 +35,9 @@ struct Asked {
     /// A finding, as for `/api/patterns/form`.
     #[serde(default)]
     finding: Option<PatternRequest>,
+    /// A chain, as for `/api/chains/sheet`.
+    #[serde(default)]
+    chain: Option<ChainRequest>,
     /// The schools it is made by; the workshop's if left out.
     #[serde(default)]
     schools: Option<Schools>,
@@ -47,17 +51,18 @@ struct Asked {
 #[utoipa::path(post, path = "/api/making/route", request_body = Asked,
     responses((status = 200, body = Route), (status = 422, body = Problem)))]
 async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result<Json<Route>, Problem> {
-    let Asked { rings, finding, schools, route } = asked;
-    let piece = match (rings, finding) {
-        (Some(rings), None) => Piece::Rings(rings),
-        (None, Some(finding)) => Piece::Finding(finding),
-        (None, None) => {
-            let said = "Say what is to be made: “rings”, a plan of rings, or “finding”, a finding.";
+    let Asked { rings, finding, chain, schools, route } = asked;
+    let piece = match (rings, finding, chain) {
+        (Some(rings), None, None) => Piece::Rings(rings),
+        (None, Some(finding), None) => Piece::Finding(finding),
+        (None, None, Some(chain)) => Piece::Chain(Box::new(chain)),
+        (None, None, None) => {
+            let said = "Say what is to be made: “rings”, a plan of rings, “finding”, a finding, or “chain”, a chain.";
             return Err(Fault::new("rings", said).into());
         }
-        (Some(_), Some(_)) => {
-            let said = "“rings” and “finding” are two pieces. Ask for one at a time.";
-            return Err(Fault::new("finding", said).into());
+        (_, finding, _) => {
+            let said = "“rings”, “finding” and “chain” are several pieces. Ask for one at a time.";
+            return Err(Fault::new(if finding.is_some() { "finding" } else { "chain" }, said).into());
         }
     };
     worked(&state, move |workshop| {

@@ -5,12 +5,14 @@ mod backup;
 mod bags;
 mod bench;
 mod buying;
+mod chains;
 mod choosing;
 mod cutting;
 mod described;
 mod entries;
 mod guide;
 mod kept;
+mod kept_chains;
 mod kept_patterns;
 mod labels;
 mod lots;
@@ -60,6 +62,8 @@ fn router() -> OpenApiRouter<State> {
         .merge(backup::router())
         .merge(bags::router())
         .merge(bench::router())
+        .merge(chains::router())
+        .merge(kept_chains::router())
         .merge(guide::router())
         .merge(kept::router())
         .merge(making::router())

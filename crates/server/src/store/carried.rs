@@ -97,7 +97,7 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
 /// Which kept plan or pattern a pick names: of several, the one that stands for the same; one that was put away only
 /// where none of those in use is called so.
 fn picked(t: &Transaction, pick: &NamedPick) -> Result<i64> {
-    let sql = "SELECT id, archived FROM entries WHERE shelf IN ('plan', 'pattern') AND name = ?1 ORDER BY id";
+    let sql = "SELECT id, archived FROM entries WHERE shelf IN ('plan', 'pattern', 'chain') AND name = ?1 ORDER BY id";
     let mut statement = t.prepare_cached(sql)?;
     let named = statement.query_map([&pick.name], |row| Ok((row.get(0)?, row.get(1)?)))?;
     let named: Vec<(i64, bool)> = named.collect::<rusqlite::Result<_>>()?;

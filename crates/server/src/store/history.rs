@@ -94,6 +94,8 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
 fn noun(shelf: &str) -> &str {
     match shelf {
         "pattern" => "finding",
+        "chain" => "chain",
+        "weave" => "weave",
         "plier" => "pliers",
         "keeping" => "how a wire is kept:",
         "order" => "order of",

@@ -208,7 +208,7 @@ pub(crate) fn standing_lines(connection: &Connection, lot: i64) -> Result<Vec<Mo
     // A line that reverses a reversal does again what was first booked; one that reverses once does not.
     let mut undoes = HashMap::new();
     for line in &lines {
-        let does = line.reverses.and_then(|id| undoes.get(&id)).is_some_and(|undoes| !undoes);
+        let does = line.reverses.and_then(|id| undoes.get(&id)).is_some_and(|undoes: &bool| !*undoes);
         undoes.insert(line.id, does);
     }
     let stands = |line: &LedgerLine| !line.reversed && undoes.get(&line.id) == Some(&false);

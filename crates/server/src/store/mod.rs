@@ -37,7 +37,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 9] = [
+const VERSIONS: [&str; 10] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -47,6 +47,7 @@ const VERSIONS: [&str; 9] = [
     include_str!("../../migrations/07-settled.sql"),
     include_str!("../../migrations/08-bench.sql"),
     include_str!("../../migrations/09-orders.sql"),
+    include_str!("../../migrations/10-chains.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));

@@ -11,7 +11,7 @@ use rusqlite::{Connection, OptionalExtension as _, Transaction};
 use super::error::{Result, StoreError};
 use super::settings::unit;
 use super::shelf::{Edit, Entry, Shelf};
-use crate::kept::{Kept as _, KeptPattern, KeptPlan, Pick};
+use crate::kept::{Kept as _, KeptChain, KeptPattern, KeptPlan, Pick};
 
 /// A pick with what it stands for.
 #[derive(Debug, Clone)]
@@ -24,9 +24,9 @@ pub(crate) struct PickedEntry {
     pub sentence: String,
 }
 
-/// A kept plan or pattern, made so many times.
+/// A kept plan, pattern or chain, made so many times.
 pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Result<(Picked, String)> {
-    let sql = "SELECT shelf FROM entries WHERE id = ?1 AND shelf IN ('plan', 'pattern')";
+    let sql = "SELECT shelf FROM entries WHERE id = ?1 AND shelf IN ('plan', 'pattern', 'chain')";
     let shelf: Option<String> =
         connection.prepare_cached(sql)?.query_row([entry], |row| row.get(0)).optional()?;
     match shelf.as_deref() {
@@ -35,13 +35,18 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
             let (record, piece) = (kept.record.clone(), Piece::Rings(kept.record.request));
             Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
+        Some("chain") => {
+            let kept: Entry<KeptChain> = Shelf::Chains.get(connection, entry)?;
+            let (record, piece) = (kept.record.clone(), Piece::Chain(Box::new(kept.record.request)));
+            Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
+        }
         Some(_) => {
             let kept: Entry<KeptPattern> = Shelf::Patterns.get(connection, entry)?;
             let (record, piece) = (kept.record.clone(), Piece::Finding(kept.record.request));
             Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
         None => {
-            let said = format!("There is no kept plan or pattern number {entry} to pick.");
+            let said = format!("There is no kept plan, pattern or chain number {entry} to pick.");
             Err(StoreError::Refused(Fault::new("entry", said).into()))
         }
     }

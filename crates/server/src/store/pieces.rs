@@ -1,4 +1,4 @@
-//! Kept pieces of both shelves together: ring plans and findings as one list.
+//! Kept pieces of all shelves together: ring plans, findings and chains as one list.
 
 use lorimant_core::piece::Piece;
 use lorimant_core::words::length::LengthUnit;
@@ -10,22 +10,24 @@ use super::error::Result;
 use super::search;
 use super::settings::unit;
 use super::shelf::{COLUMNS, Raw, Wanted};
-use crate::kept::{KeptPattern, KeptPlan};
+use crate::kept::{KeptChain, KeptPattern, KeptPlan};
 
 /// Which kept pieces are wanted.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Deserialize, ToSchema)]
 #[serde(rename_all = "kebab-case")]
 pub(crate) enum Which {
-    /// Ring plans and findings.
+    /// Ring plans, findings and chains.
     #[default]
     All,
     /// Ring plans.
     Rings,
     /// Findings.
     Findings,
+    /// Chains.
+    Chains,
 }
 
-/// A kept piece: a ring plan or a finding, as lists show it.
+/// A kept piece: a ring plan, a finding or a chain, as lists show it.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
 pub(crate) struct KeptPiece {
     /// Its number.
@@ -91,6 +93,11 @@ impl Standing {
             let of = (one.sentence, Piece::Rings(one.record.request));
             let when = (one.created_at, one.updated_at);
             kept(one.id, one.revision, one.archived, when, (one.record.name, one.record.note), of)
+        } else if shelf == "chain" {
+            let one = raw.entry::<KeptChain>(unit)?;
+            let of = (one.sentence, Piece::Chain(Box::new(one.record.request)));
+            let when = (one.created_at, one.updated_at);
+            kept(one.id, one.revision, one.archived, when, (one.record.name, one.record.note), of)
         } else {
             let one = raw.entry::<KeptPattern>(unit)?;
             let of = (one.sentence, Piece::Finding(one.record.request));
@@ -101,16 +108,17 @@ impl Standing {
 }
 
 /// How many others in use are called the same, whatever the case of their letters.
-const NAMESAKES: &str = "(SELECT count(*) FROM entries other WHERE other.shelf IN ('plan', 'pattern')
+const NAMESAKES: &str = "(SELECT count(*) FROM entries other WHERE other.shelf IN ('plan', 'pattern', 'chain')
     AND other.archived = 0 AND other.id <> entries.id AND trim(other.name) COLLATE NOCASE = trim(entries.name))";
 
-/// A stretch of both shelves, last changed first.
+/// A stretch of the shelves, last changed first.
 pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> Result<KeptPieces> {
     search::check(&wanted.find)?;
     let shelves = match which {
-        Which::All => "'plan', 'pattern'",
+        Which::All => "'plan', 'pattern', 'chain'",
         Which::Rings => "'plan'",
         Which::Findings => "'pattern'",
+        Which::Chains => "'chain'",
     };
     let bound = (wanted.archived, &wanted.find);
     let chosen =
@@ -134,7 +142,7 @@ pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> 
 /// The pieces in use that are called so, but for one's own number.
 pub(crate) fn named(connection: &Connection, name: &str, but: Option<i64>) -> Result<Vec<KeptPiece>> {
     let sql = format!(
-        "SELECT {COLUMNS}, shelf, {NAMESAKES} FROM entries WHERE shelf IN ('plan', 'pattern') AND archived = 0
+        "SELECT {COLUMNS}, shelf, {NAMESAKES} FROM entries WHERE shelf IN ('plan', 'pattern', 'chain') AND archived = 0
          AND trim(name) COLLATE NOCASE = trim(?1) AND id IS NOT ?2 ORDER BY updated_at DESC LIMIT 10"
     );
     let mut statement = connection.prepare_cached(&sql)?;

@@ -2,6 +2,7 @@
 
 use std::collections::HashSet;
 
+use lorimant_core::chain::weave::Weave;
 use lorimant_core::fault::Fault;
 use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension, Row, Transaction};
@@ -14,7 +15,7 @@ use super::ledger;
 use super::search;
 use super::settings::unit;
 use crate::document::plans::PlanDocument;
-use crate::kept::{Kept, KeptPattern, KeptPlan};
+use crate::kept::{Kept, KeptChain, KeptPattern, KeptPlan};
 
 /// Which records.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -23,6 +24,10 @@ pub(crate) enum Shelf {
     Plans,
     /// Findings.
     Patterns,
+    /// Chains.
+    Chains,
+    /// A maker's own weaves.
+    Weaves,
     /// Rods.
     Rods,
     /// Pliers.
@@ -127,9 +132,11 @@ pub(crate) enum Edit<T> {
 }
 
 impl Shelf {
-    const ALL: [Self; 12] = [
+    const ALL: [Self; 14] = [
         Self::Plans,
         Self::Patterns,
+        Self::Chains,
+        Self::Weaves,
         Self::Rods,
         Self::Pliers,
         Self::Blades,
@@ -152,6 +159,8 @@ impl Shelf {
         match self {
             Self::Plans => "plan",
             Self::Patterns => "pattern",
+            Self::Chains => "chain",
+            Self::Weaves => "weave",
             Self::Rods => "rod",
             Self::Pliers => "plier",
             Self::Blades => "blade",
@@ -337,13 +346,17 @@ pub(crate) struct Imported {
     pub entries: Vec<Entry<KeptPlan>>,
     /// The new patterns.
     pub patterns: Vec<Entry<KeptPattern>>,
+    /// The new chains.
+    pub chains: Vec<Entry<KeptChain>>,
+    /// The new weaves.
+    pub weaves: Vec<Entry<Weave>>,
     /// Rods that were added; those already owned are left alone.
     pub rods_n: usize,
     /// Pliers that were added; those already owned are left alone.
     pub pliers_n: usize,
     /// Blades that were added; those already owned are left alone.
     pub blades_n: usize,
-    /// Plans and patterns that were here already, to the last word; they are left alone.
+    /// Plans, patterns, chains and weaves that were here already, to the last word; they are left alone.
     pub already_n: usize,
     /// Number to post to `/api/undo/{batch}`.
     pub undo: i64,
@@ -353,13 +366,17 @@ pub(crate) struct Imported {
 pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocument) -> Result<Imported> {
     let (entries, plans_n) = Shelf::Plans.add_unlike(transaction, undo, &document.plans)?;
     let (patterns, patterns_n) = Shelf::Patterns.add_unlike(transaction, undo, &document.patterns)?;
+    let (chains, chains_n) = Shelf::Chains.add_unlike(transaction, undo, &document.chains)?;
+    let (weaves, weaves_n) = Shelf::Weaves.add_unlike(transaction, undo, &document.weaves)?;
     Ok(Imported {
         rods_n: Shelf::Rods.add_missing(transaction, undo, &document.rods)?,
         pliers_n: Shelf::Pliers.add_missing(transaction, undo, &document.pliers)?,
         blades_n: Shelf::Blades.add_missing(transaction, undo, &document.blades)?,
         entries,
         patterns,
-        already_n: plans_n + patterns_n,
+        chains,
+        weaves,
+        already_n: plans_n + patterns_n + chains_n + weaves_n,
         undo,
     })
 }

@@ -13,7 +13,7 @@ use super::error::{Result, StoreError};
 use super::settings::settings;
 use super::shelf::{Before, Shelf};
 use crate::document::whole::{ChangeLine, EntryLine, FORMAT, HappenedLine, LedgerLine, Line, Stood, VERSION};
-use crate::kept::{Kept, KeptBlade, KeptPattern, KeptPlan, Pick, Settings};
+use crate::kept::{Kept, KeptBlade, KeptChain, KeptPattern, KeptPlan, Pick, Settings};
 
 /// Longest line taken: a record's note and numbers, many times over.
 const LONGEST: u64 = 1024 * 1024;
@@ -335,6 +335,8 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
     match Shelf::named(shelf) {
         Some(Shelf::Plans) => read::<KeptPlan>(record),
         Some(Shelf::Patterns) => read::<KeptPattern>(record),
+        Some(Shelf::Chains) => read::<KeptChain>(record),
+        Some(Shelf::Weaves) => read::<lorimant_core::chain::weave::Weave>(record),
         Some(Shelf::Rods) => read::<lorimant_core::tool::mandrel::Mandrel>(record),
         Some(Shelf::Pliers) => read::<lorimant_core::tool::plier::Plier>(record),
         Some(Shelf::Blades) => read::<KeptBlade>(record),

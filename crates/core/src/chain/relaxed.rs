@@ -1,0 +1,106 @@
+//! A weave of one's own relaxed: whether it can be, from which ratio on, and how it lies.
+
+use serde::{Deserialize, Serialize};
+
+use super::geometry::{Laid, RingDrawn};
+use super::relax::Relaxing;
+use super::search::{Effort, Progress, wire_at};
+use super::weave::Weave;
+use super::{Suits, Taut};
+use crate::fault::{Faults, Span};
+
+/// A weave to relax.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct RelaxRequest {
+    /// The weave.
+    pub weave: Weave,
+    /// Inside over wire it is pulled taut at; where left out, a tenth above the smallest that goes.
+    #[serde(default)]
+    pub ratio: Option<f64>,
+    /// Starts to try, 1 to 400; as many as take about a second if left out.
+    #[serde(default)]
+    pub starts_n: Option<u32>,
+}
+
+/// How a weave lies.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Relaxed {
+    /// The smallest ratio found at which rings go into each other: an upper bound.
+    pub smallest_ratio: f64,
+    /// The ratio it is pulled taut at.
+    pub ratio: f64,
+    /// Whether rings of that ratio go into each other.
+    pub fits: bool,
+    /// The longest repeat found, over the inside of a ring; nothing where they do not.
+    pub repeat_of_inside: f64,
+    /// The same across, of a sheet.
+    pub across_of_inside: f64,
+    /// How far each cell is turned against the one before, degrees.
+    pub turn_deg: f64,
+    /// Six rows of it with rings of wire 1 mm.
+    pub rings: Vec<RingDrawn>,
+    /// What was found, in a sentence.
+    pub told: String,
+}
+
+impl RelaxRequest {
+    /// Relaxes it; `go_on` is told how far it is, and says whether to go on.
+    ///
+    /// # Errors
+    /// The weave's faults within `weave`; one at `weave.links` where no pose was found, with the pair that is in the way.
+    pub fn relaxed(&self, go_on: &dyn Fn(Progress) -> bool) -> Result<Relaxed, Faults> {
+    let weave = &self.weave;
+    weave.check().map_err(|faults| faults.within("weave"))?;
+    let mut faults = Faults::none();
+    if let Some(ratio) = self.ratio {
+        let span = Span { noun: "ratio of inside to wire", unit: "", least: 1.0, most: 200.0 };
+        faults.keep(span.check("ratio", ratio));
+    }
+    let mut effort = Effort::usual(weave.rings_n());
+    if let Some(starts_n) = self.starts_n {
+        let span = Span { noun: "number of starts", unit: "", least: 1.0, most: 400.0 };
+        faults.keep(span.check("starts_n", f64::from(starts_n)));
+        effort.starts_n = starts_n;
+    }
+    faults.into_result()?;
+    let relaxing = Relaxing::alike(weave);
+    let tight = relaxing.tightest(effort, go_on).map_err(|faults| faults.within("weave"))?;
+    let smallest_ratio = tight[0].ratio();
+    let ratio = self.ratio.unwrap_or(1.1 * smallest_ratio);
+    let wire = wire_at(ratio);
+    let solved = relaxing.taut(&tight, wire);
+    let bore = 2.0 - wire;
+    let fits = solved.is_some();
+    let told = if fits {
+        format!("Rings go into each other from {smallest_ratio:.2} on; it is drawn at {ratio:.2}.")
+    } else {
+        format!("Rings of ratio {ratio:.2} do not go into each other: it takes {smallest_ratio:.2} at least.")
+    };
+    let pose = solved.map(|solved| solved.pose);
+    // Wire of 1 mm: the core radius is half of the ratio and one.
+    let scaled = pose.as_ref().map(|pose| pose.scaled(f64::midpoint(ratio, 1.0)));
+    let drawn = Taut {
+        ratio,
+        smallest_ratio,
+        usual: [smallest_ratio, smallest_ratio],
+        suits: Suits::Usual,
+        repeat_mm: 0.0,
+        across_mm: 0.0,
+        pose: scaled,
+    };
+    let rings = if fits { Laid::of(weave, &drawn, vec![1.0]).rows(6, 4) } else { vec![] };
+    Ok(Relaxed {
+        smallest_ratio,
+        ratio,
+        fits,
+        repeat_of_inside: pose.as_ref().map_or(0.0, |pose| pose.repeat / bore),
+        across_of_inside: pose.as_ref().map_or(0.0, |pose| pose.across / bore),
+        turn_deg: pose.as_ref().map_or(0.0, |pose| pose.turn.to_degrees()),
+        rings,
+        told,
+    })
+}
+}

@@ -1,0 +1,330 @@
+//! A chain on paper and in open formats.
+
+use anyhow::anyhow;
+use lorimant_core::chain::geometry::{Laid, RingDrawn, Standing, View};
+use lorimant_core::chain::placing::{Building, Placing};
+use lorimant_core::chain::sheet::{ChainSheet, ChainWorked};
+use lorimant_core::chain::solid::stl;
+use lorimant_core::drawing::Drawing;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::words::quoted;
+
+use super::svg::{Page, Type};
+use super::{file_stem, pdf, plain};
+use crate::document::plans::PlanDocument;
+use crate::kept::{Kept as _, KeptChain, Settings};
+use crate::problem::Problem;
+
+/// What a chain can be taken away as.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum ChainFormat {
+    PlanPdf,
+    Drawing,
+    Solid,
+    Rings,
+    Placings,
+    Chain,
+    Weave,
+}
+
+impl ChainFormat {
+    const ALL: [(&'static str, Self); 7] = [
+        ("plan.pdf", Self::PlanPdf),
+        ("drawing.svg", Self::Drawing),
+        ("chain.stl", Self::Solid),
+        ("rings.csv", Self::Rings),
+        ("placings.csv", Self::Placings),
+        ("chain.json", Self::Chain),
+        ("weave.json", Self::Weave),
+    ];
+
+    /// The format of a file name; a sentence naming those there are for any other.
+    pub fn named(file: &str) -> Result<Self, Problem> {
+        let found = Self::ALL.iter().find(|(name, _)| *name == file);
+        found.map(|(_, format)| *format).ok_or_else(|| {
+            let known: Vec<&str> = Self::ALL.iter().map(|(name, _)| *name).collect();
+            Problem::missing(format!(
+                "There is no file called {}. There are {}.",
+                quoted(file),
+                known.join(", ")
+            ))
+        })
+    }
+
+    /// Media type.
+    pub fn kind(self) -> &'static str {
+        match self {
+            Self::PlanPdf => "application/pdf",
+            Self::Drawing => "image/svg+xml",
+            Self::Solid => "model/stl",
+            Self::Rings | Self::Placings => "text/csv; charset=utf-8",
+            Self::Chain | Self::Weave => "application/json",
+        }
+    }
+
+    fn ending(self) -> &'static str {
+        Self::ALL.iter().find(|(_, format)| *format == self).map_or("", |(name, _)| *name)
+    }
+}
+
+/// A chain worked out and dated, ready to be taken away.
+pub(crate) struct Chain {
+    kept: KeptChain,
+    sheet: ChainSheet,
+    worked: ChainWorked,
+    /// Drawings from the front, from above, along it.
+    views: [Drawing; 3],
+    placings: Vec<Placing>,
+    workshop: String,
+    date: String,
+}
+
+/// Rows drawn on paper at true size.
+const ROWS: u32 = 6;
+/// Most placings written out: a long chain repeats itself.
+const MOST_PLACINGS: u32 = 2000;
+
+impl Chain {
+    /// Works a chain out; refused as keeping it would be.
+    pub fn new(kept: KeptChain, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
+        kept.check()?;
+        let request = &kept.request;
+        let sheet = request.sheet(workshop);
+        let worked = sheet.result.clone();
+        let worked = worked.ok_or_else(|| Problem::internal("This chain could not be worked out."))?;
+        let laid = request.laid()?;
+        let (rows, across) = (worked.plan.cells_n.min(ROWS), worked.plan.across_n.min(ROWS));
+        let views = [View::Front, View::Side, View::Along]
+            .map(|view| laid.drawing(rows, across, view, format!("{} seen: {}.", kept.name, view.shown())));
+        let building = Building::of(laid.weave, worked.plan.cells_n, worked.plan.across_n)?;
+        let wire_mm = request.ring.wire.size_mm;
+        let placings =
+            (0..building.open_n().min(MOST_PLACINGS)).map_while(|n| building.placing(n, wire_mm)).collect();
+        let date = jiff::ZonedDateTime::now().date().to_string();
+        let workshop = settings.workshop_name.clone();
+        Ok(Self { sheet, worked, views, placings, workshop, date, kept })
+    }
+
+    /// A file name from the chain's name.
+    pub fn file_name(&self, format: ChainFormat) -> String {
+        format!("{}.{}", file_stem(&self.kept.name, "chain"), format.ending())
+    }
+
+    fn rings(&self) -> anyhow::Result<Vec<RingDrawn>> {
+        let laid: Laid = self.kept.request.laid().map_err(|faults| anyhow!("{faults}"))?;
+        Ok(laid.rows(self.worked.plan.cells_n.min(MOST_SOLID), self.worked.plan.across_n.min(MOST_SOLID)))
+    }
+}
+
+/// Most cells written as solid rings: a file of some ten thousand triangles a ring grows large.
+const MOST_SOLID: u32 = 24;
+
+/// Makes the file.
+pub(crate) fn make(of: &Chain, format: ChainFormat) -> anyhow::Result<Vec<u8>> {
+    Ok(match format {
+        ChainFormat::PlanPdf => pdf::from_pages(&pages(of))?,
+        ChainFormat::Drawing => drawing(of).into_bytes(),
+        ChainFormat::Solid => stl(&of.rings()?),
+        ChainFormat::Rings => rings(of)?.into_bytes(),
+        ChainFormat::Placings => placings(of)?.into_bytes(),
+        ChainFormat::Chain => serde_json::to_vec_pretty(&PlanDocument {
+            chains: vec![of.kept.clone()],
+            ..PlanDocument::of(vec![], vec![])
+        })?,
+        ChainFormat::Weave => {
+            let weave = of.kept.request.design().map_err(|faults| anyhow!("{faults}"))?.clone();
+            let document = PlanDocument { weaves: vec![weave], ..PlanDocument::of(vec![], vec![]) };
+            serde_json::to_vec_pretty(&document)?
+        }
+    })
+}
+
+const WIDTH: f64 = 210.0;
+const HEIGHT: f64 = 297.0;
+const LEFT: f64 = 16.0;
+const RIGHT: f64 = WIDTH - 16.0;
+const FOOT: f64 = HEIGHT - 18.0;
+
+/// The three views below each other, in mm as they are.
+fn drawing(of: &Chain) -> String {
+    let wide = of.views.iter().map(|view| view.frame.width_mm).fold(0.0, f64::max) + 10.0;
+    let high: f64 = of.views.iter().map(|view| view.frame.height_mm + 8.0).sum();
+    let mut page = Page::new(wide, high);
+    let mut y = 4.0;
+    for view in &of.views {
+        put(&mut page, view, (5.0, y), 1.0, colour(of));
+        y += view.frame.height_mm + 8.0;
+    }
+    page.finish(&of.kept.name)
+}
+
+fn colour(of: &Chain) -> &str {
+    of.worked.parts.first().map_or("#b87333", |part| part.colour.as_str())
+}
+
+/// A drawing with the top left of its frame at a place.
+fn put(page: &mut Page, drawing: &Drawing, at: (f64, f64), scale: f64, colour: &str) {
+    let frame = drawing.frame;
+    page.drawing(
+        (at.0 - frame.left_mm * scale, at.1 - frame.top_mm * scale),
+        scale,
+        drawing,
+        colour,
+    );
+}
+
+/// The plan, and the placing steps until the pattern repeats.
+fn pages(of: &Chain) -> Vec<String> {
+    let title = of.kept.name.clone();
+    let begun = || {
+        let mut page = Page::new(WIDTH, HEIGHT);
+        page.text(LEFT, 20.0, Type::serif(7.0).bold(), &title);
+        page.text(RIGHT, 20.0, Type::sans(3.2).quiet().anchored("end"), &of.workshop);
+        page.rule(LEFT, RIGHT, 24.0);
+        page.text(
+            LEFT,
+            HEIGHT - 8.0,
+            Type::sans(2.8).quiet(),
+            &format!("{}. Loads and minutes are estimates. Glasses on when cutting; rest your hands.", of.date),
+        );
+        page
+    };
+    let mut pages = vec![];
+    let mut page = begun();
+    let mut y = page.paragraph(LEFT, 31.0, Type::serif(4.6), RIGHT - LEFT, &of.sheet.text) + 3.0;
+    let plan = &of.worked.plan;
+    let wide = of.views[0].frame.width_mm.min(RIGHT - LEFT);
+    let scale = (wide / of.views[0].frame.width_mm).min(1.0);
+    for (view, says) in of.views.iter().zip(["from the front", "from above", "along it"]) {
+        let size = if scale < 1.0 { format!("{says}, {scale:.2} of true size") } else { format!("{says}, true size") };
+        page.text(LEFT, y + 3.0, Type::sans(3.0).quiet(), &size);
+        put(&mut page, view, (LEFT, y + 6.0), scale, colour(of));
+        y += view.frame.height_mm * scale + 12.0;
+    }
+    page.check_bar("bar-mm", LEFT, y, 50.0, "50 mm: measure it before you trust the drawing");
+    page.check_bar("bar-in", LEFT + 80.0, y, 50.8, "2 in");
+    y += 14.0;
+    for figure in &of.worked.figures {
+        let value = format!("{} {}", figure.value, figure.unit);
+        page.text(LEFT, y, Type::sans(3.4), &figure.label);
+        page.text(LEFT + 62.0, y, Type::sans(3.6).bold().anchored("end"), value.trim());
+        let more = figure.more.clone().unwrap_or_default();
+        y = page.paragraph(LEFT + 66.0, y, Type::sans(3.0).quiet(), RIGHT - LEFT - 66.0, &more).max(y + 4.6);
+    }
+    y += 4.0;
+    // What the second metal or size is, where there is one.
+    for part in &of.worked.parts {
+        let line = format!("{}: {} rings of {}", part.name, part.rings_n, part.wire);
+        page.text(LEFT, y, Type::sans(3.2), &line);
+        y += 5.0;
+    }
+    pages.push(std::mem::replace(&mut page, begun()).finish(&title));
+    y = 32.0;
+    let head = format!(
+        "Building it: shut {} rings beforehand, open {}; {} rows.",
+        plan.shut_before_n, plan.open_n, plan.cells_n
+    );
+    page.text(LEFT, y, Type::sans(4.2).bold(), &head);
+    y += 7.0;
+    let until = of.placings.iter().take_while(|placing| placing.row <= 3).count();
+    for placing in &of.placings[..until] {
+        if y > FOOT - 26.0 {
+            pages.push(std::mem::replace(&mut page, begun()).finish(&title));
+            y = 32.0;
+        }
+        let shown = at_placing(of, placing);
+        let room = 42.0;
+        let fit = (room / shown.frame.width_mm).min(24.0 / shown.frame.height_mm).min(2.0);
+        put(&mut page, &shown, (LEFT, y - 3.0), fit, colour(of));
+        let at = LEFT + room + 6.0;
+        let n = format!("{}. Row {}, ring {} of {}: {}", placing.n, placing.row, placing.in_row, placing.of_row, placing.ring);
+        page.text(at, y, Type::sans(3.6).bold(), &n);
+        let below = page.paragraph(at, y + 5.0, Type::sans(3.4), RIGHT - at, &placing.text);
+        let below = page.paragraph(at, below, Type::sans(2.8).quiet(), RIGHT - at, &placing.if_wrong);
+        y = below.max(y + 26.0) + 3.0;
+    }
+    let rest = "From here on it repeats: the third row's steps again for every row, to the end. Hang the last row's rings in \
+                the clasp as in a row to come.";
+    page.paragraph(LEFT, y, Type::sans(3.6).bold(), RIGHT - LEFT, rest);
+    pages.push(page.finish(&title));
+    pages
+}
+
+/// What lies before the maker at a placing, flat.
+fn at_placing(of: &Chain, placing: &Placing) -> Drawing {
+    let request = &of.kept.request;
+    let Ok(laid) = request.laid() else { return Drawing::default() };
+    let plan = &of.worked.plan;
+    let Ok(building) = Building::of(laid.weave, plan.cells_n, plan.across_n) else { return Drawing::default() };
+    let rings = laid.at_placing(&building, placing.n - 1);
+    let near = rings.iter().filter(|ring| ring.standing != Standing::There || ring.row + 2 > placing.row);
+    laid.drawn_flat(&near.cloned().collect::<Vec<_>>(), View::Front, placing.text.clone())
+}
+
+/// The rings to make, part by part.
+fn rings(of: &Chain) -> anyhow::Result<String> {
+    let mut table = csv::Writer::from_writer(vec![]);
+    table.write_record([
+        "part",
+        "rings_n",
+        "of_them_shut_before_n",
+        "to_make_n",
+        "inside_mm",
+        "wire_mm",
+        "metal",
+        "temper",
+        "rod",
+        "rod_mm",
+        "cutting",
+        "coils_n",
+        "wire_length_mm",
+        "wire_mass_g",
+    ])?;
+    let request = &of.kept.request;
+    let said = |faults: lorimant_core::fault::Faults| anyhow!("{faults}");
+    let plan = &of.worked.plan;
+    let first = request.rings().map_err(said)?;
+    let second = request.second_rings().map_err(said)?;
+    let seconds_n = plan.second_n();
+    let name = |i: usize| of.worked.parts.get(i).map_or_else(|| "ring".to_owned(), |part| part.name.clone());
+    let all = std::iter::once((first, plan.rings_n - seconds_n)).chain(second.map(|ring| (ring, seconds_n)));
+    for (i, (ring, rings_n)) in all.enumerate() {
+        let planned = ring.plan().map_err(said)?;
+        let part = if seconds_n == 0 { "all".to_owned() } else { name(i) };
+        table.write_record([
+            plain(&part),
+            rings_n.to_string(),
+            if i == 0 { plan.shut_before_n.to_string() } else { String::new() },
+            ring.rings_n.to_string(),
+            format!("{:.4}", planned.ring_inside_diameter_mm),
+            format!("{:.4}", ring.wire.size_mm),
+            ring.wire.metal.word().to_owned(),
+            ring.wire.temper.word().to_owned(),
+            plain(&ring.mandrel.shown_in(lorimant_core::words::length::LengthUnit::Mm)),
+            format!("{:.4}", ring.mandrel.diameter_mm),
+            ring.cutting.method.word().to_owned(),
+            planned.coils_n.to_string(),
+            format!("{:.1}", planned.wire_length_mm),
+            format!("{:.3}", planned.wire_mass_g),
+        ])?;
+    }
+    Ok(String::from_utf8(table.into_inner().map_err(|error| anyhow!("{error}"))?)?)
+}
+
+/// Every placing in order.
+fn placings(of: &Chain) -> anyhow::Result<String> {
+    let mut table = csv::Writer::from_writer(vec![]);
+    table.write_record(["n", "row", "in_row", "ring", "through", "takes_up_shut", "instruction"])?;
+    for placing in &of.placings {
+        table.write_record([
+            placing.n.to_string(),
+            placing.row.to_string(),
+            placing.in_row.to_string(),
+            plain(&placing.ring),
+            plain(&placing.through.join("; ")),
+            plain(&placing.takes_up.join("; ")),
+            plain(&placing.text),
+        ])?;
+    }
+    Ok(String::from_utf8(table.into_inner().map_err(|error| anyhow!("{error}"))?)?)
+}

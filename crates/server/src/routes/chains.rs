@@ -1,0 +1,378 @@
+//! Planning chains: forwards, backwards, word by word; placing by placing; a weave of one's own; taking a chain away.
+
+use std::time::{Duration, Instant};
+
+use axum::Json;
+use axum::extract::State as Shared;
+use axum::response::Response;
+use lorimant_core::chain::backwards::{Backwards, Gives, RingsThere};
+use lorimant_core::chain::geometry::RingDrawn;
+use lorimant_core::chain::ladder::Ladder;
+use lorimant_core::chain::measured::{ChainFrom, OfRings, from_rings};
+use lorimant_core::chain::placing::{Building, Placing};
+use lorimant_core::chain::relaxed::{RelaxRequest, Relaxed};
+use lorimant_core::chain::search::Progress;
+use lorimant_core::chain::sentence::Slot;
+use lorimant_core::chain::sheet::ChainSheet;
+use lorimant_core::chain::weave::{Link, Weave};
+use lorimant_core::chain::{ChainRequest, RingSize, taut, weaves};
+use lorimant_core::fault::{Fault, Faults, Span};
+use lorimant_core::words::sentence::{Change, Choice};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::{aside, worked};
+use crate::export::chain::{self, Chain, ChainFormat};
+use crate::extract::{Body, Path};
+use crate::kept::KeptChain;
+use crate::problem::Problem;
+use crate::state::State;
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(list_known))
+        .routes(routes!(plan_chain))
+        .routes(routes!(relax))
+        .routes(routes!(start_relaxing))
+        .routes(routes!(relaxing))
+        .routes(routes!(stop_relaxing))
+        .routes(routes!(chain_sheet))
+        .routes(routes!(change_word))
+        .routes(routes!(word_choices))
+        .routes(routes!(look_backwards))
+        .routes(routes!(rings_there))
+        .routes(routes!(placing))
+        .routes(routes!(take_away))
+}
+
+/// A weave of the trade.
+#[derive(Serialize, ToSchema)]
+struct KnownWeave {
+    /// Its word.
+    weave: &'static str,
+    /// Its name.
+    name: String,
+    /// What it is like, in a sentence.
+    like: &'static str,
+    /// Rings in a cell.
+    rings_per_cell: usize,
+    /// The parts its rings play.
+    parts: Vec<String>,
+    /// The rings of a cell, each by its part.
+    rings: Vec<String>,
+    /// Which go through which.
+    links: Vec<Link>,
+    /// The smallest ratio of inside to wire at which rings go into each other: an upper bound.
+    smallest_ratio: f64,
+    /// What makers usually take, about.
+    usual_ratio: [f64; 2],
+    /// The whole weave, as an own one is entered.
+    design: Weave,
+}
+
+/// The weaves of the trade, from the simplest on.
+#[utoipa::path(get, path = "/api/weaves", responses((status = 200, body = [KnownWeave])))]
+async fn list_known() -> Json<Vec<KnownWeave>> {
+    let known = |known: &'static weaves::Known| KnownWeave {
+        weave: known.word,
+        name: known.weave.name.clone(),
+        like: known.like,
+        rings_per_cell: known.weave.rings_n(),
+        parts: known.weave.parts().into_iter().map(str::to_owned).collect(),
+        rings: known.weave.rings.clone(),
+        links: known.weave.links.clone(),
+        smallest_ratio: Ladder::of_known(known.word).map_or(0.0, |ladder| ladder.smallest_ratio()),
+        usual_ratio: known.usual,
+        design: known.weave.clone(),
+    };
+    Json(weaves::all().iter().map(known).collect())
+}
+
+/// The rings of a chain: a ring plan, as for `/api/rings/plan`, or rings as they are measured.
+#[derive(Debug, ToSchema)]
+#[schema(value_type = OfRings)]
+struct Rings(OfRings);
+
+impl<'de> Deserialize<'de> for Rings {
+    fn deserialize<D: serde::Deserializer<'de>>(from: D) -> Result<Self, D::Error> {
+        use serde::de::Error as _;
+        let value = serde_json::Value::deserialize(from)?;
+        // Which of the two is meant says its first field, so that what is wrong is said of that one.
+        let rings = if value.get("inside_mm").is_some() || value.get("wire_mm").is_some() {
+            serde_json::from_value(value).map(OfRings::Measured)
+        } else {
+            serde_json::from_value(value).map(OfRings::Plan)
+        };
+        rings.map(Self).map_err(D::Error::custom)
+    }
+}
+
+/// A chain that is asked about.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct ChainAsked {
+    /// The weave's word, as `GET /api/weaves` lists them; for an own one its name.
+    weave: String,
+    /// The weave itself, where it is a maker's own.
+    #[serde(default)]
+    own_weave: Option<Weave>,
+    /// Its rings.
+    ring: Rings,
+    /// How long it is, mm.
+    length_mm: f64,
+    /// Of a sheet: how many cells it is across; 4 if left out.
+    #[serde(default = "four")]
+    across_n: u32,
+}
+
+fn four() -> u32 {
+    4
+}
+
+/// Plans a chain of so much from rings of a size. Where the rings do not go into each other, `fits` is false and says why.
+#[utoipa::path(post, path = "/api/chains/plan", request_body = ChainAsked,
+    responses((status = 200, body = ChainFrom), (status = 422, body = Problem)))]
+async fn plan_chain(Body(asked): Body<ChainAsked>) -> Result<Json<ChainFrom>, Problem> {
+    let plan = move || {
+        from_rings(&asked.weave, asked.own_weave.as_ref(), &asked.ring.0, asked.length_mm, asked.across_n)
+    };
+    Ok(Json(aside(plan).await??))
+}
+
+/// Relaxes a weave: the smallest ratio at which its rings go into each other, and its longest repeat at a ratio. Says which
+/// pair is in the way where it cannot be.
+#[utoipa::path(post, path = "/api/chains/relax", request_body = RelaxRequest,
+    responses((status = 200, body = Relaxed), (status = 422, body = Problem)))]
+async fn relax(Body(asked): Body<RelaxRequest>) -> Result<Json<Relaxed>, Problem> {
+    let asked_for = asked.starts_n.is_some();
+    let begun = Instant::now();
+    // Who says how many starts waits for them.
+    let go_on = move |_| asked_for || begun.elapsed() < WAITED;
+    Ok(Json(aside(move || asked.relaxed(&go_on)).await??))
+}
+
+/// How long starts are tried while the answer is waited for.
+const WAITED: Duration = Duration::from_millis(900);
+
+/// How far relaxing a weave has come.
+#[derive(Serialize, ToSchema)]
+struct RelaxState {
+    /// Its number.
+    job: u64,
+    /// Whether it is still looking.
+    working: bool,
+    /// How far it has come.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    progress: Option<Progress>,
+    /// What was found, once it is done or was stopped.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    relaxed: Option<Relaxed>,
+    /// What is wrong with it, where nothing was found.
+    faults: Vec<Fault>,
+}
+
+fn relax_state(state: &State, job: u64, stop: bool) -> Result<Json<RelaxState>, Problem> {
+    let jobs = &state.relaxing;
+    let found = if stop { jobs.stop(job) } else { jobs.state(job) };
+    let (progress, done) =
+        found.ok_or_else(|| Problem::missing("This search is not remembered. Start it again."))?;
+    let working = done.is_none();
+    let (relaxed, faults) = match done {
+        Some(Ok(relaxed)) => (Some(relaxed), vec![]),
+        Some(Err(faults)) => (None, faults.0),
+        None => (None, vec![]),
+    };
+    Ok(Json(RelaxState { job, working, progress, relaxed, faults }))
+}
+
+/// Starts relaxing a weave; how far it is can be asked, and it can be stopped with the best it has.
+#[utoipa::path(post, path = "/api/chains/relaxing", request_body = RelaxRequest,
+    responses((status = 200, body = RelaxState), (status = 422, body = Problem)))]
+async fn start_relaxing(
+    Shared(state): Shared<State>,
+    Body(asked): Body<RelaxRequest>,
+) -> Result<Json<RelaxState>, Problem> {
+    asked.weave.check().map_err(|faults| faults.within("weave"))?;
+    let job = state.relaxing.start(move |go_on| {
+        let found = asked.relaxed(go_on)?;
+        // What planning with it will ask for is worked out by then.
+        let size = RingSize { inside_mm: found.ratio, wire_mm: 1.0 };
+        let _ = taut::worked_out(&asked.weave, &[size], &|_| true);
+        Ok(found)
+    });
+    relax_state(&state, job, false)
+}
+
+/// How far relaxing has come.
+#[utoipa::path(get, path = "/api/chains/relaxing/{job}", params(("job" = u64, Path)),
+    responses((status = 200, body = RelaxState), (status = 404, body = Problem)))]
+async fn relaxing(Shared(state): Shared<State>, Path(job): Path<u64>) -> Result<Json<RelaxState>, Problem> {
+    relax_state(&state, job, false)
+}
+
+/// Stops relaxing with the best there is.
+#[utoipa::path(post, path = "/api/chains/relaxing/{job}/stop", params(("job" = u64, Path)),
+    responses((status = 200, body = RelaxState), (status = 404, body = Problem)))]
+async fn stop_relaxing(
+    Shared(state): Shared<State>,
+    Path(job): Path<u64>,
+) -> Result<Json<RelaxState>, Problem> {
+    relax_state(&state, job, true)
+}
+
+/// Everything a planning view shows of a chain; faults come inside, so that the sentence can still be shown.
+#[utoipa::path(post, path = "/api/chains/sheet", request_body = ChainRequest,
+    responses((status = 200, body = ChainSheet), (status = 422, body = Problem)))]
+async fn chain_sheet(
+    Shared(state): Shared<State>,
+    Body(request): Body<ChainRequest>,
+) -> Result<Json<ChainSheet>, Problem> {
+    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
+}
+
+/// A word of a chain's sentence to change.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct ChainWordChange {
+    /// The chain.
+    request: ChainRequest,
+    /// The word.
+    slot: Slot,
+    /// What to do to it.
+    change: Change,
+}
+
+/// Changes one word of the sentence and gives the sheet that comes of it.
+#[utoipa::path(post, path = "/api/chains/change", request_body = ChainWordChange,
+    responses((status = 200, body = ChainSheet), (status = 422, body = Problem)))]
+async fn change_word(
+    Shared(state): Shared<State>,
+    Body(word): Body<ChainWordChange>,
+) -> Result<Json<ChainSheet>, Problem> {
+    worked(&state, move |workshop| {
+        Ok(word.request.changed(word.slot, &word.change, workshop)?.sheet(workshop))
+    })
+    .await
+}
+
+/// A word of a chain's sentence to choose for.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct ChainWordChoice {
+    /// The chain.
+    request: ChainRequest,
+    /// The word.
+    slot: Slot,
+}
+
+/// What a word could be instead, each with what it would change.
+#[utoipa::path(post, path = "/api/chains/choices", request_body = ChainWordChoice,
+    responses((status = 200, body = [Choice<ChainRequest>]), (status = 422, body = Problem)))]
+async fn word_choices(
+    Shared(state): Shared<State>,
+    Body(word): Body<ChainWordChoice>,
+) -> Result<Json<Vec<Choice<ChainRequest>>>, Problem> {
+    worked(&state, move |workshop| Ok(word.request.choices(word.slot, workshop))).await
+}
+
+/// A chain to look at the other way round.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct BackwardsAsked {
+    /// The chain.
+    request: ChainRequest,
+    /// How far across it is to be, mm, where a look is wanted rather than a wire.
+    #[serde(default)]
+    across_mm: Option<f64>,
+}
+
+/// The ring a weave is at its best with, which rods give it, and wires for a chain so far across.
+#[utoipa::path(post, path = "/api/chains/backwards", request_body = BackwardsAsked,
+    responses((status = 200, body = Backwards), (status = 422, body = Problem)))]
+async fn look_backwards(
+    Shared(state): Shared<State>,
+    Body(asked): Body<BackwardsAsked>,
+) -> Result<Json<Backwards>, Problem> {
+    if let Some(across) = asked.across_mm {
+        let span = Span { noun: "way across", unit: " mm", least: 0.5, most: 200.0 };
+        span.check("across_mm", across).map_err(Faults::from)?;
+    }
+    worked(&state, move |workshop| asked.request.backwards(asked.across_mm, workshop)).await
+}
+
+/// How long rings there are make in which weaves.
+#[utoipa::path(post, path = "/api/chains/from-rings", request_body = RingsThere,
+    responses((status = 200, body = [Gives]), (status = 422, body = Problem)))]
+async fn rings_there(Body(there): Body<RingsThere>) -> Result<Json<Vec<Gives>>, Problem> {
+    Ok(Json(aside(move || there.gives()).await??))
+}
+
+/// A placing that is asked for.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct PlacingAsked {
+    /// The chain.
+    request: ChainRequest,
+    /// Which ring put in, from 1.
+    n: u32,
+}
+
+/// A placing, and what the maker has before them.
+#[derive(Serialize, ToSchema)]
+struct PlacingShown {
+    /// The placing; none once all rings are in.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    placing: Option<Placing>,
+    /// The rings there, the new one first.
+    rings: Vec<RingDrawn>,
+    /// How many placings there are.
+    of_n: u32,
+    /// Placings before the row before, this one and the next: where one goes to by rows.
+    row_before_n: u32,
+    /// Placings once this row is done.
+    row_done_n: u32,
+}
+
+/// A ring that is put in: through what, with what on it, and what the maker sees.
+#[utoipa::path(post, path = "/api/chains/placing", request_body = PlacingAsked,
+    responses((status = 200, body = PlacingShown), (status = 422, body = Problem)))]
+async fn placing(Body(asked): Body<PlacingAsked>) -> Result<Json<PlacingShown>, Problem> {
+    let shown = aside(move || {
+        let PlacingAsked { request, n } = asked;
+        let plan = request.plan()?;
+        let laid = request.laid()?;
+        let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
+        let n = n.saturating_sub(1);
+        let placing = building.placing(n, request.ring.wire.size_mm);
+        let row = placing.as_ref().map_or(plan.cells_n + 1, |placing| placing.row);
+        Ok::<_, Faults>(PlacingShown {
+            rings: laid.at_placing(&building, n),
+            of_n: building.open_n(),
+            row_before_n: building.before_row(row.saturating_sub(1).max(1)),
+            row_done_n: building.before_row(row + 1),
+            placing,
+        })
+    });
+    Ok(Json(shown.await??))
+}
+
+/// A chain as a file.
+#[utoipa::path(post, path = "/api/chains/take-away/{file}", request_body = KeptChain,
+    params(("file" = String, Path,
+        description = "plan.pdf, drawing.svg, chain.stl, rings.csv, placings.csv, chain.json or weave.json")),
+    responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn take_away(
+    Shared(state): Shared<State>,
+    Path(file): Path<String>,
+    Body(kept): Body<KeptChain>,
+) -> Result<Response, Problem> {
+    let format = ChainFormat::named(&file)?;
+    let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
+    let workshop = state.store.workshop();
+    let chain = aside(move || Chain::new(kept, &settings, &workshop)).await??;
+    let name = chain.file_name(format);
+    let bytes = super::made(move || chain::make(&chain, format)).await?;
+    Ok(super::file(format.kind(), &name, bytes))
+}
