@@ -4,14 +4,14 @@ use std::f64::consts::PI;
 
 use lorimant_core::ask;
 use lorimant_core::chain::backwards::RingsThere;
-use lorimant_core::chain::geometry::{Laid, Standing};
+use lorimant_core::chain::geometry::{Laid, RingStanding as Standing};
 use lorimant_core::chain::ladder::Ladder;
 use lorimant_core::chain::placing::{At, Building};
 use lorimant_core::chain::plan::counted;
 use lorimant_core::chain::pose::Pose;
 use lorimant_core::chain::relax::Relaxing;
 use lorimant_core::chain::search::{Effort, wire_at};
-use lorimant_core::chain::sentence::{Slot, write};
+use lorimant_core::chain::sentence::{ChainSlot as Slot, write};
 use lorimant_core::chain::shipped;
 use lorimant_core::chain::solid::stl;
 use lorimant_core::chain::strands::strands_n;

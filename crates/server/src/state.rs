@@ -27,7 +27,7 @@ pub(crate) struct State {
     /// Cut plans that are being looked for.
     pub cutting: Jobs<CutProgress, CutPlan>,
     /// Weaves that are being relaxed.
-    pub relaxing: Jobs<search::Progress, Relaxed>,
+    pub relaxing: Jobs<search::RelaxProgress, Relaxed>,
     /// How far a whole workshop that is being brought in has come.
     pub coming: Arc<Coming>,
 }

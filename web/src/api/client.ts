@@ -3,6 +3,19 @@ import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
 export type Answer = Schemas['Answer']
+export type ChainRequest = Schemas['ChainRequest']
+export type ChainSheet = Schemas['ChainSheet']
+export type ChainSlot = Schemas['ChainSlot']
+export type ChainWorked = Schemas['ChainWorked']
+export type Gives = Schemas['Gives']
+export type KeptChain = Schemas['KeptChain']
+export type KnownWeave = Schemas['KnownWeave']
+export type OnScale = Schemas['OnScale']
+export type PlacingShown = Schemas['PlacingShown']
+export type Relaxed = Schemas['Relaxed']
+export type RingDrawn = Schemas['RingDrawn']
+export type RodFor = Schemas['RodFor']
+export type Weave = Schemas['Weave']
 export type AgendaSitting = Schemas['AgendaSitting']
 export type Alone = Schemas['Alone']
 export type BagRow = Schemas['BagRow']
@@ -146,7 +159,10 @@ export function faultsOf(thrown: unknown): Fault[] {
 }
 
 /** Fetches a made file and hands it to the browser to save. */
-export const takeAway = (path: string, record: KeptPlan | KeptPattern | PlanSheet | Schemas['LabelWish']) =>
+export const takeAway = (
+  path: string,
+  record: KeptPlan | KeptPattern | KeptChain | PlanSheet | Schemas['LabelWish'],
+) =>
   save(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

@@ -376,7 +376,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Changes one word of the sentence and gives the sheet that comes of it. */
-        post: operations["change_word"];
+        post: operations["change_chain_word"];
         delete?: never;
         options?: never;
         head?: never;
@@ -393,7 +393,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** What a word could be instead, each with what it would change. */
-        post: operations["word_choices"];
+        post: operations["chain_word_choices"];
         delete?: never;
         options?: never;
         head?: never;
@@ -549,7 +549,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** A chain as a file. */
-        post: operations["take_away"];
+        post: operations["take_chain_away"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2746,6 +2746,11 @@ export interface components {
             best_ratio: number;
             /** @description The same in a sentence. */
             best_told: string;
+            /**
+             * Format: double
+             * @description Ratio of inside to wire of the plan's rings.
+             */
+            ratio: number;
             /** @description The workshop's round rods, the best suited first. */
             rods: components["schemas"]["RodFor"][];
             /** @description Wires and rods for the thickness of chain asked for; nothing where none was. */
@@ -3444,6 +3449,11 @@ export interface components {
             /** @description The sentence as plain text. */
             text: string;
         };
+        /**
+         * @description The word for a word of the sentence.
+         * @enum {string}
+         */
+        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares";
         /** @description A word of a chain's sentence to change. */
         ChainWordChange: {
             /** @description What to do to it. */
@@ -3451,19 +3461,21 @@ export interface components {
             /** @description The chain. */
             request: components["schemas"]["ChainRequest"];
             /** @description The word. */
-            slot: components["schemas"]["Slot"];
+            slot: components["schemas"]["ChainSlot"];
         };
         /** @description A word of a chain's sentence to choose for. */
         ChainWordChoice: {
             /** @description The chain. */
             request: components["schemas"]["ChainRequest"];
             /** @description The word. */
-            slot: components["schemas"]["Slot"];
+            slot: components["schemas"]["ChainSlot"];
         };
         /** @description What follows from a chain that can be made. */
         ChainWorked: {
             /** @description Its cautions. */
             cautions: components["schemas"]["Caution"][];
+            /** @description Colour of the first part's metal, `#rrggbb`. */
+            colour: string;
             /** @description Its figures with their working. */
             figures: components["schemas"]["Figure"][];
             /** @description The parts its rings play. */
@@ -7195,14 +7207,24 @@ export interface components {
         PlacingAsked: {
             /**
              * Format: int32
-             * @description Which ring put in, from 1.
+             * @description The first ring of this row, from 1: where a lost place is found again by counting the rows that hang together.
              */
-            n: number;
+            first_of_row?: number | null;
+            /**
+             * Format: int32
+             * @description Which ring put in, from 1; the first of a row where that is named.
+             */
+            n?: number;
             /** @description The chain. */
             request: components["schemas"]["ChainRequest"];
         };
         /** @description A placing, and what the maker has before them. */
         PlacingShown: {
+            /**
+             * Format: int32
+             * @description Placings that are done when this one comes.
+             */
+            done_n: number;
             /**
              * Format: int32
              * @description How many placings there are.
@@ -7213,7 +7235,7 @@ export interface components {
             rings: components["schemas"]["RingDrawn"][];
             /**
              * Format: int32
-             * @description Placings before the row before, this one and the next: where one goes to by rows.
+             * @description Placings before the row before.
              */
             row_before_n: number;
             /**
@@ -7369,22 +7391,21 @@ export interface components {
             /** @description Kind of problem, a path under this server's documentation. */
             type: string;
         };
-        /** @description How far a search has come. */
+        /** @description How far a long solve has come. */
         Progress: {
-            /**
-             * Format: int32
-             * @description Of so many.
-             */
+            /** @description Ways there are to try. */
             of_n: number;
             /**
              * Format: double
-             * @description The smallest ratio so far; none before one is found.
+             * @description Scrap of the best so far, mm.
              */
-            smallest_ratio?: number | null;
+            scrap_mm: number;
             /**
-             * Format: int32
-             * @description Starts tried.
+             * Format: double
+             * @description What the best so far does not make, mm.
              */
+            short_mm: number;
+            /** @description Ways of filling the stock that were tried. */
             tried_n: number;
         };
         /**
@@ -7500,6 +7521,24 @@ export interface components {
             /** @description Which lot it will be, in a sentence. */
             sentence: string;
         };
+        /** @description How far a search has come. */
+        RelaxProgress: {
+            /**
+             * Format: int32
+             * @description Of so many.
+             */
+            of_n: number;
+            /**
+             * Format: double
+             * @description The smallest ratio so far; none before one is found.
+             */
+            smallest_ratio?: number | null;
+            /**
+             * Format: int32
+             * @description Starts tried.
+             */
+            tried_n: number;
+        };
         /** @description A weave to relax. */
         RelaxRequest: {
             /**
@@ -7524,7 +7563,7 @@ export interface components {
              * @description Its number.
              */
             job: number;
-            progress?: components["schemas"]["Progress"] | null;
+            progress?: components["schemas"]["RelaxProgress"] | null;
             relaxed?: components["schemas"]["Relaxed"] | null;
             /** @description Whether it is still looking. */
             working: boolean;
@@ -7713,7 +7752,7 @@ export interface components {
             /** @description Whether it is shut beforehand. */
             shut: boolean;
             /** @description What it is at a placing. */
-            standing: components["schemas"]["Standing"];
+            standing: components["schemas"]["RingStanding"];
             /**
              * Format: double
              * @description Thickness of its wire, mm.
@@ -7892,6 +7931,11 @@ export interface components {
             /** @description What was wished for, where the plan can only come near it. */
             wish?: components["schemas"]["Wish"];
         };
+        /**
+         * @description The word for a standing of a ring.
+         * @enum {string}
+         */
+        RingStanding: "there" | "through" | "taken-up" | "new";
         /** @description A ring wanted in the hand, whatever the rod. */
         RingTarget: {
             /** @description How the coil is cut; sawn with a suited blade if left out. */
@@ -8346,7 +8390,7 @@ export interface components {
          * @description The word for a word of the sentence.
          * @enum {string}
          */
-        Slot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares";
+        Slot: "rings" | "temper" | "metal" | "section" | "size" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
         /** @description Pieces that were spoiled. */
         Spoiled: {
             /**
@@ -8362,11 +8406,28 @@ export interface components {
              */
             step_n: number;
         };
-        /**
-         * @description The word for a standing of a ring.
-         * @enum {string}
-         */
-        Standing: "there" | "through" | "taken-up" | "new";
+        /** @description What there is of a lot, in every way it is counted. */
+        Standing: {
+            /**
+             * Format: double
+             * @description The same with the empty spool, as a scale would show it, g.
+             */
+            gross_g: number;
+            /**
+             * Format: double
+             * @description Its mass, g.
+             */
+            left_g: number;
+            /**
+             * Format: double
+             * @description Length left, mm.
+             */
+            left_mm: number;
+            /** @description Price of a metre, where it is known. */
+            per_metre?: string | null;
+            /** @description What it cost, where its price is known. */
+            value?: string | null;
+        };
         /**
          * @description The word for a start set.
          * @enum {string}
@@ -10863,7 +10924,7 @@ export interface operations {
             };
         };
     };
-    change_word: {
+    change_chain_word: {
         parameters: {
             query?: never;
             header?: never;
@@ -10912,7 +10973,7 @@ export interface operations {
             };
         };
     };
-    word_choices: {
+    chain_word_choices: {
         parameters: {
             query?: never;
             header?: never;
@@ -11349,7 +11410,7 @@ export interface operations {
             };
         };
     };
-    take_away: {
+    take_chain_away: {
         parameters: {
             query?: never;
             header?: never;

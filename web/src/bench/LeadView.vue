@@ -9,6 +9,7 @@ import { vOneStop } from '../shared/oneStop'
 import { isTyping } from '../shared/typing'
 import RouteMenu from '../making/RouteMenu.vue'
 import MadeBatch from './MadeBatch.vue'
+import PlacingStep from './PlacingStep.vue'
 import RestPrompt from './RestPrompt.vue'
 import SpoiledDialog from './SpoiledDialog.vue'
 import TurnCounter from './TurnCounter.vue'
@@ -107,7 +108,23 @@ watch(
   (lots) => (lot.value ??= lots?.[0]?.id ?? null),
 )
 
+/** The chain whose rings are put in one by one at this step. */
+const chain = computed(() => {
+  const piece = led.value?.entry.record.piece
+  return task.value?.counted === 'placing' && piece && 'chain' in piece ? piece.chain : null
+})
+/** So many rings more are in, or, where a lost place was found again, fewer. */
+function placed(by: number) {
+  if (at.value === null || by === 0) return
+  press(at.value + 1, by > 0 ? 'done' : 'taken-back', {
+    n: Math.min(Math.abs(by), by > 0 ? may.value : done.value),
+  })
+  big.value?.focus()
+}
+
 const does = computed(() => {
+  if (chain.value) return 'it is in'
+
   if (alone.value) return running.value ? 'taken out' : 'start it'
   if (once.value) return 'done'
   return all.value === 1 ? 'done' : 'one more'
@@ -187,10 +204,11 @@ function understood() {
     </header>
     <RestPrompt class="rest" :now="rest" />
     <template v-if="task && there">
-      <section class="moment">
+      <PlacingStep v-if="chain && left > 0" :request="chain" :done="done" :colour="led.colour" @on="placed" />
+      <section v-if="!chain || left === 0" class="moment">
         <PieceSketch :drawing="task.drawing" class="drawing" />
       </section>
-      <section class="say">
+      <section v-if="!chain || left === 0" class="say">
         <h2 class="what">{{ task.step.named }}</h2>
         <p v-if="task.reads" class="reads" data-test="reads">
           {{ task.reads }} <span class="of">{{ task.reads_of }}</span>

@@ -23,6 +23,8 @@ export function makingOf(led: LedBatch, kept: () => Promise<unknown>) {
         >,
       set: (request: PatternRequest) => keep(request.route),
     }
+  // How a chain's rings are made is planned with the chain.
+  if ('chain' in piece) return null
   return {
     draft: piece.rings,
     sound: true,

@@ -8,6 +8,7 @@ import BringIn from '../desk/BringIn.vue'
 import RenameDialog from '../desk/RenameDialog.vue'
 import { useShelf, type ShelfEntry } from '../desk/shelf'
 import PieceSketch from '../drawing/PieceSketch.vue'
+import { useChain } from '../chains/chain'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import { recordOf, useKeptRefresh } from '../shared/kept'
@@ -19,18 +20,20 @@ import { thumbnailsOf } from '../shared/thumbnails'
 import RevisionsDialog from './RevisionsDialog.vue'
 import { vOneStop } from '../shared/oneStop'
 
-/** Everything that is kept, rings and findings alike. */
+/** Everything that is kept: rings, findings and chains alike. */
 const plan = usePlan()
 const pattern = usePattern()
+const chain = useChain()
 const router = useRouter()
 const refresh = useKeptRefresh()
 const find = ref('')
 const finding = refDebounced(find, 140)
-const which = ref<'all' | 'rings' | 'findings'>('all')
+const which = ref<'all' | 'rings' | 'findings' | 'chains'>('all')
 const kinds = [
   { value: 'all', title: 'all' },
   { value: 'rings', title: 'rings' },
   { value: 'findings', title: 'findings' },
+  { value: 'chains', title: 'chains' },
 ] as const
 const archived = ref(false)
 const page = ref(0)
@@ -80,6 +83,17 @@ const findings = useShelf({
   desk: pattern,
 })
 
+const chains = useShelf({
+  add: (body) => data(api.POST('/api/chains', { body })),
+  replace: ({ id, revision }, body) =>
+    data(api.PUT('/api/chains/{id}', { params: { path: { id }, query: { revision } }, body })),
+  archive: (id, body) => data(api.POST('/api/chains/{id}/archive', { params: { path: { id } }, body })),
+  count: (record) => record.request.chains_n ?? 1,
+  refresh,
+  desk: chain,
+})
+
+const renamingChain = shallowRef<ShelfEntry<Parameters<typeof chains.rename>[1]> | null>(null)
 const renaming = shallowRef<ShelfEntry<Parameters<typeof rings.rename>[1]> | null>(null)
 const renamingFinding = shallowRef<ShelfEntry<Parameters<typeof findings.rename>[1]> | null>(null)
 const looking = shallowRef<KeptPiece | null>(null)
@@ -90,7 +104,9 @@ function acts(entry: KeptPiece) {
   const lines =
     'rings' in piece
       ? rings.acts(recordOf(entry, piece.rings), (row) => (renaming.value = row))
-      : findings.acts(recordOf(entry, piece.finding), (row) => (renamingFinding.value = row))
+      : 'chain' in piece
+        ? chains.acts(recordOf(entry, piece.chain), (row) => (renamingChain.value = row))
+        : findings.acts(recordOf(entry, piece.finding), (row) => (renamingFinding.value = row))
   const revisions = { label: 'Earlier revisions', test: 'revisions', act: () => (looking.value = entry) }
   return entry.revision > 1 ? [...lines.slice(0, 2), revisions, ...lines.slice(2)] : lines
 }
@@ -101,6 +117,11 @@ async function open(entry: KeptPiece) {
     await rings.attempt(async () => {
       await plan.openKept(recordOf(entry, piece.rings))
       await router.push('/rings')
+    })
+  else if ('chain' in piece)
+    await chains.attempt(async () => {
+      await chain.openKept(recordOf(entry, piece.chain))
+      await router.push('/chain')
     })
   else await findings.attempt(() => router.push({ path: '/patterns/room', query: { kept: entry.id } }))
 }
@@ -148,6 +169,10 @@ async function open(entry: KeptPiece) {
     <p v-else-if="!entries.length" class="empty" data-test="empty">
       <template v-if="find">Nothing kept here has “{{ find }}” in it.</template>
       <template v-else-if="archived">Nothing has been put away.</template>
+      <template v-else-if="which === 'chains'">
+        No chain is kept yet. Plan one under <router-link to="/chain">Chain</router-link> and press Keep
+        there.
+      </template>
       <template v-else-if="which === 'findings'">
         No finding is kept yet. Open one under <router-link to="/patterns">Patterns</router-link>, make it
         yours and press Keep: it stands here then, ready to be made again.
@@ -199,6 +224,7 @@ async function open(entry: KeptPiece) {
     </nav>
     <RenameDialog v-model="renaming" :keep="rings.rename" @renamed="refresh" />
     <RenameDialog v-model="renamingFinding" :keep="findings.rename" @renamed="refresh" />
+    <RenameDialog v-model="renamingChain" :keep="chains.rename" @renamed="refresh" />
     <RevisionsDialog v-model="looking" />
   </div>
 </template>

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
-import { api, data, type KeptPiece, type PatternRequest, type RingRequest } from '../api/client'
+import {
+  api,
+  data,
+  type ChainRequest,
+  type KeptPiece,
+  type PatternRequest,
+  type RingRequest,
+} from '../api/client'
 import { useNotice } from '../shared/notice'
 import { useOpen } from '../shared/form'
 import { recordOf } from '../shared/kept'
 import PaperDialog from '../shared/PaperDialog.vue'
+import { useChain } from '../chains/chain'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 
@@ -14,6 +22,7 @@ const kept = defineModel<KeptPiece | null>({ required: true })
 const open = useOpen(kept)
 const plan = usePlan()
 const pattern = usePattern()
+const chain = useChain()
 const router = useRouter()
 const notice = useNotice()
 
@@ -22,7 +31,7 @@ interface Revision {
   made_at: string
   sentence: string
   name: string
-  request: RingRequest | PatternRequest
+  request: RingRequest | PatternRequest | ChainRequest
 }
 
 const { data: revisions } = useQuery({
@@ -32,7 +41,9 @@ const { data: revisions } = useQuery({
     const found =
       'rings' in kept.value!.piece
         ? await data(api.GET('/api/plans/{id}/revisions', { params }))
-        : await data(api.GET('/api/patterns/{id}/revisions', { params }))
+        : 'chain' in kept.value!.piece
+          ? await data(api.GET('/api/chains/{id}/revisions', { params }))
+          : await data(api.GET('/api/patterns/{id}/revisions', { params }))
     return found.map(({ record, ...one }) => ({ ...one, name: record.name, request: record.request }))
   },
   enabled: open,
@@ -48,6 +59,10 @@ async function lay({ revision, request }: Revision) {
       await plan.openKept(recordOf(now, now.piece.rings))
       if (revision !== now.revision) await plan.set(request as RingRequest)
       await router.push('/rings')
+    } else if ('chain' in now.piece) {
+      await chain.openKept(recordOf(now, now.piece.chain))
+      if (revision !== now.revision) await chain.set(request as ChainRequest)
+      await router.push('/chain')
     } else {
       await pattern.openKept(recordOf(now, now.piece.finding))
       if (revision !== now.revision) await pattern.set(request as PatternRequest)

@@ -7,6 +7,7 @@ import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../shared/notice'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
+import { countIn } from '../shared/piece'
 
 /** A bag with the recipe its pieces were made by: what the code on its label leads to. */
 const route = useRoute()
@@ -32,7 +33,7 @@ const label = () => save(`/api/bags/${id.value}/files/label.pdf`).catch(notice.f
 const filled = computed(() => {
   const piece = bag.value?.entry.record.piece
   if (!piece) return ''
-  return String('finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1))
+  return String(countIn(piece))
 })
 </script>
 

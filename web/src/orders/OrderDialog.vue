@@ -6,6 +6,7 @@ import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 import { countOf } from './words'
+import { countIn } from '../shared/piece'
 
 /** Changes an order: who, when, its note, how many of each line. */
 const order = defineModel<OrderRow | null>({ required: true })
@@ -24,7 +25,7 @@ watch(order, (now) => {
   lines.value = now.record.lines.map(({ name, piece, spares_percent }, at) => ({
     at,
     name,
-    n: String('finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1)),
+    n: String(countIn(piece)),
     spares: spares_percent ? String(spares_percent) : '',
   }))
 })

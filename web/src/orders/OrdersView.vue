@@ -10,6 +10,7 @@ import CountDialog from './CountDialog.vue'
 import OrderDialog from './OrderDialog.vue'
 import OrderSentence from './OrderSentence.vue'
 import { dayOf, dueIn } from './words'
+import { countIn } from '../shared/piece'
 
 /** What is ordered, how far each line is, and the next thing to do about it. */
 const router = useRouter()
@@ -78,7 +79,7 @@ const again = (order: OrderRow) =>
       name,
       piece,
       spares_percent,
-      pieces_n: 'finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1),
+      pieces_n: countIn(piece),
     }))
     const body = { customer: order.record.customer, note: order.record.note, lines }
     const { undo } = await data(api.POST('/api/orders', { body }))

@@ -16,6 +16,7 @@ import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
 import SurvivorDialog from './SurvivorDialog.vue'
 import { countOf } from './words'
+import { countIn } from '../shared/piece'
 
 /** What lies in bags, where, and how many; taken out, put back, counted, labelled, made again. */
 const router = useRouter()
@@ -201,9 +202,7 @@ const all = computed(() => bags.value?.entries ?? [])
       asking
         ? String(
             asking.what === 'again'
-              ? 'finding' in asking.row.record.piece
-                ? (asking.row.record.piece.finding.pieces_n ?? 1)
-                : (asking.row.record.piece.rings.rings_n ?? 1)
+              ? countIn(asking.row.record.piece)
               : asking.what === 'counted-again'
                 ? asking.row.record.n
                 : 1,

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue'
 import { useKept } from '../shared/kept'
 import { useKinds } from '../shared/kinds'
 import { useAsked, type ChosenPiece } from '../shared/asked'
+import { countIn } from '../shared/piece'
 
 const props = defineProps<{ label: string; keptOnly?: boolean; first?: boolean }>()
 const chosen = defineModel<ChosenPiece | null>({ required: true })
@@ -17,7 +18,7 @@ const groups = computed(() => {
     name,
     purpose: piece,
     entry: id,
-    pieces_n: 'finding' in piece ? (piece.finding.pieces_n ?? 1) : (piece.rings.rings_n ?? 1),
+    pieces_n: countIn(piece),
   }))
   const usual = new Map<string, ChosenPiece[]>()
   for (const { kind, name, wire, family_shown } of props.keptOnly ? [] : (kinds.value ?? [])) {
@@ -28,6 +29,7 @@ const groups = computed(() => {
   return [
     { label: 'As you asked', pieces: asked.value && !props.keptOnly ? [asked.value] : [] },
     { label: 'Your findings', pieces: own.filter(({ purpose }) => 'finding' in purpose) },
+    { label: 'Your chains', pieces: own.filter(({ purpose }) => 'chain' in purpose) },
     { label: 'Your rings', pieces: own.filter(({ purpose }) => 'rings' in purpose) },
     ...[...usual].map(([family, pieces]) => ({ label: `${family}, as usually made`, pieces })),
   ].filter((group) => group.pieces.length)

@@ -1,6 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
-import { api, data, type KeptPiece, type PatternRequest, type RingRequest } from '../api/client'
+import {
+  api,
+  data,
+  type KeptPiece,
+  type PatternRequest,
+  type RingRequest,
+  type ChainRequest,
+} from '../api/client'
 
 /** Everything in use that is kept, rings and findings alike, last changed first: for lists one chooses from. */
 export const useKept = (wanted: MaybeRefOrGetter<boolean> = true) =>
@@ -17,7 +24,10 @@ export function useKeptRefresh() {
 }
 
 /** A kept piece as the record of its desk, for whichever it is. */
-export const recordOf = <R extends RingRequest | PatternRequest>(kept: KeptPiece, request: R) => ({
+export const recordOf = <R extends RingRequest | PatternRequest | ChainRequest>(
+  kept: KeptPiece,
+  request: R,
+) => ({
   id: kept.id,
   revision: kept.revision,
   archived: kept.archived,

@@ -3,6 +3,7 @@ import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, type Answer, type Piece } from '../api/client'
+import { useChain } from '../chains/chain'
 import { usePattern } from '../patterns/pattern'
 import { useAsked } from '../shared/asked'
 import { usePlan } from '../rings/plan'
@@ -11,6 +12,7 @@ import { isTyping } from '../shared/typing'
 
 const plan = usePlan()
 const pattern = usePattern()
+const chain = useChain()
 const { asked } = useAsked()
 const notice = useNotice()
 const router = useRouter()
@@ -51,11 +53,15 @@ const marked = computed(() => {
 })
 
 const usable = computed(
-  () => !!answer.value && !answer.value.faults.length && !!(answer.value.request || answer.value.pattern),
+  () =>
+    !!answer.value &&
+    !answer.value.faults.length &&
+    !!(answer.value.request || answer.value.pattern || answer.value.chain),
 )
 const opens = {
   rings: 'Open as a plan',
   room: 'Open in the drawing room',
+  chain: 'Open as a chain',
   'which-wire': 'See which wire',
   cost: 'See what it costs',
 }
@@ -71,13 +77,20 @@ function leave() {
 async function toDesk(piece: Piece) {
   leave()
   if ('finding' in piece) await pattern.start(piece.finding)
+  else if ('chain' in piece) await chain.start(piece.chain)
   else await plan.start(piece.rings)
-  await router.push('finding' in piece ? '/patterns/room' : '/rings')
+  await router.push('finding' in piece ? '/patterns/room' : 'chain' in piece ? '/chain' : '/rings')
 }
 
 async function use() {
-  const { request, pattern: finding, opens: view } = answer.value ?? {}
-  const piece: Piece | null = finding ? { finding } : request ? { rings: request } : null
+  const { request, pattern: finding, chain: asked_chain, opens: view } = answer.value ?? {}
+  const piece: Piece | null = finding
+    ? { finding }
+    : asked_chain
+      ? { chain: asked_chain }
+      : request
+        ? { rings: request }
+        : null
   if (!piece || !usable.value) return
   if (view !== 'which-wire' && view !== 'cost') return toDesk(piece)
   const name = answer
@@ -114,7 +127,9 @@ useEventListener('pointerdown', (event) => {
         :placeholder="
           route.path.startsWith('/patterns')
             ? '24 pairs hooks 20 ga sterling half-hard'
-            : '120 rings 5 mm inside copper 18 soft'
+            : route.path === '/chain'
+              ? '42 cm byzantine 1.2 mm red brass 5 mm rod'
+              : '120 rings 5 mm inside copper 18 soft'
         "
         autocomplete="off"
         spellcheck="false"

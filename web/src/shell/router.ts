@@ -6,6 +6,7 @@ import TodayView from '../today/TodayView.vue'
 export const stages = [
   { path: '/today', name: 'Today' },
   { path: '/rings', name: 'Rings' },
+  { path: '/chain', name: 'Chain' },
   { path: '/kept', name: 'Kept' },
   { path: '/patterns', name: 'Patterns' },
   { path: '/rack', name: 'Rack' },
@@ -21,6 +22,7 @@ const router = createRouter({
     { path: '/', redirect: '/today' },
     { path: '/today', component: TodayView, meta: { title: 'Today' } },
     { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
+    { path: '/chain', component: () => import('../chains/ChainView.vue'), meta: { title: 'Chain' } },
     { path: '/kept', component: () => import('../kept/KeptView.vue'), meta: { title: 'Kept plans' } },
     {
       path: '/patterns',

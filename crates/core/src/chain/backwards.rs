@@ -89,6 +89,8 @@ pub struct WireAndRod {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Backwards {
+    /// Ratio of inside to wire of the plan's rings.
+    pub ratio: f64,
     /// The ratio at which this weave is at its best: the middle of what is usual.
     pub best_ratio: f64,
     /// The ring that is, in the wire of the plan, inside, mm.
@@ -239,6 +241,7 @@ impl ChainRequest {
             None => vec![],
         };
         Ok(Backwards {
+            ratio: taut.ratio,
             best_ratio,
             best_inside_mm,
             best_told: format!(

@@ -1,6 +1,6 @@
 //! Changing one word of a chain's sentence: by choice, by typing, by a nudge.
 
-use super::sentence::{Slot, field_of, length_told};
+use super::sentence::{ChainSlot, field_of, length_told};
 use super::weaves::{self, Known};
 use super::{ChainRequest, Taut};
 use crate::fault::{Fault, Faults};
@@ -46,7 +46,7 @@ impl ChainRequest {
     ///
     /// ```
     /// use lorimant_core::chain::ChainRequest;
-    /// use lorimant_core::chain::sentence::Slot;
+    /// use lorimant_core::chain::sentence::ChainSlot;
     /// use lorimant_core::ring::RingRequest;
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::tool::workshop::Workshop;
@@ -57,15 +57,15 @@ impl ChainRequest {
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let chain = ChainRequest::new("byzantine", RingRequest::new(wire, Mandrel::round(5.0), 1), 180.0);
     /// let shop = Workshop::default();
-    /// let boxed = chain.changed(Slot::Weave, &Change::Typed("box".into()), &shop).unwrap();
+    /// let boxed = chain.changed(ChainSlot::Weave, &Change::Typed("box".into()), &shop).unwrap();
     /// assert_eq!(boxed.weave, "box");
-    /// let longer = chain.changed(Slot::Length, &Change::Typed("20 cm".into()), &shop).unwrap();
+    /// let longer = chain.changed(ChainSlot::Length, &Change::Typed("20 cm".into()), &shop).unwrap();
     /// assert_eq!(longer.length_mm, 200.0);
     /// ```
     ///
     /// # Errors
     /// A fault at the word's field when what was typed cannot be read there.
-    pub fn changed(&self, slot: Slot, change: &Change, workshop: &Workshop) -> Result<Self, Faults> {
+    pub fn changed(&self, slot: ChainSlot, change: &Change, workshop: &Workshop) -> Result<Self, Faults> {
         if let Some((ring_slot, second)) = slot.of_ring() {
             let ring = if second { self.second_ring.as_ref() } else { Some(&self.ring) };
             let Some(ring) = ring else {
@@ -100,7 +100,7 @@ impl ChainRequest {
         Self { weave: known.word.to_owned(), own_weave: None, second_ring, ..self.clone() }
     }
 
-    fn typed(&self, slot: Slot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
+    fn typed(&self, slot: ChainSlot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
         let mut changed = self.clone();
         let field = field_of(slot);
         let fault = |said: String| Faults::from(Fault::new(&field, said));
@@ -117,11 +117,11 @@ impl ChainRequest {
             })
         };
         match slot {
-            Slot::Chains => changed.chains_n = count("chains", super::MOST_CHAINS)?,
-            Slot::Across => changed.across_n = count("cells across", 200)?,
-            Slot::Spares => changed.spares_n = count("spare rings", 10_000)?,
-            Slot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
-            Slot::Ease => {
+            ChainSlot::Chains => changed.chains_n = count("chains", super::MOST_CHAINS)?,
+            ChainSlot::Across => changed.across_n = count("cells across", 200)?,
+            ChainSlot::Spares => changed.spares_n = count("spare rings", 10_000)?,
+            ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
+            ChainSlot::Ease => {
                 let said = text.trim().trim_end_matches("of ease").trim();
                 let (sign, said) = said.strip_prefix(['-', '−']).map_or((1.0, said), |rest| (-1.0, rest));
                 changed.ease_mm = if matches!(said, "0" | "no" | "none") {
@@ -130,7 +130,7 @@ impl ChainRequest {
                     sign * length::read(said, workshop.habits).map_err(fault)?.mm
                 };
             }
-            Slot::Weave => {
+            ChainSlot::Weave => {
                 let Some(known) = weave_called(text) else {
                     let names: Vec<&str> =
                         weaves::all().iter().map(|known| known.weave.name.as_str()).collect();
@@ -138,7 +138,7 @@ impl ChainRequest {
                 };
                 changed = self.in_weave(known);
             }
-            Slot::Clasp => {
+            ChainSlot::Clasp => {
                 let said = text.trim().trim_start_matches("an ").trim_start_matches("a ").to_lowercase();
                 if matches!(said.as_str(), "no clasp" | "no" | "none" | "without") {
                     changed.clasp = None;
@@ -163,26 +163,26 @@ impl ChainRequest {
         Ok(changed)
     }
 
-    fn nudged(&self, slot: Slot, steps: i32, workshop: &Workshop) -> Self {
+    fn nudged(&self, slot: ChainSlot, steps: i32, workshop: &Workshop) -> Self {
         let mut changed = self.clone();
         let unit = workshop.habits.unit;
         match slot {
-            Slot::Chains => changed.chains_n = self.chains_n.saturating_add_signed(steps).max(1),
-            Slot::Across => changed.across_n = self.across_n.saturating_add_signed(steps).max(1),
-            Slot::Spares => changed.spares_n = self.spares_n.saturating_add_signed(steps),
-            Slot::Length => {
+            ChainSlot::Chains => changed.chains_n = self.chains_n.saturating_add_signed(steps).max(1),
+            ChainSlot::Across => changed.across_n = self.across_n.saturating_add_signed(steps).max(1),
+            ChainSlot::Spares => changed.spares_n = self.spares_n.saturating_add_signed(steps),
+            ChainSlot::Length => {
                 let step = length_step_mm(unit);
                 let next = (self.length_mm / step).round() + f64::from(steps);
                 changed.length_mm = (next * step).max(step);
             }
-            Slot::Ease => changed.ease_mm = self.ease_mm + f64::from(steps),
-            Slot::Weave => {
+            ChainSlot::Ease => changed.ease_mm = self.ease_mm + f64::from(steps),
+            ChainSlot::Weave => {
                 let all: Vec<&Known> = weaves::all().iter().collect();
                 if let Some(here) = weaves::by_word(&self.weave) {
                     changed = self.in_weave(next(&all, here, steps));
                 }
             }
-            Slot::Clasp => {
+            ChainSlot::Clasp => {
                 let all: Vec<Option<&str>> =
                     std::iter::once(None).chain(clasps().map(|kind| Some(kind.0.kind))).collect();
                 let here = self.clasp.as_ref().map(|clasp| clasp.kind.0.kind);
@@ -198,7 +198,7 @@ impl ChainRequest {
     ///
     /// ```
     /// use lorimant_core::chain::ChainRequest;
-    /// use lorimant_core::chain::sentence::Slot;
+    /// use lorimant_core::chain::sentence::ChainSlot;
     /// use lorimant_core::ring::RingRequest;
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::tool::workshop::Workshop;
@@ -207,12 +207,12 @@ impl ChainRequest {
     ///
     /// let wire = Wire::round(Metal::Copper, 1.2, Temper::Soft);
     /// let chain = ChainRequest::new("byzantine", RingRequest::new(wire, Mandrel::round(5.0), 1), 180.0);
-    /// let weaves = chain.choices(Slot::Weave, &Workshop::default());
+    /// let weaves = chain.choices(ChainSlot::Weave, &Workshop::default());
     /// let persian = weaves.iter().find(|choice| choice.label.starts_with("full Persian")).unwrap();
     /// assert!(!persian.possible && persian.effect.contains("5.05"), "{}", persian.effect);
     /// ```
     #[must_use]
-    pub fn choices(&self, slot: Slot, workshop: &Workshop) -> Vec<Choice<Self>> {
+    pub fn choices(&self, slot: ChainSlot, workshop: &Workshop) -> Vec<Choice<Self>> {
         let unit = workshop.habits.unit;
         let choice = |label: &str, request: Self| {
             let (effect, possible) = request.told_shortly(unit);
@@ -227,11 +227,11 @@ impl ChainRequest {
                 .collect();
         }
         match slot {
-            Slot::Weave => weaves::all()
+            ChainSlot::Weave => weaves::all()
                 .iter()
                 .map(|known| choice(&known.weave.name, self.in_weave(known)))
                 .collect(),
-            Slot::Clasp => std::iter::once(choice("no clasp", Self { clasp: None, ..self.clone() }))
+            ChainSlot::Clasp => std::iter::once(choice("no clasp", Self { clasp: None, ..self.clone() }))
                 .chain(clasps().map(|kind| {
                     let clasp = match &self.clasp {
                         Some(clasp) if clasp.kind.0.kind == kind.0.kind => clasp.clone(),
@@ -240,11 +240,11 @@ impl ChainRequest {
                     choice(kind.0.name, Self { clasp: Some(clasp), ..self.clone() })
                 }))
                 .collect(),
-            Slot::Ease => [0.0, 5.0, 10.0, -5.0, -10.0]
+            ChainSlot::Ease => [0.0, 5.0, 10.0, -5.0, -10.0]
                 .iter()
                 .map(|mm| choice(&length_told(*mm, unit), Self { ease_mm: *mm, ..self.clone() }))
                 .collect(),
-            Slot::Second => self.second_choices(&choice),
+            ChainSlot::Second => self.second_choices(&choice),
             _ => vec![],
         }
     }

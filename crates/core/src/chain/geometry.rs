@@ -18,7 +18,7 @@ use crate::words::words;
 
 words! {
     /// What a ring is at a placing.
-    pub enum Standing ("standing of a ring") {
+    pub enum RingStanding ("standing of a ring") {
         /// It is there.
         There = "there", "there";
         /// The new ring goes through it.
@@ -51,7 +51,7 @@ pub struct RingDrawn {
     /// Thickness of its wire, mm.
     pub wire_mm: f64,
     /// What it is at a placing.
-    pub standing: Standing,
+    pub standing: RingStanding,
     /// Of a ring that is being put in: the place of its gap, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub gap_mm: Option<[f64; 3]>,
@@ -108,7 +108,7 @@ impl<'a> Laid<'a> {
         self.pose.ring(self.weave, at.ring, to(at.cell), to(at.aside))
     }
 
-    fn drawn(&self, at: At, shut: bool, standing: Standing) -> RingDrawn {
+    fn drawn(&self, at: At, shut: bool, standing: RingStanding) -> RingDrawn {
         let torus = self.torus(at);
         RingDrawn {
             name: name(at.ring),
@@ -132,7 +132,7 @@ impl<'a> Laid<'a> {
         let cells = (0..cells_n).flat_map(|cell| (0..across_n).map(move |aside| (cell, aside)));
         cells
             .flat_map(|(cell, aside)| (0..self.pose.rings.len()).map(move |ring| At { cell, aside, ring }))
-            .map(|at| self.drawn(at, building.is_shut(at), Standing::There))
+            .map(|at| self.drawn(at, building.is_shut(at), RingStanding::There))
             .collect()
     }
 
@@ -145,18 +145,18 @@ impl<'a> Laid<'a> {
         let first = new.cell.saturating_sub(ROWS_BEFORE);
         let mut shown: Vec<RingDrawn> = vec![];
         let mut seen: Vec<At> = vec![];
-        let mut put = |at: At, standing: Standing| {
+        let mut put = |at: At, standing: RingStanding| {
             if !seen.contains(&at) {
                 seen.push(at);
                 shown.push(self.drawn(at, building.is_shut(at), standing));
             }
         };
-        put(new, Standing::New);
-        placed.through.iter().for_each(|at| put(*at, Standing::Through));
-        placed.takes_up.iter().for_each(|at| put(*at, Standing::TakenUp));
+        put(new, RingStanding::New);
+        placed.through.iter().for_each(|at| put(*at, RingStanding::Through));
+        placed.takes_up.iter().for_each(|at| put(*at, RingStanding::TakenUp));
         for before in building.open().skip_while(|at| at.cell < first).take_while(|at| *at < new) {
-            put(before, Standing::There);
-            building.placed(before).takes_up.iter().for_each(|at| put(*at, Standing::There));
+            put(before, RingStanding::There);
+            building.placed(before).takes_up.iter().for_each(|at| put(*at, RingStanding::There));
         }
         if let Some(ring) = shown.first_mut() {
             ring.gap_mm = Some(self.gap(building, new).to_array());

@@ -2,7 +2,7 @@
 
 use super::pose::Pose;
 use super::relax::{Relaxing, Solved};
-use super::search::{Effort, Progress, wire_at};
+use super::search::{Effort, RelaxProgress, wire_at};
 use super::shipped;
 use super::torus::Torus;
 use crate::fault::Faults;
@@ -63,7 +63,7 @@ impl Ladder {
         steps: &[f64],
         passes: u32,
         hangs: &dyn Fn(&Pose) -> bool,
-        go_on: &dyn Fn(Progress) -> bool,
+        go_on: &dyn Fn(RelaxProgress) -> bool,
     ) -> Result<Self, Faults> {
         let mut tight: Vec<Solved> = vec![];
         let mut wrong = None;

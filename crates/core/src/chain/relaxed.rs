@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use super::geometry::{Laid, RingDrawn};
 use super::relax::Relaxing;
-use super::search::{Effort, Progress, wire_at};
+use super::search::{Effort, RelaxProgress, wire_at};
 use super::weave::Weave;
 use super::{Suits, Taut};
 use crate::fault::{Faults, Span};
@@ -51,7 +51,7 @@ impl RelaxRequest {
     ///
     /// # Errors
     /// The weave's faults within `weave`; one at `weave.links` where no pose was found, with the pair that is in the way.
-    pub fn relaxed(&self, go_on: &dyn Fn(Progress) -> bool) -> Result<Relaxed, Faults> {
+    pub fn relaxed(&self, go_on: &dyn Fn(RelaxProgress) -> bool) -> Result<Relaxed, Faults> {
     let weave = &self.weave;
     weave.check().map_err(|faults| faults.within("weave"))?;
     let mut faults = Faults::none();

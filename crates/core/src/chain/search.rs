@@ -12,7 +12,7 @@ use crate::fault::{Fault, Faults};
 /// How far a search has come.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Progress {
+pub struct RelaxProgress {
     /// Starts tried.
     pub tried_n: u32,
     /// Of so many.
@@ -96,14 +96,14 @@ impl Relaxing<'_> {
     ///
     /// # Errors
     /// The weave's own faults; one at `links` where no start led to a pose, with the pair that was most often in the way.
-    pub fn tightest(&self, effort: Effort, go_on: &dyn Fn(Progress) -> bool) -> Result<Vec<Solved>, Faults> {
+    pub fn tightest(&self, effort: Effort, go_on: &dyn Fn(RelaxProgress) -> bool) -> Result<Vec<Solved>, Faults> {
         let weave = self.weave();
         weave.check()?;
         let mut found: Vec<Solved> = vec![];
         let mut in_the_way: Vec<(Pair, u32)> = vec![];
         for start in 0..effort.starts_n {
             let smallest_ratio = found.first().map(Solved::ratio);
-            if !go_on(Progress { tried_n: start, of_n: effort.starts_n, smallest_ratio }) {
+            if !go_on(RelaxProgress { tried_n: start, of_n: effort.starts_n, smallest_ratio }) {
                 break;
             }
             let mut drawn = Drawn(effort.seed.wrapping_mul(7919).wrapping_add(u64::from(start)));

@@ -10,7 +10,7 @@ use crate::words::{counted, words};
 
 words! {
     /// An input of a chain that is a word of its sentence.
-    pub enum Slot ("word of the sentence") {
+    pub enum ChainSlot ("word of the sentence") {
         /// How many chains.
         Chains = "chains", "how many";
         /// How long.
@@ -50,7 +50,7 @@ words! {
     }
 }
 
-impl Slot {
+impl ChainSlot {
     /// The word of a ring plan's sentence that it is, and whether of the second part; none for words of the chain's own.
     #[must_use]
     pub fn of_ring(self) -> Option<(RingSlot, bool)> {
@@ -73,23 +73,23 @@ impl Slot {
 /// The field a word of the sentence writes to.
 ///
 /// ```
-/// use lorimant_core::chain::sentence::{Slot, field_of};
+/// use lorimant_core::chain::sentence::{ChainSlot, field_of};
 ///
-/// assert_eq!(field_of(Slot::Mandrel), "ring.mandrel.diameter_mm");
+/// assert_eq!(field_of(ChainSlot::Mandrel), "ring.mandrel.diameter_mm");
 /// ```
 #[must_use]
-pub fn field_of(slot: Slot) -> String {
+pub fn field_of(slot: ChainSlot) -> String {
     if let Some((ring, second)) = slot.of_ring() {
         return format!("{}.{}", if second { "second_ring" } else { "ring" }, ring_field_of(ring));
     }
     match slot {
-        Slot::Chains => "chains_n",
-        Slot::Length => "length_mm",
-        Slot::Weave => "weave",
-        Slot::Across => "across_n",
-        Slot::Clasp => "clasp",
-        Slot::Ease => "ease_mm",
-        Slot::Spares => "spares_n",
+        ChainSlot::Chains => "chains_n",
+        ChainSlot::Length => "length_mm",
+        ChainSlot::Weave => "weave",
+        ChainSlot::Across => "across_n",
+        ChainSlot::Clasp => "clasp",
+        ChainSlot::Ease => "ease_mm",
+        ChainSlot::Spares => "spares_n",
         _ => "second_ring",
     }
     .to_owned()
@@ -136,7 +136,7 @@ pub fn length_told(mm: f64, unit: LengthUnit) -> String {
 #[must_use]
 pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -> Vec<Phrase> {
     let mut phrases: Vec<Phrase> = vec![];
-    let mut say = |between: &str, text: String, slot: Slot| {
+    let mut say = |between: &str, text: String, slot: ChainSlot| {
         if !between.is_empty() {
             phrases.push(Phrase { text: between.to_owned(), slot: None, field: None });
         }
@@ -145,41 +145,41 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     let design = request.design().ok();
     let sheet = design.is_some_and(super::weave::Weave::is_sheet);
     let wire = &request.ring.wire;
-    say("", counted(request.chains_n, "chain"), Slot::Chains);
-    say(" of ", length_told(request.length_mm, unit), Slot::Length);
+    say("", counted(request.chains_n, "chain"), ChainSlot::Chains);
+    say(" of ", length_told(request.length_mm, unit), ChainSlot::Length);
     let weave = design.map_or_else(|| request.weave.clone(), |design| design.name.clone());
-    say(" in ", weave, Slot::Weave);
+    say(" in ", weave, ChainSlot::Weave);
     if sheet {
-        say(", ", format!("{} across", counted(request.across_n, "cell")), Slot::Across);
+        say(", ", format!("{} across", counted(request.across_n, "cell")), ChainSlot::Across);
     }
-    say(" from ", wire.temper.shown().to_owned(), Slot::Temper);
-    say(" ", wire.metal_shown(), Slot::Metal);
-    say(", round ", wire.size_shown(unit), Slot::Size);
-    say(", rings wound ", request.ring.winding.shown().to_owned(), Slot::Winding);
-    say(" on the ", request.ring.mandrel.shown_in(unit), Slot::Mandrel);
+    say(" from ", wire.temper.shown().to_owned(), ChainSlot::Temper);
+    say(" ", wire.metal_shown(), ChainSlot::Metal);
+    say(", round ", wire.size_shown(unit), ChainSlot::Size);
+    say(", rings wound ", request.ring.winding.shown().to_owned(), ChainSlot::Winding);
+    say(" on the ", request.ring.mandrel.shown_in(unit), ChainSlot::Mandrel);
     let cut = match request.ring.cutting.method {
         Method::SingleSnip => "snipped once".to_owned(),
         method => method.shown().to_owned(),
     };
-    say(" and ", cut, Slot::Cutting);
+    say(" and ", cut, ChainSlot::Cutting);
     if request.ring.cutting.method == Method::Saw {
-        say(" with a ", format!("{} blade", request.ring.cutting.blade_for(wire.size_mm)), Slot::Blade);
+        say(" with a ", format!("{} blade", request.ring.cutting.blade_for(wire.size_mm)), ChainSlot::Blade);
     }
     if let Some(second) = &request.second_ring {
         let part = design.and_then(|design| design.parts().get(1).map(|part| (*part).to_owned()));
-        say("; ", format!("rings of the {}", part.unwrap_or_else(|| "second part".to_owned())), Slot::Second);
-        say(" of ", second.wire.metal_shown(), Slot::SecondMetal);
-        say(", ", second.wire.size_shown(unit), Slot::SecondSize);
-        say(" on the ", second.mandrel.shown_in(unit), Slot::SecondMandrel);
+        say("; ", format!("rings of the {}", part.unwrap_or_else(|| "second part".to_owned())), ChainSlot::Second);
+        say(" of ", second.wire.metal_shown(), ChainSlot::SecondMetal);
+        say(", ", second.wire.size_shown(unit), ChainSlot::SecondSize);
+        say(" on the ", second.mandrel.shown_in(unit), ChainSlot::SecondMandrel);
     }
     let clasp = request.clasp.as_ref().map_or_else(|| "no clasp".to_owned(), |clasp| {
         let name = clasp.kind.0.name;
         let an = if name.starts_with(['a', 'e', 'i', 'o', 'S']) { "an" } else { "a" };
         format!("{an} {name}")
     });
-    say(", with ", clasp, Slot::Clasp);
+    say(", with ", clasp, ChainSlot::Clasp);
     if request.ease_mm != 0.0 {
-        say(" and ", format!("{} of ease", length_told(request.ease_mm, unit)), Slot::Ease);
+        say(" and ", format!("{} of ease", length_told(request.ease_mm, unit)), ChainSlot::Ease);
     }
     if let Some(size) = size {
         phrases.push(Phrase {

@@ -53,6 +53,8 @@ pub struct ChainWorked {
     pub rings: Vec<RingDrawn>,
     /// The parts its rings play.
     pub parts: Vec<PartDrawn>,
+    /// Colour of the first part's metal, `#rrggbb`.
+    pub colour: String,
     /// The first placings, as many as the start and one repeat take.
     pub placings: Vec<Placing>,
 }
@@ -129,6 +131,7 @@ impl ChainRequest {
             steps: made.steps,
             rings: laid.rows(plan.cells_n.min(ROWS), plan.across_n.min(ROWS)),
             parts: self.parts(&plan, workshop),
+            colour: self.ring.wire.metal.figures().colour.to_owned(),
             placings: (0..first).map_while(|n| building.placing(n, wire_mm)).collect(),
             plan,
         })

@@ -6,7 +6,7 @@ use std::sync::{Arc, Mutex, PoisonError};
 use super::ladder::{COARSE, Ladder};
 use super::pose::Pose;
 use super::relax::Relaxing;
-use super::search::{Effort, Progress};
+use super::search::{Effort, RelaxProgress};
 use super::weave::Weave;
 use super::weaves;
 use crate::fault::Faults;
@@ -148,7 +148,7 @@ const REMEMBERED: usize = 48;
 pub fn worked_out(
     weave: &Weave,
     sizes: &[RingSize],
-    go_on: &dyn Fn(Progress) -> bool,
+    go_on: &dyn Fn(RelaxProgress) -> bool,
 ) -> Result<Arc<Ladder>, Faults> {
     let first = sizes.first().copied().unwrap_or(RingSize { inside_mm: 1.0, wire_mm: 1.0 });
     // To a thousandth: finer than rings are made.

@@ -1,7 +1,7 @@
 //! A chain on paper and in open formats.
 
 use anyhow::anyhow;
-use lorimant_core::chain::geometry::{Laid, RingDrawn, Standing, View};
+use lorimant_core::chain::geometry::{Laid, RingDrawn, RingStanding, View};
 use lorimant_core::chain::placing::{Building, Placing};
 use lorimant_core::chain::sheet::{ChainSheet, ChainWorked};
 use lorimant_core::chain::solid::stl;
@@ -257,7 +257,7 @@ fn at_placing(of: &Chain, placing: &Placing) -> Drawing {
     let plan = &of.worked.plan;
     let Ok(building) = Building::of(laid.weave, plan.cells_n, plan.across_n) else { return Drawing::default() };
     let rings = laid.at_placing(&building, placing.n - 1);
-    let near = rings.iter().filter(|ring| ring.standing != Standing::There || ring.row + 2 > placing.row);
+    let near = rings.iter().filter(|ring| ring.standing != RingStanding::There || ring.row + 2 > placing.row);
     laid.drawn_flat(&near.cloned().collect::<Vec<_>>(), View::Front, placing.text.clone())
 }
 

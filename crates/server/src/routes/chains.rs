@@ -11,8 +11,8 @@ use lorimant_core::chain::ladder::Ladder;
 use lorimant_core::chain::measured::{ChainFrom, OfRings, from_rings};
 use lorimant_core::chain::placing::{Building, Placing};
 use lorimant_core::chain::relaxed::{RelaxRequest, Relaxed};
-use lorimant_core::chain::search::Progress;
-use lorimant_core::chain::sentence::Slot;
+use lorimant_core::chain::search::RelaxProgress;
+use lorimant_core::chain::sentence::ChainSlot;
 use lorimant_core::chain::sheet::ChainSheet;
 use lorimant_core::chain::weave::{Link, Weave};
 use lorimant_core::chain::{ChainRequest, RingSize, taut, weaves};
@@ -39,12 +39,12 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(relaxing))
         .routes(routes!(stop_relaxing))
         .routes(routes!(chain_sheet))
-        .routes(routes!(change_word))
-        .routes(routes!(word_choices))
+        .routes(routes!(change_chain_word))
+        .routes(routes!(chain_word_choices))
         .routes(routes!(look_backwards))
         .routes(routes!(rings_there))
         .routes(routes!(placing))
-        .routes(routes!(take_away))
+        .routes(routes!(take_chain_away))
 }
 
 /// A weave of the trade.
@@ -165,7 +165,7 @@ struct RelaxState {
     working: bool,
     /// How far it has come.
     #[serde(skip_serializing_if = "Option::is_none")]
-    progress: Option<Progress>,
+    progress: Option<RelaxProgress>,
     /// What was found, once it is done or was stopped.
     #[serde(skip_serializing_if = "Option::is_none")]
     relaxed: Option<Relaxed>,
@@ -239,7 +239,7 @@ struct ChainWordChange {
     /// The chain.
     request: ChainRequest,
     /// The word.
-    slot: Slot,
+    slot: ChainSlot,
     /// What to do to it.
     change: Change,
 }
@@ -247,7 +247,7 @@ struct ChainWordChange {
 /// Changes one word of the sentence and gives the sheet that comes of it.
 #[utoipa::path(post, path = "/api/chains/change", request_body = ChainWordChange,
     responses((status = 200, body = ChainSheet), (status = 422, body = Problem)))]
-async fn change_word(
+async fn change_chain_word(
     Shared(state): Shared<State>,
     Body(word): Body<ChainWordChange>,
 ) -> Result<Json<ChainSheet>, Problem> {
@@ -264,13 +264,13 @@ struct ChainWordChoice {
     /// The chain.
     request: ChainRequest,
     /// The word.
-    slot: Slot,
+    slot: ChainSlot,
 }
 
 /// What a word could be instead, each with what it would change.
 #[utoipa::path(post, path = "/api/chains/choices", request_body = ChainWordChoice,
     responses((status = 200, body = [Choice<ChainRequest>]), (status = 422, body = Problem)))]
-async fn word_choices(
+async fn chain_word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<ChainWordChoice>,
 ) -> Result<Json<Vec<Choice<ChainRequest>>>, Problem> {
@@ -315,8 +315,16 @@ async fn rings_there(Body(there): Body<RingsThere>) -> Result<Json<Vec<Gives>>, 
 struct PlacingAsked {
     /// The chain.
     request: ChainRequest,
-    /// Which ring put in, from 1.
+    /// Which ring put in, from 1; the first of a row where that is named.
+    #[serde(default = "first")]
     n: u32,
+    /// The first ring of this row, from 1: where a lost place is found again by counting the rows that hang together.
+    #[serde(default)]
+    first_of_row: Option<u32>,
+}
+
+fn first() -> u32 {
+    1
 }
 
 /// A placing, and what the maker has before them.
@@ -329,7 +337,9 @@ struct PlacingShown {
     rings: Vec<RingDrawn>,
     /// How many placings there are.
     of_n: u32,
-    /// Placings before the row before, this one and the next: where one goes to by rows.
+    /// Placings that are done when this one comes.
+    done_n: u32,
+    /// Placings before the row before.
     row_before_n: u32,
     /// Placings once this row is done.
     row_done_n: u32,
@@ -340,16 +350,17 @@ struct PlacingShown {
     responses((status = 200, body = PlacingShown), (status = 422, body = Problem)))]
 async fn placing(Body(asked): Body<PlacingAsked>) -> Result<Json<PlacingShown>, Problem> {
     let shown = aside(move || {
-        let PlacingAsked { request, n } = asked;
+        let PlacingAsked { request, n, first_of_row } = asked;
         let plan = request.plan()?;
         let laid = request.laid()?;
         let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
-        let n = n.saturating_sub(1);
+        let n = first_of_row.map_or(n.saturating_sub(1), |row| building.before_row(row));
         let placing = building.placing(n, request.ring.wire.size_mm);
         let row = placing.as_ref().map_or(plan.cells_n + 1, |placing| placing.row);
         Ok::<_, Faults>(PlacingShown {
             rings: laid.at_placing(&building, n),
             of_n: building.open_n(),
+            done_n: n.min(building.open_n()),
             row_before_n: building.before_row(row.saturating_sub(1).max(1)),
             row_done_n: building.before_row(row + 1),
             placing,
@@ -363,7 +374,7 @@ async fn placing(Body(asked): Body<PlacingAsked>) -> Result<Json<PlacingShown>, 
     params(("file" = String, Path,
         description = "plan.pdf, drawing.svg, chain.stl, rings.csv, placings.csv, chain.json or weave.json")),
     responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]
-async fn take_away(
+async fn take_chain_away(
     Shared(state): Shared<State>,
     Path(file): Path<String>,
     Body(kept): Body<KeptChain>,

@@ -91,6 +91,11 @@ async function use(one: WireCandidate) {
     const { usePattern } = await import('../../patterns/pattern')
     await usePattern().set({ ...text.purpose.finding, wire: one.wire })
     await router.push('/patterns/room')
+  } else if ('chain' in text.purpose) {
+    const { useChain } = await import('../../chains/chain')
+    const { chain } = text.purpose
+    await useChain().set({ ...chain, ring: { ...chain.ring, wire: one.wire } })
+    await router.push('/chain')
   } else {
     const { usePlan } = await import('../../rings/plan')
     await usePlan().set({ ...text.purpose.rings, wire: one.wire })

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, data, type ChainRequest, type PlacingShown } from '../api/client'
+import ChainStage from '../chains/ChainStage.vue'
+import PlacingCard from '../chains/PlacingCard.vue'
+import { useNotice } from '../shared/notice'
+
+/** Building a chain at the bench: the ring that comes next, drawn as the maker has it before them; the place is held. */
+const props = defineProps<{
+  request: ChainRequest
+  /** Rings that are in, over all chains of the batch. */
+  done: number
+  colour: string
+}>()
+const emit = defineEmits<{
+  /** So many more are in, or so many fewer. */
+  on: [by: number]
+}>()
+const notice = useNotice()
+const shown = shallowRef<PlacingShown | null>(null)
+const turn = ref({ yaw: 0.25, pitch: 0.35 })
+const counting = ref(false)
+const rows = ref('')
+
+/** Of several chains, the one in hand and where in it one is. */
+const each = computed(() => shown.value?.of_n ?? 0)
+const chain = computed(() => (each.value ? Math.floor(props.done / each.value) : 0))
+const within = computed(() => (each.value ? props.done % each.value : props.done))
+
+let latest = 0
+const ask = (more: { n?: number; first_of_row?: number }) =>
+  data(api.POST('/api/chains/placing', { body: { request: props.request, ...more } }))
+async function show() {
+  const mine = ++latest
+  try {
+    let next = await ask({ n: props.done + 1 })
+    // Beyond the first chain the order begins again.
+    if (props.done >= next.of_n) next = await ask({ n: (props.done % next.of_n) + 1 })
+    if (mine === latest) shown.value = next
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+watch(() => props.done, show, { immediate: true })
+
+const rowLeft = computed(() => Math.max(0, (shown.value?.row_done_n ?? 0) - within.value))
+
+/** Rows that hang together were counted: the place is behind the last of them. */
+async function found() {
+  const typed = Number(rows.value.trim())
+  if (!Number.isInteger(typed) || typed < 0) return notice.say('Type how many whole rows you count.')
+  try {
+    const { done_n } = await ask({ first_of_row: typed + 1 })
+    const by = chain.value * each.value + done_n - props.done
+    if (by !== 0) emit('on', by)
+    counting.value = false
+    rows.value = ''
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+defineExpose({ rowLeft })
+</script>
+
+<template>
+  <ChainStage
+    v-if="shown"
+    v-model:turn="turn"
+    class="stage"
+    :rings="shown.rings"
+    :colours="[colour]"
+    :says="shown.placing?.text ?? 'All rings are in.'"
+    placing
+  />
+  <div v-if="shown" class="card">
+    <p v-if="(request.chains_n ?? 1) > 1" class="quiet which">
+      chain {{ chain + 1 }} of {{ request.chains_n }}
+    </p>
+    <PlacingCard :shown="shown" />
+    <p class="row">
+      <v-btn variant="outlined" :disabled="rowLeft === 0" data-test="row-done" @click="emit('on', rowLeft)">
+        The whole row is in
+      </v-btn>
+      <v-btn variant="text" data-test="lost" @click="counting = !counting">I lost my place</v-btn>
+    </p>
+    <form v-if="counting" class="lost" @submit.prevent="found">
+      Hold it up by its start and count the rows that are whole:
+      <input
+        v-model="rows"
+        class="word"
+        inputmode="numeric"
+        aria-label="Whole rows counted"
+        data-test="rows-counted"
+      />
+      <v-btn type="submit" variant="outlined" density="comfortable" data-test="found">Go on from there</v-btn>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.stage {
+  grid-area: moment;
+  min-height: 200px;
+}
+
+.card {
+  grid-area: say;
+  align-self: center;
+}
+
+.which {
+  margin: 0;
+}
+
+.row,
+.lost {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 12px;
+  margin: 10px 0 0;
+}
+
+.lost .word {
+  width: 4em;
+}
+</style>

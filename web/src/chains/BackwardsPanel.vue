@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, data, type ChainRequest, type ChainSheet, type Gives } from '../api/client'
+import { useNotice } from '../shared/notice'
+import { useSettings } from '../shared/settings'
+
+/** The plan the other way round: this weave at its best, the rods there are, rings there are, a thickness wanted. */
+const { sheet } = defineProps<{ sheet: ChainSheet }>()
+const emit = defineEmits<{ set: [request: ChainRequest] }>()
+const notice = useNotice()
+const settings = useSettings()
+
+const rods = computed(() => sheet.backwards?.rods ?? [])
+const showAll = ref(false)
+const shownRods = computed(() => (showAll.value ? rods.value : rods.value.slice(0, 7)))
+
+const inside = ref('')
+const wire = ref('')
+const count = ref('300')
+const gives = ref<Gives[]>([])
+const wrong = ref('')
+
+/** What is typed is read by the core. */
+async function read(text: string, of_wire: boolean) {
+  const reading = await data(api.POST('/api/lengths/read', { body: { text, of_wire } }))
+  return reading.mm
+}
+
+async function fromBag() {
+  wrong.value = ''
+  try {
+    const body = {
+      inside_mm: await read(inside.value, false),
+      wire_mm: await read(wire.value, true),
+      rings_n: Number(count.value.trim()) || 0,
+    }
+    gives.value = await data(api.POST('/api/chains/from-rings', { body }))
+  } catch (thrown) {
+    gives.value = []
+    wrong.value = thrown instanceof Error ? thrown.message : String(thrown)
+  }
+}
+
+const across = ref('')
+const wires = ref<NonNullable<ChainSheet['backwards']>['wires']>([])
+const looked = ref(false)
+async function forLook() {
+  wrong.value = ''
+  try {
+    const across_mm = await read(across.value, false)
+    const body = { request: sheet.request, across_mm }
+    wires.value = (await data(api.POST('/api/chains/backwards', { body }))).wires
+    looked.value = true
+  } catch (thrown) {
+    wires.value = []
+    wrong.value = thrown instanceof Error ? thrown.message : String(thrown)
+    notice.fail(thrown)
+  }
+}
+watch(
+  () => sheet.request,
+  () => ((wires.value = []), (looked.value = false)),
+)
+</script>
+
+<template>
+  <div class="back" data-test="backwards">
+    <section v-if="sheet.backwards">
+      <h2>This weave at its best</h2>
+      <p class="best serif">{{ sheet.backwards.best_told }}</p>
+      <p v-if="!rods.length" class="quiet">
+        No round rod is on your list. <router-link to="/tools">Put your rods on it</router-link>, and they are
+        ranked here.
+      </p>
+      <ol class="rods">
+        <li v-for="rod in shownRods" :key="rod.shown">
+          <button
+            type="button"
+            class="plain rod"
+            :class="[rod.suits, { chosen: rod.chosen }]"
+            :aria-pressed="rod.chosen"
+            :data-rod="rod.shown"
+            @click="emit('set', rod.request)"
+          >
+            <b>{{ rod.shown }}</b> <span>{{ rod.told }}</span>
+          </button>
+        </li>
+      </ol>
+      <button v-if="rods.length > 7" type="button" class="plain link" @click="showAll = !showAll">
+        {{ showAll ? 'fewer' : `all ${rods.length} rods` }}
+      </button>
+    </section>
+    <section>
+      <h2>A bag of rings</h2>
+      <form class="line" @submit.prevent="fromBag">
+        <input
+          v-model="count"
+          class="word short"
+          inputmode="numeric"
+          aria-label="How many rings"
+          data-test="bag-count"
+        />
+        rings,
+        <input
+          v-model="inside"
+          class="word"
+          placeholder="5 mm"
+          aria-label="Inside of the rings"
+          data-test="bag-inside"
+        />
+        inside, of
+        <input
+          v-model="wire"
+          class="word"
+          :placeholder="settings.settings.unit === 'inch' ? '18 ga' : '1.2 mm'"
+          aria-label="Their wire"
+          data-test="bag-wire"
+        />
+        wire
+        <v-btn type="submit" variant="outlined" density="comfortable" data-test="bag-ask">How long?</v-btn>
+      </form>
+      <ul class="gives" data-test="gives">
+        <li v-for="one in gives" :key="one.weave" :class="{ quiet: one.suits === 'cannot' }">
+          {{ one.told }}
+        </li>
+      </ul>
+    </section>
+    <section>
+      <h2>A thickness wanted</h2>
+      <form class="line" @submit.prevent="forLook">
+        A chain about
+        <input
+          v-model="across"
+          class="word"
+          placeholder="6 mm"
+          aria-label="How far across"
+          data-test="across"
+        />
+        across
+        <v-btn type="submit" variant="outlined" density="comfortable" data-test="across-ask"
+          >Which wire?</v-btn
+        >
+      </form>
+      <p v-if="looked && !wires.length" class="quiet">
+        No rod on your list suits this weave in any usual wire.
+      </p>
+      <ul class="gives">
+        <li v-for="one in wires" :key="one.told">
+          <button type="button" class="plain rod" @click="emit('set', one.request)">{{ one.told }}</button>
+        </li>
+      </ul>
+    </section>
+    <p v-if="wrong" class="stop" role="alert">{{ wrong }}</p>
+  </div>
+</template>
+
+<style scoped>
+.back {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+  gap: 10px 40px;
+  align-content: start;
+  margin-top: 12px;
+}
+
+h2 {
+  margin: 0 0 4px;
+  font-size: 1.05rem;
+}
+
+.best {
+  margin: 0 0 6px;
+  font-size: 1.15rem;
+}
+
+.rods,
+.gives {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.rod {
+  display: block;
+  width: 100%;
+  padding: 4px 0 4px 10px;
+  border-left: 3px solid transparent;
+}
+
+.rod:hover {
+  background: rgb(var(--v-theme-surface));
+}
+
+.rod.usual {
+  border-color: rgb(var(--v-theme-primary));
+}
+
+.rod.stiff,
+.rod.loose {
+  border-color: rgb(var(--v-theme-warning));
+}
+
+.rod.cannot {
+  color: rgb(var(--v-theme-quiet));
+}
+
+.rod.chosen {
+  background: rgb(var(--v-theme-wash));
+}
+
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 8px;
+}
+
+.line .word {
+  width: 5.2em;
+}
+
+.line .short {
+  width: 4em;
+}
+
+.gives li {
+  padding: 2px 0;
+}
+
+.link {
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+}
+</style>

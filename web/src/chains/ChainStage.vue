@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { useElementSize, useRafFn } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useTheme } from 'vuetify'
+import type { RingDrawn } from '../api/client'
+import { covers, draw, mixed, prepare, sides, type Look, type Turn } from './picture'
+
+/** A chain as it lies, drawn from its rings; turned by dragging, or by the arrows. */
+const props = defineProps<{
+  rings: RingDrawn[]
+  /** Colour of each part's metal. */
+  colours: string[]
+  /** What it shows, in a sentence. */
+  says: string
+  /** Pixels in a millimetre for true size; without it the drawing fills its place. */
+  truePixels?: number | null
+  /** Whether what is put in stands out, and what is there stands back. */
+  placing?: boolean
+}>()
+const turn = defineModel<Turn>('turn', { required: true })
+const place = useTemplateRef<HTMLElement>('place')
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const { width, height } = useElementSize(place)
+const theme = useTheme()
+
+const prepared = shallowRef(prepare(props.rings))
+watch(
+  () => props.rings,
+  (rings) => (prepared.value = prepare(rings)),
+)
+
+const colours = computed(() => theme.current.value.colors)
+function look(ring: RingDrawn): Look {
+  const {
+    'on-background': ink,
+    background,
+    primary,
+    warning,
+    quiet,
+  } = colours.value as Record<string, string>
+  const metal = props.colours[ring.part] ?? props.colours[0] ?? '#b9683a'
+  const dark = theme.current.value.dark
+  const plain = {
+    body: metal,
+    edge: mixed(metal, dark ? '#000000' : ink!, dark ? 0.75 : 0.72),
+    light: mixed(metal, '#ffffff', 0.55),
+    ticked: ring.part > 0,
+    bold: false,
+  }
+  if (!props.placing) return plain
+  if (ring.standing === 'there')
+    return {
+      ...plain,
+      body: mixed(background!, quiet!, 0.22),
+      edge: mixed(background!, quiet!, 0.6),
+      light: background!,
+    }
+  const by = { new: primary!, through: metal, 'taken-up': warning! }[ring.standing]
+  return {
+    body: ring.standing === 'new' ? mixed(primary!, background!, 0.1) : by,
+    edge: mixed(by, ink!, dark ? 0.2 : 0.55),
+    light: mixed(by, '#ffffff', 0.5),
+    ticked: ring.standing === 'taken-up',
+    bold: ring.standing === 'new',
+  }
+}
+
+const scale = computed(() => {
+  if (props.truePixels) return props.truePixels
+  const [wide, high] = covers(prepared.value, turn.value)
+  const room = 18
+  return Math.min((width.value / 2 - room) / wide, (height.value / 2 - room) / high, 60)
+})
+
+// Drawn once a frame at most, however often it is turned.
+let stale = true
+const { resume, pause } = useRafFn(
+  () => {
+    const into = canvas.value?.getContext('2d')
+    if (!stale || !into || !canvas.value || width.value < 2) return
+    stale = false
+    const pixels = window.devicePixelRatio
+    canvas.value.width = Math.round(width.value * pixels)
+    canvas.value.height = Math.round(height.value * pixels)
+    const letters = props.placing ? (theme.current.value.dark ? '#10211F' : '#ffffff') : null
+    draw(into, prepared.value, turn.value, scale.value * pixels, look, letters)
+  },
+  { immediate: true },
+)
+watch([prepared, turn, scale, width, height, colours, () => props.colours, () => props.placing], () => {
+  stale = true
+  resume()
+})
+onBeforeUnmount(pause)
+
+const from = ref<{ x: number; y: number; turn: Turn } | null>(null)
+function grab(event: PointerEvent) {
+  from.value = { x: event.clientX, y: event.clientY, turn: turn.value }
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent) {
+  if (!from.value) return
+  const { x, y, turn: start } = from.value
+  turn.value = {
+    yaw: start.yaw + (event.clientX - x) * 0.008,
+    pitch: start.pitch + (event.clientY - y) * 0.008,
+  }
+}
+function arrow(event: KeyboardEvent) {
+  const step = Math.PI / 24
+  const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
+    event.key
+  ]
+  if (!by) return
+  event.preventDefault()
+  turn.value = { yaw: turn.value.yaw + by[0]!, pitch: turn.value.pitch + by[1]! }
+}
+const seenFrom = (side: (typeof sides)[number]) =>
+  Math.abs(turn.value.yaw - side.turn.yaw) < 1e-6 && Math.abs(turn.value.pitch - side.turn.pitch) < 1e-6
+</script>
+
+<template>
+  <div class="stage">
+    <div
+      ref="place"
+      class="place"
+      tabindex="0"
+      role="img"
+      :aria-label="`${says} Turn it by dragging, or with the arrows.`"
+      data-test="chain-stage"
+      @pointerdown="grab"
+      @pointermove="drag"
+      @pointerup="from = null"
+      @pointercancel="from = null"
+      @keydown="arrow"
+    >
+      <canvas ref="canvas" aria-hidden="true" />
+    </div>
+    <span class="from no-print" role="group" aria-label="Seen from">
+      <button
+        v-for="side in sides"
+        :key="side.key"
+        type="button"
+        class="plain toggle"
+        :aria-pressed="seenFrom(side)"
+        :data-test="`from-${side.key}`"
+        @click="turn = { ...side.turn }"
+      >
+        {{ side.says }}
+      </button>
+      <span class="quiet hint">drag to turn</span>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.stage {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+
+.place {
+  flex: 1 1 180px;
+  min-height: 140px;
+  position: relative;
+  cursor: grab;
+  touch-action: pan-y;
+  overflow: hidden;
+}
+
+.place:active {
+  cursor: grabbing;
+}
+
+canvas {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+
+.from {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+}
+
+.hint {
+  font-size: 0.95rem;
+  font-style: italic;
+}
+</style>

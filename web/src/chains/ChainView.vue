@@ -1,0 +1,337 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import {
+  api,
+  data,
+  takeAway,
+  type ChainRequest,
+  type ChainSlot,
+  type OnScale,
+  type PlacingShown,
+  type Weave,
+} from '../api/client'
+import FigureColumn from '../figures/FigureColumn.vue'
+import { useWritten } from '../figures/written'
+import { useNotice } from '../shared/notice'
+import { useKeptRefresh } from '../shared/kept'
+import { useSettings } from '../shared/settings'
+import DeskFrame from '../desk/DeskFrame.vue'
+import KeepDialog from '../desk/KeepDialog.vue'
+import SentenceLine from '../desk/SentenceLine.vue'
+import { useDeskKeys } from '../desk/keys'
+import type { Word } from '../desk/desk'
+import BackwardsPanel from './BackwardsPanel.vue'
+import ChainStage from './ChainStage.vue'
+import OwnWeave from './OwnWeave.vue'
+import PlacingCard from './PlacingCard.vue'
+import RatioScale from './RatioScale.vue'
+import { useChain } from './chain'
+
+const chain = useChain()
+const settings = useSettings()
+const notice = useNotice()
+const refreshKept = useKeptRefresh()
+const { atTheBench } = useWritten()
+const bench = computed(() =>
+  atTheBench(chain.worked?.figures ?? [], ['rings', 'rings-to-make', 'chain-length']),
+)
+const views = [
+  { key: 'three', test: 'three', says: 'three repeats' },
+  { key: 'twelve', test: 'twelve', says: 'twelve' },
+  { key: 'build', test: 'build', says: 'ring by ring' },
+  { key: 'backwards', test: 'backwards-view', says: 'backwards' },
+] as const
+const shown = ref<(typeof views)[number]['key']>('three')
+const trueSize = ref(false)
+const keeping = ref(false)
+const owning = ref(false)
+const turn = ref({ yaw: 0, pitch: 0 })
+
+const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
+const rings = computed(() => {
+  const all = chain.worked?.rings ?? []
+  const rows = shown.value === 'twelve' || trueSize.value ? 12 : 3
+  return all.filter((ring) => ring.row <= rows)
+})
+const colours = computed(() => (chain.worked?.parts ?? []).map((part) => part.colour))
+const parts = computed(() => chain.worked?.parts ?? [])
+
+/** Which ring is put in, from 1. */
+const n = ref(1)
+const placing = shallowRef<PlacingShown | null>(null)
+const buildTurn = ref({ yaw: 0.25, pitch: 0.35 })
+let latest = 0
+async function place() {
+  const request = chain.draft
+  if (!request || !chain.sound || shown.value !== 'build') return
+  const mine = ++latest
+  try {
+    const next = await data(api.POST('/api/chains/placing', { body: { request, n: n.value } }))
+    if (mine === latest) placing.value = next
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+watch([() => chain.sheet, n, shown], place)
+watch(
+  () => chain.worked?.plan.open_n ?? 1,
+  (open) => (n.value = Math.min(n.value, open)),
+)
+function step(by: number) {
+  n.value = Math.min(Math.max(1, n.value + by), placing.value?.of_n ?? n.value)
+}
+
+const files = [
+  { file: 'plan.pdf', says: 'Plan and placing steps, PDF', hint: 'A4, drawn at true size' },
+  { file: 'drawing.svg', says: 'Drawing, SVG', hint: 'three views, true size' },
+  { file: 'chain.stl', says: 'Solid rings, STL', hint: 'mm, for any 3-D program' },
+  { file: 'rings.csv', says: 'Rings to make, CSV', hint: 'one line a part' },
+  { file: 'placings.csv', says: 'Placing steps, CSV', hint: 'one line a ring' },
+  { file: 'chain.json', says: 'Chain, JSON', hint: 'can be brought back in' },
+  { file: 'weave.json', says: 'Weave, JSON', hint: 'rings and links, for another workshop' },
+]
+
+async function take(file: string) {
+  if (!chain.draft) return
+  const name = chain.kept?.name || 'Chain'
+  try {
+    await takeAway(`/api/chains/take-away/${file}`, {
+      name,
+      note: chain.kept?.note ?? '',
+      request: chain.draft,
+    })
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+
+const words: Record<ChainSlot, Word> = {
+  chains: { title: 'How many chains', hint: 'a count' },
+  length: { title: 'How long it is worn, clasp included', hint: '42 cm, 16 1/2 in', length: true },
+  weave: { title: 'The weave', hint: 'byzantine, 4 in 1 sheet' },
+  across: { title: 'How many cells across', hint: 'a count' },
+  temper: { title: 'Temper of the wire' },
+  metal: { title: 'Metal' },
+  size: { title: 'Size of the wire', hint: '1.2 mm, 16 awg, .050"', length: 'of-wire' },
+  winding: { title: 'How the rings are wound' },
+  mandrel: { title: 'The rod they are wound on', hint: '5 mm, 3/16 in dowel' },
+  cutting: { title: 'How the coil is cut' },
+  blade: { title: 'Saw blade' },
+  second: { title: 'Rings of the second part', says: 'The same as the others, or of another metal.' },
+  'second-metal': { title: 'Metal of the second part' },
+  'second-size': { title: 'Wire of the second part', hint: '1 mm, 18 awg', length: 'of-wire' },
+  'second-mandrel': { title: 'Rod of the second part', hint: '4 mm, 5/32 in' },
+  clasp: { title: 'The clasp', hint: 'S clasp, or no clasp' },
+  ease: {
+    title: 'Ease',
+    hint: '5 mm, or -5 mm for room',
+    length: true,
+    says: 'A chain gives in wear: it is made so much shorter. Less than nothing leaves room.',
+  },
+  spares: { title: 'Spare rings', hint: 'a count' },
+}
+
+const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
+const takeWeave = (one: OnScale) => attempt(chain.set(one.request))
+const set = (request: ChainRequest) => attempt(chain.set(request))
+const useOwn = (weave: Weave) => {
+  if (!chain.draft) return
+  const own = { ...chain.draft, weave: weave.name, own_weave: weave, second_ring: undefined }
+  void attempt(chain.set(own))
+}
+const ratio = computed(() => {
+  const all = chain.sheet?.scale ?? []
+  return all.length && chain.sheet?.backwards ? (chain.sheet.backwards.ratio ?? 0) : 0
+})
+const hasSecond = computed(() => parts.value.length > 1)
+
+useDeskKeys({
+  undo: () => attempt(chain.undo()),
+  redo: () => attempt(chain.redo()),
+  keep: () => (keeping.value = chain.sound),
+  step: (by) => {
+    if (shown.value === 'build') return step(by)
+    const here = views.findIndex((one) => one.key === shown.value)
+    shown.value = views[here + by]?.key ?? shown.value
+  },
+})
+watch(
+  () => [settings.settings.unit, settings.settings.gauge],
+  () => attempt(chain.refresh()),
+)
+onMounted(() => attempt(chain.open()))
+</script>
+
+<template>
+  <DeskFrame
+    v-if="chain.sheet"
+    v-model:shown="shown"
+    v-model:true-size="trueSize"
+    :desk="chain"
+    title="Chain"
+    :views="views"
+    :files="files"
+    :beside="shown === 'build' ? 'The next ring' : 'Figures'"
+    :bench="bench"
+    @keep="keeping = true"
+    @take="take"
+  >
+    <template #tools>
+      <v-btn variant="text" data-test="own" @click="owning = true">Own weave</v-btn>
+    </template>
+    <template #sentence>
+      <SentenceLine :desk="chain" :words="(slot) => words[slot as ChainSlot]" />
+      <p v-if="hasSecond && !chain.draft?.second_ring" class="more quiet">
+        Its {{ parts[1]?.name }} rings can be of
+        <button
+          type="button"
+          class="plain link"
+          data-test="two-kinds"
+          @click="set({ ...chain.draft!, second_ring: chain.draft!.ring })"
+        >
+          another metal or size</button
+        >.
+      </p>
+      <p v-else-if="chain.draft?.second_ring" class="more quiet">
+        <button
+          type="button"
+          class="plain link"
+          data-test="all-alike"
+          @click="set({ ...chain.draft!, second_ring: undefined })"
+        >
+          All rings alike again</button
+        >.
+      </p>
+    </template>
+    <BackwardsPanel v-if="shown === 'backwards'" :sheet="chain.sheet" @set="set" />
+    <template v-else-if="shown === 'build' && placing">
+      <ChainStage
+        v-model:turn="buildTurn"
+        class="drawing"
+        :class="{ stale: !chain.sound }"
+        :rings="placing.rings"
+        :colours="colours"
+        :says="placing.placing?.text ?? 'The chain is done.'"
+        placing
+      />
+      <p class="steps no-print">
+        <v-btn variant="text" :disabled="n <= 1" data-test="ring-back" @click="step(-1)">One back</v-btn>
+        <input
+          :value="n"
+          class="word at"
+          inputmode="numeric"
+          aria-label="Which ring is put in"
+          data-test="ring-n"
+          @change="((n = Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)), step(0))"
+        />
+        of {{ placing.of_n }} open rings
+        <v-btn variant="text" :disabled="n >= placing.of_n" data-test="ring-on" @click="step(1)"
+          >Next ring</v-btn
+        >
+        <v-btn
+          variant="text"
+          :disabled="placing.row_done_n >= placing.of_n"
+          @click="n = placing.row_done_n + 1"
+          >Next row</v-btn
+        >
+      </p>
+    </template>
+    <template v-else-if="chain.worked">
+      <ChainStage
+        v-model:turn="turn"
+        class="drawing"
+        :class="{ stale: !chain.sound }"
+        :rings="rings"
+        :colours="colours"
+        :says="`${chain.sheet.text} Drawn taut.`"
+        :true-pixels="truePixels"
+      />
+      <ul v-if="hasSecond" class="legend" aria-label="Parts of the weave">
+        <li v-for="(part, i) in parts" :key="part.name">
+          <span class="swatch" :class="{ ticked: i > 0 }" :style="{ '--part': part.colour }" />
+          {{ part.name }}: {{ part.rings_n }} rings
+        </li>
+      </ul>
+    </template>
+    <template v-if="chain.worked" #figures>
+      <PlacingCard v-if="shown === 'build' && placing" :shown="placing" />
+      <FigureColumn v-else :figures="chain.worked.figures" lead />
+      <p v-if="shown !== 'build'" class="opens">{{ chain.worked.plan.opens_first }}</p>
+    </template>
+    <template #foot>
+      <RatioScale
+        v-if="chain.sheet.scale.length && shown !== 'build'"
+        :scale="chain.sheet.scale"
+        :ratio="ratio"
+        @choose="takeWeave"
+      />
+      <KeepDialog
+        v-model="keeping"
+        :desk="chain"
+        noun="chain"
+        @kept="refreshKept"
+        @undone="((chain.kept = null), refreshKept())"
+      />
+      <OwnWeave
+        v-if="owning"
+        v-model="owning"
+        :start="chain.draft?.own_weave ?? null"
+        :colour="chain.colour"
+        @use="useOwn"
+      />
+    </template>
+  </DeskFrame>
+  <p v-else class="page quiet" role="status">Laying out the chain…</p>
+</template>
+
+<style scoped>
+.more {
+  margin: 2px 0 0;
+  font-style: italic;
+}
+
+.link {
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+}
+
+.legend {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 22px;
+  margin: 4px 0 0;
+  padding: 0;
+}
+
+.swatch {
+  display: inline-block;
+  width: 22px;
+  height: 10px;
+  border-radius: 5px;
+  background: var(--part);
+  margin-right: 5px;
+}
+
+.swatch.ticked {
+  background: repeating-linear-gradient(90deg, var(--part) 0 4px, rgb(var(--v-theme-on-background)) 4px 6px);
+}
+
+.steps {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 10px;
+  margin: 4px 0 0;
+}
+
+.at {
+  width: 3.6em;
+  text-align: right;
+}
+
+.opens {
+  margin: 8px 0 0;
+  color: rgb(var(--v-theme-quiet));
+}
+</style>

@@ -1,0 +1,198 @@
+import type { RingDrawn } from '../api/client'
+
+/** How the rings are turned before they are seen: about the way up, then about the way across. */
+export interface Turn {
+  yaw: number
+  pitch: number
+}
+
+/** From where a chain is seen. */
+export const sides = [
+  { key: 'front', says: 'front', turn: { yaw: 0, pitch: 0 } },
+  { key: 'above', says: 'above', turn: { yaw: 0, pitch: Math.PI / 2 } },
+  { key: 'along', says: 'along', turn: { yaw: Math.PI / 2, pitch: 0 } },
+] as const
+
+/** What a ring looks like. */
+export interface Look {
+  body: string
+  edge: string
+  light: string
+  /** Ticks along the ring, so that it is told apart without its colour. */
+  ticked: boolean
+  /** Thicker edge, so that it stands out. */
+  bold: boolean
+}
+
+/** Arcs a ring is drawn in, each at its own depth. */
+const ARCS = 40
+
+type Arc = { ring: number; depth: number; from: number }
+
+/** Rings prepared for drawing: points of their middle lines in the world, mm. */
+export interface Prepared {
+  points: Float64Array
+  rings: RingDrawn[]
+  /** What they cover when seen from anywhere: from their middle to the farthest wire. */
+  middle: [number, number, number]
+  reach: number
+}
+
+/** Works out the points once; turning only multiplies them. */
+export function prepare(rings: RingDrawn[]): Prepared {
+  const points = new Float64Array(rings.length * ARCS * 3)
+  const low = [Infinity, Infinity, Infinity]
+  const high = [-Infinity, -Infinity, -Infinity]
+  rings.forEach((ring, i) => {
+    const [ax, ay, az] = ring.axis as [number, number, number]
+    // Two directions in its plane.
+    const flat = Math.abs(az) < 0.9 ? [ay, -ax, 0] : [0, az, -ay]
+    const length = Math.hypot(flat[0]!, flat[1]!, flat[2]!)
+    const [ux, uy, uz] = flat.map((one) => one / length) as [number, number, number]
+    const [vx, vy, vz] = [ay * uz - az * uy, az * ux - ax * uz, ax * uy - ay * ux]
+    for (let k = 0; k < ARCS; k++) {
+      const [c, s] = [Math.cos((2 * Math.PI * k) / ARCS), Math.sin((2 * Math.PI * k) / ARCS)]
+      const at = (i * ARCS + k) * 3
+      const [x, y, z] = ring.center_mm as [number, number, number]
+      points[at] = x + ring.radius_mm * (c * ux + s * vx)
+      points[at + 1] = y + ring.radius_mm * (c * uy + s * vy)
+      points[at + 2] = z + ring.radius_mm * (c * uz + s * vz)
+      for (let d = 0; d < 3; d++) {
+        low[d] = Math.min(low[d]!, points[at + d]! - ring.wire_mm / 2)
+        high[d] = Math.max(high[d]!, points[at + d]! + ring.wire_mm / 2)
+      }
+    }
+  })
+  const middle = low.map((one, d) => (one + high[d]!) / 2) as [number, number, number]
+  const reach = Math.hypot(...low.map((one, d) => (high[d]! - one) / 2))
+  return { points, rings, middle, reach }
+}
+
+/** What a view covers to either side of its middle, mm. */
+export function covers({ points, rings, middle }: Prepared, turn: Turn): [number, number] {
+  const seen = turned(points, middle, turn)
+  let [wide, high] = [0, 0]
+  for (let i = 0; i < seen.length; i += 3) {
+    const half = rings[Math.floor(i / 3 / ARCS)]!.wire_mm / 2
+    wide = Math.max(wide, Math.abs(seen[i]!) + half)
+    high = Math.max(high, Math.abs(seen[i + 1]!) + half)
+  }
+  return [wide, high]
+}
+
+function turned(points: Float64Array, middle: [number, number, number], { yaw, pitch }: Turn): Float64Array {
+  const [cy, sy, cp, sp] = [Math.cos(yaw), Math.sin(yaw), Math.cos(pitch), Math.sin(pitch)]
+  const seen = new Float64Array(points.length)
+  for (let i = 0; i < points.length; i += 3) {
+    const [x, y, z] = [points[i]! - middle[0], points[i + 1]! - middle[1], points[i + 2]! - middle[2]]
+    const [x1, z1] = [cy * x + sy * z, -sy * x + cy * z]
+    seen[i] = x1
+    seen[i + 1] = cp * y - sp * z1
+    seen[i + 2] = sp * y + cp * z1
+  }
+  return seen
+}
+
+/**
+ * Draws rings as wire: arcs from the farthest to the nearest, each with its edge, its body and its light, so that what
+ * lies over and what under is right from any side.
+ */
+export function draw(
+  into: CanvasRenderingContext2D,
+  prepared: Prepared,
+  turn: Turn,
+  scale: number,
+  look: (ring: RingDrawn) => Look,
+  letters: string | null,
+) {
+  const { points, rings, middle } = prepared
+  const { width, height } = into.canvas
+  const seen = turned(points, middle, turn)
+  const arcs: Arc[] = []
+  for (let ring = 0; ring < rings.length; ring++) {
+    const gap = rings[ring]!.gap_mm
+    for (let k = 0; k < ARCS; k++) {
+      const from = (ring * ARCS + k) * 3
+      const to = (ring * ARCS + ((k + 1) % ARCS)) * 3
+      if (gap) {
+        const off = Math.hypot(...[0, 1, 2].map((d) => (points[from + d]! + points[to + d]!) / 2 - gap[d]!))
+        if (off < rings[ring]!.wire_mm * 0.65) continue
+      }
+      arcs.push({ ring, depth: seen[from + 2]! + seen[to + 2]!, from: ring * ARCS + k })
+    }
+  }
+  arcs.sort((a, b) => a.depth - b.depth)
+  const looks = rings.map(look)
+  into.clearRect(0, 0, width, height)
+  into.lineCap = 'butt'
+  const place = (point: number): [number, number] => [
+    width / 2 + seen[point * 3]! * scale,
+    height / 2 - seen[point * 3 + 1]! * scale,
+  ]
+  for (const { ring, from } of arcs) {
+    const first = ring * ARCS
+    const k = from - first
+    const [x0, y0] = place(from)
+    const [x1, y1] = place(first + ((k + 1) % ARCS))
+    const thick = rings[ring]!.wire_mm * scale
+    const { body, edge, light, ticked, bold } = looks[ring]!
+    // A little longer than its share, so that no gap shows between two.
+    const [dx, dy] = [(x1 - x0) * 0.06, (y1 - y0) * 0.06]
+    into.beginPath()
+    into.moveTo(x0 - dx, y0 - dy)
+    into.lineTo(x1 + dx, y1 + dy)
+    const rim = Math.max(1, Math.min(thick * 0.12, 3)) * (bold ? 1.7 : 1)
+    into.lineWidth = thick + rim
+    into.strokeStyle = edge
+    into.stroke()
+    into.lineWidth = Math.max(thick - rim, 1)
+    into.strokeStyle = body
+    into.stroke()
+    if (ticked && k % 4 < 2) {
+      into.lineWidth = thick * 0.26
+      into.strokeStyle = edge
+      into.stroke()
+    } else if (thick > 5) {
+      const length = Math.hypot(x1 - x0, y1 - y0) || 1
+      // Light from above left.
+      const side = ((y1 - y0) * -0.6 + (x1 - x0) * -0.8 > 0 ? 1 : -1) * thick * 0.17
+      const [nx, ny] = [(-(y1 - y0) / length) * side, ((x1 - x0) / length) * side]
+      into.beginPath()
+      into.moveTo(x0 - dx + nx, y0 - dy + ny)
+      into.lineTo(x1 + dx + nx, y1 + dy + ny)
+      into.lineWidth = thick * 0.22
+      into.strokeStyle = light
+      into.stroke()
+    }
+  }
+  if (!letters) return
+  into.font = `700 ${Math.round(13 * devicePixelRatio)}px 'Alegreya Sans', sans-serif`
+  into.textAlign = 'center'
+  into.textBaseline = 'middle'
+  rings.forEach((ring, i) => {
+    if (ring.standing === 'there') return
+    // At the ring's nearest point, where nothing hides it.
+    let best = i * ARCS
+    for (let k = 0; k < ARCS; k++) {
+      if (seen[(i * ARCS + k) * 3 + 2]! > seen[best * 3 + 2]!) best = i * ARCS + k
+    }
+    const [x, y] = place(best)
+    const r = 10 * devicePixelRatio
+    into.beginPath()
+    into.arc(x, y, r, 0, 2 * Math.PI)
+    into.fillStyle = looks[i]!.body
+    into.fill()
+    into.lineWidth = 1.5 * devicePixelRatio
+    into.strokeStyle = looks[i]!.edge
+    into.stroke()
+    into.fillStyle = letters
+    into.fillText(ring.name, x, y + 1)
+  })
+}
+
+/** A colour with so much of another mixed in. */
+export function mixed(colour: string, other: string, share: number): string {
+  const read = (text: string) => [1, 3, 5].map((at) => parseInt(text.slice(at, at + 2), 16))
+  const [a, b] = [read(colour), read(other)]
+  return `rgb(${a.map((one, i) => Math.round(one + (b[i]! - one) * share)).join(' ')})`
+}
