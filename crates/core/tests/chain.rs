@@ -464,7 +464,7 @@ fn a_placing_shows_the_ring_its_gap_and_what_it_goes_through() {
     let placing = building.placing(n, 1.0).unwrap();
     // The connector of the third row: through both folded rings of the second.
     assert_eq!(placing.through, ["E of row 2", "F of row 2"]);
-    assert!(placing.text.starts_with("Fold E of row 2 and F of row 2 back"), "{}", placing.text);
+    assert!(placing.text.starts_with("Fold E and F of row 2 back"), "{}", placing.text);
     assert_eq!(shown.iter().filter(|ring| ring.standing == Standing::Through).count(), 2);
 }
 

@@ -1,18 +1,14 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { api, data, type ChainRequest, type ChainSheet, type Gives } from '../api/client'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 
-/** The plan the other way round: this weave at its best, the rods there are, rings there are, a thickness wanted. */
+/** From what there is, and from what is wanted: rings in a bag, a thickness. */
 const { sheet } = defineProps<{ sheet: ChainSheet }>()
 const emit = defineEmits<{ set: [request: ChainRequest] }>()
 const notice = useNotice()
 const settings = useSettings()
-
-const rods = computed(() => sheet.backwards?.rods ?? [])
-const showAll = ref(false)
-const shownRods = computed(() => (showAll.value ? rods.value : rods.value.slice(0, 7)))
 
 const inside = ref('')
 const wire = ref('')
@@ -65,31 +61,6 @@ watch(
 
 <template>
   <div class="back" data-test="backwards">
-    <section v-if="sheet.backwards">
-      <h2>This weave at its best</h2>
-      <p class="best serif">{{ sheet.backwards.best_told }}</p>
-      <p v-if="!rods.length" class="quiet">
-        No round rod is on your list. <router-link to="/tools">Put your rods on it</router-link>, and they are
-        ranked here.
-      </p>
-      <ol class="rods">
-        <li v-for="rod in shownRods" :key="rod.shown">
-          <button
-            type="button"
-            class="plain rod"
-            :class="[rod.suits, { chosen: rod.chosen }]"
-            :aria-pressed="rod.chosen"
-            :data-rod="rod.shown"
-            @click="emit('set', rod.request)"
-          >
-            <b>{{ rod.shown }}</b> <span>{{ rod.told }}</span>
-          </button>
-        </li>
-      </ol>
-      <button v-if="rods.length > 7" type="button" class="plain link" @click="showAll = !showAll">
-        {{ showAll ? 'fewer' : `all ${rods.length} rods` }}
-      </button>
-    </section>
     <section>
       <h2>A bag of rings</h2>
       <form class="line" @submit.prevent="fromBag">
@@ -168,12 +139,6 @@ h2 {
   font-size: 1.05rem;
 }
 
-.best {
-  margin: 0 0 6px;
-  font-size: 1.15rem;
-}
-
-.rods,
 .gives {
   list-style: none;
   margin: 0;
@@ -189,23 +154,6 @@ h2 {
 
 .rod:hover {
   background: rgb(var(--v-theme-surface));
-}
-
-.rod.usual {
-  border-color: rgb(var(--v-theme-primary));
-}
-
-.rod.stiff,
-.rod.loose {
-  border-color: rgb(var(--v-theme-warning));
-}
-
-.rod.cannot {
-  color: rgb(var(--v-theme-quiet));
-}
-
-.rod.chosen {
-  background: rgb(var(--v-theme-wash));
 }
 
 .line {
@@ -225,10 +173,5 @@ h2 {
 
 .gives li {
   padding: 2px 0;
-}
-
-.link {
-  color: rgb(var(--v-theme-primary));
-  text-decoration: underline;
 }
 </style>

@@ -29,15 +29,9 @@ watch(
   (rings) => (prepared.value = prepare(rings)),
 )
 
-const colours = computed(() => theme.current.value.colors)
+const tones = computed(() => theme.current.value.colors)
 function look(ring: RingDrawn): Look {
-  const {
-    'on-background': ink,
-    background,
-    primary,
-    warning,
-    quiet,
-  } = colours.value as Record<string, string>
+  const { 'on-background': ink, background, primary, warning, quiet } = tones.value as Record<string, string>
   const metal = props.colours[ring.part] ?? props.colours[0] ?? '#b9683a'
   const dark = theme.current.value.dark
   const plain = {
@@ -69,7 +63,9 @@ const scale = computed(() => {
   if (props.truePixels) return props.truePixels
   const [wide, high] = covers(prepared.value, turn.value)
   const room = 18
-  return Math.min((width.value / 2 - room) / wide, (height.value / 2 - room) / high, 60)
+  // A few rings are not blown up beyond what a hand lens shows.
+  const most = 26 / Math.max(...props.rings.map((ring) => ring.wire_mm), 0.1)
+  return Math.min((width.value / 2 - room) / wide, (height.value / 2 - room) / high, most)
 })
 
 // Drawn once a frame at most, however often it is turned.
@@ -87,7 +83,7 @@ const { resume, pause } = useRafFn(
   },
   { immediate: true },
 )
-watch([prepared, turn, scale, width, height, colours, () => props.colours, () => props.placing], () => {
+watch([prepared, turn, scale, width, height, tones, () => props.colours, () => props.placing], () => {
   stale = true
   resume()
 })
@@ -149,6 +145,7 @@ const seenFrom = (side: (typeof sides)[number]) =>
         {{ side.says }}
       </button>
       <span class="quiet hint">drag to turn</span>
+      <slot />
     </span>
   </div>
 </template>
@@ -182,8 +179,9 @@ canvas {
 
 .from {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
-  gap: 16px;
+  gap: 2px 16px;
 }
 
 .hint {

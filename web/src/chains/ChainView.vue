@@ -21,6 +21,7 @@ import SentenceLine from '../desk/SentenceLine.vue'
 import { useDeskKeys } from '../desk/keys'
 import type { Word } from '../desk/desk'
 import BackwardsPanel from './BackwardsPanel.vue'
+import BestRods from './BestRods.vue'
 import ChainStage from './ChainStage.vue'
 import OwnWeave from './OwnWeave.vue'
 import PlacingCard from './PlacingCard.vue'
@@ -171,7 +172,7 @@ onMounted(() => attempt(chain.open()))
     title="Chain"
     :views="views"
     :files="files"
-    :beside="shown === 'build' ? 'The next ring' : 'Figures'"
+    :beside="shown === 'build' ? 'The next ring' : shown === 'backwards' ? 'Rods' : 'Figures'"
     :bench="bench"
     @keep="keeping = true"
     @take="take"
@@ -203,7 +204,16 @@ onMounted(() => attempt(chain.open()))
         >.
       </p>
     </template>
-    <BackwardsPanel v-if="shown === 'backwards'" :sheet="chain.sheet" @set="set" />
+    <template v-if="shown === 'backwards'">
+      <RatioScale
+        v-if="chain.sheet.scale.length"
+        class="all"
+        :scale="chain.sheet.scale"
+        :ratio="ratio"
+        @choose="takeWeave"
+      />
+      <BackwardsPanel :sheet="chain.sheet" @set="set" />
+    </template>
     <template v-else-if="shown === 'build' && placing">
       <ChainStage
         v-model:turn="buildTurn"
@@ -245,25 +255,31 @@ onMounted(() => attempt(chain.open()))
         :colours="colours"
         :says="`${chain.sheet.text} Drawn taut.`"
         :true-pixels="truePixels"
-      />
-      <ul v-if="hasSecond" class="legend" aria-label="Parts of the weave">
-        <li v-for="(part, i) in parts" :key="part.name">
-          <span class="swatch" :class="{ ticked: i > 0 }" :style="{ '--part': part.colour }" />
-          {{ part.name }}: {{ part.rings_n }} rings
-        </li>
-      </ul>
+      >
+        <ul v-if="hasSecond" class="legend" aria-label="Parts of the weave">
+          <li v-for="(part, i) in parts" :key="part.name">
+            <span class="swatch" :class="{ ticked: i > 0 }" :style="{ '--part': part.colour }" />
+            {{ part.name }}: {{ part.rings_n }} rings
+          </li>
+        </ul>
+      </ChainStage>
     </template>
-    <template v-if="chain.worked" #figures>
+    <template v-if="shown === 'backwards' && chain.sheet.backwards" #figures>
+      <BestRods :backwards="chain.sheet.backwards" @set="set" />
+    </template>
+    <template v-else-if="chain.worked" #figures>
       <PlacingCard v-if="shown === 'build' && placing" :shown="placing" />
       <FigureColumn v-else :figures="chain.worked.figures" lead />
       <p v-if="shown !== 'build'" class="opens">{{ chain.worked.plan.opens_first }}</p>
     </template>
     <template #foot>
       <RatioScale
-        v-if="chain.sheet.scale.length && shown !== 'build'"
+        v-if="chain.sheet.scale.length && (shown === 'three' || shown === 'twelve')"
+        brief
         :scale="chain.sheet.scale"
         :ratio="ratio"
         @choose="takeWeave"
+        @every="shown = 'backwards'"
       />
       <KeepDialog
         v-model="keeping"
@@ -290,6 +306,12 @@ onMounted(() => attempt(chain.open()))
   font-style: italic;
 }
 
+.all {
+  --gutter: 0px;
+  border-top: 0;
+  margin-top: 6px;
+}
+
 .link {
   color: rgb(var(--v-theme-primary));
   text-decoration: underline;
@@ -300,7 +322,7 @@ onMounted(() => attempt(chain.open()))
   display: flex;
   flex-wrap: wrap;
   gap: 2px 22px;
-  margin: 4px 0 0;
+  margin: 0 0 0 auto;
   padding: 0;
 }
 

@@ -243,7 +243,7 @@ function use() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="A weave of your own" :width="880" test="own-weave">
+  <PaperDialog v-model="open" title="A weave of your own" :width="940">
     <div class="own">
       <section>
         <p class="line">
@@ -360,7 +360,7 @@ function use() {
         </ul>
       </section>
     </div>
-    <template #actions>
+    <div class="acts">
       <v-btn variant="text" @click="open = false">Close</v-btn>
       <v-btn variant="text" data-test="keep-weave" @click="keep">{{
         keptAs ? 'Keep the change' : 'Keep the weave'
@@ -369,11 +369,19 @@ function use() {
       <v-btn variant="flat" color="primary" :disabled="!found?.fits" data-test="use-weave" @click="use"
         >Plan a chain of it</v-btn
       >
-    </template>
+    </div>
   </PaperDialog>
 </template>
 
 <style scoped>
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+  margin-top: 10px;
+}
+
 .own {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));

@@ -3,8 +3,18 @@ import { computed } from 'vue'
 import type { OnScale } from '../api/client'
 
 /** Where a ratio stands in every weave at once: from what cannot be to what is floppy. */
-const { scale, ratio } = defineProps<{ scale: OnScale[]; ratio: number }>()
-const emit = defineEmits<{ choose: [weave: OnScale] }>()
+const { scale, ratio, brief } = defineProps<{
+  scale: OnScale[]
+  ratio: number
+  /** Only the weave of the plan. */
+  brief?: boolean
+}>()
+const emit = defineEmits<{ choose: [weave: OnScale]; every: [] }>()
+
+const shown = computed(() => {
+  const chosen = scale.filter((one) => one.chosen)
+  return brief && chosen.length ? chosen : scale
+})
 
 const LEAST = 1.8
 const most = computed(() => Math.max(9.5, Math.ceil(ratio + 1)))
@@ -16,7 +26,12 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
 <template>
   <section class="scale" aria-label="The ratio in every weave" data-test="scale">
     <p class="head">
-      <span class="quiet">ratio of inside to wire</span>
+      <span class="quiet">
+        ratio of inside to wire
+        <button v-if="brief" type="button" class="plain link" data-test="every-weave" @click="emit('every')">
+          in every weave
+        </button>
+      </span>
       <span class="key quiet">
         <span class="mark cannot" /> cannot <span class="mark stiff" /> stiff
         <span class="mark usual" /> usual <span class="mark loose" /> loose
@@ -24,7 +39,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
       </span>
     </p>
     <ol class="rows">
-      <li v-for="one in scale" :key="one.weave">
+      <li v-for="one in shown" :key="one.weave">
         <button
           type="button"
           class="plain row"
@@ -80,6 +95,11 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
   flex-wrap: wrap;
   margin: 0 0 2px;
   font-size: 0.95rem;
+}
+
+.link {
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
 }
 
 .rows {

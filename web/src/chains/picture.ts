@@ -25,7 +25,7 @@ export interface Look {
 }
 
 /** Arcs a ring is drawn in, each at its own depth. */
-const ARCS = 40
+const ARCS = 44
 
 type Arc = { ring: number; depth: number; from: number }
 
@@ -115,8 +115,8 @@ export function draw(
       const from = (ring * ARCS + k) * 3
       const to = (ring * ARCS + ((k + 1) % ARCS)) * 3
       if (gap) {
-        const off = Math.hypot(...[0, 1, 2].map((d) => (points[from + d]! + points[to + d]!) / 2 - gap[d]!))
-        if (off < rings[ring]!.wire_mm * 0.65) continue
+        const off = Math.hypot(...[0, 1, 2].map((d) => points[to + d]! - gap[d]!))
+        if (off < rings[ring]!.wire_mm * 0.9) continue
       }
       arcs.push({ ring, depth: seen[from + 2]! + seen[to + 2]!, from: ring * ARCS + k })
     }
@@ -125,6 +125,7 @@ export function draw(
   const looks = rings.map(look)
   into.clearRect(0, 0, width, height)
   into.lineCap = 'butt'
+  into.lineJoin = 'round'
   const place = (point: number): [number, number] => [
     width / 2 + seen[point * 3]! * scale,
     height / 2 - seen[point * 3 + 1]! * scale,
@@ -134,22 +135,28 @@ export function draw(
     const k = from - first
     const [x0, y0] = place(from)
     const [x1, y1] = place(first + ((k + 1) % ARCS))
+    const [x2, y2] = place(first + ((k + 2) % ARCS))
     const thick = rings[ring]!.wire_mm * scale
     const { body, edge, light, ticked, bold } = looks[ring]!
-    // A little longer than its share, so that no gap shows between two.
-    const [dx, dy] = [(x1 - x0) * 0.06, (y1 - y0) * 0.06]
+    // Longer than its share, so that no gap shows between two where wire turns towards the eye.
     into.beginPath()
-    into.moveTo(x0 - dx, y0 - dy)
-    into.lineTo(x1 + dx, y1 + dy)
+    into.moveTo(x0, y0)
+    into.lineTo(x1, y1)
+    into.lineTo(x2, y2)
     const rim = Math.max(1, Math.min(thick * 0.12, 3)) * (bold ? 1.7 : 1)
     into.lineWidth = thick + rim
     into.strokeStyle = edge
     into.stroke()
+    // The body reaches a little beyond its edge, so that no seam shows where the next arc begins.
+    into.beginPath()
+    into.moveTo(x0 - (x1 - x0) * 0.15, y0 - (y1 - y0) * 0.15)
+    into.lineTo(x1, y1)
+    into.lineTo(x2 + (x2 - x1) * 0.15, y2 + (y2 - y1) * 0.15)
     into.lineWidth = Math.max(thick - rim, 1)
     into.strokeStyle = body
     into.stroke()
     if (ticked && k % 4 < 2) {
-      into.lineWidth = thick * 0.26
+      into.lineWidth = thick * 0.2
       into.strokeStyle = edge
       into.stroke()
     } else if (thick > 5) {
@@ -158,8 +165,9 @@ export function draw(
       const side = ((y1 - y0) * -0.6 + (x1 - x0) * -0.8 > 0 ? 1 : -1) * thick * 0.17
       const [nx, ny] = [(-(y1 - y0) / length) * side, ((x1 - x0) / length) * side]
       into.beginPath()
-      into.moveTo(x0 - dx + nx, y0 - dy + ny)
-      into.lineTo(x1 + dx + nx, y1 + dy + ny)
+      into.moveTo(x0 + nx, y0 + ny)
+      into.lineTo(x1 + nx, y1 + ny)
+      into.lineTo(x2 + nx, y2 + ny)
       into.lineWidth = thick * 0.22
       into.strokeStyle = light
       into.stroke()

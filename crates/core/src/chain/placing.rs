@@ -302,10 +302,28 @@ impl<'a> Building<'a> {
     }
 }
 
+/// Names in a sentence, those of one row together: `E and F of row 2`, `A, B and D of row 3`.
 fn all_of(names: &[String]) -> String {
+    let mut by_row: Vec<(&str, Vec<&str>)> = vec![];
+    for name in names {
+        let (ring, row) = name.split_once(" of ").unwrap_or((name, ""));
+        match by_row.iter_mut().find(|(known, _)| *known == row) {
+            Some((_, rings)) => rings.push(ring),
+            None => by_row.push((row, vec![ring])),
+        }
+    }
+    let of_row = |(row, rings): &(&str, Vec<&str>)| {
+        let listed = listed(rings);
+        if row.is_empty() { listed } else { format!("{listed} of {row}") }
+    };
+    let rows: Vec<String> = by_row.iter().map(of_row).collect();
+    listed(&rows.iter().map(String::as_str).collect::<Vec<_>>())
+}
+
+fn listed(names: &[&str]) -> String {
     match names {
         [] => String::new(),
-        [one] => one.clone(),
+        [one] => (*one).to_owned(),
         [most @ .., last] => format!("{} and {last}", most.join(", ")),
     }
 }

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { ChainRequest, ChainSheet } from '../api/client'
+
+/** The ring a weave is at its best with, and which of the workshop's rods gives it, the best suited first. */
+const { backwards } = defineProps<{ backwards: NonNullable<ChainSheet['backwards']> }>()
+const emit = defineEmits<{ set: [request: ChainRequest] }>()
+const showAll = ref(false)
+const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rods.slice(0, 9)))
+</script>
+
+<template>
+  <section>
+    <h2>This weave at its best</h2>
+    <p class="best serif">{{ backwards.best_told }}</p>
+    <p v-if="!backwards.rods.length" class="quiet">
+      No round rod is on your list. <router-link to="/tools">Put your rods on it</router-link>, and they are
+      ranked here.
+    </p>
+    <ol class="rods">
+      <li v-for="rod in shownRods" :key="rod.shown">
+        <button
+          type="button"
+          class="plain rod"
+          :class="[rod.suits, { chosen: rod.chosen }]"
+          :aria-pressed="rod.chosen"
+          :data-rod="rod.shown"
+          @click="emit('set', rod.request)"
+        >
+          <b>{{ rod.shown }}</b> <span>{{ rod.told }}</span>
+        </button>
+      </li>
+    </ol>
+    <button v-if="backwards.rods.length > 9" type="button" class="plain link" @click="showAll = !showAll">
+      {{ showAll ? 'fewer' : `all ${backwards.rods.length} rods` }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 0 0 4px;
+  font-size: 1.05rem;
+}
+
+.best {
+  margin: 0 0 8px;
+  font-size: 1.25rem;
+  line-height: 1.2;
+}
+
+.rods {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.rod {
+  display: block;
+  width: 100%;
+  padding: 4px 0 4px 10px;
+  border-left: 3px solid transparent;
+  line-height: 1.2;
+}
+
+.rod:hover {
+  background: rgb(var(--v-theme-surface));
+}
+
+.rod b {
+  display: block;
+}
+
+.rod.usual {
+  border-color: rgb(var(--v-theme-primary));
+}
+
+.rod.stiff,
+.rod.loose {
+  border-color: rgb(var(--v-theme-warning));
+}
+
+.rod.cannot {
+  color: rgb(var(--v-theme-quiet));
+}
+
+.rod.chosen {
+  background: rgb(var(--v-theme-wash));
+}
+
+.link {
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+}
+</style>
