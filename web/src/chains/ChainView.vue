@@ -270,7 +270,6 @@ onMounted(() => attempt(chain.open()))
     <template v-else-if="chain.worked" #figures>
       <PlacingCard v-if="shown === 'build' && placing" :shown="placing" />
       <FigureColumn v-else :figures="chain.worked.figures" lead />
-      <p v-if="shown !== 'build'" class="opens">{{ chain.worked.plan.opens_first }}</p>
     </template>
     <template #foot>
       <RatioScale
@@ -350,10 +349,5 @@ onMounted(() => attempt(chain.open()))
 .at {
   width: 3.6em;
   text-align: right;
-}
-
-.opens {
-  margin: 8px 0 0;
-  color: rgb(var(--v-theme-quiet));
 }
 </style>

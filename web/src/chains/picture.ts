@@ -165,15 +165,33 @@ export function draw(
       const side = ((y1 - y0) * -0.6 + (x1 - x0) * -0.8 > 0 ? 1 : -1) * thick * 0.17
       const [nx, ny] = [(-(y1 - y0) / length) * side, ((x1 - x0) / length) * side]
       into.beginPath()
-      into.moveTo(x0 + nx, y0 + ny)
+      into.moveTo(x0 - (x1 - x0) * 0.15 + nx, y0 - (y1 - y0) * 0.15 + ny)
       into.lineTo(x1 + nx, y1 + ny)
-      into.lineTo(x2 + nx, y2 + ny)
+      into.lineTo(x2 + (x2 - x1) * 0.15 + nx, y2 + (y2 - y1) * 0.15 + ny)
       into.lineWidth = thick * 0.22
       into.strokeStyle = light
       into.stroke()
     }
   }
   if (!letters) return
+  // Where the new ring is hidden it still shows, as a dotted line over what hides it.
+  rings.forEach((ring, i) => {
+    if (ring.standing !== 'new') return
+    into.beginPath()
+    for (let k = 0; k <= ARCS; k++) {
+      const gap = ring.gap_mm
+      const at = (i * ARCS + (k % ARCS)) * 3
+      const off = gap ? Math.hypot(...[0, 1, 2].map((d) => points[at + d]! - gap[d]!)) : Infinity
+      const [x, y] = place(i * ARCS + (k % ARCS))
+      if (k === 0 || off < ring.wire_mm * 0.9) into.moveTo(x, y)
+      else into.lineTo(x, y)
+    }
+    into.setLineDash([3 * devicePixelRatio, 5 * devicePixelRatio])
+    into.lineWidth = 2 * devicePixelRatio
+    into.strokeStyle = looks[i]!.edge
+    into.stroke()
+    into.setLineDash([])
+  })
   into.font = `700 ${Math.round(13 * devicePixelRatio)}px 'Alegreya Sans', sans-serif`
   into.textAlign = 'center'
   into.textBaseline = 'middle'

@@ -161,6 +161,14 @@ impl<'a> Laid<'a> {
         if let Some(ring) = shown.first_mut() {
             ring.gap_mm = Some(self.gap(building, new).to_array());
         }
+        // Each row is held as the one before was: what turns from row to row is turned back.
+        let back = if self.weave.is_sheet() { 0.0 } else { -self.pose.turn * f64::from(new.cell) };
+        let back = DMat3::from_rotation_x(back);
+        let turned = |at: [f64; 3]| (back * DVec3::from_array(at)).to_array();
+        for ring in &mut shown {
+            (ring.center_mm, ring.axis) = (turned(ring.center_mm), turned(ring.axis));
+            ring.gap_mm = ring.gap_mm.map(turned);
+        }
         shown
     }
 

@@ -131,13 +131,17 @@ impl Ladder {
         }
         let above = self.0.iter().position(|rung| rung.ratio >= ratio).unwrap_or(self.0.len() - 1);
         let (low, high) = (&self.0[above.saturating_sub(1)], &self.0[above]);
-        let step = wire_at(low.ratio) - wire_at(high.ratio);
-        let share = (wire_at(low.ratio) - wire_at(ratio)) / step;
+        // At the smallest ratio rings are wedged, and from there on room grows as its square root: in the root of how much
+        // thinner the wire is than there, what lies between two rungs is nearly straight.
+        let thickest = wire_at(self.smallest_ratio());
+        let thinner = |ratio: f64| (1.0 - wire_at(ratio) / thickest).max(0.0).sqrt();
+        let step = thinner(high.ratio) - thinner(low.ratio);
+        let share = (thinner(ratio) - thinner(low.ratio)) / step;
         Some((low, high, if step > 0.0 { share.clamp(0.0, 1.0) } else { 1.0 }))
     }
 
     /// The taut repeat at a ratio, as a share of the first ring's inside; `None` below the smallest ratio. Between rungs it
-    /// is read in a straight line against the wire's thickness; far above the last it keeps its share.
+    /// is read in a straight line against the square root of how much thinner the wire is than at the smallest; far above the last it keeps its share.
     #[must_use]
     pub fn repeat_at(&self, ratio: f64) -> Option<f64> {
         self.of_bore(ratio, |pose| pose.repeat)

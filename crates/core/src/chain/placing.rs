@@ -159,6 +159,12 @@ impl<'a> Building<'a> {
         None
     }
 
+    /// In how many rows the order comes again.
+    #[must_use]
+    pub fn period(&self) -> u32 {
+        u32::try_from(self.shut.len()).unwrap_or(1)
+    }
+
     /// The open rings of a cell.
     fn open_in(&self, cell: u32) -> Vec<usize> {
         let shut = &self.shut[cell as usize % self.shut.len()];

@@ -7,7 +7,7 @@ use lorimant_core::chain::sheet::{ChainSheet, ChainWorked};
 use lorimant_core::chain::solid::stl;
 use lorimant_core::drawing::Drawing;
 use lorimant_core::tool::workshop::Workshop;
-use lorimant_core::words::quoted;
+use lorimant_core::words::{counted, quoted};
 
 use super::svg::{Page, Type};
 use super::{file_stem, pdf, plain};
@@ -75,6 +75,8 @@ pub(crate) struct Chain {
     /// Drawings from the front, from above, along it.
     views: [Drawing; 3],
     placings: Vec<Placing>,
+    /// In how many rows their order comes again.
+    period: u32,
     workshop: String,
     date: String,
 }
@@ -102,7 +104,8 @@ impl Chain {
             (0..building.open_n().min(MOST_PLACINGS)).map_while(|n| building.placing(n, wire_mm)).collect();
         let date = jiff::ZonedDateTime::now().date().to_string();
         let workshop = settings.workshop_name.clone();
-        Ok(Self { sheet, worked, views, placings, workshop, date, kept })
+        let period = building.period();
+        Ok(Self { sheet, worked, views, placings, period, workshop, date, kept })
     }
 
     /// A file name from the chain's name.
@@ -164,13 +167,7 @@ fn colour(of: &Chain) -> &str {
 
 /// A drawing with the top left of its frame at a place.
 fn put(page: &mut Page, drawing: &Drawing, at: (f64, f64), scale: f64, colour: &str) {
-    let frame = drawing.frame;
-    page.drawing(
-        (at.0 - frame.left_mm * scale, at.1 - frame.top_mm * scale),
-        scale,
-        drawing,
-        colour,
-    );
+    page.drawing(at, scale, drawing, colour);
 }
 
 /// The plan, and the placing steps until the pattern repeats.
@@ -226,7 +223,9 @@ fn pages(of: &Chain) -> Vec<String> {
     );
     page.text(LEFT, y, Type::sans(4.2).bold(), &head);
     y += 7.0;
-    let until = of.placings.iter().take_while(|placing| placing.row <= 3).count();
+    // The start, and one repeat of the order.
+    let rows = 2 * of.period + 1;
+    let until = of.placings.iter().take_while(|placing| placing.row <= rows).count();
     for placing in &of.placings[..until] {
         if y > FOOT - 26.0 {
             pages.push(std::mem::replace(&mut page, begun()).finish(&title));
@@ -243,9 +242,16 @@ fn pages(of: &Chain) -> Vec<String> {
         let below = page.paragraph(at, below, Type::sans(2.8).quiet(), RIGHT - at, &placing.if_wrong);
         y = below.max(y + 26.0) + 3.0;
     }
-    let rest = "From here on it repeats: the third row's steps again for every row, to the end. Hang the last row's rings in \
-                the clasp as in a row to come.";
-    page.paragraph(LEFT, y, Type::sans(3.6).bold(), RIGHT - LEFT, rest);
+    let again = of.placings[..until].iter().find(|placing| placing.row > rows - of.period);
+    if let (Some(first), true) = (again, until < of.placings.len()) {
+        let rest = format!(
+            "From here on it repeats: steps {} to {until} again and again, each time {} on, to row {}.",
+            first.n,
+            counted(of.period, "row"),
+            plan.cells_n
+        );
+        page.paragraph(LEFT, y, Type::sans(3.6).bold(), RIGHT - LEFT, &rest);
+    }
     pages.push(page.finish(&title));
     pages
 }
