@@ -2,6 +2,7 @@
 #![allow(missing_docs)]
 
 mod bench;
+mod chains;
 mod common;
 mod crash;
 mod cutting;

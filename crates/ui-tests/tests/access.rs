@@ -9,6 +9,7 @@ use thirtyfour::prelude::*;
 #[rstest]
 #[case("/today", "[data-test=next-sitting]")]
 #[case("/rings", "[data-test=figures]")]
+#[case("/chain", "[data-test=chain-stage] canvas")]
 #[case("/kept", "[data-test=plans]")]
 #[case("/patterns", "[data-test=ready] svg")]
 #[case("/patterns/room?kind=hook-clasp", "[data-test=strip]")]
@@ -54,8 +55,9 @@ fn an_open_editor_can_be_used_by_everyone() -> Result<()> {
 }
 
 /// What opens each dialog: the view, what is clicked on the way, what opens it.
-const DIALOGS: [(&str, &[&str], &str); 12] = [
+const DIALOGS: [(&str, &[&str], &str); 13] = [
     ("/rings", &[], "[data-test=keep]"),
+    ("/chain", &[], "[data-test=own]"),
     ("/rack", &[], "[data-test=receive]"),
     ("/rack", &[], "[data-test=open-lot]"),
     ("/rack", &[], "[data-test=keeping]"),
@@ -125,6 +127,7 @@ fn escape_asks_before_it_throws_typed_work_away() -> Result<()> {
 /// From the top of a view to what it is for, by the skip link and Tab.
 #[rstest]
 #[case("/rings", "[data-slot=rings]", 4)]
+#[case("/chain", "[data-slot=chains]", 4)]
 #[case("/kept", "[data-test=open-plan]", 10)]
 #[case("/patterns", "[data-kind=open-ear-wire]", 10)]
 #[case("/rack", "[data-test=open-lot]", 30)]

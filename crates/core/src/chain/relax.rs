@@ -53,10 +53,14 @@ pub struct Relaxing<'a> {
 
 /// Samples around a ring.
 const SAMPLES: u32 = 72;
-/// What a unit of overlap costs against a unit of what is wanted, in the linear program.
-const OVERLAP_COSTS: f64 = 50.0;
-/// The same where a step is weighed afterwards: less, so that a step may cut a corner that the next mends.
-const OVERLAP_WEIGHS: f64 = 4.0;
+/// What a unit of overlap weighs against a unit of what is wanted, where a step is weighed: little at first, so that a step
+/// may cut a corner that the next mends; more where the pose found still overlaps, as in dense weaves, where a little
+/// overlap buys much length.
+const OVERLAP_WEIGHS: [f64; 4] = [4.0, 16.0, 64.0, 256.0];
+/// What it costs in the linear program, against that: more, so that the program itself makes none that it need not.
+const OVERLAP_COSTS: f64 = 12.0;
+/// A pose that leaves this share of the room its wire needs does not overlap.
+const CLEAR: f64 = 1.0 - 1e-6;
 /// Largest step.
 const LARGEST: f64 = 0.3;
 /// A step smaller than this changes nothing.
@@ -130,7 +134,7 @@ impl<'a> Relaxing<'a> {
             if short == 0.0 || step < 1e-3 {
                 break;
             }
-            let (next, _) = self.step(&pose, wire, Aim::Linked, step)?;
+            let (next, _) = self.step(&pose, wire, (Aim::Linked, OVERLAP_WEIGHS[0]), step)?;
             let then = self.short(&next, wire);
             if then < short {
                 (pose, short, step) = (next, then, (step * 1.3_f64).min(0.4));
@@ -166,8 +170,19 @@ impl<'a> Relaxing<'a> {
     }
 
     fn solve(&self, start: &Pose, wire: f64, aim: Aim) -> Option<Solved> {
+        let mut at = Solved { pose: start.clone(), wire };
+        for weighs in OVERLAP_WEIGHS {
+            at = self.solve_weighing(&at.pose, at.wire, aim, weighs)?;
+            if self.look(&at.pose, at.wire).room >= at.wire * CLEAR {
+                break;
+            }
+        }
+        Some(at)
+    }
+
+    fn solve_weighing(&self, start: &Pose, wire: f64, aim: Aim, weighs: f64) -> Option<Solved> {
         let worth = |pose: &Pose, wire: f64, seen: &Seen| {
-            let overlap = OVERLAP_WEIGHS * (wire - seen.room).max(0.0);
+            let overlap = weighs * (wire - seen.room).max(0.0);
             (if aim == Aim::Thick { wire } else { pose.repeat }) - overlap
         };
         let mut at = Solved { pose: start.clone(), wire };
@@ -180,7 +195,7 @@ impl<'a> Relaxing<'a> {
             if step < SMALLEST {
                 break;
             }
-            let Some(next) = self.stepped(&at, aim, step, best, &worth) else {
+            let Some(next) = self.stepped(&at, (aim, weighs), step, best, &worth) else {
                 step *= 0.35;
                 continue;
             };
@@ -203,7 +218,7 @@ impl<'a> Relaxing<'a> {
     fn stepped(
         &self,
         at: &Solved,
-        aim: Aim,
+        (aim, weighs): (Aim, f64),
         step: f64,
         best: f64,
         worth: &dyn Fn(&Pose, f64, &Seen) -> f64,
@@ -213,10 +228,10 @@ impl<'a> Relaxing<'a> {
             let worth = worth(&pose, wire, &seen);
             seen.is_right().then_some((Solved { pose, wire }, worth))
         };
-        let mut next = weighed(self.step(&at.pose, at.wire, aim, step)?)?;
+        let mut next = weighed(self.step(&at.pose, at.wire, (aim, weighs), step)?)?;
         if next.1 <= best + 1e-3 * step {
             // Constraints are bent: from where the step led, a smaller one often mends what it cut off.
-            let mended = self.step(&next.0.pose, next.0.wire, aim, 0.3 * step).and_then(weighed);
+            let mended = self.step(&next.0.pose, next.0.wire, (aim, weighs), 0.3 * step).and_then(weighed);
             if let Some(mended) = mended.filter(|mended| mended.1 > next.1) {
                 next = mended;
             }
@@ -225,8 +240,8 @@ impl<'a> Relaxing<'a> {
     }
 
     /// The pose, and the wire, that a linear program over everything within a step of here leads to.
-    fn step(&self, pose: &Pose, wire: f64, aim: Aim, step: f64) -> Option<(Pose, f64)> {
-        let mut program = Program::new(self.weave, pose, aim, step);
+    fn step(&self, pose: &Pose, wire: f64, (aim, weighs): (Aim, f64), step: f64) -> Option<(Pose, f64)> {
+        let mut program = Program::new(self.weave, pose, (aim, weighs), step);
         let reach = wire * self.thickest() + 4.0 * step;
         let mut touches = vec![];
         for pair in pose.pairs(self.weave, reach) {
@@ -259,6 +274,8 @@ struct Program<'a> {
     unknowns: Vec<microlp::Variable>,
     /// The two directions each ring's axis tilts about.
     planes: Vec<(DVec3, DVec3)>,
+    /// What a unit of falling short costs.
+    cost: f64,
 }
 
 /// What an unknown beyond the rings' own is.
@@ -271,7 +288,7 @@ enum Beyond {
 }
 
 impl<'a> Program<'a> {
-    fn new(weave: &'a Weave, pose: &'a Pose, aim: Aim, step: f64) -> Self {
+    fn new(weave: &'a Weave, pose: &'a Pose, (aim, weighs): (Aim, f64), step: f64) -> Self {
         let mut problem = Problem::new(OptimizationDirection::Maximize);
         let free = weave.goes_on == GoesOn::Chain { turn_deg: None };
         let within = |may: bool| if may { (-step, step) } else { (0.0, 0.0) };
@@ -283,7 +300,7 @@ impl<'a> Program<'a> {
         unknowns.push(problem.add_var(0.0, within(free)));
         unknowns.push(problem.add_var(wanted(aim == Aim::Thick), within(aim == Aim::Thick)));
         let planes = pose.rings.iter().map(Torus::plane).collect();
-        Self { weave, pose, problem, unknowns, planes }
+        Self { weave, pose, problem, unknowns, planes, cost: OVERLAP_COSTS * weighs }
     }
 
     fn beyond(&self, which: Beyond) -> usize {
@@ -315,7 +332,7 @@ impl<'a> Program<'a> {
         let side = if wrong { -1.0 } else { 1.0 };
         let (turn, _) = self.pose.cell(self.weave, pair.cells_on, pair.cells_aside);
         let back = turn.transpose();
-        let short = self.problem.add_var(-self.cost(), (0.0, f64::INFINITY));
+        let short = self.problem.add_var(-self.cost, (0.0, f64::INFINITY));
         for touch in touches {
             let push = side * (touch.here - touch.there) / touch.apart.max(1e-9);
             let mut row = vec![0.0; self.unknowns.len()];
@@ -330,11 +347,6 @@ impl<'a> Program<'a> {
         }
     }
 
-    /// What a unit of falling short costs.
-    fn cost(&self) -> f64 {
-        OVERLAP_COSTS
-    }
-
     /// A fold stays beyond half a turn, or comes nearer to it. How its arc changes is found by moving a little.
     fn keep_folded(&mut self, arc: f64, arc_of: impl Fn(&Pose) -> Option<f64>) {
         const LITTLE: f64 = 1e-6;
@@ -346,7 +358,7 @@ impl<'a> Program<'a> {
                 _ => return,
             }
         }
-        let short = self.problem.add_var(-self.cost(), (0.0, f64::INFINITY));
+        let short = self.problem.add_var(-self.cost, (0.0, f64::INFINITY));
         self.at_least(&row, Some(short), PI + FOLD_MARGIN - arc);
     }
 

@@ -11,14 +11,15 @@ fn main() -> Result<()> {
         maker.open("/rings").await?;
         maker.find("[data-test=figures]").await?;
         picture(maker, "rings").await?;
-        maker.click("[data-test=tempers]").await?;
-        maker.find("[data-test=plot] canvas").await?;
-        maker.click("[data-figure=coil-inside]").await?;
-        picture(maker, "rings-by-temper").await?;
-        maker.open("/rings").await?;
-        maker.click("[data-test=making]").await?;
-        maker.click("[data-step='5']").await?;
-        picture(maker, "rings-steps").await?;
+        maker.open("/chain").await?;
+        maker.sees("[data-test=sentence]", "Byzantine").await?;
+        picture(maker, "chain").await?;
+        maker.click("[data-test=build]").await?;
+        for n in 2..=10 {
+            maker.click("[data-test=ring-on]").await?;
+            maker.sees("[data-test=placing]", &format!("ring {} of", (n - 1) % 4 + 1)).await?;
+        }
+        picture(maker, "chain-ring-by-ring").await?;
         for (path, there, name) in [
             ("/kept", "[data-test=plans]", "kept"),
             ("/tools", "[data-test=rods]", "tools"),
