@@ -24,10 +24,12 @@ fn benches(c: &mut Criterion) {
     let mut group = c.benchmark_group("a chain from poses that ship");
     for known in weaves::all() {
         let chain = chain(known.word);
-        group.bench_function(format!("plan {}", known.word), |b| b.iter(|| black_box(&chain).plan().unwrap()));
+        group
+            .bench_function(format!("plan {}", known.word), |b| b.iter(|| black_box(&chain).plan().unwrap()));
     }
     let byzantine = chain("byzantine");
-    group.bench_function("all a view shows, byzantine", |b| b.iter(|| black_box(&byzantine).sheet(&workshop)));
+    group
+        .bench_function("all a view shows, byzantine", |b| b.iter(|| black_box(&byzantine).sheet(&workshop)));
     group.finish();
     let mut group = c.benchmark_group("a weave relaxed anew, as many starts as are usual");
     group.sample_size(10);

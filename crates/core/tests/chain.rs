@@ -106,7 +106,8 @@ fn every_pose_that_ships_is_one() {
                         let (here, there) = (pose.rings[ring], pose.ring(weave, other, on, to));
                         let points = (0..3000).map(|i| here.at(2.0 * PI * f64::from(i) / 3000.0));
                         let nearest = points.map(|point| there.from(point)).fold(f64::MAX, f64::min);
-                        let told = || format!("{} at {}: {ring} {other} {on} {to}", shipped.weave, shipped.ratio);
+                        let told =
+                            || format!("{} at {}: {ring} {other} {on} {to}", shipped.weave, shipped.ratio);
                         assert!(nearest > wire * (1.0 - 1e-3), "{} {nearest} {wire}", told());
                         // Linked once, by the signed crossings of one circle through the other's disc.
                         let crossings: i32 = (0..3000)
@@ -358,7 +359,11 @@ fn what_cannot_be_says_why(#[case] request: ChainRequest, #[case] said: &str) {
 #[case(vec![(0, 0, 0)], 1, "cannot go through itself")]
 #[case(vec![(0, 0, 1), (0, 0, -1)], 1, "said twice")]
 #[case(vec![(0, 7, 1)], 1, "There is no ring 7")]
-fn a_weave_that_cannot_be_says_why(#[case] links: Vec<(usize, usize, i32)>, #[case] n: usize, #[case] said: &str) {
+fn a_weave_that_cannot_be_says_why(
+    #[case] links: Vec<(usize, usize, i32)>,
+    #[case] n: usize,
+    #[case] said: &str,
+) {
     let link = |(ring, through, cells_on)| Link { ring, through, cells_on, cells_aside: 0 };
     let weave = Weave {
         name: "mine".into(),
@@ -406,10 +411,8 @@ fn a_chain_is_a_piece_like_any() {
 #[rstest]
 fn what_its_sentence_says_the_ask_line_reads() {
     let workshop = Workshop::default();
-    let chain = ChainRequest {
-        clasp: Some(PatternRequest::usual("s-clasp".parse().unwrap())),
-        ..costume_chain()
-    };
+    let chain =
+        ChainRequest { clasp: Some(PatternRequest::usual("s-clasp".parse().unwrap())), ..costume_chain() };
     let said = text(&write(&chain, chain.ring_size().ok(), LengthUnit::Mm));
     let reply = ask::answer(&said, &workshop, &Vec::new);
     let read = reply.chain.unwrap_or_else(|| panic!("{said}: {:?} {:?}", reply.unclear, reply.missing));
@@ -442,7 +445,8 @@ fn the_ask_line_knows_the_ratio_and_ignores_nothing() {
 #[rstest]
 fn a_word_of_the_sentence_changes_what_it_says() {
     let workshop = Workshop::default();
-    let typed = |slot, said: &str| costume_chain().changed(slot, &Change::Typed(said.into()), &workshop).unwrap();
+    let typed =
+        |slot, said: &str| costume_chain().changed(slot, &Change::Typed(said.into()), &workshop).unwrap();
     assert_eq!(typed(Slot::Weave, "one in one").weave, "one-in-one");
     assert_eq!((typed(Slot::Length, "16 1/2 in").length_mm * 10.0).round(), 4191.0);
     assert_eq!(typed(Slot::Clasp, "S clasp").clasp.unwrap().kind.0.kind, "s-clasp");
@@ -477,7 +481,13 @@ fn solid_rings_are_closed_and_as_large_as_they_are() {
     // The volume enclosed, by the divergence theorem, is that of the torus: 2π²·R·(d/2)², a little less for its facets.
     let mut volume = 0.0;
     for triangle in file[84..].chunks(50).enumerate().map(|(i, _)| 84 + 50 * i) {
-        let corner = |k: usize| glam::DVec3::new(number(triangle + 12 * k), number(triangle + 12 * k + 4), number(triangle + 12 * k + 8));
+        let corner = |k: usize| {
+            glam::DVec3::new(
+                number(triangle + 12 * k),
+                number(triangle + 12 * k + 4),
+                number(triangle + 12 * k + 8),
+            )
+        };
         volume += corner(1).dot(corner(2).cross(corner(3))) / 6.0;
     }
     let exact = 2.0 * PI * PI * 2.5 * 0.25;

@@ -164,7 +164,7 @@ async fn picks_are_made_changed_taken_off_and_undone() {
     workshop.post(&format!("/api/undo/{undo}"), &json!({})).await;
     assert_eq!(workshop.get("/api/picks").await.json().as_array().unwrap().len(), 4);
     let unknown = workshop.post("/api/picks", &json!({ "entry": 9999, "pieces_n": 1 })).await;
-    assert!(unknown.fault("entry").contains("no kept plan or pattern"));
+    assert!(unknown.fault("entry").contains("no kept plan, pattern or chain"));
 }
 
 /// Thirty lots of a plan do not fit on a page: every page is A4, and they say what the table says.

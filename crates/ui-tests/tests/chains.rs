@@ -78,28 +78,26 @@ fn ten_placings_and_back_after_a_reload() -> Result<()> {
         maker.sees(PLACING, "Row 1").await?;
         maker.click("[data-test=ring-on]").await?;
         maker.sees(PLACING, "ring 2 of 4").await?;
-        // Begun over the API as an order would: what is led is what is looked at here.
-        let begun = "const chain = JSON.parse(sessionStorage.getItem('lorimant.chain'));
-            const done = arguments[arguments.length - 1];
-            const send = (path, body) => fetch(path, { method: 'POST', body: JSON.stringify(body),
-                headers: { 'content-type': 'application/json' } }).then((reply) => reply.json());
-            (async () => {
-                const kept = await send('/api/chains', { name: 'Reed bracelet', request: chain });
-                const batch = await send('/api/batches', { entry: kept.entry.id, pieces_n: 1 });
-                const led = await (await fetch(`/api/batches/${batch.entry.id}`)).json();
-                let i = 0;
-                for (const task of led.tasks) {
-                    i += 1;
-                    if (task.counted === 'placing') break;
-                    await send(`/api/batches/${batch.entry.id}/events`,
-                        { key: `begun-${i}-press`, step_n: i, happened: 'done', n: task.n });
+        maker.click("[data-test=keep]").await?;
+        maker.fill("[data-test=plan-name] input", "Reed bracelet").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=kept-as]", "Reed bracelet").await?;
+        maker.open("/bench").await?;
+        maker.choose("[data-test=piece]", "Reed bracelet").await?;
+        maker.fill("[data-test=how-many]", "1").await?;
+        maker.press(Key::Enter + "").await?;
+        // Rings are wound and cut, some shut, the others opened.
+        maker
+            .until("the building to begin", || async {
+                if maker.count(PLACING).await? > 0 {
+                    return Ok(true);
                 }
-                done(batch.entry.id);
-            })()";
-        let id = maker.driver().execute_async(begun, vec![]).await?;
-        let id = id.json().as_i64().context("no batch was begun")?;
-        let path = format!("/bench/{id}");
-        maker.open(&path).await?;
+                maker.press(" ").await?;
+                Ok(false)
+            })
+            .await?;
+        let path = maker.script("return location.pathname").await?;
+        let path = path.as_str().context("no path")?.to_owned();
         maker.sees(PLACING, "Row 1").await?;
         for n in 1..=10 {
             maker.press(" ").await?;

@@ -488,7 +488,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/chains/relaxing/{job}": {
+    "/api/chains/relaxing/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -505,7 +505,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/chains/relaxing/{job}/stop": {
+    "/api/chains/relaxing/{id}/stop": {
         parameters: {
             query?: never;
             header?: never;
@@ -11272,7 +11272,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                job: number;
+                id: number;
             };
             cookie?: never;
         };
@@ -11319,7 +11319,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                job: number;
+                id: number;
             };
             cookie?: never;
         };

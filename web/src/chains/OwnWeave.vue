@@ -191,7 +191,7 @@ async function relax() {
 }
 
 type State = Awaited<ReturnType<typeof look>>
-const look = (id: number) => data(api.GET('/api/chains/relaxing/{job}', { params: { path: { job: id } } }))
+const look = (id: number) => data(api.GET('/api/chains/relaxing/{id}', { params: { path: { id } } }))
 function follow(state: State) {
   job.value = state.working ? state.job : null
   const { tried_n = 0, of_n = 0, smallest_ratio } = state.progress ?? {}
@@ -212,7 +212,7 @@ function follow(state: State) {
 }
 async function stop() {
   if (job.value)
-    await data(api.POST('/api/chains/relaxing/{job}/stop', { params: { path: { job: job.value } } }))
+    await data(api.POST('/api/chains/relaxing/{id}/stop', { params: { path: { id: job.value } } }))
 }
 onBeforeUnmount(() => clearTimeout(timer))
 

@@ -45,7 +45,6 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
           class="plain row"
           :class="{ chosen: one.chosen, cannot: one.suits === 'cannot' }"
           :aria-pressed="one.chosen"
-          :aria-label="one.told"
           :title="one.told"
           :data-weave="one.weave"
           @click="emit('choose', one)"
@@ -67,6 +66,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
             <span class="span floppy" :style="{ left: at(one.floppy_ratio), right: '0' }" />
           </span>
           <span class="says">{{ one.suits }}</span>
+          <span class="visually-hidden">{{ one.told }}</span>
         </button>
       </li>
     </ol>

@@ -19,10 +19,25 @@ const SHORTEST_MM: f64 = 30.0;
 /// Names of weaves that are words of other things too: they count only where a chain is spoken of.
 const OTHERWISE_TOO: [&str; 8] = ["box", "spiral", "single", "double", "triple", "sheet", "cable", "persian"];
 /// Words that say a chain is meant.
-const CHAIN: [&str; 8] = ["chain", "chains", "weave", "bracelet", "necklace", "anklet", "collar", "chainmail"];
+const CHAIN: [&str; 8] =
+    ["chain", "chains", "weave", "bracelet", "necklace", "anklet", "collar", "chainmail"];
 /// Words that say nothing more.
-const FILLER: [&str; 14] =
-    ["how many", "what ratio", "which ratio", "ratio", "for", "in", "of", "from", "a", "an", "costume", "and", "is", "?"];
+const FILLER: [&str; 14] = [
+    "how many",
+    "what ratio",
+    "which ratio",
+    "ratio",
+    "for",
+    "in",
+    "of",
+    "from",
+    "a",
+    "an",
+    "costume",
+    "and",
+    "is",
+    "?",
+];
 
 /// A line with what was read of it blanked out, so that places stay.
 struct Left(Vec<char>);
@@ -58,7 +73,9 @@ impl Left {
         let mut best: Option<(f64, usize, usize)> = None;
         for from in 0..self.0.len() {
             let before = from.checked_sub(1).map(|i| self.0[i]);
-            if !self.0[from].is_ascii_digit() || before.is_some_and(|c| c.is_alphanumeric() || c == '.' || c == '/') {
+            if !self.0[from].is_ascii_digit()
+                || before.is_some_and(|c| c.is_alphanumeric() || c == '.' || c == '/')
+            {
                 continue;
             }
             // What reads as a length with its unit, however many words that takes.
@@ -145,7 +162,8 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
 
 /// What is known of a weave alone.
 fn of_weave(known: &Known, asks_ratio: bool, reply: Answer) -> Answer {
-    let smallest = crate::chain::ladder::Ladder::of_known(known.word).map_or(0.0, |ladder| ladder.smallest_ratio());
+    let smallest =
+        crate::chain::ladder::Ladder::of_known(known.word).map_or(0.0, |ladder| ladder.smallest_ratio());
     let headline = format!(
         "{}: rings of inside {} to {} times their wire, about; less than {:.2} times cannot be.",
         crate::words::capital(&known.weave.name),
@@ -153,7 +171,11 @@ fn of_weave(known: &Known, asks_ratio: bool, reply: Answer) -> Answer {
         shown(known.usual[1], 1),
         smallest
     );
-    let missing = if asks_ratio { vec![] } else { vec!["the rings, for example 1.2 mm copper on the 5 mm rod".to_owned()] };
+    let missing = if asks_ratio {
+        vec![]
+    } else {
+        vec!["the rings, for example 1.2 mm copper on the 5 mm rod".to_owned()]
+    };
     Answer { headline, missing, ..reply }
 }
 
@@ -186,7 +208,12 @@ fn clasp_of(left: &mut Left) -> Option<PatternRequest> {
     }
     for kind in clasps() {
         let name = kind.0.name.to_lowercase();
-        for said in [format!("with an {name}"), format!("with a {name}"), format!("with {name}"), format!("and {name}")] {
+        for said in [
+            format!("with an {name}"),
+            format!("with a {name}"),
+            format!("with {name}"),
+            format!("and {name}"),
+        ] {
             if left.take(&said) {
                 return Some(PatternRequest::usual(kind));
             }
@@ -226,7 +253,8 @@ fn rings_of(
     match piece(&rings, workshop, kept) {
         Ok((Piece::Rings(ring), assumed)) => Ok((ring, assumed)),
         Ok(_) => {
-            let why = "A chain is made of rings: say their wire and size, for example 6 mm rings of 17 ga copper.";
+            let why =
+                "A chain is made of rings: say their wire and size, for example 6 mm rings of 17 ga copper.";
             Err((Some(unclear(typed, &words, why.to_owned())), None))
         }
         Err(faults) => {

@@ -88,7 +88,13 @@ impl Batch {
                 Counted::Coil => share(pieces_n, task.n, self.pieces_n()),
                 Counted::Piece | Counted::Ring => pieces_n,
                 // A ring spoiled on the way is replaced by a spare: as many are put in.
-                Counted::Placing => if pieces_n > 0 { task.n } else { 0 },
+                Counted::Placing => {
+                    if pieces_n > 0 {
+                        task.n
+                    } else {
+                        0
+                    }
+                }
             };
             let (all, came) = (in_its_own(whole_n), in_its_own(through_n).min(in_its_own(whole_n)));
             // Once for all is done when all of the task before are.
@@ -125,7 +131,13 @@ impl Batch {
                 }
                 Counted::Coil => whole_n.min(done_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1)))),
                 Counted::Piece | Counted::Ring => done_n.min(whole_n),
-                Counted::Placing => if left_n == 0 { whole_n } else { 0 },
+                Counted::Placing => {
+                    if left_n == 0 {
+                        whole_n
+                    } else {
+                        0
+                    }
+                }
             };
         }
         let spoiled = events.iter().filter(|one| one.happened == Happened::Spoiled);

@@ -234,7 +234,9 @@ impl ChainRequest {
             .collect();
         rods.sort_by(|a, b| {
             let off = |rod: &RodFor| (rod.ratio - best_ratio).abs();
-            (a.suits.rank(), off(a)).partial_cmp(&(b.suits.rank(), off(b))).unwrap_or(std::cmp::Ordering::Equal)
+            (a.suits.rank(), off(a))
+                .partial_cmp(&(b.suits.rank(), off(b)))
+                .unwrap_or(std::cmp::Ordering::Equal)
         });
         let wires = match across_mm {
             Some(across) => self.wires_for(across, workshop),
@@ -358,7 +360,8 @@ impl RingsThere {
         faults.keep(inside.check("inside_mm", self.inside_mm));
         let wire = Span { noun: "wire", unit: " mm", least: 0.1, most: 20.0 };
         faults.keep(wire.check("wire_mm", self.wire_mm));
-        let rings = Span { noun: "number of rings", unit: "", least: 1.0, most: f64::from(super::MOST_RINGS) };
+        let rings =
+            Span { noun: "number of rings", unit: "", least: 1.0, most: f64::from(super::MOST_RINGS) };
         faults.keep(rings.check("rings_n", f64::from(self.rings_n)));
         faults.into_result()?;
         let size = RingSize { inside_mm: self.inside_mm, wire_mm: self.wire_mm };

@@ -86,11 +86,7 @@ impl ChainRequest {
     }
 
     fn with_ring(&self, ring: RingRequest, second: bool) -> Self {
-        if second {
-            Self { second_ring: Some(ring), ..self.clone() }
-        } else {
-            Self { ring, ..self.clone() }
-        }
+        if second { Self { second_ring: Some(ring), ..self.clone() } } else { Self { ring, ..self.clone() } }
     }
 
     /// The same in another weave; what only the old one had is left out.
@@ -147,8 +143,7 @@ impl ChainRequest {
                         kind.0.name.eq_ignore_ascii_case(&said) || kind.0.also.contains(&said.as_str())
                     });
                     let Some(kind) = kind else {
-                        let names: Vec<&str> =
-                            clasps().map(|kind| kind.0.name).chain(["no clasp"]).collect();
+                        let names: Vec<&str> = clasps().map(|kind| kind.0.name).chain(["no clasp"]).collect();
                         return Err(fault(unknown("clasp", text, &names)));
                     };
                     changed.clasp = Some(PatternRequest::usual(kind));
@@ -227,10 +222,9 @@ impl ChainRequest {
                 .collect();
         }
         match slot {
-            ChainSlot::Weave => weaves::all()
-                .iter()
-                .map(|known| choice(&known.weave.name, self.in_weave(known)))
-                .collect(),
+            ChainSlot::Weave => {
+                weaves::all().iter().map(|known| choice(&known.weave.name, self.in_weave(known))).collect()
+            }
             ChainSlot::Clasp => std::iter::once(choice("no clasp", Self { clasp: None, ..self.clone() }))
                 .chain(clasps().map(|kind| {
                     let clasp = match &self.clasp {

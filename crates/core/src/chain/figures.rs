@@ -42,7 +42,11 @@ impl ChainPlan {
                     self.rings_n
                 ),
             )
-            .assumes("No two linked rings are shut beforehand.", "Exact; half a repeat of length at most.", TALLY);
+            .assumes(
+                "No two linked rings are shut beforehand.",
+                "Exact; half a repeat of length at most.",
+                TALLY,
+            );
         let make = figure("rings-to-make", question, "rings to make", self.rings_to_make_n.to_string(), "")
             .more(format!(
                 "{} % reckoned spoiled, {} spare",
@@ -142,7 +146,11 @@ impl ChainPlan {
                     shown(self.repeat_mm, 3)
                 ),
             )
-            .assumes("Pulled taut, no friction.", "0.5 % of the repeat, and what the ring's own ± makes of it.", CONTACT);
+            .assumes(
+                "Pulled taut, no friction.",
+                "0.5 % of the repeat, and what the ring's own ± makes of it.",
+                CONTACT,
+            );
         let [wide, deep] = self.across_mm;
         let across = figure(
             "chain-across",

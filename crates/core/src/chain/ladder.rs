@@ -78,9 +78,8 @@ impl Ladder {
         // A sheet is pulled from the way it lies tightest, since across it would give another.
         tight.truncate(if relaxing.weave().is_sheet() { 1 } else { 4 });
         let wire = |i: usize| wire_at(first.ratio() * steps[i] * (1.0 + HAIR));
-        let holds = |solved: &Solved| {
-            relaxing.look(&solved.pose, solved.wire).room > solved.wire * (1.0 - 1e-5)
-        };
+        let holds =
+            |solved: &Solved| relaxing.look(&solved.pose, solved.wire).room > solved.wire * (1.0 - 1e-5);
         let mut rungs: Vec<Solved> = vec![];
         for i in 0..steps.len() {
             let below = rungs.last().unwrap_or(&first).clone();

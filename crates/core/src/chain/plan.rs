@@ -219,9 +219,9 @@ impl ChainRequest {
         let wire_mm = f64::from(firsts_n) * planned.ring_length_mm
             + second.as_ref().map_or(0.0, |(_, plan)| f64::from(seconds_n) * plan.ring_length_mm);
         let mass_g = self.ring.wire.mass_g(f64::from(firsts_n) * planned.ring_length_mm)
-            + second.as_ref().map_or(0.0, |(ring, plan)| {
-                ring.wire.mass_g(f64::from(seconds_n) * plan.ring_length_mm)
-            });
+            + second
+                .as_ref()
+                .map_or(0.0, |(ring, plan)| ring.wire.mass_g(f64::from(seconds_n) * plan.ring_length_mm));
         let strands_n = strands_n(weave, counted.across_n).max(1);
         let weakest = second
             .as_ref()
@@ -260,8 +260,7 @@ impl ChainRequest {
             second_to_make_n: second_to_make,
             off_the_spool_mm: planned.wire_length_mm
                 + second.as_ref().map_or(0.0, |(_, plan)| plan.wire_length_mm),
-            off_the_spool_g: planned.wire_mass_g
-                + second.as_ref().map_or(0.0, |(_, plan)| plan.wire_mass_g),
+            off_the_spool_g: planned.wire_mass_g + second.as_ref().map_or(0.0, |(_, plan)| plan.wire_mass_g),
             coils_n: planned.coils_n + second.as_ref().map_or(0, |(_, plan)| plan.coils_n),
             strands_n,
             rings_open_n: rings.first_set_n,
@@ -274,7 +273,11 @@ impl ChainRequest {
     fn to_make(&self, weave: &Weave, counted: Counted) -> (u32, u32) {
         let with_spoiled = |rings_n: u32| {
             let all = f64::from(rings_n) * f64::from(self.chains_n) * (1.0 + self.spoiled_share);
-            #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "limited on planning")]
+            #[expect(
+                clippy::cast_possible_truncation,
+                clippy::cast_sign_loss,
+                reason = "limited on planning"
+            )]
             let all = (all - 1e-9).ceil().min(1e8) as u32;
             all + self.spares_n
         };

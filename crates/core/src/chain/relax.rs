@@ -154,9 +154,8 @@ impl<'a> Relaxing<'a> {
             let side = if here.linked(&there) == pair.linked { apart } else { -apart };
             (wire * self.needs(pair) - side).max(0.0)
         };
-        let of_fold = |fold| {
-            pose.fold_arc(self.weave, fold).map_or(2.0 * PI, |arc| (PI + FOLD_MARGIN - arc).max(0.0))
-        };
+        let of_fold =
+            |fold| pose.fold_arc(self.weave, fold).map_or(2.0 * PI, |arc| (PI + FOLD_MARGIN - arc).max(0.0));
         pairs.iter().map(of_pair).sum::<f64>() + self.weave.folds.iter().map(of_fold).sum::<f64>()
     }
 

@@ -52,55 +52,57 @@ impl RelaxRequest {
     /// # Errors
     /// The weave's faults within `weave`; one at `weave.links` where no pose was found, with the pair that is in the way.
     pub fn relaxed(&self, go_on: &dyn Fn(RelaxProgress) -> bool) -> Result<Relaxed, Faults> {
-    let weave = &self.weave;
-    weave.check().map_err(|faults| faults.within("weave"))?;
-    let mut faults = Faults::none();
-    if let Some(ratio) = self.ratio {
-        let span = Span { noun: "ratio of inside to wire", unit: "", least: 1.0, most: 200.0 };
-        faults.keep(span.check("ratio", ratio));
+        let weave = &self.weave;
+        weave.check().map_err(|faults| faults.within("weave"))?;
+        let mut faults = Faults::none();
+        if let Some(ratio) = self.ratio {
+            let span = Span { noun: "ratio of inside to wire", unit: "", least: 1.0, most: 200.0 };
+            faults.keep(span.check("ratio", ratio));
+        }
+        let mut effort = Effort::usual(weave.rings_n());
+        if let Some(starts_n) = self.starts_n {
+            let span = Span { noun: "number of starts", unit: "", least: 1.0, most: 400.0 };
+            faults.keep(span.check("starts_n", f64::from(starts_n)));
+            effort.starts_n = starts_n;
+        }
+        faults.into_result()?;
+        let relaxing = Relaxing::alike(weave);
+        let tight = relaxing.tightest(effort, go_on).map_err(|faults| faults.within("weave"))?;
+        let smallest_ratio = tight[0].ratio();
+        let ratio = self.ratio.unwrap_or(1.1 * smallest_ratio);
+        let wire = wire_at(ratio);
+        let solved = relaxing.taut(&tight, wire);
+        let bore = 2.0 - wire;
+        let fits = solved.is_some();
+        let told = if fits {
+            format!("Rings go into each other from {smallest_ratio:.2} on; it is drawn at {ratio:.2}.")
+        } else {
+            format!(
+                "Rings of ratio {ratio:.2} do not go into each other: it takes {smallest_ratio:.2} at least."
+            )
+        };
+        let pose = solved.map(|solved| solved.pose);
+        // Wire of 1 mm: the core radius is half of the ratio and one.
+        let scaled = pose.as_ref().map(|pose| pose.scaled(f64::midpoint(ratio, 1.0)));
+        let drawn = Taut {
+            ratio,
+            smallest_ratio,
+            usual: [smallest_ratio, smallest_ratio],
+            suits: Suits::Usual,
+            repeat_mm: 0.0,
+            across_mm: 0.0,
+            pose: scaled,
+        };
+        let rings = if fits { Laid::of(weave, &drawn, vec![1.0]).rows(6, 4) } else { vec![] };
+        Ok(Relaxed {
+            smallest_ratio,
+            ratio,
+            fits,
+            repeat_of_inside: pose.as_ref().map_or(0.0, |pose| pose.repeat / bore),
+            across_of_inside: pose.as_ref().map_or(0.0, |pose| pose.across / bore),
+            turn_deg: pose.as_ref().map_or(0.0, |pose| pose.turn.to_degrees()),
+            rings,
+            told,
+        })
     }
-    let mut effort = Effort::usual(weave.rings_n());
-    if let Some(starts_n) = self.starts_n {
-        let span = Span { noun: "number of starts", unit: "", least: 1.0, most: 400.0 };
-        faults.keep(span.check("starts_n", f64::from(starts_n)));
-        effort.starts_n = starts_n;
-    }
-    faults.into_result()?;
-    let relaxing = Relaxing::alike(weave);
-    let tight = relaxing.tightest(effort, go_on).map_err(|faults| faults.within("weave"))?;
-    let smallest_ratio = tight[0].ratio();
-    let ratio = self.ratio.unwrap_or(1.1 * smallest_ratio);
-    let wire = wire_at(ratio);
-    let solved = relaxing.taut(&tight, wire);
-    let bore = 2.0 - wire;
-    let fits = solved.is_some();
-    let told = if fits {
-        format!("Rings go into each other from {smallest_ratio:.2} on; it is drawn at {ratio:.2}.")
-    } else {
-        format!("Rings of ratio {ratio:.2} do not go into each other: it takes {smallest_ratio:.2} at least.")
-    };
-    let pose = solved.map(|solved| solved.pose);
-    // Wire of 1 mm: the core radius is half of the ratio and one.
-    let scaled = pose.as_ref().map(|pose| pose.scaled(f64::midpoint(ratio, 1.0)));
-    let drawn = Taut {
-        ratio,
-        smallest_ratio,
-        usual: [smallest_ratio, smallest_ratio],
-        suits: Suits::Usual,
-        repeat_mm: 0.0,
-        across_mm: 0.0,
-        pose: scaled,
-    };
-    let rings = if fits { Laid::of(weave, &drawn, vec![1.0]).rows(6, 4) } else { vec![] };
-    Ok(Relaxed {
-        smallest_ratio,
-        ratio,
-        fits,
-        repeat_of_inside: pose.as_ref().map_or(0.0, |pose| pose.repeat / bore),
-        across_of_inside: pose.as_ref().map_or(0.0, |pose| pose.across / bore),
-        turn_deg: pose.as_ref().map_or(0.0, |pose| pose.turn.to_degrees()),
-        rings,
-        told,
-    })
-}
 }

@@ -96,7 +96,11 @@ impl Relaxing<'_> {
     ///
     /// # Errors
     /// The weave's own faults; one at `links` where no start led to a pose, with the pair that was most often in the way.
-    pub fn tightest(&self, effort: Effort, go_on: &dyn Fn(RelaxProgress) -> bool) -> Result<Vec<Solved>, Faults> {
+    pub fn tightest(
+        &self,
+        effort: Effort,
+        go_on: &dyn Fn(RelaxProgress) -> bool,
+    ) -> Result<Vec<Solved>, Faults> {
         let weave = self.weave();
         weave.check()?;
         let mut found: Vec<Solved> = vec![];
@@ -119,7 +123,9 @@ impl Relaxing<'_> {
                 continue;
             };
             let Some(solved) = self.tightest_from(&right) else { continue };
-            if found.iter().all(|known| (known.ratio() - solved.ratio()).abs() > SAME || known.wire < solved.wire)
+            if found
+                .iter()
+                .all(|known| (known.ratio() - solved.ratio()).abs() > SAME || known.wire < solved.wire)
             {
                 found.push(solved);
                 found.sort_by(|a, b| b.wire.total_cmp(&a.wire));
@@ -150,7 +156,9 @@ impl Relaxing<'_> {
                  leave out what draws them together.",
                 pair.named()
             ),
-            None => "No place was found where all of its folds hold. Leave a fold out, or link others.".to_owned(),
+            None => {
+                "No place was found where all of its folds hold. Leave a fold out, or link others.".to_owned()
+            }
         };
         Fault::new("links", said)
     }
@@ -158,7 +166,10 @@ impl Relaxing<'_> {
     /// A pose to start from. Folded weaves start folded: out of a straight chain no fold comes by itself.
     fn start(&self, n: u32, drawn: &mut Drawn) -> Pose {
         let weave = self.weave();
-        if !weave.folds.is_empty() && n % 2 == 0 && let Some(pose) = folded_start(weave, drawn) {
+        if !weave.folds.is_empty()
+            && n % 2 == 0
+            && let Some(pose) = folded_start(weave, drawn)
+        {
             return pose;
         }
         let rings_n = weave.rings_n() as f64;

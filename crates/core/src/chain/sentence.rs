@@ -167,16 +167,23 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     }
     if let Some(second) = &request.second_ring {
         let part = design.and_then(|design| design.parts().get(1).map(|part| (*part).to_owned()));
-        say("; ", format!("rings of the {}", part.unwrap_or_else(|| "second part".to_owned())), ChainSlot::Second);
+        say(
+            "; ",
+            format!("rings of the {}", part.unwrap_or_else(|| "second part".to_owned())),
+            ChainSlot::Second,
+        );
         say(" of ", second.wire.metal_shown(), ChainSlot::SecondMetal);
         say(", ", second.wire.size_shown(unit), ChainSlot::SecondSize);
         say(" on the ", second.mandrel.shown_in(unit), ChainSlot::SecondMandrel);
     }
-    let clasp = request.clasp.as_ref().map_or_else(|| "no clasp".to_owned(), |clasp| {
-        let name = clasp.kind.0.name;
-        let an = if name.starts_with(['a', 'e', 'i', 'o', 'S']) { "an" } else { "a" };
-        format!("{an} {name}")
-    });
+    let clasp = request.clasp.as_ref().map_or_else(
+        || "no clasp".to_owned(),
+        |clasp| {
+            let name = clasp.kind.0.name;
+            let an = if name.starts_with(['a', 'e', 'i', 'o', 'S']) { "an" } else { "a" };
+            format!("{an} {name}")
+        },
+    );
     say(", with ", clasp, ChainSlot::Clasp);
     if request.ease_mm != 0.0 {
         say(" and ", format!("{} of ease", length_told(request.ease_mm, unit)), ChainSlot::Ease);

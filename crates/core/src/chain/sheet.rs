@@ -146,7 +146,8 @@ impl ChainRequest {
         let linked = made.steps.iter().position(|step| step.operation == Operation::Link);
         let rings = self.rings()?;
         let mut drawings = rings.drawn_after(&made.steps, workshop)?;
-        let chain = self.laid()?.drawing(4, 3, View::Front, format!("{} from the front.", self.design()?.name));
+        let chain =
+            self.laid()?.drawing(4, 3, View::Front, format!("{} from the front.", self.design()?.name));
         for drawing in drawings.iter_mut().skip(linked.unwrap_or(usize::MAX)) {
             *drawing = chain.clone();
         }

@@ -147,8 +147,7 @@ impl Weave {
     /// The rings a ring is linked with: which, how many cells on, how many aside.
     pub fn linked_with(&self, ring: usize) -> impl Iterator<Item = (usize, i32, i32)> {
         let both = self.links.iter().flat_map(|link| [*link, link.back()]);
-        both.filter(move |link| link.ring == ring)
-            .map(|link| (link.through, link.cells_on, link.cells_aside))
+        both.filter(move |link| link.ring == ring).map(|link| (link.through, link.cells_on, link.cells_aside))
     }
 
     /// Checks that it can be a weave at all: every ring there is, none through itself, one piece. Whether rings of any
@@ -285,7 +284,9 @@ impl Weave {
             )),
             n => Some(Fault::new(
                 "links",
-                format!("It falls apart into {n} chains beside each other. Link each cell with the very next."),
+                format!(
+                    "It falls apart into {n} chains beside each other. Link each cell with the very next."
+                ),
             )),
         }
     }

@@ -23,12 +23,7 @@ const KEY: f64 = 1.15;
 
 impl RingRequest {
     /// Its operations by these schools up to cutting, before a maker changes anything.
-    fn until_cut(
-        &self,
-        plan: &RingPlan,
-        spent: f64,
-        schools: &Schools,
-    ) -> Vec<Box<dyn Does + '_>> {
+    fn until_cut(&self, plan: &RingPlan, spent: f64, schools: &Schools) -> Vec<Box<dyn Does + '_>> {
         let taken = self.cutting.taken(self.wire.size_mm);
         let stays =
             self.cutting.method == Method::Saw && schools.saw_from == crate::tool::school::SawFrom::Dowel;

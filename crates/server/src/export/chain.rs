@@ -182,7 +182,10 @@ fn pages(of: &Chain) -> Vec<String> {
             LEFT,
             HEIGHT - 8.0,
             Type::sans(2.8).quiet(),
-            &format!("{}. Loads and minutes are estimates. Glasses on when cutting; rest your hands.", of.date),
+            &format!(
+                "{}. Loads and minutes are estimates. Glasses on when cutting; rest your hands.",
+                of.date
+            ),
         );
         page
     };
@@ -193,7 +196,11 @@ fn pages(of: &Chain) -> Vec<String> {
     let wide = of.views[0].frame.width_mm.min(RIGHT - LEFT);
     let scale = (wide / of.views[0].frame.width_mm).min(1.0);
     for (view, says) in of.views.iter().zip(["from the front", "from above", "along it"]) {
-        let size = if scale < 1.0 { format!("{says}, {scale:.2} of true size") } else { format!("{says}, true size") };
+        let size = if scale < 1.0 {
+            format!("{says}, {scale:.2} of true size")
+        } else {
+            format!("{says}, true size")
+        };
         page.text(LEFT, y + 3.0, Type::sans(3.0).quiet(), &size);
         put(&mut page, view, (LEFT, y + 6.0), scale, colour(of));
         y += view.frame.height_mm * scale + 12.0;
@@ -236,7 +243,10 @@ fn pages(of: &Chain) -> Vec<String> {
         let fit = (room / shown.frame.width_mm).min(24.0 / shown.frame.height_mm).min(2.0);
         put(&mut page, &shown, (LEFT, y - 3.0), fit, colour(of));
         let at = LEFT + room + 6.0;
-        let n = format!("{}. Row {}, ring {} of {}: {}", placing.n, placing.row, placing.in_row, placing.of_row, placing.ring);
+        let n = format!(
+            "{}. Row {}, ring {} of {}: {}",
+            placing.n, placing.row, placing.in_row, placing.of_row, placing.ring
+        );
         page.text(at, y, Type::sans(3.6).bold(), &n);
         let below = page.paragraph(at, y + 5.0, Type::sans(3.4), RIGHT - at, &placing.text);
         let below = page.paragraph(at, below, Type::sans(2.8).quiet(), RIGHT - at, &placing.if_wrong);
@@ -261,7 +271,9 @@ fn at_placing(of: &Chain, placing: &Placing) -> Drawing {
     let request = &of.kept.request;
     let Ok(laid) = request.laid() else { return Drawing::default() };
     let plan = &of.worked.plan;
-    let Ok(building) = Building::of(laid.weave, plan.cells_n, plan.across_n) else { return Drawing::default() };
+    let Ok(building) = Building::of(laid.weave, plan.cells_n, plan.across_n) else {
+        return Drawing::default();
+    };
     let rings = laid.at_placing(&building, placing.n - 1);
     let near = rings.iter().filter(|ring| ring.standing != RingStanding::There || ring.row + 2 > placing.row);
     laid.drawn_flat(&near.cloned().collect::<Vec<_>>(), View::Front, placing.text.clone())

@@ -206,14 +206,14 @@ async fn start_relaxing(
 }
 
 /// How far relaxing has come.
-#[utoipa::path(get, path = "/api/chains/relaxing/{job}", params(("job" = u64, Path)),
+#[utoipa::path(get, path = "/api/chains/relaxing/{id}", params(("id" = u64, Path)),
     responses((status = 200, body = RelaxState), (status = 404, body = Problem)))]
 async fn relaxing(Shared(state): Shared<State>, Path(job): Path<u64>) -> Result<Json<RelaxState>, Problem> {
     relax_state(&state, job, false)
 }
 
 /// Stops relaxing with the best there is.
-#[utoipa::path(post, path = "/api/chains/relaxing/{job}/stop", params(("job" = u64, Path)),
+#[utoipa::path(post, path = "/api/chains/relaxing/{id}/stop", params(("id" = u64, Path)),
     responses((status = 200, body = RelaxState), (status = 404, body = Problem)))]
 async fn stop_relaxing(
     Shared(state): Shared<State>,

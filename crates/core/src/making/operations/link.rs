@@ -115,7 +115,8 @@ impl Does for LinkRings {
                 counted(self.n, "open ring")
             ),
             hints: vec![
-                "Put it down at the end of a row, not within one. Count the rows when you take it up again.".to_owned(),
+                "Put it down at the end of a row, not within one. Count the rows when you take it up again."
+                    .to_owned(),
             ],
             takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n)).effort(bench.effort(0.0)),
             ..Done::default()

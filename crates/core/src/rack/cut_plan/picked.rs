@@ -74,27 +74,27 @@ pub fn by_wire(
         let cut = pick.piece.blanks_by_wire(workshop);
         let cut = cut.map_err(|faults| faults.within(&format!("picked[{i}]")))?;
         for (wire, Blanks { length_mm, n, .. }) in &cut {
-        let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
-            wires.push(WireDemand {
-                wire: wire.clone(),
-                shown: wire.shown(unit),
-                demand: vec![],
-                wanted_mm: 0.0,
-                trim_mm: 0.0,
-                shortest_useful_mm: keepings
-                    .iter()
-                    .find(|keeping| keeping.wire.stands_for(wire))
-                    .map_or_else(|| shortest_useful_mm(wire), Keeping::useful_mm),
-                picks: vec![],
+            let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
+                wires.push(WireDemand {
+                    wire: wire.clone(),
+                    shown: wire.shown(unit),
+                    demand: vec![],
+                    wanted_mm: 0.0,
+                    trim_mm: 0.0,
+                    shortest_useful_mm: keepings
+                        .iter()
+                        .find(|keeping| keeping.wire.stands_for(wire))
+                        .map_or_else(|| shortest_useful_mm(wire), Keeping::useful_mm),
+                    picks: vec![],
+                });
+                wires.len() - 1
             });
-            wires.len() - 1
-        });
-        let of = &mut wires[at];
-        of.wanted_mm += length_mm * f64::from(*n);
-        let id = named_apart(&pick.what, &of.demand);
-        let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
-        of.demand.push(Demand { id, length_mm: *length_mm, n: *n, pair });
-        of.picks.push(i);
+            let of = &mut wires[at];
+            of.wanted_mm += length_mm * f64::from(*n);
+            let id = named_apart(&pick.what, &of.demand);
+            let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
+            of.demand.push(Demand { id, length_mm: *length_mm, n: *n, pair });
+            of.picks.push(i);
         }
     }
     Ok(wires)
