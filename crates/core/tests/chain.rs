@@ -1,4 +1,5 @@
 //! Chain: how rings lie in a weave, held against closed forms, an independent program's figures and laws.
+#![allow(clippy::unwrap_used)]
 
 use std::f64::consts::PI;
 

@@ -350,10 +350,10 @@ impl<'a> Program<'a> {
     fn keep_folded(&mut self, arc: f64, arc_of: impl Fn(&Pose) -> Option<f64>) {
         const LITTLE: f64 = 1e-6;
         let mut row = vec![0.0; self.unknowns.len()];
-        for i in 0..=self.beyond(Beyond::Turn) {
+        for (i, entry) in row.iter_mut().enumerate().take(self.beyond(Beyond::Wire)) {
             let moved = self.moved_by(|j| if i == j { LITTLE } else { 0.0 });
             match arc_of(&moved) {
-                Some(then) if (then - arc).abs() < 1e-3 => row[i] = (then - arc) / LITTLE,
+                Some(then) if (then - arc).abs() < 1e-3 => *entry = (then - arc) / LITTLE,
                 _ => return,
             }
         }

@@ -167,7 +167,7 @@ impl Relaxing<'_> {
     fn start(&self, n: u32, drawn: &mut Drawn) -> Pose {
         let weave = self.weave();
         if !weave.folds.is_empty()
-            && n % 2 == 0
+            && n.is_multiple_of(2)
             && let Some(pose) = folded_start(weave, drawn)
         {
             return pose;

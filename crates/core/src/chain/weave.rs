@@ -190,10 +190,10 @@ impl Weave {
         }
         self.check_links(&mut faults);
         self.check_folds(&mut faults);
-        if faults.is_empty() {
-            if let Some(fault) = self.in_one_piece() {
-                faults.add(fault);
-            }
+        if faults.is_empty()
+            && let Some(fault) = self.in_one_piece()
+        {
+            faults.add(fault);
         }
         faults.into_result()
     }
@@ -238,7 +238,7 @@ impl Weave {
                     "Ring {} can be folded only over two rings that it goes through, and must be held by another.",
                     name(fold.ring)
                 );
-                faults.add(Fault::new(&format!("folds[{i}]"), said));
+                faults.add(Fault::new(format!("folds[{i}]"), said));
             }
         }
     }

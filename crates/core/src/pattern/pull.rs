@@ -69,6 +69,9 @@ impl<'a> Held<'a> {
     }
 }
 
+/// The two holds, their segments, and where along each the neighbour lies, as a share of it.
+type LineOfPull<'a> = ((Hold, Hold), &'a Placed, &'a Placed, (f64, f64));
+
 impl Formed<'_> {
     /// Every segment that carries the pull, with the arm of the pull there: the greatest distance of its middle line
     /// from the line of pull, mm. Empty where nothing of it opens.
@@ -104,8 +107,8 @@ impl Formed<'_> {
         (between > 0.0).then_some(between)
     }
 
-    /// Where neighbours hold: the two holds, their segments, and where along each, as a share of it.
-    fn line_of_pull(&self) -> Option<((Hold, Hold), &Placed, &Placed, (f64, f64))> {
+    /// Where neighbours hold.
+    fn line_of_pull(&self) -> Option<LineOfPull<'_>> {
         let (mut near, mut far) = self.design.pull?;
         if near.segment() > far.segment() {
             (near, far) = (far, near);
