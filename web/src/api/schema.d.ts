@@ -3484,6 +3484,8 @@ export interface components {
             placings: components["schemas"]["Placing"][];
             /** @description The plan's numbers. */
             plan: components["schemas"]["ChainPlan"];
+            /** @description The ring plans behind it, part by part, each with as many rings as it takes. */
+            ring_plans: components["schemas"]["RingRequest"][];
             /** @description Twelve rows of it, or all where it has fewer. */
             rings: components["schemas"]["RingDrawn"][];
             /** @description The steps from the spool to the chain. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import {
   api,
   data,
@@ -7,6 +8,7 @@ import {
   type ChainRequest,
   type ChainSlot,
   type OnScale,
+  type RingRequest,
   type PlacingShown,
   type Weave,
 } from '../api/client'
@@ -26,9 +28,14 @@ import ChainStage from './ChainStage.vue'
 import OwnWeave from './OwnWeave.vue'
 import PlacingCard from './PlacingCard.vue'
 import RatioScale from './RatioScale.vue'
+import { usePattern } from '../patterns/pattern'
+import { usePlan } from '../rings/plan'
 import { useChain } from './chain'
 
 const chain = useChain()
+const plan = usePlan()
+const pattern = usePattern()
+const router = useRouter()
 const settings = useSettings()
 const notice = useNotice()
 const refreshKept = useKeptRefresh()
@@ -144,6 +151,10 @@ const ratio = computed(() => {
   const all = chain.sheet?.scale ?? []
   return all.length && chain.sheet?.backwards ? (chain.sheet.backwards.ratio ?? 0) : 0
 })
+/** What a chain is made of lies on its own desk. */
+const openRings = (ring: RingRequest) => attempt(plan.start(ring).then(() => router.push('/rings')))
+const openClasp = () =>
+  chain.draft?.clasp && attempt(pattern.start(chain.draft.clasp).then(() => router.push('/patterns/room')))
 const hasSecond = computed(() => parts.value.length > 1)
 
 useDeskKeys({
@@ -182,26 +193,39 @@ onMounted(() => attempt(chain.open()))
     </template>
     <template #sentence>
       <SentenceLine :desk="chain" :words="(slot) => words[slot as ChainSlot]" />
-      <p v-if="hasSecond && !chain.draft?.second_ring" class="more quiet">
-        Its {{ parts[1]?.name }} rings can be of
+      <p class="more quiet">
+        <template v-if="hasSecond && !chain.draft?.second_ring">
+          Its {{ parts[1]?.name }} rings can be of
+          <button
+            type="button"
+            class="plain link"
+            data-test="two-kinds"
+            @click="set({ ...chain.draft!, second_ring: chain.draft!.ring })"
+          >
+            another metal or size</button
+          >.
+        </template>
         <button
-          type="button"
-          class="plain link"
-          data-test="two-kinds"
-          @click="set({ ...chain.draft!, second_ring: chain.draft!.ring })"
-        >
-          another metal or size</button
-        >.
-      </p>
-      <p v-else-if="chain.draft?.second_ring" class="more quiet">
-        <button
+          v-else-if="chain.draft?.second_ring"
           type="button"
           class="plain link"
           data-test="all-alike"
           @click="set({ ...chain.draft!, second_ring: undefined })"
         >
-          All rings alike again</button
-        >.
+          All rings alike again
+        </button>
+        <template v-for="(ring, i) in chain.worked?.ring_plans ?? []" :key="i">
+          <button type="button" class="plain link" :data-test="`ring-plan-${i}`" @click="openRings(ring)">
+            {{ i === 0 ? 'The ring plan behind it' : `that of its ${parts[i]?.name} rings` }}</button>{{
+            i + 1 < (chain.worked?.ring_plans.length ?? 0) ? ', ' : '. '
+          }}
+        </template>
+        <template v-if="chain.draft?.clasp">
+          Its clasp is
+          <button type="button" class="plain link" data-test="clasp-room" @click="openClasp">
+            a finding of its own</button
+          >.
+        </template>
       </p>
     </template>
     <template v-if="shown === 'backwards'">

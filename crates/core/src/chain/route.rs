@@ -18,12 +18,13 @@ impl ChainRequest {
     pub(super) fn building(&self, plan: &ChainPlan, schools: &Schools) -> Vec<Box<dyn Does>> {
         let all = |n: u32| n * self.chains_n;
         let ring_mm = self.ring.cutting.taken(self.ring.wire.size_mm).from_ring_mm;
+        let others_too = self.second_ring.is_some();
         let mut route: Vec<Box<dyn Does>> = vec![];
         if plan.shut_before_n > 0 {
             route.push(Box::new(ShutRings { n: all(plan.shut_before_n), of_n: plan.rings_to_make_n }));
         }
         route.push(Box::new(OpenRings { n: all(plan.open_n), of_n: plan.rings_to_make_n }));
-        route.push(Box::new(LinkRings { n: all(plan.open_n), of_n: plan.rings_to_make_n, ring_mm }));
+        route.push(Box::new(LinkRings { n: all(plan.open_n), of_n: plan.rings_to_make_n, ring_mm, others_too }));
         if schools.hardening == Hardening::Tumble {
             route.push(Box::new(Tumble { hours: schools.tumble_h }));
         }

@@ -11,6 +11,7 @@ use crate::drawing::{Drawing, Thumbnail};
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
 use crate::making::{Changes, Operation, Step};
+use crate::ring::RingRequest;
 use crate::ring::caution::Caution;
 use crate::tool::workshop::Workshop;
 use crate::words::sentence::{self, Phrase};
@@ -55,6 +56,8 @@ pub struct ChainWorked {
     pub parts: Vec<PartDrawn>,
     /// Colour of the first part's metal, `#rrggbb`.
     pub colour: String,
+    /// The ring plans behind it, part by part, each with as many rings as it takes.
+    pub ring_plans: Vec<RingRequest>,
     /// The first placings, as many as the start and one repeat take.
     pub placings: Vec<Placing>,
 }
@@ -131,6 +134,7 @@ impl ChainRequest {
             steps: made.steps,
             rings: laid.rows(plan.cells_n.min(ROWS), plan.across_n.min(ROWS)),
             parts: self.parts(&plan, workshop),
+            ring_plans: std::iter::once(rings).chain(self.second_rings()?).collect(),
             colour: self.ring.wire.metal.figures().colour.to_owned(),
             placings: (0..first).map_while(|n| building.placing(n, wire_mm)).collect(),
             plan,

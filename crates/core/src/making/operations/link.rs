@@ -30,6 +30,8 @@ pub struct LinkRings {
     pub of_n: u32,
     /// Wire that cutting took out of each turn, mm, so that closing makes it smaller.
     pub ring_mm: f64,
+    /// Whether some of them are of another wire or size, made by a plan of their own.
+    pub others_too: bool,
 }
 
 /// What a hand takes for one ring, shared out over all that were cut.
@@ -107,6 +109,11 @@ impl Does for LinkRings {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_coil(piece)?;
         closed(piece, self.ring_mm)?;
+        let at_the_end = "Put it down at the end of a row, not within one. Count the rows when you take it up again.";
+        let mut hints = vec![at_the_end.to_owned()];
+        if self.others_too {
+            hints.push("Some of its rings are of another wire or size: wind those by their own plan first.".to_owned());
+        }
         Ok(Done {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
@@ -114,10 +121,7 @@ impl Does for LinkRings {
                 "Put the {} in, one after the other, as each is drawn; shut each before the next.",
                 counted(self.n, "open ring")
             ),
-            hints: vec![
-                "Put it down at the end of a row, not within one. Count the rows when you take it up again."
-                    .to_owned(),
-            ],
+            hints,
             takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n)).effort(bench.effort(0.0)),
             ..Done::default()
         })
