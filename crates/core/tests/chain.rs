@@ -310,6 +310,27 @@ fn rings_of_two_sizes_lie_together() {
 }
 
 #[rstest]
+fn two_metals_lie_as_one_and_two_sizes_are_worked_out_once() {
+    let mut chain =
+        ChainRequest { second_ring: Some(ring(Metal::SterlingSilver, 1.2, 5.0)), ..costume_chain() };
+    let (alike, two) = (costume_chain().plan().unwrap(), chain.plan().unwrap());
+    assert!(chain.is_at_hand() && two.second_to_make_n > 0);
+    assert!((two.repeat_mm - alike.repeat_mm).abs() < 1e-9);
+    assert_eq!(
+        two.rings_to_make_n - two.second_to_make_n,
+        (f64::from(two.parts_n[0]) * 1.03).ceil() as u32 + 4
+    );
+    // Larger connectors make it longer, and are worked out only where they are asked for.
+    let larger = ring(Metal::RedBrass, 1.2, 6.0);
+    chain =
+        ChainRequest { second_ring: Some(ring(Metal::RedBrass, 1.2, 5.0)), ring: larger, ..costume_chain() };
+    assert!(!chain.is_at_hand());
+    let longer = chain.plan().unwrap();
+    assert!(longer.repeat_mm > alike.repeat_mm, "{} {}", longer.repeat_mm, alike.repeat_mm);
+    assert!(chain.is_at_hand());
+}
+
+#[rstest]
 #[case("one-in-one", 1)]
 #[case("two-in-two", 2)]
 #[case("three-in-three", 3)]

@@ -262,6 +262,10 @@ impl ChainRequest {
         let mut request = self.clone();
         request.ring.mandrel = rod.clone();
         request.ring.wish.inside_mm = None;
+        // Rings of two sizes are worked out only where they are asked for.
+        if !request.is_at_hand() {
+            return None;
+        }
         let taut = request.taut().ok()?;
         let plan = request.plan().ok();
         let (rings_n, chain_length_mm, mass_g) =

@@ -265,6 +265,9 @@ impl ChainRequest {
 
     /// What comes of it in a few words, and whether it can be made.
     fn told_shortly(&self, unit: LengthUnit) -> (String, bool) {
+        if !self.is_at_hand() {
+            return ("worked out when it is chosen".to_owned(), true);
+        }
         let taut = match self.taut() {
             Ok(taut) => taut,
             Err(faults) => return (faults.0.first().map_or_else(String::new, |f| f.sentence.clone()), false),

@@ -73,8 +73,19 @@ impl Ladder {
                 Err(faults) => wrong = Some(faults),
             }
         }
+        Self::from_tight(relaxing, tight, steps, passes).ok_or_else(|| wrong.unwrap_or_else(Faults::none))
+    }
+
+    /// The same from tight poses that are known; `None` where there are none.
+    #[must_use]
+    pub fn from_tight(
+        relaxing: &Relaxing,
+        mut tight: Vec<Solved>,
+        steps: &[f64],
+        passes: u32,
+    ) -> Option<Self> {
         tight.sort_by(|a, b| b.wire.total_cmp(&a.wire));
-        let Some(first) = tight.first().cloned() else { return Err(wrong.unwrap_or_else(Faults::none)) };
+        let first = tight.first().cloned()?;
         // A sheet is pulled from the way it lies tightest, since across it would give another.
         tight.truncate(if relaxing.weave().is_sheet() { 1 } else { 4 });
         let wire = |i: usize| wire_at(first.ratio() * steps[i] * (1.0 + HAIR));
@@ -108,7 +119,7 @@ impl Ladder {
             }
         }
         let rung = |(step, solved): (&f64, Solved)| Rung { ratio: first.ratio() * step, pose: solved.pose };
-        Ok(Self(steps.iter().zip(rungs).map(rung).collect()))
+        Some(Self(steps.iter().zip(rungs).map(rung).collect()))
     }
 
     /// Its rungs.

@@ -159,6 +159,14 @@ impl ChainRequest {
         Taut::of(self.design()?, &sizes)
     }
 
+    /// Whether how its rings lie is known without working it out anew; also where it has faults.
+    #[must_use]
+    pub fn is_at_hand(&self) -> bool {
+        let sizes = self.sized(&Hand::default());
+        let (Ok(design), Ok(sizes)) = (self.design(), sizes) else { return true };
+        Taut::is_at_hand(design, &sizes.iter().map(|one| one.size).collect::<Vec<_>>())
+    }
+
     /// The sizes of its rings, part by part.
     pub(super) fn sized(&self, hand: &Hand) -> Result<Vec<Sized>, Faults> {
         let one = |at: &str, ring: &RingRequest| {
@@ -206,15 +214,6 @@ impl ChainRequest {
         let parts_n = parts_n(weave, counted);
         let seconds_n = if second.is_some() { parts_n.get(1).copied().unwrap_or(0) } else { 0 };
         let firsts_n = counted.rings_n - seconds_n;
-        // What a ring adds to the repeat, times what all rings share of their ±.
-        let grow = Taut::of(
-            weave,
-            &sizes
-                .iter()
-                .map(|size| RingSize { inside_mm: size.inside_mm * 1.01, ..*size })
-                .collect::<Vec<_>>(),
-        )?;
-        let by_inside = (grow.repeat_mm - taut.repeat_mm) / (0.01 * sizes[0].inside_mm);
         let chain_length_mm = f64::from(counted.cells_n) * taut.repeat_mm;
         let wire_mm = f64::from(firsts_n) * planned.ring_length_mm
             + second.as_ref().map_or(0.0, |(_, plan)| f64::from(seconds_n) * plan.ring_length_mm);
@@ -250,7 +249,8 @@ impl ChainRequest {
             fits: true,
             suits: taut.suits,
             chain_length_mm,
-            chain_length_spread_mm: f64::from(counted.cells_n) * by_inside.abs() * sized[0].spread_mm,
+            // What a ring adds to the repeat, times what all rings share of their ±.
+            chain_length_spread_mm: f64::from(counted.cells_n) * taut.grows.abs() * sized[0].spread_mm,
             clasp_mm,
             finished_length_mm: chain_length_mm + clasp_mm,
             across_mm: across_of(&taut, &sizes, weave, counted),

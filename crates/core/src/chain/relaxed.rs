@@ -91,6 +91,7 @@ impl RelaxRequest {
             suits: Suits::Usual,
             repeat_mm: 0.0,
             across_mm: 0.0,
+            grows: 0.0,
             pose: scaled,
         };
         let rings = if fits { Laid::of(weave, &drawn, vec![1.0]).rows(6, 4) } else { vec![] };

@@ -24,7 +24,12 @@ impl ChainRequest {
             route.push(Box::new(ShutRings { n: all(plan.shut_before_n), of_n: plan.rings_to_make_n }));
         }
         route.push(Box::new(OpenRings { n: all(plan.open_n), of_n: plan.rings_to_make_n }));
-        route.push(Box::new(LinkRings { n: all(plan.open_n), of_n: plan.rings_to_make_n, ring_mm, others_too }));
+        route.push(Box::new(LinkRings {
+            n: all(plan.open_n),
+            of_n: plan.rings_to_make_n,
+            ring_mm,
+            others_too,
+        }));
         if schools.hardening == Hardening::Tumble {
             route.push(Box::new(Tumble { hours: schools.tumble_h }));
         }

@@ -66,6 +66,8 @@ pub struct Taut {
     pub repeat_mm: f64,
     /// From a cell to the next across, of a sheet, mm.
     pub across_mm: f64,
+    /// What a millimetre more of inside adds to the repeat, all rings growing alike.
+    pub grows: f64,
     /// How its rings lie, mm; none where they do not go into each other.
     pub pose: Option<Pose>,
 }
@@ -107,16 +109,18 @@ impl Taut {
     pub fn of(weave: &Weave, sizes: &[RingSize]) -> Result<Self, Faults> {
         let first = sizes.first().copied().unwrap_or(RingSize { inside_mm: 1.0, wire_mm: 1.0 });
         let known = weaves::all().iter().find(|known| known.weave == *weave);
-        let alike = sizes.iter().all(|size| *size == first);
-        let shipped = known.filter(|_| alike).and_then(|known| Ladder::of_known(known.word));
-        let ladder = match shipped {
+        let ladder = match shipped(weave, sizes) {
             Some(ladder) => Arc::new(ladder),
             None => worked_out(weave, sizes, &|_| true)?,
         };
         let (ratio, smallest_ratio) = (first.ratio(), ladder.smallest_ratio());
         let usual = known.map_or(USUAL.map(|times| times * smallest_ratio), |known| known.usual);
         let of_bore = |share: Option<f64>| share.unwrap_or(0.0) * first.inside_mm;
+        let little = 0.01;
+        let larger = ladder.repeat_at(ratio * (1.0 + little)).unwrap_or(0.0) * (1.0 + little);
+        let repeat = ladder.repeat_at(ratio).unwrap_or(0.0);
         Ok(Self {
+            grows: (larger - repeat) / little,
             ratio,
             smallest_ratio,
             usual,
@@ -125,6 +129,13 @@ impl Taut {
             across_mm: of_bore(ladder.across_at(ratio)),
             pose: ladder.pose_at(ratio).map(|pose| pose.scaled(first.core_radius_mm())),
         })
+    }
+
+    /// Whether it is at hand: it ships, or was worked out lately. What is not takes a second or two.
+    #[must_use]
+    pub fn is_at_hand(weave: &Weave, sizes: &[RingSize]) -> bool {
+        let key = key(weave, &relative(sizes));
+        shipped(weave, sizes).is_some() || last().iter().any(|(known, _)| *known == key)
     }
 
     /// Whether its rings go into each other.
@@ -141,6 +152,39 @@ static LAST: Mutex<VecDeque<(Key, Arc<Ladder>)>> = Mutex::new(VecDeque::new());
 /// How many are remembered.
 const REMEMBERED: usize = 48;
 
+fn last() -> std::sync::MutexGuard<'static, VecDeque<(Key, Arc<Ladder>)>> {
+    LAST.lock().unwrap_or_else(PoisonError::into_inner)
+}
+
+/// Rings that differ by no more than this share, as those of two metals wound on one rod do, lie as if they were alike.
+const ALIKE: f64 = 0.01;
+
+/// Core radius and wire of each part against the first's, to a thousandth: finer than rings are made.
+fn relative(sizes: &[RingSize]) -> Vec<(f64, f64)> {
+    let first = sizes.first().copied().unwrap_or(RingSize { inside_mm: 1.0, wire_mm: 1.0 });
+    let thousandth = |share: f64| (share * 1000.0).round() / 1000.0;
+    let part = |size: &RingSize| {
+        let radius = thousandth(size.core_radius_mm() / first.core_radius_mm());
+        (radius, thousandth(size.wire_mm / first.wire_mm))
+    };
+    sizes.iter().map(part).collect()
+}
+
+fn key(weave: &Weave, parts: &[(f64, f64)]) -> Key {
+    (weave.clone(), parts.iter().map(|(radius, wire)| (radius.to_bits(), wire.to_bits())).collect())
+}
+
+/// The ladder that ships, where it is a weave of the trade and its rings are alike.
+fn shipped(weave: &Weave, sizes: &[RingSize]) -> Option<Ladder> {
+    let known = weaves::all().iter().find(|known| known.weave == *weave)?;
+    let near = |share: f64| (share - 1.0).abs() <= ALIKE;
+    let alike = relative(sizes).iter().all(|(radius, wire)| near(*radius) && near(*wire));
+    alike.then(|| Ladder::of_known(known.word)).flatten()
+}
+
+/// Rungs of the ladder that ships, from which rings of two sizes start.
+const FROM: [usize; 3] = [7, 14, 20];
+
 /// The ladder of a weave that does not ship, worked out from the usual starts, or remembered.
 ///
 /// # Errors
@@ -150,28 +194,32 @@ pub fn worked_out(
     sizes: &[RingSize],
     go_on: &dyn Fn(RelaxProgress) -> bool,
 ) -> Result<Arc<Ladder>, Faults> {
-    let first = sizes.first().copied().unwrap_or(RingSize { inside_mm: 1.0, wire_mm: 1.0 });
-    // To a thousandth: finer than rings are made.
-    let thousandth = |share: f64| (share * 1000.0).round() / 1000.0;
-    let parts: Vec<(f64, f64)> = sizes
-        .iter()
-        .map(|size| {
-            (
-                thousandth(size.core_radius_mm() / first.core_radius_mm()),
-                thousandth(size.wire_mm / first.wire_mm),
-            )
-        })
-        .collect();
-    let key: Key =
-        (weave.clone(), parts.iter().map(|(radius, wire)| (radius.to_bits(), wire.to_bits())).collect());
-    let last = || LAST.lock().unwrap_or_else(PoisonError::into_inner);
+    let parts = relative(sizes);
+    let key = key(weave, &parts);
     if let Some((_, ladder)) = last().iter().find(|(known, _)| *known == key) {
         return Ok(ladder.clone());
     }
     weave.check()?;
     let relaxing = Relaxing::of_parts(weave, &parts);
-    let effort = Effort::usual(weave.rings_n());
-    let ladder = Arc::new(Ladder::worked_out(&relaxing, &[effort], &COARSE, 0, &|_| true, go_on)?);
+    // Rings of two sizes lie much as rings alike do, so they start from there.
+    let known = weaves::all().iter().find(|known| known.weave == *weave);
+    let alike = known.and_then(|known| Ladder::of_known(known.word));
+    let from_alike = alike.and_then(|ladder| {
+        let rungs = FROM.iter().filter_map(|i| ladder.rungs().get(*i));
+        let tight = rungs.filter_map(|rung| {
+            let right = relaxing.untangled_from(&rung.pose, 0.02)?;
+            relaxing.tightest_from(&right)
+        });
+        Ladder::from_tight(&relaxing, tight.collect(), &COARSE, 0)
+    });
+    let ladder = match from_alike {
+        Some(ladder) => ladder,
+        None => {
+            let effort = Effort::usual(weave.rings_n());
+            Ladder::worked_out(&relaxing, &[effort], &COARSE, 0, &|_| true, go_on)?
+        }
+    };
+    let ladder = Arc::new(ladder);
     let mut last = last();
     if last.len() >= REMEMBERED {
         last.pop_front();

@@ -109,10 +109,14 @@ impl Does for LinkRings {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_coil(piece)?;
         closed(piece, self.ring_mm)?;
-        let at_the_end = "Put it down at the end of a row, not within one. Count the rows when you take it up again.";
+        let at_the_end =
+            "Put it down at the end of a row, not within one. Count the rows when you take it up again.";
         let mut hints = vec![at_the_end.to_owned()];
         if self.others_too {
-            hints.push("Some of its rings are of another wire or size: wind those by their own plan first.".to_owned());
+            hints.push(
+                "Some of its rings are of another wire or size: wind those by their own plan first."
+                    .to_owned(),
+            );
         }
         Ok(Done {
             what: "rings".to_owned(),
