@@ -96,7 +96,9 @@ impl Ladder {
             let below = rungs.last().unwrap_or(&first).clone();
             // It goes at least as it goes below: gaps only grow.
             let mut best = Solved { wire: wire(i), ..below.clone() };
-            let taut = [relaxing.taut(&tight, wire(i)), relaxing.taut_from(&below.pose, wire(i))];
+            // Of one tight pose the rung below is the better start.
+            let from_tight = if tight.len() > 1 || i == 0 { relaxing.taut(&tight, wire(i)) } else { None };
+            let taut = [from_tight, relaxing.taut_from(&below.pose, wire(i))];
             for solved in taut.into_iter().flatten().filter(holds) {
                 if solved.pose.repeat > best.pose.repeat {
                     best = solved;

@@ -182,8 +182,8 @@ fn shipped(weave: &Weave, sizes: &[RingSize]) -> Option<Ladder> {
     alike.then(|| Ladder::of_known(known.word)).flatten()
 }
 
-/// Rungs of the ladder that ships, from which rings of two sizes start.
-const FROM: [usize; 3] = [7, 14, 20];
+/// The rung of the ladder that ships from which rings of two sizes start: a maker waits.
+const FROM: usize = 10;
 
 /// The ladder of a weave that does not ship, worked out from the usual starts, or remembered.
 ///
@@ -205,12 +205,9 @@ pub fn worked_out(
     let known = weaves::all().iter().find(|known| known.weave == *weave);
     let alike = known.and_then(|known| Ladder::of_known(known.word));
     let from_alike = alike.and_then(|ladder| {
-        let rungs = FROM.iter().filter_map(|i| ladder.rungs().get(*i));
-        let tight = rungs.filter_map(|rung| {
-            let right = relaxing.untangled_from(&rung.pose, 0.02)?;
-            relaxing.tightest_from(&right)
-        });
-        Ladder::from_tight(&relaxing, tight.collect(), &COARSE, 0)
+        let right = relaxing.untangled_from(&ladder.rungs().get(FROM)?.pose, 0.02)?;
+        let tight = relaxing.tightest_from(&right)?;
+        Ladder::from_tight(&relaxing, vec![tight], &COARSE, 0)
     });
     let ladder = match from_alike {
         Some(ladder) => ladder,
