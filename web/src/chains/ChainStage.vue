@@ -3,7 +3,7 @@ import { useElementSize, useRafFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useTheme } from 'vuetify'
 import type { RingDrawn } from '../api/client'
-import { covers, draw, mixed, prepare, sides, type Look, type Turn } from './picture'
+import { covers, draw, mixed, prepare, QUICK, sides, type Look, type Turn } from './picture'
 
 /** A chain as it lies, drawn from its rings; turned by dragging, or by the arrows. */
 const props = defineProps<{
@@ -24,9 +24,14 @@ const { width, height } = useElementSize(place)
 const theme = useTheme()
 
 const prepared = shallowRef(prepare(props.rings))
+/** The same in fewer arcs, for while it is turned. */
+const coarse = shallowRef(prepare(props.rings, QUICK))
 watch(
   () => props.rings,
-  (rings) => (prepared.value = prepare(rings)),
+  (rings) => {
+    prepared.value = prepare(rings)
+    coarse.value = prepare(rings, QUICK)
+  },
 )
 
 const tones = computed(() => theme.current.value.colors)
@@ -68,6 +73,9 @@ const scale = computed(() => {
   return Math.min((width.value / 2 - room) / wide, (height.value / 2 - room) / high, most)
 })
 
+/** Where it was grabbed, while it is turned. */
+const from = ref<{ x: number; y: number; turn: Turn } | null>(null)
+
 // Drawn once a frame at most, however often it is turned.
 let stale = true
 const { resume, pause } = useRafFn(
@@ -79,17 +87,18 @@ const { resume, pause } = useRafFn(
     canvas.value.width = Math.round(width.value * pixels)
     canvas.value.height = Math.round(height.value * pixels)
     const letters = props.placing ? (theme.current.value.dark ? '#10211F' : '#ffffff') : null
-    draw(into, prepared.value, turn.value, scale.value * pixels, look, letters)
+    // Few rings are drawn in full even then.
+    const turning = from.value !== null && props.rings.length > 24
+    draw(into, turning ? coarse.value : prepared.value, turn.value, scale.value * pixels, look, letters)
   },
   { immediate: true },
 )
-watch([prepared, turn, scale, width, height, tones, () => props.colours, () => props.placing], () => {
+watch([prepared, turn, from, scale, width, height, tones, () => props.colours, () => props.placing], () => {
   stale = true
   resume()
 })
 onBeforeUnmount(pause)
 
-const from = ref<{ x: number; y: number; turn: Turn } | null>(null)
 function grab(event: PointerEvent) {
   from.value = { x: event.clientX, y: event.clientY, turn: turn.value }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)

@@ -24,8 +24,9 @@ export interface Look {
   bold: boolean
 }
 
-/** Arcs a ring is drawn in, each at its own depth. */
-const ARCS = 44
+/** Arcs a ring is drawn in, each at its own depth: at rest, and while it is turned. */
+export const FINE = 44
+export const QUICK = 18
 
 type Arc = { ring: number; depth: number; from: number }
 
@@ -33,14 +34,16 @@ type Arc = { ring: number; depth: number; from: number }
 export interface Prepared {
   points: Float64Array
   rings: RingDrawn[]
+  /** Arcs of a ring. */
+  arcs: number
   /** What they cover when seen from anywhere: from their middle to the farthest wire. */
   middle: [number, number, number]
   reach: number
 }
 
 /** Works out the points once; turning only multiplies them. */
-export function prepare(rings: RingDrawn[]): Prepared {
-  const points = new Float64Array(rings.length * ARCS * 3)
+export function prepare(rings: RingDrawn[], n = FINE): Prepared {
+  const points = new Float64Array(rings.length * n * 3)
   const low = [Infinity, Infinity, Infinity]
   const high = [-Infinity, -Infinity, -Infinity]
   rings.forEach((ring, i) => {
@@ -50,9 +53,9 @@ export function prepare(rings: RingDrawn[]): Prepared {
     const length = Math.hypot(flat[0]!, flat[1]!, flat[2]!)
     const [ux, uy, uz] = flat.map((one) => one / length) as [number, number, number]
     const [vx, vy, vz] = [ay * uz - az * uy, az * ux - ax * uz, ax * uy - ay * ux]
-    for (let k = 0; k < ARCS; k++) {
-      const [c, s] = [Math.cos((2 * Math.PI * k) / ARCS), Math.sin((2 * Math.PI * k) / ARCS)]
-      const at = (i * ARCS + k) * 3
+    for (let k = 0; k < n; k++) {
+      const [c, s] = [Math.cos((2 * Math.PI * k) / n), Math.sin((2 * Math.PI * k) / n)]
+      const at = (i * n + k) * 3
       const [x, y, z] = ring.center_mm as [number, number, number]
       points[at] = x + ring.radius_mm * (c * ux + s * vx)
       points[at + 1] = y + ring.radius_mm * (c * uy + s * vy)
@@ -65,15 +68,15 @@ export function prepare(rings: RingDrawn[]): Prepared {
   })
   const middle = low.map((one, d) => (one + high[d]!) / 2) as [number, number, number]
   const reach = Math.hypot(...low.map((one, d) => (high[d]! - one) / 2))
-  return { points, rings, middle, reach }
+  return { points, rings, arcs: n, middle, reach }
 }
 
 /** What a view covers to either side of its middle, mm. */
-export function covers({ points, rings, middle }: Prepared, turn: Turn): [number, number] {
+export function covers({ points, rings, arcs, middle }: Prepared, turn: Turn): [number, number] {
   const seen = turned(points, middle, turn)
   let [wide, high] = [0, 0]
   for (let i = 0; i < seen.length; i += 3) {
-    const half = rings[Math.floor(i / 3 / ARCS)]!.wire_mm / 2
+    const half = rings[Math.floor(i / 3 / arcs)]!.wire_mm / 2
     wide = Math.max(wide, Math.abs(seen[i]!) + half)
     high = Math.max(high, Math.abs(seen[i + 1]!) + half)
   }
@@ -105,20 +108,21 @@ export function draw(
   look: (ring: RingDrawn) => Look,
   letters: string | null,
 ) {
-  const { points, rings, middle } = prepared
+  const { points, rings, middle, arcs: each } = prepared
+  const quick = each < FINE
   const { width, height } = into.canvas
   const seen = turned(points, middle, turn)
   const arcs: Arc[] = []
   for (let ring = 0; ring < rings.length; ring++) {
     const gap = rings[ring]!.gap_mm
-    for (let k = 0; k < ARCS; k++) {
-      const from = (ring * ARCS + k) * 3
-      const to = (ring * ARCS + ((k + 1) % ARCS)) * 3
+    for (let k = 0; k < each; k++) {
+      const from = (ring * each + k) * 3
+      const to = (ring * each + ((k + 1) % each)) * 3
       if (gap) {
         const off = Math.hypot(...[0, 1, 2].map((d) => points[to + d]! - gap[d]!))
         if (off < rings[ring]!.wire_mm * 0.9) continue
       }
-      arcs.push({ ring, depth: seen[from + 2]! + seen[to + 2]!, from: ring * ARCS + k })
+      arcs.push({ ring, depth: seen[from + 2]! + seen[to + 2]!, from: ring * each + k })
     }
   }
   arcs.sort((a, b) => a.depth - b.depth)
@@ -131,11 +135,11 @@ export function draw(
     height / 2 - seen[point * 3 + 1]! * scale,
   ]
   for (const { ring, from } of arcs) {
-    const first = ring * ARCS
+    const first = ring * each
     const k = from - first
     const [x0, y0] = place(from)
-    const [x1, y1] = place(first + ((k + 1) % ARCS))
-    const [x2, y2] = place(first + ((k + 2) % ARCS))
+    const [x1, y1] = place(first + ((k + 1) % each))
+    const [x2, y2] = place(first + ((k + 2) % each))
     const thick = rings[ring]!.wire_mm * scale
     const { body, edge, light, ticked, bold } = looks[ring]!
     // Longer than its share, so that no gap shows between two where wire turns towards the eye.
@@ -159,7 +163,7 @@ export function draw(
       into.lineWidth = thick * 0.2
       into.strokeStyle = edge
       into.stroke()
-    } else if (thick > 5) {
+    } else if (thick > 5 && !quick) {
       const length = Math.hypot(x1 - x0, y1 - y0) || 1
       // Light from above left.
       const side = ((y1 - y0) * -0.6 + (x1 - x0) * -0.8 > 0 ? 1 : -1) * thick * 0.17
@@ -178,11 +182,11 @@ export function draw(
   rings.forEach((ring, i) => {
     if (ring.standing !== 'new') return
     into.beginPath()
-    for (let k = 0; k <= ARCS; k++) {
+    for (let k = 0; k <= each; k++) {
       const gap = ring.gap_mm
-      const at = (i * ARCS + (k % ARCS)) * 3
+      const at = (i * each + (k % each)) * 3
       const off = gap ? Math.hypot(...[0, 1, 2].map((d) => points[at + d]! - gap[d]!)) : Infinity
-      const [x, y] = place(i * ARCS + (k % ARCS))
+      const [x, y] = place(i * each + (k % each))
       if (k === 0 || off < ring.wire_mm * 0.9) into.moveTo(x, y)
       else into.lineTo(x, y)
     }
@@ -198,9 +202,9 @@ export function draw(
   rings.forEach((ring, i) => {
     if (ring.standing === 'there') return
     // At the ring's nearest point, where nothing hides it.
-    let best = i * ARCS
-    for (let k = 0; k < ARCS; k++) {
-      if (seen[(i * ARCS + k) * 3 + 2]! > seen[best * 3 + 2]!) best = i * ARCS + k
+    let best = i * each
+    for (let k = 0; k < each; k++) {
+      if (seen[(i * each + k) * 3 + 2]! > seen[best * 3 + 2]!) best = i * each + k
     }
     const [x, y] = place(best)
     const r = 10 * devicePixelRatio
