@@ -64,17 +64,19 @@ function look(ring: RingDrawn): Look {
   }
 }
 
-const scale = computed(() => {
+/** Where it was grabbed, while it is turned. */
+const from = ref<{ x: number; y: number; turn: Turn; scale: number } | null>(null)
+
+const scale = computed((): number => {
   if (props.truePixels) return props.truePixels
+  // While it is turned it does not breathe.
+  if (from.value) return from.value.scale
   const [wide, high] = covers(prepared.value, turn.value)
   const room = 18
   // A few rings are not blown up beyond what a hand lens shows.
   const most = 26 / Math.max(...props.rings.map((ring) => ring.wire_mm), 0.1)
   return Math.min((width.value / 2 - room) / wide, (height.value / 2 - room) / high, most)
 })
-
-/** Where it was grabbed, while it is turned. */
-const from = ref<{ x: number; y: number; turn: Turn } | null>(null)
 
 // Drawn once a frame at most, however often it is turned.
 let stale = true
@@ -84,8 +86,9 @@ const { resume, pause } = useRafFn(
     if (!stale || !into || !canvas.value || width.value < 2) return
     stale = false
     const pixels = window.devicePixelRatio
-    canvas.value.width = Math.round(width.value * pixels)
-    canvas.value.height = Math.round(height.value * pixels)
+    const [wide, high] = [Math.round(width.value * pixels), Math.round(height.value * pixels)]
+    if (canvas.value.width !== wide) canvas.value.width = wide
+    if (canvas.value.height !== high) canvas.value.height = high
     const letters = props.placing ? (theme.current.value.dark ? '#10211F' : '#ffffff') : null
     // Few rings are drawn in full even then.
     const turning = from.value !== null && props.rings.length > 24
@@ -100,7 +103,7 @@ watch([prepared, turn, from, scale, width, height, tones, () => props.colours, (
 onBeforeUnmount(pause)
 
 function grab(event: PointerEvent) {
-  from.value = { x: event.clientX, y: event.clientY, turn: turn.value }
+  from.value = { x: event.clientX, y: event.clientY, turn: turn.value, scale: scale.value }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
 }
 function drag(event: PointerEvent) {

@@ -212,8 +212,8 @@ onMounted(() => attempt(chain.open()))
           data-test="all-alike"
           @click="set({ ...chain.draft!, second_ring: undefined })"
         >
-          All rings alike again
-        </button>
+          All rings alike again</button
+        ><template v-if="chain.draft?.second_ring">. </template>
         <template v-for="(ring, i) in chain.worked?.ring_plans ?? []" :key="i">
           <button type="button" class="plain link" :data-test="`ring-plan-${i}`" @click="openRings(ring)">
             {{ i === 0 ? 'The ring plan behind it' : `that of its ${parts[i]?.name} rings` }}</button>{{

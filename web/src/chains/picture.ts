@@ -26,7 +26,7 @@ export interface Look {
 
 /** Arcs a ring is drawn in, each at its own depth: at rest, and while it is turned. */
 export const FINE = 44
-export const QUICK = 18
+export const QUICK = 13
 
 type Arc = { ring: number; depth: number; from: number }
 
@@ -129,7 +129,7 @@ export function draw(
   const looks = rings.map(look)
   into.clearRect(0, 0, width, height)
   into.lineCap = 'butt'
-  into.lineJoin = 'round'
+  into.lineJoin = quick ? 'bevel' : 'round'
   const place = (point: number): [number, number] => [
     width / 2 + seen[point * 3]! * scale,
     height / 2 - seen[point * 3 + 1]! * scale,
