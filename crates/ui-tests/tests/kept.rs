@@ -173,7 +173,9 @@ fn rings_and_findings_stand_in_one_list_and_are_duplicated_and_put_away_there() 
         maker.click("[data-test=undo-notice]").await?;
         rows(maker, 6).await?;
         maker.click("[data-test=show-rings]").await?;
-        rows(maker, all - 5).await?;
+        rows(maker, all - 7).await?;
+        maker.click("[data-test=show-chains]").await?;
+        rows(maker, 2).await?;
         maker.click("[data-test=show-all]").await?;
         rows(maker, all + 1).await
     })

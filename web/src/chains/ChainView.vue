@@ -53,6 +53,9 @@ const shown = ref<(typeof views)[number]['key']>('three')
 const trueSize = ref(false)
 const keeping = ref(false)
 const owning = ref(false)
+/** What was tapped stays on its sheet while the view is open. */
+const owned = ref(false)
+watch(owning, () => (owned.value = true))
 const turn = ref({ yaw: 0, pitch: 0 })
 
 const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
@@ -312,7 +315,7 @@ onMounted(() => attempt(chain.open()))
         @undone="((chain.kept = null), refreshKept())"
       />
       <OwnWeave
-        v-if="owning"
+        v-if="owned"
         v-model="owning"
         :start="chain.draft?.own_weave ?? null"
         :colour="chain.colour"
