@@ -29,6 +29,8 @@ pub const FINE: [f64; 25] = [
 pub const COARSE: [f64; 9] = [1.0, 1.02, 1.06, 1.12, 1.22, 1.4, 1.8, 2.6, 5.0];
 /// A hair more ratio than a rung says, so that it holds with what is rounded off.
 const HAIR: f64 = 1e-6;
+/// Below so many times the smallest ratio rings are wedged.
+const WEDGED: f64 = 1.05;
 /// A repeat that is longer by less is the same.
 const GAIN: f64 = 1e-6;
 /// Two poses with rings no farther apart than this are the same branch, and what lies between is between them.
@@ -143,17 +145,21 @@ impl Ladder {
         }
         let above = self.0.iter().position(|rung| rung.ratio >= ratio).unwrap_or(self.0.len() - 1);
         let (low, high) = (&self.0[above.saturating_sub(1)], &self.0[above]);
-        // At the smallest ratio rings are wedged, and from there on room grows as its square root: in the root of how much
-        // thinner the wire is than there, what lies between two rungs is nearly straight.
+        // At the smallest ratio rings are wedged, and from there on room grows as its square root: near it, what lies between
+        // two rungs is nearly straight in the root of how much thinner the wire is; farther up in the wire itself.
         let thickest = wire_at(self.smallest_ratio());
-        let thinner = |ratio: f64| (1.0 - wire_at(ratio) / thickest).max(0.0).sqrt();
+        let near = low.ratio < WEDGED * self.smallest_ratio();
+        let thinner = |ratio: f64| {
+            let share = (1.0 - wire_at(ratio) / thickest).max(0.0);
+            if near { share.sqrt() } else { share }
+        };
         let step = thinner(high.ratio) - thinner(low.ratio);
         let share = (thinner(ratio) - thinner(low.ratio)) / step;
         Some((low, high, if step > 0.0 { share.clamp(0.0, 1.0) } else { 1.0 }))
     }
 
     /// The taut repeat at a ratio, as a share of the first ring's inside; `None` below the smallest ratio. Between rungs it
-    /// is read in a straight line against the square root of how much thinner the wire is than at the smallest; far above the last it keeps its share.
+    /// is read in a straight line against the wire, near the smallest against the root of how much thinner it is than there; far above the last it keeps its share.
     #[must_use]
     pub fn repeat_at(&self, ratio: f64) -> Option<f64> {
         self.of_bore(ratio, |pose| pose.repeat)

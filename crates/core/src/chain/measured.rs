@@ -84,7 +84,7 @@ pub struct ChainFrom {
 /// ```
 /// use lorimant_core::chain::measured::{MeasuredRings, OfRings, from_rings};
 ///
-/// let rings = OfOfRings::Measured(MeasuredRings { inside_mm: 5.0, wire_mm: 1.0, metal: None });
+/// let rings = OfRings::Measured(MeasuredRings { inside_mm: 5.0, wire_mm: 1.0, metal: None });
 /// let chain = from_rings("one-in-one", None, &rings, 420.0, 1).unwrap();
 /// // Each ring adds its inside.
 /// assert_eq!((chain.rings_n, chain.fits), (84, true));

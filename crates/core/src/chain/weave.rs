@@ -134,7 +134,7 @@ impl Weave {
     /// ```
     /// use lorimant_core::chain::weaves::by_word;
     ///
-    /// let single = by_word("one-in-one").unwrap().weave;
+    /// let single = &by_word("one-in-one").unwrap().weave;
     /// assert!(single.links_to(0, 0, 1, 0) && single.links_to(0, 0, -1, 0));
     /// assert!(!single.links_to(0, 0, 2, 0));
     /// ```
