@@ -22,12 +22,16 @@ use lorimant_core::chain::weaves::{self, by_word};
 use lorimant_core::chain::{ChainRequest, RingSize, Suits, Taut};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::piece::Piece;
+use lorimant_core::rack::cost::CostStart;
+use lorimant_core::rack::cut_plan::picked::{Picked, WireDemand, by_wire, remaining};
+use lorimant_core::rack::stock::booking::BlanksCut;
+use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
-use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::length::{Habits, LengthUnit};
 use lorimant_core::words::sentence::{Change, text};
 use proptest::prelude::*;
 use rstest::rstest;
@@ -200,12 +204,12 @@ proptest! {
             prop_assert_eq!(there.len(), building.rings_n() as usize);
         }
         for placing in 0..building.open_n() {
-            let told = building.placing(placing, 1.0).unwrap();
+            let told = building.placing(placing, 1.0, LengthUnit::Mm).unwrap();
             prop_assert_eq!(told.n, placing + 1);
             prop_assert!(told.in_row >= 1 && told.in_row <= told.of_row);
             prop_assert_eq!(building.before_row(told.row) + told.in_row, told.n);
         }
-        prop_assert!(building.placing(building.open_n(), 1.0).is_none());
+        prop_assert!(building.placing(building.open_n(), 1.0, LengthUnit::Mm).is_none());
     }
 
     /// Nothing that can be typed panics.
@@ -399,7 +403,7 @@ fn a_weave_that_cannot_be_says_why(
 
 #[rstest]
 fn a_bag_of_rings_says_how_long_in_which_weaves() {
-    let gives = RingsThere { inside_mm: 5.0, wire_mm: 1.0, rings_n: 301 }.gives().unwrap();
+    let gives = RingsThere { inside_mm: 5.0, wire_mm: 1.0, rings_n: 301 }.gives(LengthUnit::Mm).unwrap();
     let single = gives.iter().find(|one| one.weave == "one-in-one").unwrap();
     assert!((single.length_mm - 1505.0).abs() < 0.5);
     let byzantine = gives.iter().find(|one| one.weave == "byzantine").unwrap();
@@ -442,6 +446,102 @@ fn what_its_sentence_says_the_ask_line_reads() {
     assert_eq!(read.plan().unwrap(), chain.plan().unwrap());
 }
 
+/// What a sentence writes is read back, whatever stands in it.
+#[rstest]
+#[case(ChainRequest { chains_n: 3, ease_mm: -4.0, spares_n: 9, spoiled_share: 0.05, ..costume_chain() })]
+#[case(ChainRequest { weave: "four-in-one-sheet".into(), across_n: 7, ease_mm: 3.0, ..costume_chain() })]
+#[case(ChainRequest { second_ring: Some(ring(Metal::Copper, 1.2, 5.0)), chains_n: 2, ..costume_chain() })]
+fn every_word_of_a_sentence_is_read_back(
+    #[case] chain: ChainRequest,
+    #[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit,
+) {
+    let habits = Habits { unit, ..Habits::default() };
+    let workshop = Workshop { habits, ..Workshop::default() };
+    // In inches lengths are said to the hundredth, wire to the ten-thousandth.
+    let chain = match unit {
+        LengthUnit::Mm => chain,
+        LengthUnit::Inch => ChainRequest {
+            ring: ring(Metal::RedBrass, 0.0472 * 25.4, 5.0),
+            second_ring: chain.second_ring.map(|_| ring(Metal::Copper, 0.0472 * 25.4, 5.0)),
+            length_mm: 419.1,
+            ease_mm: 0.0,
+            ..chain
+        },
+    };
+    let said = text(&write(&chain, chain.ring_size().ok(), unit));
+    let reply = ask::answer(&said, &workshop, &Vec::new);
+    let read = reply.chain.unwrap_or_else(|| panic!("{said}: {:?} {:?}", reply.unclear, reply.faults));
+    assert_eq!(text(&write(&read, read.ring_size().ok(), unit)), said);
+    assert_eq!(read.plan().unwrap().rings_to_make_n, chain.plan().unwrap().rings_to_make_n);
+    assert!(!said.contains(" mm inside") || unit == LengthUnit::Mm, "{said}");
+}
+
+#[rstest]
+fn a_count_of_rings_that_is_not_used_is_said() {
+    let reply =
+        ask::answer("42 cm byzantine 300 rings 1.2 mm red brass 5 mm rod", &Workshop::default(), &Vec::new);
+    assert!(reply.assumed.iter().any(|said| said.contains("the 300 are not used")), "{reply:?}");
+    let cost =
+        ask::answer("cost of 42 cm byzantine 1.2 mm red brass 5 mm rod", &Workshop::default(), &Vec::new);
+    assert_eq!(cost.opens, Some(ask::View::Cost));
+}
+
+/// A sheet is carried by as many as it is wide; the longest way of counting says the same.
+#[rstest]
+fn a_wide_sheet_is_carried_by_more() {
+    let sheet = weave("four-in-one-sheet");
+    let carried: Vec<u32> = [1, 2, 3, 6, 7, 50].iter().map(|across| strands_n(sheet, *across)).collect();
+    assert_eq!(carried, [1, 2, 3, 6, 7, 50]);
+}
+
+/// Two wires: neither is forgotten in cutting or in cost, and what is shut is counted part by part.
+#[rstest]
+fn a_chain_of_two_wires_takes_both() {
+    let workshop = Workshop::default();
+    let two = ChainRequest { second_ring: Some(ring(Metal::Copper, 1.2, 5.0)), ..costume_chain() };
+    let plan = two.plan().unwrap();
+    assert_eq!(plan.parts_shut_n, [0, plan.shut_before_n]);
+    let piece = Piece::Chain(Box::new(two));
+    let picked = [Picked { what: "two".into(), piece: piece.clone() }];
+    let wires = by_wire(&picked, &[], &workshop).unwrap();
+    assert_eq!(wires.len(), 2);
+    let cut = |wire: &WireDemand| {
+        let demand = &wire.demand[0];
+        BlanksCut { what: demand.id.clone(), length_mm: demand.length_mm, n: demand.n }
+    };
+    // One wire cut is no chain; both are.
+    let both: Vec<BlanksCut> = wires.iter().map(cut).collect();
+    let left = |cut: &[BlanksCut]| remaining(&picked, cut, &workshop).unwrap()[0];
+    assert_eq!((left(&[]), left(&both)), (1, 0));
+    let per_metre = |price: i64, wire: &WireDemand| OnRack {
+        wire: wire.wire.clone(),
+        left_mm: 9e4,
+        per_metre: Some(price.into()),
+    };
+    let rack = Rack::new([per_metre(1, &wires[0]), per_metre(5, &wires[1])], vec![]);
+    let cost = CostStart::of(&piece, &rack, 0.into(), &workshop).unwrap();
+    let metres: Vec<f64> = wires.iter().map(|wire| wire.wanted_mm / 1000.0).collect();
+    let exact = metres[0] + 5.0 * metres[1];
+    let price: f64 = cost.request.wire_price.to_string().parse().unwrap();
+    assert!((price * cost.request.wire_mm / 1000.0 / exact - 1.0).abs() < 1e-3, "{price} {exact}");
+}
+
+/// Over several chains the place goes on; a lost one is found on the chain in hand.
+#[rstest]
+fn the_place_goes_on_from_chain_to_chain() {
+    let three = ChainRequest { chains_n: 3, length_mm: 90.0, ..costume_chain() };
+    let open_n = three.plan().unwrap().open_n;
+    let at = |done_n, rows_n| three.placing(done_n, rows_n, LengthUnit::Mm).unwrap();
+    assert_eq!((at(0, None).chain, at(0, None).of_n), (1, 3 * open_n));
+    let second = at(open_n + 5, None);
+    let placing = second.placing.unwrap();
+    assert_eq!((second.chain, placing.n, placing.row), (2, 6, 2));
+    assert_eq!(second.row_done_n, open_n + 8);
+    // Three whole rows of four open rings each.
+    assert_eq!(at(open_n + 5, Some(3)).done_n, open_n + 12);
+    assert!(at(3 * open_n, None).placing.is_none());
+}
+
 #[rstest]
 #[case("42 cm byzantine 1.2 mm red brass 5 mm rod", "byzantine", 420.0)]
 #[case("how many 6 mm rings for 60 cm of two in two 17 ga", "two-in-two", 600.0)]
@@ -480,13 +580,13 @@ fn a_word_of_the_sentence_changes_what_it_says() {
 fn a_placing_shows_the_ring_its_gap_and_what_it_goes_through() {
     let weave = weave("byzantine");
     let taut = taut("byzantine", 4.0);
-    let laid = Laid::of(weave, &taut, vec![1.0]);
+    let laid = Laid { weave: weave, pose: taut.pose.clone().unwrap(), wires_mm: vec![1.0] };
     let building = Building::of(weave, 6, 1).unwrap();
     let n = building.before_row(3);
     let shown = laid.at_placing(&building, n);
     assert_eq!(shown.iter().filter(|ring| ring.standing == Standing::New).count(), 1);
     assert!(shown[0].gap_mm.is_some());
-    let placing = building.placing(n, 1.0).unwrap();
+    let placing = building.placing(n, 1.0, LengthUnit::Mm).unwrap();
     // The connector of the third row: through both folded rings of the second.
     assert_eq!(placing.through, ["E of row 2", "F of row 2"]);
     assert!(placing.text.starts_with("Fold E and F of row 2 back"), "{}", placing.text);
@@ -496,7 +596,8 @@ fn a_placing_shows_the_ring_its_gap_and_what_it_goes_through() {
 #[rstest]
 fn solid_rings_are_closed_and_as_large_as_they_are() {
     let taut = taut("one-in-one", 4.0);
-    let rings = Laid::of(weave("one-in-one"), &taut, vec![1.0]).rows(1, 1);
+    let rings =
+        Laid { weave: weave("one-in-one"), pose: taut.pose.clone().unwrap(), wires_mm: vec![1.0] }.rows(1, 1);
     let file = stl(&rings);
     let number = |at: usize| f64::from(f32::from_le_bytes(file[at..at + 4].try_into().unwrap()));
     // The volume enclosed, by the divergence theorem, is that of the torus: 2π²·R·(d/2)², a little less for its facets.

@@ -4,7 +4,7 @@
 use crate::common::usual;
 use lorimant_core::pattern::Worn;
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, WireCandidate, sizes};
+use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, WireCandidate};
 use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::ring::RingRequest;
@@ -12,6 +12,7 @@ use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
+use lorimant_core::wire::sizes_sold;
 use lorimant_core::wire::strength::{hand_effort, strain_left};
 use lorimant_core::words::gauge::GaugeSystem;
 use lorimant_core::words::length::{Habits, LengthUnit};
@@ -116,7 +117,7 @@ fn every_metal_temper_and_size_that_can_serve_is_weighed_and_the_best_stands_fir
 #[case(LengthUnit::Inch, GaugeSystem::Awg)]
 #[case(LengthUnit::Mm, GaugeSystem::SteelWire)]
 fn twenty_sizes_whatever_the_habits(#[case] unit: LengthUnit, #[case] gauge: GaugeSystem) {
-    let sizes = sizes(Habits { unit, gauge });
+    let sizes = sizes_sold(Habits { unit, gauge });
     assert_eq!(sizes.len(), 20);
     assert!(sizes.iter().all(|mm| (0.1..=3.0).contains(mm)), "{sizes:?}");
 }

@@ -176,11 +176,14 @@ async fn a_chain_goes_into_the_cut_plan_and_onto_the_bench() {
         workshop.get(&format!("/api/batches/{id}")).await.json()["standing"]["tasks"][link].clone();
     assert_eq!(standing["done_n"], 10);
     assert_eq!(standing["left_n"].as_u64().unwrap(), plan["open_n"].as_u64().unwrap() - 10);
-    let next = workshop.post("/api/chains/placing", &json!({ "request": chain(), "n": 11 })).await.json();
+    let next =
+        workshop.post("/api/chains/placing", &json!({ "request": chain(), "done_n": 10 })).await.json();
     assert_eq!((&next["placing"]["row"], &next["placing"]["in_row"]), (&json!(3), &json!(3)));
     // A lost place: two whole rows were counted.
-    let counted =
-        workshop.post("/api/chains/placing", &json!({ "request": chain(), "first_of_row": 3 })).await.json();
+    let counted = workshop
+        .post("/api/chains/placing", &json!({ "request": chain(), "done_n": 10, "rows_n": 2 }))
+        .await
+        .json();
     assert_eq!(counted["done_n"], 8);
 }
 

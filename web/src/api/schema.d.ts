@@ -3339,6 +3339,8 @@ export interface components {
             opens_first: string;
             /** @description Rings of each part, in the order of the weave's parts. */
             parts_n: number[];
+            /** @description Of those, shut beforehand. */
+            parts_shut_n: number[];
             /**
              * Format: double
              * @description From a cell to the next, taut.
@@ -3453,7 +3455,7 @@ export interface components {
          * @description The word for a word of the sentence.
          * @enum {string}
          */
-        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares";
+        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares" | "spoiled";
         /** @description A word of a chain's sentence to change. */
         ChainWordChange: {
             /** @description What to do to it. */
@@ -3488,8 +3490,6 @@ export interface components {
             ring_plans: components["schemas"]["RingRequest"][];
             /** @description Twelve rows of it, or all where it has fewer. */
             rings: components["schemas"]["RingDrawn"][];
-            /** @description The steps from the spool to the chain. */
-            steps: components["schemas"]["Step"][];
         };
         /** @description A change to one word. */
         Change: {
@@ -7209,27 +7209,37 @@ export interface components {
         PlacingAsked: {
             /**
              * Format: int32
-             * @description The first ring of this row, from 1: where a lost place is found again by counting the rows that hang together.
+             * @description How many rings are in already, over all chains of the plan.
              */
-            first_of_row?: number | null;
-            /**
-             * Format: int32
-             * @description Which ring put in, from 1; the first of a row where that is named.
-             */
-            n?: number;
+            done_n?: number;
             /** @description The chain. */
             request: components["schemas"]["ChainRequest"];
+            /**
+             * Format: int32
+             * @description Whole rows that were counted on the chain in hand, where the place was lost: what comes after those.
+             */
+            rows_n?: number | null;
         };
-        /** @description A placing, and what the maker has before them. */
+        /** @description Where one is in building all chains of a plan, and what comes next. */
         PlacingShown: {
             /**
              * Format: int32
-             * @description Placings that are done when this one comes.
+             * @description Which chain it is, from 1.
+             */
+            chain: number;
+            /**
+             * Format: int32
+             * @description Rings put in before this one, over all chains.
              */
             done_n: number;
             /**
              * Format: int32
-             * @description How many placings there are.
+             * @description Of so many.
+             */
+            of_chains_n: number;
+            /**
+             * Format: int32
+             * @description Of so many, over all chains.
              */
             of_n: number;
             placing?: components["schemas"]["Placing"] | null;
@@ -7237,12 +7247,7 @@ export interface components {
             rings: components["schemas"]["RingDrawn"][];
             /**
              * Format: int32
-             * @description Placings before the row before.
-             */
-            row_before_n: number;
-            /**
-             * Format: int32
-             * @description Placings once this row is done.
+             * @description Rings put in once this row is done, over all chains.
              */
             row_done_n: number;
         };

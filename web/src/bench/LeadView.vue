@@ -8,6 +8,7 @@ import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import { isTyping } from '../shared/typing'
 import RouteMenu from '../making/RouteMenu.vue'
+import CautionNote from './CautionNote.vue'
 import MadeBatch from './MadeBatch.vue'
 import PlacingStep from './PlacingStep.vue'
 import RestPrompt from './RestPrompt.vue'
@@ -176,15 +177,6 @@ useEventListener('keydown', (event) => {
 })
 useEventListener('keyup', () => setTimeout(() => (keyed = false)))
 const clicked = () => (keyed ? undefined : onward())
-
-/** Cautions that were read in this sitting stand small. */
-const read = ref<string[]>(JSON.parse(sessionStorage.getItem('lorimant.cautions') ?? '[]') as string[])
-const caution = computed(() => task.value?.step.caution ?? '')
-function understood() {
-  read.value = [...read.value, caution.value]
-  sessionStorage.setItem('lorimant.cautions', JSON.stringify(read.value))
-  big.value?.focus()
-}
 </script>
 
 <template>
@@ -230,11 +222,7 @@ function understood() {
           :says="task.reads"
           @turned="press((at ?? 0) + 1, 'turned', { n: $event })"
         />
-        <div v-if="caution && !read.includes(caution)" class="caution" role="note" data-test="caution">
-          <p>{{ caution }}</p>
-          <v-btn variant="outlined" data-test="understood" @click="understood">I have seen to it</v-btn>
-        </div>
-        <p v-else-if="caution" class="caution small">{{ caution }}</p>
+        <CautionNote :caution="task.step.caution" @read="big?.focus()" />
       </section>
       <section class="press">
         <button
@@ -377,27 +365,6 @@ h1 {
 .from {
   display: block;
   margin: 4px 0 8px;
-}
-
-.caution {
-  margin: 8px 0 0;
-  display: flex;
-  align-items: center;
-  gap: 8px 18px;
-  padding: 6px 0 6px 14px;
-  border-left: 4px solid rgb(var(--v-theme-warning));
-  font-size: 1.15rem;
-}
-
-.caution p {
-  flex: 1;
-  margin: 0;
-}
-
-.caution.small {
-  font-size: 1rem;
-  border-left-width: 3px;
-  padding-block: 0;
 }
 
 .rest {

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { api, data, type ChainRequest, type PlacingShown } from '../api/client'
 import ChainStage from '../chains/ChainStage.vue'
 import PlacingCard from '../chains/PlacingCard.vue'
+import { countOf } from '../shared/typing'
 import { useNotice } from '../shared/notice'
 
 /** Building a chain at the bench: the ring that comes next, drawn as the maker has it before them; the place is held. */
@@ -22,20 +23,13 @@ const turn = ref({ yaw: 0.25, pitch: 0.35 })
 const counting = ref(false)
 const rows = ref('')
 
-/** Of several chains, the one in hand and where in it one is. */
-const each = computed(() => shown.value?.of_n ?? 0)
-const chain = computed(() => (each.value ? Math.floor(props.done / each.value) : 0))
-const within = computed(() => (each.value ? props.done % each.value : props.done))
-
 let latest = 0
-const ask = (more: { n?: number; first_of_row?: number }) =>
+const ask = (more: { done_n: number; rows_n?: number }) =>
   data(api.POST('/api/chains/placing', { body: { request: props.request, ...more } }))
 async function show() {
   const mine = ++latest
   try {
-    let next = await ask({ n: props.done + 1 })
-    // Beyond the first chain the order begins again.
-    if (props.done >= next.of_n) next = await ask({ n: (props.done % next.of_n) + 1 })
+    const next = await ask({ done_n: props.done })
     if (mine === latest) shown.value = next
   } catch (thrown) {
     notice.fail(thrown)
@@ -43,23 +37,22 @@ async function show() {
 }
 watch(() => props.done, show, { immediate: true })
 
-const rowLeft = computed(() => Math.max(0, (shown.value?.row_done_n ?? 0) - within.value))
+const rowLeft = computed(() => Math.max(0, (shown.value?.row_done_n ?? 0) - props.done))
 
 /** Rows that hang together were counted: the place is behind the last of them. */
 async function found() {
-  const typed = Number(rows.value.trim())
-  if (!Number.isInteger(typed) || typed < 0) return notice.say('Type how many whole rows you count.')
+  // None at all is a number of rows too.
+  const rows_n = rows.value.trim() === '0' ? 0 : countOf(rows.value)
+  if (rows_n === null) return notice.say(`“${rows.value}” is no number of whole rows. Type one in figures.`)
   try {
-    const { done_n } = await ask({ first_of_row: typed + 1 })
-    const by = chain.value * each.value + done_n - props.done
-    if (by !== 0) emit('on', by)
+    const { done_n } = await ask({ done_n: props.done, rows_n })
+    if (done_n !== props.done) emit('on', done_n - props.done)
     counting.value = false
     rows.value = ''
   } catch (thrown) {
     notice.fail(thrown)
   }
 }
-defineExpose({ rowLeft })
 </script>
 
 <template>
@@ -73,9 +66,7 @@ defineExpose({ rowLeft })
     placing
   />
   <div v-if="shown" class="card">
-    <p v-if="(request.chains_n ?? 1) > 1" class="quiet which">
-      chain {{ chain + 1 }} of {{ request.chains_n }}
-    </p>
+    <p v-if="shown.of_chains_n > 1" class="quiet which">chain {{ shown.chain }} of {{ shown.of_chains_n }}</p>
     <PlacingCard :shown="shown" />
     <p class="row">
       <v-btn variant="outlined" :disabled="rowLeft === 0" data-test="row-done" @click="emit('on', rowLeft)">

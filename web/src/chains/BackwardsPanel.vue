@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, data, type ChainRequest, type ChainSheet, type Gives } from '../api/client'
+import { countOf } from '../shared/typing'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 
@@ -24,11 +25,14 @@ async function read(text: string, of_wire: boolean) {
 
 async function fromBag() {
   wrong.value = ''
+  gives.value = []
+  const rings_n = countOf(count.value)
+  if (rings_n === null) return (wrong.value = `“${count.value}” is no number of rings. Type one in figures.`)
   try {
     const body = {
       inside_mm: await read(inside.value, false),
       wire_mm: await read(wire.value, true),
-      rings_n: Number(count.value.trim()) || 0,
+      rings_n,
     }
     gives.value = await data(api.POST('/api/chains/from-rings', { body }))
   } catch (thrown) {

@@ -14,6 +14,7 @@ import {
 } from '../api/client'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useWritten } from '../figures/written'
+import { countOf } from '../shared/typing'
 import { useNotice } from '../shared/notice'
 import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
@@ -77,7 +78,7 @@ async function place() {
   if (!request || !chain.sound || shown.value !== 'build') return
   const mine = ++latest
   try {
-    const next = await data(api.POST('/api/chains/placing', { body: { request, n: n.value } }))
+    const next = await data(api.POST('/api/chains/placing', { body: { request, done_n: n.value - 1 } }))
     if (mine === latest) placing.value = next
   } catch (thrown) {
     notice.fail(thrown)
@@ -88,14 +89,22 @@ watch(
   () => chain.worked?.plan.open_n ?? 1,
   (open) => (n.value = Math.min(n.value, open)),
 )
-function step(by: number) {
-  n.value = Math.min(Math.max(1, n.value + by), placing.value?.of_n ?? n.value)
+function goTo(to: number) {
+  n.value = Math.min(Math.max(1, to), placing.value?.of_n ?? n.value)
+}
+const step = (by: number) => goTo(n.value + by)
+function goToTyped(event: Event) {
+  const field = event.target as HTMLInputElement
+  const typed = countOf(field.value)
+  if (typed) goTo(typed)
+  else notice.say(`“${field.value}” is no number of a ring. Type one in figures.`)
+  field.value = String(n.value)
 }
 
 const files = [
-  { file: 'plan.pdf', says: 'Plan and placing steps, PDF', hint: 'A4, drawn at true size' },
-  { file: 'drawing.svg', says: 'Drawing, SVG', hint: 'three views, true size' },
-  { file: 'chain.stl', says: 'Solid rings, STL', hint: 'mm, for any 3-D program' },
+  { file: 'plan.pdf', says: 'Plan and placing steps, PDF', hint: 'A4, six rows drawn at true size' },
+  { file: 'drawing.svg', says: 'Drawing, SVG', hint: 'six rows from three sides, true size' },
+  { file: 'chain.stl', says: 'Solid rings, STL', hint: 'its first 24 rows at most, mm' },
   { file: 'rings.csv', says: 'Rings to make, CSV', hint: 'one line a part' },
   { file: 'placings.csv', says: 'Placing steps, CSV', hint: 'one line a ring' },
   { file: 'chain.json', says: 'Chain, JSON', hint: 'can be brought back in' },
@@ -140,6 +149,7 @@ const words: Record<ChainSlot, Word> = {
     says: 'A chain gives in wear: it is made so much shorter. Less than nothing leaves room.',
   },
   spares: { title: 'Spare rings', hint: 'a count' },
+  spoiled: { title: 'What share is reckoned spoiled', hint: '3 %' },
 }
 
 const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
@@ -259,7 +269,7 @@ onMounted(() => attempt(chain.open()))
           inputmode="numeric"
           aria-label="Which ring is put in"
           data-test="ring-n"
-          @change="((n = Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)), step(0))"
+          @change="goToTyped"
         />
         of {{ placing.of_n }} open rings
         <v-btn variant="text" :disabled="n >= placing.of_n" data-test="ring-on" @click="step(1)"
@@ -296,7 +306,17 @@ onMounted(() => attempt(chain.open()))
     </template>
     <template v-else-if="chain.worked" #figures>
       <PlacingCard v-if="shown === 'build' && placing" :shown="placing" />
-      <FigureColumn v-else :figures="chain.worked.figures" lead />
+      <template v-else>
+        <FigureColumn :figures="chain.worked.figures" lead />
+        <p
+          v-for="caution in chain.worked.cautions"
+          :key="caution.text"
+          :class="['caution', caution.level]"
+          data-test="caution"
+        >
+          {{ caution.text }}
+        </p>
+      </template>
     </template>
     <template #foot>
       <RatioScale
@@ -341,6 +361,22 @@ onMounted(() => attempt(chain.open()))
 .link {
   color: rgb(var(--v-theme-primary));
   text-decoration: underline;
+}
+
+.caution {
+  margin: 10px 0 0;
+  padding-left: 11px;
+  border-left: 3px solid rgb(var(--v-theme-hairline));
+  font-size: 0.98rem;
+  line-height: 1.25;
+}
+
+.caution.watch {
+  border-color: rgb(var(--v-theme-warning));
+}
+
+.caution.stop {
+  border-color: rgb(var(--v-theme-error));
 }
 
 .legend {

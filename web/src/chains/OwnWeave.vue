@@ -5,6 +5,7 @@ import { api, data, faultsOf, type Fault, type KnownWeave, type Relaxed, type We
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 import ChainStage from './ChainStage.vue'
+import LinkDiagram from './LinkDiagram.vue'
 
 /** A weave of one's own: rings of a cell, and which go through which, by tapping; it relaxes, and says from which ratio on. */
 const open = defineModel<boolean>({ required: true })
@@ -40,7 +41,6 @@ function take(from: Weave, entry: { id: number; revision: number } | null = null
   keptAs.value = entry
   found.value = null
   faults.value = []
-  chosen.value = null
 }
 function takeKnown(event: Event) {
   const one = known.data.value?.find(
@@ -68,91 +68,6 @@ const goesOn = computed({
     changed()
   },
 })
-
-/** Cells that are shown: the one before, this one, the next; of a sheet those to the right too. */
-const cells = computed(() =>
-  sheet.value
-    ? [
-        [-1, 0],
-        [0, 0],
-        [1, 0],
-        [-1, 1],
-        [0, 1],
-        [1, 1],
-      ]
-    : [
-        [-1, 0],
-        [0, 0],
-        [1, 0],
-      ],
-)
-type Tap = { ring: number; on: number; aside: number }
-const place = ({ ring, on, aside }: Tap) => {
-  const n = weave.value.rings.length
-  return {
-    x: 150 + on * 140 + ((n > 1 ? ring / (n - 1) : 0.5) - 0.5) * 78,
-    y: 48 + (ring % 2) * 46 + aside * 118,
-  }
-}
-const chosen = ref<Tap | null>(null)
-const same = (a: Tap | null, b: Tap) => !!a && a.ring === b.ring && a.on === b.on && a.aside === b.aside
-
-/** A second ring tapped makes a link of the two, or takes it out. */
-function tap(at: Tap) {
-  if (!chosen.value) return void (chosen.value = at)
-  if (same(chosen.value, at)) return void (chosen.value = null)
-  const from = chosen.value
-  chosen.value = null
-  const link = {
-    ring: from.ring,
-    through: at.ring,
-    cells_on: at.on - from.on,
-    cells_aside: at.aside - from.aside,
-  }
-  const is = (one: Weave['links'][number]) =>
-    (one.ring === link.ring &&
-      one.through === link.through &&
-      (one.cells_on ?? 0) === link.cells_on &&
-      (one.cells_aside ?? 0) === link.cells_aside) ||
-    (one.ring === link.through &&
-      one.through === link.ring &&
-      (one.cells_on ?? 0) === -link.cells_on &&
-      (one.cells_aside ?? 0) === -link.cells_aside)
-  const links = weave.value.links
-  weave.value.links = links.some(is) ? links.filter((one) => !is(one)) : [...links, link]
-  changed()
-}
-
-/** Every link as a line, where both its rings are shown. */
-const lines = computed(() =>
-  cells.value.flatMap(([on, aside]) =>
-    weave.value.links.flatMap((link) => {
-      const to = {
-        ring: link.through,
-        on: on! + (link.cells_on ?? 0),
-        aside: aside! + (link.cells_aside ?? 0),
-      }
-      if (!cells.value.some(([a, b]) => a === to.on && b === to.aside)) return []
-      const [a, b] = [place({ ring: link.ring, on: on!, aside: aside! }), place(to)]
-      return [{ x1: a.x, y1: a.y, x2: b.x, y2: b.y }]
-    }),
-  ),
-)
-const rings = computed(() =>
-  cells.value.flatMap(([on, aside]) =>
-    weave.value.rings.map((part, ring) => {
-      const at = { ring, on: on!, aside: aside! }
-      const where = on === 0 ? '' : on! < 0 ? ' of the cell before' : ' of the next cell'
-      return {
-        at,
-        ...place(at),
-        says: `${letter(ring)}${where}${aside ? ', to the right' : ''}`,
-        part,
-        here: on === 0 && !aside,
-      }
-    }),
-  ),
-)
 
 function addRing() {
   weave.value.rings = [...weave.value.rings, weave.value.rings.at(-1) ?? 'ring']
@@ -276,31 +191,12 @@ function use() {
           Tap a ring, then the ring it goes through; the same two again take the link out. Dark rings are the
           cell, the pale ones the cells beside it.
         </p>
-        <svg
-          class="links"
-          :viewBox="`0 0 300 ${sheet ? 250 : 140}`"
-          role="group"
-          aria-label="Which ring goes through which"
-        >
-          <line v-for="(line, i) in lines" :key="i" v-bind="line" class="link" />
-          <g
-            v-for="one in rings"
-            :key="one.says"
-            class="ring"
-            :class="{ here: one.here, chosen: same(chosen, one.at) }"
-            role="button"
-            tabindex="0"
-            :aria-label="one.says"
-            :aria-pressed="same(chosen, one.at)"
-            :data-ring="one.says"
-            @click="tap(one.at)"
-            @keydown.enter.prevent="tap(one.at)"
-            @keydown.space.prevent="tap(one.at)"
-          >
-            <circle :cx="one.x" :cy="one.y" r="13" />
-            <text :x="one.x" :y="one.y + 4.5">{{ letter(one.at.ring) }}</text>
-          </g>
-        </svg>
+        <LinkDiagram
+          v-model="weave.links"
+          :rings="weave.rings"
+          :sheet="sheet"
+          @update:model-value="changed"
+        />
         <p class="line">
           <v-btn
             variant="outlined"
@@ -403,50 +299,6 @@ function use() {
 
 .hint {
   margin: 0 0 4px;
-}
-
-.links {
-  width: 100%;
-  max-height: 300px;
-}
-
-.link {
-  stroke: rgb(var(--v-theme-primary));
-  stroke-width: 3;
-}
-
-.ring {
-  cursor: pointer;
-}
-
-.ring circle {
-  fill: rgb(var(--v-theme-surface));
-  stroke: rgb(var(--v-theme-quiet));
-  stroke-width: 1.5;
-}
-
-.ring text {
-  text-anchor: middle;
-  font-size: 13px;
-  font-weight: 700;
-  fill: rgb(var(--v-theme-quiet));
-}
-
-.ring.here circle {
-  stroke: rgb(var(--v-theme-on-background));
-  stroke-width: 3;
-}
-
-.ring.here text {
-  fill: rgb(var(--v-theme-on-background));
-}
-
-.ring.chosen circle {
-  fill: rgb(var(--v-theme-primary));
-}
-
-.ring.chosen text {
-  fill: rgb(var(--v-theme-on-primary));
 }
 
 .parts {

@@ -4,7 +4,8 @@ import type { AgendaSitting, Hold, SatWork } from '../api/client'
 import { refused, useForm, useOpen } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
-import { countOf, dayOf } from './words'
+import { countOf } from '../shared/typing'
+import { dayOf } from './words'
 
 /** Holds a step in a later sitting, or parts it between two. */
 const held = defineModel<{ work: SatWork; part: boolean } | null>({ required: true })

@@ -5,7 +5,7 @@ import { refused, useForm, useOpen } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
-import { countOf } from './words'
+import { countOf } from '../shared/typing'
 import { countIn } from '../shared/piece'
 
 /** Changes an order: who, when, its note, how many of each line. */

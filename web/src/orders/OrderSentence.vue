@@ -7,7 +7,7 @@ import PiecePicker from '../rack/PiecePicker.vue'
 import type { ChosenPiece } from '../shared/asked'
 import { useKept } from '../shared/kept'
 import { useNotice } from '../shared/notice'
-import { countOf } from './words'
+import { countOf } from '../shared/typing'
 
 /** An order, said in a sentence whose words are its inputs. */
 const emit = defineEmits<{ taken: [] }>()

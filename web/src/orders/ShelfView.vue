@@ -15,7 +15,7 @@ import BagDialog from './BagDialog.vue'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
 import SurvivorDialog from './SurvivorDialog.vue'
-import { countOf } from './words'
+import { countOf } from '../shared/typing'
 import { countIn } from '../shared/piece'
 
 /** What lies in bags, where, and how many; taken out, put back, counted, labelled, made again. */

@@ -7,7 +7,7 @@ import { readFields, refused, useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
-import { countOf } from './words'
+import { countOf } from '../shared/typing'
 
 /** A single piece that is left: what it measures leads to the recipe it was made by, and that makes it again. */
 const open = defineModel<boolean>({ required: true })

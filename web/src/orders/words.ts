@@ -13,6 +13,3 @@ export function dayOf(date: string) {
   const year = day.getFullYear() === new Date().getFullYear() ? undefined : 'numeric'
   return day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year })
 }
-
-/** A whole number from 1 on; none where it is something else. */
-export const countOf = (text: string) => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : null)

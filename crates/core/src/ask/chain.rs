@@ -8,9 +8,9 @@ use crate::chain::change::{clasps, weave_called};
 use crate::chain::sentence::{length_told, write};
 use crate::chain::weaves::{self, Known};
 use crate::chain::{ChainRequest, Suits};
-use crate::fault::Faults;
 use crate::pattern::PatternRequest;
 use crate::piece::Piece;
+use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{self, shown};
 
@@ -66,6 +66,18 @@ impl Left {
             self.0[from..from + wanted.len()].fill(' ');
         }
         at.is_some()
+    }
+
+    /// Blanks a phrase out together with the number before it: `4 spare rings`. The number; nothing where either is missing.
+    fn counted(&mut self, phrase: &str) -> Option<f64> {
+        let lower = self.text().to_lowercase();
+        let at = lower.find(phrase)?;
+        let before = lower[..at].trim_end();
+        let start = before.rfind(|c: char| !c.is_ascii_digit() && c != '.').map_or(0, |i| i + 1);
+        let number = before[start..].parse().ok()?;
+        let (from, to) = (lower[..start].chars().count(), lower[..at + phrase.len()].chars().count());
+        self.0[from..to].fill(' ');
+        Some(number)
     }
 
     /// Blanks the longest length out that a chain can have, mm.
@@ -126,39 +138,87 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
     let known = weave_of(&mut left)?;
     let mut reply = Answer { understood: vec![known.weave.name.clone()], ..Answer::default() };
     let asks_ratio = left.text().to_lowercase().contains("ratio");
-    let clasp = clasp_of(&mut left);
     // What follows the colon is what comes of it.
     if let Some(colon) = left.0.iter().position(|c| *c == ':') {
         left.0.truncate(colon);
     }
-    let ease = ease_of(&mut left, workshop);
+    let second = second_of(&mut left);
+    let clasp = clasp_of(&mut left);
+    let ease_mm = ease_of(&mut left, workshop);
+    let spares = left.counted("spare rings").or_else(|| left.counted("spare ring"));
+    let spoiled = left.counted("% spoiled");
+    let across = left.counted("cells across").or_else(|| left.counted("cell across"));
+    let chains = left.counted("chains").or_else(|| left.counted("chain"));
     let length_mm = left.length(workshop);
+    let opens = [
+        ("what does", View::Cost),
+        ("what do", View::Cost),
+        ("cost of", View::Cost),
+        ("cost", View::Cost),
+        ("which wire", View::WhichWire),
+    ]
+    .into_iter()
+    .filter(|(word, _)| left.take(word))
+    .map(|(_, view)| view)
+    .last();
     for word in CHAIN.iter().chain(&FILLER) {
         while left.take(word) {}
     }
     let left_over = left.text();
     let said = left_over.trim().trim_matches(|c: char| !c.is_alphanumeric() && c != '"');
-    let only_count = said == "1" || said == "rings";
-    if said.is_empty() || only_count {
+    if said.is_empty() || said == "rings" {
         return Some(of_weave(known, asks_ratio, reply));
     }
-    let (ring, assumed) = match rings_of(text, &left, workshop, kept) {
-        Ok(read) => read,
-        Err((unclear, faults)) => {
-            reply.unclear.extend(unclear);
-            reply.faults.extend(faults.into_iter().flat_map(|faults| faults.0));
-            return Some(reply);
+    let mut read = |words: &str| match rings_of(text, words, workshop, kept) {
+        Ok((ring, assumed)) => {
+            reply.assumed.extend(assumed);
+            Some(ring)
+        }
+        Err(unclear) => {
+            reply.unclear.push(unclear);
+            None
         }
     };
-    reply.assumed = assumed;
-    let mut chain = ChainRequest::new(known.word, ring, length_mm.unwrap_or(200.0));
+    let Some(ring) = read(said) else { return Some(reply) };
+    let second_ring = match second {
+        // Of the temper of the others where it says none.
+        Some(said) => match read(&format!("{} {said}", ring.wire.temper.shown())) {
+            Some(ring) => Some(ring),
+            None => return Some(reply),
+        },
+        None => None,
+    };
+    if ring.rings_n != USUAL_RINGS {
+        reply
+            .assumed
+            .push(format!("The length says how many rings it takes: the {} are not used.", ring.rings_n));
+    }
     if length_mm.is_none() {
         reply.assumed.push("No length is given: 20 cm are taken.".to_owned());
     }
-    chain.clasp = clasp;
-    chain.ease_mm = ease;
-    Some(planned(chain, workshop, reply))
+    let usual = ChainRequest::new(known.word, ring, length_mm.unwrap_or(200.0));
+    #[expect(
+        clippy::cast_possible_truncation,
+        clippy::cast_sign_loss,
+        reason = "limits are checked with the chain"
+    )]
+    let whole = |typed: Option<f64>, usual: u32| typed.map_or(usual, |n| n.clamp(0.0, 1e6) as u32);
+    let chain = ChainRequest {
+        second_ring,
+        clasp,
+        ease_mm,
+        spares_n: whole(spares, usual.spares_n),
+        spoiled_share: spoiled.map_or(usual.spoiled_share, |percent| percent / 100.0),
+        across_n: whole(across, usual.across_n),
+        chains_n: whole(chains, usual.chains_n),
+        ..usual
+    };
+    let reply = planned(chain, workshop, reply);
+    Some(Answer { opens: opens.or(reply.opens), ..reply })
 }
+
+/// Rings of a line that says no count.
+const USUAL_RINGS: u32 = 100;
 
 /// What is known of a weave alone.
 fn of_weave(known: &Known, asks_ratio: bool, reply: Answer) -> Answer {
@@ -222,50 +282,52 @@ fn clasp_of(left: &mut Left) -> Option<PatternRequest> {
     None
 }
 
-/// `and 5 mm of ease`.
+/// `5 mm of ease`, `-5 mm of ease`, `no ease`; mm.
 fn ease_of(left: &mut Left, workshop: &Workshop) -> f64 {
+    if left.take("no ease") {
+        return 0.0;
+    }
     let text = left.text();
     let Some(end) = text.find("of ease") else { return 0.0 };
-    let Some(start) = text[..end].rfind("and ") else { return 0.0 };
-    let Ok(read) = length::read(text[start + 4..end].trim(), workshop.habits) else { return 0.0 };
+    let start = text[..end].rfind([',', ';']).map_or(0, |i| i + 1);
+    let start = text[start..end].rfind("and ").map_or(start, |i| start + i + 4);
+    let said = text[start..end].trim();
+    let (sign, said) = said.strip_prefix(['-', '−']).map_or((1.0, said), |rest| (-1.0, rest));
+    let Ok(read) = length::read(said.trim(), workshop.habits) else { return 0.0 };
     let (from, to) = (text[..start].chars().count(), text[..end + 7].chars().count());
     left.0[from..to].fill(' ');
-    read.mm
+    sign * read.mm
 }
 
-type Rings = (crate::ring::RingRequest, Vec<String>);
+/// `; rings of the fold of copper, 1 mm on the 5 mm rod`: what the second part's rings are.
+fn second_of(left: &mut Left) -> Option<String> {
+    let text = left.text();
+    let start = text.find("; rings of the ")?;
+    let end = text[start..].find(", with").map_or(text.len(), |i| start + i);
+    let (_, said) = text[start + 15..end].split_once(" of ")?;
+    let said = said.to_owned();
+    let (from, to) = (text[..start].chars().count(), text[..end].chars().count());
+    left.0[from..to].fill(' ');
+    Some(said)
+}
 
 /// The rest of the line, as rings are said.
 fn rings_of(
     typed: &str,
-    left: &Left,
+    left: &str,
     workshop: &Workshop,
     kept: &dyn Fn() -> Vec<Kept>,
-) -> Result<Rings, (Option<Unclear>, Option<Faults>)> {
-    let mut rest = left.text();
-    if rest.trim_start().starts_with("1 ") {
-        // `1 chain of`.
-        rest = rest.trim_start().trim_start_matches("1 ").to_owned();
-    }
-    let words = rest.split_whitespace().collect::<Vec<_>>().join(" ");
+) -> Result<(RingRequest, Vec<String>), Unclear> {
+    let words = left.split_whitespace().collect::<Vec<_>>().join(" ");
     let words = words.replace(" ,", ",").trim_matches([',', ';', '.', ' ']).to_owned();
     let rings = if words.contains("ring") { words.clone() } else { format!("rings {words}") };
-    match piece(&rings, workshop, kept) {
-        Ok((Piece::Rings(ring), assumed)) => Ok((ring, assumed)),
-        Ok(_) => {
-            let why =
-                "A chain is made of rings: say their wire and size, for example 6 mm rings of 17 ga copper.";
-            Err((Some(unclear(typed, &words, why.to_owned())), None))
-        }
-        Err(faults) => {
-            let why = faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" ");
-            Err((Some(unclear(typed, &words, why)), None))
-        }
-    }
-}
-
-fn unclear(typed: &str, words: &str, why: String) -> Unclear {
-    let first = words.split_whitespace().next().unwrap_or(words);
+    let why = match piece(&rings, workshop, kept) {
+        Ok((Piece::Rings(ring), assumed)) => return Ok((ring, assumed)),
+        Ok(_) => "A chain is made of rings: say their wire and size, for example 6 mm rings of 17 ga copper."
+            .to_owned(),
+        Err(faults) => faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" "),
+    };
+    let first = words.split_whitespace().next().unwrap_or(&words);
     let from = typed.find(first).map_or(0, |at| typed[..at].chars().count());
-    Unclear { from, to: typed.chars().count(), text: words.to_owned(), why, holds_back: true }
+    Err(Unclear { from, to: typed.chars().count(), text: words, why, holds_back: true })
 }

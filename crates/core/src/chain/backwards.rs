@@ -5,12 +5,14 @@ use serde::{Deserialize, Serialize};
 
 use super::placing::Building;
 use super::plan::counted;
+use super::sentence::length_told;
 use super::weave::Weave;
 use super::weaves::{self, Known};
 use super::{ChainRequest, RingSize, Suits, Taut};
 use crate::fault::{Faults, Span};
 use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
+use crate::wire::sizes_sold;
 use crate::words::length::{LengthUnit, caliper, shown};
 
 /// A weave at a ratio: its place on the scale from *cannot* to *floppy*.
@@ -138,11 +140,6 @@ pub struct Gives {
     pub told: String,
 }
 
-/// The share above the smallest ratio within which the best is sought where nothing is known to be usual.
-fn best_of(taut: &Taut) -> f64 {
-    f64::midpoint(taut.usual[0], taut.usual[1])
-}
-
 impl Suits {
     /// The better suited first.
     fn rank(self) -> u8 {
@@ -170,7 +167,7 @@ pub fn scale(request: &ChainRequest) -> Result<Vec<OnScale>, Faults> {
             shown: known.weave.name.clone(),
             smallest_ratio: taut.smallest_ratio,
             usual_ratio: taut.usual,
-            floppy_ratio: 1.35 * taut.usual[1],
+            floppy_ratio: taut.floppy_ratio(),
             suits: taut.suits,
             repeat_mm: taut.repeat_mm,
             told: told(&known.weave, &taut),
@@ -224,7 +221,7 @@ impl ChainRequest {
         let unit = workshop.habits.unit;
         let taut = self.taut()?;
         let weave = self.design()?;
-        let best_ratio = best_of(&taut);
+        let best_ratio = taut.best_ratio();
         let best_inside_mm = best_ratio * self.ring.wire.size_mm;
         let mut rods: Vec<RodFor> = workshop
             .rods
@@ -276,7 +273,7 @@ impl ChainRequest {
                 taut.ratio,
                 taut.suits.shown(),
                 plan.rings_n,
-                super::sentence::length_told(plan.finished_length_mm, unit),
+                length_told(plan.finished_length_mm, unit),
                 shown(plan.mass_g, 1)
             ),
             None if !taut.fits() => {
@@ -299,12 +296,12 @@ impl ChainRequest {
         })
     }
 
-    /// Wires, in even gauges of the workshop's system, that give a chain so far across at its best, each with the rod that
+    /// Wires, in the sizes the workshop buys, that give a chain so far across at its best, each with the rod that
     /// comes nearest.
     fn wires_for(&self, across_mm: f64, workshop: &Workshop) -> Vec<WireAndRod> {
         let unit = workshop.habits.unit;
         let mut found: Vec<(f64, WireAndRod)> = vec![];
-        for size_mm in sizes_offered(unit) {
+        for size_mm in sizes_sold(workshop.habits) {
             let mut request = self.clone();
             request.ring.wire.size_mm = size_mm;
             let Ok(back) = request.backwards(None, workshop) else { continue };
@@ -336,29 +333,22 @@ impl ChainRequest {
     }
 }
 
-/// Sizes of wire that shops sell, mm.
-fn sizes_offered(unit: LengthUnit) -> Vec<f64> {
-    match unit {
-        LengthUnit::Mm => vec![0.5, 0.6, 0.8, 0.9, 1.0, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.5],
-        LengthUnit::Inch => (10..=24).map(|n| 0.127 * 92_f64.powf((36.0 - f64::from(n)) / 39.0)).collect(),
-    }
-}
-
 impl RingsThere {
-    /// What they give in every weave of the trade, the longest of those that suit first.
+    /// What they give in every weave of the trade but sheets, the longest of those that suit first, in the unit read first.
     ///
     /// ```
     /// use lorimant_core::chain::backwards::RingsThere;
+    /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let bag = RingsThere { inside_mm: 5.0, wire_mm: 1.2, rings_n: 300 };
-    /// let gives = bag.gives().unwrap();
+    /// let gives = bag.gives(LengthUnit::Mm).unwrap();
     /// let byzantine = gives.iter().find(|one| one.weave == "byzantine").unwrap();
     /// assert_eq!((byzantine.cells_n, byzantine.left_n), (50, 0));
     /// ```
     ///
     /// # Errors
     /// A fault at each number that cannot be.
-    pub fn gives(&self) -> Result<Vec<Gives>, Faults> {
+    pub fn gives(&self, unit: LengthUnit) -> Result<Vec<Gives>, Faults> {
         let mut faults = Faults::none();
         let inside = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
         faults.keep(inside.check("inside_mm", self.inside_mm));
@@ -381,9 +371,9 @@ impl RingsThere {
             let left_n = self.rings_n - cells_n * k;
             let told = if taut.fits() {
                 format!(
-                    "{}: {} cm from {} rings{}, {}",
+                    "{}: {} from {} rings{}, {}",
                     known.weave.name,
-                    shown(length_mm / 10.0, 1),
+                    length_told((length_mm * 10.0).round() / 10.0, unit),
                     cells_n * k,
                     if left_n > 0 { format!(", {left_n} over") } else { String::new() },
                     taut.suits.shown()

@@ -116,11 +116,17 @@ impl ChainRequest {
             ChainSlot::Chains => changed.chains_n = count("chains", super::MOST_CHAINS)?,
             ChainSlot::Across => changed.across_n = count("cells across", 200)?,
             ChainSlot::Spares => changed.spares_n = count("spare rings", 10_000)?,
+            ChainSlot::Spoiled => {
+                let said = text.trim().trim_end_matches("spoiled").trim().trim_end_matches('%').trim();
+                let read = said.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
+                let wrong = || fault(format!("{} is no share from 0 to 50 %. Type it as 3 %.", quoted(text)));
+                changed.spoiled_share = read.ok_or_else(wrong)? / 100.0;
+            }
             ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
             ChainSlot::Ease => {
                 let said = text.trim().trim_end_matches("of ease").trim();
                 let (sign, said) = said.strip_prefix(['-', '−']).map_or((1.0, said), |rest| (-1.0, rest));
-                changed.ease_mm = if matches!(said, "0" | "no" | "none") {
+                changed.ease_mm = if matches!(said, "0" | "no" | "none" | "no ease") {
                     0.0
                 } else {
                     sign * length::read(said, workshop.habits).map_err(fault)?.mm
@@ -169,6 +175,10 @@ impl ChainRequest {
                 let step = length_step_mm(unit);
                 let next = (self.length_mm / step).round() + f64::from(steps);
                 changed.length_mm = (next * step).max(step);
+            }
+            ChainSlot::Spoiled => {
+                let percent = (self.spoiled_share * 100.0).round() + f64::from(steps);
+                changed.spoiled_share = percent.clamp(0.0, 50.0) / 100.0;
             }
             ChainSlot::Ease => changed.ease_mm = self.ease_mm + f64::from(steps),
             ChainSlot::Weave => {
@@ -236,7 +246,10 @@ impl ChainRequest {
                 .collect(),
             ChainSlot::Ease => [0.0, 5.0, 10.0, -5.0, -10.0]
                 .iter()
-                .map(|mm| choice(&length_told(*mm, unit), Self { ease_mm: *mm, ..self.clone() }))
+                .map(|mm| {
+                    let label = if *mm == 0.0 { "no ease".to_owned() } else { length_told(*mm, unit) };
+                    choice(&label, Self { ease_mm: *mm, ..self.clone() })
+                })
                 .collect(),
             ChainSlot::Second => self.second_choices(&choice),
             _ => vec![],

@@ -3,7 +3,8 @@
 use super::{ChainPlan, ChainRequest, Suits};
 use crate::figure::{Figure, Level, Question, figure};
 use crate::words::counted;
-use crate::words::length::{LengthUnit, long_length, shown};
+use crate::words::length::{LengthUnit, caliper, long_length, shown};
+use crate::words::scale::of_wire;
 
 const CONTACT: &str = "Rings as tori that touch: the longest repeat at which nothing overlaps and exactly the listed pairs \
                        are linked, by sequential linear programs from several starts.";
@@ -16,7 +17,7 @@ impl ChainPlan {
     pub fn figures(&self, request: &ChainRequest, minutes: f64, unit: LengthUnit) -> Vec<Figure> {
         let mut figures = self.count(request);
         figures.extend(self.in_your_hand(request, unit));
-        figures.extend(self.off_the_spool(request, minutes));
+        figures.extend(self.off_the_spool(request, minutes, unit));
         figures.push(self.will_it_hold());
         figures
     }
@@ -71,9 +72,21 @@ impl ChainPlan {
     fn in_your_hand(&self, request: &ChainRequest, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::InYourHand;
         let finished = self.finished_length_mm;
+        let spread =
+            format!("± {}", caliper((self.chain_length_spread_mm.max(0.1) * 10.0).round() / 10.0, unit));
+        let off = finished - (request.length_mm - request.ease_mm);
+        let word = if off > 0.0 { "longer" } else { "shorter" };
+        let more = if off.abs() > 1.0 {
+            format!(
+                "{spread}; {} {word} than asked: whole rows",
+                caliper((off.abs() * 10.0).round() / 10.0, unit)
+            )
+        } else {
+            spread
+        };
         let length = figure("chain-length", question, "finished length", shown(finished, 1), "mm")
             .ruler(finished)
-            .more(format!("± {} mm", shown(self.chain_length_spread_mm.max(0.1), 1)))
+            .more(more)
             .says("Pulled taut, clasp included where there is one. Lying loose it is shorter.")
             .formula(
                 "cells × repeat + clasp",
@@ -95,17 +108,6 @@ impl ChainPlan {
                 ),
                 CONTACT,
             );
-        let off = finished - (request.length_mm - request.ease_mm);
-        let length = if off.abs() > 1.0 {
-            let word = if off > 0.0 { "longer" } else { "shorter" };
-            length.more(format!(
-                "± {} mm; {} mm {word} than asked: whole rows",
-                shown(self.chain_length_spread_mm.max(0.1), 1),
-                shown(off.abs(), 1)
-            ))
-        } else {
-            length
-        };
         let level = match self.suits {
             Suits::Stiff | Suits::Floppy => Some(Level::Watch),
             _ => None,
@@ -162,11 +164,10 @@ impl ChainPlan {
         .says("How far it reaches to either side of its length, taut.")
         .formula("outermost wire to outermost wire", format!("{} and {} mm", shown(wide, 2), shown(deep, 2)))
         .assumes("Pulled taut.", "As the ring.", CONTACT);
-        let _ = unit;
         vec![length, ratio, repeat, across]
     }
 
-    fn off_the_spool(&self, request: &ChainRequest, minutes: f64) -> Vec<Figure> {
+    fn off_the_spool(&self, request: &ChainRequest, minutes: f64, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::OffTheSpool;
         let (wire, wire_unit) = long_length(self.off_the_spool_mm);
         let spool = figure("wire", question, "wire off the spool", wire, wire_unit)
@@ -176,7 +177,7 @@ impl ChainPlan {
             .formula("ring plan", format!("{} rings: {} mm", self.rings_to_make_n, shown(self.off_the_spool_mm, 0)))
             .assumes("As the ring plan.", "As the ring plan.", TALLY);
         let mass = figure("mass", question, "one chain weighs", shown(self.mass_g, 1), "g")
-            .more(format!("{} of wire in it", long_told(self.wire_length_mm)))
+            .more(format!("{} of wire in it", of_wire(self.wire_length_mm, unit)))
             .says("Its rings, without the clasp.")
             .formula(
                 "rings × wire in a ring × mass of a length",
@@ -210,9 +211,4 @@ impl ChainPlan {
                 PLASTIC,
             )
     }
-}
-
-fn long_told(mm: f64) -> String {
-    let (value, unit) = long_length(mm);
-    format!("{value} {unit}")
 }

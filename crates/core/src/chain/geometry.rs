@@ -9,7 +9,6 @@ use serde::Serialize;
 use super::ChainRequest;
 use super::placing::{At, Building};
 use super::pose::Pose;
-use super::taut::Taut;
 use super::torus::Torus;
 use super::weave::{Weave, name};
 use crate::drawing::{Drawing, Role, Sketch};
@@ -82,22 +81,13 @@ impl ChainRequest {
     pub fn laid(&self) -> Result<Laid<'_>, Faults> {
         let taut = self.taut()?;
         let weave = self.design()?;
-        if taut.pose.is_none() {
-            self.plan()?;
-        }
+        let Some(pose) = taut.pose.clone() else { return Err(self.does_not_fit(weave, &taut).into()) };
         let wires_mm = std::iter::once(&self.ring).chain(&self.second_ring).map(|ring| ring.wire.size_mm);
-        Ok(Laid::of(weave, &taut, wires_mm.collect()))
+        Ok(Laid { weave, pose, wires_mm: wires_mm.collect() })
     }
 }
 
-impl<'a> Laid<'a> {
-    /// A weave as it lies taut.
-    #[must_use]
-    pub fn of(weave: &'a Weave, taut: &Taut, wires_mm: Vec<f64>) -> Self {
-        let flat = Pose { rings: vec![], repeat: 1.0, across: 0.0, turn: 0.0 };
-        Self { weave, pose: taut.pose.clone().unwrap_or(flat), wires_mm }
-    }
-
+impl Laid<'_> {
     fn wire_mm(&self, ring: usize) -> f64 {
         let part = self.weave.part_of(ring);
         self.wires_mm.get(part).or(self.wires_mm.first()).copied().unwrap_or(1.0)
@@ -140,7 +130,7 @@ impl<'a> Laid<'a> {
     /// in with its gap, what it goes through and takes up.
     #[must_use]
     pub fn at_placing(&self, building: &Building, n: u32) -> Vec<RingDrawn> {
-        let Some(new) = building.open().nth(n as usize) else { return vec![] };
+        let Some(new) = building.nth(n) else { return vec![] };
         let placed = building.placed(new);
         let first = new.cell.saturating_sub(ROWS_BEFORE);
         let mut shown: Vec<RingDrawn> = vec![];

@@ -6,9 +6,13 @@
 
 use serde::Serialize;
 
+use super::ChainRequest;
+use super::geometry::RingDrawn;
 use super::weave::{Weave, name};
 use crate::fault::{Fault, Faults};
+use crate::making::operations::gap_mm;
 use crate::words::counted;
+use crate::words::length::{LengthUnit, caliper};
 
 /// Most cells in which the shut rings come again.
 const MOST_CELLS: usize = 4;
@@ -75,6 +79,61 @@ pub struct Placing {
     pub if_wrong: String,
 }
 
+/// Where one is in building all chains of a plan, and what comes next.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct PlacingShown {
+    /// The placing; none once all rings of all chains are in.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub placing: Option<Placing>,
+    /// The rings there, the new one first.
+    pub rings: Vec<RingDrawn>,
+    /// Which chain it is, from 1.
+    pub chain: u32,
+    /// Of so many.
+    pub of_chains_n: u32,
+    /// Rings put in before this one, over all chains.
+    pub done_n: u32,
+    /// Of so many, over all chains.
+    pub of_n: u32,
+    /// Rings put in once this row is done, over all chains.
+    pub row_done_n: u32,
+}
+
+impl ChainRequest {
+    /// What comes next where so many rings are in, over all chains of the plan; where whole rows were counted instead, what
+    /// comes after so many of the chain in hand.
+    ///
+    /// # Errors
+    /// As [`ChainRequest::plan`].
+    pub fn placing(
+        &self,
+        done_n: u32,
+        rows_n: Option<u32>,
+        unit: LengthUnit,
+    ) -> Result<PlacingShown, Faults> {
+        let plan = self.plan()?;
+        let laid = self.laid()?;
+        let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
+        let (each, of_n) = (plan.open_n, plan.open_n * self.chains_n);
+        let done_n = done_n.min(of_n);
+        let chain = (done_n / each).min(self.chains_n - 1);
+        let before = chain * each;
+        let within = rows_n.map_or(done_n - before, |rows| building.before_row(rows.saturating_add(1)));
+        let placing = building.placing(within, self.ring.wire.size_mm, unit);
+        let row = placing.as_ref().map_or(plan.cells_n, |placing| placing.row);
+        Ok(PlacingShown {
+            rings: laid.at_placing(&building, within),
+            chain: chain + 1,
+            of_chains_n: self.chains_n,
+            done_n: before + within,
+            of_n,
+            row_done_n: before + building.before_row(row + 1),
+            placing,
+        })
+    }
+}
+
 impl<'a> Building<'a> {
     /// A chain of so many cells; a sheet so many across.
     ///
@@ -107,9 +166,18 @@ impl<'a> Building<'a> {
     /// How many rings are shut beforehand.
     #[must_use]
     pub fn shut_n(&self) -> u32 {
-        let period = u32::try_from(self.shut.len()).unwrap_or(1);
-        let of = |cell: &Vec<bool>| u32::try_from(cell.iter().filter(|shut| **shut).count()).unwrap_or(0);
-        let (whole, rest) = (self.cells_n / period, (self.cells_n % period) as usize);
+        (0..self.weave.parts().len()).map(|part| self.shut_of_part_n(part)).sum()
+    }
+
+    /// How many of those of one part are.
+    #[must_use]
+    pub fn shut_of_part_n(&self, part: usize) -> u32 {
+        let of = |cell: &Vec<bool>| {
+            let rings = cell.iter().enumerate();
+            let shut = rings.filter(|(ring, shut)| **shut && self.weave.part_of(*ring) == part);
+            u32::try_from(shut.count()).unwrap_or(0)
+        };
+        let (whole, rest) = (self.cells_n / self.period(), (self.cells_n % self.period()) as usize);
         let per_period: u32 = self.shut.iter().map(of).sum();
         (whole * per_period + self.shut[..rest].iter().map(of).sum::<u32>()) * self.across_n
     }
@@ -144,17 +212,16 @@ impl<'a> Building<'a> {
     }
 
     /// The `n`th open ring put in, from 0; `None` beyond the last.
-    fn nth(&self, n: u32) -> Option<At> {
-        let open_in = |cell: u32| self.open_in(cell);
+    #[must_use]
+    pub fn nth(&self, n: u32) -> Option<At> {
         let mut left = n;
         for cell in 0..self.cells_n {
-            let open = u32::try_from(open_in(cell).len()).ok()? * self.across_n;
-            if left < open {
-                let each = open / self.across_n;
-                let ring = open_in(cell)[(left % each) as usize];
-                return Some(At { cell, aside: left / each, ring });
+            let open = self.open_in(cell);
+            let each = u32::try_from(open.len()).ok()?;
+            if left < each * self.across_n {
+                return Some(At { cell, aside: left / each, ring: open[(left % each) as usize] });
             }
-            left -= open;
+            left -= each * self.across_n;
         }
         None
     }
@@ -189,9 +256,9 @@ impl<'a> Building<'a> {
         Placed { ring, through, takes_up }
     }
 
-    /// The `n`th placing, from 0, as a maker reads it; `None` once all are in.
+    /// The `n`th placing, from 0, as a maker reads it, in the unit read first; `None` once all are in.
     #[must_use]
-    pub fn placing(&self, n: u32, wire_mm: f64) -> Option<Placing> {
+    pub fn placing(&self, n: u32, wire_mm: f64, unit: LengthUnit) -> Option<Placing> {
         let at = self.nth(n)?;
         let placed = self.placed(at);
         let each = u32::try_from(self.open_in(at.cell).len()).ok()?;
@@ -208,7 +275,7 @@ impl<'a> Building<'a> {
             rows_n: self.cells_n,
             in_row,
             of_row: each * self.across_n,
-            if_wrong: self.if_wrong(&placed, &through, wire_mm),
+            if_wrong: self.if_wrong(&placed, &through, (wire_mm, unit)),
             ring,
             through,
             takes_up,
@@ -249,7 +316,7 @@ impl<'a> Building<'a> {
             .filter_map(|fold| placed.through.iter().find(|one| one.ring == fold.ring))
             .map(|one| self.named(*one, placed.ring))
             .collect();
-        if let [first, ..] = &folded[..] {
+        if !folded.is_empty() {
             let over = self.weave.folds.iter().find(|fold| {
                 placed.through.iter().any(|one| one.ring == fold.ring)
                     && fold.held_by.iter().any(|at| at.cells_on > 0)
@@ -257,7 +324,7 @@ impl<'a> Building<'a> {
             let over = over.map_or_else(String::new, |fold| {
                 format!("{} and {}", name(fold.over[0].ring), name(fold.over[1].ring))
             });
-            let all = if folded.len() > 1 { all_of(&folded) } else { first.clone() };
+            let all = all_of(&folded);
             told += &format!(
                 "Fold {all} back, one to either side, over {over} of their row; part {over} so that the folded rings show \
                  between them. "
@@ -284,11 +351,10 @@ impl<'a> Building<'a> {
         told
     }
 
-    fn if_wrong(&self, placed: &Placed, through: &[String], wire_mm: f64) -> String {
-        // A gap lets its neighbours' wire out with a little to spare.
-        let gap = (wire_mm * 1.15 * 10.0).ceil() / 10.0;
+    fn if_wrong(&self, placed: &Placed, through: &[String], (wire_mm, unit): (f64, LengthUnit)) -> String {
+        let gap = caliper(gap_mm(wire_mm), unit);
         let open_up = format!(
-            "Open this ring only, sideways, to a gap of about {gap:.1} mm, and pass it again: whatever was put in since \
+            "Open this ring only, sideways, to a gap of about {gap}, and pass it again: whatever was put in since \
              hangs on and stays."
         );
         match through {

@@ -11,7 +11,7 @@ use crate::making::holds::Holds;
 use crate::ring::{RingPlan, RingRequest};
 use crate::tool::hand::Hand;
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, caliper, shown};
+use crate::words::length::{both, shown};
 
 /// What follows from a [`ChainRequest`]. Lengths in mm, masses in g, of one chain unless the name says otherwise.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -25,6 +25,8 @@ pub struct ChainPlan {
     pub open_n: u32,
     /// Rings of each part, in the order of the weave's parts.
     pub parts_n: Vec<u32>,
+    /// Of those, shut beforehand.
+    pub parts_shut_n: Vec<u32>,
     /// Rings in a cell.
     pub rings_per_cell: u32,
     /// Cells along its length: its rows.
@@ -113,9 +115,9 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
     if length_mm < repeat {
         let said = format!(
             "{} are left for the rings, and one repeat of {} is {} long. Ask for at least that.",
-            shown(length_mm.max(0.0), 1) + " mm",
+            both((length_mm.max(0.0) * 10.0).round() / 10.0),
             weave.name,
-            caliper(repeat, LengthUnit::Mm)
+            both((repeat * 100.0).ceil() / 100.0)
         );
         return Err(Fault::new("length_mm", said).limit(repeat).into());
     }
@@ -238,6 +240,7 @@ impl ChainRequest {
             rings_n: counted.rings_n,
             shut_before_n: building.shut_n(),
             open_n: building.open_n(),
+            parts_shut_n: (0..parts_n.len()).map(|part| building.shut_of_part_n(part)).collect(),
             parts_n,
             rings_per_cell: u32::try_from(weave.rings_n()).unwrap_or(0),
             cells_n: counted.cells_n,
@@ -288,7 +291,7 @@ impl ChainRequest {
         (with_spoiled(counted.rings_n - second) + with_spoiled(second), with_spoiled(second))
     }
 
-    fn does_not_fit(&self, weave: &Weave, taut: &Taut) -> Fault {
+    pub(super) fn does_not_fit(&self, weave: &Weave, taut: &Taut) -> Fault {
         let wire = self.ring.wire.size_mm;
         let said = format!(
             "These rings have a ratio of {:.2} and do not go into each other in {}: it takes {:.2} at least. Wind rings of \
@@ -296,7 +299,7 @@ impl ChainRequest {
             taut.ratio,
             weave.name,
             taut.smallest_ratio,
-            caliper((taut.smallest_ratio * wire * 100.0).ceil() / 100.0, LengthUnit::Mm)
+            both((taut.smallest_ratio * wire * 100.0).ceil() / 100.0)
         );
         Fault::new("ring.mandrel.diameter_mm", said).limit(taut.smallest_ratio)
     }

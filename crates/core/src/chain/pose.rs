@@ -6,7 +6,7 @@ use std::f64::consts::{PI, TAU};
 use glam::{DMat3, DVec3};
 
 use super::torus::{Around, Torus, Touch};
-use super::weave::{Fold, GoesOn, RingAt, Weave, name_at};
+use super::weave::{Fold, RingAt, Weave, name_at};
 
 /// Where the rings of a cell lie, and how the cell goes on. The chain's length is along x; a sheet's breadth along y.
 #[derive(Debug, Clone, PartialEq)]
@@ -211,15 +211,6 @@ impl Pose {
             return None;
         }
         Some(if first { TAU - between } else { between })
-    }
-
-    /// Whether the chain or sheet goes on the way its weave says.
-    #[must_use]
-    pub fn goes_on(weave: &Weave) -> f64 {
-        match weave.goes_on {
-            GoesOn::Chain { turn_deg } => turn_deg.unwrap_or(0.0).to_radians(),
-            GoesOn::Sheet => 0.0,
-        }
     }
 }
 

@@ -6,7 +6,6 @@ use super::geometry::{Laid, RingDrawn};
 use super::relax::Relaxing;
 use super::search::{Effort, RelaxProgress, wire_at};
 use super::weave::Weave;
-use super::{Suits, Taut};
 use crate::fault::{Faults, Span};
 
 /// A weave to relax.
@@ -84,17 +83,8 @@ impl RelaxRequest {
         let pose = solved.map(|solved| solved.pose);
         // Wire of 1 mm: the core radius is half of the ratio and one.
         let scaled = pose.as_ref().map(|pose| pose.scaled(f64::midpoint(ratio, 1.0)));
-        let drawn = Taut {
-            ratio,
-            smallest_ratio,
-            usual: [smallest_ratio, smallest_ratio],
-            suits: Suits::Usual,
-            repeat_mm: 0.0,
-            across_mm: 0.0,
-            grows: 0.0,
-            pose: scaled,
-        };
-        let rings = if fits { Laid::of(weave, &drawn, vec![1.0]).rows(6, 4) } else { vec![] };
+        let laid = scaled.map(|pose| Laid { weave, pose, wires_mm: vec![1.0] });
+        let rings = laid.map_or_else(Vec::new, |laid| laid.rows(6, 4));
         Ok(Relaxed {
             smallest_ratio,
             ratio,

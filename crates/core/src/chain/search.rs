@@ -179,7 +179,7 @@ impl Relaxing<'_> {
         let across = if sheet { repeat * drawn.between(0.7, 1.3) } else { 0.0 };
         let turn = match weave.goes_on {
             GoesOn::Chain { turn_deg: None } => drawn.between(0.0, 3.0),
-            _ => Pose::goes_on(weave),
+            _ => weave.turn(),
         };
         let rings = (0..weave.rings_n())
             .map(|i| {
@@ -226,7 +226,7 @@ fn folded_start(weave: &Weave, drawn: &mut Drawn) -> Option<Pose> {
         }
         _ => return None,
     };
-    Some(Pose { rings, repeat, across: 0.0, turn: Pose::goes_on(weave) })
+    Some(Pose { rings, repeat, across: 0.0, turn: weave.turn() })
 }
 
 impl Solved {

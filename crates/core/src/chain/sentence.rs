@@ -4,7 +4,7 @@ use super::{ChainRequest, RingSize};
 use crate::ring::sentence::{Slot as RingSlot, field_of as ring_field_of};
 use crate::tool::cutting::Method;
 use crate::words::gauge::MM_PER_INCH;
-use crate::words::length::{LengthUnit, inch_fraction, shown};
+use crate::words::length::{LengthUnit, caliper, inch_fraction, shown};
 use crate::words::sentence::Phrase;
 use crate::words::{counted, words};
 
@@ -47,6 +47,8 @@ words! {
         Ease = "ease", "ease";
         /// Spare rings.
         Spares = "spares", "spare rings";
+        /// What share of the rings is reckoned spoiled.
+        Spoiled = "spoiled", "spoiled share";
     }
 }
 
@@ -90,6 +92,7 @@ pub fn field_of(slot: ChainSlot) -> String {
         ChainSlot::Clasp => "clasp",
         ChainSlot::Ease => "ease_mm",
         ChainSlot::Spares => "spares_n",
+        ChainSlot::Spoiled => "spoiled_share",
         _ => "second_ring",
     }
     .to_owned()
@@ -185,12 +188,17 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
         },
     );
     say(", with ", clasp, ChainSlot::Clasp);
-    if request.ease_mm != 0.0 {
-        say(" and ", format!("{} of ease", length_told(request.ease_mm, unit)), ChainSlot::Ease);
-    }
+    let ease = if request.ease_mm == 0.0 {
+        "no ease".to_owned()
+    } else {
+        format!("{} of ease", length_told(request.ease_mm, unit))
+    };
+    say(", ", ease, ChainSlot::Ease);
+    say(", ", counted(request.spares_n, "spare ring"), ChainSlot::Spares);
+    say(" and ", format!("{} % spoiled", shown(request.spoiled_share * 100.0, 1)), ChainSlot::Spoiled);
     if let Some(size) = size {
         phrases.push(Phrase {
-            text: format!(": rings {} mm inside", shown(size.inside_mm, 2)),
+            text: format!(": rings {} inside", caliper(size.inside_mm, unit)),
             slot: None,
             field: None,
         });

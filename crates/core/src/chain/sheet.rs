@@ -48,8 +48,6 @@ pub struct ChainWorked {
     pub figures: Vec<Figure>,
     /// Its cautions.
     pub cautions: Vec<Caution>,
-    /// The steps from the spool to the chain.
-    pub steps: Vec<Step>,
     /// Twelve rows of it, or all where it has fewer.
     pub rings: Vec<RingDrawn>,
     /// The parts its rings play.
@@ -131,12 +129,11 @@ impl ChainRequest {
         Ok(ChainWorked {
             figures: plan.figures(self, minutes, unit),
             cautions,
-            steps: made.steps,
             rings: laid.rows(plan.cells_n.min(ROWS), plan.across_n.min(ROWS)),
             parts: self.parts(&plan, workshop),
             ring_plans: std::iter::once(rings).chain(self.second_rings()?).collect(),
             colour: self.ring.wire.metal.figures().colour.to_owned(),
-            placings: (0..first).map_while(|n| building.placing(n, wire_mm)).collect(),
+            placings: (0..first).map_while(|n| building.placing(n, wire_mm, unit)).collect(),
             plan,
         })
     }

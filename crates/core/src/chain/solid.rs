@@ -20,7 +20,7 @@ const AROUND: (u32, u32) = (64, 20);
 ///
 /// let weave = &by_word("one-in-one").unwrap().weave;
 /// let taut = Taut::of(weave, &[RingSize { inside_mm: 5.0, wire_mm: 1.0 }]).unwrap();
-/// let rings = Laid::of(weave, &taut, vec![1.0]).rows(3, 1);
+/// let rings = Laid { weave, pose: taut.pose.unwrap(), wires_mm: vec![1.0] }.rows(3, 1);
 /// let file = stl(&rings);
 /// // Three rings of 64 by 20 squares, each two triangles.
 /// assert_eq!(file.len(), 84 + 50 * 3 * 64 * 20 * 2);

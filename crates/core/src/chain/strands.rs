@@ -1,13 +1,15 @@
 //! How many rings carry a chain between them: as many as must open before it parts.
 
-use std::collections::VecDeque;
+use std::collections::{HashMap, HashSet, VecDeque};
 
-use super::weave::Weave;
+use super::weave::{FARTHEST, Weave};
 
-/// Cells of the piece of chain that is looked at: beyond the reach of its ends.
-const CELLS: i32 = 10;
-/// Cells at either end that are held.
-const HELD: i32 = 4;
+/// Cells at either end that are held: as many as a link reaches over.
+const HELD: i32 = FARTHEST;
+/// Cells of the piece of chain that is looked at: no link leads past what lies between the ends.
+const CELLS: i32 = 4 * FARTHEST;
+/// A sheet wider than this is looked at so wide: what carries it grows with its breadth, evenly.
+const WIDEST: u32 = 6;
 
 /// The fewest rings that must open before a chain, or a sheet so many cells across, parts. By counting (Menger): as many as
 /// there are ways from end to end that share no ring.
@@ -21,7 +23,12 @@ const HELD: i32 = 4;
 /// ```
 #[must_use]
 pub fn strands_n(weave: &Weave, across_n: u32) -> u32 {
-    let across = if weave.is_sheet() { i32::try_from(across_n.min(12)).unwrap_or(12) } else { 1 };
+    if weave.is_sheet() && across_n > WIDEST {
+        // Each cell of breadth adds as many as the last did.
+        let (less, most) = (strands_n(weave, WIDEST - 1), strands_n(weave, WIDEST));
+        return most + (most - less) * (across_n - WIDEST);
+    }
+    let across = if weave.is_sheet() { i32::try_from(across_n).unwrap_or(1) } else { 1 };
     let k = weave.rings_n();
     let at = |cell: i32, aside: i32, ring: usize| {
         let inside = (0..CELLS).contains(&cell) && (0..across).contains(&aside);
@@ -47,9 +54,9 @@ pub fn strands_n(weave: &Weave, across_n: u32) -> u32 {
 
 /// Ways from the first to the last that share no node, by augmenting one after the other.
 fn ways(to: &[Vec<usize>], first: &[bool], last: &[bool]) -> u32 {
-    // Node 2i is where ring i is entered, 2i + 1 where it is left; `flow` says what is taken.
+    // Node 2i is where ring i is entered, 2i + 1 where it is left.
     let n = to.len();
-    let mut taken: Vec<(usize, usize)> = vec![];
+    let mut taken: HashSet<(usize, usize)> = HashSet::new();
     let mut ways_n = 0;
     loop {
         let mut from: Vec<Option<usize>> = vec![None; 2 * n];
@@ -58,6 +65,10 @@ fn ways(to: &[Vec<usize>], first: &[bool], last: &[bool]) -> u32 {
             // What is held at the end is not limited.
             from[2 * ring + 1] = Some(2 * ring + 1);
             next.push_back(2 * ring + 1);
+        }
+        let mut into: HashMap<usize, Vec<usize>> = HashMap::new();
+        for (out_of, to) in &taken {
+            into.entry(*to).or_default().push(*out_of);
         }
         let mut end = None;
         while let Some(node) = next.pop_front() {
@@ -72,7 +83,7 @@ fn ways(to: &[Vec<usize>], first: &[bool], last: &[bool]) -> u32 {
                 to[ring].iter().filter(|other| !first[**other]).map(|other| 2 * other).collect()
             };
             steps.retain(|step| !taken.contains(&(node, *step)));
-            steps.extend(taken.iter().filter(|(_, into)| *into == node).map(|(out_of, _)| *out_of));
+            steps.extend(into.get(&node).into_iter().flatten());
             for step in steps {
                 if from[step].is_none() && !(step % 2 == 1 && first[step / 2]) {
                     from[step] = Some(node);
@@ -83,10 +94,9 @@ fn ways(to: &[Vec<usize>], first: &[bool], last: &[bool]) -> u32 {
         let Some(mut node) = end else { return ways_n };
         ways_n += 1;
         while let Some(before) = from[node].filter(|before| *before != node) {
-            if let Some(i) = taken.iter().position(|one| *one == (node, before)) {
-                taken.swap_remove(i);
-            } else {
-                taken.push((before, node));
+            // Going back along what was taken gives it up.
+            if !taken.remove(&(node, before)) {
+                taken.insert((before, node));
             }
             node = before;
         }

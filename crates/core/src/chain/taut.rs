@@ -138,6 +138,18 @@ impl Taut {
         shipped(weave, sizes).is_some() || last().iter().any(|(known, _)| *known == key)
     }
 
+    /// Above this it is floppy.
+    #[must_use]
+    pub fn floppy_ratio(&self) -> f64 {
+        FLOPPY * self.usual[1]
+    }
+
+    /// The ratio at which it is at its best: the middle of what is usual.
+    #[must_use]
+    pub fn best_ratio(&self) -> f64 {
+        f64::midpoint(self.usual[0], self.usual[1])
+    }
+
     /// Whether its rings go into each other.
     #[must_use]
     pub fn fits(&self) -> bool {

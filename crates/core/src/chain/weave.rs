@@ -7,7 +7,7 @@ use crate::fault::{Fault, Faults, Span, check_text};
 /// Most rings a cell may have.
 pub const MOST_RINGS: usize = 12;
 /// Farthest cell a link may reach to.
-const FARTHEST: i32 = 4;
+pub const FARTHEST: i32 = 4;
 
 /// Which rings of a cell go through which, and how the cell goes on. Nothing is said of size: that is the rings'.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -109,6 +109,15 @@ impl Weave {
     #[must_use]
     pub fn is_sheet(&self) -> bool {
         self.goes_on == GoesOn::Sheet
+    }
+
+    /// How far each cell is turned against the one before, radians; nothing where that is free, or of a sheet.
+    #[must_use]
+    pub fn turn(&self) -> f64 {
+        match self.goes_on {
+            GoesOn::Chain { turn_deg } => turn_deg.unwrap_or(0.0).to_radians(),
+            GoesOn::Sheet => 0.0,
+        }
     }
 
     /// The parts its rings play, each once, in their order.

@@ -10,6 +10,7 @@ use crate::piece::{Blanks, Piece};
 use crate::rack::stock::check_money;
 use crate::rack::stock::price::{PriceFrom, Rack};
 use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
 use crate::words::length::LengthUnit;
 use crate::words::scale::sold_by;
 
@@ -109,8 +110,8 @@ impl CostStart {
         let unit = workshop.habits.unit;
         let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop)?;
         let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
-        let wire = piece.wire().clone();
-        let Blanks { length_mm, n: blanks_n, .. } = piece.blanks(workshop)?;
+        let cut = piece.blanks_by_wire(workshop)?;
+        let blanks_n: u32 = cut.iter().map(|(_, blanks)| blanks.n).sum();
         // Rings are cut from coils: what one costs is its share of them.
         let pieces_n = match piece {
             Piece::Rings(request) => request.rings_n,
@@ -123,19 +124,18 @@ impl CostStart {
             _ => 1.0,
         };
         // To a tenth of a millimetre: nobody cuts finer.
-        let wire_mm = tenths(length_mm * f64::from(blanks_n) / f64::from(pieces_n.max(1)));
-        let (price_of_metre, price_from) = match rack.per_metre(&wire) {
-            Some((mean, PriceFrom::Lots(n))) => {
-                let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
-                (mean, format!("What {lots} of this wire on the rack cost."))
-            }
-            Some((metre, PriceFrom::Metal)) => {
-                (metre, "No lot of this wire has a price: from the price of a gram of its metal.".to_owned())
-            }
-            None => {
-                (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned())
-            }
-        };
+        let of_one =
+            |blanks: &Blanks| tenths(blanks.length_mm * f64::from(blanks.n) / f64::from(pieces_n.max(1)));
+        let wire_mm: f64 = cut.iter().map(|(_, blanks)| of_one(blanks)).sum();
+        // Of several wires each counts by its length.
+        let mut price_of_metre = Decimal::ZERO;
+        let mut price_from: Vec<String> = vec![];
+        for (of, blanks) in &cut {
+            let (metre, from) = priced(rack, of);
+            let share = if wire_mm > 0.0 { of_one(blanks) / wire_mm } else { 0.0 };
+            price_of_metre += metre * if cut.len() > 1 { decimal(share) } else { Decimal::ONE };
+            price_from.push(if cut.len() > 1 { format!("{}: {from}", of.shown(unit)) } else { from });
+        }
         let (_, long_mm) = sold_by(unit);
         let request = CostRequest {
             wire_mm,
@@ -150,7 +150,22 @@ impl CostStart {
             bought_pair: matches!(piece, Piece::Finding(request) if request.in_pairs()),
             pieces_n,
         };
-        Ok(Self { request, wire_shown: wire.shown(unit), price_from })
+        let wires: Vec<String> = cut.iter().map(|(wire, _)| wire.shown(unit)).collect();
+        Ok(Self { request, wire_shown: wires.join(" and "), price_from: price_from.join(" ") })
+    }
+}
+
+/// What a metre of a wire costs, and where that is known from, in a sentence.
+fn priced(rack: &Rack, wire: &Wire) -> (Decimal, String) {
+    match rack.per_metre(wire) {
+        Some((mean, PriceFrom::Lots(n))) => {
+            let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
+            (mean, format!("What {lots} of this wire on the rack cost."))
+        }
+        Some((metre, PriceFrom::Metal)) => {
+            (metre, "No lot of this wire has a price: from the price of a gram of its metal.".to_owned())
+        }
+        None => (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned()),
     }
 }
 

@@ -245,3 +245,26 @@ impl Wire {
         }
     }
 }
+
+/// The twenty sizes wire is chosen from: those of the workshop's gauge from 2 mm down, or whole tenths.
+///
+/// ```
+/// use lorimant_core::wire::sizes_sold;
+/// use lorimant_core::words::length::Habits;
+///
+/// // Twenty sizes, as they are sold where the workshop buys.
+/// assert_eq!(sizes_sold(Habits::default()).len(), 20);
+/// ```
+#[must_use]
+pub fn sizes_sold(habits: Habits) -> Vec<f64> {
+    match (habits.unit, habits.gauge) {
+        (LengthUnit::Mm, GaugeSystem::Awg)
+        | (LengthUnit::Inch, GaugeSystem::Awg | GaugeSystem::SteelWire) => {
+            (12..32).filter_map(|n| Gauge::new(GaugeSystem::Awg, n)).map(Gauge::mm).collect()
+        }
+        (_, GaugeSystem::Swg) => {
+            (14..34).filter_map(|n| Gauge::new(GaugeSystem::Swg, n)).map(Gauge::mm).collect()
+        }
+        (LengthUnit::Mm, GaugeSystem::SteelWire) => (3..23).map(|n| f64::from(n) / 10.0).collect(),
+    }
+}

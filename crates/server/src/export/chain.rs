@@ -7,10 +7,11 @@ use lorimant_core::chain::sheet::{ChainSheet, ChainWorked};
 use lorimant_core::chain::solid::stl;
 use lorimant_core::drawing::Drawing;
 use lorimant_core::tool::workshop::Workshop;
-use lorimant_core::words::{counted, quoted};
+use lorimant_core::words::counted;
+use lorimant_core::words::length::LengthUnit;
 
 use super::svg::{Page, Type};
-use super::{file_stem, pdf, plain};
+use super::{ending_of, file_stem, format_named, pdf, plain};
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptChain, Settings};
 use crate::problem::Problem;
@@ -40,15 +41,7 @@ impl ChainFormat {
 
     /// The format of a file name; a sentence naming those there are for any other.
     pub fn named(file: &str) -> Result<Self, Problem> {
-        let found = Self::ALL.iter().find(|(name, _)| *name == file);
-        found.map(|(_, format)| *format).ok_or_else(|| {
-            let known: Vec<&str> = Self::ALL.iter().map(|(name, _)| *name).collect();
-            Problem::missing(format!(
-                "There is no file called {}. There are {}.",
-                quoted(file),
-                known.join(", ")
-            ))
-        })
+        format_named(&Self::ALL, file)
     }
 
     /// Media type.
@@ -63,7 +56,7 @@ impl ChainFormat {
     }
 
     fn ending(self) -> &'static str {
-        Self::ALL.iter().find(|(_, format)| *format == self).map_or("", |(name, _)| *name)
+        ending_of(&Self::ALL, &self)
     }
 }
 
@@ -78,14 +71,12 @@ pub(crate) struct Chain {
     /// In how many rows their order comes again.
     period: u32,
     workshop: String,
+    unit: LengthUnit,
     date: String,
 }
 
 /// Rows drawn on paper at true size.
 const ROWS: u32 = 6;
-/// Most placings written out: a long chain repeats itself.
-const MOST_PLACINGS: u32 = 2000;
-
 impl Chain {
     /// Works a chain out; refused as keeping it would be.
     pub fn new(kept: KeptChain, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
@@ -101,11 +92,11 @@ impl Chain {
         let building = Building::of(laid.weave, worked.plan.cells_n, worked.plan.across_n)?;
         let wire_mm = request.ring.wire.size_mm;
         let placings =
-            (0..building.open_n().min(MOST_PLACINGS)).map_while(|n| building.placing(n, wire_mm)).collect();
+            (0..building.open_n()).map_while(|n| building.placing(n, wire_mm, settings.unit)).collect();
         let date = jiff::ZonedDateTime::now().date().to_string();
         let workshop = settings.workshop_name.clone();
         let period = building.period();
-        Ok(Self { sheet, worked, views, placings, period, workshop, date, kept })
+        Ok(Self { sheet, worked, views, placings, period, workshop, unit: settings.unit, date, kept })
     }
 
     /// A file name from the chain's name.
@@ -209,7 +200,7 @@ fn pages(of: &Chain) -> Vec<String> {
     page.check_bar("bar-in", LEFT + 80.0, y, 50.8, "2 in");
     y += 14.0;
     for figure in &of.worked.figures {
-        let value = format!("{} {}", figure.value, figure.unit);
+        let value = figure.first(of.unit);
         page.text(LEFT, y, Type::sans(3.4), &figure.label);
         page.text(LEFT + 62.0, y, Type::sans(3.6).bold().anchored("end"), value.trim());
         let more = figure.more.clone().unwrap_or_default();
@@ -304,6 +295,11 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
     let first = request.rings().map_err(said)?;
     let second = request.second_rings().map_err(said)?;
     let seconds_n = plan.second_n();
+    // Of rings all alike, those of all parts together.
+    let shut_n = |i: usize| match seconds_n {
+        0 => plan.shut_before_n,
+        _ => plan.parts_shut_n.get(i).copied().unwrap_or(0),
+    };
     let name = |i: usize| of.worked.parts.get(i).map_or_else(|| "ring".to_owned(), |part| part.name.clone());
     let all = std::iter::once((first, plan.rings_n - seconds_n)).chain(second.map(|ring| (ring, seconds_n)));
     for (i, (ring, rings_n)) in all.enumerate() {
@@ -312,13 +308,13 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
         table.write_record([
             plain(&part),
             rings_n.to_string(),
-            if i == 0 { plan.shut_before_n.to_string() } else { String::new() },
+            shut_n(i).to_string(),
             ring.rings_n.to_string(),
             format!("{:.4}", planned.ring_inside_diameter_mm),
             format!("{:.4}", ring.wire.size_mm),
             ring.wire.metal.word().to_owned(),
             ring.wire.temper.word().to_owned(),
-            plain(&ring.mandrel.shown_in(lorimant_core::words::length::LengthUnit::Mm)),
+            plain(&ring.mandrel.shown_in(LengthUnit::Mm)),
             format!("{:.4}", ring.mandrel.diameter_mm),
             ring.cutting.method.word().to_owned(),
             planned.coils_n.to_string(),

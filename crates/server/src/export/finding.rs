@@ -5,9 +5,8 @@ use lorimant_core::pattern::PatternRequest;
 use lorimant_core::pattern::sheet::{PatternSheet, PatternWorked};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::LengthUnit;
-use lorimant_core::words::quoted;
 
-use super::{card, dxf, file_stem, pdf, plain};
+use super::{card, dxf, ending_of, file_stem, format_named, pdf, plain};
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptPattern, Settings};
 use crate::problem::Problem;
@@ -37,15 +36,7 @@ impl PatternFormat {
 
     /// The format of a file name; a sentence naming those there are for any other.
     pub fn named(file: &str) -> Result<Self, Problem> {
-        let found = Self::ALL.iter().find(|(name, _)| *name == file);
-        found.map(|(_, format)| *format).ok_or_else(|| {
-            let known: Vec<&str> = Self::ALL.iter().map(|(name, _)| *name).collect();
-            Problem::missing(format!(
-                "There is no file called {}. There are {}.",
-                quoted(file),
-                known.join(", ")
-            ))
-        })
+        format_named(&Self::ALL, file)
     }
 
     /// Media type.
@@ -60,7 +51,7 @@ impl PatternFormat {
     }
 
     fn ending(self) -> &'static str {
-        Self::ALL.iter().find(|(_, format)| *format == self).map_or("", |(name, _)| *name)
+        ending_of(&Self::ALL, &self)
     }
 }
 

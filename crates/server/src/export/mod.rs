@@ -21,6 +21,7 @@ use lorimant_core::ring::RingRequest;
 use lorimant_core::ring::sheet::{Sheet, Worked};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::quoted;
 
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptPlan, Settings};
@@ -96,6 +97,19 @@ impl Sheetable {
     pub fn file_name(&self, format: Format) -> String {
         format!("{}.{}", file_stem(&self.plan.name, "rings"), format.ending())
     }
+}
+
+/// The format of a file name among those there are; a sentence naming them for any other.
+fn format_named<F: Copy>(all: &[(&'static str, F)], file: &str) -> Result<F, Problem> {
+    all.iter().find(|(name, _)| *name == file).map(|(_, format)| *format).ok_or_else(|| {
+        let known: Vec<&str> = all.iter().map(|(name, _)| *name).collect();
+        Problem::missing(format!("There is no file called {}. There are {}.", quoted(file), known.join(", ")))
+    })
+}
+
+/// What a file of a format is called by itself.
+fn ending_of<F: PartialEq>(all: &[(&'static str, F)], format: &F) -> &'static str {
+    all.iter().find(|(_, one)| one == format).map_or("", |(name, _)| *name)
 }
 
 /// A name in letters every system takes for a file.

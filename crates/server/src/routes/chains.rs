@@ -6,10 +6,9 @@ use axum::Json;
 use axum::extract::State as Shared;
 use axum::response::Response;
 use lorimant_core::chain::backwards::{Backwards, Gives, RingsThere};
-use lorimant_core::chain::geometry::RingDrawn;
 use lorimant_core::chain::ladder::Ladder;
 use lorimant_core::chain::measured::{ChainFrom, OfRings, from_rings};
-use lorimant_core::chain::placing::{Building, Placing};
+use lorimant_core::chain::placing::PlacingShown;
 use lorimant_core::chain::relaxed::{RelaxRequest, Relaxed};
 use lorimant_core::chain::search::RelaxProgress;
 use lorimant_core::chain::sentence::ChainSlot;
@@ -305,8 +304,11 @@ async fn look_backwards(
 /// How long rings there are make in which weaves.
 #[utoipa::path(post, path = "/api/chains/from-rings", request_body = RingsThere,
     responses((status = 200, body = [Gives]), (status = 422, body = Problem)))]
-async fn rings_there(Body(there): Body<RingsThere>) -> Result<Json<Vec<Gives>>, Problem> {
-    Ok(Json(aside(move || there.gives()).await??))
+async fn rings_there(
+    Shared(state): Shared<State>,
+    Body(there): Body<RingsThere>,
+) -> Result<Json<Vec<Gives>>, Problem> {
+    worked(&state, move |workshop| there.gives(workshop.habits.unit)).await
 }
 
 /// A placing that is asked for.
@@ -315,58 +317,23 @@ async fn rings_there(Body(there): Body<RingsThere>) -> Result<Json<Vec<Gives>>, 
 struct PlacingAsked {
     /// The chain.
     request: ChainRequest,
-    /// Which ring put in, from 1; the first of a row where that is named.
-    #[serde(default = "first")]
-    n: u32,
-    /// The first ring of this row, from 1: where a lost place is found again by counting the rows that hang together.
+    /// How many rings are in already, over all chains of the plan.
     #[serde(default)]
-    first_of_row: Option<u32>,
-}
-
-fn first() -> u32 {
-    1
-}
-
-/// A placing, and what the maker has before them.
-#[derive(Serialize, ToSchema)]
-struct PlacingShown {
-    /// The placing; none once all rings are in.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    placing: Option<Placing>,
-    /// The rings there, the new one first.
-    rings: Vec<RingDrawn>,
-    /// How many placings there are.
-    of_n: u32,
-    /// Placings that are done when this one comes.
     done_n: u32,
-    /// Placings before the row before.
-    row_before_n: u32,
-    /// Placings once this row is done.
-    row_done_n: u32,
+    /// Whole rows that were counted on the chain in hand, where the place was lost: what comes after those.
+    #[serde(default)]
+    rows_n: Option<u32>,
 }
 
 /// A ring that is put in: through what, with what on it, and what the maker sees.
 #[utoipa::path(post, path = "/api/chains/placing", request_body = PlacingAsked,
     responses((status = 200, body = PlacingShown), (status = 422, body = Problem)))]
-async fn placing(Body(asked): Body<PlacingAsked>) -> Result<Json<PlacingShown>, Problem> {
-    let shown = aside(move || {
-        let PlacingAsked { request, n, first_of_row } = asked;
-        let plan = request.plan()?;
-        let laid = request.laid()?;
-        let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
-        let n = first_of_row.map_or(n.saturating_sub(1), |row| building.before_row(row));
-        let placing = building.placing(n, request.ring.wire.size_mm);
-        let row = placing.as_ref().map_or(plan.cells_n + 1, |placing| placing.row);
-        Ok::<_, Faults>(PlacingShown {
-            rings: laid.at_placing(&building, n),
-            of_n: building.open_n(),
-            done_n: n.min(building.open_n()),
-            row_before_n: building.before_row(row.saturating_sub(1).max(1)),
-            row_done_n: building.before_row(row + 1),
-            placing,
-        })
-    });
-    Ok(Json(shown.await??))
+async fn placing(
+    Shared(state): Shared<State>,
+    Body(asked): Body<PlacingAsked>,
+) -> Result<Json<PlacingShown>, Problem> {
+    worked(&state, move |workshop| asked.request.placing(asked.done_n, asked.rows_n, workshop.habits.unit))
+        .await
 }
 
 /// A chain as a file.

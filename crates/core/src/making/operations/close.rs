@@ -12,24 +12,33 @@ pub struct Close {
     pub ring_mm: Option<f64>,
 }
 
+/// That it is no coil any more.
+pub(super) fn is_cut(piece: &Workpiece) -> Result<(), String> {
+    if piece.coil.is_some() { Err("it is still a coil. Cut it into rings first.".to_owned()) } else { Ok(()) }
+}
+
+/// Shuts it: a cut ring becomes smaller by the wire that cutting took out of its turn, mm.
+pub(super) fn shut(piece: &mut Workpiece, ring_mm: Option<f64>) -> Result<(), String> {
+    if let (Some(taken), Some(outline)) = (ring_mm, piece.outline) {
+        let around = outline.perimeter() - taken;
+        if around <= 0.0 {
+            return Err("cutting leaves no opening in it.".to_owned());
+        }
+        let closed = outline.with_perimeter(around);
+        (piece.outline, piece.inside_mm) = (Some(closed), Some(closed.across()));
+    }
+    piece.shut = true;
+    Ok(())
+}
+
 impl Does for Close {
     fn operation(&self) -> Operation {
         Operation::Close
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        if piece.coil.is_some() {
-            return Err("it is still a coil. Cut it into rings first.".to_owned());
-        }
-        if let (Some(taken), Some(outline)) = (self.ring_mm, piece.outline) {
-            let around = outline.perimeter() - taken;
-            if around <= 0.0 {
-                return Err("cutting leaves no opening in it.".to_owned());
-            }
-            let closed = outline.with_perimeter(around);
-            (piece.outline, piece.inside_mm) = (Some(closed), Some(closed.across()));
-        }
-        piece.shut = true;
+        is_cut(piece)?;
+        shut(piece, self.ring_mm)?;
         let text = if self.ring_mm.is_some() {
             "Shut each ring sideways: swing the ends past each other, push them together a little, and let them come \
              back face to face. Never pull them apart."

@@ -1,7 +1,9 @@
 //! Rings to chain: some are shut beforehand, the others opened, and they are put in one by one.
 
+use super::close::{is_cut, shut};
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::words::counted;
+use crate::words::length::caliper;
 
 /// Rings that are shut before the chain is begun.
 #[derive(Debug, Clone, Copy)]
@@ -39,22 +41,16 @@ fn share(minutes: f64, n: u32, of_n: u32) -> f64 {
     minutes * f64::from(n) / f64::from(of_n.max(1))
 }
 
-fn is_coil(piece: &Workpiece) -> Result<(), String> {
-    if piece.coil.is_some() { Err("it is still a coil. Cut it into rings first.".to_owned()) } else { Ok(()) }
-}
-
-/// Closing takes back what cutting took.
-fn closed(piece: &mut Workpiece, taken_mm: f64) -> Result<(), String> {
-    if let Some(outline) = piece.outline.filter(|_| !piece.shut) {
-        let around = outline.perimeter() - taken_mm;
-        if around <= 0.0 {
-            return Err("cutting leaves no opening in it.".to_owned());
-        }
-        let closed = outline.with_perimeter(around);
-        (piece.outline, piece.inside_mm) = (Some(closed), Some(closed.across()));
-    }
-    piece.shut = true;
-    Ok(())
+/// How far a ring is opened so that others' wire passes, mm: a wire and a little to spare.
+///
+/// ```
+/// use lorimant_core::making::operations::gap_mm;
+///
+/// assert_eq!(gap_mm(1.2), 1.6);
+/// ```
+#[must_use]
+pub fn gap_mm(wire_mm: f64) -> f64 {
+    (wire_mm * 1.3 * 10.0).ceil() / 10.0
 }
 
 impl Does for ShutRings {
@@ -63,7 +59,7 @@ impl Does for ShutRings {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        is_coil(piece)?;
+        is_cut(piece)?;
         Ok(Done {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
@@ -84,16 +80,15 @@ impl Does for OpenRings {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        is_coil(piece)?;
-        // Wide enough for a wire and a little to spare.
-        let gap_mm = (bench.wire.size_mm * 1.3 * 10.0).ceil() / 10.0;
+        is_cut(piece)?;
         Ok(Done {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), ..Numbers::default() },
             text: format!(
-                "Open {} sideways, ends past each other, to a gap of about {gap_mm:.1} mm, all alike: so wide that a wire \
+                "Open {} sideways, ends past each other, to a gap of about {}, all alike: so wide that a wire \
                  passes. Never pull the ends apart. A second pile.",
-                counted(self.n, "ring")
+                counted(self.n, "ring"),
+                caliper(gap_mm(bench.wire.size_mm), bench.unit())
             ),
             takes: Takes::minutes(0.2, share(0.12, self.n, self.of_n)).effort(bench.effort(0.0)),
             ..Done::default()
@@ -107,8 +102,8 @@ impl Does for LinkRings {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        is_coil(piece)?;
-        closed(piece, self.ring_mm)?;
+        is_cut(piece)?;
+        shut(piece, Some(self.ring_mm))?;
         let at_the_end =
             "Put it down at the end of a row, not within one. Count the rows when you take it up again.";
         let mut hints = vec![at_the_end.to_owned()];

@@ -47,7 +47,7 @@ pub use flux::Flux;
 pub use hammer::HammerRing;
 pub use handwork::Handwork;
 pub use join::{Fuse, Solder};
-pub use link::{LinkRings, OpenRings, ShutRings};
+pub use link::{LinkRings, OpenRings, ShutRings, gap_mm};
 pub use make_flush::MakeFlush;
 pub use part::Part;
 pub use pickle::Pickle;

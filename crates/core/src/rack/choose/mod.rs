@@ -17,11 +17,9 @@ use crate::piece::Piece;
 use crate::rack::stock::check_money;
 use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
-use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::surface::Surface;
-use crate::words::gauge::{Gauge, GaugeSystem};
-use crate::words::length::{Habits, LengthUnit};
+use crate::wire::{Wire, sizes_sold};
 use crate::words::words;
 
 pub use duty::Duty;
@@ -194,28 +192,6 @@ const MOST_OF_A_METAL: usize = 3;
 /// Most wires compared side by side.
 pub const MOST_COMPARED: usize = 4;
 
-/// The twenty sizes that are weighed: those of the workshop's gauge from 2 mm down, or whole tenths.
-///
-/// ```
-/// use lorimant_core::rack::choose::sizes;
-/// use lorimant_core::words::length::Habits;
-///
-/// // Twenty sizes, as they are sold where the workshop buys.
-/// assert_eq!(sizes(Habits::default()).len(), 20);
-/// ```
-pub fn sizes(habits: Habits) -> Vec<f64> {
-    match (habits.unit, habits.gauge) {
-        (LengthUnit::Mm, GaugeSystem::Awg)
-        | (LengthUnit::Inch, GaugeSystem::Awg | GaugeSystem::SteelWire) => {
-            (12..32).filter_map(|n| Gauge::new(GaugeSystem::Awg, n)).map(Gauge::mm).collect()
-        }
-        (_, GaugeSystem::Swg) => {
-            (14..34).filter_map(|n| Gauge::new(GaugeSystem::Swg, n)).map(Gauge::mm).collect()
-        }
-        (LengthUnit::Mm, GaugeSystem::SteelWire) => (3..23).map(|n| f64::from(n) / 10.0).collect(),
-    }
-}
-
 impl ChooseRequest {
     const BEARS: Span = Span { noun: "load to bear", unit: " N", least: 0.0, most: 10_000.0 };
 
@@ -253,7 +229,7 @@ impl ChooseRequest {
         let duty = self.duty()?;
         let mut left_out = vec![];
         let mut weighed: Vec<(f64, Wire)> = vec![];
-        let sizes = sizes(habits);
+        let sizes = sizes_sold(habits);
         let mut weighed_n = 0;
         for metal in Metal::ALL {
             if let Some(because) = self.excludes(*metal, &duty) {

@@ -106,7 +106,8 @@ pub fn by_wire(
 /// # Errors
 /// As [`by_wire`].
 pub fn remaining(picked: &[Picked], cut: &[BlanksCut], workshop: &Workshop) -> Result<Vec<u32>, Faults> {
-    let mut left: Vec<u32> = picked.iter().map(|pick| pick.piece.count()).collect();
+    // Of a chain of two wires the one that is cut least counts.
+    let mut made_n: Vec<Option<u32>> = vec![None; picked.len()];
     for demands in by_wire(picked, &[], workshop)? {
         for (demand, pick) in demands.demand.iter().zip(&demands.picks) {
             let done: u32 = cut.iter().filter(|one| one.what == demand.id).map(|one| one.n).sum();
@@ -122,10 +123,12 @@ pub fn remaining(picked: &[Picked], cut: &[BlanksCut], workshop: &Workshop) -> R
                 Piece::Chain(request) if done >= demand.n => request.chains_n,
                 Piece::Chain(_) => 0,
             };
-            left[*pick] = left[*pick].saturating_sub(made);
+            made_n[*pick] = Some(made_n[*pick].map_or(made, |so_far| so_far.min(made)));
         }
     }
-    Ok(left)
+    let left =
+        picked.iter().zip(made_n).map(|(pick, made)| pick.piece.count().saturating_sub(made.unwrap_or(0)));
+    Ok(left.collect())
 }
 
 /// A name that no other demand has: the plan's own, or that with a number.
