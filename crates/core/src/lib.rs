@@ -8,9 +8,11 @@
 pub mod ask;
 pub mod bench;
 pub mod chain;
+pub mod chance;
 pub mod drawing;
 pub mod fault;
 pub mod figure;
+pub mod learn;
 pub mod making;
 pub mod order;
 pub mod pattern;

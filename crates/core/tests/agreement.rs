@@ -59,6 +59,7 @@ fn any_wire() -> impl Strategy<Value = Wire> {
             size_mm,
             temper,
             surface: Surface::Bare,
+            lot: None,
         })
 }
 
@@ -129,6 +130,7 @@ fn a_cone_springs_at_both_mouths() {
         size_mm: 1.0237,
         temper: Temper::Soft,
         surface: Surface::Bare,
+        lot: None,
     };
     let left = Cone { small_mm: 2.0, large_mm: 6.5, turns: 8.0 }.let_go(&Bending::of(&wire)).unwrap();
     assert!((left.small_mm - 2.0216).abs() < 0.003, "{left:?}");
@@ -145,6 +147,7 @@ fn a_shaped_ring_gives_at_its_flat() {
         size_mm: 1.2,
         temper: Temper::HalfHard,
         surface: Surface::Bare,
+        lot: None,
     };
     let plan: RingPlan =
         snipped(&wire, Mandrel { shape: Shape::Square, ..Mandrel::round(8.0) }).plan().unwrap();
@@ -165,6 +168,7 @@ fn an_oval_ring_gives_where_it_is_bent_least() {
         size_mm: 1.0,
         temper: Temper::Soft,
         surface: Surface::Bare,
+        lot: None,
     };
     let rod = Mandrel { shape: Shape::Oval, short_mm: Some(4.0), ..Mandrel::round(6.0) };
     let plan = snipped(&wire, rod).plan().unwrap();
@@ -209,6 +213,7 @@ fn half_round_wire_bends_one_way(#[case] kind: &str, #[case] made: bool) {
         size_mm: 1.6,
         temper: Temper::Soft,
         surface: Surface::Bare,
+        lot: None,
     };
     let formed = finding(kind, &wire, &[]);
     match formed.form() {
@@ -230,6 +235,7 @@ fn the_spread_in_the_hand_adds_what_the_hand_does() {
         size_mm: 1.0,
         temper: Temper::Soft,
         surface: Surface::Bare,
+        lot: None,
     };
     let plan = snipped(&wire, Mandrel::round(5.0)).plan().unwrap();
     let hand = 4.0 * 0.02_f64.powi(2) + 0.03_f64.powi(2);

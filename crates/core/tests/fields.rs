@@ -24,6 +24,7 @@ fn copper() -> Wire {
         size_mm: 1.0,
         temper: Temper::Soft,
         surface: Surface::Bare,
+        lot: None,
     }
 }
 

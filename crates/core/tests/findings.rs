@@ -162,7 +162,7 @@ fn bends_spring_back_to_what_was_wanted(
     #[case] section: Section,
     #[case] size_mm: f64,
 ) {
-    let bending = Bending::of(&Wire { metal, section, size_mm, temper, surface: Surface::Bare });
+    let bending = Bending::of(&Wire { metal, section, size_mm, temper, surface: Surface::Bare, lot: None });
     for radius in [1.0, 2.5, 6.0] {
         let wound = bending.wound_radius(radius).unwrap();
         assert!(wound < radius);

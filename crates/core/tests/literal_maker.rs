@@ -492,7 +492,7 @@ proptest! {
         schools in schools(),
         rings_n in 1..500_u32,
     ) {
-        let wire = Wire { metal, temper, size_mm, section: Section::Round, surface: Surface::Bare };
+        let wire = Wire { metal, temper, size_mm, section: Section::Round, surface: Surface::Bare, lot: None };
         let cutting = Cutting { method, filed, ..Cutting::default() };
         let request = RingRequest {
             winding,

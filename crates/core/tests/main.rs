@@ -21,6 +21,7 @@ mod inches;
 mod listings;
 mod literal_maker;
 mod loads;
+mod lots;
 mod mechanics;
 mod orders;
 mod patterns;

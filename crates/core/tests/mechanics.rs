@@ -15,7 +15,7 @@ use proptest::prelude::*;
 use rstest::rstest;
 
 fn wire(metal: Metal, section: Section, size_mm: f64, temper: Temper) -> Wire {
-    Wire { metal, section, size_mm, temper, surface: Surface::Bare }
+    Wire { metal, section, size_mm, temper, surface: Surface::Bare, lot: None }
 }
 
 /// An independent program's numerical integration: R0/R1 to 1e-4, inside diameter to 0.002 mm.

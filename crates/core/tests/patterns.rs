@@ -428,8 +428,14 @@ fn checks_find_what_is_wrong_and_nothing_else(
 #[case(Metal::SterlingSilver, 0.4, About::Piercing)]
 fn ear_wires_are_checked_for_ears(#[case] metal: Metal, #[case] size_mm: f64, #[case] about: About) {
     let mut request = usual("open-ear-wire");
-    request.wire =
-        Wire { metal, size_mm, temper: Temper::Soft, section: Section::Round, surface: Surface::Bare };
+    request.wire = Wire {
+        metal,
+        size_mm,
+        temper: Temper::Soft,
+        section: Section::Round,
+        surface: Surface::Bare,
+        lot: None,
+    };
     let formed = request.form().unwrap();
     assert!(formed.checks(LengthUnit::Mm).iter().any(|check| check.about == about && !check.ok));
 }
@@ -485,6 +491,7 @@ fn a_transfer_keeps_the_proportions() {
         size_mm: 1.628,
         temper: Temper::Soft,
         surface: Surface::Bare,
+        lot: None,
     };
     let transferred = request.transferred(&wire, LengthUnit::Mm).unwrap();
     let k = 1.628 / 1.291;

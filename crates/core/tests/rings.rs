@@ -113,6 +113,7 @@ fn backwards_acceptance_sterling_half_hard_for_four_millimetres() {
             size_mm: 0.8118,
             temper: Temper::HalfHard,
             surface: Surface::Bare,
+            lot: None,
         },
         // A snip takes nothing, so the ring is the relaxed coil.
         cutting: Cutting { method: Method::SingleSnip, ..Cutting::default() },
@@ -238,7 +239,7 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
         let (shape, ratio, usable_mm) = rod;
         let (method, filed) = cutting;
         RingRequest {
-            wire: Wire { metal, section, size_mm, temper, surface: Surface::Bare },
+            wire: Wire { metal, section, size_mm, temper, surface: Surface::Bare, lot: None },
             mandrel: Mandrel { shape, usable_mm, ..Mandrel::round(size_mm * ratio) },
             rings_n,
             winding: Winding::Hand,

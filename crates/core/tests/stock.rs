@@ -176,7 +176,7 @@ proptest! {
 
     #[test]
     fn length_and_weight_are_two_ways_of_one_amount(metal in 0..16_usize, section in 0..3_usize, size in 0.1..6.0_f64, mm in 1.0..1e6_f64) {
-        let wire = Wire { metal: Metal::ALL[metal], section: Section::ALL[section], size_mm: size, temper: Temper::Soft, surface: Surface::Bare };
+        let wire = Wire { metal: Metal::ALL[metal], section: Section::ALL[section], size_mm: size, temper: Temper::Soft, surface: Surface::Bare, lot: None };
         let (_, grams) = both_ways(&wire, Some(mm), None).unwrap();
         prop_assume!((0.001..1e6).contains(&grams));
         let (back, _) = both_ways(&wire, None, Some(grams)).unwrap();

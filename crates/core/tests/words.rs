@@ -38,6 +38,7 @@ fn request() -> RingRequest {
             size_mm: 1.0237,
             temper: Temper::Soft,
             surface: Surface::Bare,
+            lot: None,
         },
         mandrel: workshop().rods[1].clone(),
         rings_n: 120,
@@ -235,7 +236,7 @@ fn any_request() -> impl Strategy<Value = RingRequest> {
             let snip = method == Method::SingleSnip;
             let oval = shape == Shape::Oval;
             RingRequest {
-                wire: Wire { metal, section, size_mm, temper, surface: Surface::Bare },
+                wire: Wire { metal, section, size_mm, temper, surface: Surface::Bare, lot: None },
                 mandrel: Mandrel {
                     name: named.then(|| "knitting needle".to_owned()),
                     shape,

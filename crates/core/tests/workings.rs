@@ -105,7 +105,7 @@ fn rings() -> impl Strategy<Value = RingRequest> {
     let method = prop::sample::select(Method::ALL.to_vec());
     (metal, section, method, 0.6..2.0_f64, 3.0..8.0_f64, 1..400_u32).prop_map(
         |(metal, section, method, size_mm, ratio, rings_n)| RingRequest {
-            wire: Wire { metal, section, size_mm, temper: Temper::Soft, surface: Surface::Bare },
+            wire: Wire { metal, section, size_mm, temper: Temper::Soft, surface: Surface::Bare, lot: None },
             rings_n,
             cutting: Cutting { method, ..Cutting::default() },
             ..ring_of(size_mm, size_mm * ratio)

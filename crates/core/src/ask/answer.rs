@@ -194,6 +194,7 @@ impl Said {
             section: self.section(),
             temper: self.temper_or_soft(reply),
             surface: self.surface(),
+            lot: None,
         })
     }
 

@@ -112,6 +112,7 @@ impl Said {
                     size_mm,
                     temper,
                     surface: self.surface(),
+                    lot: None,
                 })
             }
             _ => self.wire(reply),
@@ -133,6 +134,7 @@ impl Said {
             size_mm,
             temper: self.temper_or_soft(reply),
             surface: self.surface(),
+            lot: None,
         })
     }
 

@@ -7,6 +7,7 @@ use super::pose::{Pair, Pose};
 use super::relax::{Relaxing, Solved};
 use super::torus::Torus;
 use super::weave::{GoesOn, Weave};
+use crate::chance::Chance;
 use crate::fault::{Fault, Faults};
 
 /// How far a search has come.
@@ -52,27 +53,6 @@ impl Effort {
     }
 }
 
-/// Numbers that look drawn, the same for the same seed (splitmix64).
-struct Drawn(u64);
-
-impl Drawn {
-    fn next(&mut self) -> u64 {
-        self.0 = self.0.wrapping_add(0x9E37_79B9_7F4A_7C15);
-        let one = (self.0 ^ (self.0 >> 30)).wrapping_mul(0xBF58_476D_1CE4_E5B9);
-        let two = (one ^ (one >> 27)).wrapping_mul(0x94D0_49BB_1331_11EB);
-        two ^ (two >> 31)
-    }
-
-    /// From `low` to `high`.
-    fn between(&mut self, low: f64, high: f64) -> f64 {
-        low + (high - low) * ((self.next() >> 11) as f64 / (1_u64 << 53) as f64)
-    }
-
-    fn around(&mut self, far: f64) -> DVec3 {
-        DVec3::new(self.between(-far, far), self.between(-far, far), self.between(-far, far))
-    }
-}
-
 /// Wire so thick, against the first ring's core radius, is room enough to tell a tangle from a pose.
 const ROOM: [f64; 2] = [0.15, 0.05];
 /// Poses kept to pull taut from.
@@ -110,7 +90,7 @@ impl Relaxing<'_> {
             if !go_on(RelaxProgress { tried_n: start, of_n: effort.starts_n, smallest_ratio }) {
                 break;
             }
-            let mut drawn = Drawn(effort.seed.wrapping_mul(7919).wrapping_add(u64::from(start)));
+            let mut drawn = Chance::of(effort.seed.wrapping_mul(7919).wrapping_add(u64::from(start)));
             let pose = self.start(start, &mut drawn);
             let right = ROOM.iter().find_map(|wire| self.untangled_from(&pose, *wire));
             let Some(right) = right else {
@@ -164,7 +144,7 @@ impl Relaxing<'_> {
     }
 
     /// A pose to start from. Folded weaves start folded: out of a straight chain no fold comes by itself.
-    fn start(&self, n: u32, drawn: &mut Drawn) -> Pose {
+    fn start(&self, n: u32, drawn: &mut Chance) -> Pose {
         let weave = self.weave();
         if !weave.folds.is_empty()
             && n.is_multiple_of(2)
@@ -184,10 +164,10 @@ impl Relaxing<'_> {
         let rings = (0..weave.rings_n())
             .map(|i| {
                 let at = i as f64 / rings_n;
-                let off = drawn.around(0.5);
+                let off = around(drawn, 0.5);
                 let y = if sheet { across * at + across * off.y / rings_n } else { off.y };
                 let center = DVec3::new(repeat * at + repeat * off.x / rings_n, y, off.z);
-                let axis = drawn.around(1.0).try_normalize().unwrap_or(DVec3::Z);
+                let axis = around(drawn, 1.0).try_normalize().unwrap_or(DVec3::Z);
                 Torus { center, axis, radius: 1.0 }
             })
             .collect();
@@ -195,9 +175,14 @@ impl Relaxing<'_> {
     }
 }
 
+/// Somewhere in a cube about the middle, as far as this to each side.
+fn around(drawn: &mut Chance, far: f64) -> DVec3 {
+    DVec3::new(drawn.between(-far, far), drawn.between(-far, far), drawn.between(-far, far))
+}
+
 /// Two pairs folded over each other: one leans forward and out to two sides, the other back and out to the other two, so
 /// that each is held near the chain's middle by what comes before or after. What is not folded lies between.
-fn folded_start(weave: &Weave, drawn: &mut Drawn) -> Option<Pose> {
+fn folded_start(weave: &Weave, drawn: &mut Chance) -> Option<Pose> {
     const OFF: f64 = 0.08;
     let behind = |fold: &&super::weave::Fold| fold.held_by.iter().all(|at| at.cells_on > 0);
     let back: Vec<usize> = weave.folds.iter().filter(behind).map(|fold| fold.ring).collect();

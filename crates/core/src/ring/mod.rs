@@ -27,7 +27,6 @@ use crate::tool::mandrel::Mandrel;
 use crate::tool::outline::Outline;
 use crate::tool::school::PULL_STRAIN;
 use crate::wire::bending::Bending;
-use crate::wire::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
 use crate::wire::section::Profile;
 use crate::wire::strength;
 use crate::wire::{SIZE_SPREAD, Wire};
@@ -441,14 +440,14 @@ impl RingRequest {
         }
     }
 
-    /// One standard deviation of the ring's inside diameter, mm: flow stress ±15 %, modulus ±3 %,
-    /// wire size ±1 %, blade ±0.02 mm, each moved by itself and the effects added in squares.
+    /// One standard deviation of the ring's inside diameter, mm: flow stress ±15 % and modulus ±3 %, or what is left
+    /// to learn of its lot, wire size ±1 %, blade ±0.02 mm, each moved by itself and the effects added in squares.
     ///
     /// Springback knows stress only as a share of the modulus, so both spreads move one number.
     fn inside_spread_mm(&self, bending: &Bending, nominal: f64) -> f64 {
         let flow = bending.flow;
         let profile = self.wire.profile();
-        let stress = FLOW_STRESS_SPREAD.hypot(MODULUS_SPREAD);
+        let stress = self.wire.stress_spread();
         let thicker = Profile { size_mm: profile.size_mm * (1.0 + SIZE_SPREAD), ..profile };
         let moved =
             [Bending { profile, flow: flow.strengthened(1.0 + stress) }, Bending { profile: thicker, flow }];

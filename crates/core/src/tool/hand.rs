@@ -114,4 +114,39 @@ impl Hand {
         let squares: f64 = self.sources(rod, sawn).iter().map(|(_, mm)| mm * mm).sum();
         (spread_mm * spread_mm + squares).sqrt()
     }
+
+    /// What a rod is off by itself, mm: the same for all that is wound on it.
+    ///
+    /// ```
+    /// use lorimant_core::tool::{hand::Hand, mandrel::Mandrel};
+    ///
+    /// assert_eq!(Hand::default().rod_spread(&Mandrel::round(5.0)), 0.02);
+    /// ```
+    pub fn rod_spread(&self, rod: &Mandrel) -> f64 {
+        let of_rod = |(what, _): &&(&str, f64)| matches!(*what, "rod as measured" | "wood");
+        let squares: f64 = self.sources(rod, false).iter().filter(of_rod).map(|(_, mm)| mm * mm).sum();
+        squares.sqrt()
+    }
+
+    /// What one measured coil or ring is off by itself, mm: hugging; of a ring also its closing, and where it was sawn the
+    /// kerf; roundness and caliper the less, the more readings are taken round it.
+    ///
+    /// ```
+    /// use lorimant_core::tool::hand::Hand;
+    ///
+    /// let hand = Hand::default();
+    /// assert!(hand.of_one(true, true, 1) > hand.of_one(false, false, 1));
+    /// assert!(hand.of_one(false, false, 3) < hand.of_one(false, false, 1));
+    /// ```
+    pub fn of_one(&self, cut: bool, sawn: bool, readings_n: u32) -> f64 {
+        let read = (self.roundness_mm.powi(2) + self.caliper_mm.powi(2)) / f64::from(readings_n.max(1));
+        let mut squares = self.hugging_mm.powi(2) + read;
+        if cut {
+            squares += self.closing_mm.powi(2);
+        }
+        if cut && sawn {
+            squares += self.kerf_mm.powi(2);
+        }
+        squares.sqrt()
+    }
 }

@@ -144,7 +144,10 @@ impl Bending {
     /// assert_eq!(Bending::after(&soft, 0.464).flow, Bending::of(&half_hard).flow);
     /// ```
     pub fn after(wire: &Wire, spent: f64) -> Self {
-        Self { profile: wire.profile(), flow: FlowCurve::new(wire.metal.figures(), spent) }
+        let flow = FlowCurve::new(wire.metal.figures(), spent);
+        // A lot that was measured springs as it was seen to.
+        let flow = wire.lot.map_or(flow, |lot| flow.strengthened(lot.flow));
+        Self { profile: wire.profile(), flow }
     }
 
     /// Bending moment that holds the wire at a centroid curvature (1/mm), N·mm:

@@ -1,6 +1,7 @@
 //! Wire: metal, section, size and temper; how it bends, springs back and bears.
 
 pub mod bending;
+pub mod lot;
 pub mod metal;
 pub mod section;
 pub mod strength;
@@ -9,6 +10,7 @@ pub mod surface;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Span};
+use crate::wire::lot::Lot;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::{Profile, Section};
 use crate::wire::surface::Surface;
@@ -36,6 +38,9 @@ pub struct Wire {
     /// What lies on its metal; bare if left out.
     #[serde(default = "bare", skip_serializing_if = "is_bare")]
     pub surface: Surface,
+    /// The spool of the rack it is taken from, so that plans know how it springs; any if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub lot: Option<Lot>,
 }
 
 fn bare() -> Surface {
@@ -69,7 +74,7 @@ impl Wire {
     /// ```
     #[must_use]
     pub fn round(metal: Metal, size_mm: f64, temper: Temper) -> Self {
-        Self { metal, section: Section::Round, size_mm, temper, surface: Surface::Bare }
+        Self { metal, section: Section::Round, size_mm, temper, surface: Surface::Bare, lot: None }
     }
 
     const SIZE: Span = Span { noun: "wire size", unit: " mm", least: 0.05, most: 13.0 };
@@ -85,9 +90,32 @@ impl Wire {
     /// ```
     ///
     /// # Errors
-    /// A fault at `size_mm` when it is not a number or outside 0.05 to 13 mm.
+    /// A fault at `size_mm` when it is not a number or outside 0.05 to 13 mm; those of its lot.
     pub fn check(&self) -> Result<(), Fault> {
-        Self::SIZE.check("size_mm", self.size_mm).map(|_| ())
+        Self::SIZE.check("size_mm", self.size_mm)?;
+        self.lot.map_or(Ok(()), Lot::check).map_err(|fault| fault.within("lot"))
+    }
+
+    /// One standard deviation of its flow stress as a share of the modulus, as a share of it: what is left to learn of
+    /// the lot, or what metal as bought has.
+    ///
+    /// ```
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::lot::Lot;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Hard);
+    /// let measured = Wire { lot: Some(Lot { lot_n: 5, flow: 1.1, spread: 0.02 }), ..wire.clone() };
+    /// assert!(measured.stress_spread() < wire.stress_spread() / 5.0);
+    /// ```
+    pub fn stress_spread(&self) -> f64 {
+        self.lot.map_or(lot::HANDBOOK_SPREAD, |lot| lot.spread / lot.flow)
+    }
+
+    /// The same wire off any spool.
+    #[must_use]
+    pub fn of_any_lot(self) -> Self {
+        Self { lot: None, ..self }
     }
 
     /// Its cross-section at its size.

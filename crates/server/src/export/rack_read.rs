@@ -170,7 +170,7 @@ impl Cells<'_> {
         let size_mm = self.needed_number("size_mm", faults);
         let temper = self.word("temper", faults).unwrap_or(Temper::Soft);
         let section = self.word("section", faults).unwrap_or(Section::Round);
-        Some(Wire { metal: metal?, section, size_mm: size_mm?, temper, surface: Surface::Bare })
+        Some(Wire { metal: metal?, section, size_mm: size_mm?, temper, surface: Surface::Bare, lot: None })
     }
 
     fn lot(&self) -> Result<LotWithLedger, Faults> {

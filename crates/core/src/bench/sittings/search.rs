@@ -2,6 +2,7 @@
 
 use super::place::Keys;
 use super::{Planned, Sittings, cheaper};
+use crate::chance::Chance;
 use crate::fault::Faults;
 
 /// How far a search is.
@@ -20,30 +21,6 @@ const STALE: u32 = 120;
 /// Most plans that are tried.
 pub const MOST_TRIED: u32 = 4000;
 
-/// Numbers that look like chance, the same from the same seed (splitmix64).
-struct Chance(u64);
-
-impl Chance {
-    fn next(&mut self) -> u64 {
-        self.0 = self.0.wrapping_add(0x9E37_79B9_7F4A_7C15);
-        let mut z = self.0;
-        z = (z ^ (z >> 30)).wrapping_mul(0xBF58_476D_1CE4_E5B9);
-        z = (z ^ (z >> 27)).wrapping_mul(0x94D0_49BB_1331_11EB);
-        z ^ (z >> 31)
-    }
-
-    /// From 0 to below 1.
-    fn share(&mut self) -> f64 {
-        #[expect(clippy::cast_precision_loss, reason = "53 bits")]
-        let share = (self.next() >> 11) as f64 / (1_u64 << 53) as f64;
-        share
-    }
-
-    fn below(&mut self, n: usize) -> usize {
-        usize::try_from(self.next() % u64::try_from(n.max(1)).unwrap_or(1)).unwrap_or(0)
-    }
-}
-
 impl Sittings {
     /// Lays every work so that as much as can be is done in time, and tools are laid out seldom. `go_on` is asked after
     /// each plan that is tried; once it says no, the best so far is given.
@@ -52,7 +29,7 @@ impl Sittings {
     /// As [`Sittings::check`].
     pub fn plan(&self, seed: u64, go_on: &dyn Fn(Progress) -> bool) -> Result<Planned, Faults> {
         self.check()?;
-        let mut chance = Chance(seed);
+        let mut chance = Chance::of(seed);
         let by_due = Keys::by_due(self);
         let mut best_keys = by_due.clone();
         let mut best = self.placed_by(&by_due);

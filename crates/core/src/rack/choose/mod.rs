@@ -243,6 +243,7 @@ impl ChooseRequest {
                     size_mm,
                     temper: *temper,
                     surface: Surface::Bare,
+                    lot: None,
                 };
                 let sold = sizes.iter().map(|size_mm| of(*size_mm)).filter(|wire| rack.left_mm(wire) <= 0.0);
                 let there = rack.wires().filter(|wire| **wire == of(wire.size_mm)).cloned();

@@ -168,6 +168,7 @@ impl Listing {
             size_mm: self.size_mm?,
             temper: self.temper.unwrap_or(Temper::Soft),
             surface: Surface::Bare,
+            lot: None,
         })
     }
 }

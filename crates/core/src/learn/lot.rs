@@ -1,0 +1,448 @@
+//! How a lot springs: learned from coils and rings that were measured.
+//!
+//! One factor on the flow stress, as a share of the modulus, is not known of a lot. What was measured says how likely each
+//! value of it is (Bayes): the handbook's spread comes first, each measured inside speaks for the factors that would give
+//! it. The factor is put on a grid, since a springback is no straight line of it.
+
+use serde::Serialize;
+
+use crate::ring::RingRequest;
+use crate::tool::coil::Coil;
+use crate::tool::cutting::Method;
+use crate::tool::hand::Hand;
+use crate::wire::SIZE_SPREAD;
+use crate::wire::bending::Bending;
+use crate::wire::lot::{HANDBOOK_SPREAD, Lot};
+use crate::words::words;
+
+words! {
+    /// What of a wound piece was measured.
+    pub enum Inside ("inside measured") {
+        /// The coil, let go and not cut.
+        Coil = "coil", "inside of the coil";
+        /// A ring, cut and closed.
+        Ring = "ring", "inside of the ring";
+    }
+}
+
+/// One inside that was measured.
+#[derive(Debug, Clone, PartialEq)]
+pub struct MeasuredInside {
+    /// How the coil was wound and cut, from which wire.
+    pub wound: RingRequest,
+    /// Of which.
+    pub of: Inside,
+    /// What it measured, mm: the mean of its readings.
+    pub inside_mm: f64,
+    /// How many readings that is the mean of, the piece turned between them; at least 1.
+    pub readings_n: u32,
+    /// How much wire had come off the spool by then, mm, where that is known.
+    pub off_spool_mm: Option<f64>,
+    /// Whether the maker has set it aside: it is shown, and teaches nothing.
+    pub aside: bool,
+}
+
+/// What one measured inside says, for the plot.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct LotPoint {
+    /// The factor that alone would give what was measured.
+    pub flow: f64,
+    /// One standard deviation of it, from hand, rod and caliper.
+    pub spread: f64,
+    /// The same without what all of one rod share.
+    #[serde(skip)]
+    own_spread: f64,
+    /// What was measured, mm.
+    pub inside_mm: f64,
+    /// What the handbook would have given, mm.
+    pub handbook_mm: f64,
+    /// What is foretold now, mm.
+    pub now_mm: f64,
+    /// How much wire had come off the spool by then, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub off_spool_mm: Option<f64>,
+    /// Whether it was set aside.
+    pub aside: bool,
+    /// How far it lies from what all the others foretell, in standard deviations.
+    pub off: f64,
+    /// Whether that is so far that it should be measured again, or set aside.
+    pub outlier: bool,
+}
+
+/// How the lot changes along its spool.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Drift {
+    /// Change of the factor with each metre.
+    pub per_m: f64,
+    /// The factor where the last one was measured.
+    pub here: f64,
+    /// How much wire had come off by then, m.
+    pub last_m: f64,
+    /// One standard deviation of the factor there.
+    pub here_spread: f64,
+}
+
+/// What is known of a lot.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct LotLearned {
+    /// The factor: how much more it springs than the handbook's metal.
+    pub flow: f64,
+    /// One standard deviation of it.
+    pub spread: f64,
+    /// How many measurements teach it.
+    pub measured_n: u32,
+    /// Each measurement, in the order it was given.
+    pub points: Vec<LotPoint>,
+    /// How it changes along the spool, where it surely does.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub drift: Option<Drift>,
+}
+
+/// A measurement further than this from what the others foretell is said to be one to look at, in standard deviations.
+const OUTLIER: f64 = 3.0;
+/// A change along the spool is said when it is so many of its own standard deviations.
+const SURE_DRIFT: f64 = 3.5;
+/// Measurements lie on a line when their squares are no more than this many times what chance makes.
+const WELL_LAID: f64 = 3.0;
+/// Fewer measurements say nothing of a change along the spool.
+const LEAST_FOR_DRIFT: usize = 5;
+/// Values of the factor that are asked at first, and again where it surely lies.
+const GRID: usize = 121;
+/// How far about the likeliest the grid reaches, in standard deviations.
+const REACH: f64 = 5.5;
+/// No hand and no caliper is surer than this, mm.
+const LEAST_SPREAD_MM: f64 = 0.002;
+/// No lot's factor lies outside.
+const LIMITS: (f64, f64) = (0.3, 2.0);
+
+/// What a wound piece measures when the lot's factor is this, mm; nothing where it would spring straight.
+///
+/// ```
+/// use lorimant_core::learn::lot::{Inside, inside_with};
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+///
+/// let wire = Wire::round(Metal::SterlingSilver, 0.8, Temper::HalfHard);
+/// let wound = RingRequest::new(wire, Mandrel::round(4.0), 20);
+/// // A stronger lot springs further open.
+/// assert!(inside_with(&wound, Inside::Coil, 1.2) > inside_with(&wound, Inside::Coil, 1.0));
+/// ```
+#[must_use]
+pub fn inside_with(wound: &RingRequest, of: Inside, flow: f64) -> Option<f64> {
+    inside_of(wound, of, flow, 1.0)
+}
+
+/// The same in wire so much thicker than its label.
+pub(super) fn inside_of(wound: &RingRequest, of: Inside, flow: f64, size: f64) -> Option<f64> {
+    let mut wire = wound.wire.clone().of_any_lot();
+    wire.size_mm *= size;
+    let bending = Bending::after(&wire, wound.spent());
+    let bending = Bending { flow: bending.flow.strengthened(flow), ..bending };
+    inside_bent(wound, of, &bending)
+}
+
+fn inside_bent(wound: &RingRequest, of: Inside, bending: &Bending) -> Option<f64> {
+    match of {
+        Inside::Coil => Some(Coil::wind_with(bending, wound.mandrel.outline())?.relaxed.across()),
+        Inside::Ring => wound.target(1.0).inside_on(bending, wound.mandrel.outline()),
+    }
+    .filter(|mm| mm.is_finite())
+}
+
+/// Measurements of pieces made in the same way: the rod's own error is one for all of them.
+struct Alike<'a> {
+    wound: &'a RingRequest,
+    of: Inside,
+    /// Their places in the list, insides and own spreads, mm.
+    measured: Vec<(usize, f64, f64)>,
+    /// One standard deviation of what they share: the rod, the wire's size, mm.
+    shared_mm: f64,
+    /// What each factor of the grid would give, mm.
+    gives_mm: Vec<f64>,
+}
+
+impl<'a> Alike<'a> {
+    fn of(measured: &'a [MeasuredInside], hand: &Hand) -> Vec<Self> {
+        let mut groups: Vec<Self> = vec![];
+        for (i, one) in measured.iter().enumerate() {
+            let alike = |group: &&mut Self| group.of == one.of && wound_alike(group.wound, &one.wound);
+            let sawn = one.wound.cutting.method == Method::Saw;
+            let own = hand.of_one(one.of == Inside::Ring, sawn, one.readings_n);
+            match groups.iter_mut().find(alike) {
+                Some(group) => group.measured.push((i, one.inside_mm, own)),
+                None => groups.push(Self {
+                    wound: &one.wound,
+                    of: one.of,
+                    measured: vec![(i, one.inside_mm, own)],
+                    shared_mm: shared_mm(&one.wound, one.of, hand),
+                    gives_mm: vec![],
+                }),
+            }
+        }
+        groups
+    }
+
+    fn ask(&mut self, grid: &[f64]) {
+        // Beyond the factor at which it springs straight the coil is larger than any that was measured.
+        let gives = |flow: &f64| inside_with(self.wound, self.of, *flow).unwrap_or(1e4);
+        self.gives_mm = grid.iter().map(gives).collect();
+    }
+
+    /// Its mean and one standard deviation, without what was set aside and without one of them; nothing where none is left.
+    fn mean(&self, measured: &[MeasuredInside], without: Option<usize>) -> Option<(f64, f64)> {
+        let counts = |i: usize| !measured[i].aside && Some(i) != without;
+        let (mut sum, mut all) = (0.0, 0.0);
+        for (_, mm, own) in self.measured.iter().filter(|(i, ..)| counts(*i)) {
+            let weight = own.max(LEAST_SPREAD_MM).powi(-2);
+            sum += weight * mm;
+            all += weight;
+        }
+        (all > 0.0).then(|| (sum / all, self.shared_mm.hypot(all.powf(-0.5))))
+    }
+}
+
+/// Whether two coils come out alike but for hand and chance: same rod, same wire as it is labelled, same treatment.
+fn wound_alike(one: &RingRequest, other: &RingRequest) -> bool {
+    one.mandrel == other.mandrel
+        && one.wire.clone().of_any_lot() == other.wire.clone().of_any_lot()
+        && (one.spent() - other.spent()).abs() < 1e-9
+        && one.cutting == other.cutting
+        && one.hammered_mm == other.hammered_mm
+}
+
+/// What coils of one rod share: the rod's own error, and how the wire's size moves them, mm.
+fn shared_mm(wound: &RingRequest, of: Inside, hand: &Hand) -> f64 {
+    let at = |size: f64| inside_of(wound, of, 1.0, size).unwrap_or(0.0);
+    let by_size = at(1.0 + SIZE_SPREAD) - at(1.0);
+    hand.rod_spread(&wound.mandrel).hypot(by_size)
+}
+
+/// The likelihoods of a grid's factors, with their mean and spread.
+struct Belief {
+    weights: Vec<f64>,
+    mean: f64,
+    spread: f64,
+}
+
+impl Belief {
+    fn of(grid: &[f64], groups: &[Alike], measured: &[MeasuredInside], without: Option<usize>) -> Self {
+        let means: Vec<_> = groups.iter().map(|group| group.mean(measured, without)).collect();
+        let logs: Vec<f64> = grid
+            .iter()
+            .enumerate()
+            .map(|(i, flow)| {
+                let prior = ((flow - 1.0) / HANDBOOK_SPREAD).powi(2);
+                let seen = groups.iter().zip(&means).filter_map(|(group, mean)| {
+                    let (mm, spread) = (*mean)?;
+                    Some(((mm - group.gives_mm[i]) / spread).powi(2))
+                });
+                -0.5 * (prior + seen.sum::<f64>())
+            })
+            .collect();
+        let best = logs.iter().copied().fold(f64::NEG_INFINITY, f64::max);
+        let mut weights: Vec<f64> = logs.iter().map(|log| (log - best).exp()).collect();
+        let all: f64 = weights.iter().sum();
+        weights.iter_mut().for_each(|weight| *weight /= all);
+        let mean: f64 = weights.iter().zip(grid).map(|(w, flow)| w * flow).sum();
+        let squares: f64 = weights.iter().zip(grid).map(|(w, flow)| w * (flow - mean).powi(2)).sum();
+        Self { weights, mean, spread: squares.sqrt() }
+    }
+
+    /// What of this is foretold: its mean and one standard deviation.
+    fn foretells(&self, gives: &[f64]) -> (f64, f64) {
+        let mean: f64 = self.weights.iter().zip(gives).map(|(w, mm)| w * mm).sum();
+        let squares: f64 = self.weights.iter().zip(gives).map(|(w, mm)| w * (mm - mean).powi(2)).sum();
+        (mean, squares.sqrt())
+    }
+}
+
+fn grid(mean: f64, spread: f64) -> Vec<f64> {
+    let (from, to) = ((mean - REACH * spread).max(LIMITS.0), (mean + REACH * spread).min(LIMITS.1));
+    #[expect(clippy::cast_precision_loss, reason = "a small count")]
+    let at = |i: usize| from + (to - from) * i as f64 / (GRID - 1) as f64;
+    (0..GRID).map(at).collect()
+}
+
+/// Learns a lot's factor from what was measured of it.
+///
+/// ```
+/// use lorimant_core::learn::lot::{Inside, MeasuredInside, inside_with, learn};
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::{hand::Hand, mandrel::Mandrel};
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+///
+/// let wire = Wire::round(Metal::SterlingSilver, 0.8, Temper::Hard);
+/// let wound = RingRequest::new(wire, Mandrel::round(6.0), 20);
+/// // A coil of a lot that is a tenth stronger.
+/// let inside_mm = inside_with(&wound, Inside::Coil, 1.1).unwrap();
+/// let coil = MeasuredInside { wound, of: Inside::Coil, inside_mm, readings_n: 3, off_spool_mm: None, aside: false };
+/// let learned = learn(&[coil], &Hand::default());
+/// assert!((learned.flow - 1.1).abs() < 0.02 && learned.spread < 0.05);
+/// ```
+#[must_use]
+pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {
+    if measured.is_empty() {
+        return LotLearned { flow: 1.0, spread: HANDBOOK_SPREAD, measured_n: 0, points: vec![], drift: None };
+    }
+    let mut groups = Alike::of(measured, hand);
+    let mut values = grid(1.0, HANDBOOK_SPREAD);
+    groups.iter_mut().for_each(|group| group.ask(&values));
+    let mut belief = Belief::of(&values, &groups, measured, None);
+    // Told on the wide grid: what the others foretell may lie far from what an odd one drags all to.
+    let mut points = points(&groups, &values, &belief, measured);
+    let coarse = values.get(1).zip(values.first()).map_or(1.0, |(b, a)| b - a);
+    if belief.spread < 3.0 * coarse {
+        values = grid(belief.mean, belief.spread.max(coarse / 2.0));
+        groups.iter_mut().for_each(|group| group.ask(&values));
+        belief = Belief::of(&values, &groups, measured, None);
+    }
+    for group in &groups {
+        let now_mm = belief.foretells(&group.gives_mm).0;
+        group.measured.iter().for_each(|(i, ..)| points[*i].now_mm = now_mm);
+    }
+    let drift = drift(&points);
+    if let Some(drift) = drift {
+        for point in &mut points {
+            let along = |mm: f64| drift.here + drift.per_m * (mm / 1000.0 - drift.last_m);
+            point.off = point.off_spool_mm.map_or(0.0, |mm| (point.flow - along(mm)) / point.own_spread);
+            point.outlier = point.off.abs() > OUTLIER;
+        }
+    }
+    let counts = measured.iter().filter(|one| !one.aside).count();
+    let (flow, spread) = drift.map_or((belief.mean, belief.spread), |drift| (drift.here, drift.here_spread));
+    LotLearned { flow, spread, measured_n: u32::try_from(counts).unwrap_or(u32::MAX), points, drift }
+}
+
+fn points(groups: &[Alike], values: &[f64], belief: &Belief, measured: &[MeasuredInside]) -> Vec<LotPoint> {
+    let mut points: Vec<(usize, LotPoint)> = vec![];
+    for group in groups {
+        let handbook_mm = inside_with(group.wound, group.of, 1.0).unwrap_or(0.0);
+        let slope = {
+            let (a, b) = (belief.mean - 0.01, belief.mean + 0.01);
+            let at = |flow| inside_with(group.wound, group.of, flow);
+            at(a).zip(at(b)).map_or(0.0, |(a, b)| (b - a) / 0.02)
+        };
+        let by_slope = |mm: f64| if slope > 1e-6 { mm / slope } else { HANDBOOK_SPREAD };
+        let (now_mm, _) = belief.foretells(&group.gives_mm);
+        for (i, inside_mm, own) in &group.measured {
+            let all = group.shared_mm.hypot(*own);
+            let others = Belief::of(values, groups, measured, Some(*i));
+            let (mean, spread) = others.foretells(&group.gives_mm);
+            // Those wound on the same rod have its error in common: only their own chance tells them apart.
+            let off = (inside_mm - mean) / spread.hypot(all);
+            points.push((
+                *i,
+                LotPoint {
+                    flow: flow_giving(group, *inside_mm),
+                    spread: by_slope(all),
+                    own_spread: by_slope(*own),
+                    inside_mm: *inside_mm,
+                    handbook_mm,
+                    now_mm,
+                    off_spool_mm: measured[*i].off_spool_mm,
+                    aside: measured[*i].aside,
+                    off,
+                    outlier: off.abs() > OUTLIER,
+                },
+            ));
+        }
+    }
+    points.sort_by_key(|(i, _)| *i);
+    points.into_iter().map(|(_, point)| point).collect()
+}
+
+/// The factor that gives just this inside, within the limits, by halving.
+fn flow_giving(group: &Alike, inside_mm: f64) -> f64 {
+    let (mut low, mut high) = LIMITS;
+    for _ in 0..40 {
+        let middle = f64::midpoint(low, high);
+        match inside_with(group.wound, group.of, middle) {
+            Some(mm) if mm < inside_mm => low = middle,
+            _ => high = middle,
+        }
+    }
+    f64::midpoint(low, high)
+}
+
+/// A straight line through the factors against the wire that had come off by then, where it surely rises or falls.
+fn drift(points: &[LotPoint]) -> Option<Drift> {
+    let of = |point: &LotPoint| Some((point.off_spool_mm? / 1000.0, point.flow, point.own_spread.powi(-2)));
+    let seen: Vec<_> = points.iter().filter(|point| !point.aside).filter_map(of).collect();
+    if seen.len() < LEAST_FOR_DRIFT {
+        return None;
+    }
+    let sum = |f: &dyn Fn(f64, f64) -> f64| seen.iter().map(|(x, y, w)| w * f(*x, *y)).sum::<f64>();
+    let all = sum(&|_, _| 1.0);
+    let (x, y) = (sum(&|x, _| x) / all, sum(&|_, y| y) / all);
+    let along = sum(&|at, _| (at - x).powi(2));
+    if along <= 1e-12 {
+        return None;
+    }
+    let per_m = sum(&|at, flow| (at - x) * (flow - y)) / along;
+    let spread = along.powf(-0.5);
+    // A single odd one tilts a line that the others do not lie on.
+    let off = sum(&|at, flow| (flow - y - per_m * (at - x)).powi(2));
+    #[expect(clippy::cast_precision_loss, reason = "a small count")]
+    let straight = off <= WELL_LAID * (seen.len() - 2) as f64;
+    let last = seen.iter().map(|(x, ..)| *x).fold(f64::NEG_INFINITY, f64::max);
+    let here_spread = (1.0 / all + (last - x).powi(2) / along).sqrt();
+    let drift = Drift { per_m, here: y + per_m * (last - x), last_m: last, here_spread };
+    (straight && per_m.abs() > SURE_DRIFT * spread).then_some(drift)
+}
+
+impl LotLearned {
+    /// As wire carries it into plans.
+    #[must_use]
+    pub fn lot(&self, lot_n: i64) -> Lot {
+        Lot { lot_n, flow: self.flow, spread: self.spread }
+    }
+
+    /// What is known in a sentence, with what to do about what is odd.
+    #[must_use]
+    pub fn told(&self) -> String {
+        let per_cent = |share: f64| format!("{:.0} %", 100.0 * share.abs());
+        if self.measured_n == 0 {
+            return format!(
+                "Nothing of it was measured yet: the handbook's ± {} stands. Measure one coil, let go and not cut.",
+                per_cent(HANDBOOK_SPREAD)
+            );
+        }
+        let against = match self.flow - 1.0 {
+            off if off > 0.005 => format!("{} more than", per_cent(off)),
+            off if off < -0.005 => format!("{} less than", per_cent(off)),
+            _ => "as".to_owned(),
+        };
+        let n = if self.measured_n == 1 {
+            "one measurement".to_owned()
+        } else {
+            format!("{} measurements", self.measured_n)
+        };
+        let mut told = format!(
+            "It springs {against} the handbook says, ± {:.1} % where the handbook leaves ± {} ({n}).",
+            100.0 * self.spread,
+            per_cent(HANDBOOK_SPREAD)
+        );
+        if let Some(drift) = self.drift {
+            let way = if drift.per_m > 0.0 { "stiffer" } else { "softer" };
+            told.push_str(&format!(
+                " It grows {way} along the spool, {:.1} % a metre: plans take it as it is where the last one was measured.",
+                100.0 * drift.per_m.abs()
+            ));
+        }
+        let odd = self.points.iter().filter(|point| point.outlier && !point.aside).count();
+        if odd > 0 {
+            told.push_str(if odd == 1 {
+                " One does not go with the others: measure it again, or set it aside; until then it counts as well."
+            } else {
+                " Some do not go with the others: measure them again, or set them aside; until then they count as well."
+            });
+        }
+        told
+    }
+}

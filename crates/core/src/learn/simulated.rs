@@ -1,0 +1,104 @@
+//! The simulated workshop: what a maker's hands make of a plan, and what a caliper then shows. Lots spring as they like,
+//! rods are not quite what they are called, hands are uneven: all of it from a seed, by the same mechanics the plans are
+//! worked out with, so that learning can be tried from end to end. Plans never see what is hidden here.
+
+use super::lot::{Inside, inside_of};
+use crate::chance::Chance;
+use crate::ring::RingRequest;
+use crate::tool::cutting::Method;
+use crate::tool::hand::Hand;
+use crate::tool::mandrel::Mandrel;
+use crate::wire::SIZE_SPREAD;
+use crate::wire::lot::HANDBOOK_SPREAD;
+
+/// A workshop whose lots, rods and hands are drawn from a seed.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Simulated {
+    /// Its seed.
+    pub seed: u64,
+    /// How uneven its hands are.
+    pub hand: Hand,
+}
+
+/// What is hidden in a lot.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Hidden {
+    /// Its factor on the flow stress, as a share of the modulus.
+    pub flow: f64,
+    /// Its thickness over what its label says.
+    pub size: f64,
+}
+
+/// What streams of chance are for, so that none repeats another.
+#[derive(Clone, Copy)]
+enum For {
+    Lot = 1,
+    Rod = 2,
+    Piece = 3,
+    Reading = 4,
+}
+
+/// What a caliper's scale shows, mm.
+const SHOWS_MM: f64 = 0.01;
+
+impl Simulated {
+    fn chance(&self, what: For, of: &[u64]) -> Chance {
+        Chance::of_all(&[&[self.seed, what as u64], of].concat())
+    }
+
+    /// What is hidden in a lot.
+    ///
+    /// ```
+    /// use lorimant_core::learn::simulated::Simulated;
+    /// use lorimant_core::tool::hand::Hand;
+    ///
+    /// let workshop = Simulated { seed: 1, hand: Hand::default() };
+    /// // The same each time, another for each lot.
+    /// assert_eq!(workshop.lot(5), workshop.lot(5));
+    /// assert_ne!(workshop.lot(5), workshop.lot(6));
+    /// ```
+    #[must_use]
+    pub fn lot(&self, lot_n: i64) -> Hidden {
+        let mut chance = self.chance(For::Lot, &[lot_n.cast_unsigned()]);
+        Hidden {
+            flow: (1.0 + chance.normal(HANDBOOK_SPREAD)).clamp(0.5, 1.6),
+            size: 1.0 + chance.normal(SIZE_SPREAD),
+        }
+    }
+
+    /// How much thicker a rod is than it is called, mm.
+    #[must_use]
+    pub fn rod_off_mm(&self, rod: &Mandrel) -> f64 {
+        self.chance(For::Rod, &[rod.diameter_mm.to_bits()]).normal(self.hand.rod_spread(rod))
+    }
+
+    /// The inside a wound piece really has, mm: of the `nth` coil of a lot, or a ring of it; nothing where the lot springs
+    /// straight on that rod.
+    #[must_use]
+    pub fn inside_mm(&self, wound: &RingRequest, of: Inside, lot_n: i64, nth: u64) -> Option<f64> {
+        let Hidden { flow, size } = self.lot(lot_n);
+        let rod = &wound.mandrel;
+        let mandrel = Mandrel { diameter_mm: rod.diameter_mm + self.rod_off_mm(rod), ..rod.clone() };
+        let made = inside_of(&RingRequest { mandrel, ..wound.clone() }, of, flow, size)?;
+        let hand = &self.hand;
+        let mut chance =
+            self.chance(For::Piece, &[lot_n.cast_unsigned(), nth, wound.mandrel.diameter_mm.to_bits()]);
+        let mut off = chance.normal(hand.hugging_mm);
+        if of == Inside::Ring {
+            off += chance.normal(hand.closing_mm);
+            if wound.cutting.method == Method::Saw {
+                off += chance.normal(hand.kerf_mm);
+            }
+        }
+        Some(made + off)
+    }
+
+    /// What a caliper shows of something that is really so long, mm: it is laid on somewhere about what is not quite round,
+    /// reads a little off, and shows hundredths. The `nth` reading of that piece.
+    #[must_use]
+    pub fn caliper_mm(&self, really_mm: f64, piece: u64, nth: u64) -> f64 {
+        let mut chance = self.chance(For::Reading, &[really_mm.to_bits(), piece, nth]);
+        let laid = really_mm + chance.normal(self.hand.roundness_mm) + chance.normal(self.hand.caliper_mm);
+        (laid / SHOWS_MM).round() * SHOWS_MM
+    }
+}
