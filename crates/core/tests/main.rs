@@ -8,6 +8,7 @@ mod batches;
 mod blanks;
 mod chain;
 mod changes;
+mod checking;
 mod choosing;
 mod common;
 mod costs;

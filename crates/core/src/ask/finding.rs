@@ -229,6 +229,7 @@ impl Said {
             pieces_n,
             singly: kind.0.paired && counted != Counted::Pairs,
             mirrored: self.mirrored,
+            allowance_mm: 0.0,
             plier: None,
             ends: BlankEnds::default(),
             route: Changes::default(),

@@ -283,7 +283,8 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 /// let inside_mm = inside_with(&wound, Inside::Coil, 1.1).unwrap();
 /// let coil = MeasuredInside { wound, of: Inside::Coil, inside_mm, readings_n: 3, off_spool_mm: None, aside: false };
 /// let learned = learn(&[coil], &Hand::default());
-/// assert!((learned.flow - 1.1).abs() < 0.02 && learned.spread < 0.05);
+/// // One coil draws the plan most of the way.
+/// assert!((learned.flow - 1.1).abs() < 0.03 && learned.spread < 0.08);
 /// ```
 #[must_use]
 pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {

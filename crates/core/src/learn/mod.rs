@@ -1,5 +1,15 @@
 //! Checking what was made, and learning from it: what a piece measures, whether it passes, what that says of the lot, the
 //! blank, the jaws and the hand.
 
+pub mod cause;
+pub mod chart;
+pub mod dimension;
+pub mod jaw;
 pub mod lot;
+pub mod pairs;
+pub mod practice;
+pub mod reading;
+pub mod rescue;
 pub mod simulated;
+pub mod spread;
+pub mod trial;

@@ -3,6 +3,7 @@
 use serde::Serialize;
 
 use super::form::Formed;
+use super::is_nothing;
 use crate::making::Operation;
 use crate::shape::Segment;
 use crate::tool::school::{CutWhen, Rounding, WrapTail};
@@ -35,7 +36,10 @@ pub struct Blank {
     pub exact_mm: f64,
     /// What comes off the spool: the flush length on the ruler, and the sliver.
     pub cut_mm: f64,
-    /// What rounding up to the ruler's next mark adds, where the piece has an end that may be longer.
+    /// What trials have shown that it must be longer, or shorter, than its parts add up to.
+    #[serde(skip_serializing_if = "is_nothing")]
+    pub allowance_mm: f64,
+    /// What rounding up to the ruler's next mark adds, where the piece has an end that may be longer, and the allowance.
     pub surplus_mm: f64,
     /// Where that shows.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -111,11 +115,14 @@ impl Formed<'_> {
             (_, _, _, true) => Some((named(self.design.segments.first()), false)),
             _ => None,
         };
+        let allowance = self.request.allowance_mm;
         let (surplus_at, surplus_far) = (surplus.map(|(at, _)| at), surplus.map(|(_, far)| far));
         let step = ruler_step_mm(unit);
-        let flush_mm = if surplus_at.is_some() { (flush / step - 1e-9).ceil() * step } else { flush };
+        let wanted = flush + allowance;
+        let flush_mm = if surplus_at.is_some() { (wanted / step - 1e-9).ceil() * step } else { wanted };
         Blank {
             developed_mm,
+            allowance_mm: allowance,
             trim_mm,
             filing_mm,
             left_filing_mm,

@@ -34,12 +34,25 @@ impl Formed<'_> {
             Some(at) => (
                 format!(" → {flush_mm:.2} mm"),
                 format!(
-                    "Rounded up to what a ruler reads, {step}; the {at} comes out {surplus_mm:.2} mm longer."
+                    "Rounded up to what a ruler reads, {step}; the {at} comes out {:.2} mm longer.",
+                    surplus_mm - blank.allowance_mm
                 ),
+            ),
+            None if blank.allowance_mm != 0.0 => (
+                format!(" → {flush_mm:.2} mm"),
+                "It closes at both ends, so it is set off as it is, not rounded.".to_owned(),
             ),
             None => (
                 " mm".to_owned(),
                 "It closes at both ends, so it is set off as it is, not rounded.".to_owned(),
+            ),
+        };
+        let how = match blank.allowance_mm {
+            0.0 => how,
+            mm => format!(
+                "Trials have shown that a blank of it must be {:.2} mm {} than its parts add up to. {how}",
+                mm.abs(),
+                if mm > 0.0 { "longer" } else { "shorter" }
             ),
         };
         let each = figure("blank", Question::Cut, "cut, flush to flush", format!("{flush_mm:.1}"), "mm")

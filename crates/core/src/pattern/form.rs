@@ -189,6 +189,25 @@ fn extent(design: &Former, path: &Path) -> Extent {
     Extent { least, most }
 }
 
+impl<'a> Formed<'a> {
+    /// The same request laid otherwise than it was designed.
+    pub(super) fn laid_as(&self, design: Former) -> Formed<'a> {
+        let path = self.request.standing(&design, &design.segments, false);
+        let wire_mm = design.segments.iter().map(|segment| segment.wire_mm(design.profile)).collect();
+        Formed {
+            request: self.request,
+            extent: extent(&design, &path),
+            path,
+            bending: Bending { profile: design.profile, ..self.bending },
+            schools: self.schools,
+            wire_mm,
+            design,
+            wound_mm: OnceCell::new(),
+            arms: OnceCell::new(),
+        }
+    }
+}
+
 impl Formed<'_> {
     /// The same piece, made by these schools.
     #[must_use]

@@ -117,6 +117,7 @@ pub enum Asks {
 }
 
 /// A pattern's design, in the making.
+#[derive(Clone)]
 pub struct Former {
     /// The wire's section.
     pub profile: Profile,

@@ -17,6 +17,7 @@ pub mod former;
 mod kind;
 pub mod kinds;
 pub mod mark;
+pub mod measure;
 pub mod page;
 mod parameter;
 pub mod part;
@@ -27,6 +28,7 @@ mod remake;
 mod route;
 pub mod sentence;
 pub mod sheet;
+pub mod slipped;
 pub mod transfer;
 
 use std::collections::BTreeMap;
@@ -101,6 +103,9 @@ pub struct PatternRequest {
     /// What is lost or held at the ends.
     #[serde(default)]
     pub ends: BlankEnds,
+    /// How much longer its blank must be than its parts add up to, as trials have shown; negative for shorter, mm.
+    #[serde(default, skip_serializing_if = "is_nothing")]
+    pub allowance_mm: f64,
     /// What is changed about the route of this plan.
     #[serde(default, skip_serializing_if = "Changes::is_empty")]
     pub route: Changes,
@@ -110,10 +115,17 @@ fn one() -> u32 {
     1
 }
 
+#[expect(clippy::trivially_copy_pass_by_ref, reason = "serde asks so")]
+fn is_nothing(mm: &f64) -> bool {
+    *mm == 0.0
+}
+
 /// Most pieces one request may have.
 pub const MOST_PIECES: u32 = 100_000;
 
 impl PatternRequest {
+    const ALLOWANCE: Span = Span { noun: "allowance", unit: " mm", least: -20.0, most: 20.0 };
+
     /// One of a pattern as it is usually made.
     pub fn usual(kind: Kind) -> Self {
         Self {
@@ -125,6 +137,7 @@ impl PatternRequest {
             mirrored: false,
             plier: None,
             ends: BlankEnds::default(),
+            allowance_mm: 0.0,
             route: Changes::default(),
         }
     }
@@ -237,6 +250,7 @@ impl PatternRequest {
             faults.add(Fault::new("pieces_n", said).limit(limit));
         }
         self.ends.check(&mut faults);
+        faults.keep(Self::ALLOWANCE.check("allowance_mm", self.allowance_mm));
         faults.into_result()
     }
 }

@@ -89,6 +89,7 @@ impl Formed<'_> {
             length_mm: blank.flush_exact_mm() + if pinched { blank.trim_mm } else { 0.0 },
             surplus_mm: blank.surplus_mm,
             surplus_at: blank.surplus_at,
+            allowance_mm: blank.allowance_mm,
             flat_to: schools.flat_to,
             formed_mm: formed_to,
             each_mm: blank.cut_mm,

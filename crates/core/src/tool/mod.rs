@@ -9,4 +9,5 @@ pub mod outline;
 pub mod plier;
 pub mod questions;
 pub mod school;
+pub mod tolerance;
 pub mod workshop;

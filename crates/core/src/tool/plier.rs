@@ -194,6 +194,23 @@ impl Plier {
         Some(JawPlace { diameter_mm: *nearest, at_mm: None, slip: 0.0 })
     }
 
+    /// Diameter of a round-nose jaw at a place, mm; nothing where a step or jaw has one diameter all along.
+    ///
+    /// ```
+    /// use lorimant_core::tool::plier::Plier;
+    ///
+    /// let plier: Plier = serde_json::from_str(
+    ///     r#"{"name": "slim", "jaws": "round-nose", "tip_mm": 1, "base_mm": 5, "length_mm": 20}"#,
+    /// )
+    /// .unwrap();
+    /// assert_eq!(plier.diameter_at(10.0), Some(3.0));
+    /// ```
+    #[must_use]
+    pub fn diameter_at(&self, at_mm: f64) -> Option<f64> {
+        let (tip, taper, _) = self.cone().filter(|_| self.jaws == Jaws::RoundNose)?;
+        Some(tip + taper * at_mm)
+    }
+
     /// How far its jaws reach from their joint, mm.
     #[must_use]
     pub fn reach_mm(&self) -> f64 {

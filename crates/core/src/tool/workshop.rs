@@ -1,11 +1,16 @@
 //! What a workshop owns and how it reads numbers, as far as planning needs it.
 
+use std::collections::BTreeMap;
+
 use crate::tool::cutting::Blade;
 use crate::tool::gear::Gear;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::plier::Plier;
 use crate::tool::school::{Schools, Straightening};
+use crate::tool::tolerance::Tolerances;
+use crate::wire::Wire;
+use crate::wire::lot::Lot;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::Habits;
 use crate::words::words;
@@ -27,9 +32,35 @@ pub struct Workshop {
     pub schools: Schools,
     /// What else stands on its bench.
     pub gear: Gear,
+    /// What it lets pass.
+    pub tolerances: Tolerances,
+    /// What was learned of its lots, by their numbers.
+    pub lots: BTreeMap<i64, Lot>,
 }
 
 impl Workshop {
+    /// A wire with what was learned of its lot by now; one that names no lot as it is.
+    ///
+    /// ```
+    /// use std::collections::BTreeMap;
+    ///
+    /// use lorimant_core::tool::workshop::Workshop;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::lot::Lot;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let learned = Lot { lot_n: 5, flow: 1.1, spread: 0.02 };
+    /// let workshop = Workshop { lots: BTreeMap::from([(5, learned)]), ..Workshop::default() };
+    /// let mut wire = Wire { lot: Some(Lot::unmeasured(5)), ..Wire::round(Metal::Copper, 1.0, Temper::Soft) };
+    /// workshop.knows(&mut wire);
+    /// assert_eq!(wire.lot, Some(learned));
+    /// ```
+    pub fn knows(&self, wire: &mut Wire) {
+        if let Some(lot) = wire.lot {
+            wire.lot = Some(self.lots.get(&lot.lot_n).copied().unwrap_or(Lot::unmeasured(lot.lot_n)));
+        }
+    }
+
     /// The pliers of a name, however it is written.
     ///
     /// ```

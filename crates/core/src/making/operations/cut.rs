@@ -16,6 +16,8 @@ pub struct Cut {
     pub surplus_mm: f64,
     /// Where that shows: `tip`, `tail`.
     pub surplus_at: Option<&'static str>,
+    /// What of it trials have shown to be needed, mm.
+    pub allowance_mm: f64,
     /// Which face is flush.
     pub flat_to: FlatTo,
     /// Of a piece whose end was formed on the spool: how far from the flush end that reaches, mm.
@@ -27,6 +29,14 @@ pub struct Cut {
 /// A length as a maker sets it off: exact, and on the ruler with what that changes.
 fn told(cut: &Cut, unit: LengthUnit) -> String {
     let exact = caliper(cut.length_mm, unit);
+    if cut.allowance_mm != 0.0 {
+        return format!(
+            "{} on the ruler (its parts add up to {exact}; trials have shown that it takes {} {})",
+            on_ruler(cut.length_mm + cut.surplus_mm, unit),
+            caliper(cut.allowance_mm.abs(), unit),
+            if cut.allowance_mm > 0.0 { "more" } else { "less" }
+        );
+    }
     match cut.surplus_at {
         Some(at) if cut.surplus_mm > 0.05 => format!(
             "{} on the ruler ({exact} exactly: the {at} comes out {} longer)",
@@ -112,7 +122,7 @@ impl Does for Cut {
             numbers: Numbers {
                 from: Some(From::Spool),
                 length_mm: Some(self.length_mm),
-                on_ruler_mm: (self.surplus_mm > 0.0)
+                on_ruler_mm: (self.surplus_mm > 0.0 || self.allowance_mm != 0.0)
                     .then(|| self.length_mm - self.formed_mm.unwrap_or(0.0) + self.surplus_mm),
                 left_mm: self.formed_mm.map(|formed_mm| self.length_mm - formed_mm),
                 times_n: (n > 1).then_some(n),

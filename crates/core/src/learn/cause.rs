@@ -1,0 +1,421 @@
+//! From a misfit to its likely causes.
+//!
+//! Each cause moves the dimensions of a piece in its own way; how, the geometry of the pattern says: the piece is laid
+//! again with the cause in it. How well the best amount of each explains what was measured gives its share (Bayes, each
+//! cause as likely as another before anything is measured).
+
+use std::collections::BTreeMap;
+
+use serde::Serialize;
+
+use super::dimension::{Of, ToMeasure, made_of, to_measure};
+use super::lot::{Inside, inside_of};
+use crate::fault::{Fault, Faults};
+use crate::pattern::PatternRequest;
+use crate::pattern::measure::Measures;
+use crate::pattern::slipped::Slips;
+use crate::piece::Piece;
+use crate::ring::RingRequest;
+use crate::tool::mandrel::Mandrel;
+use crate::tool::workshop::Workshop;
+use crate::words::length::{LengthUnit, caliper};
+use crate::words::words;
+
+words! {
+    /// What a misfit can come from.
+    pub enum Cause ("cause") {
+        /// Wire lay beside the mark on the jaw.
+        Mark = "mark-slipped", "the mark slipped";
+        /// The large bend was begun elsewhere.
+        Centre = "centre-off", "the centre was off";
+        /// The blank was longer or shorter.
+        Blank = "blank-off", "the blank was off";
+        /// Loops were not closed.
+        Open = "loops-open", "loops were not closed";
+        /// The wire is thicker or thinner than its label.
+        Wire = "wire-size", "the wire is of another size";
+        /// The wire is harder or softer than its label.
+        Harder = "hardness", "the wire is of another hardness";
+        /// The rod is thicker or thinner than it is called.
+        Rod = "rod-off", "the rod is of another size";
+    }
+}
+
+/// A cause with its amount.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct LikelyCause {
+    /// Which.
+    pub cause: Cause,
+    /// How much of it explains best: mm, degrees, or a share.
+    pub amount: f64,
+    /// How likely it is among all that were looked at.
+    pub share: f64,
+    /// In a sentence, with its amount.
+    pub told: String,
+    /// What to change.
+    pub change: String,
+}
+
+/// What was found.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Misfit {
+    /// Causes, the likeliest first; those that hardly explain anything are left out.
+    pub causes: Vec<LikelyCause>,
+    /// Whether the first is surely it.
+    pub sure: bool,
+    /// In a sentence: what was found, and what would tell two causes apart where they are as likely.
+    pub told: String,
+    /// The dimension that would tell the first two apart, where one would.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub measure_next: Option<String>,
+}
+
+/// A cause is named surely from this share on.
+const SURE: f64 = 0.9;
+/// Causes below this share are not named.
+const NAMED: f64 = 0.04;
+/// A dimension tells two causes apart when what they foretell of it lies so many standard deviations apart.
+const TELLS: f64 = 2.0;
+
+impl Cause {
+    /// One standard deviation of what usually happens: mm, degrees, or a share.
+    fn usual(self) -> f64 {
+        match self {
+            Self::Mark | Self::Centre => 0.8,
+            Self::Blank => 1.0,
+            Self::Open => 12.0,
+            Self::Wire => 0.08,
+            Self::Harder => 0.25,
+            Self::Rod => 0.1,
+        }
+    }
+
+    fn of_a_finding() -> &'static [Self] {
+        &[Self::Mark, Self::Centre, Self::Blank, Self::Open, Self::Wire, Self::Harder]
+    }
+
+    fn of_rings() -> &'static [Self] {
+        &[Self::Rod, Self::Wire, Self::Harder]
+    }
+
+    /// The slips of so much of it.
+    fn slips(self, amount: f64) -> Slips {
+        let none = Slips::default();
+        match self {
+            Self::Mark => Slips { mark_mm: amount, ..none },
+            Self::Centre => Slips { centre_mm: amount, ..none },
+            Self::Blank => Slips { blank_mm: amount, ..none },
+            // A loop cannot be closed further than closed.
+            Self::Open => Slips { open_deg: amount.max(0.0), ..none },
+            Self::Wire => Slips { size: (1.0 + amount).clamp(0.5, 1.8), ..none },
+            Self::Harder => Slips { flow: (1.0 + amount).clamp(0.3, 2.5), ..none },
+            Self::Rod => none,
+        }
+    }
+
+    fn told(self, amount: f64, unit: LengthUnit) -> String {
+        let by = caliper(amount.abs(), unit);
+        let per_cent = format!("{:.0} %", 100.0 * amount.abs());
+        let more = amount > 0.0;
+        match self {
+            Self::Mark => format!("The mark slipped {by} {} the jaw.", if more { "up" } else { "down" }),
+            Self::Centre => format!(
+                "The centre of the bend was off by {by}, towards the {}.",
+                if more { "far end" } else { "near end" }
+            ),
+            Self::Blank => format!("The blank was {by} too {}.", if more { "long" } else { "short" }),
+            Self::Open => format!("Loops were left {:.0}° short of closed.", amount.abs()),
+            Self::Wire => format!(
+                "The wire is {per_cent} {} than its label: about {} of a gauge.",
+                if more { "thicker" } else { "thinner" },
+                gauges(amount)
+            ),
+            Self::Harder => format!(
+                "The wire springs {per_cent} {} than planned: {} than its label.",
+                if more { "more" } else { "less" },
+                if more { "harder" } else { "softer" }
+            ),
+            Self::Rod => {
+                format!("The rod is {by} {} than it is called.", if more { "thicker" } else { "thinner" })
+            }
+        }
+    }
+
+    fn change(self, amount: f64, unit: LengthUnit) -> String {
+        let by = caliper(amount.abs(), unit);
+        let more = amount > 0.0;
+        match self {
+            Self::Mark => format!(
+                "Draw the mark anew and hold the wire {by} nearer the {}.",
+                if more { "tip" } else { "base" }
+            ),
+            Self::Centre => format!(
+                "Begin the bend {by} nearer the {}, and press the mark into the middle of the jaw.",
+                if more { "near end" } else { "far end" }
+            ),
+            Self::Blank => format!(
+                "Cut the next {by} {}; look at what the trim took.",
+                if more { "shorter" } else { "longer" }
+            ),
+            Self::Open => {
+                "Roll on until the end meets the stem: relax the wrist, take a new hold, roll again."
+                    .to_owned()
+            }
+            Self::Wire => "Measure the wire off the spool and say its real size in the plan.".to_owned(),
+            Self::Harder => {
+                "Measure a coil of this lot, so that plans know how it springs; or anneal it.".to_owned()
+            }
+            Self::Rod => "Measure the rod where the coil lay, and change it under Tools.".to_owned(),
+        }
+    }
+}
+
+/// A change of thickness as a share of a B&S number, in words.
+fn gauges(share: f64) -> String {
+    let numbers = share.abs().ln_1p() / 0.116;
+    match numbers {
+        n if n < 0.35 => "a third".to_owned(),
+        n if n < 0.75 => "half".to_owned(),
+        n if n < 1.5 => "the whole".to_owned(),
+        n => format!("{n:.0} times the step"),
+    }
+}
+
+/// What a piece would measure with so much of a cause in it, by dimension.
+struct Model<'a> {
+    piece: &'a Piece,
+    workshop: &'a Workshop,
+    dimensions: Vec<ToMeasure>,
+    finding: Option<(&'a PatternRequest, crate::making::Made)>,
+}
+
+impl<'a> Model<'a> {
+    fn of(piece: &'a Piece, of: Of, workshop: &'a Workshop) -> Result<Self, Faults> {
+        let (mut dimensions, _) = to_measure(piece, of, workshop)?;
+        dimensions.retain(|one| one.kind.is_some());
+        let finding = match piece {
+            Piece::Finding(request) => Some((request, made_of(request, workshop)?)),
+            _ => None,
+        };
+        Ok(Self { piece, workshop, dimensions, finding })
+    }
+
+    fn causes(&self) -> &'static [Cause] {
+        if self.finding.is_some() { Cause::of_a_finding() } else { Cause::of_rings() }
+    }
+
+    /// One standard deviation of a dimension made without any fault: a third of what the workshop lets pass.
+    fn spread(&self, i: usize) -> f64 {
+        let tolerances = &self.workshop.tolerances;
+        let most = match self.dimensions[i].kind {
+            Some(Measures::Inside) if self.finding.is_some() => tolerances.loop_mm,
+            Some(Measures::Inside) => tolerances.ring_mm,
+            Some(Measures::Length) => tolerances.length_mm,
+            Some(Measures::Gap) => tolerances.gap_mm,
+            _ => tolerances.wire_mm,
+        };
+        most / 3.0
+    }
+
+    /// How far each dimension is from what it should be with so much of a cause in it, mm.
+    fn off(&self, cause: Cause, amount: f64) -> Vec<f64> {
+        let with = match &self.finding {
+            Some((request, made)) => finding_with(request, made, self.workshop, &cause.slips(amount)),
+            None => rings_with(self.piece, &self.dimensions, cause, amount),
+        };
+        let each = |one: &ToMeasure| with.get(&one.key).map_or(0.0, |mm| mm - one.wanted);
+        self.dimensions.iter().map(each).collect()
+    }
+}
+
+/// What a finding measures with these slips.
+fn finding_with(
+    request: &PatternRequest,
+    made: &crate::making::Made,
+    workshop: &Workshop,
+    slips: &Slips,
+) -> BTreeMap<String, f64> {
+    let Ok(formed) = request.form() else { return BTreeMap::new() };
+    let formed = formed.by(workshop.schools);
+    formed.slipped(made, slips).measures().into_iter().map(|measure| (measure.key, measure.mm)).collect()
+}
+
+/// What rings measure with so much of a cause.
+fn rings_with(piece: &Piece, dimensions: &[ToMeasure], cause: Cause, amount: f64) -> BTreeMap<String, f64> {
+    let request = match piece {
+        Piece::Rings(request) => request.clone(),
+        Piece::Chain(chain) => match chain.rings() {
+            Ok(rings) => rings,
+            Err(_) => return BTreeMap::new(),
+        },
+        Piece::Finding(_) => return BTreeMap::new(),
+    };
+    let flow = request.wire.lot.map_or(1.0, |lot| lot.flow);
+    let (rod, size, flow) = match cause {
+        Cause::Rod => (amount, 1.0, flow),
+        Cause::Wire => (0.0, 1.0 + amount, flow),
+        _ => (0.0, 1.0, flow * (1.0 + amount).max(0.1)),
+    };
+    let thickness = request.wire.profile().thickness_mm();
+    let mandrel = Mandrel { diameter_mm: request.mandrel.diameter_mm + rod, ..request.mandrel.clone() };
+    let request = RingRequest { mandrel, ..request };
+    let each = |one: &ToMeasure| {
+        let mm = match one.key.as_str() {
+            "coil-inside" => inside_of(&request, Inside::Coil, flow, size),
+            "ring-inside" => inside_of(&request, Inside::Ring, flow, size),
+            "wire" => Some(thickness * size),
+            _ => None,
+        };
+        Some((one.key.clone(), mm?))
+    };
+    dimensions.iter().filter_map(each).collect()
+}
+
+/// How well the best amount of one cause explains what was measured.
+struct Fit {
+    cause: Cause,
+    amount: f64,
+    /// Logarithm of how likely what was measured is, were this the cause.
+    log: f64,
+    /// How far each dimension would be, mm.
+    off: Vec<f64>,
+}
+
+/// The likely causes of what a piece measured, by dimension, mm.
+///
+/// ```
+/// use std::collections::BTreeMap;
+///
+/// use lorimant_core::learn::cause::{Cause, causes};
+/// use lorimant_core::learn::dimension::Of;
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::piece::Piece;
+/// use lorimant_core::tool::workshop::Workshop;
+///
+/// // The shank a little long, the nose as much short: the bend was begun too far on.
+/// let measured = BTreeMap::from([("shank_mm".into(), 15.4), ("nose_mm".into(), 5.6), ("eye_mm".into(), 4.0)]);
+/// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+/// let misfit = causes(&hook, Of::Piece, &measured, &Workshop::default()).unwrap();
+/// assert_eq!(misfit.causes[0].cause, Cause::Centre);
+/// assert!((misfit.causes[0].amount - 1.4).abs() < 0.2);
+/// ```
+///
+/// # Errors
+/// The faults of the piece; a fault where nothing was measured that a cause could move.
+pub fn causes(
+    piece: &Piece,
+    of: Of,
+    measured: &BTreeMap<String, f64>,
+    workshop: &Workshop,
+) -> Result<Misfit, Faults> {
+    let model = Model::of(piece, of, workshop)?;
+    let seen: Vec<(usize, f64)> = model
+        .dimensions
+        .iter()
+        .enumerate()
+        .filter_map(|(i, one)| Some((i, measured.get(&one.key)? - one.wanted)))
+        .collect();
+    if seen.is_empty() {
+        let said = "Nothing was measured yet that could tell a cause. Measure the piece first.";
+        return Err(Fault::new("measured", said).into());
+    }
+    let chance: f64 = -0.5 * seen.iter().map(|(i, off)| (off / model.spread(*i)).powi(2)).sum::<f64>();
+    // That nothing is wrong is as likely as all causes together, before anything is measured.
+    let causes_n = f64::from(u32::try_from(model.causes().len()).unwrap_or(1));
+    let chance = chance + causes_n.ln();
+    let mut fits: Vec<Fit> = model.causes().iter().map(|cause| model.fit(*cause, &seen)).collect();
+    fits.sort_by(|a, b| b.log.total_cmp(&a.log));
+    let best = fits.iter().map(|fit| fit.log).fold(chance, f64::max);
+    let all: f64 = fits.iter().map(|fit| (fit.log - best).exp()).sum::<f64>() + (chance - best).exp();
+    let share = |log: f64| (log - best).exp() / all;
+    Ok(model.told(&fits, share, share(chance), measured))
+}
+
+impl Model<'_> {
+    /// The best amount of a cause by Newton's steps on what it does here, drawn towards what is usual.
+    fn fit(&self, cause: Cause, seen: &[(usize, f64)]) -> Fit {
+        let usual = cause.usual();
+        // One-sided causes start on their side.
+        let mut amount = if cause == Cause::Open { usual / 2.0 } else { 0.0 };
+        let weight = |i: usize| self.spread(i).powi(-2);
+        let mut bends = 0.0;
+        for _ in 0..6 {
+            let step = usual / 8.0;
+            let (here, there) = (self.off(cause, amount), self.off(cause, amount + step));
+            let slope = |i: usize| (there[i] - here[i]) / step;
+            bends = seen.iter().map(|(i, _)| weight(*i) * slope(*i).powi(2)).sum::<f64>();
+            let pull: f64 = seen.iter().map(|(i, off)| weight(*i) * slope(*i) * (off - here[*i])).sum();
+            let by = (pull - amount / usual.powi(2)) / (bends + usual.powi(-2));
+            amount += by.clamp(-2.0 * usual, 2.0 * usual);
+            if cause == Cause::Open {
+                amount = amount.max(0.0);
+            }
+            if by.abs() < 1e-3 * usual {
+                break;
+            }
+        }
+        let off = self.off(cause, amount);
+        let squares: f64 = seen.iter().map(|(i, seen)| weight(*i) * (seen - off[*i]).powi(2)).sum();
+        // How likely what was measured is over all amounts (Laplace): a cause that could do anything explains little.
+        let log = -0.5 * (squares + (amount / usual).powi(2) + (1.0 + usual.powi(2) * bends).ln());
+        Fit { cause, amount, log, off }
+    }
+
+    fn told(
+        &self,
+        fits: &[Fit],
+        share: impl Fn(f64) -> f64,
+        chance: f64,
+        measured: &BTreeMap<String, f64>,
+    ) -> Misfit {
+        let unit = self.workshop.habits.unit;
+        let causes: Vec<LikelyCause> = fits
+            .iter()
+            .filter(|fit| share(fit.log) >= NAMED)
+            .map(|fit| LikelyCause {
+                cause: fit.cause,
+                amount: fit.amount,
+                share: share(fit.log),
+                told: fit.cause.told(fit.amount, unit),
+                change: fit.cause.change(fit.amount, unit),
+            })
+            .collect();
+        let sure = causes.first().is_some_and(|first| first.share >= SURE);
+        if chance >= 0.5 || causes.is_empty() {
+            let told = "It is as even as hands make it: nothing here asks for a cause.".to_owned();
+            return Misfit { causes: vec![], sure: false, told, measure_next: None };
+        }
+        let next = match (sure, fits) {
+            (false, [first, second, ..]) if share(second.log) >= NAMED => {
+                self.tells_apart(first, second, measured)
+            }
+            _ => None,
+        };
+        let told = match (sure, &causes[..]) {
+            (true, [first, ..]) => format!("{} Surely that.", first.told),
+            (false, [first, second, ..]) => {
+                let which = match next {
+                    Some(i) => format!("Measure the {}: it would tell them apart.", self.dimensions[i].what),
+                    None => "Nothing else measured on this piece would tell them apart: make one more with care for the one, and measure it.".to_owned(),
+                };
+                format!(
+                    "It may be two things that look alike here: {} or {}. {which}",
+                    first.cause, second.cause
+                )
+            }
+            (_, [first]) => format!("{} Or hands being uneven.", first.told),
+            _ => String::new(),
+        };
+        Misfit { causes, sure, told, measure_next: next.map(|i| self.dimensions[i].key.clone()) }
+    }
+
+    /// The dimension, not measured yet, of which two causes foretell the most different things.
+    fn tells_apart(&self, one: &Fit, other: &Fit, measured: &BTreeMap<String, f64>) -> Option<usize> {
+        let apart = |i: usize| ((one.off[i] - other.off[i]) / self.spread(i)).abs();
+        (0..self.dimensions.len())
+            .filter(|i| !measured.contains_key(&self.dimensions[*i].key) && apart(*i) >= TELLS)
+            .max_by(|a, b| apart(*a).total_cmp(&apart(*b)))
+    }
+}

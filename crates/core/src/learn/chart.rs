@@ -1,0 +1,154 @@
+//! A batch against its tolerance: how even it is, what the run of it says, how many more would pass.
+
+use serde::Serialize;
+
+use crate::words::length::{LengthUnit, caliper};
+
+/// One dimension of a batch, piece after piece.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct BatchChart {
+    /// Mean, mm.
+    pub mean: f64,
+    /// One standard deviation from piece to piece, mm; 0 of a single one.
+    pub spread: f64,
+    /// Least that passes.
+    pub least: f64,
+    /// Most that passes.
+    pub most: f64,
+    /// Each piece in the order it was made: its number and measure.
+    pub pieces: Vec<(u32, f64)>,
+    /// What the run of it says, each in a sentence.
+    pub signs: Vec<Sign>,
+    /// How many of 20 more would pass, in words; nothing before there are five.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub would_pass: Option<String>,
+}
+
+/// Something the run of a batch says, and of which pieces.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Sign {
+    /// In a sentence, with what to look at.
+    pub told: String,
+    /// The pieces it is about, by number.
+    pub pieces_n: Vec<u32>,
+}
+
+/// So many on one side of the middle, one after another, are no chance (1 in 256).
+const ONE_SIDE: usize = 9;
+/// So many each larger (or smaller) than the one before are no chance.
+const RISING: usize = 6;
+/// Fewer than this say little about how many more would pass.
+const LEAST_FOR_MORE: usize = 5;
+
+/// Charts one dimension of a batch.
+///
+/// ```
+/// use lorimant_core::learn::chart::charted;
+/// use lorimant_core::words::length::LengthUnit;
+///
+/// // Each a little larger than the one before: something is moving.
+/// let pieces: Vec<_> = (1..=8_u32).map(|n| (n, 5.0 + 0.01 * f64::from(n))).collect();
+/// let chart = charted("ring", &pieces, (4.9, 5.2), LengthUnit::Mm);
+/// assert!(chart.signs.iter().any(|sign| sign.told.contains("each larger")));
+/// ```
+#[must_use]
+pub fn charted(what: &str, pieces: &[(u32, f64)], (least, most): (f64, f64), unit: LengthUnit) -> BatchChart {
+    let n = pieces.len();
+    let count = f64::from(u32::try_from(n).unwrap_or(u32::MAX)).max(1.0);
+    let mean = pieces.iter().map(|(_, mm)| mm).sum::<f64>() / count;
+    let squares: f64 = pieces.iter().map(|(_, mm)| (mm - mean).powi(2)).sum();
+    let spread = if n > 1 { (squares / (count - 1.0)).sqrt() } else { 0.0 };
+    BatchChart {
+        mean,
+        spread,
+        least,
+        most,
+        pieces: pieces.to_vec(),
+        signs: signs(what, pieces, mean, spread, unit),
+        would_pass: (n >= LEAST_FOR_MORE).then(|| told(share_passing(mean, spread, n, (least, most)))),
+    }
+}
+
+/// Share of more pieces of the same making that lie within limits: normal about the mean, a little wider than what was
+/// seen since the mean itself is only known so well (Student's t as a normal of the same variance).
+fn share_passing(mean: f64, spread: f64, n: usize, (least, most): (f64, f64)) -> f64 {
+    let n = f64::from(u32::try_from(n).unwrap_or(u32::MAX));
+    let wider = ((1.0 + 1.0 / n) * (n - 1.0) / (n - 3.0).max(1.0)).sqrt();
+    let spread = (spread * wider).max(1e-6);
+    below((most - mean) / spread) - below((least - mean) / spread)
+}
+
+/// Share of a normal spread that lies below (Abramowitz and Stegun 26.2.17, to 1e-7).
+fn below(z: f64) -> f64 {
+    let t = 1.0 / (1.0 + 0.231_641_9 * z.abs());
+    let sum = t
+        * (0.319_381_530
+            + t * (-0.356_563_782 + t * (1.781_477_937 + t * (-1.821_255_978 + t * 1.330_274_429))));
+    let tail = (-0.5 * z * z).exp() / std::f64::consts::TAU.sqrt() * sum;
+    if z < 0.0 { tail } else { 1.0 - tail }
+}
+
+fn told(share: f64) -> String {
+    match (20.0 * share, 100.0 * share) {
+        (_, of_100) if of_100 >= 99.5 => "nearly all more would pass".to_owned(),
+        (_, of_100) if of_100 >= 97.5 => format!("{of_100:.0} of 100 more would pass"),
+        (of_20, _) if of_20 < 0.5 => "hardly any more would pass".to_owned(),
+        (of_20, _) => format!("{of_20:.0} of 20 more would pass"),
+    }
+}
+
+/// What a run of pieces says that chance alone seldom would.
+fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: LengthUnit) -> Vec<Sign> {
+    let mut signs = vec![];
+    if pieces.len() < LEAST_FOR_MORE || spread <= 0.0 {
+        return signs;
+    }
+    let numbers = |run: &[(u32, f64)]| run.iter().map(|(n, _)| *n).collect::<Vec<_>>();
+    for (i, (n, mm)) in pieces.iter().enumerate() {
+        // Against all the others: one far off widens the spread it is judged by.
+        let others: Vec<f64> = pieces.iter().enumerate().filter(|(j, _)| *j != i).map(|(_, p)| p.1).collect();
+        let of = f64::from(u32::try_from(others.len()).unwrap_or(1));
+        let middle = others.iter().sum::<f64>() / of;
+        let wide = (others.iter().map(|x| (x - middle).powi(2)).sum::<f64>() / (of - 1.0)).sqrt();
+        if (mm - middle).abs() > 4.0 * wide.max(1e-6) {
+            let told = format!(
+                "Number {n} is by itself: {} where the others are about {}. Measure it again; if it is so, something happened there.",
+                caliper(*mm, unit),
+                caliper(middle, unit)
+            );
+            signs.push(Sign { told, pieces_n: vec![*n] });
+        }
+    }
+    if let Some(run) =
+        longest(pieces, |a, b| (a.1 > mean) == (b.1 > mean)).filter(|run| run.len() >= ONE_SIDE)
+    {
+        let side = if run[0].1 > mean { "larger" } else { "smaller" };
+        let told = format!(
+            "{} in a row are {side} than the middle: something changed there and stayed. A new rod, another spool, the mark wiped off?",
+            run.len()
+        );
+        signs.push(Sign { told, pieces_n: numbers(run) });
+    }
+    for (way, larger) in [("larger", true), ("smaller", false)] {
+        let steady = |a: &(u32, f64), b: &(u32, f64)| if larger { b.1 > a.1 } else { b.1 < a.1 };
+        if let Some(run) = longest(pieces, steady).filter(|run| run.len() >= RISING) {
+            let told = format!(
+                "{} in a row are each {way} than the one before: something is moving. The {what} slips along the jaw, the wire grows \
+                 stiffer along the spool, or the tool wears.",
+                run.len()
+            );
+            signs.push(Sign { told, pieces_n: numbers(run) });
+        }
+    }
+    signs
+}
+
+/// The longest stretch in which each goes with the one before.
+fn longest(
+    pieces: &[(u32, f64)],
+    goes_with: impl Fn(&(u32, f64), &(u32, f64)) -> bool,
+) -> Option<&[(u32, f64)]> {
+    pieces.chunk_by(goes_with).max_by_key(|run| run.len())
+}

@@ -1,0 +1,137 @@
+//! Jaw marks: a tapered jaw calibrated by loops rolled on it, and wear or a slipping mark found from later ones.
+
+use serde::{Deserialize, Serialize};
+
+use crate::fault::{Fault, Faults, Span};
+use crate::tool::coil::outline_for;
+use crate::tool::outline::Outline;
+use crate::tool::plier::{Jaws, MeasuredPlace, Plier};
+use crate::wire::Wire;
+use crate::wire::bending::Bending;
+use crate::words::length::{LengthUnit, caliper, on_ruler};
+
+/// A loop rolled at a place of a jaw, measured after it was let go.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct RolledLoop {
+    /// Where the wire's middle lay on the jaw, from its tip, mm.
+    pub at_mm: f64,
+    /// Inside of the loop, mm.
+    pub inside_mm: f64,
+    /// The wire.
+    pub wire: Wire,
+}
+
+/// What later loops say of a mark.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct JawWear {
+    /// How far up the jaw, towards its base, wire really lies of where it is thought to, mm: the mean of the loops.
+    pub off_mm: f64,
+    /// How far the loops differ from each other, as places on the jaw, mm.
+    pub spread_mm: f64,
+    /// In a sentence, with what to do.
+    pub told: String,
+}
+
+/// The diameter of the jaw that leaves this loop: what springback opens is taken off, mm.
+///
+/// # Errors
+/// A fault at the loop's inside where no jaw leaves such a loop in this wire.
+fn jaw_mm(rolled: &RolledLoop) -> Result<f64, Fault> {
+    const INSIDE: Span = Span { noun: "inside of the loop", unit: " mm", least: 0.3, most: 60.0 };
+    const PLACE: Span = Span { noun: "place on the jaw", unit: " mm", least: 0.0, most: 120.0 };
+    rolled.wire.check().map_err(|fault| fault.within("wire"))?;
+    PLACE.check("at_mm", rolled.at_mm)?;
+    INSIDE.check("inside_mm", rolled.inside_mm)?;
+    let tool = outline_for(&Bending::of(&rolled.wire), Outline::Round { diameter: rolled.inside_mm });
+    tool.map(Outline::across).ok_or_else(|| {
+        Fault::new("inside_mm", "This wire springs straight before it would leave such a loop. Roll a smaller one, or take softer wire.")
+    })
+}
+
+/// A round-nose plier calibrated by two loops: the jaw at both places.
+///
+/// ```
+/// use lorimant_core::learn::jaw::{RolledLoop, calibrated};
+/// use lorimant_core::tool::plier::Plier;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+///
+/// let plier: Plier = serde_json::from_str(r#"{"name": "slim", "jaws": "round-nose", "tip_mm": 1.5, "base_mm": 5, "length_mm": 25}"#).unwrap();
+/// let wire = Wire::round(Metal::Copper, 0.8, Temper::Soft);
+/// let rolled = |at_mm, inside_mm| RolledLoop { at_mm, inside_mm, wire: wire.clone() };
+/// let by_loops = calibrated(&plier, &rolled(5.0, 2.3), &rolled(20.0, 4.5)).unwrap();
+/// // The loop sprang open: the jaw is a little thinner than it.
+/// assert!(by_loops.measured[0].diameter_mm < 2.3);
+/// ```
+///
+/// # Errors
+/// Faults of the loops; a fault where the jaw is not tapered, or the two loops contradict each other.
+pub fn calibrated(plier: &Plier, near_tip: &RolledLoop, near_base: &RolledLoop) -> Result<Plier, Faults> {
+    if plier.jaws != Jaws::RoundNose {
+        let said = "Only tapered jaws are calibrated by loops: on a step each place is one diameter, which is measured.";
+        return Err(Fault::new("jaws", said).into());
+    }
+    let mut faults = Faults::none();
+    let tip = faults.keep(jaw_mm(near_tip).map_err(|fault| fault.within("near_tip")));
+    let base = faults.keep(jaw_mm(near_base).map_err(|fault| fault.within("near_base")));
+    let (Some(tip), Some(base)) = (tip, base) else { return Err(faults) };
+    let place = |rolled: &RolledLoop, diameter_mm: f64| MeasuredPlace {
+        at_mm: rolled.at_mm,
+        diameter_mm: (diameter_mm * 1000.0).round() / 1000.0,
+    };
+    let plier = Plier {
+        tip_mm: None,
+        base_mm: None,
+        measured: vec![place(near_tip, tip), place(near_base, base)],
+        ..plier.clone()
+    };
+    plier.check()?;
+    Ok(plier)
+}
+
+/// A place that moved less than this cannot be told from the hand's own unevenness, mm.
+const LEAST_MM: f64 = 0.2;
+
+/// What loops rolled at a mark say of it: whether it slipped or wore, and by how much along the jaw.
+///
+/// # Errors
+/// Faults of the loops; a fault where there are none, or the jaw is not tapered.
+pub fn wear(plier: &Plier, loops: &[RolledLoop], unit: LengthUnit) -> Result<JawWear, Faults> {
+    let place_of = |at_mm: f64| plier.diameter_at(at_mm);
+    let taper = place_of(1.0).zip(place_of(0.0)).map(|(b, a)| b - a).filter(|taper| *taper > 1e-4);
+    let Some(taper) = taper else {
+        let said = "The jaw is not tapered: nothing slips along it.";
+        return Err(Fault::new("plier", said).into());
+    };
+    if loops.is_empty() {
+        return Err(Fault::new("loops", "Measure at least one loop rolled at the mark.").into());
+    }
+    let mut offs = vec![];
+    for (i, rolled) in loops.iter().enumerate() {
+        let jaw = jaw_mm(rolled).map_err(|fault| fault.within(&format!("loops[{i}]")))?;
+        offs.push((jaw - place_of(rolled.at_mm).unwrap_or(jaw)) / taper);
+    }
+    let n = f64::from(u32::try_from(offs.len()).unwrap_or(1));
+    let off_mm = offs.iter().sum::<f64>() / n;
+    let squares: f64 = offs.iter().map(|off| (off - off_mm).powi(2)).sum();
+    let spread_mm = if offs.len() > 1 { (squares / (n - 1.0)).sqrt() } else { 0.0 };
+    let sure = LEAST_MM.max(2.0 * spread_mm / n.sqrt());
+    let told = match off_mm {
+        off if off.abs() < sure => "The mark is where it was, as far as these loops tell.".to_owned(),
+        off => {
+            let (way, back) =
+                if off > 0.0 { ("towards the base", "tip") } else { ("towards the tip", "base") };
+            format!(
+                "Wire really lies {} {way} of the mark: it slipped, was drawn again elsewhere, or the jaw is worn. Draw the mark {} \
+                 nearer the {back}, or calibrate the jaw by two loops. A loop changes by {} for each millimetre.",
+                on_ruler(off.abs(), unit),
+                on_ruler(off.abs(), unit),
+                caliper(taper, unit)
+            )
+        }
+    };
+    Ok(JawWear { off_mm, spread_mm, told })
+}

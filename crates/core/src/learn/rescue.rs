@@ -1,0 +1,288 @@
+//! Something went wrong at a step: what the piece can still become.
+
+use serde::{Deserialize, Serialize};
+
+use crate::drawing::Drawing;
+use crate::fault::{Fault, Faults, Span};
+use crate::pattern::{PatternRequest, Unit};
+use crate::shape::view::Side;
+use crate::tool::workshop::Workshop;
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::words;
+
+words! {
+    /// What went wrong.
+    pub enum Wrong ("mishap") {
+        /// The blank was cut short.
+        CutShort = "cut-short", "cut short";
+        /// The end ran out before the last bend.
+        EndStarved = "end-starved", "the end starved";
+        /// A loop or eye came out large.
+        EyeLarge = "eye-too-large", "the eye too large";
+        /// A spiral came out loose.
+        SpiralLoose = "spiral-loose", "the spiral loose";
+        /// More turns were lifted than one.
+        TurnsLifted = "turns-lifted", "two turns lifted";
+        /// It was hammered thinner than meant.
+        OverHammered = "over-hammered", "hammered too thin";
+    }
+}
+
+/// A mishap with its measure.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Mishap {
+    /// What went wrong.
+    pub wrong: Wrong,
+    /// By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
+    pub by: f64,
+}
+
+/// Something it can still become.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Rescue {
+    /// What to do, in a sentence.
+    pub told: String,
+    /// The piece it becomes.
+    pub request: PatternRequest,
+    /// How much of the blank that takes, mm.
+    pub blank_mm: f64,
+    /// Which kept pattern it is, where it is one, by its number.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub kept: Option<i64>,
+    /// The piece drawn.
+    pub drawing: Drawing,
+}
+
+/// What can be done.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Rescues {
+    /// Wire there is for it, flush face to flush face, mm.
+    pub wire_mm: f64,
+    /// What it can become, what changes least first.
+    pub options: Vec<Rescue>,
+    /// The last way out: scrap with its weight.
+    pub scrap: String,
+}
+
+/// A kept pattern that it could become, with its number.
+#[derive(Debug, Clone, PartialEq)]
+pub struct KeptOne {
+    /// Its number.
+    pub id: i64,
+    /// What it is called.
+    pub name: String,
+    /// The pattern.
+    pub request: PatternRequest,
+}
+
+/// Most other patterns shown.
+const MOST_KEPT: usize = 4;
+/// A dimension is not cut below this share of what it was meant to be.
+const LEAST_SHARE: f64 = 0.4;
+
+/// What a piece can still become.
+///
+/// ```
+/// use lorimant_core::learn::rescue::{Mishap, Wrong, rescued};
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::tool::workshop::Workshop;
+///
+/// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+/// let short = Mishap { wrong: Wrong::CutShort, by: 3.0 };
+/// let rescues = rescued(&hook, short, &[], &Workshop::default()).unwrap();
+/// // Each of them can be made of the wire there is.
+/// assert!(!rescues.options.is_empty());
+/// assert!(rescues.options.iter().all(|one| one.blank_mm <= rescues.wire_mm + 1e-6));
+/// ```
+///
+/// # Errors
+/// The faults of the pattern; a fault where the mishap cannot be of this pattern, or by so much.
+pub fn rescued(
+    request: &PatternRequest,
+    mishap: Mishap,
+    kept: &[KeptOne],
+    workshop: &Workshop,
+) -> Result<Rescues, Faults> {
+    let unit = workshop.habits.unit;
+    let one = PatternRequest { pieces_n: 1, singly: true, allowance_mm: 0.0, ..request.clone() };
+    let planned_mm =
+        flush_mm(&one, workshop).ok_or_else(|| request.form().err().unwrap_or_else(Faults::none))?;
+    let (base, wire_mm) = gone_wrong(&one, mishap, planned_mm, workshop)?;
+    let mut options = vec![];
+    let fits = |request: &PatternRequest| flush_mm(request, workshop).filter(|mm| *mm <= wire_mm + 1e-6);
+    if let Some(blank_mm) = fits(&base) {
+        options.extend(option(as_it_is(mishap, &base, unit), base.clone(), blank_mm, None, unit));
+    } else {
+        options.extend(less_of_something(&base, wire_mm, workshop, unit));
+    }
+    let others = kept.iter().filter(|other| {
+        other.request.wire.stands_for(&request.wire)
+            && other.request.kind != request.kind
+            && mishap.wrong != Wrong::OverHammered
+    });
+    for other in others {
+        let single = PatternRequest { pieces_n: 1, singly: true, ..other.request.clone() };
+        let Some(blank_mm) = fits(&single) else { continue };
+        let told = format!(
+            "Straighten it and make your {} of it: {} of its {} are used.",
+            other.name,
+            on_ruler(blank_mm, unit),
+            on_ruler(wire_mm, unit)
+        );
+        options.extend(option(told, single, blank_mm, Some(other.id), unit));
+        if options.iter().filter(|one| one.kept.is_some()).count() >= MOST_KEPT {
+            break;
+        }
+    }
+    let mass = request.wire.mass_g(wire_mm);
+    let scrap = format!("Or put it to the {} scrap: {} g.", request.wire.metal, shown(mass, 2));
+    Ok(Rescues { wire_mm, options, scrap })
+}
+
+fn flush_mm(request: &PatternRequest, workshop: &Workshop) -> Option<f64> {
+    let formed = request.form().ok()?.by(workshop.schools);
+    Some(formed.blank(workshop.habits.unit).flush_exact_mm())
+}
+
+fn option(
+    told: String,
+    request: PatternRequest,
+    blank_mm: f64,
+    kept: Option<i64>,
+    unit: LengthUnit,
+) -> Option<Rescue> {
+    let drawing = request.form().ok()?.drawn(Side::Front, unit).drawing;
+    Some(Rescue { told, request, blank_mm, kept, drawing })
+}
+
+/// The piece as it went wrong and the wire there is for it.
+fn gone_wrong(
+    request: &PatternRequest,
+    mishap: Mishap,
+    planned_mm: f64,
+    workshop: &Workshop,
+) -> Result<(PatternRequest, f64), Faults> {
+    let short = Span { noun: "what is missing", unit: " mm", least: 0.1, most: planned_mm };
+    let large = Span { noun: "how much larger it is", unit: " mm", least: 0.05, most: 20.0 };
+    let none = |what: &str| -> Faults {
+        let said = format!("A {} has no {what}. Choose what went wrong with it.", request.kind.0.name);
+        Fault::new("wrong", said).into()
+    };
+    let has = |names: &[&str]| names.iter().find_map(|name| request.kind.0.parameter(name));
+    let mut base = request.clone();
+    let mut set = |parameter: &crate::pattern::Parameter, value: f64| {
+        base.parameters.insert(parameter.name.to_owned(), value.clamp(parameter.min, parameter.max));
+    };
+    match mishap.wrong {
+        Wrong::CutShort | Wrong::EndStarved => {
+            short.check("by", mishap.by)?;
+            Ok((base, planned_mm - mishap.by))
+        }
+        Wrong::EyeLarge => {
+            large.check("by", mishap.by)?;
+            let eye = has(&["eye_mm", "loop_mm", "inside_mm"]).ok_or_else(|| none("eye or loop"))?;
+            set(eye, request.value(eye.name) + mishap.by);
+            Ok((base, planned_mm))
+        }
+        Wrong::SpiralLoose => {
+            large.check("by", mishap.by)?;
+            let turns = has(&["turns_n"])
+                .filter(|_| request.kind.0.kind.contains("spiral"))
+                .ok_or_else(|| none("spiral"))?;
+            // Each turn lies so much further out: the wire is spent on fewer of them.
+            let (n, h) = (request.value(turns.name), request.wire.profile().thickness_mm());
+            let more = std::f64::consts::PI * mishap.by * n * n;
+            let _ = h;
+            Ok((base, (planned_mm - more).max(0.0)))
+        }
+        Wrong::TurnsLifted => {
+            let turns = has(&["turns_n"])
+                .filter(|_| request.kind.0.kind.contains("cap"))
+                .ok_or_else(|| none("turn that is lifted"))?;
+            Span { noun: "turns lifted", unit: "", least: 2.0, most: (request.value(turns.name)).max(2.0) }
+                .check("by", mishap.by)?;
+            // What is lifted besides the first is trimmed, and the cap is so many turns shorter.
+            set(turns, request.value(turns.name) - (mishap.by - 1.0));
+            Ok((base, planned_mm))
+        }
+        Wrong::OverHammered => {
+            let h = request.wire.profile().thickness_mm();
+            Span { noun: "thickness left", unit: " mm", least: 0.3 * h, most: h }.check("by", mishap.by)?;
+            let hammered = has(&["hammered_mm"]).ok_or_else(|| none("bend that is hammered"))?;
+            set(hammered, mishap.by);
+            let used = (h / mishap.by).ln() / crate::wire::strength::strain_left(&request.wire);
+            if used > 1.0 {
+                let said = format!(
+                    "At {} it has more strain in it than the metal is expected to bear: look for cracks with a lens, and put it to the scrap. An estimate.",
+                    caliper(mishap.by, workshop.habits.unit)
+                );
+                return Err(Fault::new("by", said).into());
+            }
+            // Hammered wire is longer: it fits as it lies.
+            let grown = flush_mm(&base, workshop).unwrap_or(planned_mm);
+            Ok((base, planned_mm.max(grown)))
+        }
+    }
+}
+
+fn as_it_is(mishap: Mishap, base: &PatternRequest, unit: LengthUnit) -> String {
+    match mishap.wrong {
+        Wrong::TurnsLifted => format!(
+            "Trim what was lifted besides the first turn, and leave the cap {} turns.",
+            shown(base.value("turns_n"), 1)
+        ),
+        Wrong::OverHammered => format!(
+            "Leave it at {}: it is stiffer and wider there. Anneal it before any further bend.",
+            caliper(mishap.by, unit)
+        ),
+        _ => "It still comes out whole.".to_owned(),
+    }
+}
+
+/// The piece with less of one of its dimensions, so that it can be made of what there is: the largest that fits, for each
+/// dimension that spends wire; what changes least first.
+fn less_of_something(
+    base: &PatternRequest,
+    wire_mm: f64,
+    workshop: &Workshop,
+    unit: LengthUnit,
+) -> Vec<Rescue> {
+    let mut found: Vec<(f64, Rescue)> = vec![];
+    for parameter in base.kind.0.parameters.iter().filter(|p| matches!(p.unit, Unit::Mm | Unit::Turns)) {
+        let value = base.value(parameter.name);
+        let least = (LEAST_SHARE * value).max(parameter.min);
+        if value <= least + 1e-9 || parameter.default == 0.0 {
+            continue;
+        }
+        let with = |value: f64| {
+            let mut request = base.clone();
+            request.parameters.insert(parameter.name.to_owned(), value);
+            request
+        };
+        let fits = |value: f64| flush_mm(&with(value), workshop).is_some_and(|mm| mm <= wire_mm + 1e-6);
+        // It must be the wire this spends that is missing.
+        if !fits(least) {
+            continue;
+        }
+        let (mut low, mut high) = (least, value);
+        for _ in 0..30 {
+            let middle = f64::midpoint(low, high);
+            if fits(middle) { low = middle } else { high = middle }
+        }
+        let step = if parameter.unit == Unit::Turns { 0.5 } else { 0.1 };
+        let rounded = ((low / step + 1e-6).floor() * step).max(least);
+        let request = with(rounded);
+        let Some(blank_mm) = flush_mm(&request, workshop) else { continue };
+        let said = |value: f64| {
+            if parameter.unit == Unit::Turns { shown(value, 1) } else { caliper(value, unit) }
+        };
+        let told = format!("Make the {} {} instead of {}.", parameter.label, said(rounded), said(value));
+        found.extend(option(told, request, blank_mm, None, unit).map(|one| (1.0 - rounded / value, one)));
+    }
+    found.sort_by(|a, b| a.0.total_cmp(&b.0));
+    found.into_iter().map(|(_, one)| one).collect()
+}

@@ -1,0 +1,213 @@
+//! The hand's own spread: from what was measured, how much of the ± is metal, rod, cut and closing, hand, and caliper.
+//!
+//! Pieces lie in each other: readings of one piece, pieces of one coil, coils of one lot on one rod. What differs within
+//! each but not within the one below is its own source (analysis of variance, nested). What was measured counts as much
+//! as there is of it, beside the handbook's figure.
+
+use serde::Serialize;
+
+use crate::tool::hand::Hand;
+use crate::words::length::{LengthUnit, caliper};
+use crate::words::words;
+
+words! {
+    /// Where unevenness comes from.
+    pub enum Source ("source of unevenness") {
+        /// The metal.
+        Metal = "metal", "metal";
+        /// The rod.
+        Rod = "rod", "rod";
+        /// How the coil hugs it.
+        Hand = "hand", "winding";
+        /// The cut and the closing.
+        Cut = "cut", "cutting and closing";
+        /// Reading what is not quite round.
+        Reading = "reading", "reading and roundness";
+    }
+}
+
+/// Readings of one piece.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Readings {
+    /// Its coil: pieces with the same number were cut from one.
+    pub coil: u64,
+    /// What all coils of one lot, rod and treatment share.
+    pub setup: u64,
+    /// Whether it was cut; otherwise the coil itself was measured.
+    pub cut: bool,
+    /// What was read, mm.
+    pub mm: Vec<f64>,
+}
+
+/// One source as it is in this workshop.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct SourceSpread {
+    /// Which.
+    pub source: Source,
+    /// What it is called.
+    pub shown: String,
+    /// One standard deviation here, mm.
+    pub mm: f64,
+    /// The same before anything was measured, mm.
+    pub handbook_mm: f64,
+    /// Its share of the square of the whole.
+    pub share: f64,
+    /// How many differences teach it; 0 where it is the handbook's.
+    pub seen_n: u32,
+}
+
+/// How even this workshop is.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct OwnSpread {
+    /// Its sources, the largest first.
+    pub sources: Vec<SourceSpread>,
+    /// The hand as it was learned, to be taken into the workshop's habits.
+    pub hand: Hand,
+    /// What would narrow it most, in a sentence.
+    pub told: String,
+}
+
+/// The handbook's figure counts as much as so many differences.
+const HANDBOOK_N: f64 = 6.0;
+
+/// A mean of squares and how many differences it is of.
+#[derive(Clone, Copy, Default)]
+struct Squares {
+    sum: f64,
+    n: f64,
+}
+
+impl Squares {
+    /// Of values about their own mean.
+    fn of(values: &[f64]) -> Self {
+        let n = values.len() as f64;
+        let mean = values.iter().sum::<f64>() / n.max(1.0);
+        Self { sum: values.iter().map(|mm| (mm - mean).powi(2)).sum(), n: (n - 1.0).max(0.0) }
+    }
+
+    fn and(self, other: Self) -> Self {
+        Self { sum: self.sum + other.sum, n: self.n + other.n }
+    }
+
+    /// The variance that is left when what lies below is taken off, with the handbook's beside it.
+    fn own(self, below: f64, handbook_mm: f64) -> f64 {
+        let seen = if self.n > 0.0 { (self.sum / self.n - below).max(0.0) } else { 0.0 };
+        (HANDBOOK_N * handbook_mm.powi(2) + self.n * seen) / (HANDBOOK_N + self.n)
+    }
+}
+
+/// Values of the same key together.
+fn grouped(values: impl Iterator<Item = (u64, f64)>) -> Vec<Vec<f64>> {
+    let mut groups: std::collections::BTreeMap<u64, Vec<f64>> = std::collections::BTreeMap::new();
+    values.for_each(|(key, mm)| groups.entry(key).or_default().push(mm));
+    groups.into_values().collect()
+}
+
+fn mean(values: &[f64]) -> f64 {
+    values.iter().sum::<f64>() / (values.len() as f64).max(1.0)
+}
+
+/// Learns how even the hand is. `metal_mm` is what plans leave to the metal now, one standard deviation.
+///
+/// ```
+/// use lorimant_core::learn::spread::{Readings, Source, learned};
+/// use lorimant_core::tool::hand::Hand;
+/// use lorimant_core::words::length::LengthUnit;
+///
+/// // Sixty rings of one coil that differ more than the handbook thinks.
+/// let wild = |i: u64| Readings { coil: 1, setup: 1, cut: true, mm: vec![5.0 + if i % 2 == 0 { 0.1 } else { -0.1 }; 2] };
+/// let own = learned(&(0..60).map(wild).collect::<Vec<_>>(), &Hand::default(), 0.02, LengthUnit::Mm);
+/// assert_eq!(own.sources[0].source, Source::Cut);
+/// assert!(own.hand.closing_mm > Hand::default().closing_mm);
+/// ```
+#[must_use]
+pub fn learned(readings: &[Readings], hand: &Hand, metal_mm: f64, unit: LengthUnit) -> OwnSpread {
+    let handbook = Hand::default();
+    let reading_0 = handbook.roundness_mm.hypot(handbook.caliper_mm);
+    let cut_0 = handbook.closing_mm.hypot(handbook.kerf_mm);
+    let within = readings.iter().map(|one| Squares::of(&one.mm)).fold(Squares::default(), Squares::and);
+    let reading = within.own(0.0, reading_0);
+    let per_piece =
+        readings.iter().map(|one| one.mm.len() as f64).sum::<f64>() / (readings.len() as f64).max(1.0);
+    let left = reading / per_piece.max(1.0);
+    let rings = grouped(readings.iter().filter(|one| one.cut).map(|one| (one.coil, mean(&one.mm))));
+    let of_coils = rings.iter().map(|pieces| Squares::of(pieces)).fold(Squares::default(), Squares::and);
+    let cut = of_coils.own(left, cut_0);
+    // Coils of one lot on one rod: each by its mean, whose own chance is what lies below over how many were measured.
+    let mut coils: std::collections::BTreeMap<(u64, u64, bool), Vec<f64>> = std::collections::BTreeMap::new();
+    for one in readings {
+        coils.entry((one.setup, one.coil, one.cut)).or_default().push(mean(&one.mm));
+    }
+    let below = |of: &[f64], is_cut: bool| (left + if is_cut { cut } else { 0.0 }) / of.len() as f64;
+    let lower = coils.iter().map(|((.., is_cut), of)| below(of, *is_cut)).sum::<f64>()
+        / (coils.len() as f64).max(1.0);
+    let means =
+        grouped(coils.iter().map(|((setup, _, is_cut), of)| (2 * setup + u64::from(*is_cut), mean(of))));
+    let of_setups = means.iter().map(|coils| Squares::of(coils)).fold(Squares::default(), Squares::and);
+    let hugging = of_setups.own(lower, handbook.hugging_mm);
+    let scaled = |mm: f64, now: f64, before: f64| mm * now.sqrt() / before;
+    let hand = Hand {
+        roundness_mm: scaled(handbook.roundness_mm, reading, reading_0),
+        caliper_mm: scaled(handbook.caliper_mm, reading, reading_0),
+        closing_mm: scaled(handbook.closing_mm, cut, cut_0),
+        kerf_mm: scaled(handbook.kerf_mm, cut, cut_0),
+        hugging_mm: hugging.sqrt(),
+        ..*hand
+    };
+    let rounded = |mm: f64| (mm * 1000.0).round() / 1000.0;
+    let hand = Hand {
+        roundness_mm: rounded(hand.roundness_mm),
+        caliper_mm: rounded(hand.caliper_mm),
+        closing_mm: rounded(hand.closing_mm),
+        kerf_mm: rounded(hand.kerf_mm),
+        hugging_mm: rounded(hand.hugging_mm),
+        ..hand
+    };
+    let rows = [
+        (Source::Metal, metal_mm, metal_mm, 0.0),
+        (Source::Rod, hand.rod_mm, handbook.rod_mm, 0.0),
+        (Source::Hand, hugging.sqrt(), handbook.hugging_mm, of_setups.n),
+        (Source::Cut, cut.sqrt(), cut_0, of_coils.n),
+        (Source::Reading, reading.sqrt(), reading_0, within.n),
+    ];
+    let all: f64 = rows.iter().map(|(_, mm, ..)| mm * mm).sum();
+    let mut sources: Vec<SourceSpread> = rows
+        .iter()
+        .map(|(source, mm, handbook_mm, n)| SourceSpread {
+            source: *source,
+            shown: source.shown().to_owned(),
+            mm: *mm,
+            handbook_mm: *handbook_mm,
+            share: if all > 0.0 { mm * mm / all } else { 0.0 },
+            #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "a count")]
+            seen_n: *n as u32,
+        })
+        .collect();
+    sources.sort_by(|a, b| b.share.total_cmp(&a.share));
+    let told = sources.first().map_or(String::new(), |first| narrows(first, unit));
+    OwnSpread { sources, hand, told }
+}
+
+fn narrows(first: &SourceSpread, unit: LengthUnit) -> String {
+    let what = match first.source {
+        Source::Metal => "Measure one coil of each lot: plans then know how it springs.",
+        Source::Rod => {
+            "Measure the rods you use most, at the place where the coil lies, and say so under Tools."
+        }
+        Source::Hand => {
+            "Wind with an even pull, and lay the thumb behind each turn; the drill of the coil without gaps is for that."
+        }
+        Source::Cut => "Close each ring past its place and back, until the faces meet; saw along one line.",
+        Source::Reading => {
+            "Read each ring three times, turned by a third: rings are less round than they look."
+        }
+    };
+    format!(
+        "Most of it is {} (± {}, {:.0} % of all). {what}",
+        first.shown,
+        caliper(first.mm, unit),
+        100.0 * first.share
+    )
+}

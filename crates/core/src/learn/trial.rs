@@ -1,0 +1,268 @@
+//! Trials: a piece made to learn from, and the blank and marks of the next.
+
+use std::collections::BTreeMap;
+
+use serde::{Deserialize, Serialize};
+
+use super::dimension::made_of;
+use crate::fault::{Fault, Faults, Span};
+use crate::making::Operation;
+use crate::pattern::measure::Measures;
+use crate::pattern::{PatternRequest, Unit};
+use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm};
+
+/// One piece made to learn from.
+#[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Trial {
+    /// The blank that was cut, from flush face to flush face, mm.
+    pub blank_mm: f64,
+    /// Wire that was over at the end and trimmed off, mm; negative where so much was missing.
+    #[serde(default)]
+    pub over_mm: f64,
+    /// What came out, by dimension, mm.
+    #[serde(default)]
+    pub got_mm: BTreeMap<String, f64>,
+}
+
+/// What to do with the next blank.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct NextBlank {
+    /// Length to cut, from flush face to flush face, as the maker's ruler reads, mm.
+    pub blank_mm: f64,
+    /// The same to the last hundredth.
+    pub exact_mm: f64,
+    /// How much that is against the last, in the maker's own steps; negative for shorter.
+    pub steps: i32,
+    /// How much longer a blank of this must be than its parts add up to, mm; keep it with the pattern.
+    pub allowance_mm: f64,
+    /// One standard deviation of that, mm; nothing from one trial alone.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub allowance_spread_mm: Option<f64>,
+    /// What to do, in a sentence.
+    pub told: String,
+    /// Why, a sentence each.
+    pub reasons: Vec<String>,
+    /// Marks to move, a sentence each.
+    pub marks: Vec<String>,
+    /// Whether the last one came out as it should.
+    pub good: bool,
+    /// The request with what was learned, to be kept as a revision.
+    pub request: PatternRequest,
+}
+
+/// A trial is good when its blank was right to this, mm.
+pub const GOOD_MM: f64 = 0.5;
+
+impl Trial {
+    /// Checks its lengths.
+    ///
+    /// # Errors
+    /// A fault at each that is out of its limits.
+    pub fn check(&self) -> Result<(), Faults> {
+        const BLANK: Span = Span { noun: "blank", unit: " mm", least: 2.0, most: 2000.0 };
+        const OVER: Span = Span { noun: "what was over", unit: " mm", least: -200.0, most: 500.0 };
+        let mut faults = Faults::none();
+        faults.keep(BLANK.check("blank_mm", self.blank_mm));
+        faults.keep(OVER.check("over_mm", self.over_mm));
+        faults.into_result()
+    }
+}
+
+/// The next blank and marks after these trials, the last one last.
+///
+/// What a trial took beyond what its parts, as they came out, add up to is how hands and bends differ from the drawing: the
+/// mean of it over the trials is the allowance of the next.
+///
+/// ```
+/// use lorimant_core::learn::trial::{Trial, next};
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::tool::workshop::Workshop;
+/// use lorimant_core::words::length::LengthUnit;
+///
+/// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+/// let planned = hook.form().unwrap().blank(LengthUnit::Mm).flush_exact_mm();
+/// // Cut to the plan it came out as drawn, but 1.2 mm were missing at the tip.
+/// let trial = Trial { blank_mm: planned, over_mm: -1.2, ..Trial::default() };
+/// let next = next(&hook, &[trial], &Workshop::default()).unwrap();
+/// assert!((next.allowance_mm - 1.2).abs() < 1e-9);
+/// assert!(next.blank_mm >= planned + 1.2 - 1e-9);
+/// ```
+///
+/// # Errors
+/// The faults of the pattern and the trials; a fault where there is none.
+pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> Result<NextBlank, Faults> {
+    let plain = PatternRequest { allowance_mm: 0.0, ..request.clone() };
+    let unit = workshop.habits.unit;
+    let formed = plain.form()?.by(workshop.schools);
+    let planned_mm = formed.blank(unit).flush_exact_mm();
+    let mut faults = Faults::none();
+    for (i, trial) in trials.iter().enumerate() {
+        faults.nest(&format!("trials[{i}]"), trial.check());
+    }
+    faults.into_result()?;
+    let Some(last) = trials.last() else {
+        return Err(
+            Fault::new("trials", "Make one first: cut a blank, form it, and say what came out.").into()
+        );
+    };
+    // What its own parts add up to, as they came out.
+    let took =
+        |trial: &Trial| trial.blank_mm - trial.over_mm - (planned_mm + longer_mm(&plain, &trial.got_mm));
+    let each: Vec<f64> = trials.iter().map(took).collect();
+    let n = f64::from(u32::try_from(each.len()).unwrap_or(u32::MAX));
+    let allowance_mm = each.iter().sum::<f64>() / n;
+    let squares: f64 = each.iter().map(|one| (one - allowance_mm).powi(2)).sum();
+    let allowance_spread_mm = (each.len() > 1).then(|| (squares / (n - 1.0) / n).sqrt());
+    let exact_mm = planned_mm + allowance_mm;
+    let step = ruler_step_mm(unit);
+    let blank_mm = (exact_mm / step - 1e-9).ceil() * step;
+    #[expect(clippy::cast_possible_truncation, reason = "a few steps")]
+    let steps = ((blank_mm - last.blank_mm) / step).round().clamp(-10_000.0, 10_000.0) as i32;
+    let marks = marks(&plain, last, workshop)?;
+    let off_mm = last.blank_mm - exact_mm;
+    let good = off_mm.abs() <= GOOD_MM && marks.is_empty();
+    let request = PatternRequest { allowance_mm: (allowance_mm * 100.0).round() / 100.0, ..plain.clone() };
+    Ok(NextBlank {
+        blank_mm,
+        exact_mm,
+        steps,
+        allowance_mm,
+        allowance_spread_mm,
+        told: told(steps, blank_mm, unit),
+        reasons: reasons(&plain, last, (planned_mm, allowance_mm), trials.len(), unit),
+        marks,
+        good,
+        request,
+    })
+}
+
+/// How much longer than planned the parts of a piece add up to as they came out, mm.
+fn longer_mm(request: &PatternRequest, got_mm: &BTreeMap<String, f64>) -> f64 {
+    let Ok(drawn) = request.form() else { return 0.0 };
+    let mut came_out = request.clone();
+    for measure in drawn.measures() {
+        let parameter = request.kind.0.parameter(&measure.key).filter(|p| p.unit == Unit::Mm);
+        if let (Some(parameter), Some(got)) = (parameter, got_mm.get(&measure.key)) {
+            let value = request.value(parameter.name) + got - measure.mm;
+            came_out.parameters.insert(parameter.name.to_owned(), value.clamp(parameter.min, parameter.max));
+        }
+    }
+    came_out.form().map_or(0.0, |formed| formed.developed_mm() - drawn.developed_mm())
+}
+
+/// Marks to move: where a loop came out larger or smaller on a tapered jaw.
+fn marks(request: &PatternRequest, last: &Trial, workshop: &Workshop) -> Result<Vec<String>, Faults> {
+    let made = made_of(request, workshop)?;
+    let formed = request.form()?;
+    let unit = workshop.habits.unit;
+    let mut told = vec![];
+    for measure in formed.measures().iter().filter(|measure| measure.kind == Measures::Inside) {
+        let Some(got) = last.got_mm.get(&measure.key) else { continue };
+        let off = got - measure.mm;
+        if off.abs() <= workshop.tolerances.loop_mm / 2.0 {
+            continue;
+        }
+        let rolled = made.steps.iter().find(|step| {
+            step.operation == Operation::Loop
+                && step.numbers.inside_mm.is_some_and(|mm| (mm - measure.mm).abs() < 1e-6)
+        });
+        let (by, way) = (caliper(off.abs(), unit), if off > 0.0 { "larger" } else { "smaller" });
+        told.push(
+            match rolled.and_then(|step| Some((step, step.numbers.slip_mm.filter(|slip| *slip > 1e-6)?))) {
+                Some((step, slip)) => format!(
+                    "The {} came out {by} {way}: roll it {} nearer the {}{}.",
+                    measure.what,
+                    on_ruler(off.abs() / slip, unit),
+                    if off > 0.0 { "tip" } else { "base" },
+                    step.numbers.jaw_mm.map_or(String::new(), |at| format!(
+                        ", at {} from the tip",
+                        on_ruler((at - off / slip).max(0.0), unit)
+                    ))
+                ),
+                None => format!(
+                    "The {} came out {by} {way}: bend it on a {} tool, or measure how this lot springs.",
+                    measure.what,
+                    if off > 0.0 { "thinner" } else { "thicker" }
+                ),
+            },
+        );
+    }
+    Ok(told)
+}
+
+fn step_told(unit: LengthUnit) -> &'static str {
+    match unit {
+        LengthUnit::Mm => "half a millimetre",
+        LengthUnit::Inch => "a sixteenth",
+    }
+}
+
+fn told(steps: i32, blank_mm: f64, unit: LengthUnit) -> String {
+    let length = on_ruler(blank_mm, unit);
+    match steps {
+        0 => format!("Cut the next to {length}, as the last."),
+        1 => format!("Cut the next {} longer: {length}.", step_told(unit)),
+        -1 => format!("Cut the next {} shorter: {length}.", step_told(unit)),
+        steps => {
+            let (by, way) =
+                (f64::from(steps.abs()) * ruler_step_mm(unit), if steps > 0 { "longer" } else { "shorter" });
+            format!("Cut the next {} {way}: {length}.", on_ruler(by, unit))
+        }
+    }
+}
+
+fn reasons(
+    request: &PatternRequest,
+    last: &Trial,
+    (planned_mm, allowance_mm): (f64, f64),
+    trials_n: usize,
+    unit: LengthUnit,
+) -> Vec<String> {
+    let mut reasons = vec![format!("Its parts add up to {} as drawn.", caliper(planned_mm, unit))];
+    let parts = longer_mm(request, &last.got_mm);
+    if parts.abs() > 0.05 {
+        let way = if parts > 0.0 { "more" } else { "less" };
+        reasons.push(format!(
+            "As they came out they took {} {way}: that is put right by the marks.",
+            caliper(parts.abs(), unit)
+        ));
+    }
+    if last.over_mm.abs() > 0.05 {
+        let way = if last.over_mm > 0.0 { "was over" } else { "was missing" };
+        reasons.push(format!("{} {way} at the end.", caliper(last.over_mm.abs(), unit)));
+    }
+    let of = if trials_n > 1 { format!(", over {trials_n} trials") } else { String::new() };
+    let way = if allowance_mm > 0.0 { "longer" } else { "shorter" };
+    reasons.push(format!(
+        "In your hands a blank of it must be {} {way} than its parts{of}.",
+        caliper(allowance_mm.abs(), unit)
+    ));
+    reasons
+}
+
+/// What was learned in one wire, carried to another: bends differ from the drawing in proportion to the wire.
+///
+/// ```
+/// use lorimant_core::learn::trial::carried;
+/// use lorimant_core::pattern::PatternRequest;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+///
+/// let copper = PatternRequest {
+///     wire: Wire::round(Metal::Copper, 1.0, Temper::Soft),
+///     allowance_mm: 1.0,
+///     ..PatternRequest::usual("hook-clasp".parse().unwrap())
+/// };
+/// let silver = carried(&copper, Wire::round(Metal::SterlingSilver, 1.2, Temper::HalfHard));
+/// assert!((silver.allowance_mm - 1.2).abs() < 1e-12);
+/// ```
+#[must_use]
+pub fn carried(request: &PatternRequest, wire: Wire) -> PatternRequest {
+    let share = wire.profile().thickness_mm() / request.wire.profile().thickness_mm();
+    PatternRequest { wire, allowance_mm: request.allowance_mm * share, ..request.clone() }.settled()
+}
