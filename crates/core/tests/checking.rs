@@ -244,8 +244,10 @@ fn two_causes_alike_are_not_told_apart_without_the_measurement_that_would() {
     let pin = Piece::Finding(usual("eye-pin"));
     let (list, _) = to_measure(&pin, Of::Piece, &workshop).unwrap();
     let wanted = |key: &str| list.iter().find(|one| one.key == key).unwrap().wanted;
-    let mut measured =
-        BTreeMap::from([("stem_mm".to_owned(), wanted("stem_mm") - 0.9), ("wire".to_owned(), wanted("wire"))]);
+    let mut measured = BTreeMap::from([
+        ("stem_mm".to_owned(), wanted("stem_mm") - 0.9),
+        ("wire".to_owned(), wanted("wire")),
+    ]);
     let misfit = causes(&pin, Of::Piece, &measured, &workshop).unwrap();
     let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
     assert!(!misfit.sure && named.contains(&Cause::Blank) && named.contains(&Cause::Mark), "{misfit:?}");

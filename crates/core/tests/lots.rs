@@ -1,13 +1,20 @@
 //! What is learned of a lot, against lots whose hidden factors the test knows.
 
+use lorimant_core::ask;
 use lorimant_core::learn::lot::{Inside, LotLearned, MeasuredInside, inside_with, learn};
 use lorimant_core::learn::simulated::Simulated;
-use lorimant_core::ring::RingRequest;
+use lorimant_core::pattern::{self, PatternRequest};
+use lorimant_core::piece::Piece;
+use lorimant_core::ring::sentence::Slot;
+use lorimant_core::ring::{self, RingRequest};
 use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::lot::Lot;
 use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::sentence::{self, Change};
 use rstest::rstest;
 
 /// A lot of the simulated workshop with the rod it is wound on.
@@ -189,4 +196,101 @@ fn what_was_measured_draws_the_plan_to_it(#[values(0.8, 0.95, 1.1, 1.3)] flow: f
 fn nothing_measured_leaves_the_handbook() {
     let learned = learn(&[], &Hand::default());
     assert!((learned.flow - 1.0).abs() < 1e-9 && (learned.spread - 0.153).abs() < 0.001, "{learned:?}");
+}
+
+fn measured_shop() -> Workshop {
+    let copper = Wire::round(Metal::Copper, 1.0, Temper::Hard);
+    let lot = |lot_n: i64, flow: f64| Wire { lot: Some(Lot { lot_n, flow, spread: 0.02 }), ..copper.clone() };
+    Workshop {
+        lots: vec![lot(5, 1.2), lot(6, 0.9)],
+        rods: StartSet::MetricTenths.rods(),
+        ..Workshop::default()
+    }
+}
+
+/// A plan off a lot says so, and what it says is read back; the rod it takes is another.
+#[rstest]
+fn a_plan_off_a_measured_lot_takes_another_rod() {
+    let shop = measured_shop();
+    let line = "40 rings 8 mm inside hard copper 1 mm";
+    let any = ask::answer(line, &shop, &Vec::new).request.unwrap();
+    let off = ask::answer(&format!("{line} off lot 5"), &shop, &Vec::new);
+    assert!(off.assumed.iter().any(|said| said.contains("springs 20 % more")), "{off:?}");
+    let off = off.request.unwrap();
+    assert_eq!(off.wire.lot, Some(Lot { lot_n: 5, flow: 1.2, spread: 0.02 }));
+    assert!(
+        off.mandrel.diameter_mm < any.mandrel.diameter_mm,
+        "{} {}",
+        off.mandrel.diameter_mm,
+        any.mandrel.diameter_mm
+    );
+    // Both give the ring that was asked for, one of them more surely.
+    let (of_any, of_lot) = (any.plan().unwrap(), off.plan().unwrap());
+    assert!((of_lot.ring_inside_diameter_mm - 8.0).abs() < 0.1);
+    assert!(of_lot.ring_inside_spread_mm < of_any.ring_inside_spread_mm / 3.0);
+    let said = sentence::text(&ring::sentence::write(&off, Some(&of_lot), LengthUnit::Mm));
+    assert!(said.contains(", off lot 5, wound"), "{said}");
+    let again = ask::answer(&said, &shop, &Vec::new).request.unwrap_or_else(|| panic!("{said}"));
+    assert_eq!(again.wire, off.wire);
+}
+
+#[rstest]
+fn the_lot_is_a_word_that_can_be_changed() {
+    let shop = measured_shop();
+    let plan = RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Hard), Mandrel::round(7.0), 40);
+    // The size offers the lots there are of this wire.
+    let choices = plan.choices(Slot::Size, &shop);
+    let labels: Vec<&str> = choices.iter().map(|choice| choice.label.as_str()).collect();
+    assert_eq!(labels, ["off any spool", "off lot 5", "off lot 6"]);
+    let off = plan.changed(Slot::Lot, &Change::Typed("lot 6".into()), &shop).unwrap();
+    assert_eq!(off.wire.lot.unwrap().lot_n, 6);
+    // Another metal is not of that lot.
+    let brass = off.changed(Slot::Metal, &Change::Typed("brass".into()), &shop).unwrap();
+    assert_eq!(brass.wire.lot, None);
+    let more = off.changed(Slot::Rings, &Change::Nudge(1), &shop).unwrap();
+    assert_eq!(more.wire.lot, off.wire.lot);
+    let none = off.changed(Slot::Lot, &Change::Typed("any".into()), &shop).unwrap();
+    assert_eq!(none.wire.lot, None);
+    let wrong = off.changed(Slot::Lot, &Change::Typed("the red one".into()), &shop).unwrap_err();
+    assert!(wrong.0[0].sentence.contains("is no lot"));
+    // Findings too.
+    let pin = PatternRequest { wire: off.wire.clone(), ..PatternRequest::usual("eye-pin".parse().unwrap()) };
+    let said = sentence::text(&pattern::sentence::write(&pin, LengthUnit::Mm));
+    assert!(said.contains(", off lot 6: "), "{said}");
+    let read = ask::answer(&said, &shop, &Vec::new);
+    assert_eq!(
+        read.pattern.unwrap_or_else(|| panic!("{said}: {:?}", read.unclear)).wire.lot.unwrap().lot_n,
+        6
+    );
+}
+
+#[rstest]
+fn pieces_of_two_lots_are_the_same_in_the_hand() {
+    let plan = |lot_n: i64| {
+        let wire =
+            Wire { lot: Some(Lot::unmeasured(lot_n)), ..Wire::round(Metal::Copper, 1.0, Temper::Soft) };
+        Piece::Rings(RingRequest::new(wire, Mandrel::round(5.0), 40))
+    };
+    assert!(plan(1).same_in_hand(&plan(2)));
+    let known = plan(5).known(&Workshop {
+        lots: vec![Wire {
+            lot: Some(Lot { lot_n: 5, flow: 1.3, spread: 0.01 }),
+            ..Wire::round(Metal::Copper, 1.0, Temper::Soft)
+        }],
+        ..Workshop::default()
+    });
+    assert!((known.wire().lot.unwrap().flow - 1.3).abs() < 1e-12);
+}
+
+#[rstest]
+#[case(r#"{"lot_n": 0}"#, "No lot has the number 0")]
+#[case(r#"{"lot_n": 3, "flow": 9}"#, "lot factor")]
+#[case(r#"{"lot_n": 3, "spread": -1}"#, "spread of the lot factor")]
+fn a_lot_that_cannot_be_is_said(#[case] json: &str, #[case] says: &str) {
+    let wire = Wire {
+        lot: Some(serde_json::from_str(json).unwrap()),
+        ..Wire::round(Metal::Copper, 1.0, Temper::Soft)
+    };
+    let fault = wire.check().unwrap_err();
+    assert!(fault.sentence.contains(says) && fault.field.starts_with("lot."), "{fault:?}");
 }

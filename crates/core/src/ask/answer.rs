@@ -100,17 +100,26 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
         reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
         return reply;
     }
+    let (lot_n, without) = off_lot(text);
+    let text = without.as_str();
     if let Some(fits) = super::fits::answer_fits(text, workshop, kept) {
         return fits;
     }
-    if let Some(chain) = super::chain::answer_chain(text, workshop, kept) {
-        return chain;
+    if let Some(mut answer) = super::chain::answer_chain(text, workshop, kept) {
+        if let Some(chain) = &mut answer.chain {
+            chain.ring.wire.lot = lot_n.map(|lot_n| workshop.lot(lot_n));
+        }
+        return answer;
     }
     let line = Line::new(text, workshop);
     reply.assumed.extend(line.mended.iter().cloned());
     let (tokens, unclear) = scan(&line, workshop);
     reply.unclear = unclear;
-    let said = gather(&tokens, &line, workshop, &mut reply);
+    let mut said = gather(&tokens, &line, workshop, &mut reply);
+    said.lot = lot_n.map(|lot_n| workshop.lot(lot_n));
+    if let Some(lot) = said.lot {
+        reply.assumed.push(format!("Lot {}: {}.", lot.lot_n, lot.told()));
+    }
     said.point_at_unused(&line, &mut reply);
     if !reply.faults.is_empty() || held_back(&reply.unclear) {
         return reply;
@@ -136,6 +145,27 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     }
     reply.unclear.sort_by_key(|unclear| unclear.from);
     reply
+}
+
+/// The lot a line names, `off lot 5`, and the line with spaces in its place, so that every other letter stays where it is.
+fn off_lot(text: &str) -> (Option<i64>, String) {
+    let lower = text.to_lowercase();
+    // A letter whose small one is longer moves all places after it; such a line names no lot.
+    let found =
+        ["off lot ", "from lot ", "of lot ", "lot "].iter().find_map(|name| Some((lower.find(name)?, *name)));
+    let Some((at, name)) = found.filter(|_| lower.len() == text.len()) else {
+        return (None, text.to_owned());
+    };
+    let begins = at == 0 || !lower.as_bytes()[at - 1].is_ascii_alphanumeric();
+    let digits: String = lower[at + name.len()..].chars().take_while(char::is_ascii_digit).collect();
+    let Some(lot_n) = digits.parse::<i64>().ok().filter(|n| begins && *n > 0) else {
+        return (None, text.to_owned());
+    };
+    let to = at + name.len() + digits.len();
+    let mut rest = text.to_owned();
+    rest.replace_range(at..to, &" ".repeat(to - at));
+    // The comma before it goes with it.
+    (Some(lot_n), rest.replacen(",  ", "   ", 1))
 }
 
 /// Whether something unread may be what matters: a quantity, or one of two words for the same thing.
@@ -194,7 +224,7 @@ impl Said {
             section: self.section(),
             temper: self.temper_or_soft(reply),
             surface: self.surface(),
-            lot: None,
+            lot: self.lot,
         })
     }
 

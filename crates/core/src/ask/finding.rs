@@ -224,7 +224,7 @@ impl Said {
                 size_mm: self.size_mm.as_ref().map_or(usual.size_mm, |given| given.value),
                 temper,
                 surface: self.surface(),
-                lot: None,
+                lot: self.lot,
             },
             pieces_n,
             singly: kind.0.paired && counted != Counted::Pairs,

@@ -112,7 +112,7 @@ impl Said {
                     size_mm,
                     temper,
                     surface: self.surface(),
-                    lot: None,
+                    lot: self.lot,
                 })
             }
             _ => self.wire(reply),
@@ -134,7 +134,7 @@ impl Said {
             size_mm,
             temper: self.temper_or_soft(reply),
             surface: self.surface(),
-            lot: None,
+            lot: self.lot,
         })
     }
 

@@ -3,6 +3,7 @@
 
 pub mod cause;
 pub mod chart;
+pub mod check;
 pub mod dimension;
 pub mod jaw;
 pub mod lot;

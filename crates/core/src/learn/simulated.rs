@@ -2,12 +2,18 @@
 //! rods are not quite what they are called, hands are uneven: all of it from a seed, by the same mechanics the plans are
 //! worked out with, so that learning can be tried from end to end. Plans never see what is hidden here.
 
+use super::check::Check;
+use super::dimension::{made_of, teaches};
 use super::lot::{Inside, inside_of};
 use crate::chance::Chance;
+use crate::pattern::PatternRequest;
+use crate::pattern::slipped::Slips;
+use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::cutting::Method;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
+use crate::tool::workshop::Workshop;
 use crate::wire::SIZE_SPREAD;
 use crate::wire::lot::HANDBOOK_SPREAD;
 
@@ -100,5 +106,69 @@ impl Simulated {
         let mut chance = self.chance(For::Reading, &[really_mm.to_bits(), piece, nth]);
         let laid = really_mm + chance.normal(self.hand.roundness_mm) + chance.normal(self.hand.caliper_mm);
         (laid / SHOWS_MM).round() * SHOWS_MM
+    }
+
+    /// What the caliper shows of one dimension of a piece of a check, the `nth` time it is laid on; the grade of what is
+    /// seen or felt. Nothing for a dimension the piece does not have.
+    #[must_use]
+    pub fn shows(
+        &self,
+        check: &Check,
+        piece_n: u32,
+        key: &str,
+        nth: u64,
+        workshop: &Workshop,
+    ) -> Option<f64> {
+        let lot_n = check.piece.wire().lot.map_or(0, |lot| lot.lot_n);
+        let piece = u64::from(piece_n);
+        let chance = || {
+            let of_key =
+                key.bytes().fold(0_u64, |sum, byte| sum.wrapping_mul(31).wrapping_add(u64::from(byte)));
+            self.chance(For::Piece, &[lot_n.cast_unsigned(), piece, of_key])
+        };
+        if matches!(key, "flatness" | "burr" | "tip") {
+            return Some(f64::from(u8::from(chance().share() > 0.9)));
+        }
+        let really = match &check.piece {
+            Piece::Finding(request) => self.finding(request, piece, lot_n, workshop)?.get(key).copied()?,
+            piece_of => {
+                let wound = match piece_of {
+                    Piece::Rings(request) => request.clone(),
+                    Piece::Chain(chain) => chain.rings().ok()?,
+                    Piece::Finding(_) => return None,
+                };
+                match (teaches(key), key) {
+                    (Some(of), _) => self.inside_mm(&wound, of, lot_n, piece)?,
+                    (None, "wire") => wound.wire.profile().thickness_mm() * self.lot(lot_n).size,
+                    (None, _) => chance().normal(0.06).abs(),
+                }
+            }
+        };
+        Some(self.caliper_mm(really, piece, nth).max(0.0))
+    }
+
+    /// What a finding of this workshop really measures: its lot springs otherwise than planned, marks and middles wander.
+    fn finding(
+        &self,
+        request: &PatternRequest,
+        piece: u64,
+        lot_n: i64,
+        workshop: &Workshop,
+    ) -> Option<std::collections::BTreeMap<String, f64>> {
+        let formed = request.form().ok()?.by(workshop.schools);
+        let made = made_of(request, workshop).ok()?;
+        let Hidden { flow, size } = self.lot(lot_n);
+        let planned = request.wire.lot.map_or(1.0, |lot| lot.flow);
+        let mut chance = self.chance(For::Piece, &[lot_n.cast_unsigned(), piece]);
+        let slips = Slips {
+            mark_mm: chance.normal(0.4),
+            centre_mm: chance.normal(0.3),
+            blank_mm: chance.normal(0.3),
+            open_deg: chance.normal(3.0).abs(),
+            size,
+            flow: flow / planned,
+        };
+        let measures = formed.slipped(&made, &slips).measures();
+        Some(measures.into_iter().map(|measure| (measure.key, measure.mm)).collect())
     }
 }

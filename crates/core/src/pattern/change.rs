@@ -4,6 +4,7 @@ use super::{Kind, Parameter, PatternRequest, Unit};
 use crate::fault::{Fault, Faults};
 use crate::reading::{self, Word};
 use crate::tool::workshop::Workshop;
+use crate::wire::lot::Lot;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::load_told;
@@ -79,11 +80,16 @@ impl PatternRequest {
             changed.parameters.insert(slot.to_owned(), value);
             return Ok(changed);
         }
-        match change {
-            Change::Typed(text) => self.word_typed(slot, text, workshop).map_err(Faults::from),
-            Change::Nudge(steps) => self.word_nudged(slot, *steps, workshop).map_err(Faults::from),
-            Change::Pulled(_) => Err(not_pulled(slot).into()),
+        let mut changed = match change {
+            Change::Typed(text) => self.word_typed(slot, text, workshop)?,
+            Change::Nudge(steps) => self.word_nudged(slot, *steps, workshop)?,
+            Change::Pulled(_) => return Err(not_pulled(slot).into()),
+        };
+        // Another wire is not of the lot that was named.
+        if !changed.wire.stands_for(&self.wire) {
+            changed.wire.lot = None;
         }
+        Ok(changed)
     }
 
     /// The request for another pattern: same wire, count and tools; dimensions both have are kept.
@@ -116,6 +122,7 @@ impl PatternRequest {
                 let read = length::read_size(text, workshop.habits);
                 changed.wire.size_mm = read.map_err(|said| Fault::new("wire.size_mm", said))?.mm;
             }
+            "lot" => changed.wire.lot = Lot::read(text)?.map(|lot_n| workshop.lot(lot_n)),
             "temper" => match reading::exactly(text) {
                 Some(Word::Temper(temper)) => changed.wire.temper = temper,
                 _ => {
@@ -174,7 +181,7 @@ impl PatternRequest {
     fn no_such_word(&self, slot: &str) -> Fault {
         let own: Vec<&str> = self.kind.0.parameters.iter().map(|p| p.name).collect();
         let said = format!(
-            "{} is no word of this sentence. Known: pieces, kind, temper, metal, section, size, plier, hand, {}.",
+            "{} is no word of this sentence. Known: pieces, kind, temper, metal, section, size, lot, plier, hand, {}.",
             quoted(slot),
             own.join(", ")
         );
@@ -186,6 +193,7 @@ impl PatternRequest {
         match slot {
             "pieces" => changed.pieces_n = self.pieces_n.saturating_add_signed(steps).max(1),
             "size" => changed.wire.size_mm = self.wire.size_nudged(steps, workshop.habits),
+            "lot" => {}
             "temper" => changed.wire.temper = next(Temper::ALL, self.wire.temper, steps),
             "metal" => changed.wire.metal = next(Metal::ALL, self.wire.metal, steps),
             "section" => changed.wire.section = next(Section::ALL, self.wire.section, steps),
@@ -238,6 +246,16 @@ impl PatternRequest {
         }
         match slot {
             "making" => self.making_choices(workshop),
+            "size" if workshop.lots_of(&self.wire).next().is_none() => vec![],
+            "lot" | "size" => std::iter::once(None)
+                .chain(workshop.lots_of(&self.wire).map(Some))
+                .map(|lot| {
+                    let label = lot.map_or("off any spool".to_owned(), Lot::shown);
+                    let told = lot.map_or("the handbook's ± 15 %".to_owned(), Lot::told);
+                    let choice = with(label, wire(&|r| r.wire.lot = lot));
+                    Choice { effect: format!("{}: {told}", choice.effect), ..choice }
+                })
+                .collect(),
             "temper" => Temper::ALL
                 .iter()
                 .map(|t| with(t.shown().to_owned(), wire(&|r| r.wire.temper = *t)))

@@ -77,6 +77,10 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
         }
         said.push(word(text, slot, field.to_owned()));
     }
+    if let Some(lot) = wire.lot {
+        said.push(between(", "));
+        said.push(word(lot.shown(), "lot", "wire.lot.lot_n".to_owned()));
+    }
     for (i, parameter) in pattern.parameters.iter().enumerate() {
         let value = request.value(parameter.name);
         said.push(between(if i == 0 { ": " } else { ", " }));

@@ -117,7 +117,8 @@ impl Piece {
     /// ```
     #[must_use]
     pub fn same_in_hand(&self, other: &Self) -> bool {
-        match (self.clone().with_count(1).changed(Changes::default()), other.clone().with_count(1)) {
+        let alike = |piece: &Self| piece.clone().with_count(1).with_wires(|wire| wire.lot = None);
+        match (alike(self).changed(Changes::default()), alike(other)) {
             (Self::Rings(one), Self::Rings(other)) => {
                 one == RingRequest { route: Changes::default(), wish: one.wish, ..other }
             }
@@ -138,6 +139,26 @@ impl Piece {
             }
             _ => false,
         }
+    }
+
+    /// The same piece with something done to each of its wires.
+    #[must_use]
+    pub fn with_wires(mut self, mut change: impl FnMut(&mut Wire)) -> Self {
+        match &mut self {
+            Self::Rings(request) => change(&mut request.wire),
+            Self::Finding(request) => change(&mut request.wire),
+            Self::Chain(request) => {
+                change(&mut request.ring.wire);
+                request.second_ring.iter_mut().for_each(|ring| change(&mut ring.wire));
+            }
+        }
+        self
+    }
+
+    /// The same piece with what the workshop knows of its lots by now.
+    #[must_use]
+    pub fn known(self, workshop: &Workshop) -> Self {
+        self.with_wires(|wire| workshop.knows(wire))
     }
 
     /// Checks that it can be planned.

@@ -9,6 +9,8 @@ use crate::reading::{self, Word};
 use crate::tool::cutting::{Blade, Cutting, LEAST_TEETH, Method};
 use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::wire::lot::Lot;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, load_told};
@@ -49,7 +51,15 @@ impl RingRequest {
                 Err(Fault::new(field_of(slot), said).into())
             }
         }?;
-        Ok(changed.recounted())
+        Ok(changed.keeping_its_lot(self).recounted())
+    }
+
+    /// Another wire is not of the lot that was named.
+    fn keeping_its_lot(mut self, before: &Self) -> Self {
+        if !self.wire.stands_for(&before.wire) {
+            self.wire.lot = None;
+        }
+        self
     }
 
     fn typed(&self, slot: Slot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
@@ -76,6 +86,7 @@ impl RingRequest {
             }
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
             Slot::Making => return Err(unknown(slot, text).into()),
+            Slot::Lot => changed.wire.lot = Lot::read(text)?.map(|lot_n| workshop.lot(lot_n)),
             Slot::Pulls => changed.pulls_n = read_pulls(text)?,
             Slot::Hammered if is_no(text) => changed.hammered_mm = None,
             Slot::Hammered => {
@@ -121,6 +132,7 @@ impl RingRequest {
                     .giving(nudge(self.wish.inside_mm.unwrap_or(plan.ring_inside_diameter_mm)), workshop);
             }
             Slot::Making => {}
+            Slot::Lot => changed.wire.lot = next(&lots(&self.wire, workshop), self.wire.lot, steps),
             Slot::Pulls => changed.pulls_n = self.pulls_n.saturating_add_signed(steps),
             Slot::Hammered => {
                 changed.hammered_mm =
@@ -216,13 +228,19 @@ impl RingRequest {
         let with = |label: &str, change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();
             change(&mut request);
-            let request = request.recounted();
+            let request = request.keeping_its_lot(self).recounted();
             let plan = request.plan();
             let effect = effect(slot, &request, &plan, workshop.habits.unit);
             Choice::of(label.to_owned(), effect, request == *self, plan.is_ok(), request)
         };
         match slot {
-            Slot::Rings | Slot::Size | Slot::Inside => vec![],
+            Slot::Rings | Slot::Inside => vec![],
+            // Where nothing of this wire was measured there is nothing to choose.
+            Slot::Size if workshop.lots_of(&self.wire).next().is_none() => vec![],
+            Slot::Lot | Slot::Size => lots(&self.wire, workshop)
+                .into_iter()
+                .map(|lot| with(&lot.map_or("off any spool".to_owned(), Lot::shown), &|r| r.wire.lot = lot))
+                .collect(),
             Slot::Making => self.making_choices(workshop),
             Slot::Pulls => [0, 5, 10, 15, 20]
                 .iter()
@@ -304,6 +322,10 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
         Slot::Section => {
             format!("{ring}, {:.1} g of wire, opens at {}", plan.wire_mass_g, load_told(plan.opening_force_n))
         }
+        Slot::Lot | Slot::Size => {
+            let lot = request.wire.lot.map_or("the handbook's ± 15 %".to_owned(), Lot::told);
+            format!("{ring} ± {}: {lot}", caliper(plan.ring_inside_hand_mm, unit))
+        }
         Slot::Winding => request.winding.caution().text,
         Slot::Cutting => {
             format!(
@@ -321,8 +343,13 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
             Shape::Oval => format!("{ring} long, {} short", caliper(plan.ring_inside_short_mm, unit)),
             _ => ring,
         },
-        Slot::Rings | Slot::Size | Slot::Inside | Slot::Making => String::new(),
+        Slot::Rings | Slot::Inside | Slot::Making => String::new(),
     }
+}
+
+/// The lots a wire could be taken from: any, or one that was measured.
+fn lots(wire: &Wire, workshop: &Workshop) -> Vec<Option<Lot>> {
+    std::iter::once(None).chain(workshop.lots_of(wire).map(Some)).collect()
 }
 
 /// Whether a word takes something back: `no`, `none`, `0`.

@@ -20,6 +20,8 @@ words! {
         Section = "section", "section";
         /// Wire size.
         Size = "size", "wire size";
+        /// The spool it is taken from.
+        Lot = "lot", "lot";
         /// How often it is pulled straight.
         Pulls = "pulls", "pulls";
         /// How it is wound.
@@ -53,6 +55,7 @@ pub fn field_of(slot: Slot) -> &'static str {
         Slot::Metal => "wire.metal",
         Slot::Section => "wire.section",
         Slot::Size => "wire.size_mm",
+        Slot::Lot => "wire.lot.lot_n",
         Slot::Pulls => "pulls_n",
         Slot::Hammered => "hammered_mm",
         Slot::Making => "route",
@@ -89,6 +92,9 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     word(Slot::Metal, wire.metal_shown());
     word(Slot::Section, wire.section.shown().to_owned());
     word(Slot::Size, wire.size_shown(unit));
+    if let Some(lot) = wire.lot {
+        word(Slot::Lot, lot.shown());
+    }
     if request.pulls_n > 0 {
         word(Slot::Pulls, format!("pulled straight {}", counted(request.pulls_n, "time")));
     }
@@ -131,7 +137,7 @@ fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Phrase> {
         Slot::Temper => " of ",
         Slot::Metal | Slot::Size => " ",
         Slot::Section => ", ",
-        Slot::Pulls | Slot::Hammered => ", ",
+        Slot::Lot | Slot::Pulls | Slot::Hammered => ", ",
         Slot::Winding => ", wound ",
         Slot::Mandrel => " on the ",
         Slot::Cutting => " and ",

@@ -1,7 +1,5 @@
 //! What a workshop owns and how it reads numbers, as far as planning needs it.
 
-use std::collections::BTreeMap;
-
 use crate::tool::cutting::Blade;
 use crate::tool::gear::Gear;
 use crate::tool::hand::Hand;
@@ -34,31 +32,43 @@ pub struct Workshop {
     pub gear: Gear,
     /// What it lets pass.
     pub tolerances: Tolerances,
-    /// What was learned of its lots, by their numbers.
-    pub lots: BTreeMap<i64, Lot>,
+    /// The wires of its rack whose lots were measured, each with what was learned of it.
+    pub lots: Vec<Wire>,
 }
 
 impl Workshop {
-    /// A wire with what was learned of its lot by now; one that names no lot as it is.
+    /// Puts into a wire what was learned of its lot by now; one that names no lot is left as it is.
     ///
     /// ```
-    /// use std::collections::BTreeMap;
-    ///
     /// use lorimant_core::tool::workshop::Workshop;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::lot::Lot;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
     /// let learned = Lot { lot_n: 5, flow: 1.1, spread: 0.02 };
-    /// let workshop = Workshop { lots: BTreeMap::from([(5, learned)]), ..Workshop::default() };
-    /// let mut wire = Wire { lot: Some(Lot::unmeasured(5)), ..Wire::round(Metal::Copper, 1.0, Temper::Soft) };
+    /// let copper = Wire::round(Metal::Copper, 1.0, Temper::Soft);
+    /// let on_the_rack = Wire { lot: Some(learned), ..copper.clone() };
+    /// let workshop = Workshop { lots: vec![on_the_rack], ..Workshop::default() };
+    /// let mut wire = Wire { lot: Some(Lot::unmeasured(5)), ..copper };
     /// workshop.knows(&mut wire);
     /// assert_eq!(wire.lot, Some(learned));
     /// ```
     pub fn knows(&self, wire: &mut Wire) {
         if let Some(lot) = wire.lot {
-            wire.lot = Some(self.lots.get(&lot.lot_n).copied().unwrap_or(Lot::unmeasured(lot.lot_n)));
+            wire.lot = Some(self.lot(lot.lot_n));
         }
+    }
+
+    /// What is known of a lot; what the handbook says of one that nobody measured.
+    #[must_use]
+    pub fn lot(&self, lot_n: i64) -> Lot {
+        let known = self.lots.iter().filter_map(|wire| wire.lot).find(|lot| lot.lot_n == lot_n);
+        known.unwrap_or(Lot::unmeasured(lot_n))
+    }
+
+    /// The measured lots that a wire could be taken from.
+    pub fn lots_of<'a>(&'a self, wire: &'a Wire) -> impl Iterator<Item = Lot> + 'a {
+        self.lots.iter().filter(|known| known.stands_for(wire)).filter_map(|known| known.lot)
     }
 
     /// The pliers of a name, however it is written.

@@ -74,6 +74,47 @@ impl Lot {
         Self::SPREAD.check("spread", self.spread).map(|_| ())
     }
 
+    /// What is learned of it, in a few words: `springs 8 % more than the handbook, ± 2 %`.
+    ///
+    /// ```
+    /// use lorimant_core::wire::lot::Lot;
+    ///
+    /// assert_eq!(Lot { lot_n: 5, flow: 1.08, spread: 0.02 }.told(), "springs 8 % more than the handbook, ± 2 %");
+    /// assert_eq!(Lot::unmeasured(5).told(), "not measured: the handbook's ± 15 %");
+    /// ```
+    #[must_use]
+    pub fn told(self) -> String {
+        let spread = 100.0 * self.spread;
+        if !self.is_measured() {
+            return format!("not measured: the handbook's ± {spread:.0} %");
+        }
+        match 100.0 * (self.flow - 1.0) {
+            off if off >= 0.5 => format!("springs {off:.0} % more than the handbook, ± {spread:.0} %"),
+            off if off <= -0.5 => format!("springs {:.0} % less than the handbook, ± {spread:.0} %", -off),
+            _ => format!("springs as the handbook says, ± {spread:.0} %"),
+        }
+    }
+
+    /// Reads a lot as people name it: `off lot 5`, `lot 5`, `5`; nothing for `any`, `no`.
+    ///
+    /// # Errors
+    /// A fault at `wire.lot.lot_n` where it is neither.
+    pub fn read(text: &str) -> Result<Option<i64>, Fault> {
+        let said = text.trim().to_lowercase();
+        let said = said.trim_start_matches("off").trim().trim_start_matches("lot").trim();
+        if matches!(said, "any" | "any spool" | "any lot" | "no" | "none" | "") {
+            return Ok(None);
+        }
+        let read = said.parse::<i64>().ok().filter(|n| *n > 0);
+        read.map(Some).ok_or_else(|| {
+            let said = format!(
+                "{} is no lot. Type its number as the rack shows it, for example lot 5, or any.",
+                crate::words::quoted(text)
+            );
+            Fault::new("wire.lot.lot_n", said)
+        })
+    }
+
     /// As sentences name it: `off lot 5`.
     ///
     /// ```
