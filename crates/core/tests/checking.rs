@@ -6,11 +6,11 @@ use std::collections::BTreeMap;
 use lorimant_core::chance::Chance;
 use lorimant_core::learn::cause::{Cause, causes};
 use lorimant_core::learn::chart::charted;
-use lorimant_core::learn::dimension::{Of, Verdict, to_measure};
+use lorimant_core::learn::dimension::{CheckedOf, Verdict, to_measure};
 use lorimant_core::learn::jaw::{RolledLoop, calibrated, wear};
 use lorimant_core::learn::pairs::{MeasuredPiece, matched};
 use lorimant_core::learn::reading::{read_line, read_typed};
-use lorimant_core::learn::rescue::{KeptOne, Mishap, Wrong, rescued};
+use lorimant_core::learn::rescue::{KeptOne, WentWrong, Wrong, rescued};
 use lorimant_core::learn::spread::{Readings, Source, learned};
 use lorimant_core::learn::trial::{GOOD_MM, Trial, carried, next};
 use lorimant_core::making::Changes;
@@ -220,7 +220,8 @@ fn planted_causes_are_found() {
             continue;
         }
         let measured = planted(&request, &one_fault(cause, amount), &mut chance, &workshop);
-        let misfit = causes(&Piece::Finding(request.clone()), Of::Piece, &measured, &workshop).unwrap();
+        let misfit =
+            causes(&Piece::Finding(request.clone()), CheckedOf::Piece, &measured, &workshop).unwrap();
         all += 1;
         match misfit.causes.first() {
             Some(first) if first.cause == cause => right += 1,
@@ -242,33 +243,33 @@ fn planted_causes_are_found() {
 fn two_causes_alike_are_not_told_apart_without_the_measurement_that_would() {
     let workshop = workshop();
     let pin = Piece::Finding(usual("eye-pin"));
-    let (list, _) = to_measure(&pin, Of::Piece, &workshop).unwrap();
+    let (list, _) = to_measure(&pin, CheckedOf::Piece, &workshop).unwrap();
     let wanted = |key: &str| list.iter().find(|one| one.key == key).unwrap().wanted;
     let mut measured = BTreeMap::from([
         ("stem_mm".to_owned(), wanted("stem_mm") - 0.9),
         ("wire".to_owned(), wanted("wire")),
     ]);
-    let misfit = causes(&pin, Of::Piece, &measured, &workshop).unwrap();
+    let misfit = causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap();
     let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
     assert!(!misfit.sure && named.contains(&Cause::Blank) && named.contains(&Cause::Mark), "{misfit:?}");
     assert_eq!(misfit.measure_next.as_deref(), Some("loop_mm"), "{misfit:?}");
     // Once that is measured, it is told.
     measured.insert("loop_mm".to_owned(), wanted("loop_mm"));
-    assert_eq!(causes(&pin, Of::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Blank);
+    assert_eq!(causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Blank);
     measured.insert("loop_mm".to_owned(), wanted("loop_mm") + 0.3);
-    assert_eq!(causes(&pin, Of::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Mark);
+    assert_eq!(causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Mark);
 }
 
 #[rstest]
 fn an_even_piece_has_no_cause() {
     let workshop = workshop();
     let hook = Piece::Finding(usual("hook-clasp"));
-    let (list, _) = to_measure(&hook, Of::Piece, &workshop).unwrap();
+    let (list, _) = to_measure(&hook, CheckedOf::Piece, &workshop).unwrap();
     let measured =
         list.iter().filter(|one| one.kind.is_some()).map(|one| (one.key.clone(), one.wanted)).collect();
-    let misfit = causes(&hook, Of::Piece, &measured, &workshop).unwrap();
+    let misfit = causes(&hook, CheckedOf::Piece, &measured, &workshop).unwrap();
     assert!(misfit.causes.is_empty() && misfit.told.contains("as even as hands"), "{misfit:?}");
-    assert!(causes(&hook, Of::Piece, &BTreeMap::new(), &workshop).is_err());
+    assert!(causes(&hook, CheckedOf::Piece, &BTreeMap::new(), &workshop).is_err());
 }
 
 /// Rings too large by the same: the rod, the wire's hardness or its size; the wire measured rules its size out.
@@ -277,10 +278,10 @@ fn rings_that_are_all_large() {
     let wire = Wire::round(Metal::StainlessSteel, 0.8, Temper::HalfHard);
     let rings = Piece::Rings(RingRequest::new(wire, Mandrel::round(6.0), 30));
     let workshop = Workshop::default();
-    let (list, _) = to_measure(&rings, Of::Piece, &workshop).unwrap();
+    let (list, _) = to_measure(&rings, CheckedOf::Piece, &workshop).unwrap();
     let wanted = list[0].wanted;
     let measured = BTreeMap::from([("ring-inside".to_owned(), wanted + 0.15), ("wire".to_owned(), 0.8)]);
-    let misfit = causes(&rings, Of::Piece, &measured, &workshop).unwrap();
+    let misfit = causes(&rings, CheckedOf::Piece, &measured, &workshop).unwrap();
     let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
     assert!(named.contains(&Cause::Harder) && named.contains(&Cause::Rod) && !misfit.sure, "{misfit:?}");
 }
@@ -402,7 +403,7 @@ fn a_trial_needs_lengths() {
 fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wrong: Wrong, #[case] by: f64) {
     let request = usual(kind);
     let workshop = workshop();
-    let rescues = rescued(&request, Mishap { wrong, by }, &[], &workshop).unwrap();
+    let rescues = rescued(&request, WentWrong { wrong, by }, &[], &workshop).unwrap();
     assert!(!rescues.options.is_empty(), "{kind} {wrong}");
     for option in &rescues.options {
         let formed = option.request.form().unwrap().by(workshop.schools);
@@ -417,7 +418,7 @@ fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wron
 #[rstest]
 fn a_large_eye_stays_as_large_as_it_is() {
     let request = usual("hook-clasp");
-    let rescues = rescued(&request, Mishap { wrong: Wrong::EyeLarge, by: 1.0 }, &[], &workshop()).unwrap();
+    let rescues = rescued(&request, WentWrong { wrong: Wrong::EyeLarge, by: 1.0 }, &[], &workshop()).unwrap();
     let eye = request.value("eye_mm") + 1.0;
     assert!(
         rescues
@@ -439,7 +440,8 @@ fn another_of_the_kept_patterns_is_offered_where_it_fits() {
         KeptOne { id: 7, name: "small pin".to_owned(), request: small },
         KeptOne { id: 8, name: "thin eight".to_owned(), request: other },
     ];
-    let rescues = rescued(&request, Mishap { wrong: Wrong::CutShort, by: 2.0 }, &kept, &workshop()).unwrap();
+    let rescues =
+        rescued(&request, WentWrong { wrong: Wrong::CutShort, by: 2.0 }, &kept, &workshop()).unwrap();
     let offered: Vec<i64> = rescues.options.iter().filter_map(|one| one.kept).collect();
     let fits = kept[0].request.form().unwrap().blank(LengthUnit::Mm).flush_exact_mm() <= rescues.wire_mm;
     assert_eq!(offered, if fits { vec![7] } else { vec![] }, "never in another wire");
@@ -456,7 +458,7 @@ fn a_mishap_that_cannot_be_is_said(
     #[case] by: f64,
     #[case] says: &str,
 ) {
-    let faults = rescued(&usual(kind), Mishap { wrong, by }, &[], &workshop()).unwrap_err();
+    let faults = rescued(&usual(kind), WentWrong { wrong, by }, &[], &workshop()).unwrap_err();
     assert!(faults.0[0].sentence.contains(says), "{faults}");
 }
 
@@ -592,7 +594,7 @@ proptest! {
         let kinds: Vec<Kind> = Kind::all().collect();
         let piece = Piece::Finding(PatternRequest::usual(kinds[which % kinds.len()]));
         let workshop = workshop();
-        let (list, _) = to_measure(&piece, Of::Piece, &workshop).unwrap();
+        let (list, _) = to_measure(&piece, CheckedOf::Piece, &workshop).unwrap();
         for one in list.iter().filter(|one| one.kind.is_some()) {
             let value = (one.wanted + off).max(0.0);
             let judged = one.judge(value, &piece, &workshop);

@@ -11,7 +11,7 @@ use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
-use lorimant_core::wire::lot::Lot;
+use lorimant_core::wire::lot::LotFactor;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::words::length::LengthUnit;
 use lorimant_core::words::sentence::{self, Change};
@@ -65,7 +65,7 @@ impl Case {
 
     /// The ring of another rod, planned with what was learned: what is foretold, and what it truly is but for hands.
     fn foretold(&self, learned: Option<&LotLearned>) -> Option<(f64, f64, f64)> {
-        let lot = learned.map_or(Lot::unmeasured(self.lot_n), |learned| learned.lot(self.lot_n));
+        let lot = learned.map_or(LotFactor::unmeasured(self.lot_n), |learned| learned.lot(self.lot_n));
         let diameter_mm = (self.wound.mandrel.diameter_mm * 11.0).round() / 10.0;
         let wire = Wire { lot: Some(lot), ..self.wound.wire.clone() };
         let next = RingRequest { wire, mandrel: Mandrel::round(diameter_mm), ..self.wound.clone() };
@@ -200,7 +200,8 @@ fn nothing_measured_leaves_the_handbook() {
 
 fn measured_shop() -> Workshop {
     let copper = Wire::round(Metal::Copper, 1.0, Temper::Hard);
-    let lot = |lot_n: i64, flow: f64| Wire { lot: Some(Lot { lot_n, flow, spread: 0.02 }), ..copper.clone() };
+    let lot =
+        |lot_n: i64, flow: f64| Wire { lot: Some(LotFactor { lot_n, flow, spread: 0.02 }), ..copper.clone() };
     Workshop {
         lots: vec![lot(5, 1.2), lot(6, 0.9)],
         rods: StartSet::MetricTenths.rods(),
@@ -217,7 +218,7 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
     let off = ask::answer(&format!("{line} off lot 5"), &shop, &Vec::new);
     assert!(off.assumed.iter().any(|said| said.contains("springs 20 % more")), "{off:?}");
     let off = off.request.unwrap();
-    assert_eq!(off.wire.lot, Some(Lot { lot_n: 5, flow: 1.2, spread: 0.02 }));
+    assert_eq!(off.wire.lot, Some(LotFactor { lot_n: 5, flow: 1.2, spread: 0.02 }));
     assert!(
         off.mandrel.diameter_mm < any.mandrel.diameter_mm,
         "{} {}",
@@ -268,13 +269,13 @@ fn the_lot_is_a_word_that_can_be_changed() {
 fn pieces_of_two_lots_are_the_same_in_the_hand() {
     let plan = |lot_n: i64| {
         let wire =
-            Wire { lot: Some(Lot::unmeasured(lot_n)), ..Wire::round(Metal::Copper, 1.0, Temper::Soft) };
+            Wire { lot: Some(LotFactor::unmeasured(lot_n)), ..Wire::round(Metal::Copper, 1.0, Temper::Soft) };
         Piece::Rings(RingRequest::new(wire, Mandrel::round(5.0), 40))
     };
     assert!(plan(1).same_in_hand(&plan(2)));
     let known = plan(5).known(&Workshop {
         lots: vec![Wire {
-            lot: Some(Lot { lot_n: 5, flow: 1.3, spread: 0.01 }),
+            lot: Some(LotFactor { lot_n: 5, flow: 1.3, spread: 0.01 }),
             ..Wire::round(Metal::Copper, 1.0, Temper::Soft)
         }],
         ..Workshop::default()

@@ -7,6 +7,7 @@ use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::chain::ChainRequest;
 use lorimant_core::chain::weave::Weave;
 use lorimant_core::fault::{Fault, Faults, check_text};
+use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::order::{Bag, Order};
 use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
 use lorimant_core::piece::Piece;
@@ -20,6 +21,8 @@ use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::school::Schools;
+use lorimant_core::tool::tolerance::Tolerances;
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::gauge::GaugeSystem;
 use lorimant_core::words::length::{Habits, LengthUnit};
 use lorimant_core::words::{quoted, sentence};
@@ -117,6 +120,9 @@ pub(crate) struct Settings {
     /// The time zone its clock on the wall goes by, as `Europe/Vienna`; the machine's if left out.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub time_zone: String,
+    /// How far a made piece may be off its drawing.
+    #[serde(default)]
+    pub tolerances: Tolerances,
     /// The labels it prints.
     #[serde(default)]
     pub labels: LabelPaper,
@@ -160,6 +166,7 @@ impl Default for Settings {
             gear: Gear::default(),
             hours: Hours::default(),
             time_zone: String::new(),
+            tolerances: Tolerances::default(),
             labels: LabelPaper::default(),
         }
     }
@@ -182,6 +189,7 @@ impl Settings {
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
         faults.nest("schools", self.schools.check());
+        faults.nest("tolerances", self.tolerances.check());
         faults.nest("gear", self.gear.check());
         faults.nest("hours", self.hours.check());
         faults.nest("labels", self.labels.check());
@@ -323,6 +331,20 @@ impl Kept for Batch {
 
     fn check(&self) -> Result<(), Faults> {
         Batch::check(self)
+    }
+}
+
+impl Kept for PieceCheck {
+    fn name(&self) -> String {
+        self.name.clone()
+    }
+
+    fn sentence(&self, unit: LengthUnit) -> String {
+        self.piece.sentence(unit)
+    }
+
+    fn check(&self) -> Result<(), Faults> {
+        PieceCheck::check(self, &Workshop::default())
     }
 }
 

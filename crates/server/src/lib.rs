@@ -39,7 +39,7 @@ use tower_http::timeout::RequestBodyTimeoutLayer;
 use tower_http::trace::TraceLayer;
 
 pub use demo::load as load_demo;
-pub use instrument::{Instruments, Printer, Scale, Winder};
+pub use instrument::{Caliper, Instruments, Printer, Scale, Winder};
 pub use log::start_log;
 pub use serve::serve;
 pub use session::hash_passphrase;

@@ -8,8 +8,8 @@ use std::time::Duration;
 use anyhow::{Context as _, bail};
 use clap::{Parser, Subcommand};
 use lorimant_server::{
-    Held, Instruments, Printer, Scale, Store, Winder, app, hash_passphrase, line_schema, load_demo, openapi,
-    plan_schema, rack_schema, serve, start_log,
+    Caliper, Held, Instruments, Printer, Scale, Store, Winder, app, hash_passphrase, line_schema, load_demo,
+    openapi, plan_schema, rack_schema, serve, start_log,
 };
 
 /// A bench companion for wire jewellers.
@@ -63,6 +63,9 @@ struct Serve {
     /// A further host name to answer to, for example the machine's name in the workshop's network.
     #[arg(long = "host-name")]
     host_names: Vec<String>,
+    /// The caliper: `host:port`, or a serial device; a simulated one if left out.
+    #[arg(long)]
+    caliper: Option<String>,
     /// The scale: `host:port`, or a serial device; a simulated one if left out.
     #[arg(long)]
     scale: Option<String>,
@@ -129,6 +132,7 @@ async fn run(options: Serve) -> anyhow::Result<()> {
         tokio::net::TcpListener::bind(wanted).await.with_context(|| format!("cannot listen on {wanted}"))?;
     let address = listener.local_addr()?;
     let instruments = Instruments {
+        caliper: options.caliper.as_deref().map_or_else(Caliper::simulated, Caliper::at),
         scale: options.scale.as_deref().map_or_else(Scale::simulated, Scale::at),
         winder: options.winder.as_deref().map_or_else(Winder::simulated, Winder::at),
         printer: options.printer.as_deref().map_or_else(Printer::simulated, Printer::at),

@@ -3,6 +3,7 @@
 
 mod bench;
 mod chains;
+mod checks;
 mod common;
 mod crash;
 mod cutting;

@@ -331,6 +331,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/caliper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Reads the caliper. The simulated one is first laid on the piece as the simulated workshop has made it. */
+        get: operations["read_caliper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/chains": {
         parameters: {
             query?: never;
@@ -608,6 +625,144 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Checks, last changed first. */
+        get: operations["list_checks"];
+        put?: never;
+        /** Begins a check. What has come off the lot's spool by then is noted with it. */
+        post: operations["begin_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One check, and what to measure next. */
+        get: operations["get_check"];
+        /** Changes what a check says of itself: its name, which dimensions, what was over of a trial. Its readings stay. */
+        put: operations["change_check"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Accepts what a trial has shown as a new revision of its kept pattern; the one before stays. */
+        post: operations["accept_trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a check away, or takes it out again; what is put away teaches nothing. */
+        post: operations["archive_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets a reading aside, or takes it in again. */
+        post: operations["set_reading_aside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/causes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The likely causes of a misfit, of one piece or of all on the mean. */
+        get: operations["find_causes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Matches the measured pieces into pairs or sets. */
+        post: operations["match_pieces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a reading; what is to be measured next comes with the answer. */
+        post: operations["keep_reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/costs": {
         parameters: {
             query?: never;
@@ -767,6 +922,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The drills there are, and how each went. */
+        get: operations["list_drills"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fields/read": {
         parameters: {
             query?: never;
@@ -793,6 +965,23 @@ export interface paths {
         };
         /** The gauge tables. */
         get: operations["gauges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How even the hand is, as measured. */
+        get: operations["learned_of_hand"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1144,6 +1333,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots/{id}/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is known of a lot: its factor, each measurement, and the rod it takes now. */
+        get: operations["learned_of_lot"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots/{id}/ledger": {
         parameters: {
             query?: never;
@@ -1398,6 +1604,23 @@ export interface paths {
         put?: never;
         /** Begins a batch for a line of an order. */
         post: operations["begin_line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How long steps really take here, against what is reckoned. */
+        get: operations["learned_paces"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1835,6 +2058,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pliers/calibrate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A tapered plier calibrated by two rolled loops; keep it as any plier. */
+        post: operations["calibrate_plier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pliers/wear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a mark slipped or a jaw is worn, by the loops that were rolled at it. */
+        post: operations["find_wear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pliers/{id}": {
         parameters: {
             query?: never;
@@ -1948,6 +2205,40 @@ export interface paths {
         get: operations["rack_table"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that was ever read, the newest first. */
+        get: operations["all_readings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rescue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a spoiled piece can still become, by what wire is left of it. */
+        post: operations["rescue_piece"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2598,6 +2889,19 @@ export interface components {
          * @enum {string}
          */
         About: "closes" | "wire-through-wire" | "mouth" | "bore" | "piercing" | "skin" | "stem" | "tip" | "melts" | "strain";
+        /** @description The kept pattern a trial is accepted into. */
+        Accepted: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            pattern: number;
+            /**
+             * Format: int64
+             * @description The revision that was read.
+             */
+            revision: number;
+        };
         /** @description Everything that is to be made, day by day. */
         Agenda: {
             /** @description What runs by itself. */
@@ -2849,6 +3153,38 @@ export interface components {
             piece: components["schemas"]["Piece"];
             schools?: components["schemas"]["MakingSchools"] | null;
         };
+        /** @description One dimension of a batch, piece after piece. */
+        BatchChart: {
+            /**
+             * Format: double
+             * @description Least that passes.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Mean, mm.
+             */
+            mean: number;
+            /**
+             * Format: double
+             * @description Most that passes.
+             */
+            most: number;
+            /** @description Each piece in the order it was made: its number and measure. */
+            pieces: [
+                number,
+                number
+            ][];
+            /** @description What the run of it says, each in a sentence. */
+            signs: components["schemas"]["Sign"][];
+            /**
+             * Format: double
+             * @description One standard deviation from piece to piece, mm; 0 of a single one.
+             */
+            spread: number;
+            /** @description How many of 20 more would pass, in words; nothing before there are five. */
+            would_pass?: string | null;
+        };
         /** @description How far a batch is. */
         BatchNow: {
             /**
@@ -2960,6 +3296,11 @@ export interface components {
         Blank: {
             /**
              * Format: double
+             * @description What trials have shown that it must be longer, or shorter, than its parts add up to.
+             */
+            allowance_mm?: number;
+            /**
+             * Format: double
              * @description What comes off the spool: the flush length on the ruler, and the sliver.
              */
             cut_mm: number;
@@ -3016,7 +3357,7 @@ export interface components {
             surplus_far?: boolean | null;
             /**
              * Format: double
-             * @description What rounding up to the ruler's next mark adds, where the piece has an end that may be longer.
+             * @description What rounding up to the ruler's next mark adds, where the piece has an end that may be longer, and the allowance.
              */
             surplus_mm: number;
             /**
@@ -3141,6 +3482,48 @@ export interface components {
             /** @description The same in a sentence. */
             sentence: string;
         };
+        /** @description Two loops rolled on a plier. */
+        Calibration: {
+            /** @description The loop rolled nearer the base. */
+            near_base: components["schemas"]["RolledLoop"];
+            /** @description The loop rolled nearer the tip. */
+            near_tip: components["schemas"]["RolledLoop"];
+            /** @description The plier as it is. */
+            plier: components["schemas"]["Plier"];
+        };
+        /** @description One reading. */
+        CaliperReading: {
+            /** @description Whether the maker has set it aside. */
+            aside?: boolean;
+            /** @description When, UTC. */
+            at: string;
+            /** @description Where it came from. */
+            from: components["schemas"]["ReadFrom"];
+            /** @description Which dimension, by key. */
+            key: string;
+            /**
+             * Format: int32
+             * @description Which piece, from 1.
+             */
+            piece_n: number;
+            /**
+             * Format: int64
+             * @description Its own number; 0 before it is kept.
+             */
+            reading_n?: number;
+            /**
+             * Format: double
+             * @description What was read, mm, or the grade.
+             */
+            value: number;
+        };
+        /** @description What the caliper shows. */
+        CaliperShows: components["schemas"]["Steadied"] & {
+            /** @description The lines as they came. */
+            lines: string[];
+            /** @description Whether it is the simulated caliper. */
+            simulated: boolean;
+        };
         /** @description A rod that could be taken, and the ring it really gives. */
         Candidate: {
             /** @description The rod, with its layers of tape. */
@@ -3158,6 +3541,11 @@ export interface components {
             /** @description Its name as the sentence has it. */
             shown: string;
         };
+        /**
+         * @description The word for a cause.
+         * @enum {string}
+         */
+        Cause: "mark-slipped" | "centre-off" | "blank-off" | "loops-open" | "wire-size" | "hardness" | "rod-off";
         /**
          * @description A short caution where the step is. The maker of the tool, local rules and qualified people come
          *     first.
@@ -3540,6 +3928,50 @@ export interface components {
             /** @description What was found, in a sentence. */
             sentence: string;
         };
+        /** @description Everything a view shows of a check. */
+        CheckSheet: {
+            /** @description A chart of each dimension that was measured of at least two pieces. */
+            charts: components["schemas"]["DimensionChart"][];
+            /** @description The piece drawn, with the lines of its dimensions. */
+            drawing: components["schemas"]["Drawing"];
+            feedback?: components["schemas"]["DrillFeedback"] | null;
+            /** @description Those that are, by key. */
+            keys: string[];
+            next?: components["schemas"]["NextReading"] | null;
+            next_blank?: components["schemas"]["NextBlank"] | null;
+            /** @description The pieces, in their order. */
+            pieces: components["schemas"]["CheckedPiece"][];
+            /** @description What can be measured. */
+            to_measure: components["schemas"]["ToMeasure"][];
+            /** @description How it stands, in a sentence. */
+            told: string;
+        };
+        /** @description A check with everything a view shows of it. */
+        CheckView: {
+            /** @description The check. */
+            entry: components["schemas"]["Entry_PieceCheck"];
+            /** @description Its readings, in the order they were taken. */
+            readings: components["schemas"]["CaliperReading"][];
+            /** @description What comes of them. */
+            sheet: components["schemas"]["CheckSheet"];
+        };
+        /**
+         * @description What is measured.
+         * @enum {string}
+         */
+        CheckedOf: "coil" | "piece";
+        /** @description A piece as far as it is measured. */
+        CheckedPiece: {
+            /** @description Its dimensions. */
+            measured: components["schemas"]["MeasuredOne"][];
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            piece_n: number;
+            /** @description The worst verdict of them. */
+            verdict: components["schemas"]["Verdict"];
+        };
         /** @description One choice for a word, and what it would change. */
         Choice_ChainRequest: {
             /** @description Whether the program advises it. */
@@ -3613,6 +4045,11 @@ export interface components {
             possible: boolean;
             /** @description What a maker asks for: so many of a pattern, in a wire. */
             request: {
+                /**
+                 * Format: double
+                 * @description How much longer its blank must be than its parts add up to, as trials have shown; negative for shorter, mm.
+                 */
+                allowance_mm?: number;
                 /** @description What is lost or held at the ends. */
                 ends?: components["schemas"]["BlankEnds"];
                 /** @description Which pattern. */
@@ -4167,6 +4604,13 @@ export interface components {
             /** @description To here, mm. */
             to: components["schemas"]["Place"];
         };
+        /** @description A chart of one dimension. */
+        DimensionChart: {
+            /** @description Its chart. */
+            chart: components["schemas"]["BatchChart"];
+            /** @description Which dimension. */
+            key: string;
+        };
         /** @description A drawing in millimetres. */
         Drawing: {
             /** @description What it shows, in a sentence, for those who cannot see it. */
@@ -4206,6 +4650,100 @@ export interface components {
             drawing: components["schemas"]["Drawing"];
             /** @description Its segments. */
             parts: components["schemas"]["DrawnPart"][];
+        };
+        /** @description How the lot changes along its spool. */
+        Drift: {
+            /**
+             * Format: double
+             * @description The factor where the last one was measured.
+             */
+            here: number;
+            /**
+             * Format: double
+             * @description One standard deviation of the factor there.
+             */
+            here_spread: number;
+            /**
+             * Format: double
+             * @description How much wire had come off by then, m.
+             */
+            last_m: number;
+            /**
+             * Format: double
+             * @description Change of the factor with each metre.
+             */
+            per_m: number;
+        };
+        /**
+         * @description The word for a drill.
+         * @enum {string}
+         */
+        Drill: "ten-loops" | "ten-hooks" | "coil-without-gaps";
+        /** @description A drill as it is shown. */
+        DrillCard: {
+            /** @description Which. */
+            drill: components["schemas"]["Drill"];
+            /** @description The dimension that is measured. */
+            key: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What of it is measured. */
+            of: components["schemas"]["CheckedOf"];
+            /** @description What is made, in copper first. */
+            piece: components["schemas"]["Piece"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces_n: number;
+            /**
+             * Format: double
+             * @description The spread to come under, mm, one standard deviation.
+             */
+            target_mm: number;
+            /** @description What to do, in a few sentences. */
+            told: string;
+        };
+        /** @description How a set of a drill went. */
+        DrillFeedback: {
+            /** @description Whether the target is met. */
+            met: boolean;
+            /**
+             * Format: double
+             * @description Mean against what it should be, mm.
+             */
+            off_mm: number;
+            /**
+             * Format: double
+             * @description One standard deviation of what was measured, mm.
+             */
+            spread_mm: number;
+            /** @description In the hand's own measure, in sentences. */
+            told: string;
+        };
+        /** @description One set of a drill. */
+        DrillSet: {
+            /** @description When, UTC. */
+            at: string;
+            /**
+             * Format: int64
+             * @description Its check.
+             */
+            check: number;
+            /** @description Whether its target was met. */
+            met: boolean;
+            /**
+             * Format: double
+             * @description One standard deviation, mm.
+             */
+            spread_mm: number;
+        };
+        /** @description A drill with how it went so far. */
+        DrillShown: components["schemas"]["DrillCard"] & {
+            /** @description How it went over the weeks; nothing from one set alone. */
+            progress?: string | null;
+            /** @description Sets that were measured, the first first: their checks and spreads. */
+            sets: components["schemas"]["DrillSet"][];
         };
         /**
          * @description The word for a end of the wire.
@@ -4748,6 +5286,62 @@ export interface components {
             updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
+        Entry_PieceCheck: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description What is measured. */
+            record: {
+                /**
+                 * Format: int64
+                 * @description The batch they were made in.
+                 */
+                batch?: number | null;
+                drill?: components["schemas"]["Drill"] | null;
+                /** @description The dimensions that are measured, by key; the most telling if left out. */
+                keys?: string[];
+                /** @description What it is called, 1 to 80 characters. */
+                name: string;
+                /** @description Its coil, or the finished pieces. */
+                of: components["schemas"]["CheckedOf"];
+                /**
+                 * Format: double
+                 * @description How much wire had come off the spool when it was made, mm, where that is known.
+                 */
+                off_spool_mm?: number | null;
+                /**
+                 * Format: int64
+                 * @description The kept pattern they are of.
+                 */
+                pattern?: number | null;
+                /** @description The piece, as it was planned. */
+                piece: components["schemas"]["Piece"];
+                /**
+                 * Format: int32
+                 * @description How many pieces are measured, 1 to 5000.
+                 */
+                pieces_n: number;
+                trial?: components["schemas"]["TrialBlank"] | null;
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
         Entry_Plier: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -5002,6 +5596,11 @@ export interface components {
             /** @description The ring, from 0. */
             ring: number;
         };
+        /**
+         * @description The word for a way of measuring.
+         * @enum {string}
+         */
+        FoundWith: "caliper" | "eye" | "touch";
         /** @description What a drawing covers. */
         Frame: {
             /**
@@ -5461,6 +6060,21 @@ export interface components {
              */
             to_mm?: number | null;
         };
+        /** @description What later loops say of a mark. */
+        JawWear: {
+            /**
+             * Format: double
+             * @description How far up the jaw, towards its base, wire really lies of where it is thought to, mm: the mean of the loops.
+             */
+            off_mm: number;
+            /**
+             * Format: double
+             * @description How far the loops differ from each other, as places on the jaw, mm.
+             */
+            spread_mm: number;
+            /** @description In a sentence, with what to do. */
+            told: string;
+        };
         /**
          * @description The word for a kind of jaws.
          * @enum {string}
@@ -5512,6 +6126,18 @@ export interface components {
          * @enum {string}
          */
         Joint: "open" | "fuse" | "solder";
+        /** @description What comes of one measurement, with how. */
+        Judged: {
+            /**
+             * Format: double
+             * @description How far it is from what it should be, mm or grades.
+             */
+            off: number;
+            /** @description How, or where it goes. */
+            told: string;
+            /** @description What comes of it. */
+            verdict: components["schemas"]["Verdict"];
+        };
         /** @description How one wire is kept on the rack. */
         Keeping: {
             /**
@@ -5789,6 +6415,25 @@ export interface components {
          * @enum {string}
          */
         Level: "note" | "watch" | "stop";
+        /** @description A cause with its amount. */
+        LikelyCause: {
+            /**
+             * Format: double
+             * @description How much of it explains best: mm, degrees, or a share.
+             */
+            amount: number;
+            /** @description Which. */
+            cause: components["schemas"]["Cause"];
+            /** @description What to change. */
+            change: string;
+            /**
+             * Format: double
+             * @description How likely it is among all that were looked at.
+             */
+            share: number;
+            /** @description In a sentence, with its amount. */
+            told: string;
+        };
         /** @description How a recipe compares with a survivor. */
         Likeness: {
             /** @description Whether all that was measured agrees as well as handwork does. */
@@ -6000,6 +6645,63 @@ export interface components {
              */
             trim_mm?: number;
         };
+        /**
+         * @description A spool of the rack as plans name it, with the one unknown of its springback: the factor on the flow stress, as a
+         *     share of the modulus.
+         */
+        LotFactor: {
+            /**
+             * Format: double
+             * @description How much stronger than the handbook it is, 0.2 to 3; 1 if left out. The workshop fills in what it has learned.
+             */
+            flow?: number;
+            /**
+             * Format: int64
+             * @description Its number on the rack.
+             */
+            lot_n: number;
+            /**
+             * Format: double
+             * @description One standard deviation of that; the handbook's if left out.
+             */
+            spread?: number;
+        };
+        /** @description What is known of a lot. */
+        LotKnown: components["schemas"]["LotLearned"] & {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            lot_n: number;
+            /** @description Of which check each point is, in the same order. */
+            of: components["schemas"]["LotPointOf"][];
+            rod?: components["schemas"]["RodNow"] | null;
+            /** @description The same in a sentence. */
+            told: string;
+            /** @description Its wire in words. */
+            wire: string;
+        };
+        /** @description What is known of a lot. */
+        LotLearned: {
+            drift?: components["schemas"]["Drift"] | null;
+            /**
+             * Format: double
+             * @description The factor: how much more it springs than the handbook's metal.
+             */
+            flow: number;
+            /**
+             * Format: int32
+             * @description How many measurements teach it.
+             */
+            measured_n: number;
+            /** @description Each measurement, in the order it was given. */
+            points: components["schemas"]["LotPoint"][];
+            /**
+             * Format: double
+             * @description One standard deviation of it.
+             */
+            spread: number;
+        };
         /** @description A lot that the wire of a batch can be cut from. */
         LotOf: {
             /**
@@ -6009,6 +6711,58 @@ export interface components {
             id: number;
             /** @description What it is called, and how much is left of it. */
             shown: string;
+        };
+        /** @description What one measured inside says, for the plot. */
+        LotPoint: {
+            /** @description Whether it was set aside. */
+            aside: boolean;
+            /**
+             * Format: double
+             * @description The factor that alone would give what was measured.
+             */
+            flow: number;
+            /**
+             * Format: double
+             * @description What the handbook would have given, mm.
+             */
+            handbook_mm: number;
+            /**
+             * Format: double
+             * @description What was measured, mm.
+             */
+            inside_mm: number;
+            /**
+             * Format: double
+             * @description What is foretold now, mm.
+             */
+            now_mm: number;
+            /**
+             * Format: double
+             * @description How far it lies from what all the others foretell, in standard deviations.
+             */
+            off: number;
+            /**
+             * Format: double
+             * @description How much wire had come off the spool by then, mm.
+             */
+            off_spool_mm?: number | null;
+            /** @description Whether that is so far that it should be measured again, or set aside. */
+            outlier: boolean;
+            /**
+             * Format: double
+             * @description One standard deviation of it, from hand, rod and caliper.
+             */
+            spread: number;
+        };
+        /** @description One inside that teaches a lot, with where it can be set aside. */
+        LotPointOf: {
+            /**
+             * Format: int64
+             * @description The check it was measured in.
+             */
+            check: number;
+            /** @description What that is called. */
+            name: string;
         };
         /** @description A lot, and what came in and went out, oldest first. */
         LotWithLedger: {
@@ -6243,6 +6997,43 @@ export interface components {
             /** @description What it makes. */
             what: string;
         };
+        /** @description How pieces are matched. */
+        MatchAsked: {
+            /** @description The dimensions that are compared, by key. */
+            keys: string[];
+            /** @description How many go together; 2 if left out. */
+            size?: number;
+            /** @description How far a set may differ in each, mm; what the workshop lets pass if left out. */
+            tolerance_mm?: number[];
+        };
+        /** @description Pieces that go together. */
+        MatchedSet: {
+            /**
+             * Format: double
+             * @description The largest difference among them in any dimension, as a share of what that dimension is allowed.
+             */
+            mismatch: number;
+            /**
+             * Format: double
+             * @description The same of the worst dimension, mm.
+             */
+            mismatch_mm: number;
+            /** @description Whether that is within what the workshop lets pass. */
+            passes: boolean;
+            /** @description Their numbers. */
+            pieces_n: number[];
+            /** @description Which dimension that is, by its place in the list. */
+            worst: number;
+        };
+        /** @description A batch, matched. */
+        Matching: {
+            /** @description Whether no other matching of these pieces has a smaller sum of mismatches. */
+            least: boolean;
+            /** @description Who is left over. */
+            left_over_n: number[];
+            /** @description The sets, the most alike first. */
+            sets: components["schemas"]["MatchedSet"][];
+        };
         /** @description What was typed, understood, and whether the two go together. */
         Mated: {
             /** @description What had to be assumed. */
@@ -6257,6 +7048,25 @@ export interface components {
          * @enum {string}
          */
         Measure: "height" | "width" | "blank";
+        /** @description One dimension of one piece, out of its readings. */
+        MeasuredOne: {
+            /** @description What comes of it. */
+            judged: components["schemas"]["Judged"];
+            /** @description Whether the readings of it lie too far apart to be of one thing. */
+            jumpy: boolean;
+            /** @description Which dimension. */
+            key: string;
+            /**
+             * Format: int32
+             * @description How many readings.
+             */
+            readings_n: number;
+            /**
+             * Format: double
+             * @description The mean of its readings, mm, or the grade.
+             */
+            value: number;
+        };
         /** @description A diameter measured at a place on the jaw. */
         MeasuredPlace: {
             /**
@@ -6284,6 +7094,11 @@ export interface components {
              */
             wire_mm: number;
         };
+        /**
+         * @description The word for a kind of dimension.
+         * @enum {string}
+         */
+        Measures: "inside" | "length" | "gap" | "wire";
         /**
          * @description The word for a metal.
          * @enum {string}
@@ -6334,6 +7149,17 @@ export interface components {
          * @enum {string}
          */
         Method: "saw" | "double-flush" | "shears" | "single-snip";
+        /** @description What was found. */
+        Misfit: {
+            /** @description Causes, the likeliest first; those that hardly explain anything are left out. */
+            causes: components["schemas"]["LikelyCause"][];
+            /** @description The dimension that would tell the first two apart, where one would. */
+            measure_next?: string | null;
+            /** @description Whether the first is surely it. */
+            sure: boolean;
+            /** @description In a sentence: what was found, and what would tell two causes apart where they are as likely. */
+            told: string;
+        };
         /** @description Something that comes out wrong, and why. */
         Mishap: {
             /** @description What it comes from. */
@@ -6490,6 +7316,82 @@ export interface components {
             lines: components["schemas"]["NewLine"][];
             /** @description A note. */
             note?: string;
+        };
+        /** @description A reading to be kept. */
+        NewReading: {
+            /** @description Where it came from; typed if left out. */
+            from?: components["schemas"]["ReadFrom"];
+            /** @description Which dimension, by key. */
+            key: string;
+            /**
+             * Format: int32
+             * @description Which piece, from 1.
+             */
+            piece_n: number;
+            /** @description Its own key, 8 to 64 characters; the same however often it is sent. */
+            press: string;
+            /** @description The same as typed, or keyed in by a wedge. */
+            typed?: string | null;
+            /**
+             * Format: double
+             * @description What was read, mm, or the grade; or `typed`.
+             */
+            value?: number | null;
+        };
+        /** @description What to do with the next blank. */
+        NextBlank: {
+            /**
+             * Format: double
+             * @description How much longer a blank of this must be than its parts add up to, mm; keep it with the pattern.
+             */
+            allowance_mm: number;
+            /**
+             * Format: double
+             * @description One standard deviation of that, mm; nothing from one trial alone.
+             */
+            allowance_spread_mm?: number | null;
+            /**
+             * Format: double
+             * @description Length to cut, from flush face to flush face, as the maker's ruler reads, mm.
+             */
+            blank_mm: number;
+            /**
+             * Format: double
+             * @description The same to the last hundredth.
+             */
+            exact_mm: number;
+            /** @description Whether the last one came out as it should. */
+            good: boolean;
+            /** @description Marks to move, a sentence each. */
+            marks: string[];
+            /** @description Why, a sentence each. */
+            reasons: string[];
+            /** @description The request with what was learned, to be kept as a revision. */
+            request: components["schemas"]["PatternRequest"];
+            /**
+             * Format: int32
+             * @description How much that is against the last, in the maker's own steps; negative for shorter.
+             */
+            steps: number;
+            /** @description What to do, in a sentence. */
+            told: string;
+        };
+        /** @description What to measure next. */
+        NextReading: {
+            /** @description Which dimension. */
+            key: string;
+            /**
+             * Format: int32
+             * @description Which reading of it, from 1.
+             */
+            of_readings_n: number;
+            /**
+             * Format: int32
+             * @description Which piece.
+             */
+            piece_n: number;
+            /** @description In a sentence, with how. */
+            told: string;
         };
         /**
          * @description The word for a content of nickel.
@@ -6754,6 +7656,15 @@ export interface components {
             /** @description The one laid over it. */
             there: components["schemas"]["PatternRequest"];
         };
+        /** @description How even this workshop is. */
+        OwnSpread: {
+            /** @description The hand as it was learned, to be taken into the workshop's habits. */
+            hand: components["schemas"]["Hand"];
+            /** @description Its sources, the largest first. */
+            sources: components["schemas"]["SourceSpread"][];
+            /** @description What would narrow it most, in a sentence. */
+            told: string;
+        };
         /** @description How quick the workshop is at one operation, against what the route reckons. */
         Pace: {
             /**
@@ -6837,6 +7748,16 @@ export interface components {
         Page_Order: {
             /** @description Entries, last changed first. */
             entries: components["schemas"]["Entry_Order"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
+        /** @description A stretch of a list. */
+        Page_PieceCheck: {
+            /** @description Entries, last changed first. */
+            entries: components["schemas"]["Entry_PieceCheck"][];
             /**
              * Format: int64
              * @description How many there are in all.
@@ -7017,6 +7938,11 @@ export interface components {
         };
         /** @description What a maker asks for: so many of a pattern, in a wire. */
         PatternRequest: {
+            /**
+             * Format: double
+             * @description How much longer its blank must be than its parts add up to, as trials have shown; negative for shorter, mm.
+             */
+            allowance_mm?: number;
             /** @description What is lost or held at the ends. */
             ends?: components["schemas"]["BlankEnds"];
             /** @description Which pattern. */
@@ -7134,6 +8060,39 @@ export interface components {
         } | {
             /** @description A chain. */
             chain: components["schemas"]["ChainRequest"];
+        };
+        /** @description What is measured. */
+        PieceCheck: {
+            /**
+             * Format: int64
+             * @description The batch they were made in.
+             */
+            batch?: number | null;
+            drill?: components["schemas"]["Drill"] | null;
+            /** @description The dimensions that are measured, by key; the most telling if left out. */
+            keys?: string[];
+            /** @description What it is called, 1 to 80 characters. */
+            name: string;
+            /** @description Its coil, or the finished pieces. */
+            of: components["schemas"]["CheckedOf"];
+            /**
+             * Format: double
+             * @description How much wire had come off the spool when it was made, mm, where that is known.
+             */
+            off_spool_mm?: number | null;
+            /**
+             * Format: int64
+             * @description The kept pattern they are of.
+             */
+            pattern?: number | null;
+            /** @description The piece, as it was planned. */
+            piece: components["schemas"]["Piece"];
+            /**
+             * Format: int32
+             * @description How many pieces are measured, 1 to 5000.
+             */
+            pieces_n: number;
+            trial?: components["schemas"]["TrialBlank"] | null;
         };
         /** @description A place on a drawing. */
         Place: {
@@ -7479,6 +8438,31 @@ export interface components {
             /** @description Several numbers. */
             values?: number[] | null;
         };
+        /**
+         * @description The word for a source of a reading.
+         * @enum {string}
+         */
+        ReadFrom: "typed" | "caliper" | "simulated";
+        /** @description A reading as the history lists it. */
+        ReadLine: components["schemas"]["CaliperReading"] & {
+            /**
+             * Format: int64
+             * @description The check it is of.
+             */
+            check: number;
+            /** @description What that is called. */
+            name: string;
+        };
+        /** @description A stretch of all that was ever read. */
+        ReadPage: {
+            /** @description Readings, the newest first. */
+            readings: components["schemas"]["ReadLine"][];
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            total: number;
+        };
         /** @description A typed length, understood. */
         Reading: {
             /**
@@ -7608,6 +8592,44 @@ export interface components {
              * @description How far each cell is turned against the one before, degrees.
              */
             turn_deg: number;
+        };
+        /** @description Something it can still become. */
+        Rescue: {
+            /**
+             * Format: double
+             * @description How much of the blank that takes, mm.
+             */
+            blank_mm: number;
+            /** @description The piece drawn. */
+            drawing: components["schemas"]["Drawing"];
+            /**
+             * Format: int64
+             * @description Which kept pattern it is, where it is one, by its number.
+             */
+            kept?: number | null;
+            /** @description The piece it becomes. */
+            request: components["schemas"]["PatternRequest"];
+            /** @description What to do, in a sentence. */
+            told: string;
+        };
+        /** @description A piece and what went wrong with it. */
+        RescueAsked: {
+            /** @description What went wrong. */
+            mishap: components["schemas"]["WentWrong"];
+            /** @description The piece as it was meant. */
+            request: components["schemas"]["PatternRequest"];
+        };
+        /** @description What can be done. */
+        Rescues: {
+            /** @description What it can become, what changes least first. */
+            options: components["schemas"]["Rescue"][];
+            /** @description The last way out: scrap with its weight. */
+            scrap: string;
+            /**
+             * Format: double
+             * @description Wire there is for it, flush face to flush face, mm.
+             */
+            wire_mm: number;
         };
         /** @description What was reversed can be undone like everything else. */
         ReversedLine: {
@@ -8055,11 +9077,57 @@ export interface components {
             /** @description The same in a sentence. */
             told: string;
         };
+        /** @description The rod a ring takes off a lot, against the handbook. */
+        RodNow: {
+            /** @description The rod the handbook would take. */
+            handbook: string;
+            /**
+             * Format: double
+             * @description One standard deviation of its ring before anything was measured, mm.
+             */
+            handbook_mm: number;
+            /**
+             * Format: double
+             * @description The ring that was planned, mm inside.
+             */
+            inside_mm: number;
+            /** @description The rod to take now. */
+            now: string;
+            /**
+             * Format: double
+             * @description The same now, mm.
+             */
+            now_mm: number;
+            /** @description The plan with it. */
+            request: components["schemas"]["RingRequest"];
+        };
         /**
          * @description The word for a part of a drawing.
          * @enum {string}
          */
         Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
+        /** @description Loops rolled at a mark. */
+        RolledAtMark: {
+            /** @description The loops. */
+            loops: components["schemas"]["RolledLoop"][];
+            /** @description The plier as it is known. */
+            plier: components["schemas"]["Plier"];
+        };
+        /** @description A loop rolled at a place of a jaw, measured after it was let go. */
+        RolledLoop: {
+            /**
+             * Format: double
+             * @description Where the wire's middle lay on the jaw, from its tip, mm.
+             */
+            at_mm: number;
+            /**
+             * Format: double
+             * @description Inside of the loop, mm.
+             */
+            inside_mm: number;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
         /**
          * @description The word for a way of rounding tips.
          * @enum {string}
@@ -8283,15 +9351,15 @@ export interface components {
             /** @description Whether a passphrase is set at all. */
             passphrase: boolean;
         };
-        /** @description A length to set aside as an offcut of its own. */
+        /** @description A reading to be set aside. */
         SetAside: {
+            /** @description Aside, or in again. */
+            aside: boolean;
             /**
-             * Format: double
-             * @description Its length, mm.
+             * Format: int64
+             * @description Its number.
              */
-            length_mm: number;
-            /** @description What stands on its tag. */
-            name: string;
+            reading_n: number;
         };
         /** @description The parts of a set, pulled one after another: which gives first. */
         SetHolds: {
@@ -8324,6 +9392,8 @@ export interface components {
             theme: components["schemas"]["Theme"];
             /** @description The time zone its clock on the wall goes by, as `Europe/Vienna`; the machine's if left out. */
             time_zone?: string;
+            /** @description How far a made piece may be off its drawing. */
+            tolerances?: components["schemas"]["Tolerances"];
             /** @description Which unit comes first, and that of a bare number. */
             unit: components["schemas"]["LengthUnit"];
             /** @description The workshop's name, printed on sheets and labels; at most 60 characters. */
@@ -8393,11 +9463,50 @@ export interface components {
              */
             n: number;
         };
+        /** @description Something the run of a batch says, and of which pieces. */
+        Sign: {
+            /** @description The pieces it is about, by number. */
+            pieces_n: number[];
+            /** @description In a sentence, with what to look at. */
+            told: string;
+        };
         /**
          * @description The word for a word of the sentence.
          * @enum {string}
          */
-        Slot: "rings" | "temper" | "metal" | "section" | "size" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
+        Slot: "rings" | "temper" | "metal" | "section" | "size" | "lot" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
+        /**
+         * @description The word for a source of unevenness.
+         * @enum {string}
+         */
+        Source: "metal" | "rod" | "hand" | "cut" | "reading";
+        /** @description One source as it is in this workshop. */
+        SourceSpread: {
+            /**
+             * Format: double
+             * @description The same before anything was measured, mm.
+             */
+            handbook_mm: number;
+            /**
+             * Format: double
+             * @description One standard deviation here, mm.
+             */
+            mm: number;
+            /**
+             * Format: int32
+             * @description How many differences teach it; 0 where it is the handbook's.
+             */
+            seen_n: number;
+            /**
+             * Format: double
+             * @description Its share of the square of the whole.
+             */
+            share: number;
+            /** @description What it is called. */
+            shown: string;
+            /** @description Which. */
+            source: components["schemas"]["Source"];
+        };
         /** @description Pieces that were spoiled. */
         Spoiled: {
             /**
@@ -8448,6 +9557,23 @@ export interface components {
             set: components["schemas"]["StartSet"];
             /** @description Its name. */
             shown: string;
+        };
+        /** @description One figure out of several readings of the same place. */
+        Steadied: {
+            /**
+             * Format: double
+             * @description How far apart the least and the most lie, mm.
+             */
+            apart_mm: number;
+            /**
+             * Format: double
+             * @description The middle one, mm.
+             */
+            mm: number;
+            /** @description Whether that is as still as a caliper is. */
+            steady: boolean;
+            /** @description The same in a sentence. */
+            told: string;
         };
         /** @description One operation as it was done: what to do, with this piece's numbers, and the workpiece afterwards. */
         Step: components["schemas"]["Numbers"] & {
@@ -8824,6 +9950,40 @@ export interface components {
             /** @description Its wire in a few words: `sterling silver 0.81 mm (20 AWG)`. */
             wire: string;
         };
+        /** @description One thing to measure of a piece. */
+        ToMeasure: {
+            /** @description With what. */
+            found: components["schemas"]["FoundWith"];
+            /** @description How to lay the caliper on, or what to look and feel for. */
+            how: string;
+            /** @description Its key; also of its line on the drawing, where it has one. */
+            key: string;
+            kind?: components["schemas"]["Measures"] | null;
+            /**
+             * Format: double
+             * @description Least that passes.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Most that passes.
+             */
+            most: number;
+            /**
+             * Format: int32
+             * @description How many readings make one measurement, the piece turned between them.
+             */
+            readings_n: number;
+            /** @description The same in words: `5.08 mm, from 4.98 to 5.18`. */
+            told: string;
+            /**
+             * Format: double
+             * @description What it should be, mm, or the grade.
+             */
+            wanted: number;
+            /** @description What it is called. */
+            what: string;
+        };
         /** @description What is done together. */
         Together: {
             /** @description What goes into the barrel together. */
@@ -8854,6 +10014,45 @@ export interface components {
              * @description The step, from 1.
              */
             step_n: number;
+        };
+        /** @description How far a piece may be off, mm to either side: a workshop's habits. Handwork is alike, not identical: none is zero. */
+        Tolerances: {
+            /**
+             * Format: double
+             * @description How wide the gap of something closed may be; 0.15 if left out.
+             * @default 0.15
+             */
+            gap_mm: number;
+            /**
+             * Format: double
+             * @description A length; 0.6 if left out.
+             * @default 0.6
+             */
+            length_mm: number;
+            /**
+             * Format: double
+             * @description The inside of a loop or bend; 0.2 if left out.
+             * @default 0.2
+             */
+            loop_mm: number;
+            /**
+             * Format: double
+             * @description How unlike the two of a pair may be; 0.4 if left out.
+             * @default 0.4
+             */
+            pair_mm: number;
+            /**
+             * Format: double
+             * @description The inside of a ring or coil; 0.1 if left out.
+             * @default 0.1
+             */
+            ring_mm: number;
+            /**
+             * Format: double
+             * @description The wire; 0.03 if left out.
+             * @default 0.03
+             */
+            wire_mm: number;
         };
         /** @description What a route takes and leaves in all. */
         Totals: {
@@ -8945,6 +10144,19 @@ export interface components {
                 to_n: number;
             };
         } | "stop";
+        /** @description The blank of a trial and what was over. */
+        TrialBlank: {
+            /**
+             * Format: double
+             * @description The blank that was cut, from flush face to flush face, mm.
+             */
+            blank_mm: number;
+            /**
+             * Format: double
+             * @description Wire that was over at the end, mm; negative where it was missing.
+             */
+            over_mm?: number;
+        };
         /**
          * @description The word for a way of turning.
          * @enum {string}
@@ -9010,6 +10222,11 @@ export interface components {
             /** @description What, in a sentence. */
             sentence: string;
         };
+        /**
+         * @description The word for a verdict.
+         * @enum {string}
+         */
+        Verdict: "pass" | "rework" | "reject";
         /**
          * @description The word for a view.
          * @enum {string}
@@ -9106,6 +10323,16 @@ export interface components {
             /** @description `182.31 g`, spool and all; grams where it has no unit. */
             typed: string;
         };
+        /** @description A mishap with its measure. */
+        WentWrong: {
+            /**
+             * Format: double
+             * @description By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
+             */
+            by: number;
+            /** @description What went wrong. */
+            wrong: components["schemas"]["Wrong"];
+        };
         /** @description What the winder shows. */
         WinderReading: {
             /** @description What can hurt while a powered rod turns. */
@@ -9127,6 +10354,7 @@ export interface components {
         Winding: "hand" | "pin-vise" | "slow-drill";
         /** @description A wire as a request names it. */
         Wire: {
+            lot?: components["schemas"]["LotFactor"] | null;
             /** @description What it is made of. */
             metal: components["schemas"]["Metal"];
             /** @description Shape of the cross-section; round if left out. */
@@ -9550,6 +10778,16 @@ export interface components {
             undo: number;
         };
         /** @description What was written, and the number that undoes it. */
+        Written_PieceCheck: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_PieceCheck"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_Plier: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Plier"];
@@ -9569,6 +10807,11 @@ export interface components {
              */
             undo: number;
         };
+        /**
+         * @description The word for a mishap.
+         * @enum {string}
+         */
+        Wrong: "cut-short" | "end-starved" | "eye-too-large" | "spiral-loose" | "turns-lifted" | "over-hammered";
         /** @description A stretch of the strip. */
         Zone: {
             /**
@@ -10787,6 +12030,74 @@ export interface operations {
             };
         };
     };
+    read_caliper: {
+        parameters: {
+            query: {
+                /** @description The check. */
+                check: number;
+                /** @description The piece. */
+                piece_n: number;
+                /** @description The dimension, by key. */
+                key: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaliperShows"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_chains: {
         parameters: {
             query?: {
@@ -11683,6 +12994,555 @@ export interface operations {
             };
         };
     };
+    list_checks: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_PieceCheck"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceCheck"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_PieceCheck"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_check: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceCheck"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_PieceCheck"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    accept_trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Accepted"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_PieceCheck"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_reading_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetAside"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    find_causes: {
+        parameters: {
+            query?: {
+                /** @description The piece; the mean of all if left out. */
+                piece_n?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Misfit"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    match_pieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MatchAsked"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Matching"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReading"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     work_out_cost: {
         parameters: {
             query?: never;
@@ -12134,6 +13994,43 @@ export interface operations {
             };
         };
     };
+    list_drills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillShown"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read_fields: {
         parameters: {
             query?: never;
@@ -12198,6 +14095,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GaugeTable"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    learned_of_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSpread"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -13337,6 +15271,53 @@ export interface operations {
             };
         };
     };
+    learned_of_lot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotKnown"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lot_ledger: {
         parameters: {
             query?: never;
@@ -14155,6 +16136,43 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    learned_paces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pace"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -15701,6 +17719,104 @@ export interface operations {
             };
         };
     };
+    calibrate_plier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Calibration"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plier"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    find_wear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolledAtMark"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JawWear"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     change_plier: {
         parameters: {
             query: {
@@ -16007,6 +18123,97 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    all_readings: {
+        parameters: {
+            query?: {
+                /** @description Readings before this number; the newest if left out. */
+                before?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadPage"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rescue_piece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RescueAsked"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rescues"];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -14,7 +14,7 @@ use crate::tool::coil::Winding;
 use crate::tool::cutting::{Blade, Method};
 use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
-use crate::wire::lot::Lot;
+use crate::wire::lot::LotFactor;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
@@ -62,7 +62,7 @@ pub(super) struct Said {
     pub surface: Option<Given<Surface>>,
     pub size_mm: Option<Given<f64>>,
     /// The spool it is taken from.
-    pub lot: Option<Lot>,
+    pub lot: Option<LotFactor>,
     pub winding: Option<Given<Winding>>,
     pub method: Option<Given<Method>>,
     pub filed: bool,

@@ -52,10 +52,11 @@ impl Batch {
         Self { name: name.to_owned(), piece: piece.with_count(n), schools: None, changes: Changes::default() }
     }
 
-    /// The same, as it is begun in this workshop: its schools are kept with it, so that its steps stay its steps.
+    /// The same, as it is begun in this workshop: its schools, and what is
+    /// known of its lot by now, are kept with it, so that its steps stay its steps.
     #[must_use]
     pub fn begun(name: &str, piece: Piece, n: u32, workshop: &Workshop) -> Self {
-        Self { schools: Some(workshop.schools), ..Self::of(name, piece, n) }
+        Self { schools: Some(workshop.schools), ..Self::of(name, piece.known(workshop), n) }
     }
 
     /// Checks its name and its piece; whether its route can be run, [`Batch::tasks`] says.

@@ -42,6 +42,14 @@ pub fn weave_called(text: &str) -> Option<&'static Known> {
 }
 
 impl ChainRequest {
+    /// The same with what the workshop knows of its lots by now.
+    #[must_use]
+    pub fn known(mut self, workshop: &Workshop) -> Self {
+        workshop.knows(&mut self.ring.wire);
+        self.second_ring.iter_mut().for_each(|ring| workshop.knows(&mut ring.wire));
+        self
+    }
+
     /// The request with one word changed. The result may still have faults that planning finds.
     ///
     /// ```

@@ -8,7 +8,7 @@ use std::collections::BTreeMap;
 
 use serde::Serialize;
 
-use super::dimension::{Of, ToMeasure, made_of, to_measure};
+use super::dimension::{CheckedOf, ToMeasure, made_of, to_measure};
 use super::lot::{Inside, inside_of};
 use crate::fault::{Fault, Faults};
 use crate::pattern::PatternRequest;
@@ -192,7 +192,7 @@ struct Model<'a> {
 }
 
 impl<'a> Model<'a> {
-    fn of(piece: &'a Piece, of: Of, workshop: &'a Workshop) -> Result<Self, Faults> {
+    fn of(piece: &'a Piece, of: CheckedOf, workshop: &'a Workshop) -> Result<Self, Faults> {
         let (mut dimensions, _) = to_measure(piece, of, workshop)?;
         dimensions.retain(|one| one.kind.is_some());
         let finding = match piece {
@@ -289,7 +289,7 @@ struct Fit {
 /// use std::collections::BTreeMap;
 ///
 /// use lorimant_core::learn::cause::{Cause, causes};
-/// use lorimant_core::learn::dimension::Of;
+/// use lorimant_core::learn::dimension::CheckedOf;
 /// use lorimant_core::pattern::PatternRequest;
 /// use lorimant_core::piece::Piece;
 /// use lorimant_core::tool::workshop::Workshop;
@@ -297,7 +297,7 @@ struct Fit {
 /// // The shank a little long, the nose as much short: the bend was begun too far on.
 /// let measured = BTreeMap::from([("shank_mm".into(), 15.4), ("nose_mm".into(), 5.6), ("eye_mm".into(), 4.0)]);
 /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
-/// let misfit = causes(&hook, Of::Piece, &measured, &Workshop::default()).unwrap();
+/// let misfit = causes(&hook, CheckedOf::Piece, &measured, &Workshop::default()).unwrap();
 /// assert_eq!(misfit.causes[0].cause, Cause::Centre);
 /// assert!((misfit.causes[0].amount - 1.4).abs() < 0.2);
 /// ```
@@ -306,7 +306,7 @@ struct Fit {
 /// The faults of the piece; a fault where nothing was measured that a cause could move.
 pub fn causes(
     piece: &Piece,
-    of: Of,
+    of: CheckedOf,
     measured: &BTreeMap<String, f64>,
     workshop: &Workshop,
 ) -> Result<Misfit, Faults> {

@@ -1,6 +1,6 @@
 //! A check: so many pieces of a batch, a coil or a trial measured, dimension by dimension, and what comes of it.
 //!
-//! A [`Check`] says what is measured; readings are lines that are only ever added, or set aside by the maker. Everything
+//! A [`PieceCheck`] says what is measured; readings are lines that are only ever added, or set aside by the maker. Everything
 //! else is read off them.
 
 use std::collections::BTreeMap;
@@ -8,7 +8,7 @@ use std::collections::BTreeMap;
 use serde::{Deserialize, Serialize};
 
 use super::chart::{BatchChart, charted};
-use super::dimension::{Found, Judged, Of, ToMeasure, Verdict, teaches, to_measure};
+use super::dimension::{CheckedOf, FoundWith, Judged, ToMeasure, Verdict, teaches, to_measure};
 use super::lot::MeasuredInside;
 use super::pairs::MeasuredPiece;
 use super::practice::{Drill, DrillFeedback};
@@ -24,7 +24,7 @@ use crate::words::words;
 
 words! {
     /// Where a reading came from.
-    pub enum From ("source of a reading") {
+    pub enum ReadFrom ("source of a reading") {
         /// Typed, or keyed by a wedge.
         Typed = "typed", "typed";
         /// From the caliper's line.
@@ -50,13 +50,13 @@ pub struct TrialBlank {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Check {
+pub struct PieceCheck {
     /// What it is called, 1 to 80 characters.
     pub name: String,
     /// The piece, as it was planned.
     pub piece: Piece,
     /// Its coil, or the finished pieces.
-    pub of: Of,
+    pub of: CheckedOf,
     /// How many pieces are measured, 1 to 5000.
     pub pieces_n: u32,
     /// The dimensions that are measured, by key; the most telling if left out.
@@ -83,7 +83,7 @@ pub struct Check {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Reading {
+pub struct CaliperReading {
     /// Its own number; 0 before it is kept.
     #[serde(default)]
     pub reading_n: i64,
@@ -94,7 +94,7 @@ pub struct Reading {
     /// What was read, mm, or the grade.
     pub value: f64,
     /// Where it came from.
-    pub from: From,
+    pub from: ReadFrom,
     /// When, UTC.
     pub at: String,
     /// Whether the maker has set it aside.
@@ -105,7 +105,7 @@ pub struct Reading {
 /// One dimension of one piece, out of its readings.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Measured {
+pub struct MeasuredOne {
     /// Which dimension.
     pub key: String,
     /// The mean of its readings, mm, or the grade.
@@ -125,7 +125,7 @@ pub struct CheckedPiece {
     /// Its number.
     pub piece_n: u32,
     /// Its dimensions.
-    pub measured: Vec<Measured>,
+    pub measured: Vec<MeasuredOne>,
     /// The worst verdict of them.
     pub verdict: Verdict,
 }
@@ -184,7 +184,7 @@ pub struct CheckSheet {
 /// Most pieces of one check.
 const MOST_PIECES: f64 = 5000.0;
 
-impl Check {
+impl PieceCheck {
     /// Checks what it says.
     ///
     /// # Errors
@@ -228,7 +228,7 @@ impl Check {
     ///
     /// # Errors
     /// A fault at the piece or dimension it is not of, or at a value that is none.
-    pub fn may_read(&self, reading: &Reading, workshop: &Workshop) -> Result<(), Faults> {
+    pub fn may_read(&self, reading: &CaliperReading, workshop: &Workshop) -> Result<(), Faults> {
         let (list, _) = to_measure(&self.piece, self.of, workshop)?;
         let mut faults = Faults::none();
         let piece = Span { noun: "piece", unit: "", least: 1.0, most: f64::from(self.pieces_n) };
@@ -238,12 +238,12 @@ impl Check {
                 let said = format!("This piece has no dimension {}.", crate::words::quoted(&reading.key));
                 faults.add(Fault::new("key", said));
             }
-            Some(Found::Caliper) => {
+            Some(FoundWith::Caliper) => {
                 let span = Span { noun: "measure", unit: " mm", least: 0.0, most: 300.0 };
                 faults.keep(span.check("value", reading.value));
             }
             Some(found) => {
-                let most = if found == Found::Eye { 2.0 } else { 1.0 };
+                let most = if found == FoundWith::Eye { 2.0 } else { 1.0 };
                 let span = Span { noun: "grade", unit: "", least: 0.0, most };
                 if faults.keep(span.check("value", reading.value)).is_some() && reading.value.fract() != 0.0 {
                     faults.add(Fault::new("value", "A grade is a whole number."));
@@ -275,7 +275,7 @@ impl Check {
     /// The faults of its piece.
     pub fn sheet(
         &self,
-        readings: &[Reading],
+        readings: &[CaliperReading],
         before: &[Trial],
         workshop: &Workshop,
     ) -> Result<CheckSheet, Faults> {
@@ -305,13 +305,18 @@ impl Check {
         })
     }
 
-    fn pieces(&self, list: &[ToMeasure], readings: &[Reading], workshop: &Workshop) -> Vec<CheckedPiece> {
+    fn pieces(
+        &self,
+        list: &[ToMeasure],
+        readings: &[CaliperReading],
+        workshop: &Workshop,
+    ) -> Vec<CheckedPiece> {
         let mut of: BTreeMap<u32, BTreeMap<&str, Vec<f64>>> = BTreeMap::new();
         for reading in readings.iter().filter(|reading| !reading.aside) {
             of.entry(reading.piece_n).or_default().entry(&reading.key).or_default().push(reading.value);
         }
         let checked = of.into_iter().map(|(piece_n, by_key)| {
-            let measured: Vec<Measured> = list
+            let measured: Vec<MeasuredOne> = list
                 .iter()
                 .filter_map(|one| {
                     let all = by_key.get(one.key.as_str())?;
@@ -321,7 +326,7 @@ impl Check {
                     // Round the piece its roundness shows as well; beyond three times the hand's it is something else.
                     let hand = &workshop.hand;
                     let apart = 6.0 * hand.roundness_mm.hypot(hand.caliper_mm);
-                    Some(Measured {
+                    Some(MeasuredOne {
                         key: one.key.clone(),
                         value,
                         readings_n: u32::try_from(all.len()).unwrap_or(u32::MAX),
@@ -347,7 +352,7 @@ impl Check {
                 (read_n < one.readings_n).then(|| {
                     let which = if self.pieces_n > 1 { format!("Number {piece_n}: ") } else { String::new() };
                     let of_n = if one.readings_n > 1 {
-                        format!(" Reading {} of {}.", read_n + 1, one.readings_n)
+                        format!(" CaliperReading {} of {}.", read_n + 1, one.readings_n)
                     } else {
                         String::new()
                     };
@@ -376,7 +381,7 @@ impl Check {
 
     fn as_trial(&self, pieces: &[CheckedPiece]) -> Option<Trial> {
         let got_mm = pieces.first().map(|piece| {
-            let length = |one: &&Measured| !matches!(one.key.as_str(), "flatness" | "burr" | "tip");
+            let length = |one: &&MeasuredOne| !matches!(one.key.as_str(), "flatness" | "burr" | "tip");
             piece.measured.iter().filter(length).map(|one| (one.key.clone(), one.value)).collect()
         });
         Some(Trial { got_mm: got_mm.unwrap_or_default(), ..Trial::from(self.trial?) })
@@ -384,7 +389,7 @@ impl Check {
 
     /// The trial it was, for those that come after it; nothing where it was none.
     #[must_use]
-    pub fn trial(&self, readings: &[Reading], workshop: &Workshop) -> Option<Trial> {
+    pub fn trial(&self, readings: &[CaliperReading], workshop: &Workshop) -> Option<Trial> {
         let (list, _) = to_measure(&self.piece, self.of, workshop).ok()?;
         self.as_trial(&self.pieces(&list, readings, workshop))
     }
@@ -404,7 +409,7 @@ impl Check {
 
     /// The insides it measured that say something of its lot, with the wire as it was really measured.
     #[must_use]
-    pub fn insides(&self, readings: &[Reading]) -> Vec<MeasuredInside> {
+    pub fn insides(&self, readings: &[CaliperReading]) -> Vec<MeasuredInside> {
         let wound = match &self.piece {
             Piece::Rings(request) => request.clone(),
             Piece::Chain(chain) => match chain.rings() {
@@ -447,12 +452,12 @@ impl Check {
     /// What it says of how even the hand is: each wound piece with its readings. `check_n` tells its coil from others;
     /// checks of the same lot, rod and treatment share a `setup`.
     #[must_use]
-    pub fn unevenness(&self, readings: &[Reading], check_n: u64, setup: u64) -> Vec<Readings> {
+    pub fn unevenness(&self, readings: &[CaliperReading], check_n: u64, setup: u64) -> Vec<Readings> {
         let mut by_piece: BTreeMap<(u32, &str), Vec<f64>> = BTreeMap::new();
         for reading in readings.iter().filter(|one| !one.aside && teaches(&one.key).is_some()) {
             by_piece.entry((reading.piece_n, &reading.key)).or_default().push(reading.value);
         }
-        let cut = self.of == Of::Piece;
+        let cut = self.of == CheckedOf::Piece;
         by_piece
             .into_iter()
             .map(|((piece_n, _), mm)| {
@@ -465,7 +470,7 @@ impl Check {
 
     /// Its pieces as they are matched, by these dimensions; those that miss one are left out.
     #[must_use]
-    pub fn measured_pieces(&self, readings: &[Reading], keys: &[String]) -> Vec<MeasuredPiece> {
+    pub fn measured_pieces(&self, readings: &[CaliperReading], keys: &[String]) -> Vec<MeasuredPiece> {
         let mut of: BTreeMap<u32, BTreeMap<&str, (f64, u32)>> = BTreeMap::new();
         for reading in readings.iter().filter(|reading| !reading.aside) {
             let one = of.entry(reading.piece_n).or_default().entry(&reading.key).or_default();

@@ -18,7 +18,7 @@ use super::lot::Inside;
 
 words! {
     /// How a dimension is found.
-    pub enum Found ("way of measuring") {
+    pub enum FoundWith ("way of measuring") {
         /// With a caliper.
         Caliper = "caliper", "with the caliper";
         /// By eye, as a grade: 0 flat, 1 a little off, 2 bent.
@@ -51,7 +51,7 @@ pub struct ToMeasure {
     /// How to lay the caliper on, or what to look and feel for.
     pub how: String,
     /// With what.
-    pub found: Found,
+    pub found: FoundWith,
     /// What kind of dimension it is; nothing for what is seen or felt.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub kind: Option<Measures>,
@@ -83,7 +83,7 @@ pub struct Judged {
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(rename_all = "kebab-case")]
-pub enum Of {
+pub enum CheckedOf {
     /// A coil, let go and not cut: what a lot is learned from.
     Coil,
     /// The finished pieces.
@@ -93,13 +93,13 @@ pub enum Of {
 /// Everything to measure of a piece, the most telling first, and the drawing it is shown on.
 ///
 /// ```
-/// use lorimant_core::learn::dimension::{Of, to_measure};
+/// use lorimant_core::learn::dimension::{CheckedOf, to_measure};
 /// use lorimant_core::pattern::PatternRequest;
 /// use lorimant_core::piece::Piece;
 /// use lorimant_core::tool::workshop::Workshop;
 ///
 /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
-/// let (list, drawing) = to_measure(&hook, Of::Piece, &Workshop::default()).unwrap();
+/// let (list, drawing) = to_measure(&hook, CheckedOf::Piece, &Workshop::default()).unwrap();
 /// // What is drawn can be measured, and each may be off by something.
 /// assert!(drawing.dimensions.iter().any(|line| line.figure == list[0].key));
 /// assert!(list.iter().all(|one| one.least <= one.wanted && one.wanted <= one.most && one.least < one.most));
@@ -107,12 +107,16 @@ pub enum Of {
 ///
 /// # Errors
 /// The faults of the piece; a fault where a coil of something is asked for that is not wound.
-pub fn to_measure(piece: &Piece, of: Of, workshop: &Workshop) -> Result<(Vec<ToMeasure>, Drawing), Faults> {
+pub fn to_measure(
+    piece: &Piece,
+    of: CheckedOf,
+    workshop: &Workshop,
+) -> Result<(Vec<ToMeasure>, Drawing), Faults> {
     match (piece, of) {
         (Piece::Rings(request), _) => of_rings(request, of, workshop),
         (Piece::Chain(request), _) => of_rings(&request.rings()?, of, workshop),
-        (Piece::Finding(request), Of::Piece) => of_finding(request, workshop),
-        (Piece::Finding(request), Of::Coil) => {
+        (Piece::Finding(request), CheckedOf::Piece) => of_finding(request, workshop),
+        (Piece::Finding(request), CheckedOf::Coil) => {
             let said = format!("A {} is no coil. Measure the finished piece.", request.kind.0.name);
             Err(Fault::new("of", said).into())
         }
@@ -151,7 +155,7 @@ fn one(measure: &Measure, around: (f64, f64), unit: LengthUnit) -> ToMeasure {
         key: measure.key.clone(),
         what: measure.what.clone(),
         how,
-        found: Found::Caliper,
+        found: FoundWith::Caliper,
         kind: Some(measure.kind),
         wanted,
         least: least.max(0.0),
@@ -179,14 +183,14 @@ fn by_hand(free_end: bool) -> Vec<ToMeasure> {
         "flatness",
         "flatness",
         "Lay it on glass and look along it: 0 lies flat, 1 rocks a little, 2 is bent.",
-        Found::Eye,
+        FoundWith::Eye,
         "0 lies flat, 1 rocks a little, 2 is bent",
     )];
     list.push(felt(
         "burr",
         "burr",
         "Draw a fingertip over every end: 0 smooth, 1 catches.",
-        Found::Touch,
+        FoundWith::Touch,
         "0 smooth, 1 catches",
     ));
     if free_end {
@@ -194,14 +198,18 @@ fn by_hand(free_end: bool) -> Vec<ToMeasure> {
             "tip",
             "tip",
             "Draw the tip over the back of the hand: 0 round, 1 scratches.",
-            Found::Touch,
+            FoundWith::Touch,
             "0 round, 1 scratches",
         ));
     }
     list
 }
 
-fn of_rings(request: &RingRequest, of: Of, workshop: &Workshop) -> Result<(Vec<ToMeasure>, Drawing), Faults> {
+fn of_rings(
+    request: &RingRequest,
+    of: CheckedOf,
+    workshop: &Workshop,
+) -> Result<(Vec<ToMeasure>, Drawing), Faults> {
     let plan = request.plan_by(&workshop.hand)?;
     let (tolerances, unit) = (&workshop.tolerances, workshop.habits.unit);
     let mut list = vec![];
@@ -211,15 +219,17 @@ fn of_rings(request: &RingRequest, of: Of, workshop: &Workshop) -> Result<(Vec<T
     };
     let ring = tolerances.ring_mm;
     match of {
-        Of::Coil => put("coil-inside", "coil", Measures::Inside, plan.coil_inside_diameter_mm, (ring, ring)),
-        Of::Piece => {
+        CheckedOf::Coil => {
+            put("coil-inside", "coil", Measures::Inside, plan.coil_inside_diameter_mm, (ring, ring))
+        }
+        CheckedOf::Piece => {
             put("ring-inside", "ring", Measures::Inside, plan.ring_inside_diameter_mm, (ring, ring));
             put("gap-ring", "gap of the ring", Measures::Gap, 0.0, (0.0, tolerances.gap_mm));
         }
     }
     let wire = tolerances.wire_mm;
     put("wire", "wire", Measures::Wire, request.wire.profile().thickness_mm(), (wire, wire));
-    if of == Of::Piece {
+    if of == CheckedOf::Piece {
         list.extend(by_hand(false));
     }
     let sheet = request.sheet(workshop);
@@ -262,13 +272,13 @@ impl ToMeasure {
     /// What comes of a measured value: it passes, it can be put right and how, or where it goes.
     ///
     /// ```
-    /// use lorimant_core::learn::dimension::{Of, Verdict, to_measure};
+    /// use lorimant_core::learn::dimension::{CheckedOf, Verdict, to_measure};
     /// use lorimant_core::pattern::PatternRequest;
     /// use lorimant_core::piece::Piece;
     /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
-    /// let (list, _) = to_measure(&hook, Of::Piece, &Workshop::default()).unwrap();
+    /// let (list, _) = to_measure(&hook, CheckedOf::Piece, &Workshop::default()).unwrap();
     /// let eye = &list[list.iter().position(|one| one.key == "eye_mm").unwrap()];
     /// assert_eq!(eye.judge(eye.wanted, &hook, &Workshop::default()).verdict, Verdict::Pass);
     /// assert_eq!(eye.judge(eye.most + 0.1, &hook, &Workshop::default()).verdict, Verdict::Rework);

@@ -12,7 +12,7 @@ use crate::tool::cutting::Method;
 use crate::tool::hand::Hand;
 use crate::wire::SIZE_SPREAD;
 use crate::wire::bending::Bending;
-use crate::wire::lot::{HANDBOOK_SPREAD, Lot};
+use crate::wire::lot::{HANDBOOK_SPREAD, LotFactor};
 use crate::words::words;
 
 words! {
@@ -400,8 +400,8 @@ fn drift(points: &[LotPoint]) -> Option<Drift> {
 impl LotLearned {
     /// As wire carries it into plans.
     #[must_use]
-    pub fn lot(&self, lot_n: i64) -> Lot {
-        Lot { lot_n, flow: self.flow, spread: self.spread }
+    pub fn lot(&self, lot_n: i64) -> LotFactor {
+        LotFactor { lot_n, flow: self.flow, spread: self.spread }
     }
 
     /// What is known in a sentence, with what to do about what is odd.

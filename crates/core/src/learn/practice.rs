@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::dimension::Of;
+use super::dimension::CheckedOf;
 use crate::pattern::PatternRequest;
 use crate::piece::Piece;
 use crate::ring::RingRequest;
@@ -38,7 +38,7 @@ pub struct DrillCard {
     /// What is made, in copper first.
     pub piece: Piece,
     /// What of it is measured.
-    pub of: Of,
+    pub of: CheckedOf,
     /// The dimension that is measured.
     pub key: &'static str,
     /// How many.
@@ -96,7 +96,7 @@ impl Drill {
                 "Draw one line round the jaw with a pen. Cut ten blanks to the first. Roll each loop at the line, its end level \
                  with the jaw under a fingertip, the wrist relaxed between two turns. Measure the ten in the order you made them.",
                 finding("eye-pin"),
-                Of::Piece,
+                CheckedOf::Piece,
                 "loop_mm",
                 10,
                 0.08,
@@ -105,7 +105,7 @@ impl Drill {
                 "Cut ten blanks to the first, roll all eyes, then bend all hooks over the same step. Lay each on the drawing. \
                  Measure over all, in the order you made them.",
                 finding("hook-clasp"),
-                Of::Piece,
+                CheckedOf::Piece,
                 "height",
                 10,
                 0.25,
@@ -114,7 +114,7 @@ impl Drill {
                 "Wind twenty turns by hand, each laid against the last and held tight to the end. Hold it to the light: no gap \
                  shows. Let go, slide it off, and measure its inside at ten places along it.",
                 Piece::Rings(RingRequest::new(copper.clone(), Mandrel::round(5.0), 20)),
-                Of::Coil,
+                CheckedOf::Coil,
                 "coil-inside",
                 10,
                 0.03,

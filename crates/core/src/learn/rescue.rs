@@ -32,7 +32,7 @@ words! {
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Mishap {
+pub struct WentWrong {
     /// What went wrong.
     pub wrong: Wrong,
     /// By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
@@ -87,12 +87,12 @@ const LEAST_SHARE: f64 = 0.4;
 /// What a piece can still become.
 ///
 /// ```
-/// use lorimant_core::learn::rescue::{Mishap, Wrong, rescued};
+/// use lorimant_core::learn::rescue::{WentWrong, Wrong, rescued};
 /// use lorimant_core::pattern::PatternRequest;
 /// use lorimant_core::tool::workshop::Workshop;
 ///
 /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-/// let short = Mishap { wrong: Wrong::CutShort, by: 3.0 };
+/// let short = WentWrong { wrong: Wrong::CutShort, by: 3.0 };
 /// let rescues = rescued(&hook, short, &[], &Workshop::default()).unwrap();
 /// // Each of them can be made of the wire there is.
 /// assert!(!rescues.options.is_empty());
@@ -103,7 +103,7 @@ const LEAST_SHARE: f64 = 0.4;
 /// The faults of the pattern; a fault where the mishap cannot be of this pattern, or by so much.
 pub fn rescued(
     request: &PatternRequest,
-    mishap: Mishap,
+    mishap: WentWrong,
     kept: &[KeptOne],
     workshop: &Workshop,
 ) -> Result<Rescues, Faults> {
@@ -162,7 +162,7 @@ fn option(
 /// The piece as it went wrong and the wire there is for it.
 fn gone_wrong(
     request: &PatternRequest,
-    mishap: Mishap,
+    mishap: WentWrong,
     planned_mm: f64,
     workshop: &Workshop,
 ) -> Result<(PatternRequest, f64), Faults> {
@@ -229,7 +229,7 @@ fn gone_wrong(
     }
 }
 
-fn as_it_is(mishap: Mishap, base: &PatternRequest, unit: LengthUnit) -> String {
+fn as_it_is(mishap: WentWrong, base: &PatternRequest, unit: LengthUnit) -> String {
     match mishap.wrong {
         Wrong::TurnsLifted => format!(
             "Trim what was lifted besides the first turn, and leave the cap {} turns.",

@@ -4,7 +4,7 @@ use super::{Kind, Parameter, PatternRequest, Unit};
 use crate::fault::{Fault, Faults};
 use crate::reading::{self, Word};
 use crate::tool::workshop::Workshop;
-use crate::wire::lot::Lot;
+use crate::wire::lot::LotFactor;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::load_told;
@@ -92,6 +92,13 @@ impl PatternRequest {
         Ok(changed)
     }
 
+    /// The same with what the workshop knows of its lot by now.
+    #[must_use]
+    pub fn known(mut self, workshop: &Workshop) -> Self {
+        workshop.knows(&mut self.wire);
+        self
+    }
+
     /// The request for another pattern: same wire, count and tools; dimensions both have are kept.
     ///
     /// ```
@@ -122,7 +129,7 @@ impl PatternRequest {
                 let read = length::read_size(text, workshop.habits);
                 changed.wire.size_mm = read.map_err(|said| Fault::new("wire.size_mm", said))?.mm;
             }
-            "lot" => changed.wire.lot = Lot::read(text)?.map(|lot_n| workshop.lot(lot_n)),
+            "lot" => changed.wire.lot = LotFactor::read(text)?.map(|lot_n| workshop.lot(lot_n)),
             "temper" => match reading::exactly(text) {
                 Some(Word::Temper(temper)) => changed.wire.temper = temper,
                 _ => {
@@ -250,8 +257,8 @@ impl PatternRequest {
             "lot" | "size" => std::iter::once(None)
                 .chain(workshop.lots_of(&self.wire).map(Some))
                 .map(|lot| {
-                    let label = lot.map_or("off any spool".to_owned(), Lot::shown);
-                    let told = lot.map_or("the handbook's ± 15 %".to_owned(), Lot::told);
+                    let label = lot.map_or("off any spool".to_owned(), LotFactor::shown);
+                    let told = lot.map_or("the handbook's ± 15 %".to_owned(), LotFactor::told);
                     let choice = with(label, wire(&|r| r.wire.lot = lot));
                     Choice { effect: format!("{}: {told}", choice.effect), ..choice }
                 })

@@ -96,6 +96,13 @@ pub struct RodChoice {
 impl RingTarget {
     const TARGET: Span = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
 
+    /// The same with what the workshop knows of its lot by now.
+    #[must_use]
+    pub fn known(mut self, workshop: &Workshop) -> Self {
+        workshop.knows(&mut self.wire);
+        self
+    }
+
     /// The forward request on a given rod.
     ///
     /// ```

@@ -10,7 +10,7 @@ use crate::tool::cutting::{Blade, Cutting, LEAST_TEETH, Method};
 use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::wire::lot::Lot;
+use crate::wire::lot::LotFactor;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, load_told};
@@ -54,6 +54,13 @@ impl RingRequest {
         Ok(changed.keeping_its_lot(self).recounted())
     }
 
+    /// The same with what the workshop knows of its lot by now.
+    #[must_use]
+    pub fn known(mut self, workshop: &Workshop) -> Self {
+        workshop.knows(&mut self.wire);
+        self
+    }
+
     /// Another wire is not of the lot that was named.
     fn keeping_its_lot(mut self, before: &Self) -> Self {
         if !self.wire.stands_for(&before.wire) {
@@ -86,7 +93,7 @@ impl RingRequest {
             }
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
             Slot::Making => return Err(unknown(slot, text).into()),
-            Slot::Lot => changed.wire.lot = Lot::read(text)?.map(|lot_n| workshop.lot(lot_n)),
+            Slot::Lot => changed.wire.lot = LotFactor::read(text)?.map(|lot_n| workshop.lot(lot_n)),
             Slot::Pulls => changed.pulls_n = read_pulls(text)?,
             Slot::Hammered if is_no(text) => changed.hammered_mm = None,
             Slot::Hammered => {
@@ -239,7 +246,9 @@ impl RingRequest {
             Slot::Size if workshop.lots_of(&self.wire).next().is_none() => vec![],
             Slot::Lot | Slot::Size => lots(&self.wire, workshop)
                 .into_iter()
-                .map(|lot| with(&lot.map_or("off any spool".to_owned(), Lot::shown), &|r| r.wire.lot = lot))
+                .map(|lot| {
+                    with(&lot.map_or("off any spool".to_owned(), LotFactor::shown), &|r| r.wire.lot = lot)
+                })
                 .collect(),
             Slot::Making => self.making_choices(workshop),
             Slot::Pulls => [0, 5, 10, 15, 20]
@@ -323,7 +332,7 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
             format!("{ring}, {:.1} g of wire, opens at {}", plan.wire_mass_g, load_told(plan.opening_force_n))
         }
         Slot::Lot | Slot::Size => {
-            let lot = request.wire.lot.map_or("the handbook's ± 15 %".to_owned(), Lot::told);
+            let lot = request.wire.lot.map_or("the handbook's ± 15 %".to_owned(), LotFactor::told);
             format!("{ring} ± {}: {lot}", caliper(plan.ring_inside_hand_mm, unit))
         }
         Slot::Winding => request.winding.caution().text,
@@ -348,7 +357,7 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
 }
 
 /// The lots a wire could be taken from: any, or one that was measured.
-fn lots(wire: &Wire, workshop: &Workshop) -> Vec<Option<Lot>> {
+fn lots(wire: &Wire, workshop: &Workshop) -> Vec<Option<LotFactor>> {
     std::iter::once(None).chain(workshop.lots_of(wire).map(Some)).collect()
 }
 

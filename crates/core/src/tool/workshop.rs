@@ -8,7 +8,7 @@ use crate::tool::plier::Plier;
 use crate::tool::school::{Schools, Straightening};
 use crate::tool::tolerance::Tolerances;
 use crate::wire::Wire;
-use crate::wire::lot::Lot;
+use crate::wire::lot::LotFactor;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::Habits;
 use crate::words::words;
@@ -42,14 +42,14 @@ impl Workshop {
     /// ```
     /// use lorimant_core::tool::workshop::Workshop;
     /// use lorimant_core::wire::Wire;
-    /// use lorimant_core::wire::lot::Lot;
+    /// use lorimant_core::wire::lot::LotFactor;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
-    /// let learned = Lot { lot_n: 5, flow: 1.1, spread: 0.02 };
+    /// let learned = LotFactor { lot_n: 5, flow: 1.1, spread: 0.02 };
     /// let copper = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let on_the_rack = Wire { lot: Some(learned), ..copper.clone() };
     /// let workshop = Workshop { lots: vec![on_the_rack], ..Workshop::default() };
-    /// let mut wire = Wire { lot: Some(Lot::unmeasured(5)), ..copper };
+    /// let mut wire = Wire { lot: Some(LotFactor::unmeasured(5)), ..copper };
     /// workshop.knows(&mut wire);
     /// assert_eq!(wire.lot, Some(learned));
     /// ```
@@ -61,13 +61,13 @@ impl Workshop {
 
     /// What is known of a lot; what the handbook says of one that nobody measured.
     #[must_use]
-    pub fn lot(&self, lot_n: i64) -> Lot {
+    pub fn lot(&self, lot_n: i64) -> LotFactor {
         let known = self.lots.iter().filter_map(|wire| wire.lot).find(|lot| lot.lot_n == lot_n);
-        known.unwrap_or(Lot::unmeasured(lot_n))
+        known.unwrap_or(LotFactor::unmeasured(lot_n))
     }
 
     /// The measured lots that a wire could be taken from.
-    pub fn lots_of<'a>(&'a self, wire: &'a Wire) -> impl Iterator<Item = Lot> + 'a {
+    pub fn lots_of<'a>(&'a self, wire: &'a Wire) -> impl Iterator<Item = LotFactor> + 'a {
         self.lots.iter().filter(|known| known.stands_for(wire)).filter_map(|known| known.lot)
     }
 

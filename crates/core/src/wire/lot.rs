@@ -10,7 +10,7 @@ use crate::fault::{Fault, Span};
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Lot {
+pub struct LotFactor {
     /// Its number on the rack.
     pub lot_n: i64,
     /// How much stronger than the handbook it is, 0.2 to 3; 1 if left out. The workshop fills in what it has learned.
@@ -39,13 +39,13 @@ pub const HANDBOOK_SPREAD: f64 = {
     root
 };
 
-impl Lot {
+impl LotFactor {
     /// A lot nobody measured.
     ///
     /// ```
     /// use lorimant_core::wire::lot::{HANDBOOK_SPREAD, Lot};
     ///
-    /// assert_eq!((Lot::unmeasured(5).flow, Lot::unmeasured(5).spread), (1.0, HANDBOOK_SPREAD));
+    /// assert_eq!((LotFactor::unmeasured(5).flow, LotFactor::unmeasured(5).spread), (1.0, HANDBOOK_SPREAD));
     /// ```
     #[must_use]
     pub fn unmeasured(lot_n: i64) -> Self {
@@ -77,10 +77,10 @@ impl Lot {
     /// What is learned of it, in a few words: `springs 8 % more than the handbook, ± 2 %`.
     ///
     /// ```
-    /// use lorimant_core::wire::lot::Lot;
+    /// use lorimant_core::wire::lot::LotFactor;
     ///
-    /// assert_eq!(Lot { lot_n: 5, flow: 1.08, spread: 0.02 }.told(), "springs 8 % more than the handbook, ± 2 %");
-    /// assert_eq!(Lot::unmeasured(5).told(), "not measured: the handbook's ± 15 %");
+    /// assert_eq!(LotFactor { lot_n: 5, flow: 1.08, spread: 0.02 }.told(), "springs 8 % more than the handbook, ± 2 %");
+    /// assert_eq!(LotFactor::unmeasured(5).told(), "not measured: the handbook's ± 15 %");
     /// ```
     #[must_use]
     pub fn told(self) -> String {
@@ -118,9 +118,9 @@ impl Lot {
     /// As sentences name it: `off lot 5`.
     ///
     /// ```
-    /// use lorimant_core::wire::lot::Lot;
+    /// use lorimant_core::wire::lot::LotFactor;
     ///
-    /// assert_eq!(Lot::unmeasured(5).shown(), "off lot 5");
+    /// assert_eq!(LotFactor::unmeasured(5).shown(), "off lot 5");
     /// ```
     #[must_use]
     pub fn shown(self) -> String {

@@ -10,7 +10,7 @@ pub mod surface;
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Span};
-use crate::wire::lot::Lot;
+use crate::wire::lot::LotFactor;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::{Profile, Section};
 use crate::wire::surface::Surface;
@@ -40,7 +40,7 @@ pub struct Wire {
     pub surface: Surface,
     /// The spool of the rack it is taken from, so that plans know how it springs; any if left out.
     #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub lot: Option<Lot>,
+    pub lot: Option<LotFactor>,
 }
 
 fn bare() -> Surface {
@@ -93,7 +93,7 @@ impl Wire {
     /// A fault at `size_mm` when it is not a number or outside 0.05 to 13 mm; those of its lot.
     pub fn check(&self) -> Result<(), Fault> {
         Self::SIZE.check("size_mm", self.size_mm)?;
-        self.lot.map_or(Ok(()), Lot::check).map_err(|fault| fault.within("lot"))
+        self.lot.map_or(Ok(()), LotFactor::check).map_err(|fault| fault.within("lot"))
     }
 
     /// One standard deviation of its flow stress as a share of the modulus, as a share of it: what is left to learn of
@@ -101,11 +101,11 @@ impl Wire {
     ///
     /// ```
     /// use lorimant_core::wire::Wire;
-    /// use lorimant_core::wire::lot::Lot;
+    /// use lorimant_core::wire::lot::LotFactor;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Hard);
-    /// let measured = Wire { lot: Some(Lot { lot_n: 5, flow: 1.1, spread: 0.02 }), ..wire.clone() };
+    /// let measured = Wire { lot: Some(LotFactor { lot_n: 5, flow: 1.1, spread: 0.02 }), ..wire.clone() };
     /// assert!(measured.stress_spread() < wire.stress_spread() / 5.0);
     /// ```
     pub fn stress_spread(&self) -> f64 {

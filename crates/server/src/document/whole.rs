@@ -2,6 +2,7 @@
 //! many there are. What stands there is what the file has, with numbers, revisions and times, but no passphrase.
 
 use lorimant_core::bench::Happened;
+use lorimant_core::learn::check::ReadFrom;
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
 use utoipa::ToSchema;
@@ -46,6 +47,8 @@ pub(crate) enum Line {
     Ledger(LedgerLine),
     /// What happened to a batch at the bench.
     Happened(HappenedLine),
+    /// A reading of a check.
+    Reading(ReadingLine),
     /// The end.
     End {
         /// How many lines stand before it.
@@ -59,7 +62,7 @@ pub(crate) struct EntryLine {
     /// Its number.
     pub id: i64,
     /// `plan`, `pattern`, `rod`, `plier`, `blade`, `lot`, `keeping`, `pick`, `batch`, `order`,
-    /// `bag` or `hold`.
+    /// `bag`, `hold` or `check`.
     pub shelf: String,
     /// The record.
     pub record: Value,
@@ -151,4 +154,27 @@ pub(crate) struct HappenedLine {
     /// The batch of writes that booked wire or scrap with it.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub booked: Option<i64>,
+}
+
+/// A reading of a check.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub(crate) struct ReadingLine {
+    /// Its number.
+    pub id: i64,
+    /// Its own key.
+    pub key: String,
+    /// Number of the check's record.
+    pub entry: i64,
+    /// Which piece.
+    pub piece_n: u32,
+    /// Which dimension.
+    pub dimension: String,
+    /// What was read, mm, or the grade.
+    pub value: f64,
+    /// Where it came from.
+    pub source: ReadFrom,
+    /// When, UTC.
+    pub made_at: String,
+    /// Whether it was set aside.
+    pub aside: bool,
 }

@@ -1,6 +1,7 @@
 //! Instruments a workshop plugs in: each sends or takes lines over TCP or a serial line. Simulated ones ship with the
 //! program and are reached in the same way.
 
+pub(crate) mod caliper;
 pub(crate) mod printer;
 pub(crate) mod scale;
 pub(crate) mod winder;
@@ -12,6 +13,7 @@ use tokio::io::{AsyncBufRead, AsyncBufReadExt as _, AsyncRead, AsyncReadExt as _
 use tokio::net::TcpStream;
 use tokio_serial::SerialPortBuilderExt as _;
 
+pub use caliper::Caliper;
 pub use printer::Printer;
 pub use scale::Scale;
 pub use winder::Winder;
@@ -19,6 +21,8 @@ pub use winder::Winder;
 /// All instruments of a workshop.
 #[derive(Debug, Clone)]
 pub struct Instruments {
+    /// The caliper.
+    pub caliper: Caliper,
     /// The scale.
     pub scale: Scale,
     /// The winder with its counter of turns.
@@ -31,7 +35,12 @@ impl Instruments {
     /// The simulated ones.
     #[must_use]
     pub fn simulated() -> Self {
-        Self { scale: Scale::simulated(), winder: Winder::simulated(), printer: Printer::simulated() }
+        Self {
+            caliper: Caliper::simulated(),
+            scale: Scale::simulated(),
+            winder: Winder::simulated(),
+            printer: Printer::simulated(),
+        }
     }
 }
 
@@ -72,10 +81,44 @@ impl Place {
     }
 }
 
+impl Place {
+    /// The next lines it sends, one upon another, so many at most.
+    async fn lines(&self, most: usize) -> io::Result<Vec<String>> {
+        match self {
+            Self::Network(place) => whole_lines(TcpStream::connect(place).await?, most).await,
+            Self::Serial(device) => {
+                whole_lines(tokio_serial::new(device, BAUD).open_native_async()?, most).await
+            }
+        }
+    }
+}
+
 /// What an instrument does within its time.
 async fn patiently<T>(doing: impl Future<Output = io::Result<T>>) -> io::Result<T> {
     let late = |_| io::Error::new(io::ErrorKind::TimedOut, "it says nothing");
     tokio::time::timeout(PATIENCE, doing).await.map_err(late)?
+}
+
+/// Whole lines as they follow each other, so many at most. The first of several may be the end of one that was sent before
+/// anybody listened, and is left out; what is not ended when it stops is no line.
+async fn whole_lines(from: impl AsyncRead + Unpin, most: usize) -> io::Result<Vec<String>> {
+    let mut lines = BufReader::new(from.take((most as u64 + 2) * LONGEST_LINE));
+    let first = next_line(&mut lines).await?;
+    let (text, ended) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
+    let mut all = vec![(text, ended)];
+    while all.len() <= most {
+        match tokio::time::timeout(FOLLOWS / 4, next_line(&mut lines)).await {
+            Ok(Ok(Some(line))) => all.push(line),
+            _ => break,
+        }
+    }
+    let lone = all.len() == 1;
+    let whole = all.into_iter().skip(usize::from(!lone));
+    let whole: Vec<String> = whole.filter(|(_, ended)| *ended || lone).map(|(text, _)| text).collect();
+    if whole.is_empty() {
+        return Err(io::Error::new(io::ErrorKind::UnexpectedEof, "it broke off in the middle of a line"));
+    }
+    Ok(whole)
 }
 
 /// A whole line with something on it. Many instruments send line upon line: whoever joins in the middle hears the end of

@@ -6,6 +6,7 @@ mod bags;
 mod bench;
 mod buying;
 mod chains;
+mod checks;
 mod choosing;
 mod cutting;
 mod described;
@@ -15,6 +16,7 @@ mod kept;
 mod kept_chains;
 mod kept_patterns;
 mod labels;
+mod learning;
 mod lots;
 mod making;
 mod orders;
@@ -63,6 +65,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(bags::router())
         .merge(bench::router())
         .merge(chains::router())
+        .merge(checks::router())
         .merge(kept_chains::router())
         .merge(guide::router())
         .merge(kept::router())
@@ -70,6 +73,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(orders::router())
         .merge(kept_patterns::router())
         .merge(labels::router())
+        .merge(learning::router())
         .merge(patterns::router())
         .merge(plans::router())
         .merge(buying::router())

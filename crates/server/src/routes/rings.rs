@@ -72,7 +72,7 @@ async fn find_mandrel(
     Shared(state): Shared<State>,
     Body(target): Body<RingTarget>,
 ) -> Result<Json<RodChoice>, Problem> {
-    worked(&state, move |workshop| target.choose(workshop)).await
+    worked(&state, move |workshop| target.known(workshop).choose(workshop)).await
 }
 
 /// Everything a planning view shows; faults come inside, so that the sentence can still be shown.
@@ -82,7 +82,7 @@ async fn ring_sheet(
     Shared(state): Shared<State>,
     Body(request): Body<RingRequest>,
 ) -> Result<Json<Sheet>, Problem> {
-    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
+    worked(&state, move |workshop| Ok(request.known(workshop).sheet(workshop))).await
 }
 
 /// A word of a plan's sentence to change.
@@ -105,7 +105,7 @@ async fn change_word(
     Body(word): Body<WordChange>,
 ) -> Result<Json<Sheet>, Problem> {
     worked(&state, move |workshop| {
-        Ok(word.request.changed(word.slot, &word.change, workshop)?.sheet(workshop))
+        Ok(word.request.known(workshop).changed(word.slot, &word.change, workshop)?.sheet(workshop))
     })
     .await
 }
@@ -127,7 +127,7 @@ async fn word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<WordChoice>,
 ) -> Result<Json<Vec<Choice<RingRequest>>>, Problem> {
-    worked(&state, move |workshop| Ok(word.request.choices(word.slot, workshop))).await
+    worked(&state, move |workshop| Ok(word.request.known(workshop).choices(word.slot, workshop))).await
 }
 
 /// A plan and the wire there is for it.

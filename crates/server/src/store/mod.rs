@@ -4,6 +4,7 @@ pub(crate) mod batch;
 pub(crate) mod bench;
 pub(crate) mod carried;
 mod checkpoint;
+pub(crate) mod checks;
 mod error;
 pub(crate) mod history;
 pub(crate) mod ledger;
@@ -37,7 +38,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 10] = [
+const VERSIONS: [&str; 11] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -48,6 +49,7 @@ const VERSIONS: [&str; 10] = [
     include_str!("../../migrations/08-bench.sql"),
     include_str!("../../migrations/09-orders.sql"),
     include_str!("../../migrations/10-chains.sql"),
+    include_str!("../../migrations/11-readings.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));
@@ -87,6 +89,8 @@ fn read_workshop(connection: &Connection) -> Result<Workshop> {
         hand: settings.hand,
         schools: settings.schools,
         gear: settings.gear,
+        tolerances: settings.tolerances,
+        lots: checks::known_lots(connection)?,
     })
 }
 

@@ -10,6 +10,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::batch::{self, now};
+use super::checks;
 use super::error::{Result, StoreError};
 use super::ledger;
 use super::search;
@@ -48,6 +49,8 @@ pub(crate) enum Shelf {
     Bags,
     /// What is held by hand when sittings are planned.
     Holds,
+    /// What is measured.
+    Checks,
 }
 
 /// A record as it stands on its shelf.
@@ -132,7 +135,7 @@ pub(crate) enum Edit<T> {
 }
 
 impl Shelf {
-    const ALL: [Self; 14] = [
+    const ALL: [Self; 15] = [
         Self::Plans,
         Self::Patterns,
         Self::Chains,
@@ -147,6 +150,7 @@ impl Shelf {
         Self::Orders,
         Self::Bags,
         Self::Holds,
+        Self::Checks,
     ];
 
     /// The shelf with this word.
@@ -171,6 +175,7 @@ impl Shelf {
             Self::Orders => "order",
             Self::Bags => "bag",
             Self::Holds => "hold",
+            Self::Checks => "check",
         }
     }
 
@@ -392,6 +397,7 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
         Ok((row.get::<_, i64>(0)?, row.get::<_, Option<String>>(1)?, row.get::<_, i64>(2)?))
     })?;
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
+    let of_checks = checks::touched(transaction, undone)?;
     let booked = ledger::of_batch(transaction, undone)?;
     if batch::booked_at_the_bench(transaction, undone)? {
         let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
@@ -418,6 +424,9 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     for line in booked.into_iter().rev() {
         let line = ledger::stands_by(transaction, line)?.ok_or(StoreError::NotUndoable)?;
         ledger::reverse(transaction, fresh, line)?;
+    }
+    if of_checks {
+        checks::relearn_all(transaction)?;
     }
     Ok(fresh)
 }

@@ -2,17 +2,20 @@
 
 use std::io::{BufRead, Read as _, Write};
 
-use lorimant_core::bench::{Batch, Happened};
+use lorimant_core::bench::Batch;
 use lorimant_core::fault::Fault;
 use lorimant_core::words::capital;
 use rusqlite::{Connection, Row, Transaction, params};
 use serde::de::DeserializeOwned;
 use serde_json::Value;
 
+use super::checks;
 use super::error::{Result, StoreError};
 use super::settings::settings;
 use super::shelf::{Before, Shelf};
-use crate::document::whole::{ChangeLine, EntryLine, FORMAT, HappenedLine, LedgerLine, Line, Stood, VERSION};
+use crate::document::whole::{
+    ChangeLine, EntryLine, FORMAT, HappenedLine, LedgerLine, Line, ReadingLine, Stood, VERSION,
+};
 use crate::kept::{Kept, KeptBlade, KeptChain, KeptPattern, KeptPlan, Pick, Settings};
 
 /// Longest line taken: a record's note and numbers, many times over.
@@ -90,13 +93,28 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             booked: row.get(8)?,
         }))
     })?;
+    let readings =
+        "SELECT id, key, entry, piece_n, dimension, value, source, made_at, aside FROM readings ORDER BY id";
+    out.all(connection, readings, |row| {
+        Ok(Line::Reading(ReadingLine {
+            id: row.get(0)?,
+            key: row.get(1)?,
+            entry: row.get(2)?,
+            piece_n: row.get(3)?,
+            dimension: row.get(4)?,
+            value: row.get(5)?,
+            source: word(row, 6)?,
+            made_at: row.get(7)?,
+            aside: row.get(8)?,
+        }))
+    })?;
     let lines_n = out.lines_n;
     out.line(&Line::End { lines_n })?;
     Ok(lines_n)
 }
 
-/// A word of the bench in a row.
-fn word(row: &Row, at: usize) -> rusqlite::Result<Happened> {
+/// A word of the trade in a row.
+fn word<T: std::str::FromStr>(row: &Row, at: usize) -> rusqlite::Result<T> {
     let text: String = row.get(at)?;
     text.parse().map_err(|_| rusqlite::Error::InvalidColumnType(at, text, rusqlite::types::Type::Text))
 }
@@ -180,7 +198,10 @@ pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought
         return Err(at.fault("the file breaks off here: its end is missing"));
     }
     match (used, here.same()) {
-        (false, _) => Ok(Brought::All(at.line_n - 2)),
+        (false, _) => {
+            checks::relearn_all(t)?;
+            Ok(Brought::All(at.line_n - 2))
+        }
         (true, true) => Ok(Brought::Here),
         (true, false) => {
             let said = "This workshop has things of its own, and a whole one is only brought into an empty one. Start \
@@ -321,6 +342,14 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
             t.prepare_cached(sql)?
                 .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked])?;
         }
+        Line::Reading(line) => {
+            let ReadingLine { id, key, entry, piece_n, dimension, value, source, made_at, aside } = line;
+            let sql = "INSERT INTO readings (id, key, entry, piece_n, dimension, value, source, made_at, aside) \
+                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)";
+            let source = source.word();
+            t.prepare_cached(sql)?
+                .execute(params![id, key, entry, piece_n, dimension, value, source, made_at, aside])?;
+        }
     }
     Ok(())
 }
@@ -347,6 +376,7 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
         Some(Shelf::Orders) => read::<lorimant_core::order::Order>(record),
         Some(Shelf::Bags) => read::<lorimant_core::order::Bag>(record),
         Some(Shelf::Holds) => read::<lorimant_core::bench::sittings::agenda::Hold>(record),
+        Some(Shelf::Checks) => read::<lorimant_core::learn::check::PieceCheck>(record),
         None => Err(StoreError::Refused(Fault::new("shelf", format!("there is no shelf “{shelf}”")).into())),
     }
 }

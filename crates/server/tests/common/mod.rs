@@ -81,13 +81,11 @@ impl Workshop {
     }
 
     pub fn with_scale(folder: TempDir, store: Store, scale: Scale) -> Self {
-        let router = app(
-            store.clone(),
-            ADDRESS.parse().unwrap(),
-            &[],
-            Instruments { scale, ..Instruments::simulated() },
-        )
-        .unwrap();
+        Self::with(folder, store, Instruments { scale, ..Instruments::simulated() })
+    }
+
+    pub fn with(folder: TempDir, store: Store, instruments: Instruments) -> Self {
+        let router = app(store.clone(), ADDRESS.parse().unwrap(), &[], instruments).unwrap();
         Self { folder, store, router }
     }
 

@@ -1,0 +1,407 @@
+//! Checks: what is measured, its readings, what comes of them, and the caliper they are taken with.
+
+use std::collections::BTreeMap;
+
+use axum::Json;
+use axum::extract::State as Shared;
+use axum::http::StatusCode;
+use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::learn::cause::{Misfit, causes};
+use lorimant_core::learn::check::{CaliperReading, CheckSheet, PieceCheck, ReadFrom};
+use lorimant_core::learn::pairs::{Matching, matched};
+use lorimant_core::learn::reading::{Steadied, read_line, read_typed, steadied};
+use lorimant_core::learn::simulated::Simulated;
+use lorimant_core::tool::workshop::Workshop;
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::entries::{Archive, ListQuery, Revised};
+use super::{aside, read, write};
+use crate::extract::{Body, Path, Query};
+use crate::kept::{Kept as _, KeptPattern};
+use crate::problem::Problem;
+use crate::state::State;
+use crate::store::shelf::{Edit, Entry, Page, Shelf, Written};
+use crate::store::{batch, checks};
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(list_checks, begin_check))
+        .routes(routes!(get_check, change_check))
+        .routes(routes!(archive_check))
+        .routes(routes!(keep_reading))
+        .routes(routes!(set_reading_aside))
+        .routes(routes!(find_causes))
+        .routes(routes!(match_pieces))
+        .routes(routes!(accept_trial))
+        .routes(routes!(read_caliper))
+}
+
+/// Checks, last changed first.
+#[utoipa::path(get, path = "/api/checks", params(ListQuery), responses((status = 200, body = Page<PieceCheck>)))]
+async fn list_checks(
+    Shared(state): Shared<State>,
+    Query(query): Query<ListQuery>,
+) -> Result<Json<Page<PieceCheck>>, Problem> {
+    read(&state, move |c| Shelf::Checks.page(c, &query.wanted())).await.map(Json)
+}
+
+/// Begins a check. What has come off the lot's spool by then is noted with it.
+#[utoipa::path(post, path = "/api/checks", request_body = PieceCheck,
+    responses((status = 201, body = Written<PieceCheck>), (status = 422, body = Problem)))]
+async fn begin_check(
+    Shared(state): Shared<State>,
+    Body(check): Body<PieceCheck>,
+) -> Result<(StatusCode, Json<Written<PieceCheck>>), Problem> {
+    let workshop = state.store.workshop();
+    let check = PieceCheck { piece: check.piece.known(&workshop), ..check };
+    check.check(&workshop)?;
+    let written = write(&state, move |t| {
+        let off = checks::off_spool_mm(t, check.piece.wire())?;
+        let check = PieceCheck { off_spool_mm: check.off_spool_mm.or(off), ..check };
+        let undo = batch::next(t)?;
+        let entry = Shelf::Checks.add(t, undo, &check)?;
+        Ok(Written { entry, undo })
+    });
+    Ok((StatusCode::CREATED, Json(written.await?)))
+}
+
+/// A check with everything a view shows of it.
+#[derive(Serialize, ToSchema)]
+struct CheckView {
+    /// The check.
+    entry: Entry<PieceCheck>,
+    /// Its readings, in the order they were taken.
+    readings: Vec<CaliperReading>,
+    /// What comes of them.
+    sheet: CheckSheet,
+}
+
+async fn shown(state: &State, id: i64) -> Result<Json<CheckView>, Problem> {
+    let workshop = state.store.workshop();
+    let of = workshop.clone();
+    let (checked, before) = read(state, move |c| {
+        let checked = checks::checked(c, id)?;
+        let before = checks::trials_before(c, &checked.entry, &of)?;
+        Ok((checked, before))
+    })
+    .await?;
+    let view = aside(move || {
+        let checks::Checked { entry, readings } = checked;
+        let sheet = entry.record.sheet(&readings, &before, &workshop)?;
+        Ok::<_, Faults>(CheckView { entry, readings, sheet })
+    });
+    Ok(Json(view.await??))
+}
+
+/// One check, and what to measure next.
+#[utoipa::path(get, path = "/api/checks/{id}", params(("id" = i64, Path)),
+    responses((status = 200, body = CheckView), (status = 404, body = Problem)))]
+async fn get_check(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Json<CheckView>, Problem> {
+    shown(&state, id).await
+}
+
+/// Changes what a check says of itself: its name, which dimensions, what was over of a trial. Its readings stay.
+#[utoipa::path(put, path = "/api/checks/{id}", params(("id" = i64, Path), Revised), request_body = PieceCheck,
+    responses((status = 200, body = Written<PieceCheck>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn change_check(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(revised): Query<Revised>,
+    Body(check): Body<PieceCheck>,
+) -> Result<Json<Written<PieceCheck>>, Problem> {
+    check.check(&state.store.workshop())?;
+    rewritten(&state, id, revised.revision, Edit::Replace(check)).await
+}
+
+/// Puts a check away, or takes it out again; what is put away teaches nothing.
+#[utoipa::path(post, path = "/api/checks/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+    responses((status = 200, body = Written<PieceCheck>), (status = 409, body = Problem)))]
+async fn archive_check(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(wish): Body<Archive>,
+) -> Result<Json<Written<PieceCheck>>, Problem> {
+    rewritten(&state, id, wish.revision, Edit::Archive(wish.archived)).await
+}
+
+async fn rewritten(
+    state: &State,
+    id: i64,
+    revision: i64,
+    edit: Edit<PieceCheck>,
+) -> Result<Json<Written<PieceCheck>>, Problem> {
+    let written = write(state, move |t| {
+        let undo = batch::next(t)?;
+        let before: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
+        let entry = Shelf::Checks.edit(t, undo, id, revision, &edit)?;
+        // Of the lot it was, and of the lot it is now.
+        checks::relearn_of(t, &before.record)?;
+        checks::relearn_of(t, &entry.record)?;
+        Ok(Written { entry, undo })
+    });
+    written.await.map(Json)
+}
+
+/// A reading to be kept.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct NewReading {
+    /// Its own key, 8 to 64 characters; the same however often it is sent.
+    press: String,
+    /// Which piece, from 1.
+    piece_n: u32,
+    /// Which dimension, by key.
+    key: String,
+    /// What was read, mm, or the grade; or `typed`.
+    #[serde(default)]
+    value: Option<f64>,
+    /// The same as typed, or keyed in by a wedge.
+    #[serde(default)]
+    typed: Option<String>,
+    /// Where it came from; typed if left out.
+    #[serde(default = "typed")]
+    from: ReadFrom,
+}
+
+fn typed() -> ReadFrom {
+    ReadFrom::Typed
+}
+
+impl NewReading {
+    fn read(self, workshop: &Workshop) -> Result<(String, CaliperReading), Faults> {
+        if !(8..=64).contains(&self.press.chars().count()) {
+            let said = "A reading needs a key of 8 to 64 characters, so that it counts once however often it is sent.";
+            return Err(Fault::new("press", said).into());
+        }
+        let value = match (self.value, &self.typed) {
+            (Some(value), None) => value,
+            (None, Some(text)) => read_typed(text, workshop.habits)?,
+            _ => return Err(Fault::new("typed", "Say what was read: a value, or what was typed.").into()),
+        };
+        let reading = CaliperReading {
+            reading_n: 0,
+            piece_n: self.piece_n,
+            key: self.key,
+            value,
+            from: self.from,
+            at: String::new(),
+            aside: false,
+        };
+        Ok((self.press, reading))
+    }
+}
+
+/// Keeps a reading; what is to be measured next comes with the answer.
+#[utoipa::path(post, path = "/api/checks/{id}/readings", params(("id" = i64, Path)), request_body = NewReading,
+    responses((status = 200, body = CheckView), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn keep_reading(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(new): Body<NewReading>,
+) -> Result<Json<CheckView>, Problem> {
+    let workshop = state.store.workshop();
+    let (press, reading) = new.read(&workshop)?;
+    write(&state, move |t| checks::keep(t, id, &press, &reading, &workshop)).await?;
+    shown(&state, id).await
+}
+
+/// A reading to be set aside.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct SetAside {
+    /// Its number.
+    reading_n: i64,
+    /// Aside, or in again.
+    aside: bool,
+}
+
+/// Sets a reading aside, or takes it in again.
+#[utoipa::path(post, path = "/api/checks/{id}/aside", params(("id" = i64, Path)), request_body = SetAside,
+    responses((status = 200, body = CheckView), (status = 404, body = Problem)))]
+async fn set_reading_aside(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(SetAside { reading_n, aside }): Body<SetAside>,
+) -> Result<Json<CheckView>, Problem> {
+    write(&state, move |t| checks::set_aside(t, id, reading_n, aside)).await?;
+    shown(&state, id).await
+}
+
+/// Which piece a cause is looked for.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct OfPiece {
+    /// The piece; the mean of all if left out.
+    #[serde(default)]
+    piece_n: Option<u32>,
+}
+
+/// The likely causes of a misfit, of one piece or of all on the mean.
+#[utoipa::path(get, path = "/api/checks/{id}/causes", params(("id" = i64, Path), OfPiece),
+    responses((status = 200, body = Misfit), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn find_causes(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(of): Query<OfPiece>,
+) -> Result<Json<Misfit>, Problem> {
+    let workshop = state.store.workshop();
+    let checked = read(&state, move |c| checks::checked(c, id)).await?;
+    let found = aside(move || {
+        let check = &checked.entry.record;
+        let mut sums: BTreeMap<String, (f64, f64)> = BTreeMap::new();
+        let counts =
+            |reading: &&CaliperReading| !reading.aside && of.piece_n.is_none_or(|n| n == reading.piece_n);
+        for reading in checked.readings.iter().filter(counts) {
+            let (sum, n) = sums.entry(reading.key.clone()).or_default();
+            (*sum, *n) = (*sum + reading.value, *n + 1.0);
+        }
+        let means = sums.into_iter().map(|(key, (sum, n))| (key, sum / n)).collect();
+        causes(&check.piece, check.of, &means, &workshop)
+    });
+    Ok(Json(found.await??))
+}
+
+/// How pieces are matched.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct MatchAsked {
+    /// The dimensions that are compared, by key.
+    keys: Vec<String>,
+    /// How far a set may differ in each, mm; what the workshop lets pass if left out.
+    #[serde(default)]
+    tolerance_mm: Vec<f64>,
+    /// How many go together; 2 if left out.
+    #[serde(default = "two")]
+    size: usize,
+}
+
+fn two() -> usize {
+    2
+}
+
+/// Matches the measured pieces into pairs or sets.
+#[utoipa::path(post, path = "/api/checks/{id}/pairs", params(("id" = i64, Path)), request_body = MatchAsked,
+    responses((status = 200, body = Matching), (status = 404, body = Problem), (status = 422, body = Problem)))]
+async fn match_pieces(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(asked): Body<MatchAsked>,
+) -> Result<Json<Matching>, Problem> {
+    let pair_mm = state.store.workshop().tolerances.pair_mm;
+    let checked = read(&state, move |c| checks::checked(c, id)).await?;
+    let found = aside(move || {
+        let pieces = checked.entry.record.measured_pieces(&checked.readings, &asked.keys);
+        let tolerance =
+            if asked.tolerance_mm.is_empty() { vec![pair_mm; asked.keys.len()] } else { asked.tolerance_mm };
+        matched(&pieces, &tolerance, asked.size)
+    });
+    Ok(Json(found.await??))
+}
+
+/// The kept pattern a trial is accepted into.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Accepted {
+    /// Its number.
+    pattern: i64,
+    /// The revision that was read.
+    revision: i64,
+}
+
+/// Accepts what a trial has shown as a new revision of its kept pattern; the one before stays.
+#[utoipa::path(post, path = "/api/checks/{id}/accept", params(("id" = i64, Path)), request_body = Accepted,
+    responses((status = 200, body = Written<KeptPattern>), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem)))]
+async fn accept_trial(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Body(accepted): Body<Accepted>,
+) -> Result<Json<Written<KeptPattern>>, Problem> {
+    let Json(view) = shown(&state, id).await?;
+    let Some(next) = view.sheet.next_blank else {
+        let said = "This check is of no trial: there is no blank to accept. Begin a trial of the pattern.";
+        return Err(Fault::new("trial", said).into());
+    };
+    let written = write(&state, move |t| {
+        let kept: Entry<KeptPattern> = Shelf::Patterns.get(t, accepted.pattern)?;
+        let mut record = kept.record;
+        record.request.allowance_mm = next.request.allowance_mm;
+        record.check().map_err(crate::store::StoreError::Refused)?;
+        let undo = batch::next(t)?;
+        let edit = Edit::Replace(record);
+        let entry = Shelf::Patterns.edit(t, undo, accepted.pattern, accepted.revision, &edit)?;
+        Ok(Written { entry, undo })
+    });
+    written.await.map(Json)
+}
+
+/// What the caliper is laid on.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct LaidOn {
+    /// The check.
+    check: i64,
+    /// The piece.
+    piece_n: u32,
+    /// The dimension, by key.
+    key: String,
+}
+
+/// What the caliper shows.
+#[derive(Serialize, ToSchema)]
+struct CaliperShows {
+    /// The lines as they came.
+    lines: Vec<String>,
+    /// One figure out of them.
+    #[serde(flatten)]
+    steadied: Steadied,
+    /// Whether it is the simulated caliper.
+    simulated: bool,
+}
+
+/// The seed of the simulated workshop: the same pieces each time it is started.
+const SEED: u64 = 2026;
+
+/// Reads the caliper. The simulated one is first laid on the piece as the simulated workshop has made it.
+#[utoipa::path(get, path = "/api/caliper", params(LaidOn),
+    responses((status = 200, body = CaliperShows), (status = 404, body = Problem), (status = 422, body = Problem),
+        (status = 503, body = Problem)))]
+async fn read_caliper(
+    Shared(state): Shared<State>,
+    Query(laid): Query<LaidOn>,
+) -> Result<Json<CaliperShows>, Problem> {
+    let caliper = &state.instruments.caliper;
+    let workshop = state.store.workshop();
+    if let Some(jaws) = caliper.jaws() {
+        let (key, of) = (laid.key.clone(), workshop.clone());
+        let shows = read(&state, move |c| {
+            let entry: Entry<PieceCheck> = Shelf::Checks.get(c, laid.check)?;
+            let nth = checks::read_n(c, laid.check, laid.piece_n, &key)?;
+            let simulated = Simulated { seed: SEED, hand: checks::hand(c)? };
+            // Each check has pieces of its own.
+            let own = u32::try_from(laid.check).unwrap_or(0).wrapping_mul(5003).wrapping_add(laid.piece_n);
+            Ok(simulated.shows(&entry.record, own, &key, nth, &of))
+        });
+        let Some(mm) = shows.await? else {
+            let said = "The simulated caliper has nothing to measure there: the piece has no such dimension.";
+            return Err(Fault::new("key", said).into());
+        };
+        jaws.lay(mm);
+    }
+    let lines = caliper.lines().await;
+    let lines = lines.map_err(|error| Problem::no_device("caliper", &error, "type what it shows"))?;
+    let readings = lines.iter().map(|line| read_line(line)).collect::<Result<Vec<f64>, _>>()?;
+    let Some(steadied) = steadied(&readings, workshop.habits.unit) else {
+        return Err(Fault::new(
+            "line",
+            "The caliper sent no reading. Press its button, or type what it shows.",
+        )
+        .into());
+    };
+    Ok(Json(CaliperShows { lines, steadied, simulated: caliper.jaws().is_some() }))
+}

@@ -1,0 +1,319 @@
+//! What was learned: of lots, of the hand, of jaws, of the steps' minutes; drills; what a spoiled piece can still become;
+//! and the history of all readings.
+
+use axum::Json;
+use axum::extract::State as Shared;
+use lorimant_core::bench::times::Pace;
+use lorimant_core::fault::Faults;
+use lorimant_core::learn::jaw::{JawWear, RolledLoop, calibrated, wear};
+use lorimant_core::learn::lot::{Inside, LotLearned, inside_with};
+use lorimant_core::learn::practice::{Drill, DrillCard, progress};
+use lorimant_core::learn::rescue::{KeptOne, Rescues, WentWrong, rescued};
+use lorimant_core::learn::spread::{OwnSpread, learned as spread_learned};
+use lorimant_core::pattern::PatternRequest;
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::stock::Lot;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::plier::Plier;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::lot::LotFactor;
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+use super::{aside, read, worked};
+use crate::extract::{Body, Path, Query};
+use crate::kept::KeptPattern;
+use crate::problem::Problem;
+use crate::state::State;
+use crate::store::checks::{self, LotPointOf, ReadPage};
+use crate::store::shelf::{Entry, Shelf};
+
+pub(super) fn router() -> OpenApiRouter<State> {
+    OpenApiRouter::new()
+        .routes(routes!(learned_of_lot))
+        .routes(routes!(all_readings))
+        .routes(routes!(learned_of_hand))
+        .routes(routes!(learned_paces))
+        .routes(routes!(list_drills))
+        .routes(routes!(rescue_piece))
+        .routes(routes!(calibrate_plier))
+        .routes(routes!(find_wear))
+}
+
+/// The rod a ring takes off a lot, against the handbook.
+#[derive(Serialize, ToSchema)]
+struct RodNow {
+    /// The ring that was planned, mm inside.
+    inside_mm: f64,
+    /// The rod the handbook would take.
+    handbook: String,
+    /// The rod to take now.
+    now: String,
+    /// The plan with it.
+    request: RingRequest,
+    /// One standard deviation of its ring before anything was measured, mm.
+    handbook_mm: f64,
+    /// The same now, mm.
+    now_mm: f64,
+}
+
+/// What is known of a lot.
+#[derive(Serialize, ToSchema)]
+struct LotKnown {
+    /// Its number.
+    lot_n: i64,
+    /// Its wire in words.
+    wire: String,
+    /// What was learned.
+    #[serde(flatten)]
+    learned: LotLearned,
+    /// The same in a sentence.
+    told: String,
+    /// Of which check each point is, in the same order.
+    of: Vec<LotPointOf>,
+    /// The rod its last plan would take now.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    rod: Option<RodNow>,
+}
+
+/// What is known of a lot: its factor, each measurement, and the rod it takes now.
+#[utoipa::path(get, path = "/api/lots/{id}/learned", params(("id" = i64, Path)),
+    responses((status = 200, body = LotKnown), (status = 404, body = Problem)))]
+async fn learned_of_lot(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+) -> Result<Json<LotKnown>, Problem> {
+    let workshop = state.store.workshop();
+    let (lot, (learned, of), last) = read(&state, move |c| {
+        let lot: Entry<Lot> = Shelf::Lots.get(c, id)?;
+        let known = checks::learned(c, id)?;
+        let last = known.1.last().map(|of| checks::checked(c, of.check)).transpose()?;
+        Ok((lot, known, last))
+    })
+    .await?;
+    let known = aside(move || {
+        let factor = learned.lot(id);
+        let rod = last.and_then(|last| match last.entry.record.piece {
+            Piece::Rings(request) => rod_now(&request, factor, &workshop),
+            _ => None,
+        });
+        let wire = lot.record.wire.shown(workshop.habits.unit);
+        LotKnown { lot_n: id, wire, told: learned.told(), learned, of, rod }
+    });
+    known.await.map(Json)
+}
+
+/// The rod that the ring of a plan takes by the handbook, and with what was learned.
+fn rod_now(
+    request: &RingRequest,
+    lot: LotFactor,
+    workshop: &lorimant_core::tool::workshop::Workshop,
+) -> Option<RodNow> {
+    let of = |lot: LotFactor| {
+        let wire = Wire { lot: Some(lot), ..request.wire.clone() };
+        RingRequest { wire, ..request.clone() }
+    };
+    let before = of(LotFactor::unmeasured(lot.lot_n));
+    let inside_mm = request.wish.inside_mm.or_else(|| inside_with(&before, Inside::Ring, 1.0))?;
+    let takes = |plan: &RingRequest| {
+        let rod = plan.target(inside_mm).choose(workshop).ok()?.candidates.into_iter().next()?;
+        let plan = plan.target(inside_mm).on(rod.mandrel);
+        let spread = plan.plan_by(&workshop.hand).ok()?.ring_inside_hand_mm;
+        Some((rod.shown, plan, spread))
+    };
+    let (handbook, _, handbook_mm) = takes(&before)?;
+    let (now, request, now_mm) = takes(&of(lot))?;
+    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm })
+}
+
+/// What part of the history is wanted.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+struct Before {
+    /// Readings before this number; the newest if left out.
+    #[serde(default)]
+    before: Option<i64>,
+    /// How many at most, up to 500; 100 if left out.
+    #[serde(default = "super::entries::hundred")]
+    most: u32,
+}
+
+/// All that was ever read, the newest first.
+#[utoipa::path(get, path = "/api/readings", params(Before), responses((status = 200, body = ReadPage)))]
+async fn all_readings(
+    Shared(state): Shared<State>,
+    Query(of): Query<Before>,
+) -> Result<Json<ReadPage>, Problem> {
+    let before = of.before.unwrap_or(i64::MAX);
+    read(&state, move |c| checks::history(c, before, of.most.clamp(1, 500))).await.map(Json)
+}
+
+/// How even the hand is, as measured.
+#[utoipa::path(get, path = "/api/hand/learned", responses((status = 200, body = OwnSpread)))]
+async fn learned_of_hand(Shared(state): Shared<State>) -> Result<Json<OwnSpread>, Problem> {
+    let workshop = state.store.workshop();
+    let all = read(&state, checks::wound).await?;
+    let own = aside(move || {
+        let mut readings = vec![];
+        let mut setups: Vec<RingRequest> = vec![];
+        let mut metal_mm = 0.0_f64;
+        for check in &all {
+            let Piece::Rings(request) = &check.entry.record.piece else { continue };
+            let alike = |other: &RingRequest| {
+                other.mandrel == request.mandrel
+                    && other.wire == request.wire
+                    && other.cutting == request.cutting
+            };
+            let setup = setups.iter().position(alike).unwrap_or_else(|| {
+                setups.push(request.clone());
+                setups.len() - 1
+            });
+            let known = Piece::Rings(request.clone()).known(&workshop);
+            if let Piece::Rings(known) = known {
+                metal_mm = metal_mm.max(known.plan().map_or(0.0, |plan| plan.ring_inside_spread_mm));
+            }
+            let own =
+                check.entry.record.unevenness(&check.readings, check.entry.id.unsigned_abs(), setup as u64);
+            readings.extend(own);
+        }
+        spread_learned(&readings, &workshop.hand, metal_mm, workshop.habits.unit)
+    });
+    own.await.map(Json)
+}
+
+/// How long steps really take here, against what is reckoned.
+#[utoipa::path(get, path = "/api/paces", responses((status = 200, body = Vec<Pace>)))]
+async fn learned_paces(Shared(state): Shared<State>) -> Result<Json<Vec<Pace>>, Problem> {
+    let workshop = state.store.workshop();
+    read(&state, move |c| Ok(crate::store::orders::times(c, &workshop)?.paces())).await.map(Json)
+}
+
+/// A drill with how it went so far.
+#[derive(Serialize, ToSchema)]
+struct DrillShown {
+    /// The drill.
+    #[serde(flatten)]
+    card: DrillCard,
+    /// Sets that were measured, the first first: their checks and spreads.
+    sets: Vec<DrillSet>,
+    /// How it went over the weeks; nothing from one set alone.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    progress: Option<String>,
+}
+
+/// One set of a drill.
+#[derive(Serialize, ToSchema)]
+struct DrillSet {
+    /// Its check.
+    check: i64,
+    /// When, UTC.
+    at: String,
+    /// One standard deviation, mm.
+    spread_mm: f64,
+    /// Whether its target was met.
+    met: bool,
+}
+
+/// The drills there are, and how each went.
+#[utoipa::path(get, path = "/api/drills", responses((status = 200, body = Vec<DrillShown>)))]
+async fn list_drills(Shared(state): Shared<State>) -> Result<Json<Vec<DrillShown>>, Problem> {
+    let workshop = state.store.workshop();
+    let drilled = read(&state, checks::drilled).await?;
+    let shown = aside(move || {
+        let of = |drill: &Drill| {
+            let sets: Vec<DrillSet> = drilled
+                .iter()
+                .filter(|one| one.entry.record.drill == Some(*drill))
+                .filter_map(|one| {
+                    let sheet = one.entry.record.sheet(&one.readings, &[], &workshop).ok()?;
+                    let feedback = sheet.feedback?;
+                    let at = one.entry.created_at.clone();
+                    Some(DrillSet {
+                        check: one.entry.id,
+                        at,
+                        spread_mm: feedback.spread_mm,
+                        met: feedback.met,
+                    })
+                })
+                .collect();
+            let spreads: Vec<f64> = sets.iter().map(|set| set.spread_mm).collect();
+            DrillShown { card: drill.card(), progress: progress(&spreads, workshop.habits.unit), sets }
+        };
+        Drill::ALL.iter().map(of).collect()
+    });
+    shown.await.map(Json)
+}
+
+/// A piece and what went wrong with it.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct RescueAsked {
+    /// The piece as it was meant.
+    request: PatternRequest,
+    /// What went wrong.
+    mishap: WentWrong,
+}
+
+/// What a spoiled piece can still become, by what wire is left of it.
+#[utoipa::path(post, path = "/api/rescue", request_body = RescueAsked,
+    responses((status = 200, body = Rescues), (status = 422, body = Problem)))]
+async fn rescue_piece(
+    Shared(state): Shared<State>,
+    Body(asked): Body<RescueAsked>,
+) -> Result<Json<Rescues>, Problem> {
+    let kept: Vec<Entry<KeptPattern>> = read(&state, |c| Shelf::Patterns.all(c)).await?;
+    worked(&state, move |workshop| {
+        let kept: Vec<KeptOne> = kept
+            .into_iter()
+            .map(|entry| KeptOne { id: entry.id, name: entry.record.name, request: entry.record.request })
+            .collect();
+        rescued(&asked.request, asked.mishap, &kept, workshop)
+    })
+    .await
+}
+
+/// Two loops rolled on a plier.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct Calibration {
+    /// The plier as it is.
+    plier: Plier,
+    /// The loop rolled nearer the tip.
+    near_tip: RolledLoop,
+    /// The loop rolled nearer the base.
+    near_base: RolledLoop,
+}
+
+/// A tapered plier calibrated by two rolled loops; keep it as any plier.
+#[utoipa::path(post, path = "/api/pliers/calibrate", request_body = Calibration,
+    responses((status = 200, body = Plier), (status = 422, body = Problem)))]
+async fn calibrate_plier(
+    Shared(state): Shared<State>,
+    Body(asked): Body<Calibration>,
+) -> Result<Json<Plier>, Problem> {
+    worked(&state, move |_| calibrated(&asked.plier, &asked.near_tip, &asked.near_base)).await
+}
+
+/// Loops rolled at a mark.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct RolledAtMark {
+    /// The plier as it is known.
+    plier: Plier,
+    /// The loops.
+    loops: Vec<RolledLoop>,
+}
+
+/// Whether a mark slipped or a jaw is worn, by the loops that were rolled at it.
+#[utoipa::path(post, path = "/api/pliers/wear", request_body = RolledAtMark,
+    responses((status = 200, body = JawWear), (status = 422, body = Problem)))]
+async fn find_wear(
+    Shared(state): Shared<State>,
+    Body(asked): Body<RolledAtMark>,
+) -> Result<Json<JawWear>, Problem> {
+    worked(&state, move |workshop| Ok::<_, Faults>(wear(&asked.plier, &asked.loops, workshop.habits.unit)?))
+        .await
+}

@@ -1,0 +1,277 @@
+//! What was measured, check by check, and what was learned of lots from it.
+
+use lorimant_core::learn::check::{CaliperReading, PieceCheck};
+use lorimant_core::learn::lot::{LotLearned, MeasuredInside, learn};
+use lorimant_core::learn::trial::Trial;
+use lorimant_core::rack::stock::Lot;
+use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::lot::LotFactor;
+use rusqlite::{Connection, OptionalExtension as _, Row, Transaction, params};
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use super::batch::now;
+use super::error::{Result, StoreError};
+use super::settings::settings;
+use super::shelf::{Entry, Shelf};
+
+/// A check with its readings.
+pub(crate) struct Checked {
+    /// The check.
+    pub entry: Entry<PieceCheck>,
+    /// Its readings, in the order they were taken.
+    pub readings: Vec<CaliperReading>,
+}
+
+/// A check, with what was read.
+pub(crate) fn checked(connection: &Connection, id: i64) -> Result<Checked> {
+    Ok(Checked { entry: Shelf::Checks.get(connection, id)?, readings: readings(connection, id)? })
+}
+
+const COLUMNS: &str = "id, piece_n, dimension, value, source, made_at, aside";
+
+fn reading(row: &Row) -> rusqlite::Result<CaliperReading> {
+    let source: String = row.get(4)?;
+    Ok(CaliperReading {
+        reading_n: row.get(0)?,
+        piece_n: row.get(1)?,
+        key: row.get(2)?,
+        value: row.get(3)?,
+        from: source
+            .parse()
+            .map_err(|_| rusqlite::Error::InvalidColumnType(4, source, rusqlite::types::Type::Text))?,
+        at: row.get(5)?,
+        aside: row.get(6)?,
+    })
+}
+
+/// Everything that was read of a check, in order.
+pub(crate) fn readings(connection: &Connection, id: i64) -> Result<Vec<CaliperReading>> {
+    let sql = format!("SELECT {COLUMNS} FROM readings WHERE entry = ?1 ORDER BY id");
+    let mut statement = connection.prepare_cached(&sql)?;
+    let rows = statement.query_map([id], reading)?;
+    Ok(rows.collect::<rusqlite::Result<_>>()?)
+}
+
+/// Keeps a reading under the key it was sent with; one that is kept already stays as it is.
+pub(crate) fn keep(
+    t: &Transaction,
+    id: i64,
+    press: &str,
+    reading: &CaliperReading,
+    workshop: &Workshop,
+) -> Result<()> {
+    let entry: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
+    entry.record.may_read(reading, workshop).map_err(StoreError::Refused)?;
+    let sql = "INSERT INTO readings (key, entry, piece_n, dimension, value, source, made_at) \
+               VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7) ON CONFLICT (key) DO NOTHING";
+    t.prepare_cached(sql)?.execute(params![
+        press,
+        id,
+        reading.piece_n,
+        reading.key,
+        reading.value,
+        reading.from.word(),
+        now()
+    ])?;
+    relearn_of(t, &entry.record)
+}
+
+/// Sets a reading aside, or takes it in again.
+pub(crate) fn set_aside(t: &Transaction, id: i64, reading_n: i64, aside: bool) -> Result<()> {
+    let entry: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
+    let sql = "UPDATE readings SET aside = ?3 WHERE entry = ?1 AND id = ?2";
+    if t.prepare_cached(sql)?.execute(params![id, reading_n, aside])? == 0 {
+        return Err(StoreError::Missing { what: "reading", id: reading_n });
+    }
+    relearn_of(t, &entry.record)
+}
+
+/// The checks of a lot that are in use.
+fn of_lot(connection: &Connection, lot_n: i64) -> Result<Vec<Checked>> {
+    let sql = "SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 AND ?1 = coalesce(\
+               record ->> '$.piece.rings.wire.lot.lot_n', record ->> '$.piece.chain.ring.wire.lot.lot_n') ORDER BY id";
+    let mut statement = connection.prepare_cached(sql)?;
+    let ids = statement.query_map([lot_n], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
+    ids.into_iter().map(|id| checked(connection, id)).collect()
+}
+
+/// One inside that teaches a lot, with where it can be set aside.
+#[derive(Debug, Clone, Serialize, ToSchema)]
+pub(crate) struct LotPointOf {
+    /// The check it was measured in.
+    pub check: i64,
+    /// What that is called.
+    pub name: String,
+}
+
+/// What is known of a lot, and of which check each of its points is.
+pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<(LotLearned, Vec<LotPointOf>)> {
+    let hand = settings(connection)?.0.hand;
+    let mut insides: Vec<MeasuredInside> = vec![];
+    let mut of = vec![];
+    for check in of_lot(connection, lot_n)? {
+        for inside in check.entry.record.insides(&check.readings) {
+            insides.push(inside);
+            of.push(LotPointOf { check: check.entry.id, name: check.entry.name.clone() });
+        }
+    }
+    Ok((learn(&insides, &hand), of))
+}
+
+/// Learns the lot of a check anew, where it has one.
+pub(crate) fn relearn_of(t: &Transaction, check: &PieceCheck) -> Result<()> {
+    match check.piece.wire().lot {
+        Some(lot) => relearn(t, lot.lot_n),
+        None => Ok(()),
+    }
+}
+
+fn relearn(t: &Transaction, lot_n: i64) -> Result<()> {
+    let (learned, _) = learned(t, lot_n)?;
+    if learned.measured_n == 0 {
+        t.prepare_cached("DELETE FROM learned WHERE lot = ?1")?.execute([lot_n])?;
+        return Ok(());
+    }
+    let sql = "INSERT INTO learned (lot, flow, spread, measured_n) VALUES (?1, ?2, ?3, ?4) \
+               ON CONFLICT (lot) DO UPDATE SET flow = ?2, spread = ?3, measured_n = ?4";
+    t.prepare_cached(sql)?.execute(params![lot_n, learned.flow, learned.spread, learned.measured_n])?;
+    Ok(())
+}
+
+/// Learns every lot anew: after the hand was changed, something was undone, or all was brought in.
+pub(super) fn relearn_all(t: &Transaction) -> Result<()> {
+    let sql = "SELECT DISTINCT coalesce(record ->> '$.piece.rings.wire.lot.lot_n', \
+               record ->> '$.piece.chain.ring.wire.lot.lot_n') AS lot FROM entries \
+               WHERE shelf = 'check' AND lot IN (SELECT id FROM entries WHERE shelf = 'lot')";
+    let lots = t.prepare(sql)?.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
+    lots.into_iter().try_for_each(|lot_n| relearn(t, lot_n))
+}
+
+/// The wires of measured lots, each with what was learned of it.
+pub(super) fn known_lots(connection: &Connection) -> Result<Vec<Wire>> {
+    let mut statement = connection.prepare_cached("SELECT lot, flow, spread FROM learned ORDER BY lot")?;
+    let rows = statement
+        .query_map([], |row| Ok(LotFactor { lot_n: row.get(0)?, flow: row.get(1)?, spread: row.get(2)? }))?;
+    let mut wires = vec![];
+    for lot in rows {
+        let lot = lot?;
+        let entry: Option<Entry<Lot>> = Shelf::Lots.get(connection, lot.lot_n).ok();
+        wires.extend(entry.map(|entry| Wire { lot: Some(lot), ..entry.record.wire }));
+    }
+    Ok(wires)
+}
+
+/// How much wire has come off a lot by now, mm; a fault of the wire where the lot is of another.
+pub(crate) fn off_spool_mm(connection: &Connection, wire: &Wire) -> Result<Option<f64>> {
+    let Some(lot) = wire.lot else { return Ok(None) };
+    let entry: Entry<Lot> = Shelf::Lots.get(connection, lot.lot_n)?;
+    if !entry.record.wire.stands_for(wire) {
+        let unit = super::settings::unit(connection)?;
+        let said = format!(
+            "Lot {} is {}, and this is {}. Name the spool it was really cut from.",
+            lot.lot_n,
+            entry.record.wire.shown(unit),
+            wire.shown(unit)
+        );
+        return Err(StoreError::Refused(
+            lorimant_core::fault::Fault::new("piece.wire.lot.lot_n", said).into(),
+        ));
+    }
+    let sql = "SELECT coalesce(-sum(amount), 0) FROM ledger WHERE lot = ?1 AND amount < 0";
+    let off_um: i64 = connection.prepare_cached(sql)?.query_row([lot.lot_n], |row| row.get(0))?;
+    Ok(Some(super::ledger::millimetres(off_um)))
+}
+
+/// The earlier trials of the same pattern in the same wire, the first first; those put away teach nothing.
+pub(crate) fn trials_before(
+    connection: &Connection,
+    of: &Entry<PieceCheck>,
+    workshop: &Workshop,
+) -> Result<Vec<Trial>> {
+    let Some(pattern) = of.record.pattern.filter(|_| of.record.trial.is_some()) else { return Ok(vec![]) };
+    let sql = "SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 AND id < ?1 \
+               AND record ->> '$.pattern' = ?2 AND record ->> '$.trial' IS NOT NULL ORDER BY id";
+    let mut statement = connection.prepare_cached(sql)?;
+    let ids =
+        statement.query_map([of.id, pattern], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
+    let mut trials = vec![];
+    for id in ids {
+        let before = checked(connection, id)?;
+        let same = before.entry.record.piece.wire().stands_for(of.record.piece.wire());
+        trials.extend(before.entry.record.trial(&before.readings, workshop).filter(|_| same));
+    }
+    Ok(trials)
+}
+
+/// All checks in use with what was read of them: what the hand's own spread is learned from.
+pub(crate) fn wound(connection: &Connection) -> Result<Vec<Checked>> {
+    let sql = "SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 \
+               AND record ->> '$.piece.finding' IS NULL ORDER BY id";
+    let mut statement = connection.prepare_cached(sql)?;
+    let ids = statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
+    ids.into_iter().map(|id| checked(connection, id)).collect()
+}
+
+/// A reading as the history lists it.
+#[derive(Debug, Clone, Serialize, ToSchema)]
+pub(crate) struct ReadLine {
+    /// The check it is of.
+    pub check: i64,
+    /// What that is called.
+    pub name: String,
+    /// The reading.
+    #[serde(flatten)]
+    pub reading: CaliperReading,
+}
+
+/// A stretch of all that was ever read.
+#[derive(Debug, Clone, Serialize, ToSchema)]
+pub(crate) struct ReadPage {
+    /// Readings, the newest first.
+    pub readings: Vec<ReadLine>,
+    /// How many there are in all.
+    pub total: i64,
+}
+
+/// The readings before a number, the newest first.
+pub(crate) fn history(connection: &Connection, before: i64, most: u32) -> Result<ReadPage> {
+    let total = connection.query_row("SELECT count(*) FROM readings", [], |row| row.get(0))?;
+    let sql = "SELECT r.id, piece_n, dimension, value, source, made_at, aside, entry, name FROM readings AS r \
+               JOIN entries AS e ON e.id = r.entry WHERE r.id < ?1 ORDER BY r.id DESC LIMIT ?2";
+    let mut statement = connection.prepare_cached(sql)?;
+    let rows = statement.query_map(params![before, most], |row| {
+        Ok(ReadLine { check: row.get(7)?, name: row.get(8)?, reading: reading(row)? })
+    })?;
+    Ok(ReadPage { readings: rows.collect::<rusqlite::Result<_>>()?, total })
+}
+
+/// How many readings of one dimension of one piece there are.
+pub(crate) fn read_n(connection: &Connection, id: i64, piece_n: u32, key: &str) -> Result<u64> {
+    let sql = "SELECT count(*) FROM readings WHERE entry = ?1 AND piece_n = ?2 AND dimension = ?3";
+    let n: i64 = connection.prepare_cached(sql)?.query_row(params![id, piece_n, key], |row| row.get(0))?;
+    Ok(n.unsigned_abs())
+}
+
+/// The hand as it stands in the settings.
+pub(crate) fn hand(connection: &Connection) -> Result<Hand> {
+    Ok(settings(connection)?.0.hand)
+}
+
+/// Whether anything of a batch of writes touched a check.
+pub(super) fn touched(connection: &Connection, batch: i64) -> Result<bool> {
+    let sql = "SELECT EXISTS (SELECT 1 FROM changes AS c JOIN entries AS e ON e.id = c.entry \
+               WHERE c.batch = ?1 AND e.shelf = 'check')";
+    Ok(connection.prepare_cached(sql)?.query_row([batch], |row| row.get(0)).optional()?.unwrap_or(false))
+}
+
+/// Every drill that was measured, the first first.
+pub(crate) fn drilled(connection: &Connection) -> Result<Vec<Checked>> {
+    let sql = "SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 AND record ->> '$.drill' IS NOT NULL \
+               ORDER BY id";
+    let mut statement = connection.prepare_cached(sql)?;
+    let ids = statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
+    ids.into_iter().map(|id| checked(connection, id)).collect()
+}
