@@ -1195,6 +1195,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every lot in use, with what is known of how it springs. */
+        get: operations["list_learned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learned/for": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The lots that the wire of a piece can be off. */
+        post: operations["lots_for"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger/{id}/reverse": {
         parameters: {
             query?: never;
@@ -3171,10 +3205,7 @@ export interface components {
              */
             most: number;
             /** @description Each piece in the order it was made: its number and measure. */
-            pieces: [
-                number,
-                number
-            ][];
+            pieces: components["schemas"]["ChartedPiece"][];
             /** @description What the run of it says, each in a sentence. */
             signs: components["schemas"]["Sign"][];
             /**
@@ -3914,6 +3945,19 @@ export interface components {
              * @default []
              */
             without: components["schemas"]["Operation"][];
+        };
+        /** @description One piece on a chart. */
+        ChartedPiece: {
+            /**
+             * Format: double
+             * @description What it measured, mm.
+             */
+            mm: number;
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            piece_n: number;
         };
         /** @description One check with its finding. */
         Check: {
@@ -6702,6 +6746,22 @@ export interface components {
              */
             spread: number;
         };
+        /** @description A lot with what is known of it, in a line. */
+        LotLine: {
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            lot_n: number;
+            /** @description Whether anything of it was measured. */
+            measured: boolean;
+            /** @description What it is called. */
+            name: string;
+            /** @description What is known of how it springs. */
+            told: string;
+            /** @description Its wire in words. */
+            wire: string;
+        };
         /** @description A lot that the wire of a batch can be cut from. */
         LotOf: {
             /**
@@ -8482,6 +8542,16 @@ export interface components {
             /** @description What was understood, written out in mm, inches and both gauges. */
             text: string;
         };
+        /** @description A reading to be set aside. */
+        ReadingAside: {
+            /** @description Aside, or in again. */
+            aside: boolean;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            reading_n: number;
+        };
         /**
          * @description The word for a kind of field.
          * @enum {string}
@@ -9351,15 +9421,15 @@ export interface components {
             /** @description Whether a passphrase is set at all. */
             passphrase: boolean;
         };
-        /** @description A reading to be set aside. */
+        /** @description A length to set aside as an offcut of its own. */
         SetAside: {
-            /** @description Aside, or in again. */
-            aside: boolean;
             /**
-             * Format: int64
-             * @description Its number.
+             * Format: double
+             * @description Its length, mm.
              */
-            reading_n: number;
+            length_mm: number;
+            /** @description What stands on its tag. */
+            name: string;
         };
         /** @description The parts of a set, pulled one after another: which gives first. */
         SetHolds: {
@@ -13327,7 +13397,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetAside"];
+                "application/json": components["schemas"]["ReadingAside"];
             };
         };
         responses: {
@@ -14733,6 +14803,92 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotLine"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lots_for: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Piece"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotLine"][];
                 };
             };
             422: {

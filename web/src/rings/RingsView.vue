@@ -80,6 +80,7 @@ const words: Record<Slot, Word> = {
   metal: { title: 'Metal' },
   section: { title: 'Section of the wire' },
   size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
+  lot: { title: 'The spool it is taken off', hint: 'lot 5, or any' },
   pulls: { title: 'How often it is pulled straight', hint: '12 times, or none' },
   hammered: { title: 'What each ring is hammered to', hint: '0.8 mm, or not', length: true },
   making: { title: 'How it is made' },

@@ -12,6 +12,7 @@ export const stages = [
   { path: '/rack', name: 'Rack' },
   { path: '/orders', name: 'Orders' },
   { path: '/bench', name: 'Bench' },
+  { path: '/check', name: 'Check' },
   { path: '/tools', name: 'Tools' },
   { path: '/guide', name: 'Guide' },
 ] as const
@@ -79,6 +80,38 @@ const router = createRouter({
       path: '/bench/:id(\\d+)',
       component: () => import('../bench/LeadView.vue'),
       meta: { title: 'At the bench' },
+    },
+    {
+      path: '/check',
+      component: () => import('../check/CheckFrame.vue'),
+      children: [
+        { path: '', component: () => import('../check/ChecksView.vue'), meta: { title: 'What is measured' } },
+        {
+          path: 'lots',
+          component: () => import('../check/LotsView.vue'),
+          meta: { title: 'How lots spring' },
+        },
+        {
+          path: 'practice',
+          component: () => import('../check/PracticeView.vue'),
+          meta: { title: 'Practice' },
+        },
+        {
+          path: 'hand',
+          component: () => import('../check/HandView.vue'),
+          meta: { title: 'How even my hand is' },
+        },
+        {
+          path: 'rescue',
+          component: () => import('../check/RescueView.vue'),
+          meta: { title: 'Something went wrong' },
+        },
+      ],
+    },
+    {
+      path: '/check/:id(\\d+)',
+      component: () => import('../check/CheckView.vue'),
+      meta: { title: 'A check', stage: '/check' },
     },
     { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Guide' } },

@@ -17,12 +17,22 @@ pub struct BatchChart {
     /// Most that passes.
     pub most: f64,
     /// Each piece in the order it was made: its number and measure.
-    pub pieces: Vec<(u32, f64)>,
+    pub pieces: Vec<ChartedPiece>,
     /// What the run of it says, each in a sentence.
     pub signs: Vec<Sign>,
     /// How many of 20 more would pass, in words; nothing before there are five.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub would_pass: Option<String>,
+}
+
+/// One piece on a chart.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct ChartedPiece {
+    /// Its number.
+    pub piece_n: u32,
+    /// What it measured, mm.
+    pub mm: f64,
 }
 
 /// Something the run of a batch says, and of which pieces.
@@ -65,7 +75,7 @@ pub fn charted(what: &str, pieces: &[(u32, f64)], (least, most): (f64, f64), uni
         spread,
         least,
         most,
-        pieces: pieces.to_vec(),
+        pieces: pieces.iter().map(|(piece_n, mm)| ChartedPiece { piece_n: *piece_n, mm: *mm }).collect(),
         signs: signs(what, pieces, mean, spread, unit),
         would_pass: (n >= LEAST_FOR_MORE).then(|| told(share_passing(mean, spread, n, (least, most)))),
     }

@@ -43,7 +43,7 @@ impl LotFactor {
     /// A lot nobody measured.
     ///
     /// ```
-    /// use lorimant_core::wire::lot::{HANDBOOK_SPREAD, Lot};
+    /// use lorimant_core::wire::lot::{HANDBOOK_SPREAD, LotFactor};
     ///
     /// assert_eq!((LotFactor::unmeasured(5).flow, LotFactor::unmeasured(5).spread), (1.0, HANDBOOK_SPREAD));
     /// ```

@@ -211,7 +211,7 @@ async fn keep_reading(
 /// A reading to be set aside.
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
-struct SetAside {
+struct ReadingAside {
     /// Its number.
     reading_n: i64,
     /// Aside, or in again.
@@ -219,12 +219,12 @@ struct SetAside {
 }
 
 /// Sets a reading aside, or takes it in again.
-#[utoipa::path(post, path = "/api/checks/{id}/aside", params(("id" = i64, Path)), request_body = SetAside,
+#[utoipa::path(post, path = "/api/checks/{id}/aside", params(("id" = i64, Path)), request_body = ReadingAside,
     responses((status = 200, body = CheckView), (status = 404, body = Problem)))]
 async fn set_reading_aside(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(SetAside { reading_n, aside }): Body<SetAside>,
+    Body(ReadingAside { reading_n, aside }): Body<ReadingAside>,
 ) -> Result<Json<CheckView>, Problem> {
     write(&state, move |t| checks::set_aside(t, id, reading_n, aside)).await?;
     shown(&state, id).await

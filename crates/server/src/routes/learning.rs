@@ -33,6 +33,8 @@ use crate::store::shelf::{Entry, Shelf};
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(learned_of_lot))
+        .routes(routes!(list_learned))
+        .routes(routes!(lots_for))
         .routes(routes!(all_readings))
         .routes(routes!(learned_of_hand))
         .routes(routes!(learned_paces))
@@ -126,6 +128,53 @@ fn rod_now(
     let (handbook, _, handbook_mm) = takes(&before)?;
     let (now, request, now_mm) = takes(&of(lot))?;
     Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm })
+}
+
+/// A lot with what is known of it, in a line.
+#[derive(Serialize, ToSchema)]
+struct LotLine {
+    /// Its number.
+    lot_n: i64,
+    /// What it is called.
+    name: String,
+    /// Its wire in words.
+    wire: String,
+    /// What is known of how it springs.
+    told: String,
+    /// Whether anything of it was measured.
+    measured: bool,
+}
+
+fn lot_line(entry: Entry<Lot>, workshop: &lorimant_core::tool::workshop::Workshop) -> LotLine {
+    let known = workshop.lot(entry.id);
+    LotLine {
+        lot_n: entry.id,
+        wire: entry.record.wire.shown(workshop.habits.unit),
+        name: entry.name,
+        told: known.told(),
+        measured: known.is_measured(),
+    }
+}
+
+/// Every lot in use, with what is known of how it springs.
+#[utoipa::path(get, path = "/api/learned", responses((status = 200, body = Vec<LotLine>)))]
+async fn list_learned(Shared(state): Shared<State>) -> Result<Json<Vec<LotLine>>, Problem> {
+    let workshop = state.store.workshop();
+    let lots: Vec<Entry<Lot>> = read(&state, |c| Shelf::Lots.all(c)).await?;
+    Ok(Json(lots.into_iter().map(|entry| lot_line(entry, &workshop)).collect()))
+}
+
+/// The lots that the wire of a piece can be off.
+#[utoipa::path(post, path = "/api/learned/for", request_body = Piece,
+    responses((status = 200, body = Vec<LotLine>), (status = 422, body = Problem)))]
+async fn lots_for(
+    Shared(state): Shared<State>,
+    Body(piece): Body<Piece>,
+) -> Result<Json<Vec<LotLine>>, Problem> {
+    let workshop = state.store.workshop();
+    let lots: Vec<Entry<Lot>> = read(&state, |c| Shelf::Lots.all(c)).await?;
+    let fits = lots.into_iter().filter(|entry| entry.record.wire.stands_for(piece.wire()));
+    Ok(Json(fits.map(|entry| lot_line(entry, &workshop)).collect()))
 }
 
 /// What part of the history is wanted.

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, data } from '../api/client'
+
+/** The likely causes of a misfit, with what to change, and what would tell them apart. */
+const props = defineProps<{ check: number; pieceN: number }>()
+const emit = defineEmits<{ measure: [key: string]; close: [] }>()
+const { data: misfit, error } = useQuery({
+  queryKey: ['check', computed(() => props.check), 'causes', computed(() => props.pieceN)],
+  queryFn: () =>
+    data(
+      api.GET('/api/checks/{id}/causes', {
+        params: { path: { id: props.check }, query: { piece_n: props.pieceN } },
+      }),
+    ),
+  staleTime: 0,
+})
+</script>
+
+<template>
+  <section class="causes" aria-label="Causes" data-test="causes">
+    <h2>Why number {{ pieceN }} came out so</h2>
+    <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+    <template v-else-if="misfit">
+      <p class="told" data-test="cause-told">
+        {{ misfit.told }}
+        <v-btn v-if="misfit.measure_next" class="no-print" @click="emit('measure', misfit.measure_next!)"
+          >Measure that</v-btn
+        >
+      </p>
+      <ol>
+        <li v-for="one in misfit.causes" :key="one.cause">
+          <b>{{ one.told }}</b> <span class="quiet num">{{ Math.round(100 * one.share) }} in 100</span>
+          <p>{{ one.change }}</p>
+        </li>
+      </ol>
+    </template>
+    <v-btn variant="text" class="no-print" @click="emit('close')">Close</v-btn>
+  </section>
+</template>
+
+<style scoped>
+.causes {
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  padding: 2px 0 2px 16px;
+  margin: 0 0 16px;
+  max-width: 76ch;
+}
+
+.told {
+  font-size: 1.15rem;
+}
+
+ol {
+  padding-left: 1.3em;
+}
+
+li p {
+  margin: 2px 0 8px;
+}
+</style>

@@ -1,0 +1,281 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, faultsOf, type Piece, type PieceCheck } from '../api/client'
+import PiecePicker from '../rack/PiecePicker.vue'
+import type { ChosenPiece } from '../shared/asked'
+import { readFields } from '../shared/form'
+import MoreMenu from '../shared/MoreMenu.vue'
+import { useNotice } from '../shared/notice'
+import { countIn } from '../shared/piece'
+import { countOf } from '../shared/typing'
+
+/** What is and was measured; a check is begun by a sentence. */
+const router = useRouter()
+const notice = useNotice()
+const queries = useQueryClient()
+const refresh = () => queries.invalidateQueries()
+
+const find = ref('')
+const finding = refDebounced(find, 150)
+const { data: checks, error } = useQuery({
+  queryKey: ['checks', finding],
+  queryFn: () => data(api.GET('/api/checks', { params: { query: { find: finding.value, most: 200 } } })),
+  placeholderData: (before) => before,
+  staleTime: 0,
+})
+
+const piece = shallowRef<ChosenPiece | null>(null)
+const lot = ref('')
+const count = ref('')
+const what = ref<'coil' | 'piece' | 'trial'>('piece')
+const blank = ref('')
+const over = ref('')
+const faults = ref<string[]>([])
+
+const finds = computed(() => (piece.value && 'finding' in piece.value.purpose ? 'finding' : 'wound'))
+const ways = computed(() =>
+  finds.value === 'finding'
+    ? [
+        { word: 'piece', says: 'finished pieces' },
+        { word: 'trial', says: 'a trial piece' },
+      ]
+    : [
+        { word: 'coil', says: 'coils, let go and not cut' },
+        { word: 'piece', says: 'finished rings' },
+      ],
+)
+watch(piece, (now) => {
+  what.value = now && !('finding' in now.purpose) ? 'coil' : 'piece'
+  count.value = now ? String(what.value === 'coil' ? 1 : Math.min(countIn(now.purpose), 20)) : ''
+  lot.value = ''
+})
+watch(what, (now) => now !== 'piece' && (count.value = '1'))
+
+const { data: lots } = useQuery({
+  queryKey: ['learned', 'for', piece],
+  queryFn: () => data(api.POST('/api/learned/for', { body: piece.value!.purpose })),
+  enabled: () => !!piece.value,
+  staleTime: 0,
+})
+
+/** The piece with the lot its wire is really off. */
+function offLot(of: Piece, lot_n: number | null): Piece {
+  const wireOff = <W extends object>(wire: W): W =>
+    lot_n === null ? wire : { ...wire, lot: { lot_n, flow: 1, spread: 1 } }
+  if ('rings' in of) return { rings: { ...of.rings, wire: wireOff(of.rings.wire) } }
+  if ('finding' in of) return { finding: { ...of.finding, wire: wireOff(of.finding.wire) } }
+  const { ring } = of.chain
+  return { chain: { ...of.chain, ring: { ...ring, wire: wireOff(ring.wire) } } }
+}
+
+async function begin() {
+  const chosen = piece.value
+  const pieces_n = countOf(count.value)
+  faults.value = !chosen
+    ? ['Say which piece is measured.']
+    : pieces_n
+      ? []
+      : [`“${count.value}” is no number of pieces: write 1 to 5000.`]
+  if (!chosen || !pieces_n) return
+  try {
+    const trial =
+      what.value === 'trial'
+        ? await readFields(
+            { blank_mm: blank.value, over_mm: over.value.replace(/^\s*[-−]/, '') },
+            { blank_mm: ['length', 'needed'], over_mm: 'length' },
+          )
+        : null
+    const short = /^\s*[-−]/.test(over.value)
+    const body: PieceCheck = {
+      name: what.value === 'trial' ? `${chosen.name}, trial` : chosen.name,
+      piece: offLot(chosen.purpose, lot.value ? Number(lot.value) : null),
+      of: what.value === 'coil' ? 'coil' : 'piece',
+      pieces_n,
+      pattern: finds.value === 'finding' ? (chosen.entry ?? null) : null,
+      trial: trial && { blank_mm: trial.blank_mm, over_mm: (trial.over_mm ?? 0) * (short ? -1 : 1) },
+    }
+    const { entry, undo } = await data(api.POST('/api/checks', { body }))
+    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    await router.push(`/check/${entry.id}`)
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+}
+
+async function putAway(id: number, revision: number, name: string) {
+  try {
+    const { undo } = await data(
+      api.POST('/api/checks/{id}/archive', { params: { path: { id } }, body: { revision, archived: true } }),
+    )
+    notice.did(`Put away: ${name}. It teaches nothing now.`, undo, refresh)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+  await refresh()
+}
+
+const kindOf = (check: PieceCheck) =>
+  check.drill ? 'practice' : check.trial ? 'trial' : check.of === 'coil' ? 'coil' : 'pieces'
+const all = computed(() => checks.value?.entries ?? [])
+const when = (text: string) => new Date(text).toLocaleDateString(undefined, { dateStyle: 'medium' })
+</script>
+
+<template>
+  <form class="serif sentence" data-test="begin-check" @submit.prevent="begin">
+    Measure
+    <input
+      v-model="count"
+      class="word short"
+      inputmode="numeric"
+      placeholder="how many"
+      aria-label="How many"
+      data-test="check-count"
+    />
+    <select v-model="what" class="word" aria-label="What of it" data-test="check-what">
+      <option v-for="way in ways" :key="way.word" :value="way.word">{{ way.says }}</option>
+    </select>
+    of <PiecePicker v-model="piece" label="a piece" />,
+    <select v-model="lot" class="word" aria-label="Off which lot" data-test="check-lot">
+      <option value="">off a spool not named</option>
+      <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">
+        off lot {{ one.lot_n }}, {{ one.name }}
+      </option>
+    </select>
+    <template v-if="what === 'trial'">
+      cut
+      <input
+        v-model="blank"
+        class="word short"
+        placeholder="how long"
+        aria-label="Blank that was cut, flush to flush"
+        data-test="trial-blank"
+      />
+      with
+      <input
+        v-model="over"
+        class="word short"
+        placeholder="nothing"
+        aria-label="Wire left over; with a minus where it was missing"
+        data-test="trial-over"
+      />
+      over</template
+    >.
+    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="start-check"
+      >Measure</v-btn
+    >
+    <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
+    <span v-if="what === 'trial'" class="quiet hint"
+      >Over: what had to be trimmed off the end. Where wire was missing, write it with a minus.</span
+    >
+  </form>
+
+  <v-text-field
+    v-if="all.length || find"
+    v-model="find"
+    class="find no-print"
+    label="Find a check"
+    type="search"
+    autocomplete="off"
+    hide-details
+    data-test="find-check"
+  />
+  <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+  <p v-else-if="!checks" class="quiet" role="status">Looking…</p>
+  <p v-else-if="!all.length" class="empty" data-test="no-checks">
+    <template v-if="find">Nothing measured is called so.</template>
+    <template v-else
+      >Nothing was measured yet. One coil, measured once, tells how its spool springs: the next plan off it
+      takes the right rod. Begin with the sentence above.</template
+    >
+  </p>
+  <ul v-else class="pieces checks" data-test="checks">
+    <li v-for="row in all" :key="row.id">
+      <div>
+        <router-link class="name serif" :to="`/check/${row.id}`" data-test="open-check">{{
+          row.name
+        }}</router-link>
+        <p class="told">{{ row.sentence }}</p>
+      </div>
+      <span class="kind">{{ kindOf(row.record) }}</span>
+      <span class="quiet when">{{ when(row.created_at) }}</span>
+      <MoreMenu
+        :of="row.name"
+        :acts="[
+          {
+            label: 'Put away',
+            test: 'put-away-check',
+            act: () => putAway(row.id, row.revision, row.name),
+          },
+        ]"
+      />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.sentence {
+  font-size: 1.3rem;
+  line-height: 2;
+  margin: 0 0 10px;
+}
+
+.word {
+  min-height: 34px;
+}
+
+.short {
+  min-width: 4.6em;
+}
+
+.fault,
+.hint {
+  display: block;
+  font: 1.05rem/1.3 var(--sans);
+}
+
+.find {
+  max-width: 320px;
+  margin-bottom: 8px;
+}
+
+.checks > li {
+  grid-template-columns: minmax(0, 1fr) auto auto 40px;
+  align-items: center;
+}
+
+.name {
+  font-size: 1.35rem;
+  line-height: 1.2;
+  text-decoration: none;
+}
+
+.told {
+  margin: 2px 0 0;
+}
+
+.kind {
+  font-weight: 700;
+}
+
+.when {
+  white-space: nowrap;
+}
+
+.empty {
+  max-width: 62ch;
+}
+
+@media (max-width: 600px) {
+  .checks > li {
+    grid-template-columns: minmax(0, 1fr) 40px;
+  }
+
+  .kind,
+  .when {
+    grid-column: 1;
+  }
+}
+</style>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, data } from '../api/client'
+import { useAmounts } from '../shared/amounts'
+import { useNotice } from '../shared/notice'
+import { useSettings } from '../shared/settings'
+
+/** How even this workshop is, as measured; how long its steps take; and everything that was ever read. */
+const settings = useSettings()
+const notice = useNotice()
+const queries = useQueryClient()
+const { across } = useAmounts()
+const { data: own, error } = useQuery({
+  queryKey: ['hand', 'learned'],
+  queryFn: () => data(api.GET('/api/hand/learned')),
+  staleTime: 0,
+})
+const { data: paces } = useQuery({
+  queryKey: ['paces'],
+  queryFn: () => data(api.GET('/api/paces')),
+  staleTime: 0,
+})
+
+const seen = computed(() => (own.value?.sources ?? []).some((source) => source.seen_n > 0))
+const taken = computed(() => JSON.stringify(own.value?.hand) === JSON.stringify(settings.settings.hand))
+async function takeOver() {
+  const before = settings.settings.hand
+  const put = async (hand: typeof before) => {
+    try {
+      await settings.keep({ hand })
+      await queries.invalidateQueries()
+    } catch (thrown) {
+      notice.fail(thrown)
+    }
+  }
+  await put(own.value!.hand)
+  notice.say('Plans reckon with your own hand now.', () => put(before))
+}
+
+/** The history, page by page. */
+const before = ref<number | undefined>()
+const { data: history } = useQuery({
+  queryKey: ['readings', before],
+  queryFn: () => data(api.GET('/api/readings', { params: { query: { before: before.value, most: 50 } } })),
+  placeholderData: (last) => last,
+  staleTime: 0,
+})
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const percent = (share: number) => `${Math.round(100 * share)} %`
+</script>
+
+<template>
+  <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+  <p v-else-if="!own" class="quiet" role="status">Looking…</p>
+  <div v-else class="two">
+    <section>
+      <h2>Where the ± of a ring comes from</h2>
+      <p class="told serif" data-test="narrows">{{ own.told }}</p>
+      <table class="ledger" data-test="own-spread">
+        <thead>
+          <tr>
+            <th>Source</th>
+            <th class="right">Here</th>
+            <th class="right">Handbook</th>
+            <th class="right">Of all</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in own.sources" :key="one.source">
+            <td>
+              {{ one.shown }}
+              <span class="quiet">{{ one.seen_n ? `seen ${one.seen_n} times` : 'not measured' }}</span>
+            </td>
+            <td class="right num">{{ across(one.mm) }}</td>
+            <td class="right">{{ across(one.handbook_mm) }}</td>
+            <td class="right">{{ percent(one.share) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="!seen" class="quiet">
+        Nothing says yet how even your hand is: measure a few coils or rings, three readings each.
+      </p>
+      <v-btn
+        v-else
+        class="no-print"
+        variant="flat"
+        color="primary"
+        :disabled="taken"
+        data-test="take-hand"
+        @click="takeOver"
+        >{{ taken ? 'Plans reckon with it' : 'Reckon plans with my own hand' }}</v-btn
+      >
+    </section>
+    <section>
+      <h2>How long steps take here</h2>
+      <p v-if="!paces?.length" class="quiet">
+        The Bench learns it: once four pieces of a batch are through a step, its minutes are known.
+      </p>
+      <table v-else class="ledger" data-test="paces">
+        <thead>
+          <tr>
+            <th>Step</th>
+            <th class="right">Against what is reckoned</th>
+            <th class="right">From, to</th>
+            <th class="right">Batches</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="pace in paces" :key="pace.operation">
+            <td>{{ pace.operation.replaceAll('-', ' ') }}</td>
+            <td class="right num">{{ percent(pace.share) }}</td>
+            <td class="right">
+              {{ percent(pace.from_to[0] as number) }}, {{ percent(pace.from_to[1] as number) }}
+            </td>
+            <td class="right">{{ pace.batches_n }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+  <section v-if="history?.total" class="history" data-test="history">
+    <h2>
+      All that was ever read <span class="quiet">{{ history.total }} readings</span>
+    </h2>
+    <table class="ledger">
+      <tbody>
+        <tr v-for="one in history.readings" :key="one.reading_n" :class="{ quiet: one.aside }">
+          <td>
+            <router-link :to="`/check/${one.check}`">{{ one.name }}</router-link>
+          </td>
+          <td class="num">{{ one.piece_n }}</td>
+          <td>{{ one.key.replace('_mm', '').replaceAll('-', ' ') }}</td>
+          <td class="right num">{{ across(one.value) }}</td>
+          <td class="quiet">{{ when(one.at) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <v-btn v-if="before" class="no-print" @click="before = undefined">Newest</v-btn>
+    <v-btn
+      v-if="history.readings.length === 50"
+      class="no-print"
+      data-test="older"
+      @click="before = history!.readings.at(-1)!.reading_n"
+      >Older</v-btn
+    >
+  </section>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  gap: 18px 48px;
+}
+
+.told {
+  font-size: 1.3rem;
+  margin: 0 0 8px;
+}
+
+.history {
+  margin-top: 24px;
+}
+
+h2 .quiet {
+  font-weight: 400;
+  margin-left: 8px;
+}
+</style>

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LotKnown } from '../api/client'
+import { usePlotLook } from '../drawing/plot'
+import PlotPlace from '../drawing/PlotPlace.vue'
+
+/** The factor of a lot: the handbook's band, each measurement with how sure it is, and the band now. */
+const props = defineProps<{ known: LotKnown }>()
+const look = usePlotLook()
+const HANDBOOK = 0.153
+
+const per = (factor: number) => 100 * (factor - 1)
+const described = computed(
+  () =>
+    `Springing against the handbook. The handbook leaves ± 15 %. ${props.known.points
+      .map(
+        (point, i) =>
+          `Measurement ${i + 1}: ${per(point.flow).toFixed(0)} % ± ${(100 * point.spread).toFixed(0)} %`,
+      )
+      .join('; ')}. Now: ${per(props.known.flow).toFixed(1)} % ± ${(100 * props.known.spread).toFixed(1)} %.`,
+)
+const option = computed(() => {
+  const { colours, text, axis, tooltip } = look.value
+  const { points, flow, spread } = props.known
+  const n = points.length
+  /** A band from left to right, as a line and what lies between it and another. */
+  const band = (name: string, from: number, to: number, colour: string, opacity: number) => [
+    {
+      type: 'line',
+      stack: name,
+      silent: true,
+      symbol: 'none',
+      lineStyle: { opacity: 0 },
+      data: [
+        [0.4, per(from)],
+        [n + 0.6, per(from)],
+      ],
+    },
+    {
+      type: 'line',
+      stack: name,
+      name,
+      silent: true,
+      symbol: 'none',
+      stackStrategy: 'all',
+      lineStyle: { opacity: 0 },
+      areaStyle: { color: colour, opacity },
+      data: [
+        [0.4, per(to) - per(from)],
+        [n + 0.6, per(to) - per(from)],
+      ],
+    },
+  ]
+  const dots = points.map((point, i) => ({
+    value: [i + 1, per(point.flow)],
+    symbol: point.aside ? 'emptyCircle' : point.outlier ? 'diamond' : 'circle',
+    itemStyle: { color: point.aside ? colours.quiet : point.outlier ? colours.error : colours.primary },
+  }))
+  const bars = points.map((point, i) => ({
+    type: 'line',
+    silent: true,
+    symbol: 'none',
+    lineStyle: { color: point.aside ? colours.quiet : colours.primary, width: 1.5 },
+    data: [
+      [i + 1, per(point.flow - point.spread)],
+      [i + 1, per(point.flow + point.spread)],
+    ],
+  }))
+  const name = (label: string, at: number, colour: string) => ({
+    yAxis: per(at),
+    lineStyle: { color: colour, width: 1.4 },
+    label: { ...text, formatter: label, position: 'insideEndTop', color: colour },
+  })
+  return {
+    animation: false,
+    grid: { left: 64, right: 24, top: 16, bottom: 40 },
+    tooltip: {
+      ...tooltip,
+      formatter: (at: { value: number[] }) => `measurement ${at.value[0]}: ${at.value[1]!.toFixed(1)} %`,
+    },
+    xAxis: {
+      ...axis,
+      name: 'measurement',
+      nameGap: 24,
+      min: 0.4,
+      max: n + 0.6,
+      minInterval: 1,
+      interval: 1,
+      axisLabel: { ...text, formatter: (at: number) => (Number.isInteger(at) ? String(at) : '') },
+    },
+    yAxis: {
+      ...axis,
+      name: 'springs more, %',
+      nameGap: 44,
+      min: -40,
+      max: Math.max(40, ...points.map((p) => per(p.flow + p.spread) + 4)),
+    },
+    series: [
+      ...band('handbook', 1 - HANDBOOK, 1 + HANDBOOK, String(colours.quiet), 0.16),
+      ...band('now', flow - spread, flow + spread, String(colours.primary), 0.3),
+      ...bars,
+      {
+        type: 'scatter',
+        symbolSize: 11,
+        data: dots,
+        markLine: {
+          symbol: 'none',
+          silent: true,
+          data: [
+            name('handbook ± 15 %', 1, String(colours.quiet)),
+            name('now', flow, String(colours.primary)),
+          ],
+        },
+      },
+    ],
+  }
+})
+</script>
+
+<template>
+  <PlotPlace class="plot" :option="option" :described="described" data-test="lot-plot" />
+</template>
+
+<style scoped>
+.plot {
+  height: 320px;
+  max-width: 820px;
+}
+</style>

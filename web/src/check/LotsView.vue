@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { api, data } from '../api/client'
+import LotBox from './LotBox.vue'
+import LotPlot from './LotPlot.vue'
+
+/** How the lots on the rack spring against the handbook, and what of each was measured. */
+const route = useRoute()
+const { data: lots, error } = useQuery({
+  queryKey: ['learned'],
+  queryFn: () => data(api.GET('/api/learned')),
+  staleTime: 0,
+})
+const measured = computed(() => (lots.value ?? []).filter((lot) => lot.measured))
+const others = computed(() => (lots.value ?? []).filter((lot) => !lot.measured))
+const chosen = computed(() => Number(route.query.lot) || (measured.value[0]?.lot_n ?? null))
+const { data: known } = useQuery({
+  queryKey: ['lot-learned', chosen],
+  queryFn: () => data(api.GET('/api/lots/{id}/learned', { params: { path: { id: chosen.value! } } })),
+  enabled: () => chosen.value !== null,
+  staleTime: 0,
+})
+</script>
+
+<template>
+  <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
+  <p v-else-if="!lots" class="quiet" role="status">Looking…</p>
+  <p v-else-if="!lots.length" class="empty">
+    No wire lies on the rack. Once a spool is there, one measured coil tells how it springs.
+    <router-link to="/rack">Lay a spool on the rack</router-link>
+  </p>
+  <div v-else class="lots">
+    <nav class="list" aria-label="Lots">
+      <p v-if="!measured.length" class="empty" data-test="no-lots">
+        No lot was measured yet: all plans go by the handbook’s ± 15 %.
+        <router-link to="/check">Measure a coil</router-link>
+      </p>
+      <router-link
+        v-for="lot in measured"
+        :key="lot.lot_n"
+        :to="`/check/lots?lot=${lot.lot_n}`"
+        class="line"
+        :aria-current="lot.lot_n === chosen ? 'true' : undefined"
+        data-test="lot-line"
+      >
+        <span class="serif name">Lot {{ lot.lot_n }}, {{ lot.name }}</span>
+        <span>{{ lot.told }}</span>
+      </router-link>
+      <details v-if="others.length">
+        <summary class="quiet">{{ others.length }} not measured</summary>
+        <p v-for="lot in others" :key="lot.lot_n" class="quiet">Lot {{ lot.lot_n }}, {{ lot.name }}</p>
+      </details>
+    </nav>
+    <section v-if="chosen && known" class="one">
+      <LotBox :lot-n="chosen" open />
+      <LotPlot v-if="known.points.length" :known="known" />
+      <ul class="points">
+        <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
+          <router-link :to="`/check/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>
+          <template v-if="point.aside">, set aside</template>
+          <template v-else-if="point.outlier"
+            >, does not go with the others: measure it again, or set it aside there</template
+          >
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.lots {
+  display: grid;
+  grid-template-columns: minmax(250px, 340px) minmax(0, 1fr);
+  gap: 14px 44px;
+}
+
+.line {
+  display: block;
+  color: inherit !important;
+  text-decoration: none;
+  padding: 8px 10px;
+  margin-left: -10px;
+  border-left: 3px solid transparent;
+}
+
+.line[aria-current] {
+  border-color: rgb(var(--v-theme-primary));
+}
+
+.line span {
+  display: block;
+}
+
+.name {
+  font-size: 1.25rem;
+}
+
+.points {
+  padding-left: 1.2em;
+}
+
+@media (max-width: 820px) {
+  .lots {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, data, faultsOf, type Matching, type ToMeasure } from '../api/client'
+import { useAmounts } from '../shared/amounts'
+import { countOf } from '../shared/typing'
+
+/** The measured pieces, matched into pairs or sets. */
+const props = defineProps<{ check: number; dimensions: ToMeasure[] }>()
+const { across } = useAmounts()
+const measurable = () => props.dimensions.filter((one) => one.kind)
+const chosen = ref<string[]>(
+  measurable()
+    .slice(0, 1)
+    .map((one) => one.key),
+)
+const size = ref('2')
+const matching = ref<Matching | null>(null)
+const keys = ref<string[]>([])
+const faults = ref<string[]>([])
+watch(
+  () => props.dimensions,
+  () => {
+    if (!chosen.value.length)
+      chosen.value = measurable()
+        .slice(0, 1)
+        .map((one) => one.key)
+  },
+)
+
+async function match() {
+  const n = countOf(size.value)
+  faults.value = n ? [] : [`“${size.value}” is no number of pieces: write 2 for pairs.`]
+  if (!n) return
+  try {
+    const body = { keys: chosen.value, size: n }
+    const params = { path: { id: props.check } }
+    matching.value = await data(api.POST('/api/checks/{id}/pairs', { params, body }))
+    keys.value = [...chosen.value]
+  } catch (thrown) {
+    matching.value = null
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+}
+const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.value[i])?.what ?? ''
+</script>
+
+<template>
+  <section class="match" data-test="match">
+    <h2>Which go together</h2>
+    <form class="serif sentence no-print" @submit.prevent="match">
+      Sets of
+      <input
+        v-model="size"
+        class="word"
+        inputmode="numeric"
+        aria-label="How many go together"
+        data-test="set-size"
+      />
+      alike in
+      <label v-for="one in measurable()" :key="one.key" class="option">
+        <input v-model="chosen" type="checkbox" :value="one.key" /> {{ one.what }}
+      </label>
+      <v-btn type="submit" variant="flat" color="primary" data-test="match-them">Match them</v-btn>
+    </form>
+    <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
+    <template v-if="matching">
+      <ul class="sets" data-test="sets">
+        <li v-for="set in matching.sets" :key="set.pieces_n.join()" :class="{ watch: !set.passes }">
+          <span class="num">{{ set.pieces_n.join(' + ') }}</span>
+          <span class="quiet">{{ across(set.mismatch_mm) }} apart in {{ nameOf(set.worst) }}</span>
+          <span v-if="!set.passes">further than you let pass</span>
+        </li>
+      </ul>
+      <p v-if="matching.left_over_n.length" data-test="left-over">
+        Left over: number {{ matching.left_over_n.join(', ') }}.
+      </p>
+      <p class="quiet">
+        {{
+          matching.least
+            ? 'No other way of matching them has a smaller sum of differences.'
+            : 'No swap of two pieces would make it better.'
+        }}
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.sentence {
+  font-size: 1.2rem;
+  line-height: 2;
+}
+
+.option {
+  font: 1.05rem var(--sans);
+  margin-right: 10px;
+}
+
+.sets {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 6px 24px;
+}
+
+.sets .num {
+  font-size: 1.35rem;
+  margin-right: 10px;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CaliperReading, ToMeasure } from '../api/client'
+import { useAmounts } from '../shared/amounts'
+
+/** Every reading as it was taken; one is set aside by the maker, never by the program. */
+const props = defineProps<{ readings: CaliperReading[]; dimensions: ToMeasure[] }>()
+const emit = defineEmits<{ aside: [reading: number, aside: boolean] }>()
+const { across } = useAmounts()
+const open = ref(false)
+const named = (key: string) => props.dimensions.find((one) => one.key === key)
+const value = (one: CaliperReading) => (named(one.key)?.kind ? across(one.value) : String(one.value))
+const when = (text: string) =>
+  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const newest = computed(() => [...props.readings].reverse())
+const sources = { typed: 'typed', caliper: 'caliper', simulated: 'simulated caliper' }
+</script>
+
+<template>
+  <section v-if="readings.length" class="readings no-print">
+    <button
+      type="button"
+      class="plain toggle"
+      :aria-expanded="open"
+      data-test="all-readings"
+      @click="open = !open"
+    >
+      {{ open ? 'Hide the readings' : `All ${readings.length} readings` }}
+    </button>
+    <div v-if="open" class="scroll">
+      <table class="ledger" data-test="readings">
+        <tbody>
+          <tr v-for="one in newest" :key="one.reading_n" :class="{ quiet: one.aside }">
+            <td class="num">{{ one.piece_n }}</td>
+            <td>{{ named(one.key)?.what ?? one.key }}</td>
+            <td class="num right">{{ value(one) }}</td>
+            <td>{{ sources[one.from] }}</td>
+            <td>{{ when(one.at) }}</td>
+            <td>
+              <v-btn
+                density="compact"
+                data-test="set-aside"
+                @click="emit('aside', one.reading_n ?? 0, !one.aside)"
+                >{{ one.aside ? 'Take in again' : 'Set aside' }}</v-btn
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.readings {
+  margin-top: 14px;
+}
+
+.scroll {
+  overflow-x: auto;
+}
+</style>

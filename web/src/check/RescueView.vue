@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, faultsOf, type Rescues, type WentWrong } from '../api/client'
+import PieceSketch from '../drawing/PieceSketch.vue'
+import { usePattern } from '../patterns/pattern'
+import PiecePicker from '../rack/PiecePicker.vue'
+import type { ChosenPiece } from '../shared/asked'
+import { readFields } from '../shared/form'
+
+/** A piece went wrong at a step: what the wire that is left can still become. */
+const router = useRouter()
+const pattern = usePattern()
+const piece = shallowRef<ChosenPiece | null>(null)
+const wrong = ref<WentWrong['wrong']>('cut-short')
+const by = ref('')
+const faults = ref<string[]>([])
+const rescues = ref<Rescues | null>(null)
+const mishaps: { word: WentWrong['wrong']; says: string; by: string }[] = [
+  { word: 'cut-short', says: 'the blank was cut short', by: 'how much' },
+  { word: 'end-starved', says: 'the end ran out before the last bend', by: 'how much is missing' },
+  { word: 'eye-too-large', says: 'the eye came out too large', by: 'how much larger' },
+  { word: 'spiral-loose', says: 'the spiral came out loose', by: 'how far apart its turns lie' },
+  { word: 'turns-lifted', says: 'more than one turn was lifted', by: 'how many turns' },
+  { word: 'over-hammered', says: 'it was hammered too thin', by: 'how thick it is now' },
+]
+
+async function look() {
+  rescues.value = null
+  faults.value = []
+  const purpose = piece.value?.purpose
+  if (!purpose || !('finding' in purpose)) {
+    faults.value = ['Choose a finding. Of rings nothing is lost but the ring itself.']
+    return
+  }
+  try {
+    const turns = wrong.value === 'turns-lifted'
+    const read = await readFields({ by: by.value }, { by: [turns ? 'count' : 'length', 'needed'] })
+    const body = { request: purpose.finding, mishap: { wrong: wrong.value, by: read.by as number } }
+    rescues.value = await data(api.POST('/api/rescue', { body }))
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+}
+
+async function open(request: Rescues['options'][number]['request']) {
+  void pattern.start(request)
+  await router.push('/patterns/room')
+}
+</script>
+
+<template>
+  <form class="serif sentence" data-test="rescue" @submit.prevent="look">
+    Of <PiecePicker v-model="piece" label="a finding" />
+    <select v-model="wrong" class="word" aria-label="What went wrong" data-test="wrong">
+      <option v-for="one in mishaps" :key="one.word" :value="one.word">{{ one.says }}</option>
+    </select>
+    by
+    <input
+      v-model="by"
+      class="word"
+      :placeholder="mishaps.find((one) => one.word === wrong)!.by"
+      aria-label="By how much"
+      data-test="wrong-by"
+    />.
+    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now"
+      >What can it become</v-btn
+    >
+    <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
+  </form>
+  <template v-if="rescues">
+    <ul class="ways" data-test="rescues">
+      <li v-for="one in rescues.options" :key="one.told">
+        <PieceSketch class="sketch" :drawing="{ ...one.drawing, dimensions: [] }" />
+        <p>{{ one.told }}</p>
+        <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">Draw it</v-btn>
+      </li>
+    </ul>
+    <p v-if="!rescues.options.length" class="watch">Nothing of this pattern can be made of what is left.</p>
+    <p>{{ rescues.scrap }}</p>
+  </template>
+  <p v-else class="empty quiet">
+    Cut short, an eye too large, two turns lifted: what is left of the wire often still makes a good piece.
+  </p>
+</template>
+
+<style scoped>
+.sentence {
+  font-size: 1.3rem;
+  line-height: 2;
+}
+
+.fault {
+  display: block;
+  font: 1.05rem/1.3 var(--sans);
+}
+
+.ways {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  gap: 18px 30px;
+}
+
+.sketch {
+  height: 130px;
+  width: 100%;
+}
+
+.empty {
+  max-width: 62ch;
+}
+</style>

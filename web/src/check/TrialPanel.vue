@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, data, type CheckView, type NextBlank } from '../api/client'
+import { useNotice } from '../shared/notice'
+
+/** What a trial says of the next blank, and the pattern it becomes a revision of. */
+const props = defineProps<{ view: CheckView; next: NextBlank }>()
+const router = useRouter()
+const queries = useQueryClient()
+const notice = useNotice()
+const refresh = () => queries.invalidateQueries()
+const pattern = computed(() => props.view.entry.record.pattern ?? null)
+const { data: kept } = useQuery({
+  queryKey: ['pattern', pattern],
+  queryFn: () => data(api.GET('/api/patterns/{id}', { params: { path: { id: pattern.value! } } })),
+  enabled: () => pattern.value !== null,
+  staleTime: 0,
+})
+
+async function accept() {
+  try {
+    const params = { path: { id: props.view.entry.id } }
+    const body = { pattern: pattern.value!, revision: kept.value!.revision }
+    const { entry, undo } = await data(api.POST('/api/checks/{id}/accept', { params, body }))
+    notice.did(`“${entry.name}” is cut so from now on; the revision before is kept.`, undo, refresh)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+  await refresh()
+}
+
+async function again() {
+  const { record, name } = props.view.entry
+  const trial = { blank_mm: props.next.blank_mm, over_mm: 0 }
+  try {
+    const body = { ...record, name, trial, keys: record.keys ?? [] }
+    const { entry, undo } = await data(api.POST('/api/checks', { body }))
+    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    await router.push(`/check/${entry.id}`)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+}
+</script>
+
+<template>
+  <section class="trial" data-test="trial">
+    <p class="told serif" data-test="next-blank">{{ next.told }}</p>
+    <ul>
+      <li v-for="reason in next.reasons" :key="reason">{{ reason }}</li>
+      <li v-for="mark in next.marks" :key="mark" class="watch">{{ mark }}</li>
+    </ul>
+    <p v-if="next.good">This one came out as it should.</p>
+    <div class="acts no-print">
+      <v-btn data-test="next-trial" @click="again">Try the next blank</v-btn>
+      <v-btn
+        v-if="pattern"
+        variant="flat"
+        color="primary"
+        :disabled="!kept"
+        data-test="accept-trial"
+        @click="accept"
+        >Cut “{{ kept?.name ?? '' }}” so from now on</v-btn
+      >
+      <span v-else class="quiet">Keep the pattern to accept what the trial has shown.</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.trial {
+  max-width: 80ch;
+  margin-bottom: 16px;
+}
+
+.told {
+  font-size: 1.7rem;
+  line-height: 1.2;
+  margin: 0 0 6px;
+}
+
+ul {
+  margin: 0 0 10px;
+  padding-left: 1.2em;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+</style>
