@@ -1,20 +1,29 @@
 //! The demo workshop: open files, read by the same import a user would use.
 
 use anyhow::Context as _;
+use lorimant_core::ask;
 use lorimant_core::fault::Fault;
+use lorimant_core::learn::check::{CaliperReading, PieceCheck, ReadFrom};
+use lorimant_core::learn::dimension::CheckedOf;
+use lorimant_core::learn::simulated::{SEED, Simulated};
 use lorimant_core::order::{Bag, Line, Order};
 use lorimant_core::piece::Piece;
+use lorimant_core::rack::stock::Lot;
+use lorimant_core::wire::lot::LotFactor;
 use rusqlite::Transaction;
 use serde::Deserialize;
 
 use crate::document::plans::PlanDocument;
 use crate::document::rack::RackDocument;
 use crate::extract::understand;
-use crate::store::shelf::{self, Shelf};
-use crate::store::{Store, StoreError, batch, carried, keep_settings, pieces, settings};
+use crate::store::shelf::{self, Entry, Shelf};
+use crate::store::{
+    Store, StoreError, batch, carried, checks, keep_settings, pieces, read_workshop, settings,
+};
 
 const WORKSHOP: &str = include_str!("../../../demo/workshop.json");
 const RACK: &str = include_str!("../../../demo/rack.json");
+const CHECKS: &str = include_str!("../../../demo/checks.json");
 const ORDERS: &str = include_str!("../../../demo/orders.json");
 
 /// What is ordered in the demo, and what lies in bags there: pieces by the names they are kept under.
@@ -52,6 +61,25 @@ struct DemoBag {
     filled_days_ago: i32,
 }
 
+/// What was measured in the demo, by the simulated caliper.
+#[derive(Deserialize)]
+#[serde(deny_unknown_fields)]
+struct DemoCheck {
+    name: String,
+    /// The kept piece; or what is asked for.
+    #[serde(default)]
+    of: String,
+    #[serde(default)]
+    asked: String,
+    /// The lot its wire is off.
+    #[serde(default)]
+    lot: String,
+    measures: CheckedOf,
+    pieces_n: u32,
+    /// The dimensions that were read.
+    read: Vec<String>,
+}
+
 /// Loads the demo workshop into a new file.
 ///
 /// # Errors
@@ -63,6 +91,7 @@ pub fn load(store: &Store) -> anyhow::Result<()> {
         understand(RACK.as_bytes()).map_err(|problem| anyhow::anyhow!("demo: {}", problem.detail))?;
     stock.check().context("the demo rack is not sound")?;
     let orders: DemoOrders = serde_json::from_str(ORDERS).context("the demo orders cannot be read")?;
+    let checks: Vec<DemoCheck> = serde_json::from_str(CHECKS).context("the demo checks cannot be read")?;
     let loaded = store.write(|transaction| {
         let batch = batch::next(transaction)?;
         if let Some(new) = &document.settings {
@@ -71,7 +100,8 @@ pub fn load(store: &Store) -> anyhow::Result<()> {
         }
         shelf::bring_in(transaction, batch, &document)?;
         carried::bring_in(transaction, batch, &stock)?;
-        bring_orders(transaction, batch, orders)
+        bring_orders(transaction, batch, orders)?;
+        bring_checks(transaction, batch, checks)
     });
     loaded.map(|_| ()).context("the demo workshop could not be loaded")
 }
@@ -108,6 +138,65 @@ fn bring_orders(t: &Transaction, undo: i64, of: DemoOrders) -> Result<(), StoreE
             note: String::new(),
         };
         Shelf::Bags.add(t, undo, &bag)?;
+    }
+    Ok(())
+}
+
+/// Measures what the demo has measured, as the simulated caliper shows it.
+fn bring_checks(t: &Transaction, undo: i64, of: Vec<DemoCheck>) -> Result<(), StoreError> {
+    let workshop = read_workshop(t)?;
+    let lots: Vec<Entry<Lot>> = Shelf::Lots.all(t)?;
+    for check in of {
+        let missing =
+            || StoreError::Refused(Fault::new("of", format!("the demo has no {}", check.of)).into());
+        let piece = match pieces::named(t, &check.of, None)?.into_iter().next() {
+            Some(kept) => kept.piece,
+            None => {
+                let asked = ask::answer(&check.asked, &workshop, &Vec::new).request;
+                Piece::Rings(asked.ok_or_else(missing)?)
+            }
+        };
+        let lot = lots.iter().find(|lot| lot.name == check.lot);
+        let piece = piece.with_wires(|wire| wire.lot = lot.map(|lot| LotFactor::unmeasured(lot.id)));
+        let record = PieceCheck {
+            name: check.name,
+            piece,
+            of: check.measures,
+            pieces_n: check.pieces_n,
+            keys: vec![],
+            batch: None,
+            pattern: None,
+            off_spool_mm: None,
+            trial: None,
+            drill: None,
+        };
+        let entry = Shelf::Checks.add(t, undo, &record)?;
+        let simulated = Simulated { seed: SEED, hand: workshop.hand };
+        for piece_n in 1..=check.pieces_n {
+            for key in &check.read {
+                let times_n = if key.contains("inside") || key.contains("loop") { 3 } else { 1 };
+                for nth in 0..times_n {
+                    let own = simulated.own(entry.id, piece_n);
+                    let Some(value) = simulated.shows(&record, own, key, nth, &workshop) else { continue };
+                    let reading = CaliperReading {
+                        reading_n: 0,
+                        piece_n,
+                        key: key.clone(),
+                        value,
+                        from: ReadFrom::Simulated,
+                        at: String::new(),
+                        aside: false,
+                    };
+                    checks::keep(
+                        t,
+                        entry.id,
+                        &format!("demo-{}-{piece_n}-{key}-{nth}", entry.id),
+                        &reading,
+                        &workshop,
+                    )?;
+                }
+            }
+        }
     }
     Ok(())
 }

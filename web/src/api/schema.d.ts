@@ -3976,6 +3976,8 @@ export interface components {
         CheckSheet: {
             /** @description A chart of each dimension that was measured of at least two pieces. */
             charts: components["schemas"]["DimensionChart"][];
+            /** @description Colour of its bare metal, `#rrggbb`. */
+            colour: string;
             /** @description The piece drawn, with the lines of its dimensions. */
             drawing: components["schemas"]["Drawing"];
             feedback?: components["schemas"]["DrillFeedback"] | null;
@@ -8691,6 +8693,8 @@ export interface components {
         };
         /** @description What can be done. */
         Rescues: {
+            /** @description Colour of its bare metal, `#rrggbb`. */
+            colour: string;
             /** @description What it can become, what changes least first. */
             options: components["schemas"]["Rescue"][];
             /** @description The last way out: scrap with its weight. */

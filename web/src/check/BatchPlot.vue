@@ -39,13 +39,19 @@ const option = computed(() => {
       name: 'number',
       nameGap: 24,
       minInterval: 1,
+      axisLabel: { ...text, showMinLabel: false, showMaxLabel: false },
       min: 0.5,
       max: props.chart.pieces.at(-1)!.piece_n + 0.5,
     },
     yAxis: {
       ...axis,
       scale: true,
-      axisLabel: { ...text, formatter: (mm: number) => mm.toFixed(settings.caliper.places_n) },
+      axisLabel: {
+        ...text,
+        showMinLabel: false,
+        showMaxLabel: false,
+        formatter: (mm: number) => mm.toFixed(settings.caliper.places_n),
+      },
       min: (range: { min: number; max: number }) => Math.min(range.min, on(props.chart.least)) - on(0.03),
       max: (range: { min: number; max: number }) => Math.max(range.max, on(props.chart.most)) + on(0.03),
     },
@@ -75,8 +81,8 @@ const option = computed(() => {
     <h2>
       {{ what }}
       <span class="quiet"
-        >{{ across(chart.mean) }} on the mean, ± {{ across(chart.spread) }}
-        <template v-if="chart.would_pass">, {{ chart.would_pass }}</template></span
+        >{{ across(chart.mean) }} on the mean, ± {{ across(chart.spread)
+        }}<template v-if="chart.would_pass">, {{ chart.would_pass }}</template></span
       >
     </h2>
     <PlotPlace class="plot" :option="option" :described="described" />

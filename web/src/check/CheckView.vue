@@ -152,7 +152,7 @@ function pick(key: string) {
 </script>
 
 <template>
-  <main class="page check">
+  <div class="page check">
     <p class="crumb no-print"><router-link to="/check">What is measured</router-link></p>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <p v-else-if="!view" class="quiet" role="status">Looking…</p>
@@ -160,7 +160,7 @@ function pick(key: string) {
       <h1>{{ view.entry.name }}</h1>
       <p class="quiet sentence">{{ view.entry.sentence }}</p>
       <div class="bench">
-        <div class="stage" data-test="check-drawing">
+        <div class="stage" data-test="check-drawing" :style="{ '--metal': sheet.colour }">
           <DrawingStage v-if="drawn" :drawing="drawn" />
         </div>
         <section class="now" aria-label="What to measure">
@@ -291,7 +291,7 @@ function pick(key: string) {
       <MatchPanel v-if="pairable && check.of === 'piece'" :check="id" :dimensions="keys" />
       <ReadingList :readings="view.readings" :dimensions="sheet.to_measure" @aside="setAside" />
     </template>
-  </main>
+  </div>
 </template>
 
 <style scoped>
@@ -348,6 +348,12 @@ function pick(key: string) {
   border-radius: 3px;
   background: rgb(var(--v-theme-surface));
   color: inherit;
+}
+
+.field::placeholder {
+  font-weight: 400;
+  font-size: 1.2rem;
+  color: rgb(var(--v-theme-quiet));
 }
 
 .came {

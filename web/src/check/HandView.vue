@@ -160,6 +160,10 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
   margin: 0 0 8px;
 }
 
+.two .v-btn {
+  margin-top: 12px;
+}
+
 .history {
   margin-top: 24px;
 }

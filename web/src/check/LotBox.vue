@@ -17,8 +17,12 @@ const { data: known } = useQuery({
   staleTime: 0,
 })
 const other = computed(() => known.value?.rod && known.value.rod.now !== known.value.rod.handbook)
+/** Whether it is surer by what a caliper shows. */
+const surer = computed(
+  () => known.value?.rod && across(known.value.rod.now_mm) !== across(known.value.rod.handbook_mm),
+)
 async function planWith() {
-  void plan.start(known.value!.rod!.request)
+  await plan.start(known.value!.rod!.request)
   await router.push('/rings')
 }
 </script>
@@ -34,7 +38,10 @@ async function planWith() {
         v-if="other"
       >
         instead of the {{ known.rod.handbook }}</template
-      >: ± {{ across(known.rod.now_mm) }} where the handbook leaves ± {{ across(known.rod.handbook_mm) }}.
+      ><template v-if="surer"
+        >: ± {{ across(known.rod.now_mm) }} where the handbook leaves ±
+        {{ across(known.rod.handbook_mm) }}</template
+      >.
       <v-btn class="no-print" data-test="plan-with-lot" @click="planWith">Plan with it</v-btn>
     </p>
     <router-link v-if="!open && known.measured_n" class="no-print" :to="`/check/lots?lot=${lotN}`"

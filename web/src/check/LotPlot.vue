@@ -23,6 +23,9 @@ const option = computed(() => {
   const { colours, text, axis, tooltip } = look.value
   const { points, flow, spread } = props.known
   const n = points.length
+  /** As far as anything reaches, in whole tens; what reaches further goes off the paper. */
+  const far = Math.max(30, ...points.map((point) => Math.abs(per(point.flow)) + 6))
+  const edge = Math.min(90, 10 * Math.ceil(far / 10))
   /** A band from left to right, as a line and what lies between it and another. */
   const band = (name: string, from: number, to: number, colour: string, opacity: number) => [
     {
@@ -32,8 +35,8 @@ const option = computed(() => {
       symbol: 'none',
       lineStyle: { opacity: 0 },
       data: [
-        [0.4, per(from)],
-        [n + 0.6, per(from)],
+        [0, per(from)],
+        [n + 1, per(from)],
       ],
     },
     {
@@ -46,8 +49,8 @@ const option = computed(() => {
       lineStyle: { opacity: 0 },
       areaStyle: { color: colour, opacity },
       data: [
-        [0.4, per(to) - per(from)],
-        [n + 0.6, per(to) - per(from)],
+        [0, per(to) - per(from)],
+        [n + 1, per(to) - per(from)],
       ],
     },
   ]
@@ -82,19 +85,12 @@ const option = computed(() => {
       ...axis,
       name: 'measurement',
       nameGap: 24,
-      min: 0.4,
-      max: n + 0.6,
-      minInterval: 1,
+      min: 0,
+      max: n + 1,
       interval: 1,
-      axisLabel: { ...text, formatter: (at: number) => (Number.isInteger(at) ? String(at) : '') },
+      axisLabel: { ...text, formatter: (at: number) => (at > 0 && at <= n ? String(at) : '') },
     },
-    yAxis: {
-      ...axis,
-      name: 'springs more, %',
-      nameGap: 44,
-      min: -40,
-      max: Math.max(40, ...points.map((p) => per(p.flow + p.spread) + 4)),
-    },
+    yAxis: { ...axis, name: 'springs more, %', nameGap: 44, min: -edge, max: edge },
     series: [
       ...band('handbook', 1 - HANDBOOK, 1 + HANDBOOK, String(colours.quiet), 0.16),
       ...band('now', flow - spread, flow + spread, String(colours.primary), 0.3),

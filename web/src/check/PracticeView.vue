@@ -69,6 +69,10 @@ h2 {
   font-weight: 400;
 }
 
+h2::first-letter {
+  text-transform: uppercase;
+}
+
 .progress {
   margin: 12px 0 0;
   font-size: 1.1rem;

@@ -44,7 +44,7 @@ async function look() {
 }
 
 async function open(request: Rescues['options'][number]['request']) {
-  void pattern.start(request)
+  await pattern.start(request)
   await router.push('/patterns/room')
 }
 </script>
@@ -71,7 +71,7 @@ async function open(request: Rescues['options'][number]['request']) {
   <template v-if="rescues">
     <ul class="ways" data-test="rescues">
       <li v-for="one in rescues.options" :key="one.told">
-        <PieceSketch class="sketch" :drawing="{ ...one.drawing, dimensions: [] }" />
+        <PieceSketch class="sketch" :colour="rescues.colour" :drawing="{ ...one.drawing, dimensions: [] }" />
         <p>{{ one.told }}</p>
         <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">Draw it</v-btn>
       </li>

@@ -164,6 +164,8 @@ pub struct CheckSheet {
     pub keys: Vec<String>,
     /// The piece drawn, with the lines of its dimensions.
     pub drawing: Drawing,
+    /// Colour of its bare metal, `#rrggbb`.
+    pub colour: String,
     /// The pieces, in their order.
     pub pieces: Vec<CheckedPiece>,
     /// What to measure next; nothing once all is measured.
@@ -261,12 +263,17 @@ impl PieceCheck {
         if let Some(drill) = self.drill {
             return vec![drill.card().key.to_owned()];
         }
-        let telling = |one: &&ToMeasure| match (&self.piece, one.kind) {
-            (_, None | Some(Measures::Gap)) => false,
-            (Piece::Finding(_), Some(kind)) => self.trial.is_some() || kind != Measures::Wire,
-            (_, Some(kind)) => kind == Measures::Inside,
+        let caliper = |one: &&ToMeasure| !matches!(one.kind, None | Some(Measures::Gap));
+        let all: Vec<&ToMeasure> = list.iter().filter(caliper).collect();
+        let first_inside =
+            all.iter().find(|one| one.kind == Some(Measures::Inside)).map(|one| one.key.as_str());
+        // Of a trial everything says something; of a batch what is rolled and how long it is; of a coil or ring its inside.
+        let telling = |one: &&&ToMeasure| match &self.piece {
+            Piece::Finding(_) if self.trial.is_some() => true,
+            Piece::Finding(_) => one.key == "height" || Some(one.key.as_str()) == first_inside,
+            _ => one.kind == Some(Measures::Inside),
         };
-        list.iter().filter(telling).map(|one| one.key.clone()).collect()
+        all.iter().filter(telling).map(|one| one.key.clone()).collect()
     }
 
     /// Everything a view shows of it. `before` are the earlier trials of the same pattern in the same wire.
@@ -299,6 +306,7 @@ impl PieceCheck {
             to_measure,
             keys,
             drawing,
+            colour: self.piece.wire().metal.figures().colour.to_owned(),
             pieces,
             charts,
             next_blank,
@@ -350,9 +358,8 @@ impl PieceCheck {
                 let read = piece.and_then(|piece| piece.measured.iter().find(|m| m.key == *key));
                 let read_n = read.map_or(0, |measured| measured.readings_n);
                 (read_n < one.readings_n).then(|| {
-                    let which = if self.pieces_n > 1 { format!("Number {piece_n}: ") } else { String::new() };
                     let of_n = if one.readings_n > 1 {
-                        format!(" CaliperReading {} of {}.", read_n + 1, one.readings_n)
+                        format!(" Reading {} of {}.", read_n + 1, one.readings_n)
                     } else {
                         String::new()
                     };
@@ -360,7 +367,7 @@ impl PieceCheck {
                         piece_n,
                         key: key.clone(),
                         of_readings_n: read_n + 1,
-                        told: format!("{which}{}{of_n}", one.how),
+                        told: format!("{}{of_n}", one.how),
                     }
                 })
             })

@@ -233,7 +233,13 @@ fn of_rings(
         list.extend(by_hand(false));
     }
     let sheet = request.sheet(workshop);
-    let drawing = sheet.result.map(|worked| worked.released).unwrap_or_default();
+    let mut drawing = sheet.result.map(|worked| worked.released).unwrap_or_default();
+    // The coil's own inside, where the drawing of a plan shows its rod's.
+    for line in drawing.dimensions.iter_mut().filter(|line| line.figure == "coil-inside") {
+        let half = plan.coil_inside_diameter_mm / 2.0;
+        (line.from.y_mm, line.to.y_mm) = (-half, half);
+        line.text = format!("coil {}", caliper(plan.coil_inside_diameter_mm, unit));
+    }
     Ok((list, drawing))
 }
 

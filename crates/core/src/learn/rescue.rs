@@ -64,6 +64,8 @@ pub struct Rescues {
     pub wire_mm: f64,
     /// What it can become, what changes least first.
     pub options: Vec<Rescue>,
+    /// Colour of its bare metal, `#rrggbb`.
+    pub colour: String,
     /// The last way out: scrap with its weight.
     pub scrap: String,
 }
@@ -140,7 +142,8 @@ pub fn rescued(
     }
     let mass = request.wire.mass_g(wire_mm);
     let scrap = format!("Or put it to the {} scrap: {} g.", request.wire.metal, shown(mass, 2));
-    Ok(Rescues { wire_mm, options, scrap })
+    let colour = request.wire.metal.figures().colour.to_owned();
+    Ok(Rescues { wire_mm, options, colour, scrap })
 }
 
 fn flush_mm(request: &PatternRequest, workshop: &Workshop) -> Option<f64> {
@@ -194,9 +197,8 @@ fn gone_wrong(
                 .filter(|_| request.kind.0.kind.contains("spiral"))
                 .ok_or_else(|| none("spiral"))?;
             // Each turn lies so much further out: the wire is spent on fewer of them.
-            let (n, h) = (request.value(turns.name), request.wire.profile().thickness_mm());
+            let n = request.value(turns.name);
             let more = std::f64::consts::PI * mishap.by * n * n;
-            let _ = h;
             Ok((base, (planned_mm - more).max(0.0)))
         }
         Wrong::TurnsLifted => {

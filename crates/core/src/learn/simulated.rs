@@ -44,12 +44,21 @@ enum For {
     Reading = 4,
 }
 
+/// The seed of the simulated workshop that ships: the same lots and hands each time it is started.
+pub const SEED: u64 = 2026;
+
 /// What a caliper's scale shows, mm.
 const SHOWS_MM: f64 = 0.01;
 
 impl Simulated {
     fn chance(&self, what: For, of: &[u64]) -> Chance {
         Chance::of_all(&[&[self.seed, what as u64], of].concat())
+    }
+
+    /// The number of a piece in the whole workshop: each check has pieces of its own.
+    #[must_use]
+    pub fn own(&self, check: i64, piece_n: u32) -> u32 {
+        u32::try_from(check).unwrap_or(0).wrapping_mul(5003).wrapping_add(piece_n)
     }
 
     /// What is hidden in a lot.

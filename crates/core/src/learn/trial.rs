@@ -55,6 +55,9 @@ pub struct NextBlank {
     pub request: PatternRequest,
 }
 
+/// A blank that is off by a larger share of what its parts add up to was hardly measured right.
+const DOUBTFUL: f64 = 0.2;
+
 /// A trial is good when its blank was right to this, mm.
 pub const GOOD_MM: f64 = 0.5;
 
@@ -235,6 +238,12 @@ fn reasons(
     if last.over_mm.abs() > 0.05 {
         let way = if last.over_mm > 0.0 { "was over" } else { "was missing" };
         reasons.push(format!("{} {way} at the end.", caliper(last.over_mm.abs(), unit)));
+    }
+    if allowance_mm.abs() > DOUBTFUL * planned_mm {
+        reasons.push(
+            "That is far from what its parts add up to: was the blank really so long, and what was over?"
+                .to_owned(),
+        );
     }
     let of = if trials_n > 1 { format!(", over {trials_n} trials") } else { String::new() };
     let way = if allowance_mm > 0.0 { "longer" } else { "shorter" };

@@ -10,7 +10,7 @@ use lorimant_core::learn::cause::{Misfit, causes};
 use lorimant_core::learn::check::{CaliperReading, CheckSheet, PieceCheck, ReadFrom};
 use lorimant_core::learn::pairs::{Matching, matched};
 use lorimant_core::learn::reading::{Steadied, read_line, read_typed, steadied};
-use lorimant_core::learn::simulated::Simulated;
+use lorimant_core::learn::simulated::{SEED, Simulated};
 use lorimant_core::tool::workshop::Workshop;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -364,9 +364,6 @@ struct CaliperShows {
     simulated: bool,
 }
 
-/// The seed of the simulated workshop: the same pieces each time it is started.
-const SEED: u64 = 2026;
-
 /// Reads the caliper. The simulated one is first laid on the piece as the simulated workshop has made it.
 #[utoipa::path(get, path = "/api/caliper", params(LaidOn),
     responses((status = 200, body = CaliperShows), (status = 404, body = Problem), (status = 422, body = Problem),
@@ -383,8 +380,7 @@ async fn read_caliper(
             let entry: Entry<PieceCheck> = Shelf::Checks.get(c, laid.check)?;
             let nth = checks::read_n(c, laid.check, laid.piece_n, &key)?;
             let simulated = Simulated { seed: SEED, hand: checks::hand(c)? };
-            // Each check has pieces of its own.
-            let own = u32::try_from(laid.check).unwrap_or(0).wrapping_mul(5003).wrapping_add(laid.piece_n);
+            let own = simulated.own(laid.check, laid.piece_n);
             Ok(simulated.shows(&entry.record, own, &key, nth, &of))
         });
         let Some(mm) = shows.await? else {

@@ -60,6 +60,6 @@ async fn change_settings(
 ) -> Result<Json<Revisioned>, Problem> {
     settings.check()?;
     let kept = settings.clone();
-    let revision = write(&state, move |t| crate::store::keep_settings(t, &kept, revision)).await?;
+    let revision = write(&state, move |t| crate::store::checks::keep_settings(t, &kept, revision)).await?;
     Ok(Json(Revisioned::new(settings, revision)))
 }

@@ -11,8 +11,8 @@ use super::{read, write};
 use crate::extract::Path;
 use crate::problem::Problem;
 use crate::state::State;
+use crate::store::checks;
 use crate::store::history::{self, WrittenBatch};
-use crate::store::shelf;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(history)).routes(routes!(undo))
@@ -35,6 +35,6 @@ struct Undone {
 #[utoipa::path(post, path = "/api/undo/{batch}", params(("batch" = i64, Path)),
     responses((status = 200, body = Undone), (status = 404, body = Problem), (status = 409, body = Problem)))]
 async fn undo(Shared(state): Shared<State>, Path(batch): Path<i64>) -> Result<Json<Undone>, Problem> {
-    let undo = write(&state, move |transaction| shelf::undo(transaction, batch)).await?;
+    let undo = write(&state, move |transaction| checks::undo(transaction, batch)).await?;
     Ok(Json(Undone { undo }))
 }

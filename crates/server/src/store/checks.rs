@@ -15,7 +15,8 @@ use utoipa::ToSchema;
 use super::batch::now;
 use super::error::{Result, StoreError};
 use super::settings::settings;
-use super::shelf::{Entry, Shelf};
+use super::shelf::{self, Entry, Shelf};
+use crate::kept::Settings;
 
 /// A check with its readings.
 pub(crate) struct Checked {
@@ -260,8 +261,27 @@ pub(crate) fn hand(connection: &Connection) -> Result<Hand> {
     Ok(settings(connection)?.0.hand)
 }
 
+/// Undoes a batch of changes, as [`shelf::undo`] does; what was learned from checks goes with them.
+pub(crate) fn undo(t: &Transaction, undone: i64) -> Result<i64> {
+    let fresh = shelf::undo(t, undone)?;
+    if touched(t, undone)? {
+        relearn_all(t)?;
+    }
+    Ok(fresh)
+}
+
+/// Keeps new settings; where the hand is another, every lot is learned anew.
+pub(crate) fn keep_settings(t: &Transaction, new: &Settings, revision: i64) -> Result<i64> {
+    let before = settings(t)?.0.hand;
+    let kept = super::settings::keep_settings(t, new, revision)?;
+    if new.hand != before {
+        relearn_all(t)?;
+    }
+    Ok(kept)
+}
+
 /// Whether anything of a batch of writes touched a check.
-pub(super) fn touched(connection: &Connection, batch: i64) -> Result<bool> {
+fn touched(connection: &Connection, batch: i64) -> Result<bool> {
     let sql = "SELECT EXISTS (SELECT 1 FROM changes AS c JOIN entries AS e ON e.id = c.entry \
                WHERE c.batch = ?1 AND e.shelf = 'check')";
     Ok(connection.prepare_cached(sql)?.query_row([batch], |row| row.get(0)).optional()?.unwrap_or(false))

@@ -75,7 +75,7 @@ fn prepare(connection: &mut Connection) -> rusqlite::Result<()> {
 }
 
 /// What planning needs of the workshop, as it stands in the file.
-fn read_workshop(connection: &Connection) -> Result<Workshop> {
+pub(crate) fn read_workshop(connection: &Connection) -> Result<Workshop> {
     let settings = settings(connection)?.0;
     let rods = Shelf::Rods.all(connection)?.into_iter().map(|entry| entry.record).collect();
     let blades: Vec<shelf::Entry<KeptBlade>> = Shelf::Blades.all(connection)?;

@@ -3,7 +3,6 @@
 use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
-use super::checks;
 use super::error::{Result, StoreError};
 use crate::kept::Settings;
 
@@ -34,8 +33,5 @@ pub(crate) fn keep_settings(transaction: &Transaction, new: &Settings, revision:
     let sql = "INSERT INTO settings (id, record, revision) VALUES (1, ?1, ?2)
                ON CONFLICT (id) DO UPDATE SET record = ?1, revision = ?2";
     transaction.execute(sql, (serde_json::to_string(new)?, at + 1))?;
-    if new.hand != current.hand {
-        checks::relearn_all(transaction)?;
-    }
     Ok(at + 1)
 }

@@ -10,7 +10,6 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::batch::{self, now};
-use super::checks;
 use super::error::{Result, StoreError};
 use super::ledger;
 use super::search;
@@ -397,7 +396,6 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
         Ok((row.get::<_, i64>(0)?, row.get::<_, Option<String>>(1)?, row.get::<_, i64>(2)?))
     })?;
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
-    let of_checks = checks::touched(transaction, undone)?;
     let booked = ledger::of_batch(transaction, undone)?;
     if batch::booked_at_the_bench(transaction, undone)? {
         let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
@@ -424,9 +422,6 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     for line in booked.into_iter().rev() {
         let line = ledger::stands_by(transaction, line)?.ok_or(StoreError::NotUndoable)?;
         ledger::reverse(transaction, fresh, line)?;
-    }
-    if of_checks {
-        checks::relearn_all(transaction)?;
     }
     Ok(fresh)
 }
