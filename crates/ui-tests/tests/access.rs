@@ -21,6 +21,13 @@ use thirtyfour::prelude::*;
 #[case("/orders/sittings", "[data-test=sittings]")]
 #[case("/orders/shelf", "[data-test=bags] svg")]
 #[case("/bench", "[data-test=begin]")]
+#[case("/check", "[data-test=checks]")]
+#[case("/check/79", "[data-test=measured]")]
+#[case("/check/lots", "[data-test=lot-plot] canvas")]
+#[case("/check/practice", "[data-test=begin-drill]")]
+#[case("/check/hand", "[data-test=own-spread]")]
+#[case("/check/jaws", "[data-test=jaw-wear]")]
+#[case("/check/rescue", "[data-test=what-now]")]
 #[case("/tools", "[data-test=rods]")]
 #[case("/guide", "[data-test=metals]")]
 fn a_view_can_be_used_by_everyone(#[case] path: &'static str, #[case] there: &'static str) -> Result<()> {
@@ -133,6 +140,7 @@ fn escape_asks_before_it_throws_typed_work_away() -> Result<()> {
 #[case("/rack", "[data-test=open-lot]", 30)]
 #[case("/rack/choose", "[data-test=candidates] button", 14)]
 #[case("/rack/cut", "[data-test=tick]", 40)]
+#[case("/check", "[data-test=check-count]", 8)]
 #[case("/tools", "[data-test=rods] button", 8)]
 fn the_work_is_a_few_stops_away(
     #[case] path: &'static str,

@@ -38,8 +38,7 @@ async fn read(maker: &Maker, times: usize) -> Result<()> {
 #[test]
 fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
     at_the_bench(|maker| async move {
-        kept_rings(&maker, "40 rings 11 mm inside half-hard sterling silver 20 awg", "Lake sleeves")
-            .await?;
+        kept_rings(&maker, "40 rings 7 mm inside half-hard sterling silver 20 awg", "Lake sleeves").await?;
         let before = maker.text("[data-slot=mandrel]").await?;
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Lake sleeves").await?;
@@ -242,5 +241,27 @@ fn the_hand_is_taken_over_and_given_back() -> Result<()> {
         maker.sees("[data-test=take-hand]", "Plans reckon with it").await?;
         maker.open("/check").await?;
         maker.is_accessible().await
+    })
+}
+
+#[test]
+fn a_jaw_is_calibrated_by_two_loops() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/check/jaws").await?;
+        maker.choose("[data-test=jaw-plier]", "slim round-nose").await?;
+        maker.choose("[data-test=jaw-wire]", "soft copper, round 1.02 mm (18 AWG), lot 49").await?;
+        maker.fill("[data-test=jaw-at]", "4 mm").await?;
+        maker.fill("[data-test=jaw-inside]", "2.6 mm").await?;
+        maker.click("[data-test=jaw-wear]").await?;
+        // The jaw is 1.92 mm there: the loop is too large by far.
+        maker.sees("[data-test=jaw-told]", "towards the base of the mark").await?;
+        maker.click("[data-test=jaw-calibrate]").await?;
+        maker.sees("[data-test=jaws]", "Two loops calibrate a jaw").await?;
+        maker.fill("[data-test=jaw-at2]", "20 mm").await?;
+        maker.fill("[data-test=jaw-inside2]", "5.4 mm").await?;
+        maker.click("[data-test=jaw-calibrate]").await?;
+        maker.sees("body", "goes by your loops now").await?;
+        maker.open("/tools").await?;
+        maker.sees("[data-test=pliers]", "at 4 mm").await
     })
 }

@@ -7,6 +7,7 @@ const questions = [
   { path: '/check/lots', name: 'How lots spring' },
   { path: '/check/practice', name: 'Practice' },
   { path: '/check/hand', name: 'How even my hand is' },
+  { path: '/check/jaws', name: 'Jaw marks' },
   { path: '/check/rescue', name: 'Something went wrong' },
 ] as const
 </script>

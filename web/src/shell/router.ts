@@ -101,6 +101,7 @@ const router = createRouter({
           component: () => import('../check/HandView.vue'),
           meta: { title: 'How even my hand is' },
         },
+        { path: 'jaws', component: () => import('../check/JawView.vue'), meta: { title: 'Jaw marks' } },
         {
           path: 'rescue',
           component: () => import('../check/RescueView.vue'),

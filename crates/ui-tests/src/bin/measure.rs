@@ -8,8 +8,8 @@ use anyhow::{Context as _, Result};
 use flate2::Compression;
 use flate2::write::GzEncoder;
 use lorimant_ui_tests::at_the_bench;
-use lorimant_ui_tests::client::{ask, connect, large_rack, report};
-use lorimant_ui_tests::server::{Server, launch, program};
+use lorimant_ui_tests::client::{answer, ask, connect, large_rack, report};
+use lorimant_ui_tests::server::{Server, launch, launch_empty, program};
 
 const PLAN: &str = r#"{"wire":{"metal":"copper","section":"round","size_mm":1.0237,"temper":"soft"},"mandrel":{"shape":"round","diameter_mm":5.0},"rings_n":120,"cutting":{"method":"saw","blade":"4/0"}}"#;
 
@@ -21,7 +21,8 @@ fn main() -> Result<()> {
     javascript()?;
     first_view()?;
     dragging()?;
-    rack()
+    rack()?;
+    history()
 }
 
 /// Time from starting the program on the demo file to its first answer.
@@ -151,6 +152,65 @@ fn dragging() -> Result<()> {
             times[at].as_secs_f64() * 1000.0
         );
         report("the same", &mut times);
+        Ok(())
+    })
+}
+
+/// A workshop of a hundred thousand readings in a thousand checks, as open lines.
+fn many_readings() -> String {
+    let piece = format!(r#"{{"rings":{PLAN}}}"#);
+    let at = "2026-11-02T08:00:00Z";
+    let mut lines = vec![r#"{"is":"workshop","format":"lorimant-workshop","version":1}"#.to_owned()];
+    for id in 1..=1000 {
+        lines.push(format!(
+            r#"{{"is":"entry","id":{id},"shelf":"check","record":{{"name":"coil {id}","piece":{piece},"of":"coil","pieces_n":100}},"revision":1,"archived":false,"created_at":"{at}","updated_at":"{at}"}}"#
+        ));
+    }
+    for id in 1..=100_000 {
+        let (entry, piece_n) = ((id - 1) / 100 + 1, (id - 1) % 100 + 1);
+        let value = 5.0 + f64::from(id % 17) / 100.0;
+        lines.push(format!(
+            r#"{{"is":"reading","id":{id},"key":"reading-{id}","entry":{entry},"piece_n":{piece_n},"dimension":"coil-inside","value":{value},"source":"caliper","made_at":"{at}","aside":false}}"#
+        ));
+    }
+    let lines_n = lines.len();
+    lines.push(format!(r#"{{"is":"end","lines_n":{lines_n}}}"#));
+    lines.join("\n") + "\n"
+}
+
+/// The history of a hundred thousand readings: answered, and opened from another view.
+fn history() -> Result<()> {
+    at_the_bench(|maker| async move {
+        let folder = tempfile::tempdir()?;
+        let (mut child, address) = launch_empty(&folder.path().join("workshop.lorimant")).await?;
+        let mut stream = connect(&address).await?;
+        let (status, said) = answer(&mut stream, "POST", "/api/workshop", &many_readings()).await?;
+        anyhow::ensure!(status < 300, "{}", String::from_utf8_lossy(&said));
+        let mut times = vec![];
+        for _ in 0..40 {
+            let start = Instant::now();
+            ask(&mut stream, "GET", "/api/readings?most=50", "").await?;
+            times.push(start.elapsed());
+        }
+        report("GET /api/readings, 100000 of them", &mut times);
+        let mut opened = vec![];
+        for _ in 0..11 {
+            let script = "const done = arguments[0];
+                let start = 0;
+                const seen = () => document.querySelectorAll('[data-test=history] tr').length === 50
+                    ? requestAnimationFrame(() => done(performance.now() - start)) : setTimeout(seen, 2);
+                setTimeout(() => requestIdleCallback(() => {
+                    start = performance.now();
+                    document.querySelector('nav a[href=\"/check/hand\"]').click();
+                    seen();
+                }), 500)";
+            maker.browser.driver.goto(format!("{}/check/practice", address.trim_end_matches('/'))).await?;
+            maker.find("[data-test=begin-drill]").await?;
+            let milliseconds = maker.browser.driver.execute_async(script, vec![]).await?;
+            opened.push(Duration::from_secs_f64(milliseconds.json().as_f64().context("no time")? / 1000.0));
+        }
+        report("the history of 100000 readings opened, clicked to its first fifty drawn", &mut opened);
+        child.kill().await?;
         Ok(())
     })
 }

@@ -14,12 +14,6 @@ fn main() -> Result<()> {
         maker.open("/chain").await?;
         maker.sees("[data-test=sentence]", "Byzantine").await?;
         picture(maker, "chain").await?;
-        maker.click("[data-test=build]").await?;
-        for n in 2..=10 {
-            maker.click("[data-test=ring-on]").await?;
-            maker.sees("[data-test=placing]", &format!("ring {} of", (n - 1) % 4 + 1)).await?;
-        }
-        picture(maker, "chain-ring-by-ring").await?;
         for (path, there, name) in [
             ("/kept", "[data-test=plans]", "kept"),
             ("/tools", "[data-test=rods]", "tools"),
@@ -35,10 +29,16 @@ fn main() -> Result<()> {
         maker.open("/patterns/room?kind=open-ear-wire").await?;
         maker.find("[data-dimension=crown_mm]").await?;
         picture(maker, "room").await?;
-        open_kept(maker, "Ferryman's cloak clasp").await?;
-        maker.find("[data-test=kept-as]").await?;
-        maker.click("[data-step='6']").await?;
-        picture(maker, "room-step").await?;
+        maker.open("/check/lots?lot=62").await?;
+        maker.find("[data-test=lot-plot] canvas").await?;
+        picture(maker, "check-lots").await?;
+        maker.open("/check").await?;
+        maker.click("[data-test=checks] [data-test=open-check]").await?;
+        maker.click("[data-test=measure-front_mm]").await?;
+        maker.click("[data-test=read-caliper]").await?;
+        maker.sees("[data-test=came]", "mm").await?;
+        maker.script("scrollTo(0, 0)").await?;
+        picture(maker, "check").await?;
         maker.open("/rack").await?;
         maker.find("[data-test=lots] .lot").await?;
         picture(maker, "rack").await?;
@@ -120,14 +120,6 @@ async fn at_the_first_bend(maker: &Maker) -> Result<()> {
     }
     // What was said of beginning it is read by then.
     maker.gone("[data-test=notice]").await
-}
-
-/// Opens what is kept under a name.
-async fn open_kept(maker: &Maker, name: &str) -> Result<()> {
-    maker.open("/kept").await?;
-    maker.fill("[data-test=find] input", name).await?;
-    maker.until("one piece", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
-    maker.click("[data-test=open-plan]").await
 }
 
 async fn picture(maker: &Maker, name: &str) -> Result<()> {

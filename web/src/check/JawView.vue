@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, data, faultsOf, type PlierEntry, type RolledLoop } from '../api/client'
+import { useDesks } from '../patterns/desks'
+import { readFields } from '../shared/form'
+import { useNotice } from '../shared/notice'
+
+/** A tapered jaw calibrated by two loops rolled on it; and whether a mark slipped, by a loop rolled at it later. */
+const notice = useNotice()
+const queries = useQueryClient()
+const refreshDesks = useDesks()
+const { data: pliers } = useQuery({
+  queryKey: ['pliers'],
+  queryFn: () => data(api.GET('/api/pliers', { params: { query: { most: 200 } } })),
+})
+const { data: lots } = useQuery({ queryKey: ['learned'], queryFn: () => data(api.GET('/api/learned')) })
+const tapered = computed(() =>
+  (pliers.value?.entries ?? []).filter((one) => one.record.jaws === 'round-nose'),
+)
+const plier = ref('')
+const lot = ref('')
+const texts = ref({ at: '', inside: '', at2: '', inside2: '' })
+const faults = ref<string[]>([])
+const told = ref('')
+const chosen = computed(() => tapered.value.find((one) => String(one.id) === plier.value) ?? null)
+
+type Loop = RolledLoop
+async function loops(): Promise<Loop[]> {
+  const { record } = await data(api.GET('/api/lots/{id}', { params: { path: { id: Number(lot.value) } } }))
+  const two = texts.value.at2.trim() || texts.value.inside2.trim()
+  const read = await readFields(texts.value, {
+    at: ['length', 'needed'],
+    inside: ['length', 'needed'],
+    ...(two ? { at2: ['length', 'needed'] as const, inside2: ['length', 'needed'] as const } : {}),
+  })
+  const all = [{ at_mm: read.at as number, inside_mm: read.inside as number, wire: record.wire }]
+  if (two) all.push({ at_mm: read.at2 as number, inside_mm: read.inside2 as number, wire: record.wire })
+  return all
+}
+
+async function attempt(work: (entry: PlierEntry, rolled: Loop[]) => Promise<void>) {
+  told.value = ''
+  faults.value = []
+  if (!chosen.value || !lot.value) {
+    faults.value = ['Say which pliers, and which wire the loops are of.']
+    return
+  }
+  try {
+    await work(chosen.value, await loops())
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+}
+
+const calibrate = () =>
+  attempt(async (entry, [near_tip, near_base]) => {
+    if (!near_base) {
+      faults.value = ['Two loops calibrate a jaw: roll one near the tip and one near the base.']
+      return
+    }
+    const body = { plier: entry.record, near_tip: near_tip!, near_base }
+    const record = await data(api.POST('/api/pliers/calibrate', { body }))
+    const params = { path: { id: entry.id }, query: { revision: entry.revision } }
+    const { undo } = await data(api.PUT('/api/pliers/{id}', { params, body: record }))
+    const refresh = async () => {
+      await queries.invalidateQueries({ queryKey: ['pliers'] })
+      await refreshDesks()
+    }
+    await refresh()
+    notice.did(`The ${entry.name} goes by your loops now: all marks follow.`, undo, refresh)
+  })
+
+const wear = () =>
+  attempt(async (entry, rolled) => {
+    told.value = (
+      await data(api.POST('/api/pliers/wear', { body: { plier: entry.record, loops: rolled } }))
+    ).told
+  })
+</script>
+
+<template>
+  <p v-if="pliers && !tapered.length" class="empty">
+    No tapered pliers are in the drawer. <router-link to="/tools">Add yours</router-link>
+  </p>
+  <form v-else class="serif sentence" data-test="jaws" @submit.prevent="wear">
+    On the
+    <select v-model="plier" class="word" aria-label="Pliers" data-test="jaw-plier">
+      <option value="">pliers</option>
+      <option v-for="one in tapered" :key="one.id" :value="String(one.id)">{{ one.name }}</option>
+    </select>
+    a loop of
+    <select v-model="lot" class="word" aria-label="Wire" data-test="jaw-wire">
+      <option value="">a wire</option>
+      <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">
+        {{ one.wire }}, lot {{ one.lot_n }}
+      </option>
+    </select>
+    rolled
+    <input
+      v-model="texts.at"
+      class="word"
+      placeholder="how far"
+      aria-label="From the tip"
+      data-test="jaw-at"
+    />
+    from the tip came out
+    <input
+      v-model="texts.inside"
+      class="word"
+      placeholder="how large"
+      aria-label="Inside of the loop"
+      data-test="jaw-inside"
+    />
+    inside; another, rolled
+    <input
+      v-model="texts.at2"
+      class="word"
+      placeholder="how far"
+      aria-label="The other, from the tip"
+      data-test="jaw-at2"
+    />
+    from the tip,
+    <input
+      v-model="texts.inside2"
+      class="word"
+      placeholder="how large"
+      aria-label="Inside of the other"
+      data-test="jaw-inside2"
+    />.
+    <span class="acts">
+      <v-btn type="submit" variant="flat" color="primary" data-test="jaw-wear">Has the mark slipped?</v-btn>
+      <v-btn data-test="jaw-calibrate" @click="calibrate">Calibrate the jaw by the two</v-btn>
+    </span>
+    <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
+  </form>
+  <p v-if="told" class="told" role="status" data-test="jaw-told">{{ told }}</p>
+  <p class="quiet hint">
+    Loops spring open as they are let go; that is taken off before the jaw is reckoned. Marks wear off and
+    pliers differ: two loops tell where on this jaw each size is.
+  </p>
+</template>
+
+<style scoped>
+.sentence {
+  font-size: 1.3rem;
+  line-height: 2.1;
+  max-width: 74ch;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 8px;
+}
+
+.fault {
+  display: block;
+  font: 1.05rem/1.3 var(--sans);
+}
+
+.told {
+  font-size: 1.25rem;
+  max-width: 70ch;
+}
+
+.hint {
+  max-width: 66ch;
+}
+</style>
