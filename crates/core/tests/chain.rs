@@ -580,7 +580,7 @@ fn a_word_of_the_sentence_changes_what_it_says() {
 fn a_placing_shows_the_ring_its_gap_and_what_it_goes_through() {
     let weave = weave("byzantine");
     let taut = taut("byzantine", 4.0);
-    let laid = Laid { weave: weave, pose: taut.pose.clone().unwrap(), wires_mm: vec![1.0] };
+    let laid = Laid { weave, pose: taut.pose.clone().unwrap(), wires_mm: vec![1.0] };
     let building = Building::of(weave, 6, 1).unwrap();
     let n = building.before_row(3);
     let shown = laid.at_placing(&building, n);

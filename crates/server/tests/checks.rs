@@ -1,4 +1,5 @@
 //! Checks: readings kept, set aside and learned from; calipers that misbehave; trials accepted; pairs, causes, drills.
+#![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
 use std::io::Write as _;
 use std::net::TcpListener;

@@ -183,6 +183,9 @@ pub struct CheckSheet {
     pub feedback: Option<DrillFeedback>,
 }
 
+/// What was read of one place: what counts, and what was set aside.
+type KeptAndAside = (Vec<f64>, Vec<f64>);
+
 /// Most pieces of one check.
 const MOST_PIECES: f64 = 5000.0;
 
@@ -433,7 +436,7 @@ impl PieceCheck {
                 wires.iter().sum::<f64>() / f64::from(u32::try_from(wires.len()).unwrap_or(1));
         }
         // A piece all of whose readings were set aside is shown, and teaches nothing.
-        let mut by_piece: BTreeMap<(u32, &str), (Vec<f64>, Vec<f64>)> = BTreeMap::new();
+        let mut by_piece: BTreeMap<(u32, &str), KeptAndAside> = BTreeMap::new();
         for reading in readings.iter().filter(|reading| teaches(&reading.key).is_some()) {
             let (kept, aside) = by_piece.entry((reading.piece_n, &reading.key)).or_default();
             if reading.aside { aside.push(reading.value) } else { kept.push(reading.value) }

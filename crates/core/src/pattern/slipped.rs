@@ -162,8 +162,7 @@ impl Laying {
         let angle = |i: &usize| self.segments[*i].curve(self.after).angle();
         let bends = (0..self.segments.len()).filter(|i| !rolled.contains(i) && between(*i) && angle(i) > 0.3);
         let Some(bend) = bends.max_by(|a, b| angle(a).total_cmp(&angle(b))) else { return };
-        let (before, after) =
-            (self.straights().filter(|j| *j < bend).next_back(), self.straights().find(|j| *j > bend));
+        let (before, after) = (self.straights().rfind(|j| *j < bend), self.straights().find(|j| *j > bend));
         before.into_iter().for_each(|j| self.lengthen(j, mm));
         after.into_iter().for_each(|j| self.lengthen(j, -mm));
     }

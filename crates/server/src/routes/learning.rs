@@ -4,7 +4,6 @@
 use axum::Json;
 use axum::extract::State as Shared;
 use lorimant_core::bench::times::Pace;
-use lorimant_core::fault::Faults;
 use lorimant_core::learn::jaw::{JawWear, RolledLoop, calibrated, wear};
 use lorimant_core::learn::lot::{Inside, LotLearned, inside_with};
 use lorimant_core::learn::practice::{Drill, DrillCard, progress};
@@ -363,6 +362,5 @@ async fn find_wear(
     Shared(state): Shared<State>,
     Body(asked): Body<RolledAtMark>,
 ) -> Result<Json<JawWear>, Problem> {
-    worked(&state, move |workshop| Ok::<_, Faults>(wear(&asked.plier, &asked.loops, workshop.habits.unit)?))
-        .await
+    worked(&state, move |workshop| wear(&asked.plier, &asked.loops, workshop.habits.unit)).await
 }
