@@ -38,7 +38,7 @@ async fn read(maker: &Maker, times: usize) -> Result<()> {
 #[test]
 fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
     at_the_bench(|maker| async move {
-        kept_rings(&maker, "40 rings 7 mm inside half-hard sterling silver 20 awg", "Lake sleeves").await?;
+        kept_rings(maker, "40 rings 7 mm inside half-hard sterling silver 20 awg", "Lake sleeves").await?;
         let before = maker.text("[data-slot=mandrel]").await?;
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Lake sleeves").await?;
@@ -47,9 +47,9 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
         maker.sees("[data-test=measure-next]", "coil").await?;
         ensure!(maker.count("[data-test=check-drawing] svg").await? >= 1, "what to measure is not drawn");
         maker.sees("[data-test=lot-told]", "Nothing of it was measured").await?;
-        read(&maker, 1).await?;
+        read(maker, 1).await?;
         maker.sees("[data-test=caliper-told]", "simulated caliper").await?;
-        read(&maker, 2).await?;
+        read(maker, 2).await?;
         maker.sees("[data-test=all-measured]", "All of it is measured").await?;
         maker.sees("[data-test=lot-told]", "less than the handbook says").await?;
         maker.sees("[data-test=lot-rod]", "instead of").await?;
@@ -198,7 +198,7 @@ fn a_drill_is_run_and_what_is_typed_wrong_is_said() -> Result<()> {
         maker.fill("[data-test=reading]", "ST,+003.02 mm").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=came]", "3.02").await?;
-        read(&maker, 29).await?;
+        read(maker, 29).await?;
         maker.sees("[data-test=all-measured]", "All of it").await?;
         maker.sees("[data-test=feedback]", "along the jaw").await?;
         maker.is_accessible().await?;
