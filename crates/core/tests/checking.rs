@@ -13,7 +13,7 @@ use lorimant_core::learn::pairs::{MeasuredPiece, matched};
 use lorimant_core::learn::reading::{read_line, read_typed};
 use lorimant_core::learn::rescue::{KeptOne, WentWrong, Wrong, rescued};
 use lorimant_core::learn::spread::{Readings, Source, learned};
-use lorimant_core::learn::trial::{GOOD_MM, Trial, carried, next};
+use lorimant_core::learn::trial::{GOOD_MM, Trial, next};
 use lorimant_core::making::Changes;
 use lorimant_core::pattern::measure::Measures;
 use lorimant_core::pattern::slipped::Slips;
@@ -367,7 +367,9 @@ fn an_accepted_trial_is_cut_by_the_plan() {
     assert!(made.steps.iter().any(|step| step.text.contains("trials have shown")));
     // Copper carried to silver of twice the thickness.
     let wire = Wire::round(Metal::SterlingSilver, 2.0 * request.wire.size_mm, Temper::HalfHard);
-    assert!((carried(&told.request, wire).allowance_mm - 3.0).abs() < 0.02);
+    let silver = told.request.transferred(&wire, LengthUnit::Mm).unwrap();
+    assert!((silver.request.allowance_mm - 3.0).abs() < 0.02);
+    assert!(silver.differences.iter().any(|said| said.contains("goes along")));
 }
 
 #[rstest]

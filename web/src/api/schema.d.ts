@@ -3991,6 +3991,8 @@ export interface components {
             to_measure: components["schemas"]["ToMeasure"][];
             /** @description How it stands, in a sentence. */
             told: string;
+            /** @description Of a trial: those that came before it, of the same pattern in the same wire, the first first. */
+            trials_before?: components["schemas"]["Trial"][];
         };
         /** @description A check with everything a view shows of it. */
         CheckView: {
@@ -10218,6 +10220,23 @@ export interface components {
                 to_n: number;
             };
         } | "stop";
+        /** @description One piece made to learn from. */
+        Trial: {
+            /**
+             * Format: double
+             * @description The blank that was cut, from flush face to flush face, mm.
+             */
+            blank_mm: number;
+            /** @description What came out, by dimension, mm. */
+            got_mm?: {
+                [key: string]: number;
+            };
+            /**
+             * Format: double
+             * @description Wire that was over at the end and trimmed off, mm; negative where so much was missing.
+             */
+            over_mm?: number;
+        };
         /** @description The blank of a trial and what was over. */
         TrialBlank: {
             /**

@@ -126,6 +126,8 @@ async function setAside(reading_n: number, aside: boolean) {
 }
 
 const grades = computed(() => (dimension.value?.found === 'eye' ? [0, 1, 2] : [0, 1]))
+/** A grade with its word: `0 lies flat`. */
+const gradeOf = (grade: number) => dimension.value?.told.split(', ')[grade] ?? String(grade)
 const verdicts = { pass: 'passes', rework: 'put it right', reject: 'set it apart' }
 const keys = computed(() => {
   const used = new Set([
@@ -208,7 +210,7 @@ function pick(key: string) {
                 :disabled="busy"
                 :data-test="`grade-${grade}`"
                 @click="keep({ value: grade, from: 'typed' })"
-                >{{ grade }}</v-btn
+                >{{ gradeOf(grade) }}</v-btn
               >
             </div>
           </template>

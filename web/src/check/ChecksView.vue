@@ -35,6 +35,23 @@ const blank = ref('')
 const over = ref('')
 const faults = ref<string[]>([])
 
+/** What is being made, or was just now. */
+const { data: batches } = useQuery({
+  queryKey: ['batches'],
+  queryFn: () => data(api.GET('/api/batches')),
+  staleTime: 0,
+})
+const onTheBench = computed(() => ({
+  label: 'On the bench',
+  pieces: (batches.value ?? []).map((row): ChosenPiece => ({
+    key: `batch ${row.id}`,
+    name: `${row.name} (batch ${row.id})`,
+    purpose: row.record.piece,
+    pieces_n: row.record.piece ? countIn(row.record.piece) : 1,
+  })),
+}))
+const batchOf = (key: string) => (key.startsWith('batch ') ? Number(key.slice(6)) : null)
+
 const finds = computed(() => (piece.value && 'finding' in piece.value.purpose ? 'finding' : 'wound'))
 const ways = computed(() =>
   finds.value === 'finding'
@@ -94,6 +111,7 @@ async function begin() {
       piece: offLot(chosen.purpose, lot.value ? Number(lot.value) : null),
       of: what.value === 'coil' ? 'coil' : 'piece',
       pieces_n,
+      batch: batchOf(chosen.key),
       pattern: finds.value === 'finding' ? (chosen.entry ?? null) : null,
       trial: trial && { blank_mm: trial.blank_mm, over_mm: (trial.over_mm ?? 0) * (short ? -1 : 1) },
     }
@@ -137,7 +155,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
     <select v-model="what" class="word" aria-label="What of it" data-test="check-what">
       <option v-for="way in ways" :key="way.word" :value="way.word">{{ way.says }}</option>
     </select>
-    of <PiecePicker v-model="piece" label="a piece" />,
+    of <PiecePicker v-model="piece" label="a piece" :also="onTheBench" />,
     <select v-model="lot" class="word" aria-label="Off which lot" data-test="check-lot">
       <option value="">off a spool not named</option>
       <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">

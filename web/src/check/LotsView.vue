@@ -3,11 +3,13 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, data } from '../api/client'
+import { useAmounts } from '../shared/amounts'
 import LotBox from './LotBox.vue'
 import LotPlot from './LotPlot.vue'
 
 /** How the lots on the rack spring against the handbook, and what of each was measured. */
 const route = useRoute()
+const { across } = useAmounts()
 const { data: lots, error } = useQuery({
   queryKey: ['learned'],
   queryFn: () => data(api.GET('/api/learned')),
@@ -59,6 +61,8 @@ const { data: known } = useQuery({
       <ul class="points">
         <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
           <router-link :to="`/check/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>
+          <span class="num">{{ across(point.inside_mm) }}</span> inside, where the handbook says
+          {{ across(point.handbook_mm) }}
           <template v-if="point.aside">, set aside</template>
           <template v-else-if="point.outlier"
             >, does not go with the others: measure it again, or set it aside there</template

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data, type CheckView, type NextBlank } from '../api/client'
+import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 
 /** What a trial says of the next blank, and the pattern it becomes a revision of. */
@@ -10,6 +11,9 @@ const props = defineProps<{ view: CheckView; next: NextBlank }>()
 const router = useRouter()
 const queries = useQueryClient()
 const notice = useNotice()
+const { across } = useAmounts()
+const overOf = (mm: number) =>
+  Math.abs(mm) < 0.05 ? 'nothing over' : `${across(Math.abs(mm))} ${mm > 0 ? 'over' : 'missing'}`
 const refresh = () => queries.invalidateQueries()
 const pattern = computed(() => props.view.entry.record.pattern ?? null)
 const { data: kept } = useQuery({
@@ -52,6 +56,12 @@ async function again() {
       <li v-for="reason in next.reasons" :key="reason">{{ reason }}</li>
       <li v-for="mark in next.marks" :key="mark" class="watch">{{ mark }}</li>
     </ul>
+    <p v-if="view.sheet.trials_before?.length" class="quiet" data-test="trials-before">
+      Before it:
+      <template v-for="(one, i) in view.sheet.trials_before" :key="i"
+        ><template v-if="i">; </template>{{ across(one.blank_mm) }}, {{ overOf(one.over_mm ?? 0) }}</template
+      >.
+    </p>
     <p v-if="next.good">This one came out as it should.</p>
     <div class="acts no-print">
       <v-btn data-test="next-trial" @click="again">Try the next blank</v-btn>

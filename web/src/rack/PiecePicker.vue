@@ -5,7 +5,13 @@ import { useKinds } from '../shared/kinds'
 import { useAsked, type ChosenPiece } from '../shared/asked'
 import { countIn } from '../shared/piece'
 
-const props = defineProps<{ label: string; keptOnly?: boolean; first?: boolean }>()
+const props = defineProps<{
+  label: string
+  keptOnly?: boolean
+  first?: boolean
+  /** What else can be chosen, before what is kept. */
+  also?: { label: string; pieces: ChosenPiece[] }
+}>()
 const chosen = defineModel<ChosenPiece | null>({ required: true })
 
 const { data: kept } = useKept()
@@ -28,6 +34,7 @@ const groups = computed(() => {
   }
   return [
     { label: 'As you asked', pieces: asked.value && !props.keptOnly ? [asked.value] : [] },
+    props.also ?? { label: '', pieces: [] },
     { label: 'Your findings', pieces: own.filter(({ purpose }) => 'finding' in purpose) },
     { label: 'Your chains', pieces: own.filter(({ purpose }) => 'chain' in purpose) },
     { label: 'Your rings', pieces: own.filter(({ purpose }) => 'rings' in purpose) },

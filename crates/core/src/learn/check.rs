@@ -175,6 +175,9 @@ pub struct CheckSheet {
     pub told: String,
     /// A chart of each dimension that was measured of at least two pieces.
     pub charts: Vec<DimensionChart>,
+    /// Of a trial: those that came before it, of the same pattern in the same wire, the first first.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub trials_before: Vec<Trial>,
     /// Of a trial: what to cut next.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub next_blank: Option<NextBlank>,
@@ -312,6 +315,7 @@ impl PieceCheck {
             colour: self.piece.wire().metal.figures().colour.to_owned(),
             pieces,
             charts,
+            trials_before: before.to_vec(),
             next_blank,
         })
     }

@@ -10,7 +10,6 @@ use crate::making::Operation;
 use crate::pattern::measure::Measures;
 use crate::pattern::{PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
-use crate::wire::Wire;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm};
 
 /// One piece made to learn from.
@@ -252,26 +251,4 @@ fn reasons(
         caliper(allowance_mm.abs(), unit)
     ));
     reasons
-}
-
-/// What was learned in one wire, carried to another: bends differ from the drawing in proportion to the wire.
-///
-/// ```
-/// use lorimant_core::learn::trial::carried;
-/// use lorimant_core::pattern::PatternRequest;
-/// use lorimant_core::wire::Wire;
-/// use lorimant_core::wire::metal::{Metal, Temper};
-///
-/// let copper = PatternRequest {
-///     wire: Wire::round(Metal::Copper, 1.0, Temper::Soft),
-///     allowance_mm: 1.0,
-///     ..PatternRequest::usual("hook-clasp".parse().unwrap())
-/// };
-/// let silver = carried(&copper, Wire::round(Metal::SterlingSilver, 1.2, Temper::HalfHard));
-/// assert!((silver.allowance_mm - 1.2).abs() < 1e-12);
-/// ```
-#[must_use]
-pub fn carried(request: &PatternRequest, wire: Wire) -> PatternRequest {
-    let share = wire.profile().thickness_mm() / request.wire.profile().thickness_mm();
-    PatternRequest { wire, allowance_mm: request.allowance_mm * share, ..request.clone() }.settled()
 }

@@ -41,7 +41,9 @@ impl PatternRequest {
         wire.check().map_err(|fault| fault.within("wire"))?;
         let before = self.form()?;
         let ratio = wire.profile().thickness_mm() / self.wire.profile().thickness_mm();
-        let mut request = Self { wire: wire.clone(), ..self.clone() };
+        // Bends differ from the drawing in proportion to the wire.
+        let allowance_mm = (self.allowance_mm * ratio * 100.0).round() / 100.0;
+        let mut request = Self { wire: wire.clone(), allowance_mm, ..self.clone() };
         for parameter in self.kind.0.parameters.iter().filter(|parameter| parameter.unit == Unit::Mm) {
             let scaled = self.value(parameter.name) * ratio;
             request.parameters.insert(parameter.name.to_owned(), (scaled * 1e6).round() / 1e6);
@@ -55,6 +57,13 @@ impl PatternRequest {
             ));
         } else {
             differences.push("The dimensions stay: the wire is as thick.".to_owned());
+        }
+        if request.allowance_mm != 0.0 {
+            differences.push(format!(
+                "What trials have shown goes along: its blank is {} {} than its parts.",
+                on_ruler(request.allowance_mm.abs(), unit),
+                if request.allowance_mm > 0.0 { "longer" } else { "shorter" }
+            ));
         }
         let (old, new) = (before.blank(unit), after.blank(unit));
         differences.push(format!(

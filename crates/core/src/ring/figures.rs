@@ -49,9 +49,13 @@ impl RingPlan {
             .iter()
             .map(|(what, mm)| format!("{what} {}", shown(*mm, 3)))
             .collect();
+        let metal = request.wire.lot.filter(|lot| lot.is_measured()).map_or_else(
+            || "metal ±15 %, stiffness ±3 %".to_owned(),
+            |lot| format!("what is left to learn of lot {} ±{:.1} %", lot.lot_n, 100.0 * lot.spread),
+        );
         let spread = format!(
-            "In your hand ± {:.2} mm, one standard deviation. Of that metal and kerf ± {:.2}: metal ±15 %, stiffness ±3 %, \
-             wire size ±1 %, kerf ±0.02 mm; your hand adds {}, each in mm, in squares.",
+            "In your hand ± {:.2} mm, one standard deviation. Of that metal and kerf ± {:.2}: {metal}, wire size ±1 %, kerf \
+             ±0.02 mm; your hand adds {}, each in mm, in squares.",
             self.ring_inside_hand_mm,
             self.ring_inside_spread_mm,
             sources.join(", ")
@@ -213,7 +217,10 @@ impl RingPlan {
                 request.wire.temper,
                 bending.flow.saturated
             ),
-            "Flow stress ±15 % until a lot is measured, stiffness ±3 %.",
+            request.wire.lot.filter(|lot| lot.is_measured()).map_or(
+                "Flow stress ±15 % until a lot is measured, stiffness ±3 %.".to_owned(),
+                |lot| format!("Lot {} {}.", lot.lot_n, lot.told()),
+            ),
             VOCE,
         )
     }

@@ -37,6 +37,7 @@ fn main() -> Result<()> {
         maker.click("[data-test=measure-front_mm]").await?;
         maker.click("[data-test=read-caliper]").await?;
         maker.sees("[data-test=came]", "mm").await?;
+        maker.click("[data-test=measure-crown_mm]").await?;
         maker.script("scrollTo(0, 0)").await?;
         picture(maker, "check").await?;
         maker.open("/rack").await?;
