@@ -415,3 +415,26 @@ async fn the_history_lists_page_by_page() {
     assert_eq!(rest["readings"].as_array().unwrap().len(), 2);
     assert_eq!(rest["readings"][0]["name"], "first coil");
 }
+
+#[tokio::test]
+async fn what_is_planned_for_a_lot_is_cut_from_it() {
+    let workshop = Workshop::empty();
+    let (other, planned) = (lot(&workshop).await, lot(&workshop).await);
+    let mut wire = hard_copper();
+    wire["lot"] = json!({ "lot_n": planned });
+    let plan = json!({ "wire": wire, "mandrel": { "diameter_mm": 8.0 }, "rings_n": 20 });
+    let kept = workshop.post("/api/plans", &json!({ "name": "sleeves", "request": plan })).await.json();
+    let entry = kept["entry"]["id"].clone();
+    let begun = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 20 })).await.json();
+    let batch = &begun["entry"]["id"];
+    let led = workshop.get(&format!("/api/batches/{batch}")).await.json();
+    assert_eq!((led["lots"][0]["id"].as_i64(), led["lots"][1]["id"].as_i64()), (Some(planned), Some(other)));
+    assert!(
+        led["lots"][1]["shown"].as_str().is_some_and(|said| said.contains("which it is planned for")),
+        "{led}"
+    );
+    assert!(!led["lots"][0]["shown"].as_str().is_some_and(|said| said.contains("planned for")), "{led}");
+    workshop.post("/api/picks", &json!({ "entry": entry, "pieces_n": 20 })).await;
+    let wanted = workshop.get("/api/cut-plans/wanted").await;
+    assert!(wanted.text().contains("cut it from that one"), "{}", wanted.text());
+}

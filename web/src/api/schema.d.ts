@@ -10546,6 +10546,8 @@ export interface components {
         WireDemand: {
             /** @description The blanks, as a cut plan takes them. */
             demand: components["schemas"]["Demand"][];
+            /** @description What is planned for one lot alone, since it springs in its own way: a sentence each. */
+            of_lots?: string[];
             /**
              * Format: double
              * @description A rest shorter than this is scrap, mm, as the workshop says or as is usual.

@@ -115,6 +115,19 @@ impl LotFactor {
         })
     }
 
+    /// What to say of another lot that is about to be cut for a plan of this one; nothing of this one itself.
+    ///
+    /// ```
+    /// use lorimant_core::wire::lot::LotFactor;
+    ///
+    /// assert_eq!(LotFactor::unmeasured(5).instead(5), None);
+    /// assert_eq!(LotFactor::unmeasured(5).instead(6).as_deref(), Some("not lot 5, which it is planned for"));
+    /// ```
+    #[must_use]
+    pub fn instead(self, lot_n: i64) -> Option<String> {
+        (self.lot_n != lot_n).then(|| format!("not lot {}, which it is planned for", self.lot_n))
+    }
+
     /// As sentences name it: `off lot 5`.
     ///
     /// ```

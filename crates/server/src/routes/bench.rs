@@ -173,7 +173,14 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
         stock.into_iter().filter(|lot| lot.entry.record.covered_wire().stands_for(wire)).collect();
     let needed_mm = tasks.iter().filter_map(|task| Some(task.off_the_spool_mm? * f64::from(task.n))).sum();
     in_order(&mut stock, needed_mm, |lot| lot.standing.left_mm);
-    let shown = |lot: &Stocked| format!("{}, {} left", lot.entry.name, of_wire(lot.standing.left_mm, unit));
+    // The lot it is planned for comes first; of another it is said.
+    stock.sort_by_key(|lot| wire.lot.is_some_and(|planned| planned.instead(lot.entry.id).is_some()));
+    let shown = |lot: &Stocked| {
+        let left = of_wire(lot.standing.left_mm, unit);
+        let instead = wire.lot.and_then(|planned| planned.instead(lot.entry.id));
+        let instead = instead.map_or(String::new(), |said| format!(": {said}"));
+        format!("{}, {left} left{instead}", lot.entry.name)
+    };
     let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, shown: shown(lot) }).collect();
     Ok(Json(LedBatch {
         made: entry.record.made(&standing),

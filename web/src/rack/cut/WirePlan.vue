@@ -163,6 +163,7 @@ async function takeFile(file: string) {
         </button>
       </span>
     </header>
+    <p v-for="said in of.of_lots ?? []" :key="said" class="watch">{{ said }}</p>
     <div v-if="setting" class="losses no-print">
       <PaperField
         v-model="losses.trim_mm"

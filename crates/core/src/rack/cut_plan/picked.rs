@@ -35,6 +35,9 @@ pub struct WireDemand {
     pub trim_mm: f64,
     /// A rest shorter than this is scrap, mm, as the workshop says or as is usual.
     pub shortest_useful_mm: f64,
+    /// What is planned for one lot alone, since it springs in its own way: a sentence each.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub of_lots: Vec<String>,
     /// Which of what was picked wants it, in the order of the demands.
     #[serde(skip)]
     pub picks: Vec<usize>,
@@ -76,7 +79,7 @@ pub fn by_wire(
         for (wire, Blanks { length_mm, n, .. }) in &cut {
             let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
                 wires.push(WireDemand {
-                    wire: wire.clone(),
+                    wire: wire.clone().of_any_lot(),
                     shown: wire.shown(unit),
                     demand: vec![],
                     wanted_mm: 0.0,
@@ -85,6 +88,7 @@ pub fn by_wire(
                         .iter()
                         .find(|keeping| keeping.wire.stands_for(wire))
                         .map_or_else(|| shortest_useful_mm(wire), Keeping::useful_mm),
+                    of_lots: vec![],
                     picks: vec![],
                 });
                 wires.len() - 1
@@ -92,6 +96,12 @@ pub fn by_wire(
             let of = &mut wires[at];
             of.wanted_mm += length_mm * f64::from(*n);
             let id = named_apart(&pick.what, &of.demand);
+            if let Some(lot) = wire.lot {
+                of.of_lots.push(format!(
+                    "{id} is planned for lot {}: cut it from that one, or plan it off another.",
+                    lot.lot_n
+                ));
+            }
             let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
             of.demand.push(Demand { id, length_mm: *length_mm, n: *n, pair });
             of.picks.push(i);
