@@ -109,6 +109,8 @@ const SURE_DRIFT: f64 = 3.5;
 const WELL_LAID: f64 = 3.0;
 /// Fewer measurements say nothing of a change along the spool.
 const LEAST_FOR_DRIFT: usize = 5;
+/// So many of the last measurements teach a lot: more make nothing surer, since the rod's own error is one for all of them.
+pub const MOST_TEACHING: usize = 300;
 /// Values of the factor that are asked at first, and again where it surely lies.
 const GRID: usize = 121;
 /// How far about the likeliest the grid reaches, in standard deviations.

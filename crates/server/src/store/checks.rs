@@ -1,7 +1,7 @@
 //! What was measured, check by check, and what was learned of lots from it.
 
 use lorimant_core::learn::check::{CaliperReading, PieceCheck};
-use lorimant_core::learn::lot::{LotLearned, MeasuredInside, learn};
+use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside, learn};
 use lorimant_core::learn::trial::Trial;
 use lorimant_core::rack::stock::Lot;
 use lorimant_core::tool::hand::Hand;
@@ -119,7 +119,9 @@ pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<(LotLearned
             of.push(LotPointOf { check: check.entry.id, name: check.entry.name.clone() });
         }
     }
-    Ok((learn(&insides, &hand), of))
+    let old = insides.len().saturating_sub(MOST_TEACHING);
+    of.drain(..old);
+    Ok((learn(&insides[old..], &hand), of))
 }
 
 /// Learns the lot of a check anew, where it has one.
