@@ -239,6 +239,15 @@ fn the_hand_is_taken_over_and_given_back() -> Result<()> {
         maker.is_accessible().await?;
         maker.click("[data-test=take-hand]").await?;
         maker.sees("[data-test=take-hand]", "Plans reckon with it").await?;
+        // What passes is the workshop's to say, but never nothing.
+        maker.click("[data-test=change-tolerances]").await?;
+        maker.fill("[data-test=ring_mm] input", "0 mm").await?;
+        maker.click("[data-test=keep-tolerances]").await?;
+        maker.sees("[data-test=ring_mm]", "is zero").await?;
+        maker.is_accessible().await?;
+        maker.fill("[data-test=ring_mm] input", "0.05 mm").await?;
+        maker.click("[data-test=keep-tolerances]").await?;
+        maker.sees("[data-test=tolerances]", "± 0.05").await?;
         maker.open("/check").await?;
         maker.is_accessible().await
     })

@@ -5,6 +5,7 @@ import { api, data } from '../api/client'
 import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
+import ToleranceList from './ToleranceList.vue'
 
 /** How even this workshop is, as measured; how long its steps take; and everything that was ever read. */
 const settings = useSettings()
@@ -120,6 +121,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
       </table>
     </section>
   </div>
+  <ToleranceList class="passes" />
   <section v-if="history?.total" class="history" data-test="history">
     <h2>
       All that was ever read <span class="quiet">{{ history.total }} readings</span>
@@ -162,6 +164,11 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
 
 .two .v-btn {
   margin-top: 12px;
+}
+
+.passes {
+  max-width: 560px;
+  margin-top: 24px;
 }
 
 .history {

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Settings } from '../api/client'
+import { useAmounts } from '../shared/amounts'
+import { readFields, useForm, useShownLengths } from '../shared/form'
+import { useNotice } from '../shared/notice'
+import PaperDialog from '../shared/PaperDialog.vue'
+import PaperField from '../shared/PaperField.vue'
+import { useSettings } from '../shared/settings'
+
+/** How far a made piece may be off its drawing: a workshop's habit, never nothing. */
+type Tolerances = NonNullable<Settings['tolerances']>
+
+const settings = useSettings()
+const notice = useNotice()
+const { across } = useAmounts()
+const { show, exact } = useShownLengths()
+const { faults, attempt } = useForm()
+const open = ref(false)
+const texts = ref<Record<string, string>>({})
+const kinds = [
+  { key: 'ring_mm', label: 'Inside of a ring or coil' },
+  { key: 'loop_mm', label: 'Inside of a loop or bend' },
+  { key: 'length_mm', label: 'A length' },
+  { key: 'gap_mm', label: 'The gap of something closed' },
+  { key: 'wire_mm', label: 'The wire' },
+  { key: 'pair_mm', label: 'The two of a pair, from each other' },
+] as const
+const tolerances = computed(() => settings.settings.tolerances)
+
+function edit() {
+  faults.value = []
+  texts.value = Object.fromEntries(
+    kinds.map(({ key }) => [`tolerances.${key}`, show(tolerances.value?.[key])]),
+  )
+  open.value = true
+}
+
+const keep = () =>
+  attempt(async () => {
+    const asked = Object.fromEntries(kinds.map(({ key }) => [`tolerances.${key}`, 'length'] as const))
+    const before = tolerances.value
+    const read = exact(await readFields(texts.value, asked), texts.value)
+    // What is left out is the usual.
+    const kept = Object.fromEntries(kinds.map(({ key }) => [key, read[`tolerances.${key}`]])) as Tolerances
+    await settings.keep({ tolerances: kept })
+    open.value = false
+    notice.say('Noted what you let pass.', () =>
+      settings.keep({ tolerances: before }).catch((thrown: unknown) => notice.fail(thrown)),
+    )
+  })
+</script>
+
+<template>
+  <section>
+    <h2>What passes</h2>
+    <table class="ledger" data-test="tolerances">
+      <tbody>
+        <tr v-for="{ key, label } in kinds" :key="key">
+          <td>{{ label }}</td>
+          <td class="right num">± {{ across(tolerances?.[key] ?? 0) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <v-btn class="no-print" data-test="change-tolerances" @click="edit">Change</v-btn>
+    <PaperDialog
+      v-model="open"
+      title="What passes"
+      name="What you let pass"
+      :width="440"
+      does="Keep"
+      test="keep-tolerances"
+      @submit="keep"
+    >
+      <PaperField
+        v-for="{ key, label } in kinds"
+        :key="key"
+        v-model="texts[`tolerances.${key}`]"
+        :name="`tolerances.${key}`"
+        :label="label"
+        hint="as is usual if left out"
+        :data-test="key"
+      />
+    </PaperDialog>
+  </section>
+</template>
