@@ -174,7 +174,7 @@ fn planted(
     let formed = request.form().unwrap().by(workshop.schools);
     let made = formed.made(&Changes::default(), workshop).unwrap();
     let spread = |kind| match kind {
-        Measures::Inside => 0.04,
+        Measures::Inside | Measures::Bend | Measures::Ball => 0.04,
         Measures::Length => 0.12,
         Measures::Gap => 0.02,
         Measures::Wire => 0.004,
@@ -373,6 +373,28 @@ fn an_accepted_trial_is_cut_by_the_plan() {
 }
 
 #[rstest]
+fn a_later_trial_moves_its_mark_from_where_it_lay() {
+    let hook = usual("hook-clasp");
+    let large = Trial {
+        blank_mm: 60.0,
+        got_mm: BTreeMap::from([("eye_mm".into(), hook.value("eye_mm") + 0.6)]),
+        ..Trial::default()
+    };
+    let marks = |trials: &[Trial]| next(&hook, trials, &workshop()).unwrap().marks.join(" ");
+    let (first, second) = (marks(std::slice::from_ref(&large)), marks(&[large.clone(), large.clone()]));
+    assert!(first.contains("from the tip"), "the first was rolled at the planned place: {first}");
+    assert!(second.contains("nearer the tip than this one") && !second.contains("from the tip"), "{second}");
+}
+
+/// What trials have shown of a blank is not seen on the piece: the shelf still covers an order.
+#[rstest]
+fn an_accepted_trial_is_the_same_piece_in_the_hand() {
+    let hook = usual("hook-clasp");
+    let longer = PatternRequest { allowance_mm: 1.2, ..hook.clone() };
+    assert!(Piece::Finding(hook).same_in_hand(&Piece::Finding(longer)));
+}
+
+#[rstest]
 fn steps_are_told_in_the_makers_own() {
     let request = usual("hook-clasp");
     let inch = Workshop { habits: Habits { unit: LengthUnit::Inch, ..Habits::default() }, ..workshop() };
@@ -450,11 +472,35 @@ fn another_of_the_kept_patterns_is_offered_where_it_fits() {
     assert_eq!(offered, if fits { vec![7] } else { vec![] }, "never in another wire");
 }
 
+/// A blank that trials have shown to take more takes more of what is left, too.
+#[rstest]
+fn a_rescue_counts_what_trials_have_shown() {
+    let hook = usual("hook-clasp");
+    let tried = PatternRequest { allowance_mm: 1.5, ..hook.clone() };
+    let of = |request: &PatternRequest| {
+        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0 };
+        rescued(request, mishap, &[], &workshop()).unwrap()
+    };
+    assert!((of(&tried).wire_mm - of(&hook).wire_mm - 1.5).abs() < 1e-9);
+    let small = PatternRequest { wire: hook.wire.clone(), ..usual("eye-pin") };
+    let flush_mm = small.form().unwrap().by(workshop().schools).blank(LengthUnit::Mm).flush_exact_mm();
+    let left_mm = of(&hook).wire_mm;
+    let offered = |allowance_mm: f64| {
+        let kept =
+            KeptOne { id: 7, name: "pin".into(), request: PatternRequest { allowance_mm, ..small.clone() } };
+        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0 };
+        rescued(&hook, mishap, &[kept], &workshop()).unwrap().options.iter().any(|one| one.kept.is_some())
+    };
+    // Just too much, and just not.
+    assert!(offered(left_mm - flush_mm - 0.1) && !offered(left_mm - flush_mm + 0.1));
+}
+
 #[rstest]
 #[case("eye-pin", Wrong::SpiralLoose, 0.3, "has no spiral")]
 #[case("hook-clasp", Wrong::CutShort, 0.0, "what is missing")]
 #[case("hook-clasp", Wrong::CutShort, f64::NAN, "what is missing")]
 #[case("hook-clasp", Wrong::TurnsLifted, 2.0, "has no turn")]
+#[case("hook-clasp", Wrong::EyeLarge, 19.9, "a hook clasp can have")]
 fn a_mishap_that_cannot_be_is_said(
     #[case] kind: &str,
     #[case] wrong: Wrong,
@@ -463,6 +509,31 @@ fn a_mishap_that_cannot_be_is_said(
 ) {
     let faults = rescued(&usual(kind), WentWrong { wrong, by }, &[], &workshop()).unwrap_err();
     assert!(faults.0[0].sentence.contains(says), "{faults}");
+}
+
+/// Each is put right the way it was made: a gap is shut however wide, a bend is bent on another tool, a ball is drawn anew.
+#[rstest]
+#[case("hook-clasp", "gap-eye", 0.7, Verdict::Rework, "until the faces meet")]
+#[case("hook-clasp", "bend_mm", 0.6, Verdict::Rework, "thinner")]
+#[case("open-ear-wire", "crown_mm", -0.6, Verdict::Rework, "thicker")]
+#[case("round-ring", "inside_mm", 0.4, Verdict::Rework, "on a tool about")]
+#[case("open-ear-wire", "loop_mm", 0.4, Verdict::Rework, "nearer the tip of the jaw")]
+#[case("balled-head-pin", "ball_mm", -0.4, Verdict::Rework, "tongs")]
+#[case("balled-head-pin", "ball_mm", 0.4, Verdict::Reject, "cannot shrink")]
+fn put_right_as_it_is_made(
+    #[case] kind: &str,
+    #[case] key: &str,
+    #[case] off: f64,
+    #[case] verdict: Verdict,
+    #[case] says: &str,
+) {
+    let piece = Piece::Finding(usual(kind));
+    let (list, _) = to_measure(&piece, CheckedOf::Piece, &workshop()).unwrap();
+    let one = list.iter().find(|one| one.key == key).unwrap();
+    let judged = one.judge(one.wanted + off, &piece, &workshop());
+    assert_eq!(judged.verdict, verdict, "{}", judged.told);
+    assert!(judged.told.contains(says), "{}", judged.told);
+    assert!(key != "ball_mm" || one.how.starts_with("Outer jaws"), "{}", one.how);
 }
 
 // --- charts, jaws, spread, lines

@@ -237,6 +237,16 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
 }
 
 #[rstest]
+#[case("a lot 5 mm inside jump rings from 1 mm copper wire")]
+#[case("a lot 5.5 mm inside jump rings from 1 mm copper wire")]
+#[case("a lot 5mm inside jump rings from 1 mm copper wire")]
+fn a_length_after_the_word_is_no_lot(#[case] line: &str) {
+    let answer = ask::answer(line, &measured_shop(), &Vec::new);
+    assert!(answer.assumed.iter().all(|said| !said.starts_with("Lot ")), "{:?}", answer.assumed);
+    assert!(answer.request.is_none_or(|plan| plan.wire.lot.is_none()));
+}
+
+#[rstest]
 fn the_lot_is_a_word_that_can_be_changed() {
     let shop = measured_shop();
     let plan = RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Hard), Mandrel::round(7.0), 40);

@@ -17,7 +17,7 @@ use crate::wire::Wire;
 use crate::wire::metal::Temper;
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
-use crate::words::length::{self, LengthUnit, shown};
+use crate::words::length::{self, Habits, LengthUnit, shown};
 use crate::words::scale::{of_wire, sold_by, sold_by_word};
 use crate::words::sentence::Phrase;
 use crate::words::words;
@@ -157,8 +157,9 @@ fn off_lot(text: &str) -> (Option<i64>, String) {
         return (None, text.to_owned());
     };
     let begins = at == 0 || !lower.as_bytes()[at - 1].is_ascii_alphanumeric();
-    let digits: String = lower[at + name.len()..].chars().take_while(char::is_ascii_digit).collect();
-    let Some(lot_n) = digits.parse::<i64>().ok().filter(|n| begins && *n > 0) else {
+    let after = &lower[at + name.len()..];
+    let digits: String = after.chars().take_while(char::is_ascii_digit).collect();
+    let Some(lot_n) = digits.parse::<i64>().ok().filter(|n| begins && *n > 0 && !is_length(after)) else {
         return (None, text.to_owned());
     };
     let to = at + name.len() + digits.len();
@@ -166,6 +167,17 @@ fn off_lot(text: &str) -> (Option<i64>, String) {
     rest.replace_range(at..to, &" ".repeat(to - at));
     // The comma before it goes with it.
     (Some(lot_n), rest.replacen(",  ", "   ", 1))
+}
+
+/// Whether a number begins a length, as in `a lot 5 mm inside`, and is no name of a lot.
+fn is_length(text: &str) -> bool {
+    let bare = |word: &str| word.trim_end_matches([',', ';', ':', '.']).to_owned();
+    let mut words = text.split_whitespace();
+    let number = words.next().unwrap_or_default();
+    let unit = bare(words.next().unwrap_or_default());
+    let reads = |text: &str| length::read(text, Habits::default()).is_ok();
+    let whole = bare(number).parse::<i64>().is_ok();
+    !whole && reads(&bare(number)) || !unit.is_empty() && reads(&format!("{number} {unit}"))
 }
 
 /// Whether something unread may be what matters: a quantity, or one of two words for the same thing.

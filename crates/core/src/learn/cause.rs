@@ -12,7 +12,6 @@ use super::dimension::{CheckedOf, ToMeasure, made_of, to_measure};
 use super::lot::{Inside, inside_of};
 use crate::fault::{Fault, Faults};
 use crate::pattern::PatternRequest;
-use crate::pattern::measure::Measures;
 use crate::pattern::slipped::Slips;
 use crate::piece::Piece;
 use crate::ring::RingRequest;
@@ -208,15 +207,8 @@ impl<'a> Model<'a> {
 
     /// One standard deviation of a dimension made without any fault: a third of what the workshop lets pass.
     fn spread(&self, i: usize) -> f64 {
-        let tolerances = &self.workshop.tolerances;
-        let most = match self.dimensions[i].kind {
-            Some(Measures::Inside) if self.finding.is_some() => tolerances.loop_mm,
-            Some(Measures::Inside) => tolerances.ring_mm,
-            Some(Measures::Length) => tolerances.length_mm,
-            Some(Measures::Gap) => tolerances.gap_mm,
-            _ => tolerances.wire_mm,
-        };
-        most / 3.0
+        let one = &self.dimensions[i];
+        (one.most - one.wanted) / 3.0
     }
 
     /// How far each dimension is from what it should be with so much of a cause in it, mm.

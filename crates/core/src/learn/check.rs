@@ -271,12 +271,13 @@ impl PieceCheck {
         }
         let caliper = |one: &&ToMeasure| !matches!(one.kind, None | Some(Measures::Gap));
         let all: Vec<&ToMeasure> = list.iter().filter(caliper).collect();
-        let first_inside =
-            all.iter().find(|one| one.kind == Some(Measures::Inside)).map(|one| one.key.as_str());
+        let formed =
+            |one: &&&ToMeasure| matches!(one.kind, Some(Measures::Inside | Measures::Bend | Measures::Ball));
+        let first_formed = all.iter().find(formed).map(|one| one.key.as_str());
         // Of a trial everything says something; of a batch what is rolled and how long it is; of a coil or ring its inside.
         let telling = |one: &&&ToMeasure| match &self.piece {
             Piece::Finding(_) if self.trial.is_some() => true,
-            Piece::Finding(_) => one.key == "height" || Some(one.key.as_str()) == first_inside,
+            Piece::Finding(_) => one.key == "height" || Some(one.key.as_str()) == first_formed,
             _ => one.kind == Some(Measures::Inside),
         };
         all.iter().filter(telling).map(|one| one.key.clone()).collect()

@@ -133,6 +133,13 @@ fn how(kind: Measures, what: &str) -> (String, u32) {
         Measures::Inside => {
             (format!("Inner jaws across the {what}; turn it a third and read again, three readings."), 3)
         }
+        Measures::Bend => (
+            format!("Inner jaws across the {what} where it is widest; lift them off and read again, twice."),
+            2,
+        ),
+        Measures::Ball => {
+            (format!("Outer jaws across the {what}; turn it a quarter and read again, twice."), 2)
+        }
         Measures::Length => (format!("Outer jaws along the {what}, without squeezing."), 1),
         Measures::Gap => (
             format!(
@@ -251,7 +258,9 @@ fn of_finding(request: &PatternRequest, workshop: &Workshop) -> Result<(Vec<ToMe
         .iter()
         .map(|measure| {
             let around = match measure.kind {
-                Measures::Inside => (tolerances.loop_mm, tolerances.loop_mm),
+                Measures::Inside | Measures::Bend | Measures::Ball => {
+                    (tolerances.loop_mm, tolerances.loop_mm)
+                }
                 Measures::Length => (tolerances.length_mm, tolerances.length_mm),
                 Measures::Gap => (measure.mm, tolerances.gap_mm),
                 Measures::Wire => (tolerances.wire_mm, tolerances.wire_mm),
@@ -307,11 +316,6 @@ impl ToMeasure {
         let around = caliper(std::f64::consts::PI * off.abs(), unit);
         match self.kind {
             None => rework(self.felt_wrong().to_owned()),
-            Some(_) if far => reject(format!(
-                "The {} is {by} {}: too far off to be put right.",
-                self.what,
-                if large { "too large" } else { "too small" }
-            )),
             Some(Measures::Gap) => rework(format!(
                 "Open it sideways, go a little past, come back until the faces meet: {by} too wide now."
             )),
@@ -327,6 +331,23 @@ impl ToMeasure {
                 ),
                 off,
             },
+            Some(_) if far => reject(format!(
+                "The {} is {by} {}: too far off to be put right.",
+                self.what,
+                if large { "too large" } else { "too small" }
+            )),
+            Some(Measures::Bend) => rework(format!(
+                "Bend it again on a tool about {by} {}: {around} {} there, and the end moves by as much.",
+                if large { "thinner" } else { "thicker" },
+                if large { "less wire is needed" } else { "more wire goes in" }
+            )),
+            Some(Measures::Ball) if large => {
+                reject(format!("The {} is {by} too large and cannot shrink.", self.what))
+            }
+            Some(Measures::Ball) => rework(format!(
+                "Heat the {} once more until it has drawn in enough wire: {by} is missing across it, and the piece grows shorter. Hold it in tongs, with your eyes shielded.",
+                self.what
+            )),
             Some(Measures::Inside) if finding && large => rework(format!(
                 "Open it, trim {around} off its end and roll it again nearer the tip of the jaw."
             )),

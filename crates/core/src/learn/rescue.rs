@@ -4,7 +4,8 @@ use serde::{Deserialize, Serialize};
 
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults, Span};
-use crate::pattern::{PatternRequest, Unit};
+use crate::making::Operation;
+use crate::pattern::{Parameter, PatternRequest, Unit};
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
@@ -110,7 +111,7 @@ pub fn rescued(
     workshop: &Workshop,
 ) -> Result<Rescues, Faults> {
     let unit = workshop.habits.unit;
-    let one = PatternRequest { pieces_n: 1, singly: true, allowance_mm: 0.0, ..request.clone() };
+    let one = PatternRequest { pieces_n: 1, singly: true, ..request.clone() };
     let planned_mm =
         flush_mm(&one, workshop).ok_or_else(|| request.form().err().unwrap_or_else(Faults::none))?;
     let (base, wire_mm) = gone_wrong(&one, mishap, planned_mm, workshop)?;
@@ -146,9 +147,10 @@ pub fn rescued(
     Ok(Rescues { wire_mm, options, colour, scrap })
 }
 
+/// What it is cut to between flush faces, with what trials have shown that it takes more, mm.
 fn flush_mm(request: &PatternRequest, workshop: &Workshop) -> Option<f64> {
     let formed = request.form().ok()?.by(workshop.schools);
-    Some(formed.blank(workshop.habits.unit).flush_exact_mm())
+    Some(formed.blank(workshop.habits.unit).flush_exact_mm() + request.allowance_mm)
 }
 
 fn option(
@@ -177,8 +179,23 @@ fn gone_wrong(
     };
     let has = |names: &[&str]| names.iter().find_map(|name| request.kind.0.parameter(name));
     let mut base = request.clone();
-    let mut set = |parameter: &crate::pattern::Parameter, value: f64| {
-        base.parameters.insert(parameter.name.to_owned(), value.clamp(parameter.min, parameter.max));
+    let mut set = |parameter: &Parameter, value: f64| -> Result<(), Faults> {
+        if !(parameter.min..=parameter.max).contains(&value) {
+            let label = parameter.label;
+            let said = format!(
+                "That makes the {label} {}; a {} can have from {} to {}. Look at what is really there.",
+                shown(value, 2),
+                request.kind.0.name,
+                shown(parameter.min, 2),
+                shown(parameter.max, 2)
+            );
+            return Err(Fault::new("by", said).into());
+        }
+        base.parameters.insert(parameter.name.to_owned(), value);
+        Ok(())
+    };
+    let does = |operation| -> Result<bool, Faults> {
+        Ok(request.form()?.design.steps.iter().any(|step| step.kind == operation))
     };
     match mishap.wrong {
         Wrong::CutShort | Wrong::EndStarved => {
@@ -188,34 +205,32 @@ fn gone_wrong(
         Wrong::EyeLarge => {
             large.check("by", mishap.by)?;
             let eye = has(&["eye_mm", "loop_mm", "inside_mm"]).ok_or_else(|| none("eye or loop"))?;
-            set(eye, request.value(eye.name) + mishap.by);
+            set(eye, request.value(eye.name) + mishap.by)?;
             Ok((base, planned_mm))
         }
         Wrong::SpiralLoose => {
             large.check("by", mishap.by)?;
-            let turns = has(&["turns_n"])
-                .filter(|_| request.kind.0.kind.contains("spiral"))
-                .ok_or_else(|| none("spiral"))?;
+            let spiral = does(Operation::Spiral)?;
+            let turns = has(&["turns_n"]).filter(|_| spiral).ok_or_else(|| none("spiral"))?;
             // Each turn lies so much further out: the wire is spent on fewer of them.
             let n = request.value(turns.name);
             let more = std::f64::consts::PI * mishap.by * n * n;
             Ok((base, (planned_mm - more).max(0.0)))
         }
         Wrong::TurnsLifted => {
-            let turns = has(&["turns_n"])
-                .filter(|_| request.kind.0.kind.contains("cap"))
-                .ok_or_else(|| none("turn that is lifted"))?;
+            let lifts = does(Operation::Lift)?;
+            let turns = has(&["turns_n"]).filter(|_| lifts).ok_or_else(|| none("turn that is lifted"))?;
             Span { noun: "turns lifted", unit: "", least: 2.0, most: (request.value(turns.name)).max(2.0) }
                 .check("by", mishap.by)?;
             // What is lifted besides the first is trimmed, and the cap is so many turns shorter.
-            set(turns, request.value(turns.name) - (mishap.by - 1.0));
+            set(turns, request.value(turns.name) - (mishap.by - 1.0))?;
             Ok((base, planned_mm))
         }
         Wrong::OverHammered => {
             let h = request.wire.profile().thickness_mm();
             Span { noun: "thickness left", unit: " mm", least: 0.3 * h, most: h }.check("by", mishap.by)?;
             let hammered = has(&["hammered_mm"]).ok_or_else(|| none("bend that is hammered"))?;
-            set(hammered, mishap.by);
+            set(hammered, mishap.by)?;
             let used = (h / mishap.by).ln() / crate::wire::strength::strain_left(&request.wire);
             if used > 1.0 {
                 let said = format!(

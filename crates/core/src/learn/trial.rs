@@ -7,7 +7,7 @@ use serde::{Deserialize, Serialize};
 use super::dimension::made_of;
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
-use crate::pattern::measure::Measures;
+use crate::pattern::measure::{Measure, Measures};
 use crate::pattern::{PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm};
@@ -125,7 +125,7 @@ pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> 
     let blank_mm = (exact_mm / step - 1e-9).ceil() * step;
     #[expect(clippy::cast_possible_truncation, reason = "a few steps")]
     let steps = ((blank_mm - last.blank_mm) / step).round().clamp(-10_000.0, 10_000.0) as i32;
-    let marks = marks(&plain, last, workshop)?;
+    let marks = marks(&plain, last, trials.len() == 1, workshop)?;
     let off_mm = last.blank_mm - exact_mm;
     let good = off_mm.abs() <= GOOD_MM && marks.is_empty();
     let request = PatternRequest { allowance_mm: (allowance_mm * 100.0).round() / 100.0, ..plain.clone() };
@@ -157,31 +157,39 @@ fn longer_mm(request: &PatternRequest, got_mm: &BTreeMap<String, f64>) -> f64 {
     came_out.form().map_or(0.0, |formed| formed.developed_mm() - drawn.developed_mm())
 }
 
-/// Marks to move: where a loop came out larger or smaller on a tapered jaw.
-fn marks(request: &PatternRequest, last: &Trial, workshop: &Workshop) -> Result<Vec<String>, Faults> {
+/// Marks to move: where a loop came out larger or smaller on a tapered jaw. Where on the jaw that is can be said of the first
+/// trial alone, which was rolled at the planned place.
+fn marks(
+    request: &PatternRequest,
+    last: &Trial,
+    is_first: bool,
+    workshop: &Workshop,
+) -> Result<Vec<String>, Faults> {
     let made = made_of(request, workshop)?;
     let formed = request.form()?;
     let unit = workshop.habits.unit;
     let mut told = vec![];
-    for measure in formed.measures().iter().filter(|measure| measure.kind == Measures::Inside) {
+    let bent = |measure: &&Measure| matches!(measure.kind, Measures::Inside | Measures::Bend);
+    for measure in formed.measures().iter().filter(bent) {
         let Some(got) = last.got_mm.get(&measure.key) else { continue };
         let off = got - measure.mm;
         if off.abs() <= workshop.tolerances.loop_mm / 2.0 {
             continue;
         }
         let rolled = made.steps.iter().find(|step| {
-            step.operation == Operation::Loop
+            measure.kind == Measures::Inside
+                && step.operation == Operation::Loop
                 && step.numbers.inside_mm.is_some_and(|mm| (mm - measure.mm).abs() < 1e-6)
         });
         let (by, way) = (caliper(off.abs(), unit), if off > 0.0 { "larger" } else { "smaller" });
         told.push(
             match rolled.and_then(|step| Some((step, step.numbers.slip_mm.filter(|slip| *slip > 1e-6)?))) {
                 Some((step, slip)) => format!(
-                    "The {} came out {by} {way}: roll it {} nearer the {}{}.",
+                    "The {} came out {by} {way}: roll it {} nearer the {} than this one{}.",
                     measure.what,
                     on_ruler(off.abs() / slip, unit),
                     if off > 0.0 { "tip" } else { "base" },
-                    step.numbers.jaw_mm.map_or(String::new(), |at| format!(
+                    step.numbers.jaw_mm.filter(|_| is_first).map_or(String::new(), |at| format!(
                         ", at {} from the tip",
                         on_ruler((at - off / slip).max(0.0), unit)
                     ))

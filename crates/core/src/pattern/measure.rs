@@ -2,15 +2,20 @@
 
 use super::Unit;
 use super::form::Formed;
-use super::former::Lies;
+use super::former::{Forming, Lies};
+use crate::making::Operation;
 use crate::shape::Course;
 use crate::words::words;
 
 words! {
     /// What kind of dimension something is: how evenly it is made depends on it.
     pub enum Measures ("kind of dimension") {
-        /// Across the inside of a loop, bend or ring.
+        /// Across the inside of a loop that is rolled, or of a coil or ring that is wound.
         Inside = "inside", "inside";
+        /// Across the inside of what is bent over a tool.
+        Bend = "bend", "bend";
+        /// Across a ball.
+        Ball = "ball", "ball";
         /// Along something straight, or over all.
         Length = "length", "length";
         /// Between two ends that meet.
@@ -80,13 +85,19 @@ impl Formed<'_> {
             Lies::From(i, j) => Some((Measures::Length, placed(i)?.at(0.0).0.distance(placed(j)?.at(1.0).0))),
             Lies::Across(i) | Lies::AcrossBeside(i) => {
                 let mm = match self.design.segments.get(i)?.course {
+                    Course::Ball { diameter_mm } => return Some((Measures::Ball, diameter_mm)),
                     Course::Oval { long_mm, .. } => long_mm,
-                    Course::Ball { diameter_mm } => diameter_mm,
                     course => course.tightest_mm()?,
                 };
-                Some((Measures::Inside, mm))
+                Some((if self.is_rolled(i) { Measures::Inside } else { Measures::Bend }, mm))
             }
             Lies::Angle(_) => None,
         }
+    }
+
+    /// Whether a segment is rolled on a jaw.
+    fn is_rolled(&self, i: usize) -> bool {
+        let rolls = |step: &Forming| step.kind == Operation::Loop && step.segments.contains(&i);
+        self.design.steps.iter().any(rolls)
     }
 }

@@ -124,9 +124,11 @@ impl Piece {
             }
             (Self::Finding(one), Self::Finding(other)) => {
                 let one = one.settled();
+                // What trials have shown of the blank is trimmed off or formed away.
                 one == PatternRequest {
                     route: Changes::default(),
                     plier: one.plier.clone(),
+                    allowance_mm: one.allowance_mm,
                     ..other.settled()
                 }
             }

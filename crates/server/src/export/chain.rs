@@ -79,8 +79,9 @@ pub(crate) struct Chain {
 const ROWS: u32 = 6;
 impl Chain {
     /// Works a chain out; refused as keeping it would be.
-    pub fn new(kept: KeptChain, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
+    pub fn new(mut kept: KeptChain, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
         kept.check()?;
+        kept.request = kept.request.known(workshop);
         let request = &kept.request;
         let sheet = request.sheet(workshop);
         let worked = sheet.result.clone();

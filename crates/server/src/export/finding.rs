@@ -68,8 +68,9 @@ pub(crate) struct Finding {
 
 impl Finding {
     /// Works a finding out for paper; refused as keeping it would be.
-    pub fn new(pattern: KeptPattern, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
+    pub fn new(mut pattern: KeptPattern, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
         pattern.check()?;
+        pattern.request = pattern.request.known(workshop);
         let request: &PatternRequest = &pattern.request;
         request.form_with(workshop)?;
         let sheet = request.sheet(workshop);

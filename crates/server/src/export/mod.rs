@@ -83,8 +83,9 @@ pub(crate) struct Sheetable {
 
 impl Sheetable {
     /// Works a plan out for paper; refused as keeping it would be.
-    pub fn new(plan: KeptPlan, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
+    pub fn new(mut plan: KeptPlan, settings: &Settings, workshop: &Workshop) -> Result<Self, Problem> {
         plan.check()?;
+        plan.request = plan.request.known(workshop);
         let request: &RingRequest = &plan.request;
         let sheet = request.sheet(workshop);
         let worked =
