@@ -386,6 +386,20 @@ fn a_later_trial_moves_its_mark_from_where_it_lay() {
     assert!(second.contains("nearer the tip than this one") && !second.contains("from the tip"), "{second}");
 }
 
+/// No mark is said that the jaw does not have.
+#[test]
+fn no_mark_lies_past_the_tip() {
+    let hook = usual("hook-clasp");
+    let far = BTreeMap::from([("eye_mm".into(), hook.value("eye_mm") + 6.0)]);
+    let marks =
+        next(&hook, &[Trial { blank_mm: 60.0, got_mm: far, ..Trial::default() }], &workshop()).unwrap().marks;
+    assert_eq!(marks.len(), 1, "{marks:?}");
+    assert!(
+        marks[0].contains("not so thin even at its tip") && !marks[0].contains(" from the tip"),
+        "{marks:?}"
+    );
+}
+
 /// What trials have shown of a blank is not seen on the piece: the shelf still covers an order.
 #[rstest]
 fn an_accepted_trial_is_the_same_piece_in_the_hand() {

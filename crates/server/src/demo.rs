@@ -3,8 +3,9 @@
 use anyhow::Context as _;
 use lorimant_core::ask;
 use lorimant_core::fault::Fault;
-use lorimant_core::learn::check::{CaliperReading, PieceCheck, ReadFrom};
+use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::learn::dimension::CheckedOf;
+use lorimant_core::learn::measured::{CaliperReading, ReadFrom};
 use lorimant_core::learn::simulated::{SEED, Simulated};
 use lorimant_core::order::{Bag, Line, Order};
 use lorimant_core::piece::Piece;

@@ -163,6 +163,66 @@ async fn a_check_names_the_spool_it_is_really_of() {
     assert_eq!(reply.status, StatusCode::NOT_FOUND, "{}", reply.text());
 }
 
+/// Plated wire is off a plated lot: it is offered, taken, and learned from.
+#[tokio::test]
+async fn a_plated_lot_is_learned_as_any() {
+    let workshop = Workshop::empty();
+    let body = json!({ "name": "plated", "wire": hard_copper(), "kind": "spool", "surface": "plated" });
+    let reply = workshop.post("/api/lots", &json!({ "lot": body, "length_mm": 10_000.0 })).await.json();
+    let lot_n = reply["lot"]["id"].as_i64().unwrap();
+    let mut check = coil(lot_n);
+    check["piece"]["rings"]["wire"]["surface"] = json!("plated");
+    let offered = workshop.post("/api/learned/for", &check["piece"]).await.json();
+    assert_eq!(offered[0]["lot_n"], lot_n, "{offered}");
+    let begun = begun(&workshop, &check).await;
+    keep(&workshop, begun, 1, "coil-inside", 8.9).await;
+    let plan = check["piece"]["rings"].clone();
+    let sheet = workshop.post("/api/rings/sheet", &plan).await.json();
+    assert!(sheet["request"]["wire"]["lot"]["flow"].as_f64().is_some_and(|flow| flow > 1.02), "{sheet}");
+    // Bare wire is not off it.
+    let reply = workshop.post("/api/checks", &coil(lot_n)).await;
+    assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert_eq!(reply.json()["errors"][0]["field"], "piece.wire.lot.lot_n");
+}
+
+/// What is printed is what is on the screen, also after the lot was measured.
+#[tokio::test]
+async fn a_printed_sheet_knows_the_lot() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let plan = coil(lot_n)["piece"]["rings"].clone();
+    let check = begun(&workshop, &coil(lot_n)).await;
+    keep(&workshop, check, 1, "coil-inside", 8.9).await;
+    let sheet = workshop.post("/api/rings/sheet", &plan).await.json();
+    let inside = sheet["result"]["plan"]["ring_inside_diameter_mm"].as_f64().unwrap();
+    let print = json!({ "name": "sleeves", "request": plan });
+    let csv = workshop.post("/api/rings/take-away/plan.csv", &print).await.text();
+    assert!(csv.contains(&format!("{inside:.4}")), "{inside}: {csv}");
+}
+
+/// A check can be called otherwise and say what was over; its readings stay of the piece they were taken of.
+#[tokio::test]
+async fn what_was_read_stays_of_its_piece() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let check = begun(&workshop, &coil(lot_n)).await;
+    keep(&workshop, check, 3, "coil-inside", 8.4).await;
+    let place = format!("/api/checks/{check}?revision=1");
+    let mut other = coil(lot_n);
+    other["piece"]["rings"]["mandrel"]["diameter_mm"] = json!(5.0);
+    let refused = workshop.put(&place, &other).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert!(refused.text().contains("Begin another check"), "{}", refused.text());
+    let mut fewer = coil(lot_n);
+    fewer["pieces_n"] = json!(2);
+    assert!(workshop.put(&place, &fewer).await.text().contains("Number 3 was measured"));
+    let unknown = workshop.put(&place, &coil(999)).await;
+    assert_eq!(unknown.status, StatusCode::NOT_FOUND, "{}", unknown.text());
+    let mut named = coil(lot_n);
+    named["name"] = json!("coil of the spring order");
+    assert_eq!(workshop.put(&place, &named).await.status, StatusCode::OK);
+}
+
 /// A caliper that says something to whoever connects, one script after another; then it is gone.
 fn caliper_saying(scripts: Vec<Vec<u8>>, hold_open: bool) -> String {
     let listener = TcpListener::bind("127.0.0.1:0").unwrap();
@@ -290,6 +350,21 @@ async fn a_trial_becomes_a_revision_of_its_pattern() {
     let next = &view["sheet"]["next_blank"];
     assert!(next["told"].as_str().unwrap().starts_with("Cut the next"), "{view}");
     let second_blank = next["blank_mm"].as_f64().unwrap();
+    // What was over is put right later, and counts at once.
+    let mut put = check.clone();
+    put["trial"]["over_mm"] = json!(-2.0);
+    let changed = workshop.put(&format!("/api/checks/{first}?revision=1"), &put).await;
+    assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
+    let longer = workshop.get(&format!("/api/checks/{first}")).await.json();
+    let exact = |view: &Value| view["sheet"]["next_blank"]["exact_mm"].as_f64().unwrap();
+    assert!((exact(&longer) - exact(&view) - 1.0).abs() < 1e-9, "{longer}");
+    workshop.put(&format!("/api/checks/{first}?revision=2"), &check).await;
+    // Another piece of that name does not follow it.
+    let mut other = check.clone();
+    other["piece"]["finding"]["parameters"]["shank_mm"] = json!(21.0);
+    let other = begun(&workshop, &other).await;
+    let other = workshop.get(&format!("/api/checks/{other}")).await.json();
+    assert!(other["sheet"]["trials_before"].is_null(), "{other}");
     // The second takes the first into account.
     let mut again = check.clone();
     again["name"] = json!("hook, trial 2");
@@ -414,6 +489,17 @@ async fn the_history_lists_page_by_page() {
     let rest = workshop.get(&format!("/api/readings?before={last}")).await.json();
     assert_eq!(rest["readings"].as_array().unwrap().len(), 2);
     assert_eq!(rest["readings"][0]["name"], "first coil");
+    assert_eq!(
+        (&rest["readings"][0]["what"], &rest["readings"][0]["value"], &rest["readings"][0]["grade"]),
+        (&json!("coil"), &json!(8.41), &Value::Null)
+    );
+    // A grade is a word, and no length.
+    let mut rings = coil(lot_n);
+    rings["of"] = json!("piece");
+    let rings = begun(&workshop, &rings).await;
+    keep(&workshop, rings, 1, "burr", 1.0).await;
+    let page = workshop.get("/api/readings?most=1").await.json();
+    assert_eq!(page["readings"][0]["grade"], "1 catches");
 }
 
 #[tokio::test]

@@ -85,7 +85,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
 }
 
 #[test]
-fn a_trial_is_accepted_as_a_revision() -> Result<()> {
+fn a_trial_says_the_next_blank() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Reed crown, links").await?;
@@ -112,6 +112,17 @@ fn a_trial_is_accepted_as_a_revision() -> Result<()> {
             })
             .await?;
         maker.sees("[data-test=trial]", "came out").await?;
+        // A figure of the table is measured again, and what was over is written down once it is known.
+        maker.click("[data-test=again-1-loop_mm]").await?;
+        maker.sees("[data-test=measure-next]", "loop").await?;
+        maker.fill("[data-test=note-over]", "soup").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=trial]", "soup").await?;
+        maker.fill("[data-test=note-over]", "2 mm").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=trial]", "2 mm was over at the end").await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.sees("[data-test=trial]", "1.5 mm was missing at the end").await?;
         // A trial nearer to what its parts add up to, accepted.
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Reed crown, links").await?;

@@ -3525,7 +3525,7 @@ export interface components {
         /** @description One reading. */
         CaliperReading: {
             /** @description Whether the maker has set it aside. */
-            aside?: boolean;
+            aside: boolean;
             /** @description When, UTC. */
             at: string;
             /** @description Where it came from. */
@@ -3541,7 +3541,7 @@ export interface components {
              * Format: int64
              * @description Its own number; 0 before it is kept.
              */
-            reading_n?: number;
+            reading_n: number;
             /**
              * Format: double
              * @description What was read, mm, or the grade.
@@ -6738,6 +6738,11 @@ export interface components {
              */
             flow: number;
             /**
+             * Format: double
+             * @description The same before anything was measured: what the handbook leaves open.
+             */
+            handbook_spread: number;
+            /**
              * Format: int32
              * @description How many measurements teach it.
              */
@@ -7162,7 +7167,7 @@ export interface components {
          * @description The word for a kind of dimension.
          * @enum {string}
          */
-        Measures: "inside" | "length" | "gap" | "wire";
+        Measures: "inside" | "bend" | "ball" | "length" | "gap" | "wire";
         /**
          * @description The word for a metal.
          * @enum {string}
@@ -8514,8 +8519,12 @@ export interface components {
              * @description The check it is of.
              */
             check: number;
+            /** @description Of what is seen or felt: the word of its grade. */
+            grade?: string | null;
             /** @description What that is called. */
             name: string;
+            /** @description What was measured. */
+            what: string;
         };
         /** @description A stretch of all that was ever read. */
         ReadPage: {
@@ -8560,7 +8569,7 @@ export interface components {
          * @description The word for a kind of field.
          * @enum {string}
          */
-        Reads: "length" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
+        Reads: "length" | "over" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
         /** @description Wire that comes in: the lot, and how much of it, by length or by weight. */
         Received: {
             /**
@@ -10030,6 +10039,8 @@ export interface components {
         ToMeasure: {
             /** @description With what. */
             found: components["schemas"]["FoundWith"];
+            /** @description Of what is seen or felt: its grades in words, from 0 on. */
+            grades?: string[];
             /** @description How to lay the caliper on, or what to look and feel for. */
             how: string;
             /** @description Its key; also of its line on the drawing, where it has one. */

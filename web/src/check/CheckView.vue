@@ -59,7 +59,6 @@ watch(id, () => ((chosen.value = null), (last.value = null), (told.value = '')))
 const press = () => [...crypto.getRandomValues(new Uint32Array(3))].map((part) => part.toString(36)).join('-')
 
 function take(now: CheckView) {
-  queries.setQueryData(['check', id], now)
   queries.setQueryData(['check', id.value], now)
   void queries.invalidateQueries({ queryKey: ['check'] })
   void queries.invalidateQueries({ queryKey: ['learned'] })
@@ -125,9 +124,6 @@ async function setAside(reading_n: number, aside: boolean) {
   }
 }
 
-const grades = computed(() => (dimension.value?.found === 'eye' ? [0, 1, 2] : [0, 1]))
-/** A grade with its word: `0 lies flat`. */
-const gradeOf = (grade: number) => dimension.value?.told.split(', ')[grade] ?? String(grade)
 const verdicts = { pass: 'passes', rework: 'put it right', reject: 'set it apart' }
 const keys = computed(() => {
   const used = new Set([
@@ -137,7 +133,11 @@ const keys = computed(() => {
   return (sheet.value?.to_measure ?? []).filter((one) => used.has(one.key))
 })
 const shown = (key: string, value: number) =>
-  sheet.value?.to_measure.find((one) => one.key === key)?.kind ? across(value) : String(value)
+  sheet.value?.to_measure.find((one) => one.key === key)?.grades?.[value] ?? across(value)
+const figure = (piece: CheckedPiece, key: string) => {
+  const one = of(piece, key)
+  return one ? shown(key, one.value) : '–'
+}
 const lot = computed(() => {
   const piece = check.value?.piece
   if (!piece) return null
@@ -147,8 +147,7 @@ const lot = computed(() => {
 const causing = ref<number | null>(null)
 const misfit = (piece: CheckedPiece) => piece.verdict !== 'pass'
 const pairable = computed(() => (sheet.value?.pieces.length ?? 0) > 1)
-function pick(key: string) {
-  const piece_n = at.value?.piece_n ?? last.value?.piece_n ?? 1
+function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ?? 1) {
   chosen.value = { piece_n, key }
 }
 </script>
@@ -204,13 +203,13 @@ function pick(key: string) {
             </form>
             <div v-else class="reading no-print">
               <v-btn
-                v-for="grade in grades"
+                v-for="(word, grade) in dimension.grades"
                 :key="grade"
                 size="large"
                 :disabled="busy"
                 :data-test="`grade-${grade}`"
                 @click="keep({ value: grade, from: 'typed' })"
-                >{{ gradeOf(grade) }}</v-btn
+                >{{ word }}</v-btn
               >
             </div>
           </template>
@@ -266,7 +265,15 @@ function pick(key: string) {
                 class="right num"
                 :class="of(piece, one.key)?.judged.verdict"
               >
-                {{ of(piece, one.key) ? shown(one.key, of(piece, one.key)!.value) : '–' }}
+                <button
+                  type="button"
+                  class="plain cell"
+                  :aria-label="`${figure(piece, one.key)}: measure ${one.what} of number ${piece.piece_n} again`"
+                  :data-test="`again-${piece.piece_n}-${one.key}`"
+                  @click="pick(one.key, piece.piece_n)"
+                >
+                  {{ figure(piece, one.key) }}
+                </button>
               </td>
               <td>
                 {{ verdicts[piece.verdict] }}
@@ -283,7 +290,13 @@ function pick(key: string) {
           </tbody>
         </table>
       </div>
-      <CausePanel v-if="causing" :check="id" :piece-n="causing" @measure="pick" @close="causing = null" />
+      <CausePanel
+        v-if="causing"
+        :check="id"
+        :piece-n="causing"
+        @measure="pick($event, causing)"
+        @close="causing = null"
+      />
       <BatchPlot
         v-for="one in sheet.charts"
         :key="one.key"
@@ -379,6 +392,14 @@ function pick(key: string) {
 
 .came.reject {
   border-color: rgb(var(--v-theme-error));
+}
+
+.cell {
+  min-height: 28px;
+}
+
+.cell:hover {
+  text-decoration: underline;
 }
 
 td.rework {

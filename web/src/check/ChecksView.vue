@@ -101,11 +101,10 @@ async function begin() {
     const trial =
       what.value === 'trial'
         ? await readFields(
-            { blank_mm: blank.value, over_mm: over.value.replace(/^\s*[-−]/, '') },
-            { blank_mm: ['length', 'needed'], over_mm: 'length' },
+            { blank_mm: blank.value, over_mm: over.value },
+            { blank_mm: ['length', 'needed'], over_mm: 'over' },
           )
         : null
-    const short = /^\s*[-−]/.test(over.value)
     const body: PieceCheck = {
       name: what.value === 'trial' ? `${chosen.name}, trial` : chosen.name,
       piece: offLot(chosen.purpose, lot.value ? Number(lot.value) : null),
@@ -113,7 +112,7 @@ async function begin() {
       pieces_n,
       batch: batchOf(chosen.key),
       pattern: finds.value === 'finding' ? (chosen.entry ?? null) : null,
-      trial: trial && { blank_mm: trial.blank_mm, over_mm: (trial.over_mm ?? 0) * (short ? -1 : 1) },
+      trial: trial && { blank_mm: trial.blank_mm, over_mm: trial.over_mm ?? 0 },
     }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
     notice.did(`Begun: ${entry.name}.`, undo, refresh)

@@ -133,8 +133,8 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
             <router-link :to="`/check/${one.check}`">{{ one.name }}</router-link>
           </td>
           <td class="num">{{ one.piece_n }}</td>
-          <td>{{ one.key.replace('_mm', '').replaceAll('-', ' ') }}</td>
-          <td class="right num">{{ across(one.value) }}</td>
+          <td>{{ one.what }}</td>
+          <td class="right num">{{ one.grade ?? across(one.value) }}</td>
           <td class="quiet">{{ when(one.at) }}</td>
         </tr>
       </tbody>

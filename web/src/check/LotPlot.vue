@@ -7,12 +7,13 @@ import PlotPlace from '../drawing/PlotPlace.vue'
 /** The factor of a lot: the handbook's band, each measurement with how sure it is, and the band now. */
 const props = defineProps<{ known: LotKnown }>()
 const look = usePlotLook()
-const HANDBOOK = 0.153
 
+/** A spread in whole per cent. */
+const within = (spread: number) => (100 * spread).toFixed(0)
 const per = (factor: number) => 100 * (factor - 1)
 const described = computed(
   () =>
-    `Springing against the handbook. The handbook leaves ± 15 %. ${props.known.points
+    `Springing against the handbook. The handbook leaves ± ${within(props.known.handbook_spread)} %. ${props.known.points
       .map(
         (point, i) =>
           `Measurement ${i + 1}: ${per(point.flow).toFixed(0)} % ± ${(100 * point.spread).toFixed(0)} %`,
@@ -21,7 +22,7 @@ const described = computed(
 )
 const option = computed(() => {
   const { colours, text, axis, tooltip } = look.value
-  const { points, flow, spread } = props.known
+  const { points, flow, spread, handbook_spread } = props.known
   const n = points.length
   /** As far as anything reaches, in whole tens; what reaches further goes off the paper. */
   const far = Math.max(30, ...points.map((point) => Math.abs(per(point.flow)) + 6))
@@ -92,7 +93,7 @@ const option = computed(() => {
     },
     yAxis: { ...axis, name: 'springs more, %', nameGap: 44, min: -edge, max: edge },
     series: [
-      ...band('handbook', 1 - HANDBOOK, 1 + HANDBOOK, String(colours.quiet), 0.16),
+      ...band('handbook', 1 - handbook_spread, 1 + handbook_spread, String(colours.quiet), 0.16),
       ...band('now', flow - spread, flow + spread, String(colours.primary), 0.3),
       ...bars,
       {
@@ -103,7 +104,7 @@ const option = computed(() => {
           symbol: 'none',
           silent: true,
           data: [
-            name('handbook ± 15 %', 1, String(colours.quiet)),
+            name(`handbook ± ${within(handbook_spread)} %`, 1, String(colours.quiet)),
             name('now', flow, String(colours.primary)),
           ],
         },

@@ -9,7 +9,7 @@ const emit = defineEmits<{ aside: [reading: number, aside: boolean] }>()
 const { across } = useAmounts()
 const open = ref(false)
 const named = (key: string) => props.dimensions.find((one) => one.key === key)
-const value = (one: CaliperReading) => (named(one.key)?.kind ? across(one.value) : String(one.value))
+const value = (one: CaliperReading) => named(one.key)?.grades?.[one.value] ?? across(one.value)
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const newest = computed(() => [...props.readings].reverse())
@@ -40,7 +40,7 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: 'simulated cali
               <v-btn
                 density="compact"
                 data-test="set-aside"
-                @click="emit('aside', one.reading_n ?? 0, !one.aside)"
+                @click="emit('aside', one.reading_n, !one.aside)"
                 >{{ one.aside ? 'Take in again' : 'Set aside' }}</v-btn
               >
             </td>

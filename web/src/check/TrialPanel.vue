@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, type CheckView, type NextBlank } from '../api/client'
+import { api, data, faultsOf, type CheckView, type NextBlank } from '../api/client'
 import { useAmounts } from '../shared/amounts'
+import { readFields, useShownLengths } from '../shared/form'
 import { useNotice } from '../shared/notice'
 
 /** What a trial says of the next blank, and the pattern it becomes a revision of. */
@@ -15,6 +16,34 @@ const { across } = useAmounts()
 const overOf = (mm: number) =>
   Math.abs(mm) < 0.05 ? 'nothing over' : `${across(Math.abs(mm))} ${mm > 0 ? 'over' : 'missing'}`
 const refresh = () => queries.invalidateQueries()
+
+/** What was over is known only once the piece is bent: it is written down here. */
+const { show } = useShownLengths()
+const over = ref('')
+const faults = ref<string[]>([])
+const trial = computed(() => props.view.entry.record.trial!)
+const overMm = computed(() => trial.value.over_mm ?? 0)
+watch(
+  () => [props.view.entry.id, overMm.value],
+  () => (over.value = overMm.value ? show(overMm.value) : ''),
+  { immediate: true },
+)
+async function note() {
+  const { id, revision, record } = props.view.entry
+  try {
+    const { over_mm = 0 } = await readFields({ over_mm: over.value }, { over_mm: 'over' })
+    faults.value = []
+    if (over_mm === overMm.value) return
+    const params = { path: { id }, query: { revision } }
+    const body = { ...record, keys: record.keys ?? [], trial: { ...trial.value, over_mm } }
+    const { undo } = await data(api.PUT('/api/checks/{id}', { params, body }))
+    notice.did(`Noted: ${overOf(over_mm)}.`, undo, refresh)
+    await refresh()
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+}
+
 const pattern = computed(() => props.view.entry.record.pattern ?? null)
 const { data: kept } = useQuery({
   queryKey: ['pattern', pattern],
@@ -56,6 +85,19 @@ async function again() {
       <li v-for="reason in next.reasons" :key="reason">{{ reason }}</li>
       <li v-for="mark in next.marks" :key="mark" class="watch">{{ mark }}</li>
     </ul>
+    <form class="over no-print" @submit.prevent="note">
+      {{ across(trial.blank_mm) }} was cut, with
+      <input
+        v-model="over"
+        class="word"
+        placeholder="nothing"
+        aria-label="Wire left over; with a minus where it was missing"
+        data-test="note-over"
+        @change="note"
+      />
+      over at the end <span class="quiet">(with a minus where it was missing).</span>
+      <span v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</span>
+    </form>
     <p v-if="view.sheet.trials_before?.length" class="quiet" data-test="trials-before">
       Before it:
       <template v-for="(one, i) in view.sheet.trials_before" :key="i"
@@ -89,6 +131,14 @@ async function again() {
   font-size: 1.7rem;
   line-height: 1.2;
   margin: 0 0 6px;
+}
+
+.over {
+  margin: 0 0 10px;
+}
+
+.over .word {
+  width: 7em;
 }
 
 ul {

@@ -236,14 +236,7 @@ fn finding_with(
 
 /// What rings measure with so much of a cause.
 fn rings_with(piece: &Piece, dimensions: &[ToMeasure], cause: Cause, amount: f64) -> BTreeMap<String, f64> {
-    let request = match piece {
-        Piece::Rings(request) => request.clone(),
-        Piece::Chain(chain) => match chain.rings() {
-            Ok(rings) => rings,
-            Err(_) => return BTreeMap::new(),
-        },
-        Piece::Finding(_) => return BTreeMap::new(),
-    };
+    let Some(request) = piece.wound() else { return BTreeMap::new() };
     let flow = request.wire.lot.map_or(1.0, |lot| lot.flow);
     let (rod, size, flow) = match cause {
         Cause::Rod => (amount, 1.0, flow),

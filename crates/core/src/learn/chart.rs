@@ -2,6 +2,7 @@
 
 use serde::Serialize;
 
+use super::measured::{self, deviation};
 use crate::words::length::{LengthUnit, caliper};
 
 /// One dimension of a batch, piece after piece.
@@ -66,10 +67,8 @@ const LEAST_FOR_MORE: usize = 5;
 #[must_use]
 pub fn charted(what: &str, pieces: &[(u32, f64)], (least, most): (f64, f64), unit: LengthUnit) -> BatchChart {
     let n = pieces.len();
-    let count = f64::from(u32::try_from(n).unwrap_or(u32::MAX)).max(1.0);
-    let mean = pieces.iter().map(|(_, mm)| mm).sum::<f64>() / count;
-    let squares: f64 = pieces.iter().map(|(_, mm)| (mm - mean).powi(2)).sum();
-    let spread = if n > 1 { (squares / (count - 1.0)).sqrt() } else { 0.0 };
+    let values: Vec<f64> = pieces.iter().map(|(_, mm)| *mm).collect();
+    let (mean, spread) = (measured::mean(&values), deviation(&values));
     BatchChart {
         mean,
         spread,
@@ -119,9 +118,7 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
     for (i, (n, mm)) in pieces.iter().enumerate() {
         // Against all the others: one far off widens the spread it is judged by.
         let others: Vec<f64> = pieces.iter().enumerate().filter(|(j, _)| *j != i).map(|(_, p)| p.1).collect();
-        let of = f64::from(u32::try_from(others.len()).unwrap_or(1));
-        let middle = others.iter().sum::<f64>() / of;
-        let wide = (others.iter().map(|x| (x - middle).powi(2)).sum::<f64>() / (of - 1.0)).sqrt();
+        let (middle, wide) = (measured::mean(&others), deviation(&others));
         if (mm - middle).abs() > 4.0 * wide.max(1e-6) {
             let told = format!(
                 "Number {n} is by itself: {} where the others are about {}. Measure it again; if it is so, something happened there.",

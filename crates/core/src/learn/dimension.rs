@@ -21,9 +21,9 @@ words! {
     pub enum FoundWith ("way of measuring") {
         /// With a caliper.
         Caliper = "caliper", "with the caliper";
-        /// By eye, as a grade: 0 flat, 1 a little off, 2 bent.
+        /// By eye, as a grade.
         Eye = "eye", "by eye";
-        /// By touch, yes or no.
+        /// By touch, as a grade.
         Touch = "touch", "by touch";
     }
 }
@@ -65,6 +65,9 @@ pub struct ToMeasure {
     pub told: String,
     /// How many readings make one measurement, the piece turned between them.
     pub readings_n: u32,
+    /// Of what is seen or felt: its grades in words, from 0 on.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub grades: Vec<String>,
 }
 
 /// What comes of one measurement, with how.
@@ -169,47 +172,48 @@ fn one(measure: &Measure, around: (f64, f64), unit: LengthUnit) -> ToMeasure {
         most,
         told: told(wanted, least, most, unit),
         readings_n,
+        grades: vec![],
     }
 }
 
-/// What is seen and felt rather than measured.
-fn by_hand(free_end: bool) -> Vec<ToMeasure> {
-    let felt = |key: &str, what: &str, how: &str, found, told: &str| ToMeasure {
-        key: key.to_owned(),
-        what: what.to_owned(),
-        how: how.to_owned(),
-        found,
-        kind: None,
-        wanted: 0.0,
-        least: 0.0,
-        most: 0.5,
-        told: told.to_owned(),
-        readings_n: 1,
-    };
-    let mut list = vec![felt(
+/// What is seen and felt rather than measured: its key, how it is found, and what each grade of it is, the first that passes.
+const GRADED: [(&str, &str, FoundWith, &[&str]); 3] = [
+    (
         "flatness",
-        "flatness",
-        "Lay it on glass and look along it: 0 lies flat, 1 rocks a little, 2 is bent.",
+        "Lay it on glass and look along it:",
         FoundWith::Eye,
-        "0 lies flat, 1 rocks a little, 2 is bent",
-    )];
-    list.push(felt(
-        "burr",
-        "burr",
-        "Draw a fingertip over every end: 0 smooth, 1 catches.",
-        FoundWith::Touch,
-        "0 smooth, 1 catches",
-    ));
-    if free_end {
-        list.push(felt(
-            "tip",
-            "tip",
-            "Draw the tip over the back of the hand: 0 round, 1 scratches.",
-            FoundWith::Touch,
-            "0 round, 1 scratches",
-        ));
-    }
-    list
+        &["lies flat", "rocks a little", "is bent"],
+    ),
+    ("burr", "Draw a fingertip over every end:", FoundWith::Touch, &["smooth", "catches"]),
+    ("tip", "Draw the tip over the back of the hand:", FoundWith::Touch, &["round", "scratches"]),
+];
+
+/// Whether a dimension is seen or felt, as a grade, rather than measured.
+#[must_use]
+pub fn is_graded(key: &str) -> bool {
+    GRADED.iter().any(|(graded, ..)| *graded == key)
+}
+
+fn by_hand(free_end: bool) -> Vec<ToMeasure> {
+    let asked = GRADED.iter().filter(|(key, ..)| free_end || *key != "tip");
+    let one = |(key, how, found, grades): &(&str, &str, FoundWith, &[&str])| {
+        let each: Vec<String> = grades.iter().enumerate().map(|(n, grade)| format!("{n} {grade}")).collect();
+        let told = each.join(", ");
+        ToMeasure {
+            key: (*key).to_owned(),
+            what: (*key).to_owned(),
+            how: format!("{how} {told}."),
+            found: *found,
+            kind: None,
+            wanted: 0.0,
+            least: 0.0,
+            most: 0.5,
+            told,
+            readings_n: 1,
+            grades: each,
+        }
+    };
+    asked.map(one).collect()
 }
 
 fn of_rings(
@@ -284,6 +288,17 @@ pub fn teaches(key: &str) -> Option<Inside> {
 }
 
 impl ToMeasure {
+    /// The word of a grade; nothing of a length.
+    #[must_use]
+    pub fn grade(&self, value: f64) -> Option<&str> {
+        #[expect(
+            clippy::cast_possible_truncation,
+            clippy::cast_sign_loss,
+            reason = "a grade of three at most"
+        )]
+        self.grades.get(value as usize).map(String::as_str)
+    }
+
     /// What comes of a measured value: it passes, it can be put right and how, or where it goes.
     ///
     /// ```

@@ -2,6 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 
+use super::measured::{count, deviation, mean};
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::coil::outline_for;
 use crate::tool::outline::Outline;
@@ -114,11 +115,8 @@ pub fn wear(plier: &Plier, loops: &[RolledLoop], unit: LengthUnit) -> Result<Jaw
         let jaw = jaw_mm(rolled).map_err(|fault| fault.within(&format!("loops[{i}]")))?;
         offs.push((jaw - place_of(rolled.at_mm).unwrap_or(jaw)) / taper);
     }
-    let n = f64::from(u32::try_from(offs.len()).unwrap_or(1));
-    let off_mm = offs.iter().sum::<f64>() / n;
-    let squares: f64 = offs.iter().map(|off| (off - off_mm).powi(2)).sum();
-    let spread_mm = if offs.len() > 1 { (squares / (n - 1.0)).sqrt() } else { 0.0 };
-    let sure = LEAST_MM.max(2.0 * spread_mm / n.sqrt());
+    let (off_mm, spread_mm) = (mean(&offs), deviation(&offs));
+    let sure = LEAST_MM.max(2.0 * spread_mm / count(&offs).sqrt());
     let told = match off_mm {
         off if off.abs() < sure => "The mark is where it was, as far as these loops tell.".to_owned(),
         off => {

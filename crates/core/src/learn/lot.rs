@@ -92,6 +92,8 @@ pub struct LotLearned {
     pub flow: f64,
     /// One standard deviation of it.
     pub spread: f64,
+    /// The same before anything was measured: what the handbook leaves open.
+    pub handbook_spread: f64,
     /// How many measurements teach it.
     pub measured_n: u32,
     /// Each measurement, in the order it was given.
@@ -209,7 +211,7 @@ impl<'a> Alike<'a> {
 }
 
 /// Whether two coils come out alike but for hand and chance: same rod, same wire as it is labelled, same treatment.
-fn wound_alike(one: &RingRequest, other: &RingRequest) -> bool {
+pub(super) fn wound_alike(one: &RingRequest, other: &RingRequest) -> bool {
     one.mandrel == other.mandrel
         && one.wire.clone().of_any_lot() == other.wire.clone().of_any_lot()
         && (one.spent() - other.spent()).abs() < 1e-9
@@ -291,7 +293,14 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 #[must_use]
 pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {
     if measured.is_empty() {
-        return LotLearned { flow: 1.0, spread: HANDBOOK_SPREAD, measured_n: 0, points: vec![], drift: None };
+        return LotLearned {
+            flow: 1.0,
+            spread: HANDBOOK_SPREAD,
+            handbook_spread: HANDBOOK_SPREAD,
+            measured_n: 0,
+            points: vec![],
+            drift: None,
+        };
     }
     let mut groups = Alike::of(measured, hand);
     let mut values = grid(1.0, HANDBOOK_SPREAD);
@@ -319,7 +328,14 @@ pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {
     }
     let counts = measured.iter().filter(|one| !one.aside).count();
     let (flow, spread) = drift.map_or((belief.mean, belief.spread), |drift| (drift.here, drift.here_spread));
-    LotLearned { flow, spread, measured_n: u32::try_from(counts).unwrap_or(u32::MAX), points, drift }
+    LotLearned {
+        flow,
+        spread,
+        handbook_spread: HANDBOOK_SPREAD,
+        measured_n: u32::try_from(counts).unwrap_or(u32::MAX),
+        points,
+        drift,
+    }
 }
 
 fn points(groups: &[Alike], values: &[f64], belief: &Belief, measured: &[MeasuredInside]) -> Vec<LotPoint> {

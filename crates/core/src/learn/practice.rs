@@ -3,6 +3,7 @@
 use serde::Serialize;
 
 use super::dimension::CheckedOf;
+use super::measured::{count, deviation, mean};
 use crate::pattern::PatternRequest;
 use crate::piece::Piece;
 use crate::ring::RingRequest;
@@ -151,10 +152,11 @@ impl Drill {
         slip: Option<f64>,
         unit: LengthUnit,
     ) -> Option<DrillFeedback> {
-        let n = f64::from(u32::try_from(measured.len()).ok().filter(|n| *n > 1)?);
-        let mean = measured.iter().sum::<f64>() / n;
-        let spread_mm = (measured.iter().map(|mm| (mm - mean).powi(2)).sum::<f64>() / (n - 1.0)).sqrt();
-        let off_mm = mean - wanted;
+        let n = count(measured);
+        if n < 2.0 {
+            return None;
+        }
+        let (spread_mm, off_mm) = (deviation(measured), mean(measured) - wanted);
         let target_mm = self.card().target_mm;
         let met = spread_mm <= target_mm;
         let by = |mm: f64| caliper(mm.abs(), unit);

@@ -3,7 +3,7 @@
 //! worked out with, so that learning can be tried from end to end. Plans never see what is hidden here.
 
 use super::check::PieceCheck;
-use super::dimension::{made_of, teaches};
+use super::dimension::{is_graded, made_of, teaches};
 use super::lot::{Inside, inside_of};
 use crate::chance::Chance;
 use crate::pattern::PatternRequest;
@@ -135,17 +135,13 @@ impl Simulated {
                 key.bytes().fold(0_u64, |sum, byte| sum.wrapping_mul(31).wrapping_add(u64::from(byte)));
             self.chance(For::Piece, &[lot_n.cast_unsigned(), piece, of_key])
         };
-        if matches!(key, "flatness" | "burr" | "tip") {
+        if is_graded(key) {
             return Some(f64::from(u8::from(chance().share() > 0.9)));
         }
         let really = match &check.piece {
             Piece::Finding(request) => self.finding(request, piece, lot_n, workshop)?.get(key).copied()?,
             piece_of => {
-                let wound = match piece_of {
-                    Piece::Rings(request) => request.clone(),
-                    Piece::Chain(chain) => chain.rings().ok()?,
-                    Piece::Finding(_) => return None,
-                };
+                let wound = piece_of.wound()?;
                 match (teaches(key), key) {
                     (Some(of), _) => self.inside_mm(&wound, of, lot_n, piece)?,
                     (None, "wire") => wound.wire.profile().thickness_mm() * self.lot(lot_n).size,

@@ -6,7 +6,13 @@
 
 use serde::Serialize;
 
+use super::check::PieceCheck;
+use super::lot::wound_alike;
+use super::measured::{CaliperReading, count, mean, squares};
+use crate::piece::Piece;
+use crate::ring::RingRequest;
 use crate::tool::hand::Hand;
+use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::words;
 
@@ -82,9 +88,7 @@ struct Squares {
 impl Squares {
     /// Of values about their own mean.
     fn of(values: &[f64]) -> Self {
-        let n = values.len() as f64;
-        let mean = values.iter().sum::<f64>() / n.max(1.0);
-        Self { sum: values.iter().map(|mm| (mm - mean).powi(2)).sum(), n: (n - 1.0).max(0.0) }
+        Self { sum: squares(values), n: (count(values) - 1.0).max(0.0) }
     }
 
     fn and(self, other: Self) -> Self {
@@ -105,8 +109,28 @@ fn grouped(values: impl Iterator<Item = (u64, f64)>) -> Vec<Vec<f64>> {
     groups.into_values().collect()
 }
 
-fn mean(values: &[f64]) -> f64 {
-    values.iter().sum::<f64>() / (values.len() as f64).max(1.0)
+/// Learns how even the hand is from the checks of what was wound, each with its number and readings.
+#[must_use]
+pub fn learned_from<'a>(
+    checks: impl IntoIterator<Item = (i64, &'a PieceCheck, &'a [CaliperReading])>,
+    workshop: &Workshop,
+) -> OwnSpread {
+    let mut readings = vec![];
+    let mut setups: Vec<RingRequest> = vec![];
+    let mut metal_mm = 0.0_f64;
+    for (check_n, check, read) in checks {
+        let Piece::Rings(request) = &check.piece else { continue };
+        let lot_n = |request: &RingRequest| request.wire.lot.map(|lot| lot.lot_n);
+        let alike = |other: &RingRequest| lot_n(other) == lot_n(request) && wound_alike(other, request);
+        let setup = setups.iter().position(alike).unwrap_or_else(|| {
+            setups.push(request.clone());
+            setups.len() - 1
+        });
+        let plan = request.clone().known(workshop).plan();
+        metal_mm = metal_mm.max(plan.map_or(0.0, |plan| plan.ring_inside_spread_mm));
+        readings.extend(check.unevenness(read, check_n.unsigned_abs(), setup as u64));
+    }
+    learned(&readings, &workshop.hand, metal_mm, workshop.habits.unit)
 }
 
 /// Learns how even the hand is. `metal_mm` is what plans leave to the metal now, one standard deviation.
@@ -147,23 +171,15 @@ pub fn learned(readings: &[Readings], hand: &Hand, metal_mm: f64, unit: LengthUn
         grouped(coils.iter().map(|((setup, _, is_cut), of)| (2 * setup + u64::from(*is_cut), mean(of))));
     let of_setups = means.iter().map(|coils| Squares::of(coils)).fold(Squares::default(), Squares::and);
     let hugging = of_setups.own(lower, handbook.hugging_mm);
-    let scaled = |mm: f64, now: f64, before: f64| mm * now.sqrt() / before;
+    let rounded = |mm: f64| (mm * 1000.0).round() / 1000.0;
+    let scaled = |mm: f64, now: f64, before: f64| rounded(mm * now.sqrt() / before);
     let hand = Hand {
         roundness_mm: scaled(handbook.roundness_mm, reading, reading_0),
         caliper_mm: scaled(handbook.caliper_mm, reading, reading_0),
         closing_mm: scaled(handbook.closing_mm, cut, cut_0),
         kerf_mm: scaled(handbook.kerf_mm, cut, cut_0),
-        hugging_mm: hugging.sqrt(),
+        hugging_mm: rounded(hugging.sqrt()),
         ..*hand
-    };
-    let rounded = |mm: f64| (mm * 1000.0).round() / 1000.0;
-    let hand = Hand {
-        roundness_mm: rounded(hand.roundness_mm),
-        caliper_mm: rounded(hand.caliper_mm),
-        closing_mm: rounded(hand.closing_mm),
-        kerf_mm: rounded(hand.kerf_mm),
-        hugging_mm: rounded(hand.hugging_mm),
-        ..hand
     };
     let rows = [
         (Source::Metal, metal_mm, metal_mm, 0.0),

@@ -5,6 +5,7 @@ use std::collections::BTreeMap;
 use serde::{Deserialize, Serialize};
 
 use super::dimension::made_of;
+use super::measured::{count, deviation, mean};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
 use crate::pattern::measure::{Measure, Measures};
@@ -116,10 +117,8 @@ pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> 
     let took =
         |trial: &Trial| trial.blank_mm - trial.over_mm - (planned_mm + longer_mm(&plain, &trial.got_mm));
     let each: Vec<f64> = trials.iter().map(took).collect();
-    let n = f64::from(u32::try_from(each.len()).unwrap_or(u32::MAX));
-    let allowance_mm = each.iter().sum::<f64>() / n;
-    let squares: f64 = each.iter().map(|one| (one - allowance_mm).powi(2)).sum();
-    let allowance_spread_mm = (each.len() > 1).then(|| (squares / (n - 1.0) / n).sqrt());
+    let allowance_mm = mean(&each);
+    let allowance_spread_mm = (each.len() > 1).then(|| deviation(&each) / count(&each).sqrt());
     let exact_mm = planned_mm + allowance_mm;
     let step = ruler_step_mm(unit);
     let blank_mm = (exact_mm / step - 1e-9).ceil() * step;
@@ -182,25 +181,24 @@ fn marks(
                 && step.numbers.inside_mm.is_some_and(|mm| (mm - measure.mm).abs() < 1e-6)
         });
         let (by, way) = (caliper(off.abs(), unit), if off > 0.0 { "larger" } else { "smaller" });
-        told.push(
-            match rolled.and_then(|step| Some((step, step.numbers.slip_mm.filter(|slip| *slip > 1e-6)?))) {
-                Some((step, slip)) => format!(
-                    "The {} came out {by} {way}: roll it {} nearer the {} than this one{}.",
-                    measure.what,
-                    on_ruler(off.abs() / slip, unit),
-                    if off > 0.0 { "tip" } else { "base" },
-                    step.numbers.jaw_mm.filter(|_| is_first).map_or(String::new(), |at| format!(
-                        ", at {} from the tip",
-                        on_ruler((at - off / slip).max(0.0), unit)
-                    ))
-                ),
-                None => format!(
-                    "The {} came out {by} {way}: bend it on a {} tool, or measure how this lot springs.",
-                    measure.what,
-                    if off > 0.0 { "thinner" } else { "thicker" }
-                ),
-            },
-        );
+        let (way_on, tool) = if off > 0.0 { ("tip", "thinner") } else { ("base", "thicker") };
+        let jaw = rolled.and_then(|step| Some((step.numbers.jaw_mm?, step.numbers.slip_mm?)));
+        let put_right = match jaw.filter(|(_, slip)| *slip > 1e-6) {
+            None => format!("bend it on a {tool} tool, or measure how this lot springs"),
+            Some((at, slip)) if is_first && at < off / slip => {
+                "the jaw is not so thin even at its tip; take one that is, or calibrate it by two loops"
+                    .to_owned()
+            }
+            Some((at, slip)) => {
+                let place = on_ruler(at - off / slip, unit);
+                let place = if is_first { format!(", at {place} from the tip") } else { String::new() };
+                format!(
+                    "roll it {} nearer the {way_on} than this one{place}",
+                    on_ruler(off.abs() / slip, unit)
+                )
+            }
+        };
+        told.push(format!("The {} came out {by} {way}: {put_right}.", measure.what));
     }
     Ok(told)
 }

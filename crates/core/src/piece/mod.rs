@@ -143,6 +143,16 @@ impl Piece {
         }
     }
 
+    /// What of it is wound: its rings, a chain's first ones; nothing for a finding, nor for a chain whose rings cannot be made.
+    #[must_use]
+    pub fn wound(&self) -> Option<RingRequest> {
+        match self {
+            Self::Rings(request) => Some(request.clone()),
+            Self::Chain(chain) => chain.rings().ok(),
+            Self::Finding(_) => None,
+        }
+    }
+
     /// The same piece with something done to each of its wires.
     #[must_use]
     pub fn with_wires(mut self, mut change: impl FnMut(&mut Wire)) -> Self {

@@ -17,6 +17,8 @@ words! {
     pub enum Reads ("kind of field") {
         /// A length, written in any way; mm.
         Length = "length", "length";
+        /// A length left over, with a minus before it where it was missing; mm.
+        Over = "over", "length left over";
         /// Several lengths with commas or semicolons between; mm.
         Lengths = "lengths", "lengths";
         /// A length or a weight of the form's wire; mm.
@@ -41,6 +43,7 @@ impl Reads {
     pub fn example(self) -> &'static str {
         match self {
             Self::Length => "5 mm, 3/16\" or 18 awg",
+            Self::Over => "2 mm, or -2 mm where it was missing",
             Self::Lengths => "2, 3, 5 mm",
             Self::OfWire => "3 m, 10 ft or 50 g",
             Self::Mass => "12.5 g",
@@ -129,8 +132,11 @@ impl TypedField {
                 found.money = Some(number::decimal(text).map_err(|said| fault(self.sentence(said)))?);
                 return Ok(found);
             }
-            Reads::Length if either_way(&lower) => unmistakable(parted(&lower).0),
-            Reads::Length => length::read(text, habits).map(|reading| reading.mm),
+            Reads::Length => a_length(&lower, habits),
+            Reads::Over => match lower.strip_prefix(['-', '−']) {
+                Some(missing) => a_length(missing.trim_start(), habits).map(|mm| -mm),
+                None => a_length(&lower, habits),
+            },
             Reads::OfWire => of_wire(text, wire, habits),
             Reads::Mass => bare(&lower, &["g"])
                 .or_else(|said| mass::read(&lower).filter(|_| !either_way(&lower)).ok_or(said)),
@@ -145,7 +151,7 @@ impl TypedField {
 
     /// What is wrong, in the words of what the field asks for, unless what was said already tells more.
     fn sentence(&self, said: String) -> String {
-        let tells = matches!(self.reads, Reads::Length | Reads::OfWire);
+        let tells = matches!(self.reads, Reads::Length | Reads::Over | Reads::OfWire);
         if tells || (either_way(&self.text) && self.reads != Reads::Count) {
             return said;
         }
@@ -192,6 +198,14 @@ pub fn amount(text: &str, habits: Habits) -> Result<Amount, String> {
     }
     let neither = |_| format!("{} is neither a length nor a weight. Try 3 m, 10 ft or 50 g.", quoted(text));
     length::read(plain.trim(), habits).map(|reading| Amount::Length(reading.mm)).map_err(neither)
+}
+
+/// A length, unless its comma may stand for two things.
+fn a_length(text: &str, habits: Habits) -> Result<f64, String> {
+    if either_way(text) {
+        return unmistakable(parted(text).0);
+    }
+    length::read(text, habits).map(|reading| reading.mm)
 }
 
 /// A length of this wire, to the micrometre where it was given by weight.

@@ -2,7 +2,7 @@
 //! many there are. What stands there is what the file has, with numbers, revisions and times, but no passphrase.
 
 use lorimant_core::bench::Happened;
-use lorimant_core::learn::check::ReadFrom;
+use lorimant_core::learn::measured::ReadFrom;
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
 use utoipa::ToSchema;

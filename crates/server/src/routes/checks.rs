@@ -1,15 +1,15 @@
 //! Checks: what is measured, its readings, what comes of them, and the caliper they are taken with.
 
-use std::collections::BTreeMap;
-
 use axum::Json;
 use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::learn::cause::{Misfit, causes};
-use lorimant_core::learn::check::{CaliperReading, CheckSheet, PieceCheck, ReadFrom};
-use lorimant_core::learn::pairs::{Matching, matched};
+use lorimant_core::learn::cause::Misfit;
+use lorimant_core::learn::check::PieceCheck;
+use lorimant_core::learn::measured::{CaliperReading, ReadFrom};
+use lorimant_core::learn::pairs::Matching;
 use lorimant_core::learn::reading::{Steadied, read_line, read_typed, steadied};
+use lorimant_core::learn::sheet::CheckSheet;
 use lorimant_core::learn::simulated::{SEED, Simulated};
 use lorimant_core::tool::workshop::Workshop;
 use serde::{Deserialize, Serialize};
@@ -24,7 +24,7 @@ use crate::kept::{Kept as _, KeptPattern};
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::shelf::{Edit, Entry, Page, Shelf, Written};
-use crate::store::{batch, checks};
+use crate::store::{StoreError, batch, checks};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -135,7 +135,11 @@ async fn rewritten(
 ) -> Result<Json<Written<PieceCheck>>, Problem> {
     let written = write(state, move |t| {
         let undo = batch::next(t)?;
-        let before: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
+        let checks::Checked { entry: before, readings } = checks::checked(t, id)?;
+        if let Edit::Replace(new) = &edit {
+            before.record.may_become(new, &readings).map_err(StoreError::Refused)?;
+            checks::off_spool_mm(t, new.piece.wire())?;
+        }
         let entry = Shelf::Checks.edit(t, undo, id, revision, &edit)?;
         // Of the lot it was, and of the lot it is now.
         checks::relearn_of(t, &before.record)?;
@@ -250,18 +254,7 @@ async fn find_causes(
 ) -> Result<Json<Misfit>, Problem> {
     let workshop = state.store.workshop();
     let checked = read(&state, move |c| checks::checked(c, id)).await?;
-    let found = aside(move || {
-        let check = &checked.entry.record;
-        let mut sums: BTreeMap<String, (f64, f64)> = BTreeMap::new();
-        let counts =
-            |reading: &&CaliperReading| !reading.aside && of.piece_n.is_none_or(|n| n == reading.piece_n);
-        for reading in checked.readings.iter().filter(counts) {
-            let (sum, n) = sums.entry(reading.key.clone()).or_default();
-            (*sum, *n) = (*sum + reading.value, *n + 1.0);
-        }
-        let means = sums.into_iter().map(|(key, (sum, n))| (key, sum / n)).collect();
-        causes(&check.piece, check.of, &means, &workshop)
-    });
+    let found = aside(move || checked.entry.record.causes(&checked.readings, of.piece_n, &workshop));
     Ok(Json(found.await??))
 }
 
@@ -291,13 +284,11 @@ async fn match_pieces(
     Path(id): Path<i64>,
     Body(asked): Body<MatchAsked>,
 ) -> Result<Json<Matching>, Problem> {
-    let pair_mm = state.store.workshop().tolerances.pair_mm;
+    let workshop = state.store.workshop();
     let checked = read(&state, move |c| checks::checked(c, id)).await?;
     let found = aside(move || {
-        let pieces = checked.entry.record.measured_pieces(&checked.readings, &asked.keys);
-        let tolerance =
-            if asked.tolerance_mm.is_empty() { vec![pair_mm; asked.keys.len()] } else { asked.tolerance_mm };
-        matched(&pieces, &tolerance, asked.size)
+        let MatchAsked { keys, tolerance_mm, size } = asked;
+        checked.entry.record.matched(&checked.readings, &keys, &tolerance_mm, size, &workshop)
     });
     Ok(Json(found.await??))
 }
@@ -330,7 +321,7 @@ async fn accept_trial(
         let kept: Entry<KeptPattern> = Shelf::Patterns.get(t, accepted.pattern)?;
         let mut record = kept.record;
         record.request.allowance_mm = next.request.allowance_mm;
-        record.check().map_err(crate::store::StoreError::Refused)?;
+        record.check().map_err(StoreError::Refused)?;
         let undo = batch::next(t)?;
         let edit = Edit::Replace(record);
         let entry = Shelf::Patterns.edit(t, undo, accepted.pattern, accepted.revision, &edit)?;

@@ -5,17 +5,16 @@ use axum::Json;
 use axum::extract::State as Shared;
 use lorimant_core::bench::times::Pace;
 use lorimant_core::learn::jaw::{JawWear, RolledLoop, calibrated, wear};
-use lorimant_core::learn::lot::{Inside, LotLearned, inside_with};
+use lorimant_core::learn::lot::LotLearned;
 use lorimant_core::learn::practice::{Drill, DrillCard, progress};
 use lorimant_core::learn::rescue::{KeptOne, Rescues, WentWrong, rescued};
-use lorimant_core::learn::spread::{OwnSpread, learned as spread_learned};
+use lorimant_core::learn::rod::{RodNow, rod_now};
+use lorimant_core::learn::spread::{OwnSpread, learned_from};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::stock::Lot;
-use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::plier::Plier;
-use lorimant_core::wire::Wire;
-use lorimant_core::wire::lot::LotFactor;
+use lorimant_core::tool::workshop::Workshop;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -41,23 +40,6 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(rescue_piece))
         .routes(routes!(calibrate_plier))
         .routes(routes!(find_wear))
-}
-
-/// The rod a ring takes off a lot, against the handbook.
-#[derive(Serialize, ToSchema)]
-struct RodNow {
-    /// The ring that was planned, mm inside.
-    inside_mm: f64,
-    /// The rod the handbook would take.
-    handbook: String,
-    /// The rod to take now.
-    now: String,
-    /// The plan with it.
-    request: RingRequest,
-    /// One standard deviation of its ring before anything was measured, mm.
-    handbook_mm: f64,
-    /// The same now, mm.
-    now_mm: f64,
 }
 
 /// What is known of a lot.
@@ -106,29 +88,6 @@ async fn learned_of_lot(
     known.await.map(Json)
 }
 
-/// The rod that the ring of a plan takes by the handbook, and with what was learned.
-fn rod_now(
-    request: &RingRequest,
-    lot: LotFactor,
-    workshop: &lorimant_core::tool::workshop::Workshop,
-) -> Option<RodNow> {
-    let of = |lot: LotFactor| {
-        let wire = Wire { lot: Some(lot), ..request.wire.clone() };
-        RingRequest { wire, ..request.clone() }
-    };
-    let before = of(LotFactor::unmeasured(lot.lot_n));
-    let inside_mm = request.wish.inside_mm.or_else(|| inside_with(&before, Inside::Ring, 1.0))?;
-    let takes = |plan: &RingRequest| {
-        let rod = plan.target(inside_mm).choose(workshop).ok()?.candidates.into_iter().next()?;
-        let plan = plan.target(inside_mm).on(rod.mandrel);
-        let spread = plan.plan_by(&workshop.hand).ok()?.ring_inside_hand_mm;
-        Some((rod.shown, plan, spread))
-    };
-    let (handbook, _, handbook_mm) = takes(&before)?;
-    let (now, request, now_mm) = takes(&of(lot))?;
-    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm })
-}
-
 /// A lot with what is known of it, in a line.
 #[derive(Serialize, ToSchema)]
 struct LotLine {
@@ -144,7 +103,7 @@ struct LotLine {
     measured: bool,
 }
 
-fn lot_line(entry: Entry<Lot>, workshop: &lorimant_core::tool::workshop::Workshop) -> LotLine {
+fn lot_line(entry: Entry<Lot>, workshop: &Workshop) -> LotLine {
     let known = workshop.lot(entry.id);
     LotLine {
         lot_n: entry.id,
@@ -172,7 +131,7 @@ async fn lots_for(
 ) -> Result<Json<Vec<LotLine>>, Problem> {
     let workshop = state.store.workshop();
     let lots: Vec<Entry<Lot>> = read(&state, |c| Shelf::Lots.all(c)).await?;
-    let fits = lots.into_iter().filter(|entry| entry.record.wire.stands_for(piece.wire()));
+    let fits = lots.into_iter().filter(|entry| entry.record.covered_wire().stands_for(piece.wire()));
     Ok(Json(fits.map(|entry| lot_line(entry, &workshop)).collect()))
 }
 
@@ -195,8 +154,8 @@ async fn all_readings(
     Shared(state): Shared<State>,
     Query(of): Query<Before>,
 ) -> Result<Json<ReadPage>, Problem> {
-    let before = of.before.unwrap_or(i64::MAX);
-    read(&state, move |c| checks::history(c, before, of.most.clamp(1, 500))).await.map(Json)
+    let (before, workshop) = (of.before.unwrap_or(i64::MAX), state.store.workshop());
+    read(&state, move |c| checks::history(c, before, of.most.clamp(1, 500), &workshop)).await.map(Json)
 }
 
 /// How even the hand is, as measured.
@@ -205,29 +164,8 @@ async fn learned_of_hand(Shared(state): Shared<State>) -> Result<Json<OwnSpread>
     let workshop = state.store.workshop();
     let all = read(&state, checks::wound).await?;
     let own = aside(move || {
-        let mut readings = vec![];
-        let mut setups: Vec<RingRequest> = vec![];
-        let mut metal_mm = 0.0_f64;
-        for check in &all {
-            let Piece::Rings(request) = &check.entry.record.piece else { continue };
-            let alike = |other: &RingRequest| {
-                other.mandrel == request.mandrel
-                    && other.wire == request.wire
-                    && other.cutting == request.cutting
-            };
-            let setup = setups.iter().position(alike).unwrap_or_else(|| {
-                setups.push(request.clone());
-                setups.len() - 1
-            });
-            let known = Piece::Rings(request.clone()).known(&workshop);
-            if let Piece::Rings(known) = known {
-                metal_mm = metal_mm.max(known.plan().map_or(0.0, |plan| plan.ring_inside_spread_mm));
-            }
-            let own =
-                check.entry.record.unevenness(&check.readings, check.entry.id.unsigned_abs(), setup as u64);
-            readings.extend(own);
-        }
-        spread_learned(&readings, &workshop.hand, metal_mm, workshop.habits.unit)
+        let checks = all.iter().map(|one| (one.entry.id, &one.entry.record, &one.readings[..]));
+        learned_from(checks, &workshop)
     });
     own.await.map(Json)
 }

@@ -1,7 +1,12 @@
 //! What was measured, check by check, and what was learned of lots from it.
 
-use lorimant_core::learn::check::{CaliperReading, PieceCheck};
+use std::collections::BTreeMap;
+use std::collections::btree_map;
+
+use lorimant_core::learn::check::PieceCheck;
+use lorimant_core::learn::dimension::{ToMeasure, to_measure};
 use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside, learn};
+use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::trial::Trial;
 use lorimant_core::rack::stock::Lot;
 use lorimant_core::tool::hand::Hand;
@@ -162,7 +167,7 @@ pub(super) fn known_lots(connection: &Connection) -> Result<Vec<Wire>> {
     for lot in rows {
         let lot = lot?;
         let entry: Option<Entry<Lot>> = Shelf::Lots.get(connection, lot.lot_n).ok();
-        wires.extend(entry.map(|entry| Wire { lot: Some(lot), ..entry.record.wire }));
+        wires.extend(entry.map(|entry| Wire { lot: Some(lot), ..entry.record.covered_wire() }));
     }
     Ok(wires)
 }
@@ -171,18 +176,11 @@ pub(super) fn known_lots(connection: &Connection) -> Result<Vec<Wire>> {
 pub(crate) fn off_spool_mm(connection: &Connection, wire: &Wire) -> Result<Option<f64>> {
     let Some(lot) = wire.lot else { return Ok(None) };
     let entry: Entry<Lot> = Shelf::Lots.get(connection, lot.lot_n)?;
-    if !entry.record.wire.stands_for(wire) {
-        let unit = super::settings::unit(connection)?;
-        let said = format!(
-            "Lot {} is {}, and this is {}. Name the spool it was really cut from.",
-            lot.lot_n,
-            entry.record.wire.shown(unit),
-            wire.shown(unit)
-        );
-        return Err(StoreError::Refused(
-            lorimant_core::fault::Fault::new("piece.wire.lot.lot_n", said).into(),
-        ));
-    }
+    let unit = super::settings::unit(connection)?;
+    entry
+        .record
+        .gives(lot.lot_n, wire, unit)
+        .map_err(|fault| StoreError::Refused(fault.within("piece").into()))?;
     let sql = "SELECT coalesce(-sum(amount), 0) FROM ledger WHERE lot = ?1 AND amount < 0";
     let off_um: i64 = connection.prepare_cached(sql)?.query_row([lot.lot_n], |row| row.get(0))?;
     Ok(Some(super::ledger::millimetres(off_um)))
@@ -203,8 +201,9 @@ pub(crate) fn trials_before(
     let mut trials = vec![];
     for id in ids {
         let before = checked(connection, id)?;
-        let same = before.entry.record.piece.wire().stands_for(of.record.piece.wire());
-        trials.extend(before.entry.record.trial(&before.readings, workshop).filter(|_| same));
+        if of.record.follows(&before.entry.record) {
+            trials.extend(before.entry.record.trial(&before.readings, workshop));
+        }
     }
     Ok(trials)
 }
@@ -225,6 +224,11 @@ pub(crate) struct ReadLine {
     pub check: i64,
     /// What that is called.
     pub name: String,
+    /// What was measured.
+    pub what: String,
+    /// Of what is seen or felt: the word of its grade.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub grade: Option<String>,
     /// The reading.
     #[serde(flatten)]
     pub reading: CaliperReading,
@@ -240,15 +244,34 @@ pub(crate) struct ReadPage {
 }
 
 /// The readings before a number, the newest first.
-pub(crate) fn history(connection: &Connection, before: i64, most: u32) -> Result<ReadPage> {
+pub(crate) fn history(
+    connection: &Connection,
+    before: i64,
+    most: u32,
+    workshop: &Workshop,
+) -> Result<ReadPage> {
     let total = connection.query_row("SELECT count(*) FROM readings", [], |row| row.get(0))?;
     let sql = "SELECT r.id, piece_n, dimension, value, source, made_at, aside, entry, name FROM readings AS r \
                JOIN entries AS e ON e.id = r.entry WHERE r.id < ?1 ORDER BY r.id DESC LIMIT ?2";
     let mut statement = connection.prepare_cached(sql)?;
-    let rows = statement.query_map(params![before, most], |row| {
-        Ok(ReadLine { check: row.get(7)?, name: row.get(8)?, reading: reading(row)? })
-    })?;
-    Ok(ReadPage { readings: rows.collect::<rusqlite::Result<_>>()?, total })
+    let rows = statement
+        .query_map(params![before, most], |row| Ok((row.get::<_, i64>(7)?, row.get(8)?, reading(row)?)))?
+        .collect::<rusqlite::Result<Vec<_>>>()?;
+    // Few checks give a page its readings: what each of them measures is worked out once.
+    let mut measured: BTreeMap<i64, Vec<ToMeasure>> = BTreeMap::new();
+    let mut page = ReadPage { readings: vec![], total };
+    for (check, name, reading) in rows {
+        if let btree_map::Entry::Vacant(place) = measured.entry(check) {
+            let record: Entry<PieceCheck> = Shelf::Checks.get(connection, check)?;
+            let list = to_measure(&record.record.piece, record.record.of, workshop);
+            place.insert(list.map_or(vec![], |(list, _)| list));
+        }
+        let one = measured[&check].iter().find(|one| one.key == reading.key);
+        let what = one.map_or_else(|| reading.key.clone(), |one| one.what.clone());
+        let grade = one.and_then(|one| one.grade(reading.value)).map(str::to_owned);
+        page.readings.push(ReadLine { check, name, what, grade, reading });
+    }
+    Ok(page)
 }
 
 /// How many readings of one dimension of one piece there are.

@@ -259,6 +259,22 @@ impl Lot {
         Wire { surface: self.surface, ..self.wire.clone() }
     }
 
+    /// Checks that a wire can have come off it, by the number it goes under.
+    ///
+    /// # Errors
+    /// A fault at `wire.lot.lot_n` where the lot is of another wire.
+    pub fn gives(&self, lot_n: i64, wire: &Wire, unit: LengthUnit) -> Result<(), Fault> {
+        if self.covered_wire().stands_for(wire) {
+            return Ok(());
+        }
+        let said = format!(
+            "Lot {lot_n} is {}, and this is {}. Name the spool it was really cut from.",
+            self.covered_wire().shown(unit),
+            wire.shown(unit)
+        );
+        Err(Fault::new("wire.lot.lot_n", said))
+    }
+
     /// What it is in one line: `half-hard sterling silver, round 0.81 mm (20 AWG), filled`.
     pub fn sentence(&self, unit: LengthUnit) -> String {
         let wire = self.wire.shown(unit);
