@@ -28,6 +28,7 @@ mod orders;
 mod patterns;
 mod pliers;
 mod reach;
+mod recipes;
 mod rings;
 mod scale_lines;
 mod sheets;

@@ -433,4 +433,12 @@ async fn a_survivor_leads_to_its_recipe() {
     assert_eq!((&found[0]["entry"], &found[0]["fits"]), (&piece["id"], &json!(true)), "{found}");
     let one = workshop.post("/api/survivors", &json!({ "wire_mm": 1.0 })).await;
     assert!(one.fault("long_mm").contains("at least two"), "{}", one.text());
+    // Where nothing kept was it, one is worked out, on a rod of this workshop.
+    let ring = json!({ "wire_mm": 1.0, "long_mm": 8.1, "short_mm": 8.1, "inside_mm": 6.1 });
+    let unknown = |measured: &Value| json!({ "measured": measured, "metal": "fine-silver" });
+    let found = workshop.post("/api/survivors/recipes", &unknown(&ring)).await.json();
+    assert_eq!(found[0]["piece"]["rings"]["wire"]["metal"], "fine-silver", "{found}");
+    let no_wire = json!({ "long_mm": 8.1, "short_mm": 8.1 });
+    let one = workshop.post("/api/survivors/recipes", &unknown(&no_wire)).await;
+    assert!(one.fault("wire_mm").contains("measure how thick"), "{}", one.text());
 }

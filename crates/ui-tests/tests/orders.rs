@@ -340,6 +340,20 @@ fn a_single_survivor_is_made_again() -> Result<()> {
         maker.fill("[data-test=survivor-long] input", "9.1 mm").await?;
         maker.click("[data-test=which-is-it]").await?;
         maker.sees("[data-test=survivors]", "Reed crown, links").await?;
+        // A metal that nothing kept is of: a recipe is worked out, and lies in the drawing room.
+        maker.click("[data-test=its-metal] .v-field").await?;
+        maker.press("niob").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.click("[data-test=work-out-recipe]").await?;
+        maker.sees("[data-test=recipes]", "figure eight").await?;
+        maker.is_accessible().await?;
+        maker.click("[data-test=draw-recipe]").await?;
+        maker.sees("[data-test=sentence]", "niobium").await?;
+        maker.open("/orders/shelf").await?;
+        maker.click("[data-test=survivor]").await?;
+        maker.fill("[data-test=survivor-wire] input", "1.02 mm").await?;
+        maker.fill("[data-test=survivor-long] input", "9.1 mm").await?;
+        maker.click("[data-test=which-is-it]").await?;
         maker.click("[data-test=make-survivor]").await?;
         maker.sees("h1", "Reed crown, links").await
     })

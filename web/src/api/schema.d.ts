@@ -2624,6 +2624,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/survivors/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Recipes that measure as a survivor does which nothing kept matches: the most usual piece first. */
+        post: operations["work_out_recipes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/thumbnails": {
         parameters: {
             query?: never;
@@ -8595,6 +8612,24 @@ export interface components {
             /** @description Which lot it will be, in a sentence. */
             sentence: string;
         };
+        /** @description A piece that measures so. */
+        Recipe: {
+            /** @description Colour of its bare metal, `#rrggbb`. */
+            colour: string;
+            /** @description It drawn. */
+            drawing: components["schemas"]["Drawing"];
+            /** @description The piece. */
+            piece: components["schemas"]["Piece"];
+            /** @description What it is, in its own sentence. */
+            sentence: string;
+            /** @description What it would measure, against what was measured. */
+            told: string;
+            /**
+             * Format: double
+             * @description How far its least usual dimension is from what is usual in such wire, as a factor: 1 where all are as usual.
+             */
+            unusual: number;
+        };
         /** @description How far a search has come. */
         RelaxProgress: {
             /**
@@ -10319,6 +10354,13 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
+        /** @description A survivor for which a recipe is wanted. */
+        UnknownSurvivor: {
+            /** @description What it measures; its wire among it. */
+            measured: components["schemas"]["Survivor"];
+            /** @description Its metal. */
+            metal: components["schemas"]["Metal"];
+        };
         /** @description What cannot be met. */
         Unmet: {
             /** @description Whose. */
@@ -19617,6 +19659,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SurvivorOf"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    work_out_recipes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnknownSurvivor"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recipe"][];
                 };
             };
             422: {

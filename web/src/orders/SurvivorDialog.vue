@@ -2,14 +2,21 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, type SurvivorOf } from '../api/client'
+import { api, data, type Recipe, type SurvivorOf, type Wire } from '../api/client'
+import { useToDesk } from '../chains/toDesk'
+import PieceSketch from '../drawing/PieceSketch.vue'
 import { readFields, refused, useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
+import PaperChoice from '../shared/PaperChoice.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 import { countOf } from '../shared/typing'
+import { useWords } from '../shared/words'
 
-/** A single piece that is left: what it measures leads to the recipe it was made by, and that makes it again. */
+/**
+ * A single piece that is left: what it measures leads to the recipe it was made by, and that makes it again. Where none
+ * is kept, a recipe that measures so is worked out.
+ */
 const open = defineModel<boolean>({ required: true })
 const router = useRouter()
 const notice = useNotice()
@@ -19,6 +26,10 @@ const texts = ref<Record<string, string>>({})
 const n = ref('1')
 const found = ref<SurvivorOf[] | null>(null)
 const busy = ref(false)
+const words = useWords()
+const toDesk = useToDesk()
+const metal = ref('copper')
+const recipes = ref<Recipe[] | null>(null)
 
 watch(open, (now) => {
   if (!now) return
@@ -26,23 +37,43 @@ watch(open, (now) => {
   texts.value = {}
   n.value = '1'
   found.value = null
+  recipes.value = null
 })
 
-async function look() {
+async function measured() {
+  const asked = { wire_mm: 'length', long_mm: 'length', short_mm: 'length', inside_mm: 'length' } as const
+  const read = await readFields(texts.value, asked)
+  return {
+    wire_mm: read.wire_mm ?? null,
+    long_mm: read.long_mm ?? null,
+    short_mm: read.short_mm ?? null,
+    inside_mm: read.inside_mm ?? null,
+  }
+}
+
+async function working(work: () => Promise<void>) {
   busy.value = true
-  await attempt(async () => {
-    const asked = { wire_mm: 'length', long_mm: 'length', short_mm: 'length', inside_mm: 'length' } as const
-    const read = await readFields(texts.value, asked)
-    const body = {
-      wire_mm: read.wire_mm ?? null,
-      long_mm: read.long_mm ?? null,
-      short_mm: read.short_mm ?? null,
-      inside_mm: read.inside_mm ?? null,
-    }
-    found.value = await data(api.POST('/api/survivors', { body }))
-  })
+  await attempt(work)
   busy.value = false
 }
+
+const look = () =>
+  working(async () => {
+    recipes.value = null
+    found.value = await data(api.POST('/api/survivors', { body: await measured() }))
+  })
+
+const workOut = () =>
+  working(async () => {
+    const body = { measured: await measured(), metal: metal.value as Wire['metal'] }
+    recipes.value = await data(api.POST('/api/survivors/recipes', { body }))
+  })
+
+const draw = (one: Recipe) =>
+  attempt(async () => {
+    open.value = false
+    await toDesk(one.piece)
+  })
 
 const make = (one: SurvivorOf) =>
   attempt(async () => {
@@ -92,25 +123,46 @@ const make = (one: SurvivorOf) =>
     </div>
     <template v-if="found">
       <p v-if="!found.length" class="watch" role="status">
-        Nothing that is kept comes near. Measure again, or draw it anew under Patterns.
+        Nothing that is kept comes near. Measure again, or have a recipe worked out.
       </p>
       <template v-else>
         <PaperField v-model="n" name="pieces_n" label="How many are made" figures />
         <ul class="found" data-test="survivors">
           <li v-for="one in found" :key="`${one.bag} ${one.entry}`">
             <div>
-              <strong>{{ one.name }}</strong>
+              <strong>{{ one.name }}</strong>{{ ' ' }}
               <span class="quiet">{{ one.bag ? 'as it lies in a bag' : 'as it is kept' }}</span>
               <p :class="one.fits ? 'fits' : 'quiet'">
                 {{ one.fits ? 'Agrees: ' : 'Comes near: ' }}{{ one.told }}
               </p>
             </div>
-            <v-btn :aria-label="`Make ${one.name} again`" data-test="make-survivor" @click="make(one)"
+            <v-btn :aria-label="`Make it: ${one.name}`" data-test="make-survivor" @click="make(one)"
               >Make it</v-btn
             >
           </li>
         </ul>
       </template>
+      <div class="anew">
+        <PaperChoice v-model="metal" label="Its metal" :choices="words?.metals ?? []" data-test="its-metal" />
+        <v-btn :disabled="busy" data-test="work-out-recipe" @click="workOut"
+          >Work out a recipe that measures so</v-btn
+        >
+      </div>
+      <p v-if="recipes && !recipes.length" class="watch" role="status">
+        No ring and none of the patterns measures so. Measure again, the inside of a loop as well.
+      </p>
+      <ul v-else-if="recipes" class="found" data-test="recipes">
+        <li v-for="one in recipes" :key="one.sentence">
+          <PieceSketch class="sketch" :colour="one.colour" :drawing="one.drawing" />
+          <div>
+            {{ one.sentence }}
+            <p class="quiet">{{ one.told }}</p>
+          </div>
+          <v-btn :aria-label="`Draw it: ${one.sentence}`" data-test="draw-recipe" @click="draw(one)"
+            >Draw it</v-btn
+          >
+        </li>
+      </ul>
     </template>
   </PaperDialog>
 </template>
@@ -120,12 +172,26 @@ const make = (one: SurvivorOf) =>
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 14px;
+  margin-bottom: 12px;
 }
 
 .found {
   list-style: none;
   margin: 0;
   padding: 0;
+}
+
+.anew {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+  margin-top: 10px;
+}
+
+.sketch {
+  flex: 0 0 88px;
+  height: 64px;
 }
 
 .found li {

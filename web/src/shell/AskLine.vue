@@ -3,16 +3,12 @@ import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, type Answer, type Piece } from '../api/client'
-import { useChain } from '../chains/chain'
-import { usePattern } from '../patterns/pattern'
+import { useToDesk } from '../chains/toDesk'
 import { useAsked } from '../shared/asked'
-import { usePlan } from '../rings/plan'
 import { useNotice } from '../shared/notice'
 import { isTyping } from '../shared/typing'
 
-const plan = usePlan()
-const pattern = usePattern()
-const chain = useChain()
+const desk = useToDesk()
 const { asked } = useAsked()
 const notice = useNotice()
 const router = useRouter()
@@ -73,13 +69,10 @@ function leave() {
   answer.value = null
 }
 
-/** Takes a piece to its desk. */
+/** Leaves the line, with the piece on its desk. */
 async function toDesk(piece: Piece) {
   leave()
-  if ('finding' in piece) await pattern.start(piece.finding)
-  else if ('chain' in piece) await chain.start(piece.chain)
-  else await plan.start(piece.rings)
-  await router.push('finding' in piece ? '/patterns/room' : 'chain' in piece ? '/chain' : '/rings')
+  await desk(piece)
 }
 
 async function use() {

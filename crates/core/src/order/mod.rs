@@ -7,6 +7,7 @@
 pub mod bag;
 mod cover;
 pub mod label;
+pub mod recipe;
 pub mod survivor;
 mod to_make;
 

@@ -66,8 +66,21 @@ impl Survivor {
     /// ```
     ///
     /// # Errors
-    /// A fault where fewer than two things were measured, and for each measure that is none.
+    /// As [`Self::check`].
     pub fn alike(&self, pieces: &[Piece], unit: LengthUnit) -> Result<Vec<Likeness>, Faults> {
+        self.check()?;
+        let mut alike: Vec<Likeness> =
+            pieces.iter().enumerate().filter_map(|(of, piece)| self.likeness(of, piece, unit)).collect();
+        alike.sort_by(|a, b| a.off.total_cmp(&b.off));
+        alike.retain(|one| one.off <= 6.0);
+        Ok(alike)
+    }
+
+    /// Checks what was measured.
+    ///
+    /// # Errors
+    /// A fault where fewer than two things were measured, and for each measure that is none.
+    pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         let fields = [
             ("wire_mm", self.wire_mm),
@@ -85,15 +98,11 @@ impl Survivor {
                 "One measure fits too many pieces. Measure at least two: the wire, and how long it is.";
             faults.add(Fault::new("long_mm", said));
         }
-        faults.into_result()?;
-        let mut alike: Vec<Likeness> =
-            pieces.iter().enumerate().filter_map(|(of, piece)| self.likeness(of, piece, unit)).collect();
-        alike.sort_by(|a, b| a.off.total_cmp(&b.off));
-        alike.retain(|one| one.off <= 6.0);
-        Ok(alike)
+        faults.into_result()
     }
 
-    fn likeness(&self, of: usize, piece: &Piece, unit: LengthUnit) -> Option<Likeness> {
+    /// How one piece compares; nothing where it has no such measure.
+    pub(super) fn likeness(&self, of: usize, piece: &Piece, unit: LengthUnit) -> Option<Likeness> {
         let made = measured(piece).ok()?;
         let inside_mm = self.inside_mm.and_then(|mm| {
             let nearest = |a: &&f64, b: &&f64| (**a - mm).abs().total_cmp(&(**b - mm).abs());

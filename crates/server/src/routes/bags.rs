@@ -7,6 +7,7 @@ use lorimant_core::bench::{Batch, Task};
 use lorimant_core::fault::Faults;
 use lorimant_core::order::Bag;
 use lorimant_core::order::bag::Counting;
+use lorimant_core::order::recipe::{Recipe, UnknownSurvivor};
 use lorimant_core::order::survivor::{Likeness, Survivor};
 use lorimant_core::piece::Piece;
 use serde::{Deserialize, Serialize};
@@ -32,6 +33,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(archive_bag))
         .routes(routes!(make_again))
         .routes(routes!(find_survivor))
+        .routes(routes!(work_out_recipes))
 }
 
 /// A bag as a list shows it.
@@ -291,4 +293,15 @@ async fn find_survivor(
         Ok::<_, Faults>(alike.into_iter().take(MOST_OFFERED).map(of).collect())
     });
     Ok(Json(found.await??))
+}
+
+/// Recipes that measure as a survivor does which nothing kept matches: the most usual piece first.
+#[utoipa::path(post, path = "/api/survivors/recipes", request_body = UnknownSurvivor,
+    responses((status = 200, body = Vec<Recipe>), (status = 422, body = Problem)))]
+async fn work_out_recipes(
+    Shared(state): Shared<State>,
+    Body(unknown): Body<UnknownSurvivor>,
+) -> Result<Json<Vec<Recipe>>, Problem> {
+    let workshop = state.store.workshop();
+    Ok(Json(aside(move || unknown.recipes(&workshop)).await??))
 }
