@@ -7,14 +7,16 @@ use std::collections::BTreeMap;
 use lorimant_core::chance::Chance;
 use lorimant_core::learn::cause::{Cause, causes};
 use lorimant_core::learn::chart::charted;
+use lorimant_core::learn::check::{PieceCheck, TrialBlank};
 use lorimant_core::learn::dimension::{CheckedOf, Verdict, to_measure};
-use lorimant_core::learn::jaw::{RolledLoop, calibrated, wear};
+use lorimant_core::learn::jaw::{RolledLoop, calibrated, seen_on, wear};
+use lorimant_core::learn::measured::{CaliperReading, ReadFrom};
 use lorimant_core::learn::pairs::{MeasuredPiece, matched};
 use lorimant_core::learn::reading::{read_line, read_typed};
-use lorimant_core::learn::rescue::{KeptOne, WentWrong, Wrong, rescued};
+use lorimant_core::learn::rescue::{KeptOne, Rescue, Rescues, WentWrong, Wrong, rescued};
 use lorimant_core::learn::spread::{Readings, Source, learned};
 use lorimant_core::learn::trial::{GOOD_MM, Trial, next};
-use lorimant_core::making::Changes;
+use lorimant_core::making::{Changes, Operation};
 use lorimant_core::pattern::measure::Measures;
 use lorimant_core::pattern::slipped::Slips;
 use lorimant_core::pattern::{Kind, PatternRequest, Unit};
@@ -442,7 +444,7 @@ fn a_trial_needs_lengths() {
 fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wrong: Wrong, #[case] by: f64) {
     let request = usual(kind);
     let workshop = workshop();
-    let rescues = rescued(&request, WentWrong { wrong, by }, &[], &workshop).unwrap();
+    let rescues = rescued(&request, WentWrong { wrong, by, at_step_n: None }, &[], &workshop).unwrap();
     assert!(!rescues.options.is_empty(), "{kind} {wrong}");
     for option in &rescues.options {
         let formed = option.request.form().unwrap().by(workshop.schools);
@@ -457,7 +459,9 @@ fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wron
 #[rstest]
 fn a_large_eye_stays_as_large_as_it_is() {
     let request = usual("hook-clasp");
-    let rescues = rescued(&request, WentWrong { wrong: Wrong::EyeLarge, by: 1.0 }, &[], &workshop()).unwrap();
+    let rescues =
+        rescued(&request, WentWrong { wrong: Wrong::EyeLarge, by: 1.0, at_step_n: None }, &[], &workshop())
+            .unwrap();
     let eye = request.value("eye_mm") + 1.0;
     assert!(
         rescues
@@ -480,10 +484,88 @@ fn another_of_the_kept_patterns_is_offered_where_it_fits() {
         KeptOne { id: 8, name: "thin eight".to_owned(), request: other },
     ];
     let rescues =
-        rescued(&request, WentWrong { wrong: Wrong::CutShort, by: 2.0 }, &kept, &workshop()).unwrap();
+        rescued(&request, WentWrong { wrong: Wrong::CutShort, by: 2.0, at_step_n: None }, &kept, &workshop())
+            .unwrap();
     let offered: Vec<i64> = rescues.options.iter().filter_map(|one| one.kept).collect();
     let fits = kept[0].request.form().unwrap().blank(LengthUnit::Mm).flush_exact_mm() <= rescues.wire_mm;
     assert_eq!(offered, if fits { vec![7] } else { vec![] }, "never in another wire");
+}
+
+fn short_at(request: &PatternRequest, at_step_n: Option<usize>, kept: &[KeptOne]) -> Rescues {
+    let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n };
+    rescued(request, mishap, kept, &workshop()).unwrap()
+}
+
+/// The step after which a segment has its shape, by its place in the route.
+fn step_of(request: &PatternRequest, operation: Operation) -> usize {
+    let made = request.form().unwrap().made(&Changes::default(), &workshop()).unwrap();
+    made.steps.iter().position(|step| step.operation == operation).unwrap() + 1
+}
+
+/// What is bent already stays as it is where it can; where it cannot, it is said what has to be straightened.
+#[test]
+fn a_rescue_keeps_what_is_bent() {
+    let hook = usual("hook-clasp");
+    let eye = step_of(&hook, Operation::Loop);
+    let straight = short_at(&hook, Some(0), &[]);
+    assert!(straight.options.iter().all(|one| !one.told.contains("traighten")), "nothing is bent yet");
+    let rolled = short_at(&hook, Some(eye), &[]);
+    let smaller = |rescues: &Rescues| -> Vec<bool> {
+        let changes_eye = |one: &Rescue| (one.request.value("eye_mm") - hook.value("eye_mm")).abs() > 1e-9;
+        rescues
+            .options
+            .iter()
+            .filter(|one| changes_eye(one))
+            .map(|one| one.told.contains("Straighten the"))
+            .collect()
+    };
+    assert!(smaller(&straight).iter().all(|straightens| !straightens));
+    assert!(
+        !smaller(&rolled).is_empty() && smaller(&rolled).iter().all(|straightens| *straightens),
+        "{rolled:?}"
+    );
+    // What leaves it as it is comes first.
+    let last_kept = rolled.options.iter().rposition(|one| !one.told.contains("Straighten"));
+    let first_undone = rolled.options.iter().position(|one| one.told.contains("Straighten"));
+    assert!(last_kept < first_undone, "{rolled:?}");
+}
+
+/// Bent wire is straightened for another piece as long as the metal bears that: soft copper does, spring-hard brass breaks.
+#[rstest]
+#[case(Metal::Copper, Temper::Soft, true)]
+#[case(Metal::Brass, Temper::Spring, false)]
+fn bent_wire_becomes_another_piece_where_the_metal_bears_it(
+    #[case] metal: Metal,
+    #[case] temper: Temper,
+    #[case] bears: bool,
+) {
+    let in_it = |kind: &str| {
+        let usual = usual(kind);
+        PatternRequest { wire: Wire::round(metal, usual.wire.size_mm, temper), ..usual }
+    };
+    let hook = in_it("hook-clasp");
+    let pin = PatternRequest { wire: hook.wire.clone(), ..in_it("eye-pin") };
+    let pin = PatternRequest { parameters: BTreeMap::from([("stem_mm".to_owned(), 20.0)]), ..pin };
+    let kept = [KeptOne { id: 7, name: "Stage pins".into(), request: pin }];
+    let told = |at_step_n| {
+        let options = short_at(&hook, at_step_n, &kept).options;
+        options.into_iter().find(|one| one.kept == Some(7)).map(|one| one.told)
+    };
+    assert!(
+        told(Some(0)).is_some_and(|told| told.starts_with("Make your Stage pins of it")),
+        "{:?}",
+        told(Some(0))
+    );
+    let bent = told(Some(step_of(&hook, Operation::Loop)));
+    assert_eq!(bent.is_some_and(|told| told.starts_with("Straighten it. Make your Stage pins")), bears);
+}
+
+#[test]
+fn a_step_that_is_none_is_refused() {
+    let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: Some(99) };
+    let faults = rescued(&usual("hook-clasp"), mishap, &[], &workshop()).unwrap_err();
+    assert_eq!(faults.0[0].field, "at_step_n");
+    assert!(faults.0[0].sentence.contains("there is no step 99"), "{faults}");
 }
 
 /// A blank that trials have shown to take more takes more of what is left, too.
@@ -492,7 +574,7 @@ fn a_rescue_counts_what_trials_have_shown() {
     let hook = usual("hook-clasp");
     let tried = PatternRequest { allowance_mm: 1.5, ..hook.clone() };
     let of = |request: &PatternRequest| {
-        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0 };
+        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: None };
         rescued(request, mishap, &[], &workshop()).unwrap()
     };
     assert!((of(&tried).wire_mm - of(&hook).wire_mm - 1.5).abs() < 1e-9);
@@ -502,7 +584,7 @@ fn a_rescue_counts_what_trials_have_shown() {
     let offered = |allowance_mm: f64| {
         let kept =
             KeptOne { id: 7, name: "pin".into(), request: PatternRequest { allowance_mm, ..small.clone() } };
-        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0 };
+        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: None };
         rescued(&hook, mishap, &[kept], &workshop()).unwrap().options.iter().any(|one| one.kept.is_some())
     };
     // Just too much, and just not.
@@ -521,7 +603,8 @@ fn a_mishap_that_cannot_be_is_said(
     #[case] by: f64,
     #[case] says: &str,
 ) {
-    let faults = rescued(&usual(kind), WentWrong { wrong, by }, &[], &workshop()).unwrap_err();
+    let faults =
+        rescued(&usual(kind), WentWrong { wrong, by, at_step_n: None }, &[], &workshop()).unwrap_err();
     assert!(faults.0[0].sentence.contains(says), "{faults}");
 }
 
@@ -594,6 +677,54 @@ fn rolled(plier: &Plier, at_mm: f64, wire: &Wire) -> RolledLoop {
     let made = plier.diameter_at(at_mm).unwrap() / 2.0 + c;
     let inside_mm = 2.0 * (made / bending.springback_ratio(made) - c);
     RolledLoop { at_mm, inside_mm, wire: wire.clone() }
+}
+
+/// Pieces that were measured for other reasons tell of the jaw they were rolled on: the slip that was planted in them.
+#[rstest]
+#[case("open-ear-wire", 0.8)]
+#[case("hook-clasp", -0.6)]
+#[case("eye-pin", 0.0)]
+fn measured_pieces_tell_of_the_jaw_they_were_rolled_on(#[case] kind: &str, #[case] slip_mm: f64) {
+    let (workshop, request) = (workshop(), usual(kind));
+    let mut chance = Chance::of(7);
+    let slips = Slips { mark_mm: slip_mm, ..Slips::default() };
+    let readings: Vec<CaliperReading> = (1..=12)
+        .flat_map(|piece_n| {
+            let measured = planted(&request, &slips, &mut chance, &workshop);
+            measured.into_iter().map(move |(key, value)| CaliperReading {
+                reading_n: 0,
+                piece_n,
+                key,
+                value,
+                from: ReadFrom::Typed,
+                at: String::new(),
+                aside: false,
+            })
+        })
+        .collect();
+    let check = PieceCheck {
+        name: "loops".into(),
+        piece: Piece::Finding(request),
+        of: CheckedOf::Piece,
+        pieces_n: 12,
+        keys: vec![],
+        batch: None,
+        pattern: None,
+        off_spool_mm: None,
+        trial: None,
+        drill: None,
+    };
+    let loops = check.loops_seen(&readings, &workshop).unwrap();
+    let seen = seen_on(&workshop.pliers[0], &loops, LengthUnit::Mm).unwrap();
+    // Twelve loops, each uneven by 0.04 mm, which is about 0.2 mm on the jaw.
+    assert!((seen.wear.off_mm - slip_mm).abs() < 0.2, "{seen:?}");
+    assert_eq!(seen.wear.told.contains("where it was"), slip_mm == 0.0, "{}", seen.wear.told);
+    // Other pliers did not roll them, two loops say nothing, and a trial's mark was moved on purpose.
+    let other = Plier { name: "stout".into(), ..workshop.pliers[0].clone() };
+    assert_eq!(seen_on(&other, &loops, LengthUnit::Mm), None);
+    assert_eq!(seen_on(&workshop.pliers[0], &loops[..2], LengthUnit::Mm), None);
+    let tried = PieceCheck { trial: Some(TrialBlank { blank_mm: 60.0, over_mm: 0.0 }), ..check };
+    assert!(tried.loops_seen(&readings, &workshop).unwrap().is_empty());
 }
 
 #[rstest]

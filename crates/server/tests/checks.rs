@@ -448,6 +448,21 @@ async fn drills_and_the_hand_are_learned_over_time() {
     assert_eq!(workshop.get("/api/paces").await.status, StatusCode::OK);
 }
 
+/// Loops that were measured of other pieces tell of the jaw, until that is measured anew.
+#[tokio::test]
+async fn measured_pieces_tell_of_the_jaws() {
+    let workshop = Workshop::demo();
+    let seen = workshop.get("/api/pliers/seen").await.json();
+    assert_eq!((&seen[0]["name"], &seen[0]["loops_n"]), (&json!("slim round-nose"), &json!(12)), "{seen}");
+    let pliers = workshop.get("/api/pliers").await.json();
+    let own = pliers["entries"].as_array().unwrap().iter().find(|one| one["id"] == seen[0]["plier"]).unwrap();
+    let mut record = own["record"].clone();
+    record["tip_mm"] = json!(1.3);
+    let path = format!("/api/pliers/{}?revision={}", own["id"], own["revision"]);
+    assert_eq!(workshop.put(&path, &record).await.status, StatusCode::OK);
+    assert_eq!(workshop.get("/api/pliers/seen").await.json(), json!([]));
+}
+
 #[tokio::test]
 async fn what_went_wrong_is_rescued_with_the_kept_patterns() {
     let workshop = Workshop::demo();
@@ -455,6 +470,11 @@ async fn what_went_wrong_is_rescued_with_the_kept_patterns() {
     let asked = json!({ "request": request, "mishap": { "wrong": "cut-short", "by": 3.0 } });
     let rescues = workshop.post("/api/rescue", &asked).await.json();
     assert!(!rescues["options"].as_array().unwrap().is_empty(), "{rescues}");
+    // At a step it is not made in.
+    let mut late = asked.clone();
+    late["mishap"]["at_step_n"] = json!(99);
+    let refused = workshop.post("/api/rescue", &late).await;
+    assert!(refused.fault("at_step_n").contains("there is no step 99"), "{}", refused.text());
     let asked = json!({ "request": asked["request"], "mishap": { "wrong": "spiral-loose", "by": 3.0 } });
     assert_eq!(workshop.post("/api/rescue", &asked).await.status, StatusCode::UNPROCESSABLE_ENTITY);
 }

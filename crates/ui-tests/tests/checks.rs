@@ -230,6 +230,15 @@ fn what_went_wrong_can_still_become_something() -> Result<()> {
         maker.sees("[data-test=rescues]", "Make the back 12 mm instead of 15 mm").await?;
         maker.sees("body", "scrap").await?;
         maker.is_accessible().await?;
+        // Seen once its crown is bent: a shorter back leaves that as it is.
+        maker
+            .until("the steps it is made in", || async {
+                Ok(maker.count("[data-test=wrong-at] option").await? > 4)
+            })
+            .await?;
+        maker.choose("[data-test=wrong-at]", "seen before anything was bent").await?;
+        maker.click("[data-test=what-now]").await?;
+        maker.sees("[data-test=rescues]", "Make the back 12 mm instead of 15 mm").await?;
         maker.choose("[data-test=wrong]", "the spiral came out loose").await?;
         maker.click("[data-test=what-now]").await?;
         maker.sees("[data-test=rescue]", "has no spiral").await?;

@@ -2109,6 +2109,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pliers/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What pieces that were measured say of the jaws they were rolled on; only of pliers that rolled enough of them since
+         *     they were last measured themselves.
+         */
+        get: operations["list_worn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pliers/wear": {
         parameters: {
             query?: never;
@@ -6125,6 +6145,16 @@ export interface components {
              */
             to_mm?: number | null;
         };
+        /** @description Pliers with what measured pieces say of their marks. */
+        JawSeen: components["schemas"]["SeenOn"] & {
+            /** @description What they are called. */
+            name: string;
+            /**
+             * Format: int64
+             * @description The pliers, by their number.
+             */
+            plier: number;
+        };
         /** @description What later loops say of a mark. */
         JawWear: {
             /**
@@ -9430,6 +9460,14 @@ export interface components {
          * @enum {string}
          */
         Section: "round" | "square" | "half-round";
+        /** @description What measured pieces say of pliers. */
+        SeenOn: components["schemas"]["JawWear"] & {
+            /**
+             * Format: int32
+             * @description How many of their loops say so.
+             */
+            loops_n: number;
+        };
         /** @description A segment in numbers. */
         SegmentRow: {
             /** @description The temper that forming leaves it nearest to. */
@@ -10471,6 +10509,11 @@ export interface components {
         };
         /** @description A mishap with its measure. */
         WentWrong: {
+            /**
+             * @description The step it went wrong at, by its place in the route, from 1: all up to it is done, 0 where nothing is yet. Where it
+             *     is left out, the step at which it is usually seen.
+             */
+            at_step_n?: number | null;
             /**
              * Format: double
              * @description By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
@@ -17980,6 +18023,43 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_worn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JawSeen"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */

@@ -153,6 +153,13 @@ const spoiling = ref(false)
 function spoil(reason: string) {
   if (at.value !== null) press(at.value + 1, 'spoiled', { reason })
 }
+/** A finding can still become something; of a ring nothing is lost but the ring. */
+const rescue = computed(() => {
+  const piece = led.value?.entry.record.piece
+  return piece && 'finding' in piece && task.value
+    ? `/check/rescue?batch=${id}&step=${task.value.step.step_n}`
+    : undefined
+})
 const spoilable = computed(() => !once.value && may.value > 0)
 
 const big = useTemplateRef<HTMLButtonElement>('big')
@@ -283,7 +290,7 @@ const clicked = () => (keyed ? undefined : onward())
         </button>
       </li>
     </ol>
-    <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" @spoiled="spoil" />
+    <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" :rescue="rescue" @spoiled="spoil" />
   </div>
   <p v-else-if="gone" class="page stop" role="alert">
     {{ gone }} <router-link to="/bench">Back to the bench</router-link>

@@ -4,7 +4,11 @@ import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
 /** Why a piece is spoiled: it goes to scrap with that. */
-defineProps<{ step: string }>()
+defineProps<{
+  step: string
+  /** Where to see what it can still become, where it can. */
+  rescue?: string | undefined
+}>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ spoiled: [reason: string] }>()
 const reason = ref('')
@@ -26,6 +30,9 @@ function spoil() {
     @submit="spoil"
   >
     <p class="quiet">It leaves the batch at “{{ step }}”, and its wire goes to the scrap of its metal.</p>
+    <p v-if="rescue">
+      <router-link :to="rescue" data-test="to-rescue">See first what it can still become</router-link>
+    </p>
     <PaperField v-model="reason" label="Why, if you like" name="reason" autofocus data-test="reason" />
   </PaperDialog>
 </template>

@@ -15,6 +15,11 @@ const { data: pliers } = useQuery({
   queryFn: () => data(api.GET('/api/pliers', { params: { query: { most: 200 } } })),
 })
 const { data: lots } = useQuery({ queryKey: ['learned'], queryFn: () => data(api.GET('/api/learned')) })
+const { data: seen } = useQuery({
+  queryKey: ['pliers', 'seen'],
+  queryFn: () => data(api.GET('/api/pliers/seen')),
+  staleTime: 0,
+})
 const tapered = computed(() =>
   (pliers.value?.entries ?? []).filter((one) => one.record.jaws === 'round-nose'),
 )
@@ -135,6 +140,20 @@ const wear = () =>
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
   </form>
   <p v-if="told" class="told" role="status" data-test="jaw-told">{{ told }}</p>
+  <section v-if="tapered.length" class="seen" data-test="jaws-seen">
+    <h2>What measured pieces say of their marks</h2>
+    <p v-if="seen && !seen.length" class="quiet">
+      Nothing yet: once three loops of a piece that is planned on them were measured, pliers stand here.
+    </p>
+    <dl v-else>
+      <template v-for="one in seen" :key="one.plier">
+        <dt>
+          {{ one.name }} <span class="quiet">{{ one.loops_n }} loops</span>
+        </dt>
+        <dd>{{ one.told }}</dd>
+      </template>
+    </dl>
+  </section>
   <p class="quiet hint">
     Loops spring open as they are let go; that is taken off before the jaw is reckoned. Marks wear off and
     pliers differ: two loops tell where on this jaw each size is.
@@ -163,6 +182,24 @@ const wear = () =>
 .told {
   font-size: 1.25rem;
   max-width: 70ch;
+}
+
+.seen {
+  max-width: 70ch;
+  margin-top: 24px;
+}
+
+.seen dt {
+  font-weight: 700;
+}
+
+.seen dt .quiet {
+  font-weight: 400;
+  margin-left: 6px;
+}
+
+.seen dd {
+  margin: 0 0 10px;
 }
 
 .hint {

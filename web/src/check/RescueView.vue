@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api, data, faultsOf, type Rescues, type WentWrong } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { usePattern } from '../patterns/pattern'
@@ -10,6 +11,7 @@ import { readFields } from '../shared/form'
 
 /** A piece went wrong at a step: what the wire that is left can still become. */
 const router = useRouter()
+const route = useRoute()
 const pattern = usePattern()
 const piece = shallowRef<ChosenPiece | null>(null)
 const wrong = ref<WentWrong['wrong']>('cut-short')
@@ -25,6 +27,42 @@ const mishaps: { word: WentWrong['wrong']; says: string; by: string }[] = [
   { word: 'over-hammered', says: 'it was hammered too thin', by: 'how thick it is now' },
 ]
 
+/** The steps it is made in; it went wrong at one of them. */
+const finding = computed(() =>
+  piece.value && 'finding' in piece.value.purpose ? piece.value.purpose.finding : null,
+)
+const { data: steps } = useQuery({
+  queryKey: ['rescue', 'steps', finding],
+  queryFn: async () => {
+    const { result } = await data(
+      api.POST('/api/patterns/sheet', { body: { ...finding.value!, pieces_n: 1, singly: true } }),
+    )
+    return result?.form.steps ?? []
+  },
+  enabled: () => !!finding.value,
+})
+const at = ref('')
+watch(piece, () => (at.value = ''))
+
+/** From the Bench: the batch, and the step it went wrong at. */
+onMounted(async () => {
+  const [id, step] = [Number(route.query.batch), route.query.step]
+  if (!id) return
+  try {
+    const { entry } = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
+    const { piece: made, changes } = entry.record
+    if (!made || !('finding' in made)) return
+    const purpose = { finding: { ...made.finding, route: changes ?? made.finding.route } }
+    piece.value = { key: `batch ${id}`, name: entry.name, purpose, pieces_n: 1 }
+    // Choosing the piece clears the step.
+    await nextTick()
+    at.value = String(step ?? '')
+    wrong.value = 'end-starved'
+  } catch (thrown) {
+    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+  }
+})
+
 async function look() {
   rescues.value = null
   faults.value = []
@@ -36,7 +74,9 @@ async function look() {
   try {
     const turns = wrong.value === 'turns-lifted'
     const read = await readFields({ by: by.value }, { by: [turns ? 'count' : 'length', 'needed'] })
-    const body = { request: purpose.finding, mishap: { wrong: wrong.value, by: read.by as number } }
+    const at_step_n = at.value === '' ? null : Number(at.value)
+    const mishap = { wrong: wrong.value, by: read.by as number, at_step_n }
+    const body = { request: purpose.finding, mishap }
     rescues.value = await data(api.POST('/api/rescue', { body }))
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => fault.sentence)
@@ -62,7 +102,14 @@ async function open(request: Rescues['options'][number]['request']) {
       :placeholder="mishaps.find((one) => one.word === wrong)!.by"
       aria-label="By how much"
       data-test="wrong-by"
-    />.
+    />,
+    <select v-model="at" class="word" aria-label="At which step" data-test="wrong-at">
+      <option value="">seen where it usually is</option>
+      <option value="0">seen before anything was bent</option>
+      <option v-for="step in steps ?? []" :key="step.step_n" :value="String(step.step_n)">
+        seen at step {{ step.step_n }}, {{ step.named }}
+      </option></select
+    >.
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now"
       >What can it become</v-btn
     >

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults};
-use crate::making::Changes;
+use crate::making::{Changes, Made, Operation, Step};
 use crate::pattern::PatternRequest;
 use crate::pattern::measure::{Measure, Measures};
 use crate::piece::Piece;
@@ -399,7 +399,14 @@ impl ToMeasure {
     }
 }
 
+/// The step that rolls a loop which is measured.
+pub(super) fn rolled_by<'a>(made: &'a Made, measure: &Measure) -> Option<&'a Step> {
+    let inside = |step: &Step| step.numbers.inside_mm.is_some_and(|mm| (mm - measure.mm).abs() < 1e-6);
+    let rolls = |step: &&Step| step.operation == Operation::Loop && inside(step);
+    made.steps.iter().find(rolls).filter(|_| measure.kind == Measures::Inside)
+}
+
 /// The piece's route run as it stands: what its steps and tools are.
-pub(super) fn made_of(request: &PatternRequest, workshop: &Workshop) -> Result<crate::making::Made, Faults> {
+pub(super) fn made_of(request: &PatternRequest, workshop: &Workshop) -> Result<Made, Faults> {
     request.form()?.by(workshop.schools).made(&Changes::default(), workshop)
 }

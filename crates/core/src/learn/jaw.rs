@@ -2,11 +2,15 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::measured::{count, deviation, mean};
+use super::check::PieceCheck;
+use super::dimension::{made_of, rolled_by};
+use super::measured::{CaliperReading, count, counting, deviation, mean};
 use crate::fault::{Fault, Faults, Span};
+use crate::piece::Piece;
 use crate::tool::coil::outline_for;
 use crate::tool::outline::Outline;
 use crate::tool::plier::{Jaws, MeasuredPlace, Plier};
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::words::length::{LengthUnit, caliper, on_ruler};
@@ -93,6 +97,10 @@ pub fn calibrated(plier: &Plier, near_tip: &RolledLoop, near_base: &RolledLoop) 
     Ok(plier)
 }
 
+/// Fewer loops than these say little of a mark; older ones than these are forgotten.
+const LEAST_LOOPS: u32 = 3;
+const MOST_LOOPS: usize = 40;
+
 /// A place that moved less than this cannot be told from the hand's own unevenness, mm.
 const LEAST_MM: f64 = 0.2;
 
@@ -115,21 +123,89 @@ pub fn wear(plier: &Plier, loops: &[RolledLoop], unit: LengthUnit) -> Result<Jaw
         let jaw = jaw_mm(rolled).map_err(|fault| fault.within(&format!("loops[{i}]")))?;
         offs.push((jaw - place_of(rolled.at_mm).unwrap_or(jaw)) / taper);
     }
-    let (off_mm, spread_mm) = (mean(&offs), deviation(&offs));
-    let sure = LEAST_MM.max(2.0 * spread_mm / count(&offs).sqrt());
-    let told = match off_mm {
-        off if off.abs() < sure => "The mark is where it was, as far as these loops tell.".to_owned(),
-        off => {
-            let (way, back) =
-                if off > 0.0 { ("towards the base", "tip") } else { ("towards the tip", "base") };
-            format!(
-                "Wire really lies {} {way} of the mark: it slipped, was drawn again elsewhere, or the jaw is worn. Draw the mark {} \
-                 nearer the {back}, or calibrate the jaw by two loops. A loop changes by {} for each millimetre.",
-                on_ruler(off.abs(), unit),
-                on_ruler(off.abs(), unit),
-                caliper(taper, unit)
-            )
-        }
-    };
-    Ok(JawWear { off_mm, spread_mm, told })
+    Ok(JawWear::of(&offs, taper, unit))
+}
+
+impl JawWear {
+    /// What loops say that lie so far up the jaw of where they were meant to, mm, where a loop changes by `taper` for each
+    /// millimetre.
+    fn of(offs: &[f64], taper: f64, unit: LengthUnit) -> Self {
+        let (off_mm, spread_mm) = (mean(offs), deviation(offs));
+        let sure = LEAST_MM.max(2.0 * spread_mm / count(offs).sqrt());
+        let told = match off_mm {
+            off if off.abs() < sure => "The mark is where it was, as far as these loops tell.".to_owned(),
+            off => {
+                let (way, back) =
+                    if off > 0.0 { ("towards the base", "tip") } else { ("towards the tip", "base") };
+                format!(
+                    "Wire really lies {} {way} of the mark: it slipped, was drawn again elsewhere, or the jaw is worn. Draw the mark {} \
+                     nearer the {back}, or calibrate the jaw by two loops. A loop changes by {} for each millimetre.",
+                    on_ruler(off.abs(), unit),
+                    on_ruler(off.abs(), unit),
+                    caliper(taper, unit)
+                )
+            }
+        };
+        Self { off_mm, spread_mm, told }
+    }
+}
+
+/// A loop of a measured piece, as a place on the jaw it was rolled on.
+#[derive(Debug, Clone, PartialEq)]
+pub struct LoopSeen {
+    /// The pliers, by their name.
+    pub plier: String,
+    /// How far up the jaw, towards its base, wire really lay of where the plan says, mm.
+    pub off_mm: f64,
+    /// How much a loop changes there for each millimetre, mm.
+    pub taper: f64,
+}
+
+impl PieceCheck {
+    /// The loops that were measured of its pieces, each rolled on a tapered jaw where the plan says. Trials say nothing of
+    /// a mark: the next one's is moved on purpose.
+    ///
+    /// # Errors
+    /// The faults of its piece.
+    pub fn loops_seen(
+        &self,
+        readings: &[CaliperReading],
+        workshop: &Workshop,
+    ) -> Result<Vec<LoopSeen>, Faults> {
+        let (Piece::Finding(request), None) = (&self.piece, self.trial) else { return Ok(vec![]) };
+        let rolled = request.form()?.measures();
+        let made = made_of(request, workshop)?;
+        let seen = rolled.iter().filter_map(|measure| {
+            let step = rolled_by(&made, measure)?;
+            Some((measure, step.numbers.tool.clone()?, step.numbers.slip_mm.filter(|slip| *slip > 1e-6)?))
+        });
+        let pieces = counting(readings);
+        let loops = seen.flat_map(|(measure, plier, taper)| {
+            let values = pieces.values().filter_map(|by_key| by_key.get(measure.key.as_str()));
+            let loops = values.map(|values| (mean(values) - measure.mm) / taper);
+            loops.map(|off_mm| LoopSeen { plier: plier.clone(), off_mm, taper }).collect::<Vec<_>>()
+        });
+        Ok(loops.collect())
+    }
+}
+
+/// What the last loops rolled on pliers say of its marks; nothing where too few were measured.
+#[must_use]
+pub fn seen_on(plier: &Plier, loops: &[LoopSeen], unit: LengthUnit) -> Option<SeenOn> {
+    let own = loops.iter().filter(|one| one.plier == plier.shown()).rev();
+    let (offs, tapers): (Vec<f64>, Vec<f64>) =
+        own.take(MOST_LOOPS).map(|one| (one.off_mm, one.taper)).unzip();
+    let loops_n = u32::try_from(offs.len()).unwrap_or(u32::MAX);
+    (loops_n >= LEAST_LOOPS).then(|| SeenOn { loops_n, wear: JawWear::of(&offs, mean(&tapers), unit) })
+}
+
+/// What measured pieces say of pliers.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct SeenOn {
+    /// How many of their loops say so.
+    pub loops_n: u32,
+    /// What they say.
+    #[serde(flatten)]
+    pub wear: JawWear,
 }

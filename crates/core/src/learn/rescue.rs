@@ -2,9 +2,11 @@
 
 use serde::{Deserialize, Serialize};
 
+use super::half_made::HalfMade;
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults, Span};
-use crate::making::Operation;
+use crate::making::workpiece::ClosedBy;
+use crate::making::{Operation, Step};
 use crate::pattern::{Parameter, PatternRequest, Unit};
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
@@ -38,6 +40,10 @@ pub struct WentWrong {
     pub wrong: Wrong,
     /// By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
     pub by: f64,
+    /// The step it went wrong at, by its place in the route, from 1: all up to it is done, 0 where nothing is yet. Where it
+    /// is left out, the step at which it is usually seen.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub at_step_n: Option<usize>,
 }
 
 /// Something it can still become.
@@ -95,7 +101,7 @@ const LEAST_SHARE: f64 = 0.4;
 /// use lorimant_core::tool::workshop::Workshop;
 ///
 /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-/// let short = WentWrong { wrong: Wrong::CutShort, by: 3.0 };
+/// let short = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: None };
 /// let rescues = rescued(&hook, short, &[], &Workshop::default()).unwrap();
 /// // Each of them can be made of the wire there is.
 /// assert!(!rescues.options.is_empty());
@@ -103,7 +109,7 @@ const LEAST_SHARE: f64 = 0.4;
 /// ```
 ///
 /// # Errors
-/// The faults of the pattern; a fault where the mishap cannot be of this pattern, or by so much.
+/// The faults of the pattern; a fault where the mishap cannot be of this pattern, by so much, or at that step.
 pub fn rescued(
     request: &PatternRequest,
     mishap: WentWrong,
@@ -115,23 +121,29 @@ pub fn rescued(
     let planned_mm =
         flush_mm(&one, workshop).ok_or_else(|| request.form().err().unwrap_or_else(Faults::none))?;
     let (base, wire_mm) = gone_wrong(&one, mishap, planned_mm, workshop)?;
+    let usually = |steps: &[Step]| mishap.wrong.usually_seen(steps);
+    let half = HalfMade::of(&base, mishap.at_step_n, usually, workshop)?;
+    let bent: Vec<&Step> = half.shaped().collect();
     let mut options = vec![];
     let fits = |request: &PatternRequest| flush_mm(request, workshop).filter(|mm| *mm <= wire_mm + 1e-6);
     if let Some(blank_mm) = fits(&base) {
         options.extend(option(as_it_is(mishap, &base, unit), base.clone(), blank_mm, None, unit));
     } else {
-        options.extend(less_of_something(&base, wire_mm, workshop, unit));
+        options.extend(less_of_something(&half, &base, wire_mm, workshop, unit));
     }
     let others = kept.iter().filter(|other| {
         other.request.wire.stands_for(&request.wire)
             && other.request.kind != request.kind
             && mishap.wrong != Wrong::OverHammered
+            && half.joined().is_none()
     });
     for other in others {
         let single = PatternRequest { pieces_n: 1, singly: true, ..other.request.clone() };
         let Some(blank_mm) = fits(&single) else { continue };
+        let straighten = if bent.is_empty() { "" } else { "Straighten it. " };
+        let Some(anneal) = half.straightened_for(&bent, &single) else { continue };
         let told = format!(
-            "Straighten it and make your {} of it: {} of its {} are used.",
+            "{straighten}Make your {} of it: {} of its {} are used.{anneal}",
             other.name,
             on_ruler(blank_mm, unit),
             on_ruler(wire_mm, unit)
@@ -142,9 +154,26 @@ pub fn rescued(
         }
     }
     let mass = request.wire.mass_g(wire_mm);
-    let scrap = format!("Or put it to the {} scrap: {} g.", request.wire.metal, shown(mass, 2));
+    let soldered = if half.joined() == Some(ClosedBy::Soldered) { " with solder on it" } else { "" };
+    let scrap = format!("Or put it to the {} scrap{soldered}: {} g.", request.wire.metal, shown(mass, 2));
     let colour = request.wire.metal.figures().colour.to_owned();
     Ok(Rescues { wire_mm, options, colour, scrap })
+}
+
+impl Wrong {
+    /// By how many steps it is usually seen: a blank cut short before it is bent, an end that ran out before the last bend,
+    /// all else at the step that makes it.
+    fn usually_seen(self, steps: &[Step]) -> usize {
+        let at = |is: &dyn Fn(&Step) -> bool| steps.iter().position(is).map_or(steps.len(), |i| i + 1);
+        match self {
+            Self::CutShort => 0,
+            Self::EndStarved => steps.iter().rposition(|step| !step.segments.is_empty()).unwrap_or(0),
+            Self::EyeLarge => at(&|step| step.operation == Operation::Loop),
+            Self::SpiralLoose => at(&|step| step.operation == Operation::Spiral),
+            Self::TurnsLifted => at(&|step| step.operation == Operation::Lift),
+            Self::OverHammered => at(&|step| step.numbers.thickness_mm.is_some()),
+        }
+    }
 }
 
 /// What it is cut to between flush faces, with what trials have shown that it takes more, mm.
@@ -263,12 +292,13 @@ fn as_it_is(mishap: WentWrong, base: &PatternRequest, unit: LengthUnit) -> Strin
 /// The piece with less of one of its dimensions, so that it can be made of what there is: the largest that fits, for each
 /// dimension that spends wire; what changes least first.
 fn less_of_something(
+    half: &HalfMade,
     base: &PatternRequest,
     wire_mm: f64,
     workshop: &Workshop,
     unit: LengthUnit,
 ) -> Vec<Rescue> {
-    let mut found: Vec<(f64, Rescue)> = vec![];
+    let mut found: Vec<((usize, f64), Rescue)> = vec![];
     for parameter in base.kind.0.parameters.iter().filter(|p| matches!(p.unit, Unit::Mm | Unit::Turns)) {
         let value = base.value(parameter.name);
         let least = (LEAST_SHARE * value).max(parameter.min);
@@ -297,9 +327,18 @@ fn less_of_something(
         let said = |value: f64| {
             if parameter.unit == Unit::Turns { shown(value, 1) } else { caliper(value, unit) }
         };
-        let told = format!("Make the {} {} instead of {}.", parameter.label, said(rounded), said(value));
-        found.extend(option(told, request, blank_mm, None, unit).map(|one| (1.0 - rounded / value, one)));
+        let mut told = format!("Make the {} {} instead of {}.", parameter.label, said(rounded), said(value));
+        // The less has to be straightened for it the better.
+        let undone = half.to_straighten(&request);
+        if !undone.is_empty() {
+            let Some(anneal) = half.straightened_for(&undone, &request) else { continue };
+            let mut what: Vec<String> = undone.iter().map(|step| format!("the {}", step.what)).collect();
+            what.dedup();
+            told = format!("Straighten {}. {told}{anneal}", what.join(" and "));
+        }
+        let changes = (undone.len(), 1.0 - rounded / value);
+        found.extend(option(told, request, blank_mm, None, unit).map(|one| (changes, one)));
     }
-    found.sort_by(|a, b| a.0.total_cmp(&b.0));
+    found.sort_by(|(a, _), (b, _)| a.0.cmp(&b.0).then(a.1.total_cmp(&b.1)));
     found.into_iter().map(|(_, one)| one).collect()
 }

@@ -4,10 +4,9 @@ use std::collections::BTreeMap;
 
 use serde::{Deserialize, Serialize};
 
-use super::dimension::made_of;
+use super::dimension::{made_of, rolled_by};
 use super::measured::{count, deviation, mean};
 use crate::fault::{Fault, Faults, Span};
-use crate::making::Operation;
 use crate::pattern::measure::{Measure, Measures};
 use crate::pattern::{PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
@@ -175,11 +174,7 @@ fn marks(
         if off.abs() <= workshop.tolerances.loop_mm / 2.0 {
             continue;
         }
-        let rolled = made.steps.iter().find(|step| {
-            measure.kind == Measures::Inside
-                && step.operation == Operation::Loop
-                && step.numbers.inside_mm.is_some_and(|mm| (mm - measure.mm).abs() < 1e-6)
-        });
+        let rolled = rolled_by(&made, measure);
         let (by, way) = (caliper(off.abs(), unit), if off > 0.0 { "larger" } else { "smaller" });
         let (way_on, tool) = if off > 0.0 { ("tip", "thinner") } else { ("base", "thicker") };
         let jaw = rolled.and_then(|step| Some((step.numbers.jaw_mm?, step.numbers.slip_mm?)));

@@ -4,8 +4,9 @@
 use axum::Json;
 use axum::extract::State as Shared;
 use lorimant_core::bench::times::Pace;
-use lorimant_core::learn::jaw::{JawWear, RolledLoop, calibrated, wear};
+use lorimant_core::learn::jaw::{JawWear, LoopSeen, RolledLoop, SeenOn, calibrated, seen_on, wear};
 use lorimant_core::learn::lot::LotLearned;
+use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::practice::{Drill, DrillCard, progress};
 use lorimant_core::learn::rescue::{KeptOne, Rescues, WentWrong, rescued};
 use lorimant_core::learn::rod::{RodNow, rod_now};
@@ -40,6 +41,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(rescue_piece))
         .routes(routes!(calibrate_plier))
         .routes(routes!(find_wear))
+        .routes(routes!(list_worn))
 }
 
 /// What is known of a lot.
@@ -301,4 +303,39 @@ async fn find_wear(
     Body(asked): Body<RolledAtMark>,
 ) -> Result<Json<JawWear>, Problem> {
     worked(&state, move |workshop| wear(&asked.plier, &asked.loops, workshop.habits.unit)).await
+}
+
+/// Pliers with what measured pieces say of their marks.
+#[derive(Serialize, ToSchema)]
+struct JawSeen {
+    /// The pliers, by their number.
+    plier: i64,
+    /// What they are called.
+    name: String,
+    /// What the pieces say.
+    #[serde(flatten)]
+    seen: SeenOn,
+}
+
+/// What pieces that were measured say of the jaws they were rolled on; only of pliers that rolled enough of them since
+/// they were last measured themselves.
+#[utoipa::path(get, path = "/api/pliers/seen", responses((status = 200, body = Vec<JawSeen>)))]
+async fn list_worn(Shared(state): Shared<State>) -> Result<Json<Vec<JawSeen>>, Problem> {
+    let workshop = state.store.workshop();
+    let (pliers, formed) = read(&state, |c| Ok((Shelf::Pliers.all::<Plier>(c)?, checks::formed(c)?))).await?;
+    let seen = aside(move || {
+        let of = |entry: Entry<Plier>| {
+            let since = |reading: &CaliperReading| reading.at >= entry.updated_at;
+            let loops = formed.iter().flat_map(|one| {
+                let readings: Vec<CaliperReading> =
+                    one.readings.iter().filter(|reading| since(reading)).cloned().collect();
+                one.entry.record.loops_seen(&readings, &workshop).unwrap_or_default()
+            });
+            let loops: Vec<LoopSeen> = loops.collect();
+            let seen = seen_on(&entry.record, &loops, workshop.habits.unit)?;
+            Some(JawSeen { plier: entry.id, name: entry.name, seen })
+        };
+        pliers.into_iter().filter_map(of).collect()
+    });
+    seen.await.map(Json)
 }

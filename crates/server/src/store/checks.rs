@@ -208,11 +208,20 @@ pub(crate) fn trials_before(
     Ok(trials)
 }
 
-/// All checks in use with what was read of them: what the hand's own spread is learned from.
+/// All checks in use of what is wound, with what was read of them: what the hand's own spread is learned from.
 pub(crate) fn wound(connection: &Connection) -> Result<Vec<Checked>> {
-    let sql = "SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 \
-               AND record ->> '$.piece.finding' IS NULL ORDER BY id";
-    let mut statement = connection.prepare_cached(sql)?;
+    in_use(connection, "record ->> '$.piece.finding' IS NULL")
+}
+
+/// All checks in use of what is formed on pliers: what jaws are learned from.
+pub(crate) fn formed(connection: &Connection) -> Result<Vec<Checked>> {
+    in_use(connection, "record ->> '$.piece.finding' IS NOT NULL")
+}
+
+fn in_use(connection: &Connection, which: &str) -> Result<Vec<Checked>> {
+    let sql =
+        format!("SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 AND {which} ORDER BY id");
+    let mut statement = connection.prepare_cached(&sql)?;
     let ids = statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
     ids.into_iter().map(|id| checked(connection, id)).collect()
 }
@@ -314,9 +323,5 @@ fn touched(connection: &Connection, batch: i64) -> Result<bool> {
 
 /// Every drill that was measured, the first first.
 pub(crate) fn drilled(connection: &Connection) -> Result<Vec<Checked>> {
-    let sql = "SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 AND record ->> '$.drill' IS NOT NULL \
-               ORDER BY id";
-    let mut statement = connection.prepare_cached(sql)?;
-    let ids = statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
-    ids.into_iter().map(|id| checked(connection, id)).collect()
+    in_use(connection, "record ->> '$.drill' IS NOT NULL")
 }
