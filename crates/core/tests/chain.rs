@@ -30,6 +30,7 @@ use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::lot::LotFactor;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::words::length::{Habits, LengthUnit};
 use lorimant_core::words::sentence::{Change, text};
@@ -53,6 +54,12 @@ fn costume_chain() -> ChainRequest {
 }
 
 /// Two in two in closed form, wire 1: the longest shift at which each ring of a pair clears both of the next.
+/// The same off a lot that nobody measured.
+fn off_lot(mut chain: ChainRequest, lot_n: i64) -> ChainRequest {
+    chain.ring.wire.lot = Some(LotFactor::unmeasured(lot_n));
+    chain
+}
+
 fn two_in_two(ratio: f64) -> f64 {
     let r = f64::midpoint(ratio, 1.0);
     let at = |s: f64| 2.0 * (r * r - s * s).sqrt() - (1.0 - 2.0 * (s - 0.5).powi(2)).max(0.0).sqrt();
@@ -451,6 +458,7 @@ fn what_its_sentence_says_the_ask_line_reads() {
 #[case(ChainRequest { chains_n: 3, ease_mm: -4.0, spares_n: 9, spoiled_share: 0.05, ..costume_chain() })]
 #[case(ChainRequest { weave: "four-in-one-sheet".into(), across_n: 7, ease_mm: 3.0, ..costume_chain() })]
 #[case(ChainRequest { second_ring: Some(ring(Metal::Copper, 1.2, 5.0)), chains_n: 2, ..costume_chain() })]
+#[case(off_lot(costume_chain(), 5))]
 fn every_word_of_a_sentence_is_read_back(
     #[case] chain: ChainRequest,
     #[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit,
@@ -574,6 +582,11 @@ fn a_word_of_the_sentence_changes_what_it_says() {
     assert_eq!(typed(Slot::Size, "1 mm").ring.wire.size_mm, 1.0);
     assert_eq!(typed(Slot::Ease, "-5 mm").ease_mm, -5.0);
     assert!(costume_chain().changed(Slot::Weave, &Change::Typed("knit".into()), &workshop).is_err());
+    // Its lot is a word of it as of any ring, and can be taken out.
+    let off = off_lot(costume_chain(), 5);
+    assert!(text(&write(&off, None, LengthUnit::Mm)).contains("1.2 mm, off lot 5, rings wound"));
+    let any = off.changed(Slot::Lot, &Change::Typed("any".into()), &workshop).unwrap();
+    assert_eq!(any.ring.wire.lot, None);
 }
 
 #[rstest]

@@ -79,6 +79,29 @@ fn a_batch_is_made_to_its_end_and_put_away() -> Result<()> {
     })
 }
 
+/// What went wrong at a step is not scrap at once: the way leads to what it can still become, with the step it is at.
+#[test]
+fn what_is_spoiled_may_still_become_something() -> Result<()> {
+    at_the_bench(|maker| async move {
+        begin(maker, "2").await?;
+        on_to(maker, "Roll the loop").await?;
+        maker.press(" ").await?;
+        maker.press("x").await?;
+        maker.click("[data-test=to-rescue]").await?;
+        maker.sees("[data-test=rescue]", "Of").await?;
+        maker
+            .until("the step to be chosen", || async {
+                let script =
+                    "return document.querySelector('[data-test=wrong-at]').selectedOptions[0]?.label ?? ''";
+                Ok(maker.script(script).await?.as_str().is_some_and(|label| label.contains("roll loop")))
+            })
+            .await?;
+        maker.fill("[data-test=wrong-by]", "2 mm").await?;
+        maker.click("[data-test=what-now]").await?;
+        maker.sees("[data-test=rescues]", "instead of").await
+    })
+}
+
 /// On a phone, by taps; another device at the same batch is heard of, and no piece counts twice.
 #[test]
 fn two_devices_at_one_batch_count_together() -> Result<()> {

@@ -3911,7 +3911,7 @@ export interface components {
          * @description The word for a word of the sentence.
          * @enum {string}
          */
-        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares" | "spoiled";
+        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "lot" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares" | "spoiled";
         /** @description A word of a chain's sentence to change. */
         ChainWordChange: {
             /** @description What to do to it. */

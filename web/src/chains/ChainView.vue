@@ -133,6 +133,7 @@ const words: Record<ChainSlot, Word> = {
   temper: { title: 'Temper of the wire' },
   metal: { title: 'Metal' },
   size: { title: 'Size of the wire', hint: '1.2 mm, 16 awg, .050"', length: 'of-wire' },
+  lot: { title: 'The spool it is taken off', hint: 'lot 5, or any' },
   winding: { title: 'How the rings are wound' },
   mandrel: { title: 'The rod they are wound on', hint: '5 mm, 3/16 in dowel' },
   cutting: { title: 'How the coil is cut' },

@@ -96,6 +96,9 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
     </section>
     <section>
       <h2>How long steps take here</h2>
+      <p v-if="paces?.length" class="quiet">
+        Sittings are reckoned by these, and so is what a step asks of the hands.
+      </p>
       <p v-if="!paces?.length" class="quiet">
         The Bench learns it: once four pieces of a batch are through a step, its minutes are known.
       </p>

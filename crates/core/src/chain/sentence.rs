@@ -25,6 +25,8 @@ words! {
         Metal = "metal", "metal";
         /// Size of its wire.
         Size = "size", "wire size";
+        /// The lot its wire is off, where it was said.
+        Lot = "lot", "lot";
         /// How its rings are wound.
         Winding = "winding", "winding";
         /// The rod of its rings.
@@ -60,6 +62,7 @@ impl ChainSlot {
             Self::Temper => (RingSlot::Temper, false),
             Self::Metal => (RingSlot::Metal, false),
             Self::Size => (RingSlot::Size, false),
+            Self::Lot => (RingSlot::Lot, false),
             Self::Winding => (RingSlot::Winding, false),
             Self::Mandrel => (RingSlot::Mandrel, false),
             Self::Cutting => (RingSlot::Cutting, false),
@@ -158,6 +161,9 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     say(" from ", wire.temper.shown().to_owned(), ChainSlot::Temper);
     say(" ", wire.metal_shown(), ChainSlot::Metal);
     say(", round ", wire.size_shown(unit), ChainSlot::Size);
+    if let Some(lot) = wire.lot {
+        say(", ", lot.shown(), ChainSlot::Lot);
+    }
     say(", rings wound ", request.ring.winding.shown().to_owned(), ChainSlot::Winding);
     say(" on the ", request.ring.mandrel.shown_in(unit), ChainSlot::Mandrel);
     let cut = match request.ring.cutting.method {

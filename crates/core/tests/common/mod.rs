@@ -1,6 +1,12 @@
 //! What the tests of the core make: a workshop, wires, plans and findings as they are usually made.
 #![allow(dead_code, clippy::unwrap_used, missing_docs)]
 
+use std::collections::BTreeMap;
+
+use lorimant_core::chance::Chance;
+use lorimant_core::making::Changes;
+use lorimant_core::pattern::measure::{Measure, Measures};
+use lorimant_core::pattern::slipped::Slips;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
@@ -52,4 +58,33 @@ pub fn with(kind: &str, changes: &[(&str, f64)]) -> PatternRequest {
 
 pub fn kinds() -> impl Strategy<Value = Kind> {
     prop::sample::select(Kind::all().collect::<Vec<_>>())
+}
+
+/// A workshop with a tapered plier that suits loops of three millimetres.
+pub fn tapered() -> Workshop {
+    let plier: Plier = serde_json::from_str(
+        r#"{"name": "slim round-nose", "jaws": "round-nose", "tip_mm": 1.2, "base_mm": 6.5, "length_mm": 28}"#,
+    )
+    .unwrap();
+    Workshop { pliers: vec![plier], ..Workshop::default() }
+}
+
+/// What a piece with one fault in it measures, hands and caliper being uneven as they are.
+pub fn planted(
+    request: &PatternRequest,
+    slips: &Slips,
+    chance: &mut Chance,
+    workshop: &Workshop,
+) -> BTreeMap<String, f64> {
+    let formed = request.form().unwrap().by(workshop.schools);
+    let made = formed.made(&Changes::default(), workshop).unwrap();
+    let spread = |kind| match kind {
+        Measures::Inside | Measures::Bend | Measures::Ball => 0.04,
+        Measures::Length => 0.12,
+        Measures::Gap => 0.02,
+        Measures::Wire => 0.004,
+    };
+    let uneven =
+        |measure: Measure| (measure.key, (measure.mm + chance.normal(spread(measure.kind))).max(0.0));
+    formed.slipped(&made, slips).measures().into_iter().map(uneven).collect()
 }

@@ -1,0 +1,121 @@
+//! The causes of a misfit: what was planted is found, and what cannot be told apart is said.
+#![allow(clippy::unwrap_used, missing_docs)]
+
+use crate::common::{planted, tapered, usual};
+use lorimant_core::chance::Chance;
+use lorimant_core::learn::cause::{Cause, causes};
+use lorimant_core::learn::dimension::{CheckedOf, to_measure};
+use lorimant_core::pattern::slipped::Slips;
+use lorimant_core::piece::Piece;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use rstest::rstest;
+use std::collections::BTreeMap;
+
+/// Patterns whose causes are looked for, each with all its dimensions measured.
+pub const PATTERNS: [&str; 5] = ["hook-clasp", "open-ear-wire", "eye-pin", "s-clasp", "spiral-hook"];
+
+fn one_fault(cause: Cause, amount: f64) -> Slips {
+    match cause {
+        Cause::Mark => Slips { mark_mm: amount, ..Slips::default() },
+        Cause::Centre => Slips { centre_mm: amount, ..Slips::default() },
+        Cause::Blank => Slips { blank_mm: amount, ..Slips::default() },
+        Cause::Open => Slips { open_deg: amount.abs(), ..Slips::default() },
+        Cause::Wire => Slips { size: 1.0 + amount, ..Slips::default() },
+        Cause::Harder => Slips { flow: 1.0 + amount, ..Slips::default() },
+        Cause::Rod => Slips::default(),
+    }
+}
+
+#[rstest]
+fn planted_causes_are_found() {
+    let workshop = tapered();
+    let mut chance = Chance::of(11);
+    let (mut right, mut all, mut wrongly_sure) = (0, 0, 0);
+    let mut missed: BTreeMap<String, u32> = BTreeMap::new();
+    for i in 0..240_u32 {
+        let request = usual(PATTERNS[i as usize % PATTERNS.len()]);
+        let way = if chance.share() < 0.5 { -1.0 } else { 1.0 };
+        let (cause, amount) = match i % 6 {
+            0 => (Cause::Mark, way * chance.between(1.0, 2.5)),
+            1 => (Cause::Centre, way * chance.between(0.8, 2.0)),
+            2 => (Cause::Blank, way * chance.between(0.9, 2.5)),
+            3 => (Cause::Open, chance.between(15.0, 40.0)),
+            4 => (Cause::Wire, way * chance.between(0.05, 0.15)),
+            _ => (Cause::Harder, way * chance.between(0.5, 0.9)),
+        };
+        // What a pattern has not cannot be planted in it: an eye pin has no large bend.
+        let exactly = planted(&request, &one_fault(cause, amount), &mut Chance::of(0), &workshop);
+        let whole = planted(&request, &Slips::default(), &mut Chance::of(0), &workshop);
+        if exactly.iter().zip(&whole).all(|(a, b)| (a.1 - b.1).abs() < 0.15) {
+            continue;
+        }
+        let measured = planted(&request, &one_fault(cause, amount), &mut chance, &workshop);
+        let misfit =
+            causes(&Piece::Finding(request.clone()), CheckedOf::Piece, &measured, &workshop).unwrap();
+        all += 1;
+        match misfit.causes.first() {
+            Some(first) if first.cause == cause => right += 1,
+            other => {
+                wrongly_sure += u32::from(misfit.sure);
+                *missed
+                    .entry(format!("{} {cause} as {:?}", request.kind.0.kind, other.map(|o| o.cause)))
+                    .or_default() += 1;
+            }
+        }
+    }
+    assert!(all > 150, "{all}");
+    assert!(f64::from(right) >= 0.9 * f64::from(all), "{right} of {all}: {missed:#?}");
+    assert!(f64::from(wrongly_sure) <= 0.03 * f64::from(all), "{wrongly_sure} surely wrong: {missed:#?}");
+}
+
+/// A short stem is a blank cut short, or a loop that took more of it: with the loop unmeasured nothing tells them apart.
+#[rstest]
+fn two_causes_alike_are_not_told_apart_without_the_measurement_that_would() {
+    let workshop = tapered();
+    let pin = Piece::Finding(usual("eye-pin"));
+    let (list, _) = to_measure(&pin, CheckedOf::Piece, &workshop).unwrap();
+    let wanted = |key: &str| list.iter().find(|one| one.key == key).unwrap().wanted;
+    let mut measured = BTreeMap::from([
+        ("stem_mm".to_owned(), wanted("stem_mm") - 0.9),
+        ("wire".to_owned(), wanted("wire")),
+    ]);
+    let misfit = causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap();
+    let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
+    assert!(!misfit.sure && named.contains(&Cause::Blank) && named.contains(&Cause::Mark), "{misfit:?}");
+    assert_eq!(misfit.measure_next.as_deref(), Some("loop_mm"), "{misfit:?}");
+    // Once that is measured, it is told.
+    measured.insert("loop_mm".to_owned(), wanted("loop_mm"));
+    assert_eq!(causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Blank);
+    measured.insert("loop_mm".to_owned(), wanted("loop_mm") + 0.3);
+    assert_eq!(causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Mark);
+}
+
+#[rstest]
+fn an_even_piece_has_no_cause() {
+    let workshop = tapered();
+    let hook = Piece::Finding(usual("hook-clasp"));
+    let (list, _) = to_measure(&hook, CheckedOf::Piece, &workshop).unwrap();
+    let measured =
+        list.iter().filter(|one| one.kind.is_some()).map(|one| (one.key.clone(), one.wanted)).collect();
+    let misfit = causes(&hook, CheckedOf::Piece, &measured, &workshop).unwrap();
+    assert!(misfit.causes.is_empty() && misfit.told.contains("as even as hands"), "{misfit:?}");
+    assert!(causes(&hook, CheckedOf::Piece, &BTreeMap::new(), &workshop).is_err());
+}
+
+/// Rings too large by the same: the rod, the wire's hardness or its size; the wire measured rules its size out.
+#[rstest]
+fn rings_that_are_all_large() {
+    let wire = Wire::round(Metal::StainlessSteel, 0.8, Temper::HalfHard);
+    let rings = Piece::Rings(RingRequest::new(wire, Mandrel::round(6.0), 30));
+    let workshop = Workshop::default();
+    let (list, _) = to_measure(&rings, CheckedOf::Piece, &workshop).unwrap();
+    let wanted = list[0].wanted;
+    let measured = BTreeMap::from([("ring-inside".to_owned(), wanted + 0.15), ("wire".to_owned(), 0.8)]);
+    let misfit = causes(&rings, CheckedOf::Piece, &measured, &workshop).unwrap();
+    let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
+    assert!(named.contains(&Cause::Harder) && named.contains(&Cause::Rod) && !misfit.sure, "{misfit:?}");
+}
