@@ -45,7 +45,7 @@ fn measured_pieces_tell_of_the_jaw_they_were_rolled_on(#[case] kind: &str, #[cas
                 key,
                 value,
                 from: ReadFrom::Typed,
-                at: String::new(),
+                at: "2026-03-05T10:00:00Z".into(),
                 aside: false,
             })
         })
@@ -63,14 +63,16 @@ fn measured_pieces_tell_of_the_jaw_they_were_rolled_on(#[case] kind: &str, #[cas
         drill: None,
     };
     let loops = check.loops_seen(&readings, &workshop).unwrap();
-    let seen = seen_on(&workshop.pliers[0], &loops, LengthUnit::Mm).unwrap();
+    let seen = seen_on(&workshop.pliers[0], "2026-01-01", &loops, LengthUnit::Mm).unwrap();
     // Twelve loops, each uneven by 0.04 mm, which is about 0.2 mm on the jaw.
     assert!((seen.wear.off_mm - slip_mm).abs() < 0.2, "{seen:?}");
     assert_eq!(seen.wear.told.contains("where it was"), slip_mm == 0.0, "{}", seen.wear.told);
     // Other pliers did not roll them, two loops say nothing, and a trial's mark was moved on purpose.
     let other = Plier { name: "stout".into(), ..workshop.pliers[0].clone() };
-    assert_eq!(seen_on(&other, &loops, LengthUnit::Mm), None);
-    assert_eq!(seen_on(&workshop.pliers[0], &loops[..2], LengthUnit::Mm), None);
+    assert_eq!(seen_on(&other, "2026-01-01", &loops, LengthUnit::Mm), None);
+    assert_eq!(seen_on(&workshop.pliers[0], "2026-01-01", &loops[..2], LengthUnit::Mm), None);
+    // Measured before the pliers were.
+    assert_eq!(seen_on(&workshop.pliers[0], "2026-04-01", &loops, LengthUnit::Mm), None);
     let tried = PieceCheck { trial: Some(TrialBlank { blank_mm: 60.0, over_mm: 0.0 }), ..check };
     assert!(tried.loops_seen(&readings, &workshop).unwrap().is_empty());
 }

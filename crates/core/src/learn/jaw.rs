@@ -1,5 +1,7 @@
 //! Jaw marks: a tapered jaw calibrated by loops rolled on it, and wear or a slipping mark found from later ones.
 
+use std::collections::BTreeMap;
+
 use serde::{Deserialize, Serialize};
 
 use super::check::PieceCheck;
@@ -159,6 +161,8 @@ pub struct LoopSeen {
     pub off_mm: f64,
     /// How much a loop changes there for each millimetre, mm.
     pub taper: f64,
+    /// When it was measured, UTC.
+    pub at: String,
 }
 
 impl PieceCheck {
@@ -181,18 +185,23 @@ impl PieceCheck {
         });
         let pieces = counting(readings);
         let loops = seen.flat_map(|(measure, plier, taper)| {
-            let values = pieces.values().filter_map(|by_key| by_key.get(measure.key.as_str()));
-            let loops = values.map(|values| (mean(values) - measure.mm) / taper);
-            loops.map(|off_mm| LoopSeen { plier: plier.clone(), off_mm, taper }).collect::<Vec<_>>()
+            let of_piece = |(piece_n, by_key): (&u32, &BTreeMap<&str, Vec<f64>>)| {
+                let off_mm = (mean(by_key.get(measure.key.as_str())?) - measure.mm) / taper;
+                let read = readings.iter().filter(|one| one.piece_n == *piece_n && one.key == measure.key);
+                let at = read.map(|one| one.at.clone()).max()?;
+                Some(LoopSeen { plier: plier.clone(), off_mm, taper, at })
+            };
+            pieces.iter().filter_map(of_piece).collect::<Vec<_>>()
         });
         Ok(loops.collect())
     }
 }
 
-/// What the last loops rolled on pliers say of its marks; nothing where too few were measured.
+/// What the last loops rolled on pliers say of its marks; nothing where too few were measured. Only what came since the
+/// pliers were measured themselves tells of the marks they have now.
 #[must_use]
-pub fn seen_on(plier: &Plier, loops: &[LoopSeen], unit: LengthUnit) -> Option<SeenOn> {
-    let own = loops.iter().filter(|one| one.plier == plier.shown()).rev();
+pub fn seen_on(plier: &Plier, since: &str, loops: &[LoopSeen], unit: LengthUnit) -> Option<SeenOn> {
+    let own = loops.iter().filter(|one| one.plier == plier.shown() && one.at.as_str() >= since).rev();
     let (offs, tapers): (Vec<f64>, Vec<f64>) =
         own.take(MOST_LOOPS).map(|one| (one.off_mm, one.taper)).unzip();
     let loops_n = u32::try_from(offs.len()).unwrap_or(u32::MAX);

@@ -6,7 +6,6 @@ use axum::extract::State as Shared;
 use lorimant_core::bench::times::Pace;
 use lorimant_core::learn::jaw::{JawWear, LoopSeen, RolledLoop, SeenOn, calibrated, seen_on, wear};
 use lorimant_core::learn::lot::LotLearned;
-use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::practice::{Drill, DrillCard, progress};
 use lorimant_core::learn::rescue::{KeptOne, Rescues, WentWrong, rescued};
 use lorimant_core::learn::rod::{RodNow, rod_now};
@@ -26,7 +25,7 @@ use crate::extract::{Body, Path, Query};
 use crate::kept::KeptPattern;
 use crate::problem::Problem;
 use crate::state::State;
-use crate::store::checks::{self, LotPointOf, ReadPage};
+use crate::store::checks::{self, Checked, LotPointOf, ReadPage};
 use crate::store::shelf::{Entry, Shelf};
 
 pub(super) fn router() -> OpenApiRouter<State> {
@@ -324,18 +323,13 @@ async fn list_worn(Shared(state): Shared<State>) -> Result<Json<Vec<JawSeen>>, P
     let workshop = state.store.workshop();
     let (pliers, formed) = read(&state, |c| Ok((Shelf::Pliers.all::<Plier>(c)?, checks::formed(c)?))).await?;
     let seen = aside(move || {
-        let of = |entry: Entry<Plier>| {
-            let since = |reading: &CaliperReading| reading.at >= entry.updated_at;
-            let loops = formed.iter().flat_map(|one| {
-                let readings: Vec<CaliperReading> =
-                    one.readings.iter().filter(|reading| since(reading)).cloned().collect();
-                one.entry.record.loops_seen(&readings, &workshop).unwrap_or_default()
-            });
-            let loops: Vec<LoopSeen> = loops.collect();
-            let seen = seen_on(&entry.record, &loops, workshop.habits.unit)?;
+        let of = |one: &Checked| one.entry.record.loops_seen(&one.readings, &workshop).unwrap_or_default();
+        let loops: Vec<LoopSeen> = formed.iter().flat_map(of).collect();
+        let said = |entry: Entry<Plier>| {
+            let seen = seen_on(&entry.record, &entry.updated_at, &loops, workshop.habits.unit)?;
             Some(JawSeen { plier: entry.id, name: entry.name, seen })
         };
-        pliers.into_iter().filter_map(of).collect()
+        pliers.into_iter().filter_map(said).collect()
     });
     seen.await.map(Json)
 }

@@ -213,17 +213,26 @@ pub(crate) fn wound(connection: &Connection) -> Result<Vec<Checked>> {
     in_use(connection, "record ->> '$.piece.finding' IS NULL")
 }
 
-/// All checks in use of what is formed on pliers: what jaws are learned from.
+/// The last checks in use of what is formed on pliers: what jaws are learned from. Marks move; what is older says nothing
+/// of where they are now.
 pub(crate) fn formed(connection: &Connection) -> Result<Vec<Checked>> {
-    in_use(connection, "record ->> '$.piece.finding' IS NOT NULL")
+    let mut ids = ids_in_use(connection, "record ->> '$.piece.finding' IS NOT NULL")?;
+    let older = ids.len().saturating_sub(MOST_FORMED);
+    ids.drain(older..).map(|id| checked(connection, id)).collect()
 }
 
+/// Checks of formed pieces that jaws are learned from.
+const MOST_FORMED: usize = 100;
+
 fn in_use(connection: &Connection, which: &str) -> Result<Vec<Checked>> {
+    ids_in_use(connection, which)?.into_iter().map(|id| checked(connection, id)).collect()
+}
+
+fn ids_in_use(connection: &Connection, which: &str) -> Result<Vec<i64>> {
     let sql =
         format!("SELECT id FROM entries WHERE shelf = 'check' AND archived = 0 AND {which} ORDER BY id");
     let mut statement = connection.prepare_cached(&sql)?;
-    let ids = statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
-    ids.into_iter().map(|id| checked(connection, id)).collect()
+    Ok(statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<_>>()?)
 }
 
 /// A reading as the history lists it.
