@@ -134,6 +134,7 @@ const keys = computed(() => {
 })
 const shown = (key: string, value: number) =>
   sheet.value?.to_measure.find((one) => one.key === key)?.grades?.[value] ?? across(value)
+const whatOf = (key: string) => sheet.value?.to_measure.find((one) => one.key === key)?.what ?? key
 const figure = (piece: CheckedPiece, key: string) => {
   const one = of(piece, key)
   return one ? shown(key, one.value) : '–'
@@ -219,6 +220,8 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
           <div v-if="came?.one" class="came" :class="came.one.judged.verdict" role="status" data-test="came">
             <span class="figure num">{{ shown(came.one.key, came.one.value) }}</span>
             <span>
+              <template v-if="check.pieces_n > 1">Number {{ came.piece.piece_n }}, </template
+              >{{ whatOf(came.one.key) }}:
               <b>{{ verdicts[came.one.judged.verdict] }}</b>
               <template v-if="came.one.judged.verdict !== 'pass'">. {{ came.one.judged.told }}</template>
               <template v-if="came.one.jumpy">
@@ -297,12 +300,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
         @measure="pick($event, causing)"
         @close="causing = null"
       />
-      <BatchPlot
-        v-for="one in sheet.charts"
-        :key="one.key"
-        :chart="one.chart"
-        :what="sheet.to_measure.find((d) => d.key === one.key)?.what ?? one.key"
-      />
+      <BatchPlot v-for="one in sheet.charts" :key="one.key" :chart="one.chart" :what="whatOf(one.key)" />
       <MatchPanel v-if="pairable && check.of === 'piece'" :check="id" :dimensions="keys" />
       <ReadingList :readings="view.readings" :dimensions="sheet.to_measure" @aside="setAside" />
     </template>
