@@ -6,7 +6,7 @@ use serde::{Deserialize, Serialize};
 use super::survivor::{Likeness, Survivor};
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults};
-use crate::pattern::{Kind, Parameter, PatternRequest, Unit};
+use crate::pattern::{Kind, Parameter, PatternRequest, Unit, tidy};
 use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::mandrel::Mandrel;
@@ -64,8 +64,7 @@ const MOST_TURNS: usize = 3;
 const A_GAUGE_MM: f64 = 0.012;
 
 impl UnknownSurvivor {
-    /// Pieces that measure so, the most usual first: rings, and each pattern with the
-    /// dimensions that give it.
+    /// Pieces that measure so, the most usual first: rings, and each pattern with the dimensions that give it.
     ///
     /// ```
     /// use lorimant_core::order::recipe::UnknownSurvivor;
@@ -153,7 +152,7 @@ impl UnknownSurvivor {
             if off.length() < MET_MM {
                 break;
             }
-            // How much of what is off each dimension takes away, for each hundredth it grows.
+            // How what is off changes as each dimension grows, by its logarithm.
             let slopes: Vec<DVec3> = free
                 .iter()
                 .map(|one| {
@@ -226,10 +225,12 @@ fn scaled(request: &PatternRequest, by: &[(&Parameter, f64)]) -> PatternRequest 
     scaled
 }
 
-/// What was solved as one would say it, to a tenth: a caliper on a bent piece tells no more.
+/// What was solved as one would say it: a caliper on a bent piece tells no more.
 fn tidied(mut request: PatternRequest) -> PatternRequest {
-    for value in request.parameters.values_mut() {
-        *value = (*value * 10.0).round() / 10.0;
+    for (name, value) in &mut request.parameters {
+        let span = request.kind.0.parameter(name).map(|one| (one.min, one.max));
+        let (least, most) = span.unwrap_or((*value, *value));
+        *value = tidy(*value).clamp(least, most);
     }
     request
 }

@@ -34,6 +34,7 @@ pub mod transfer;
 use std::collections::BTreeMap;
 
 pub use kind::{Family, Free, Kind, Pattern, UsualWire, Worn};
+pub(crate) use parameter::tidy;
 pub use parameter::{Parameter, Unit, Usual};
 use serde::{Deserialize, Serialize};
 

@@ -70,7 +70,7 @@ impl PartialEq for Parameter {
 const SAME: f64 = 0.02;
 
 /// A length as one would say it: to 0.1 mm, small ones to 0.05 mm.
-pub(super) fn tidy(mm: f64) -> f64 {
+pub(crate) fn tidy(mm: f64) -> f64 {
     let step = if mm < 1.0 { 20.0 } else { 10.0 };
     if mm.is_finite() { (mm * step).round() / step } else { 0.0 }
 }
