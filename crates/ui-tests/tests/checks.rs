@@ -121,6 +121,7 @@ fn a_trial_says_the_next_blank() -> Result<()> {
         maker.fill("[data-test=note-over]", "2 mm").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=trial]", "2 mm was over at the end").await?;
+        ensure!(maker.count("[data-test=trial] [role=alert]").await? == 0, "it was noted twice");
         maker.click("[data-test=undo-notice]").await?;
         maker.sees("[data-test=trial]", "1.5 mm was missing at the end").await?;
         // A trial nearer to what its parts add up to, accepted.

@@ -44,6 +44,9 @@ const { data: steps } = useQuery({
 const at = ref('')
 watch(piece, () => (at.value = ''))
 
+// What was said is of the sentence as it stood.
+watch([piece, wrong, by, at], () => (rescues.value = null))
+
 /** From the Bench: the batch, and the step it went wrong at. */
 onMounted(async () => {
   const [id, step] = [Number(route.query.batch), route.query.step]

@@ -85,7 +85,8 @@ async function again() {
       <li v-for="reason in next.reasons" :key="reason">{{ reason }}</li>
       <li v-for="mark in next.marks" :key="mark" class="watch">{{ mark }}</li>
     </ul>
-    <form class="over no-print" @submit.prevent="note">
+    <!-- Enter changes the field as leaving it does: one note, not two. -->
+    <form class="over no-print" @submit.prevent>
       {{ across(trial.blank_mm) }} was cut, with
       <input
         v-model="over"

@@ -40,6 +40,17 @@ watch(open, (now) => {
   recipes.value = null
 })
 
+// What was found is of what was measured then.
+watch(
+  texts,
+  () => {
+    found.value = null
+    recipes.value = null
+  },
+  { deep: true },
+)
+watch(metal, () => (recipes.value = null))
+
 async function measured() {
   const asked = { wire_mm: 'length', long_mm: 'length', short_mm: 'length', inside_mm: 'length' } as const
   const read = await readFields(texts.value, asked)
@@ -125,7 +136,7 @@ const make = (one: SurvivorOf) =>
       <p v-if="!found.length" class="watch" role="status">
         Nothing that is kept comes near. Measure again, or have a recipe worked out.
       </p>
-      <template v-else>
+      <template v-else-if="!recipes">
         <PaperField v-model="n" name="pieces_n" label="How many are made" figures />
         <ul class="found" data-test="survivors">
           <li v-for="one in found" :key="`${one.bag} ${one.entry}`">

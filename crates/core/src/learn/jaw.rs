@@ -187,7 +187,9 @@ impl PieceCheck {
         let loops = seen.flat_map(|(measure, plier, taper)| {
             let of_piece = |(piece_n, by_key): (&u32, &BTreeMap<&str, Vec<f64>>)| {
                 let off_mm = (mean(by_key.get(measure.key.as_str())?) - measure.mm) / taper;
-                let read = readings.iter().filter(|one| one.piece_n == *piece_n && one.key == measure.key);
+                let counts =
+                    |one: &&CaliperReading| !one.aside && one.piece_n == *piece_n && one.key == measure.key;
+                let read = readings.iter().filter(counts);
                 let at = read.map(|one| one.at.clone()).max()?;
                 Some(LoopSeen { plier: plier.clone(), off_mm, taper, at })
             };
