@@ -96,26 +96,46 @@ fn build_web(shell: &Shell) -> Result<()> {
     Ok(())
 }
 
+/// How many browser tests run side by side: each waits for its page most of the time.
+const BROWSERS: &str = "4";
+
+/// Everything is run whatever fails before it; what failed is said at the end.
 fn test(shell: &Shell, quick: bool) -> Result<()> {
-    rooms::check(&root()?)?;
     build_web(shell)?;
-    cmd!(shell, "cargo fmt --all --check").run()?;
-    cmd!(shell, "cargo clippy --workspace --all-targets --all-features -- -D warnings").run()?;
+    let mut failed = vec![];
+    let mut run = |what: &'static str, outcome: Result<()>| {
+        if let Err(error) = outcome {
+            eprintln!("{what}: {error:#}");
+            failed.push(what);
+        }
+    };
+    run("rooms", rooms::check(&root()?));
+    run("formatting", passes(cmd!(shell, "cargo fmt --all --check")));
+    run("lints", passes(cmd!(shell, "cargo clippy --workspace --all-targets --all-features -- -D warnings")));
     {
         let _web = shell.push_dir("web");
-        cmd!(shell, "npm run --silent check").run()?;
-        cmd!(shell, "npm run --silent lint").run()?;
+        run("types of the front end", passes(cmd!(shell, "npm run --silent check")));
+        run("lints of the front end", passes(cmd!(shell, "npm run --silent lint")));
     }
     // Always the whole workspace, so that shared crates are built once with one set of features.
     cmd!(shell, "cargo test --workspace --no-run").run()?;
-    check_api_drift(shell)?;
-    if quick {
-        cmd!(shell, "cargo test --workspace --exclude lorimant-ui-tests").run()?;
+    run("API drift", check_api_drift(shell));
+    let rest = ["--lib", "--bins", "--test", "core", "--test", "server"];
+    run("core and server", passes(cmd!(shell, "cargo test --workspace --no-fail-fast {rest...}")));
+    run("examples", passes(cmd!(shell, "cargo test --workspace --no-fail-fast --doc")));
+    if !quick {
+        machine::needs_browser(shell)?;
+        let browser = cmd!(shell, "cargo test --workspace --test interface -- --test-threads {BROWSERS}");
+        run("interface", passes(browser));
+    }
+    if failed.is_empty() {
         return Ok(());
     }
-    machine::needs_browser(shell)?;
-    cmd!(shell, "cargo test --workspace").run()?;
-    Ok(())
+    bail!("failed: {}", failed.join(", "))
+}
+
+fn passes(command: xshell::Cmd) -> Result<()> {
+    Ok(command.run()?)
 }
 
 /// The description, types and schema that are checked in, with what makes them.

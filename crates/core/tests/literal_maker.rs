@@ -20,7 +20,7 @@ use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Schools, Straighte
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::bending::Bending;
-use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::metal::{Balls, Metal, Temper};
 use lorimant_core::wire::section::{Profile, Section};
 use lorimant_core::wire::surface::Surface;
 use proptest::prelude::*;
@@ -366,6 +366,9 @@ fn finding() -> impl Strategy<Value = PatternRequest> {
             // An oval is the same in a mirror.
             let mirrored = mirrored && kind.0.kind != "oval-ring";
             let mut request = PatternRequest { mirrored, ..PatternRequest::usual(kind) };
+            // What must not be melted gets no ball.
+            let melted = kind.0.kind == "balled-head-pin" && metal.figures().balls == Balls::Never;
+            let metal = if melted { Metal::Copper } else { metal };
             request.wire = Wire { metal, temper, size_mm: request.wire.size_mm * size, ..request.wire };
             for (parameter, share) in kind.0.parameters.iter().zip(shares) {
                 let value = match (parameter.name, share > 1.0) {

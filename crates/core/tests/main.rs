@@ -19,6 +19,7 @@ mod fields;
 mod findings;
 mod fits;
 mod gear;
+mod heat;
 mod inches;
 mod jaws;
 mod listings;

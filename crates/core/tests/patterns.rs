@@ -141,8 +141,8 @@ proptest! {
         let (Ok(a), Ok(b)) = (request.form(), other.form()) else { return Ok(()) };
         prop_assert!((a.extent.size() - b.extent.size()).length() < 1e-9);
         prop_assert!((a.extent.least.x + b.extent.most.x).abs() < 1e-9);
-        prop_assert_eq!(a.checks(LengthUnit::Mm).len(), b.checks(LengthUnit::Mm).len());
-        prop_assert!(a.checks(LengthUnit::Mm).iter().zip(b.checks(LengthUnit::Mm)).all(|(x, y)| x.ok == y.ok));
+        prop_assert_eq!(a.checks(&Workshop::default()).len(), b.checks(&Workshop::default()).len());
+        prop_assert!(a.checks(&Workshop::default()).iter().zip(b.checks(&Workshop::default())).all(|(x, y)| x.ok == y.ok));
     }
 
     /// Nothing panics, whatever is asked; what is refused says where and why.
@@ -416,7 +416,7 @@ fn checks_find_what_is_wrong_and_nothing_else(
 ) {
     let formed = request.form();
     let Ok(formed) = formed else { panic!("{:?}", formed.err()) };
-    let checks = formed.checks(LengthUnit::Mm);
+    let checks = formed.checks(&Workshop::default());
     let found = checks.iter().find(|check| check.about == about).unwrap_or_else(|| panic!("{checks:?}"));
     assert_eq!(found.ok, ok, "{}", found.sentence);
 }
@@ -437,7 +437,7 @@ fn ear_wires_are_checked_for_ears(#[case] metal: Metal, #[case] size_mm: f64, #[
         lot: None,
     };
     let formed = request.form().unwrap();
-    assert!(formed.checks(LengthUnit::Mm).iter().any(|check| check.about == about && !check.ok));
+    assert!(formed.checks(&Workshop::default()).iter().any(|check| check.about == about && !check.ok));
 }
 
 /// A lost ear wire's survivor, measured: height and width, given the loop; the recipe matches it.

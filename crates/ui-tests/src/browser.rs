@@ -87,6 +87,12 @@ impl Browser {
         &self.downloads
     }
 
+    /// Its profile and what it saved.
+    #[must_use]
+    pub fn folder(&self) -> &Path {
+        self.folder.path()
+    }
+
     /// Closes it.
     pub async fn stop(&self) {
         let _ = self.driver.clone().quit().await;

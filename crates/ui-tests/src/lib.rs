@@ -51,6 +51,10 @@ where
         };
         maker.browser.stop().await;
         maker.server.stop().await;
+        // A maker is never dropped: what it wrote is cleared away here.
+        for folder in [maker.browser.folder(), maker.server.folder()] {
+            let _ = std::fs::remove_dir_all(folder);
+        }
         match outcome {
             Ok(result) => result.and(unseen),
             Err(panic) => std::panic::resume_unwind(panic.into_panic()),

@@ -7,7 +7,7 @@ use anyhow::{Context as _, Result, ensure};
 use tempfile::TempDir;
 use tokio::io::{AsyncBufReadExt as _, BufReader};
 use tokio::process::{Child, Command};
-use tokio::sync::Mutex;
+use tokio::sync::{Mutex, OnceCell};
 
 /// A running server with its data.
 pub struct Server {
@@ -34,7 +34,9 @@ impl Server {
     /// When it does not come up.
     pub async fn start() -> Result<Self> {
         let folder = tempfile::tempdir()?;
-        let (child, address) = launch(&folder.path().join("workshop.lorimant"), "0").await?;
+        let file = folder.path().join("workshop.lorimant");
+        std::fs::copy(demo_workshop().await?, &file)?;
+        let (child, address) = launch(&file, "0").await?;
         Ok(Self { folder, running: Mutex::new(Some(child)), address: address.into() })
     }
 
@@ -42,6 +44,12 @@ impl Server {
     #[must_use]
     pub fn file(&self) -> PathBuf {
         self.folder.path().join("workshop.lorimant")
+    }
+
+    /// Where that file lies.
+    #[must_use]
+    pub fn folder(&self) -> &Path {
+        self.folder.path()
     }
 
     /// Where it can be reached: `http://127.0.0.1:port`.
@@ -69,6 +77,22 @@ impl Server {
             let _ = child.kill().await;
         }
     }
+}
+
+/// The demo workshop as a first start leaves it: loaded once for all tests of a program, each of which takes a copy.
+async fn demo_workshop() -> Result<&'static Path> {
+    static LOADED: OnceCell<(TempDir, PathBuf)> = OnceCell::const_new();
+    let load = || async {
+        let folder = tempfile::tempdir()?;
+        let file = folder.path().join("workshop.lorimant");
+        let (mut server, _) = launch(&file, "0").await?;
+        // Asked to stop, it empties its log into the file.
+        let server_id = server.id().context("the server ended at once")?.to_string();
+        ensure!(Command::new("kill").arg(server_id).status().await?.success(), "it cannot be stopped");
+        server.wait().await?;
+        anyhow::Ok((folder, file))
+    };
+    Ok(&LOADED.get_or_try_init(load).await?.1)
 }
 
 /// Starts the program on a file and reads the address it prints.

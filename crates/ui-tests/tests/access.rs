@@ -1,6 +1,4 @@
 //! Each view, light and dark, wide and narrow: no serious finding of axe, nothing wider than the screen.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use rstest::rstest;

@@ -1,6 +1,4 @@
 //! A batch led at the bench: by keyboard and by touch, through reloads, a killed server and a second device.
-#![allow(missing_docs)]
-
 use anyhow::{Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench, client};
 use thirtyfour::prelude::*;

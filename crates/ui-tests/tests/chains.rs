@@ -1,6 +1,4 @@
 //! Chain: a bracelet planned, its wire changed, looked at backwards, built ring by ring, a weave of one's own, taken away.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

@@ -1,7 +1,5 @@
 //! Check: a coil measured with the simulated caliper changes the next plan; a trial becomes a revision; a batch is paired;
 //! a planted cause is found; a drill is run; what went wrong becomes something else.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

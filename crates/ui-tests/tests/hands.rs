@@ -1,6 +1,4 @@
 //! The newcomer's jobs by keyboard alone, and on a telephone: no mouse, no wide screen.
-#![allow(missing_docs)]
-
 use anyhow::{Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

@@ -1,6 +1,4 @@
 //! Keeping plans, finding them again, taking them away and bringing them back.
-#![allow(missing_docs)]
-
 use std::time::{Duration, Instant};
 
 use anyhow::{Context as _, Result, ensure};

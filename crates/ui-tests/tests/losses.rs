@@ -1,7 +1,5 @@
 //! What a person keeps, types and books is not lost or made another's: by undo across pieces, by two tabs, by keys that
 //! come too soon, by a scale that weighs the spool as well.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use rstest::rstest;

@@ -1,6 +1,4 @@
 //! A piece led through its making: step by step, changed for one plan, by the workshop's schools.
-#![allow(missing_docs)]
-
 use anyhow::{Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

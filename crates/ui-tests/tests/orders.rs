@@ -1,6 +1,4 @@
 //! From an order to a labelled bag: by keyboard alone, by touch alone; sittings, the shelf, Today.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use rstest::rstest;

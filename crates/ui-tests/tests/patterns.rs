@@ -1,6 +1,4 @@
 //! The library and the drawing room as a person uses them: by mouse and by keyboard.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

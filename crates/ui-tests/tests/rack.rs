@@ -1,6 +1,4 @@
 //! The rack: receiving, booking, weighing, choosing a wire, cutting, what it costs; in and out.
-#![allow(missing_docs)]
-
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

@@ -1,6 +1,4 @@
 //! Planning rings as a person does: by mouse and keyboard, seeing what follows.
-#![allow(missing_docs)]
-
 use anyhow::{Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;

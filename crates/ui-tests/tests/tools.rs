@@ -1,6 +1,4 @@
 //! Rods and blades owned; looking things up.
-#![allow(missing_docs)]
-
 use anyhow::{Result, ensure};
 use lorimant_ui_tests::at_the_bench;
 use thirtyfour::prelude::*;

@@ -3061,6 +3061,21 @@ export interface components {
          * @enum {string}
          */
         AnchorBy: "thumb" | "hole" | "slot" | "vise";
+        /**
+         * @description How a metal is annealed with a torch in air. Cues and coolings are general bench practice, temperatures of metals
+         *     handbooks.
+         */
+        Annealing: {
+            /** @description How it is cooled. */
+            cooling: components["schemas"]["Cooling"];
+            /** @description What shows that it is hot enough. */
+            cue: components["schemas"]["HeatCue"];
+            /**
+             * Format: int32
+             * @description How long it is held there, seconds.
+             */
+            soak_s: number;
+        };
         /** @description The answer to one line. */
         Answer: {
             /** @description What had to be assumed. */
@@ -4293,6 +4308,11 @@ export interface components {
              */
             shift_y_mm: number;
         };
+        /**
+         * @description The word for a way of cooling.
+         * @enum {string}
+         */
+        Cooling: "water-at-once" | "water-when-black" | "air" | "slow";
         /** @description What they cost. Money in the workshop's currency, to a hundredth of its smallest coin. */
         Cost: {
             /** @description All of them. */
@@ -5559,19 +5579,20 @@ export interface components {
              * @description Flow stress when annealed, MPa, ±15 %.
              */
             annealed_mpa: number;
+            annealing?: components["schemas"]["Annealing"] | null;
             /** @description Annealing range, °C, about. */
             anneals_c: [
                 number,
                 number
             ];
-            /** @description Whether it can be annealed in air, as a torch does it. */
-            anneals_in_air: boolean;
             /** @description How its end draws up in the flame. */
             balls: components["schemas"]["Balls"];
             /** @description What skin and torch should know. */
             care: string;
             /** @description The colour of the bare metal, as `#rrggbb`. */
             colour: string;
+            /** @description How it is cooled after any heat. */
+            cooling: components["schemas"]["Cooling"];
             /** @description Whether the usual baths darken it. */
             darkens: boolean;
             /**
@@ -5589,6 +5610,8 @@ export interface components {
              * @description Strain constant of the hardening curve.
              */
             hardening_strain: number;
+            /** @description Whether it is brittle while hot, so that it breaks where it is moved or struck. */
+            hot_short: boolean;
             /** @description How it is joined at the bench; not at all where the list is empty. */
             joins: components["schemas"]["Joining"][];
             /** @description Melting range, °C, about. */
@@ -5603,6 +5626,8 @@ export interface components {
             modulus_gpa: number;
             /** @description Nickel in it. */
             nickel: components["schemas"]["Nickel"];
+            /** @description Whether pickle takes off its scale without harm to it or to what else is in the pot. */
+            pickles: boolean;
             /** @description Whether it is sold by troy weight. */
             precious: boolean;
             /** @description Whether it rusts. */
@@ -5925,6 +5950,11 @@ export interface components {
             /** @description The program's version. */
             version: string;
         };
+        /**
+         * @description The word for a heat cue.
+         * @enum {string}
+         */
+        HeatCue: "marker-fades" | "turns-white" | "flux-clears" | "first-red" | "cherry-red" | "bright-orange";
         /** @description Something that would help, and what would come of it. */
         Help: {
             /** @description Whether everything is done in time then. */
@@ -7229,6 +7259,8 @@ export interface components {
         };
         /** @description A metal with its handbook figures. */
         MetalRow: {
+            /** @description How it is annealed, in words. */
+            annealing: string;
             /** @description Its figures. */
             figures: components["schemas"]["Figures"];
             /** @description How it is joined, in words. */
@@ -10798,6 +10830,8 @@ export interface components {
             far: components["schemas"]["End"];
             /** @description Whether flux is on it. */
             fluxed: boolean;
+            /** @description Whether it comes out of the flame and has not been cooled. */
+            hot: boolean;
             /**
              * Format: double
              * @description Inside of a ring, mm.

@@ -4,6 +4,7 @@ import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch }
 import PaperField from '../shared/PaperField.vue'
 import { api, data, faultsOf, type Fault } from '../api/client'
 import type { Choice, Desk, MoreOfWord, Word } from './desk'
+import { focusWhenSeen } from '../shared/focus'
 import { vOneStop } from '../shared/oneStop'
 
 const props = defineProps<{
@@ -39,14 +40,20 @@ const listed = computed(() => {
   return choices.value.filter((choice) => words.every((word) => choice.label.toLowerCase().includes(word)))
 })
 
+/** Whether the focus is in the editor already. */
+const holdsFocus = () => !!body.value?.contains(document.activeElement)
+
 /** A word that is typed has the focus at once, behind what was typed already; its choices come after. */
 function focusField() {
-  const field = props.word.hint ? body.value?.querySelector('input') : null
-  if (!field || !open.value || document.activeElement === field) return
-  field.focus()
-  if (document.activeElement === field) field.setSelectionRange(field.value.length, field.value.length)
-  // The menu is not to be seen yet: it is a moment later.
-  else requestAnimationFrame(focusField)
+  if (!props.word.hint || holdsFocus()) return
+  focusWhenSeen(
+    () => body.value?.querySelector('input'),
+    () => open.value && !!body.value && !holdsFocus(),
+    (field) => {
+      const { length } = (field as HTMLInputElement).value
+      ;(field as HTMLInputElement).setSelectionRange(length, length)
+    },
+  )
 }
 
 async function load() {
@@ -55,9 +62,11 @@ async function load() {
   // A long list opens at what is chosen.
   const now = list.value?.querySelector<HTMLElement>('.chosen')
   if (list.value && now) list.value.scrollTop = now.offsetTop - list.value.offsetTop - 60
-  if (body.value?.contains(document.activeElement)) return
-  const first = body.value?.querySelector<HTMLElement>('.chosen')
-  ;(first ?? body.value?.querySelector('button'))?.focus()
+  if (props.word.hint) return
+  focusWhenSeen(
+    () => body.value?.querySelector<HTMLElement>('.chosen') ?? body.value?.querySelector('button'),
+    () => open.value && !holdsFocus(),
+  )
 }
 
 let done = props.typed ? '' : text.value

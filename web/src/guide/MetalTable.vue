@@ -29,13 +29,14 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
             <th class="right">breaks at strain</th>
             <th class="right">g/cm³</th>
             <th class="right">anneals, °C</th>
+            <th>hot enough when; then</th>
             <th class="right">melts, °C</th>
             <th>joins by</th>
             <th>care</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ metal, shown, figures, joining } in metals ?? []" :key="metal">
+          <tr v-for="{ metal, shown, figures, joining, annealing } in metals ?? []" :key="metal">
             <td class="name"><span class="swatch" :style="{ background: figures.colour }" />{{ shown }}</td>
             <td class="right">{{ figures.modulus_gpa }}</td>
             <td class="right num">{{ figures.annealed_mpa }}</td>
@@ -43,6 +44,7 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
             <td class="right">{{ figures.fracture_strain.toFixed(1) }}</td>
             <td class="right">{{ figures.density_g_cm3.toFixed(2) }}</td>
             <td class="right">{{ range(figures.anneals_c) }}</td>
+            <td class="quiet care">{{ annealing }}</td>
             <td class="right">{{ range(figures.melts_c) }}</td>
             <td>{{ joining }}</td>
             <td class="quiet care">{{ figures.care }}</td>

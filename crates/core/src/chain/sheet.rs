@@ -121,7 +121,7 @@ impl ChainRequest {
         let made = self.made(&self.schools(workshop), &Changes::default(), workshop)?;
         let (minutes, _) = made.minutes(plan.rings_to_make_n);
         let rings = self.rings()?;
-        let cautions = rings.plan_by(&workshop.hand)?.cautions(&rings, unit);
+        let cautions = rings.plan_by(&workshop.hand)?.cautions(&rings, workshop);
         let laid = self.laid()?;
         let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
         let first = building.before_row(3).max(1);

@@ -163,9 +163,7 @@ impl Cause {
                     .to_owned()
             }
             Self::Wire => "Measure the wire off the spool and say its real size in the plan.".to_owned(),
-            Self::Harder => {
-                "Measure a coil of this lot, so that plans know how it springs; or anneal it.".to_owned()
-            }
+            Self::Harder => "Measure a coil of this lot, so that plans know how it springs.".to_owned(),
             Self::Rod => "Measure the rod where the coil lay, and change it under Tools.".to_owned(),
         }
     }

@@ -2,6 +2,7 @@
 
 use super::dimension::made_of;
 use crate::fault::{Fault, Faults};
+use crate::making::operations::Anneal;
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Made, Step, Workpiece};
 use crate::pattern::PatternRequest;
@@ -85,9 +86,12 @@ impl<'a> HalfMade<'a> {
         });
         match share.fold(0.0, f64::max) {
             share if share > CRACK_STRAIN => None,
-            share if share > WATCH_STRAIN => {
-                Some(" Anneal it once it is straight: it uses most of what the metal has left. An estimate.")
-            }
+            share if share > WATCH_STRAIN => match Anneal::of(&self.request.wire, &self.workshop.gear) {
+                Ok(_) => Some(
+                    " Anneal it once it is straight: it uses most of what the metal has left. An estimate.",
+                ),
+                Err(_) => Some(" It uses most of what the metal has left. An estimate."),
+            },
             _ => Some(""),
         }
     }

@@ -5,10 +5,12 @@ use serde::{Deserialize, Serialize};
 use super::half_made::HalfMade;
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults, Span};
+use crate::making::operations::Anneal;
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Operation, Step};
 use crate::pattern::{Parameter, PatternRequest, Unit};
 use crate::shape::view::Side;
+use crate::tool::gear::Gear;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 use crate::words::words;
@@ -127,7 +129,13 @@ pub fn rescued(
     let mut options = vec![];
     let fits = |request: &PatternRequest| flush_mm(request, workshop).filter(|mm| *mm <= wire_mm + 1e-6);
     if let Some(blank_mm) = fits(&base) {
-        options.extend(option(as_it_is(mishap, &base, unit), base.clone(), blank_mm, None, unit));
+        options.extend(option(
+            as_it_is(mishap, &base, &workshop.gear, unit),
+            base.clone(),
+            blank_mm,
+            None,
+            unit,
+        ));
     } else {
         options.extend(less_of_something(&half, &base, wire_mm, workshop, unit));
     }
@@ -275,15 +283,16 @@ fn gone_wrong(
     }
 }
 
-fn as_it_is(mishap: WentWrong, base: &PatternRequest, unit: LengthUnit) -> String {
+fn as_it_is(mishap: WentWrong, base: &PatternRequest, gear: &Gear, unit: LengthUnit) -> String {
     match mishap.wrong {
         Wrong::TurnsLifted => format!(
             "Trim what was lifted besides the first turn, and leave the cap {} turns.",
             shown(base.value("turns_n"), 1)
         ),
         Wrong::OverHammered => format!(
-            "Leave it at {}: it is stiffer and wider there. Anneal it before any further bend.",
-            caliper(mishap.by, unit)
+            "Leave it at {}: it is stiffer and wider there.{}",
+            caliper(mishap.by, unit),
+            if Anneal::of(&base.wire, gear).is_ok() { " Anneal it before any further bend." } else { "" }
         ),
         _ => "It still comes out whole.".to_owned(),
     }

@@ -75,8 +75,8 @@ words! {
         Fuse = "fuse", "fuse";
         /// The joint is soldered.
         Solder = "solder", "solder";
-        /// Cooled in water after heat.
-        Quench = "quench", "quench";
+        /// Cooled after heat: in water, or in air where the metal wants it.
+        Quench = "quench", "cool";
         /// Flux and scale are taken off in pickle.
         Pickle = "pickle", "pickle";
         /// Trimmed to its length.

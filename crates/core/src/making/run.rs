@@ -3,6 +3,7 @@
 use serde::Serialize;
 
 use super::operation::Operation;
+use super::operations::Anneal;
 use super::takes::{Lost, Takes, WireLost};
 use super::workpiece::Workpiece;
 use crate::fault::{Fault, Faults};
@@ -298,7 +299,8 @@ pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Res
     let mut steps = Vec::with_capacity(route.len());
     for (i, does) in route.iter().enumerate() {
         let operation = does.operation();
-        let done = does.do_to(&mut piece, bench).map_err(|why| {
+        let cool = waits_to_cool(&mut piece, operation, bench);
+        let done = cool.and_then(|()| does.do_to(&mut piece, bench)).map_err(|why| {
             let said = format!("Step {}, {operation}: {}", i + 1, why);
             Fault::new(format!("route.{i}"), said)
         })?;
@@ -339,6 +341,23 @@ pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Res
     Ok(Made { steps })
 }
 
+/// What comes out of the flame is cooled before anything else is done to it: what is brittle while hot must be, of other
+/// metals a maker waits.
+fn waits_to_cool(piece: &mut Workpiece, operation: Operation, bench: &Bench) -> Result<(), String> {
+    if !piece.hot || matches!(operation, Operation::Quench | Operation::Pickle) {
+        return Ok(());
+    }
+    if bench.wire.metal.figures().hot_short {
+        let metal = bench.wire.metal;
+        return Err(format!(
+            "{metal} is brittle while it is hot. Cool it first, then {}.",
+            operation.shown()
+        ));
+    }
+    piece.hot = false;
+    Ok(())
+}
+
 /// What is done to what; not twice where its name says both.
 fn named(operation: Operation, what: &str) -> String {
     let does = operation.shown();
@@ -374,13 +393,14 @@ fn spent(piece: &Workpiece) -> String {
 
 /// What is said where an operation spends much of what the metal has left.
 fn cracks(share: f64, bench: &Bench) -> Option<String> {
-    let metal = capital(bench.wire.metal.shown());
+    let (metal, gear) = (capital(bench.wire.metal.shown()), &bench.workshop.gear);
     if share > CRACK_STRAIN {
-        Some(format!("{metal} is expected to crack here: anneal before it, or bend wider. An estimate."))
+        Some(format!("{metal} is expected to crack here. {} An estimate.", Anneal::advice(bench.wire, gear)))
     } else if share > WATCH_STRAIN {
         Some(format!(
-            "This uses {:.0} % of what the metal has left: anneal before it. An estimate.",
-            share * 100.0
+            "This uses {:.0} % of what the metal has left. {} An estimate.",
+            share * 100.0,
+            Anneal::advice(bench.wire, gear)
         ))
     } else {
         None

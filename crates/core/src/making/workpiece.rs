@@ -96,6 +96,8 @@ pub struct Workpiece {
     pub shut: bool,
     /// Whether flux is on it.
     pub fluxed: bool,
+    /// Whether it comes out of the flame and has not been cooled.
+    pub hot: bool,
     /// How it is joined, where it is.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub joined: Option<ClosedBy>,
@@ -134,6 +136,7 @@ impl Workpiece {
             inside_mm: None,
             shut: false,
             fluxed: false,
+            hot: false,
             joined: None,
             gone_mm: 0.0,
             outline: None,

@@ -7,7 +7,10 @@ use super::form::Formed;
 use super::former::{Asks, Closure};
 use super::{Family, Worn};
 use crate::figure::Level;
+use crate::making::operations::{Anneal, never_melted};
 use crate::shape::contact::{apart_mm, segments_apart, through_itself};
+use crate::tool::gear::Gear;
+use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Balls, Nickel};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler, shown};
@@ -125,12 +128,13 @@ impl Formed<'_> {
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
-    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-    /// assert!(hook.form().unwrap().checks(LengthUnit::Mm).iter().all(|check| check.ok));
+    /// assert!(hook.form().unwrap().checks(&Workshop::default()).iter().all(|check| check.ok));
     /// ```
-    pub fn checks(&self, unit: LengthUnit) -> Vec<Check> {
+    pub fn checks(&self, workshop: &Workshop) -> Vec<Check> {
+        let unit = workshop.habits.unit;
         let mut found = vec![];
         for closure in &self.design.closures {
             found.extend(self.closes(closure, unit));
@@ -140,7 +144,7 @@ impl Formed<'_> {
             found.extend(self.asked(asks, unit));
         }
         self.worn(&mut found, unit);
-        self.strained(&mut found);
+        self.strained(&mut found, &workshop.gear);
         found.sort_by_key(|check| std::cmp::Reverse((!check.ok, check.level)));
         found
     }
@@ -313,10 +317,9 @@ impl Formed<'_> {
         let (level, sentence) = match metal.figures().balls {
             Balls::Bright => (None, format!("{name} draws up to a bright ball.")),
             Balls::Blackens => (None, format!("{name} draws up to a ball; it blackens, and wants pickle.")),
-            Balls::Never => (
-                Some(Level::Stop),
-                format!("{name} must not be melted: its skin runs into the brass. Take another head."),
-            ),
+            Balls::Never => {
+                (Some(Level::Stop), format!("{} Choose another metal or another head.", never_melted(metal)))
+            }
             Balls::Badly => (
                 Some(Level::Watch),
                 format!("{name} does not ball well at the bench. Try a scrap first, or take another head."),
@@ -376,7 +379,8 @@ impl Formed<'_> {
         found.push(check(About::Skin, Some(skin.0), skin.1, None));
     }
 
-    fn strained(&self, found: &mut Vec<Check>) {
+    fn strained(&self, found: &mut Vec<Check>, gear: &Gear) {
+        let advice = Anneal::advice(&self.request.wire, gear);
         let used = (0..self.design.segments.len()).map(|i| (i, self.strain_used(i)));
         let Some((worst, share)) = used.max_by(|a, b| a.1.total_cmp(&b.1)) else { return };
         let name = self.design.segments.get(worst).map_or("wire", |segment| segment.what);
@@ -385,14 +389,14 @@ impl Formed<'_> {
             (
                 Some(Level::Stop),
                 format!(
-                    "The {name} asks for {percent} % of the stretch the metal is expected to have left: expect cracks. Anneal, or widen it. An estimate."
+                    "The {name} asks for {percent} % of the stretch the metal is expected to have left: expect cracks. {advice} An estimate."
                 ),
             )
         } else if share > crate::wire::strength::WATCH_STRAIN {
             (
                 Some(Level::Watch),
                 format!(
-                    "The {name} uses {percent} % of the stretch the metal has left. Anneal first, or widen it. An estimate."
+                    "The {name} uses {percent} % of the stretch the metal has left. {advice} An estimate."
                 ),
             )
         } else {

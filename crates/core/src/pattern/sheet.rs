@@ -140,10 +140,10 @@ impl Formed<'_> {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
         let made = self.made(&Changes::default(), workshop)?;
-        Ok(self.numbers(&blank, &made, unit))
+        Ok(self.numbers(&blank, &made, workshop))
     }
 
-    fn numbers(&self, blank: &Blank, made: &Made, unit: LengthUnit) -> PatternForm {
+    fn numbers(&self, blank: &Blank, made: &Made, workshop: &Workshop) -> PatternForm {
         let size = self.extent.size();
         let spans = self.spans(blank);
         let segments =
@@ -168,7 +168,7 @@ impl Formed<'_> {
             segments: segments.collect(),
             marks: self.marks(&spans, made),
             steps: made.steps.clone(),
-            checks: self.checks(unit),
+            checks: self.checks(workshop),
             mass_g: self.request.wire.mass_g(blank.developed_mm),
             height_mm: size.y,
             width_mm: size.x,
@@ -202,7 +202,7 @@ impl Formed<'_> {
         let unit = workshop.habits.unit;
         let blank = self.blank(unit);
         let made = self.made(&Changes::default(), workshop)?;
-        let form = self.numbers(&blank, &made, unit);
+        let form = self.numbers(&blank, &made, workshop);
         let whole = extent == Extent::Whole;
         let mut front = self.drawn(Side::Front, unit);
         if let Some(finished) = made.finished() {

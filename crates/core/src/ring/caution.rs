@@ -4,13 +4,15 @@ use serde::Serialize;
 
 use super::{RingPlan, RingRequest, Winding};
 use crate::figure::Level;
+use crate::making::operations::Anneal;
 use crate::tool::cutting::{Blade, LEAST_TEETH, Method};
 use crate::tool::mandrel::Shape;
+use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Nickel, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::capital;
-use crate::words::length::{LengthUnit, caliper};
+use crate::words::length::caliper;
 
 /// A short caution where the step is. The maker of the tool, local rules and qualified people come
 /// first.
@@ -83,28 +85,28 @@ impl RingPlan {
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
-    /// use lorimant_core::words::length::LengthUnit;
+    /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let brittle = Wire::round(Metal::NickelSilver, 2.0, Temper::Hard);
     /// let request = RingRequest::new(brittle, Mandrel::round(3.0), 10);
-    /// let cautions = request.plan().unwrap().cautions(&request, LengthUnit::Mm);
+    /// let cautions = request.plan().unwrap().cautions(&request, &Workshop::default());
     /// // Hard nickel silver round a thin rod: cracks, and nickel against the skin.
     /// assert!(cautions.iter().any(|caution| caution.text.contains("crack")));
     /// ```
-    pub fn cautions(&self, request: &RingRequest, unit: LengthUnit) -> Vec<Caution> {
-        let wire = &request.wire;
+    pub fn cautions(&self, request: &RingRequest, workshop: &Workshop) -> Vec<Caution> {
+        let (wire, unit) = (&request.wire, workshop.habits.unit);
+        let advice = Anneal::advice(wire, &workshop.gear);
         let mut found = vec![];
         if self.strain_used > CRACK_STRAIN {
             found.push(caution(
                 Level::Stop,
-                "This bend asks for more stretch than the metal is expected to have left: expect cracks. Anneal it, \
-                 take a softer temper, or a larger rod. An estimate.",
+                format!("This bend asks for more stretch than the metal is expected to have left: expect cracks. {advice} \
+                 An estimate."),
             ));
         } else if self.strain_used > WATCH_STRAIN {
             found.push(caution(
                 Level::Watch,
-                "This bend uses most of the stretch the metal has left. Anneal first, or take a larger rod. An \
-                 estimate.",
+                format!("This bend uses most of the stretch the metal has left. {advice} An estimate."),
             ));
         }
         if self.springback_ratio < 0.7 {

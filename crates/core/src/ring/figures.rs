@@ -348,7 +348,7 @@ impl RingPlan {
                 format!("{:.3} / {left:.3} = {used:.3}", used * left),
             )
             .assumes(
-                "Above 60 %: anneal or bend wider. Above 100 % it is expected to crack. An estimate.",
+                "Above 60 % it is close to cracking. Above 100 % it is expected to crack. An estimate.",
                 "Breaking strain varies by a third between lots.",
                 "True strain of the outer fibre; handbook reduction of area.",
             );

@@ -195,7 +195,7 @@ impl RingRequest {
         Some(Worked {
             figures: plan.figures_by(self, &workshop.hand, unit),
             wished: self.wished(&plan, unit),
-            cautions: plan.cautions(self, unit),
+            cautions: plan.cautions(self, workshop),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),
             stages: plan.stages(self, &coil, &made.steps, unit),

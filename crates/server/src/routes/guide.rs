@@ -54,6 +54,8 @@ struct MetalRow {
     figures: Figures,
     /// How it is joined, in words.
     joining: String,
+    /// How it is annealed, in words.
+    annealing: String,
 }
 
 /// The metals with their handbook figures.
@@ -64,6 +66,7 @@ async fn metals() -> Json<Vec<MetalRow>> {
         shown: metal.shown(),
         figures: *metal.figures(),
         joining: metal.joining(),
+        annealing: metal.annealing_shown(),
     };
     Json(Metal::ALL.iter().map(row).collect())
 }

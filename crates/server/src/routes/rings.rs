@@ -7,7 +7,6 @@ use lorimant_core::fault::Fault;
 use lorimant_core::figure::Figure;
 use lorimant_core::ring::backwards::{RingTarget, RodChoice};
 use lorimant_core::ring::caution::Caution;
-use lorimant_core::words::length::LengthUnit;
 use lorimant_core::words::quoted;
 
 use lorimant_core::ring::sentence::{self, Slot};
@@ -55,14 +54,21 @@ struct Planned {
 /// Plans rings on a rod.
 #[utoipa::path(post, path = "/api/rings/plan", request_body = RingRequest,
     responses((status = 200, body = Planned), (status = 422, body = Problem)))]
-async fn plan_rings(Body(request): Body<RingRequest>) -> Result<Json<Planned>, Problem> {
-    let plan = request.plan()?;
-    Ok(Json(Planned {
-        sentence: text(&sentence::write(&request, Some(&plan), LengthUnit::Mm)),
-        figures: plan.figures(&request),
-        cautions: plan.cautions(&request, LengthUnit::Mm),
-        plan,
-    }))
+async fn plan_rings(
+    Shared(state): Shared<State>,
+    Body(request): Body<RingRequest>,
+) -> Result<Json<Planned>, Problem> {
+    worked(&state, move |workshop| {
+        let request = request.known(workshop);
+        let plan = request.plan_by(&workshop.hand)?;
+        Ok(Planned {
+            sentence: text(&sentence::write(&request, Some(&plan), workshop.habits.unit)),
+            figures: plan.figures(&request),
+            cautions: plan.cautions(&request, workshop),
+            plan,
+        })
+    })
+    .await
 }
 
 /// Finds the rod for a ring wanted in the hand.

@@ -1,11 +1,54 @@
 //! Anneal.
 
 use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::tool::gear::Gear;
+use crate::wire::Wire;
+use crate::wire::metal::heat::Annealing;
 use crate::wire::metal::{Balls, Joining};
 
 /// The piece is heated until it is soft again: the strain it has spent is given back.
 #[derive(Debug, Clone, Copy)]
 pub struct Anneal;
+
+impl Anneal {
+    /// How a wire is annealed at this bench.
+    ///
+    /// ```
+    /// use lorimant_core::making::operations::Anneal;
+    /// use lorimant_core::tool::gear::Gear;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let torch = Gear { torch: true, ..Gear::default() };
+    /// assert!(Anneal::of(&Wire::round(Metal::Copper, 1.0, Temper::Hard), &torch).is_ok());
+    /// let refused = Anneal::of(&Wire::round(Metal::Titanium, 1.0, Temper::Hard), &torch).unwrap_err();
+    /// assert!(refused.contains("turns brittle"));
+    /// ```
+    ///
+    /// # Errors
+    /// Why it cannot be, in a sentence: air spoils the metal, its surface must not be heated, there is no torch.
+    pub fn of(wire: &Wire, gear: &Gear) -> Result<Annealing, String> {
+        let annealing = wire.metal.figures().annealing.ok_or_else(|| {
+            format!(
+                "{} cannot be annealed with a torch in air: it takes up gas and turns brittle. Buy it softer, or make \
+                 the bend wider.",
+                wire.metal
+            )
+        })?;
+        wire.surface.bears_heat()?;
+        gear.heats()?;
+        Ok(annealing)
+    }
+
+    /// What to do where a bend asks too much of the metal: anneal only where [`Self::of`] allows it.
+    #[must_use]
+    pub fn advice(wire: &Wire, gear: &Gear) -> &'static str {
+        match Self::of(wire, gear) {
+            Ok(_) => "Anneal it first, or make the bend wider.",
+            Err(_) => "Make the bend wider, or use softer wire.",
+        }
+    }
+}
 
 impl Does for Anneal {
     fn operation(&self) -> Operation {
@@ -13,15 +56,8 @@ impl Does for Anneal {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        let (metal, figures) = (bench.wire.metal, bench.wire.metal.figures());
-        if !figures.anneals_in_air {
-            return Err(format!(
-                "{metal} cannot be annealed with a torch in air: it takes up gas and turns brittle. Buy it softer, or \
-                 bend wider."
-            ));
-        }
-        bench.wire.surface.bears_heat()?;
-        bench.workshop.gear.heats()?;
+        let figures = bench.wire.metal.figures();
+        let annealing = Self::of(bench.wire, &bench.workshop.gear)?;
         piece.soften();
         let (from, to) = figures.anneals_c;
         let mut hints = vec![
@@ -32,10 +68,14 @@ impl Does for Anneal {
                 "Its skin runs into the core where it gets too hot: as little heat as will do.".to_owned(),
             );
         }
+        if figures.hot_short {
+            hints.push("It breaks if you move or strike it while it is hot.".to_owned());
+        }
         Ok(Done {
             what: "piece".to_owned(),
             text: format!(
-                "Heat it evenly to a dull glow, about {from} to {to} °C, until it is soft; then quench it."
+                "Heat it evenly until {} (about {from} to {to} °C), and hold it there {} s. Then {}.",
+                annealing.cue, annealing.soak_s, annealing.cooling
             ),
             hints,
             caution: Some(
@@ -43,7 +83,10 @@ impl Does for Anneal {
                  coated or galvanised wire. Follow the torch maker and local rules.",
             ),
             // A coil's wire is annealed as one bundle, rings and findings piece by piece.
-            takes: Takes::minutes(4.0, if piece.inside_mm.is_some() { 0.8 } else { bench.shared(0.8) }),
+            takes: Takes {
+                unattended_min: annealing.cooling.minutes(),
+                ..Takes::minutes(4.0, if piece.inside_mm.is_some() { 0.8 } else { bench.shared(0.8) })
+            },
             ..Done::default()
         })
     }

@@ -3,7 +3,7 @@
 use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
-use crate::wire::metal::Balls;
+use crate::wire::metal::{Balls, Metal};
 use crate::words::capital;
 use crate::words::length::{caliper, on_ruler};
 
@@ -18,6 +18,15 @@ pub struct Ball {
     pub segment: usize,
 }
 
+/// Why a metal must not be melted at the bench, in a sentence.
+pub(crate) fn never_melted(metal: Metal) -> String {
+    let why = match metal.figures().skin_share {
+        Some(_) => "its skin runs into the core",
+        None => "in air it turns brittle",
+    };
+    format!("{} must not be melted: {why}.", capital(metal.shown()))
+}
+
 /// How far from a ball the wire is softened by it, mm.
 const SOFTENED_MM: f64 = 15.0;
 
@@ -29,12 +38,9 @@ impl Does for Ball {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         bench.wire.surface.bears_heat()?;
         bench.workshop.gear.heats()?;
-        let mut hints =
-            vec!["The flame leaves the stem soft near the ball: pull it stiff afterwards.".to_owned()];
-        if bench.wire.metal.figures().balls == Balls::Never {
-            let metal = capital(bench.wire.metal.shown());
-            hints =
-                vec![format!("{metal} must not be melted: its skin runs into the core. Take another metal.")];
+        let figures = bench.wire.metal.figures();
+        if figures.balls == Balls::Never {
+            return Err(format!("{} Choose another metal or another head.", never_melted(bench.wire.metal)));
         }
         piece.near = End::Balled;
         let soft_to = (self.length_mm + SOFTENED_MM).min(piece.length_mm);
@@ -54,11 +60,13 @@ impl Does for Ball {
                 ..Numbers::default()
             },
             text: format!(
-                "Hold the left end upright in the flame until it draws up to a ball of {}; that takes {} of the wire.",
+                "Hold the left end upright in the flame until it draws up to a ball of {}; that takes {} of the wire. \
+                 Then {}.",
                 caliper(self.ball_mm, unit),
-                on_ruler(self.length_mm, unit)
+                on_ruler(self.length_mm, unit),
+                figures.cooling
             ),
-            hints,
+            hints: vec!["The flame leaves the stem soft near the ball: pull it stiff afterwards.".to_owned()],
             caution: Some(
                 "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near. Do not heat plated \
                  or filled wire. Follow the torch maker and local rules.",

@@ -1,6 +1,7 @@
 //! Flux.
 
 use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::wire::metal::Joining;
 
 /// Flux is brushed on what will be heated.
 #[derive(Debug, Clone, Copy)]
@@ -12,6 +13,10 @@ impl Does for Flux {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let metal = bench.wire.metal;
+        if !metal.joins_by(&[Joining::Fuse, Joining::Solder, Joining::SolderGently]) {
+            return Err(format!("{metal} is neither fused nor soldered at the bench. Leave the flux out."));
+        }
         bench.wire.surface.bears_heat()?;
         if !piece.shut {
             return Err(

@@ -16,11 +16,13 @@ fn meets(piece: &Workpiece) -> Result<(), String> {
 }
 
 /// What is to know of a piece that is joined in a flame.
-fn after_heat(piece: &Workpiece) -> Vec<String> {
+fn after_heat(piece: &Workpiece, metal: Metal) -> Vec<String> {
     let bare = (!piece.fluxed)
         .then_some("No flux is on it: brush some on first, or air keeps the joint from flowing.");
     let soft = "The heat leaves the whole of it soft; the barrel makes it hard again.";
-    bare.into_iter().chain([soft]).map(str::to_owned).collect()
+    let brittle = "It is brittle while it is hot: do not move it before it is cold.";
+    let brittle = metal.figures().hot_short.then_some(brittle);
+    bare.into_iter().chain([soft]).chain(brittle).map(str::to_owned).collect()
 }
 
 fn ways(metal: Metal) -> String {
@@ -50,13 +52,9 @@ impl Does for Fuse {
         bench.workshop.gear.heats()?;
         meets(piece)?;
         piece.soften();
+        piece.hot = true;
         piece.joined = Some(ClosedBy::Fused);
-        let mut hints = after_heat(piece);
-        if metal == Metal::GermaniumSilver {
-            hints.push(
-                "It is brittle while it is red hot: do not move it before the glow is gone.".to_owned(),
-            );
-        }
+        let hints = after_heat(piece, metal);
         Ok(Done {
             what: "joint".to_owned(),
             text: "Lay it on charcoal, which takes up the oxygen. Heat all of it evenly, then the joint; take the flame away \
@@ -88,9 +86,10 @@ impl Does for Solder {
         bench.workshop.gear.heats()?;
         meets(piece)?;
         piece.soften();
+        piece.hot = true;
         piece.joined = Some(ClosedBy::Soldered);
         let gently = metal.joins_by(&[Joining::SolderGently]);
-        let mut hints = after_heat(piece);
+        let mut hints = after_heat(piece, metal);
         if gently {
             hints.push("As little heat as will do: its skin runs into the core.".to_owned());
         }

@@ -36,6 +36,7 @@ mod wrap;
 pub use anchor::Anchor;
 pub use anneal::Anneal;
 pub use ball::Ball;
+pub(crate) use ball::never_melted;
 pub use bend::{Bend, Formed};
 pub use check::Check;
 pub use close::Close;

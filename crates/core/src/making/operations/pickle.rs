@@ -11,7 +11,19 @@ impl Does for Pickle {
         Operation::Pickle
     }
 
-    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let metal = bench.wire.metal;
+        if !metal.figures().pickles {
+            let why = if metal.is_steel() {
+                "in a pot that has seen copper or silver, iron plates copper onto all that lies in it"
+            } else {
+                "the acid eats it"
+            };
+            return Err(format!("{metal} does not go into pickle: {why}. Leave the pickle out."));
+        }
+        if piece.hot {
+            return Err("it is still hot: acid spatters. Cool it first.".to_owned());
+        }
         piece.fluxed = false;
         Ok(Done {
             what: "piece".to_owned(),

@@ -1,8 +1,10 @@
-//! Quench.
+//! Cool.
 
 use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::wire::metal::heat::Cooling;
+use crate::words::capital;
 
-/// Hot metal is cooled in water.
+/// Hot metal is cooled, as its metal bears it.
 #[derive(Debug, Clone, Copy)]
 pub struct Quench;
 
@@ -11,12 +13,25 @@ impl Does for Quench {
         Operation::Quench
     }
 
-    fn do_to(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+        let figures = bench.wire.metal.figures();
+        let cooling = figures.cooling;
+        piece.hot = false;
+        let wet = matches!(cooling, Cooling::WaterAtOnce | Cooling::WaterWhenBlack);
         Ok(Done {
             what: "piece".to_owned(),
-            text: "Once the glow is gone, quench it in water.".to_owned(),
-            caution: Some("Steam and spatter: tongs, and not while it glows."),
-            takes: Takes::minutes(0.2, 0.1),
+            text: format!("{}.", capital(cooling.shown())),
+            hints: figures
+                .hot_short
+                .then(|| "It breaks if you move or strike it while it is hot.".to_owned())
+                .into_iter()
+                .collect(),
+            caution: Some(if wet {
+                "Steam and spatter: hold it with tongs."
+            } else {
+                "It stays hot long after the glow is gone: hold it with tongs."
+            }),
+            takes: Takes { unattended_min: cooling.minutes(), ..Takes::minutes(0.2, 0.1) },
             ..Done::default()
         })
     }

@@ -29,7 +29,10 @@ pub static PATTERN: Pattern = Pattern {
         purpose: "A flat head that stops a bead and shows: plain, textured or filed to a shape.",
         wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the paddle is hammered far, and the stem is stiffened afterwards by pulling it through smooth jaws.",
         faults: &[
-            Mishap::new("It cracks at the edge", "It was hammered too far in one go: anneal half-way."),
+            Mishap::new(
+                "It cracks at the edge",
+                "It was hammered too far: use softer wire, or leave it thicker.",
+            ),
             Mishap::new("It leans", "The blows fell on one side: turn it over as often as you strike."),
         ],
     },

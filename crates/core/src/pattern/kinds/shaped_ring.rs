@@ -38,7 +38,7 @@ pub static PATTERN: Pattern = Pattern {
         faults: &[
             Mishap::new(
                 "The corners crack",
-                "Their radius is too small for this temper: anneal, or round them more.",
+                "Their radius is too small for this temper: use softer wire, or round them more.",
             ),
             Mishap::new(
                 "The sides bow",

@@ -31,7 +31,7 @@ pub static PATTERN: Pattern = Pattern {
         purpose: "Tiny spacers and stops, and the bead at the end of a cord: as small as this wire can be wound.",
         wires: "Any wire that stands the bend: soft. Wind it on a length of itself.",
         faults: &[
-            Mishap::new("It cracks", "The wire is harder than soft, or was worked before: anneal."),
+            Mishap::new("It cracks", "The wire is harder than soft, or was worked before: use soft wire."),
             Mishap::new(
                 "It will not come off",
                 "It was wound too tight on bent wire: wind on a straight, waxed length.",

@@ -30,7 +30,7 @@ impl ChooseRequest {
         }
         let Piece::Finding(request) = &piece else { return vec![] };
         let Ok(formed) = request.form() else { return vec![] };
-        let checks = formed.checks(workshop.habits.unit).into_iter();
+        let checks = formed.checks(workshop).into_iter();
         checks.filter(|check| !check.ok && check.level == Level::Stop).map(|check| check.sentence).collect()
     }
 

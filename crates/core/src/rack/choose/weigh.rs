@@ -8,6 +8,7 @@ use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
 
 use super::duty::{Duty, Measured};
 use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
+use crate::making::operations::Anneal;
 use crate::pattern::Worn;
 use crate::pattern::check::{PIERCING_MM, piercings_take};
 use crate::rack::stock::price::Rack;
@@ -196,8 +197,10 @@ impl ChooseRequest {
         if measured.strain_used > CRACK_STRAIN {
             cautions.insert(
                 0,
-                "Expected to crack at its tightest bend: anneal first, or bend wider. An estimate."
-                    .to_owned(),
+                format!(
+                    "Expected to crack at its tightest bend. {} An estimate.",
+                    Anneal::advice(wire, &workshop.gear)
+                ),
             );
         }
         if self.worn(duty) == Worn::Ear && wire.metal.figures().stains {
@@ -254,7 +257,7 @@ impl ChooseRequest {
                 }
             }
             Point::Strain => {
-                let bends = if miss > 0.0 { "look for cracks, or anneal" } else { "bends without complaint" };
+                let bends = if miss > 0.0 { "look for cracks" } else { "bends without complaint" };
                 format!(
                     "Its tightest bend uses {} % of the stretch it has left: {bends}.",
                     percent(measured.strain_used)

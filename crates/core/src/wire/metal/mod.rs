@@ -3,10 +3,12 @@
 //! Whoever wants to know whether a metal stains, fuses or may be melted asks its row; no list of metals
 //! stands anywhere else.
 
+pub mod heat;
 mod table;
 
 use serde::Serialize;
 
+use self::heat::{Annealing, Cooling};
 use crate::words::words;
 
 words! {
@@ -173,7 +175,7 @@ words! {
         Blackens = "blackens", "blackens";
         /// Not well at the bench.
         Badly = "badly", "badly";
-        /// It must not be melted: its skin runs into the core.
+        /// It must not be melted: its skin runs into the core, or air turns it brittle.
         Never = "never", "never";
     }
 }
@@ -216,8 +218,15 @@ pub struct Figures {
     pub anneals_c: (u16, u16),
     /// Melting range, °C, about.
     pub melts_c: (u16, u16),
-    /// Whether it can be annealed in air, as a torch does it.
-    pub anneals_in_air: bool,
+    /// How it is annealed with a torch; not at all where air spoils it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub annealing: Option<Annealing>,
+    /// How it is cooled after any heat.
+    pub cooling: Cooling,
+    /// Whether it is brittle while hot, so that it breaks where it is moved or struck.
+    pub hot_short: bool,
+    /// Whether pickle takes off its scale without harm to it or to what else is in the pot.
+    pub pickles: bool,
     /// How it is joined at the bench; not at all where the list is empty.
     pub joins: &'static [Joining],
     /// How its end draws up in the flame.
@@ -347,5 +356,18 @@ impl Metal {
     pub fn joining(self) -> String {
         let ways: Vec<&str> = self.figures().joins.iter().map(|way| way.shown()).collect();
         if ways.is_empty() { "not at the bench".to_owned() } else { ways.join(" or ") }
+    }
+
+    /// How it is annealed, in words.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// assert!(Metal::Aluminium.annealing_shown().starts_with("a felt-marker line"));
+    /// assert_eq!(Metal::Titanium.annealing_shown(), "not in air");
+    /// ```
+    pub fn annealing_shown(self) -> String {
+        let shown = |one: Annealing| format!("{}; {}", one.cue, one.cooling);
+        self.figures().annealing.map_or("not in air".to_owned(), shown)
     }
 }

@@ -1,5 +1,6 @@
 //! The table of metals: one row each, all that is known of it.
 
+use super::heat::{Annealing, Cooling, HeatCue};
 use super::{Balls, Figures, Joining, Nickel};
 
 /// A metal of which nothing has to be said: what rows differ from.
@@ -12,7 +13,10 @@ const PLAIN: Figures = Figures {
     fracture_strain: 0.0,
     anneals_c: (0, 0),
     melts_c: (0, 0),
-    anneals_in_air: true,
+    annealing: None,
+    cooling: Cooling::WaterWhenBlack,
+    hot_short: false,
+    pickles: true,
     joins: &[Joining::Solder],
     balls: Balls::Badly,
     stains: false,
@@ -47,6 +51,7 @@ const fn mechanics(
 
 pub(super) const COPPER: Figures = Figures {
     anneals_c: (370, 650),
+    annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::WaterWhenBlack)),
     melts_c: (1083, 1083),
     stains: true,
     darkens: true,
@@ -59,6 +64,7 @@ pub(super) const COPPER: Figures = Figures {
 
 pub(super) const BRASS: Figures = Figures {
     anneals_c: (425, 700),
+    annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::WaterWhenBlack)),
     melts_c: (915, 955),
     stains: true,
     darkens: true,
@@ -70,6 +76,7 @@ pub(super) const BRASS: Figures = Figures {
 
 pub(super) const RED_BRASS: Figures = Figures {
     anneals_c: (425, 725),
+    annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::WaterWhenBlack)),
     melts_c: (990, 1025),
     stains: true,
     darkens: true,
@@ -81,6 +88,9 @@ pub(super) const RED_BRASS: Figures = Figures {
 
 pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
     anneals_c: (475, 675),
+    annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::Air)),
+    cooling: Cooling::Air,
+    hot_short: true,
     melts_c: (955, 1050),
     stains: true,
     darkens: true,
@@ -101,6 +111,8 @@ pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
 
 pub(super) const NICKEL_SILVER: Figures = Figures {
     anneals_c: (600, 750),
+    annealing: Some(Annealing::new(HeatCue::FirstRed, 10, Cooling::Air)),
+    cooling: Cooling::Air,
     melts_c: (1020, 1060),
     nickel: Nickel::Contained,
     care: "Contains nickel: not against skin, not in an ear.",
@@ -111,6 +123,7 @@ pub(super) const NICKEL_SILVER: Figures = Figures {
 
 pub(super) const STERLING_SILVER: Figures = Figures {
     anneals_c: (600, 650),
+    annealing: Some(Annealing::new(HeatCue::FluxClears, 5, Cooling::WaterWhenBlack)),
     melts_c: (802, 893),
     precious: true,
     darkens: true,
@@ -141,13 +154,16 @@ pub(super) const STERLING_SILVER: Figures = Figures {
 
 pub(super) const GERMANIUM_SILVER: Figures = Figures {
     anneals_c: (550, 620),
+    annealing: Some(Annealing::new(HeatCue::FluxClears, 5, Cooling::Air)),
+    cooling: Cooling::Air,
+    hot_short: true,
     melts_c: (770, 860),
     precious: true,
     darkens: true,
     balls: Balls::Bright,
     joins: &[Joining::Fuse, Joining::Solder],
     gram_costs: (0.5, 14.0),
-    care: "Brittle while red hot: let the glow go before you move it. No firescale.",
+    care: "Brittle while hot: let it cool untouched. No firescale.",
     colour: "#adb1b4",
     called: &[
         "germanium sterling",
@@ -161,6 +177,7 @@ pub(super) const GERMANIUM_SILVER: Figures = Figures {
 
 pub(super) const FINE_SILVER: Figures = Figures {
     anneals_c: (300, 650),
+    annealing: Some(Annealing::new(HeatCue::TurnsWhite, 5, Cooling::WaterWhenBlack)),
     melts_c: (961, 961),
     precious: true,
     darkens: true,
@@ -188,6 +205,7 @@ pub(super) const FINE_SILVER: Figures = Figures {
 
 pub(super) const GOLD_FILLED: Figures = Figures {
     anneals_c: (540, 620),
+    annealing: Some(Annealing::new(HeatCue::FluxClears, 2, Cooling::WaterWhenBlack)),
     melts_c: (880, 950),
     skin_share: Some(0.05),
     balls: Balls::Never,
@@ -215,6 +233,7 @@ pub(super) const GOLD_FILLED: Figures = Figures {
 
 pub(super) const SILVER_FILLED: Figures = Figures {
     anneals_c: (540, 620),
+    annealing: Some(Annealing::new(HeatCue::FluxClears, 2, Cooling::WaterWhenBlack)),
     melts_c: (780, 900),
     skin_share: Some(0.1),
     darkens: true,
@@ -229,6 +248,7 @@ pub(super) const SILVER_FILLED: Figures = Figures {
 
 pub(super) const GOLD_14K: Figures = Figures {
     anneals_c: (650, 750),
+    annealing: Some(Annealing::new(HeatCue::FirstRed, 10, Cooling::WaterWhenBlack)),
     melts_c: (830, 890),
     precious: true,
     gram_costs: (20.0, 250.0),
@@ -255,6 +275,9 @@ pub(super) const GOLD_14K: Figures = Figures {
 
 pub(super) const ALUMINIUM: Figures = Figures {
     anneals_c: (345, 415),
+    annealing: Some(Annealing::new(HeatCue::MarkerFades, 2, Cooling::Air)),
+    cooling: Cooling::Air,
+    pickles: false,
     melts_c: (643, 657),
     tires: true,
     joins: &[],
@@ -267,6 +290,9 @@ pub(super) const ALUMINIUM: Figures = Figures {
 
 pub(super) const STAINLESS_STEEL: Figures = Figures {
     anneals_c: (1010, 1120),
+    annealing: Some(Annealing::new(HeatCue::BrightOrange, 5, Cooling::WaterAtOnce)),
+    cooling: Cooling::WaterAtOnce,
+    pickles: false,
     melts_c: (1400, 1450),
     nickel: Nickel::Bound,
     joins: &[Joining::Weld],
@@ -278,6 +304,9 @@ pub(super) const STAINLESS_STEEL: Figures = Figures {
 
 pub(super) const MILD_STEEL: Figures = Figures {
     anneals_c: (680, 760),
+    annealing: Some(Annealing::new(HeatCue::CherryRed, 10, Cooling::Slow)),
+    cooling: Cooling::Slow,
+    pickles: false,
     melts_c: (1430, 1510),
     rusts: true,
     joins: &[Joining::Braze],
@@ -300,7 +329,8 @@ pub(super) const MILD_STEEL: Figures = Figures {
 pub(super) const NIOBIUM: Figures = Figures {
     anneals_c: (900, 1200),
     melts_c: (2468, 2468),
-    anneals_in_air: false,
+    cooling: Cooling::Air,
+    balls: Balls::Never,
     joins: &[],
     gram_costs: (0.1, 15.0),
     care: "Well tolerated. Cannot be annealed in air.",
@@ -312,7 +342,8 @@ pub(super) const NIOBIUM: Figures = Figures {
 pub(super) const TITANIUM: Figures = Figures {
     anneals_c: (650, 760),
     melts_c: (1668, 1668),
-    anneals_in_air: false,
+    cooling: Cooling::Air,
+    balls: Balls::Never,
     joins: &[],
     gram_costs: (0.05, 10.0),
     care: "Well tolerated. Cannot be annealed in air.",

@@ -1,0 +1,16 @@
+//! The interface's tests: one program, so that it is linked once and its tests run side by side to the end.
+#![allow(missing_docs)]
+
+mod access;
+mod bench;
+mod chains;
+mod checks;
+mod hands;
+mod kept;
+mod losses;
+mod making;
+mod orders;
+mod patterns;
+mod rack;
+mod rings;
+mod tools;
