@@ -31,7 +31,7 @@ fn with_torch() -> Workshop {
 }
 
 fn text_of(steps: &[String], operation: &str) -> String {
-    steps.iter().find(|step| step.starts_with(operation)).unwrap().clone()
+    steps.iter().find(|step| step.starts_with(operation)).cloned().unwrap_or_default()
 }
 
 /// What a bench handbook says of each: how hot is seen, how it is cooled, whether it fuses, solders, goes into pickle.
