@@ -45,6 +45,8 @@ enum Command {
         #[arg(default_value = "10")]
         minutes: String,
     },
+    /// Builds the one file to keep: the program with the front end in it.
+    Release,
     /// Writes the API's description, its TypeScript types and the schemas of documents anew.
     Api,
 }
@@ -59,6 +61,7 @@ fn main() -> Result<()> {
         Command::Shots => shots(&shell),
         Command::Bench => bench(&shell),
         Command::Soak { minutes } => soak(&shell, &minutes),
+        Command::Release => release(&shell),
         Command::Api => api(&shell),
     }
 }
@@ -147,6 +150,13 @@ fn generated(shell: &Shell) -> Result<[(&'static str, String); 4]> {
         ("docs/schema/rack.schema.json", cmd!(shell, "{server} rack-schema").read()?),
         ("docs/schema/line.schema.json", cmd!(shell, "{server} line-schema").read()?),
     ])
+}
+
+fn release(shell: &Shell) -> Result<()> {
+    build_web(shell)?;
+    cmd!(shell, "cargo build --release --package lorimant").run()?;
+    println!("target/release/lorimant");
+    Ok(())
 }
 
 fn api(shell: &Shell) -> Result<()> {

@@ -22,6 +22,7 @@ fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
         .map(|i| Demand {
             id: format!("d{i}"),
             length_mm: (20.0 + 90.0 * chance(i + 1)).round(),
+            ruler_mm: None,
             n: blanks / lengths,
             pair: i % 3 == 0,
         })

@@ -20,8 +20,11 @@ fn request(shape: &str) -> RingRequest {
 fn benches(c: &mut Criterion) {
     let round = request("round");
     c.bench_function("one plan, round rod", |b| b.iter(|| black_box(&round).plan().unwrap()));
-    let plan = round.plan().unwrap();
-    c.bench_function("its figures with their workings", |b| b.iter(|| plan.figures(black_box(&round))));
+    let workshop = Workshop::default();
+    let finished = round.finished(&workshop).unwrap();
+    c.bench_function("its figures with their workings", |b| {
+        b.iter(|| finished.figures(black_box(&round), &workshop))
+    });
     let hexagon = request("hexagon");
     c.bench_function("one plan, hexagonal rod", |b| b.iter(|| black_box(&hexagon).plan().unwrap()));
     let oval = request("oval");

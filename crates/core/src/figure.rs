@@ -138,13 +138,15 @@ impl Figure {
     /// ```
     /// use lorimant_core::ring::RingRequest;
     /// use lorimant_core::tool::mandrel::Mandrel;
+    /// use lorimant_core::tool::workshop::Workshop;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
-    /// let figures = request.plan().unwrap().figures(&request);
+    /// let workshop = Workshop::default();
+    /// let figures = request.finished(&workshop).unwrap().figures(&request, &workshop);
     /// let inside = figures.iter().find(|figure| figure.key == "ring-inside").unwrap();
     /// assert_eq!(inside.first(LengthUnit::Mm), format!("{} mm", inside.value));
     /// assert!(inside.first(LengthUnit::Inch).ends_with(" in"));

@@ -226,7 +226,7 @@ fn a_line_that_cannot_be_made_is_said() {
     let piece = Piece::Finding(usual("balled-head-pin")).with_count(4);
     let line = Line { name: "pins".to_owned(), piece, spares_percent: 0.0, handed_n: 0 };
     let order = Order { customer: String::new(), due: None, note: String::new(), lines: vec![line] };
-    let lines = &cover(&[&order], &[], &[])[0];
+    let lines = &cover(&[&order], &[], &[], &Workshop::default())[0];
     let covered = [Covered { id: 7, order: &order, lines }];
     let cold = Workshop { gear: Gear { torch: false, ..Gear::default() }, ..Workshop::default() };
     assert_eq!(to_begin(&covered, &Workshop::default()).0.len(), 1);

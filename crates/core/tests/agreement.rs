@@ -252,7 +252,9 @@ fn the_spread_in_the_hand_adds_what_the_hand_does() {
         caliper_mm: 0.0,
         ..Hand::default()
     };
-    let exact = snipped(&wire, Mandrel::round(5.0)).plan_by(&steady).unwrap();
+    let exact = snipped(&wire, Mandrel::round(5.0))
+        .plan_in(&Workshop { hand: steady, ..Workshop::default() })
+        .unwrap();
     assert!((exact.ring_inside_hand_mm - exact.ring_inside_spread_mm).abs() < 1e-12);
     assert!(Hand { closing_mm: -1.0, ..Hand::default() }.check().is_err());
     assert!(strain_left(&wire) > 0.0);

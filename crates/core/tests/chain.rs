@@ -436,7 +436,7 @@ fn a_chain_is_a_piece_like_any() {
     let lost: f64 = route.totals.lost.iter().map(|lost| lost.mm).sum();
     assert!((route.totals.off_the_spool_mm - route.totals.in_the_pieces_mm - lost).abs() < 1e-6);
     assert!((route.totals.off_the_spool_mm / plan.off_the_spool_mm - 1.0).abs() < 1e-6);
-    assert!(piece.same_in_hand(&piece.clone().with_count(3)));
+    assert!(piece.same_in_hand(&piece.clone().with_count(3), &workshop));
     assert!(piece.thumbnail(&workshop).unwrap().drawing.shapes.len() > 100);
 }
 

@@ -23,6 +23,7 @@ fn request(stock: &[(f64, StockKind)], demand: &[(f64, u32)], losses: [f64; 3]) 
     let demand = demand.iter().enumerate().map(|(i, (length_mm, n))| Demand {
         id: format!("d{i}"),
         length_mm: *length_mm,
+        ruler_mm: None,
         n: *n,
         pair: false,
     });
@@ -349,7 +350,7 @@ fn texts_are_in_the_unit_read_first() {
         .solve(LengthUnit::Inch, &|_| true)
         .unwrap();
     let text = format!("{} {}", plan.sentence, plan.stock[0].text);
-    assert!(text.contains("the template at 2.500 in and 3 more by it") && !text.contains("mm"), "{text}");
+    assert!(text.contains("the template at 2 1/2 in and 3 more by it") && !text.contains("mm"), "{text}");
 }
 
 /// What is cut comes off what is picked: pieces, whole pairs, the rings of a coil.

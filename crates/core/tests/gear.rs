@@ -9,6 +9,8 @@ use lorimant_core::piece::Piece;
 use lorimant_core::tool::gear::{Gear, Taper};
 use lorimant_core::tool::school::{Hardening, Schools};
 use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
 use rstest::rstest;
 
 fn on(gear: Gear) -> Workshop {
@@ -28,8 +30,13 @@ fn wire_thicker_than_the_cutter_takes_is_sawn() {
     };
     assert!(!cut(Gear::default()).misfit, "1.29 mm half-hard is what a usual cutter just takes");
     let small = Gear { cutter_hard_mm: 1.0, ..Gear::default() };
-    assert!(cut(small).hint.unwrap().contains("Saw it square, the blade waxed"));
-    assert!(cut(Gear { guide_block: true, ..small }).hint.unwrap().contains("in the guide block"));
+    assert!(cut(small).hint.unwrap().contains("saw it"));
+    let sawn = cut(Gear { guide_block: true, ..small }).text;
+    assert!(sawn.contains("saw it square in the guide block and file it flush to the block"), "{sawn}");
+    // Steel that a spring is made of blunts a cutter that takes the same of silver.
+    let spring = Wire::round(Metal::StainlessSteel, 1.2, Temper::Spring);
+    assert!(Gear::default().sawn(&spring).is_some());
+    assert!(Gear::default().sawn(&Wire::round(Metal::SterlingSilver, 1.2, Temper::Spring)).is_none());
 }
 
 #[test]

@@ -71,8 +71,9 @@ impl Hands<'_> {
         match self.thinned(from, from + long) {
             Some(thin) => {
                 let spent = self.spent + (profile.thickness_mm() / thin).ln();
-                let strip = Profile { section: Section::Square, size_mm: thin };
-                (Bending { profile: strip, ..Bending::after(self.wire, spent) }, thin / 2.0)
+                // Hammered, the section is thinner and wider by the same everywhere: as thick as that, of the same shape.
+                let flat = Profile { size_mm: profile.size_mm * thin / profile.thickness_mm(), ..profile };
+                (Bending { profile: flat, ..Bending::after(self.wire, spent) }, flat.centroid_mm())
             }
             None => (Bending::after(self.wire, self.spent), profile.centroid_mm()),
         }
@@ -147,6 +148,8 @@ impl Hands<'_> {
             // Two hours in shot are 0.08 of strain all over.
             Operation::Tumble => self.spent += 0.08 * step.takes.unattended_min / 120.0,
             Operation::Cut => self.blank_mm = numbers.length_mm.unwrap(),
+            // Cut past the mark and trimmed to it: the mark is the blank.
+            Operation::Trim if step.what == "right end" => {}
             Operation::Trim => match numbers.from.unwrap() {
                 // Until something is measured from it, what comes off an end makes the blank shorter.
                 From::FarEnd if !self.from_far => self.blank_mm -= numbers.length_mm.unwrap(),

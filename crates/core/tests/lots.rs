@@ -283,7 +283,7 @@ fn pieces_of_two_lots_are_the_same_in_the_hand() {
             Wire { lot: Some(LotFactor::unmeasured(lot_n)), ..Wire::round(Metal::Copper, 1.0, Temper::Soft) };
         Piece::Rings(RingRequest::new(wire, Mandrel::round(5.0), 40))
     };
-    assert!(plan(1).same_in_hand(&plan(2)));
+    assert!(plan(1).same_in_hand(&plan(2), &Workshop::default()));
     let known = plan(5).known(&Workshop {
         lots: vec![Wire {
             lot: Some(LotFactor { lot_n: 5, flow: 1.3, spread: 0.01 }),

@@ -27,6 +27,7 @@ mod literal_maker;
 mod loads;
 mod lots;
 mod mechanics;
+mod one_truth;
 mod orders;
 mod pairs;
 mod patterns;

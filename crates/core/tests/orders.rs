@@ -3,14 +3,18 @@
 
 use jiff::civil::{Date, date};
 use lorimant_core::bench::{Batch, Event, Happened};
+use lorimant_core::making::{Changes, Inserted, Operation};
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{Bag, BatchOnItsWay, Line, LineStanding, Order, OrderState, cover};
 use lorimant_core::piece::Piece;
-use lorimant_core::ring::RingRequest;
+use lorimant_core::ring::{Ends, RingRequest};
+use lorimant_core::tool::cutting::{Blade, Cutting};
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::surface::Surface;
+use lorimant_core::words::length::LengthUnit;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -43,11 +47,11 @@ fn bag(which: usize, n: u32, filled_on: Date) -> Bag {
 }
 
 fn covered(orders: &[Order], bags: &[Bag], batches: &[(usize, u32)]) -> Vec<Vec<LineStanding>> {
-    let pieces: Vec<Piece> = batches.iter().map(|(which, _)| piece(*which)).collect();
+    let led: Vec<Batch> = batches.iter().map(|(which, _)| Batch::of("it", piece(*which), 1)).collect();
     let on_their_way: Vec<BatchOnItsWay> =
-        pieces.iter().zip(batches).map(|(piece, (_, n))| BatchOnItsWay { piece, n: *n }).collect();
+        led.iter().zip(batches).map(|(batch, (_, n))| BatchOnItsWay { batch, n: *n }).collect();
     let (orders, bags): (Vec<&Order>, Vec<&Bag>) = (orders.iter().collect(), bags.iter().collect());
-    cover(&orders, &bags, &on_their_way)
+    cover(&orders, &bags, &on_their_way, &Workshop::default())
 }
 
 #[rstest]
@@ -95,8 +99,41 @@ fn the_same_piece_in_other_wire_covers_nothing() {
     let ring = |rod, n| {
         Piece::Rings(RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Soft), Mandrel::round(rod), n))
     };
-    assert!(ring(5.0, 40).same_in_hand(&ring(5.0, 900)));
-    assert!(!ring(5.0, 40).same_in_hand(&ring(5.5, 40)));
+    assert!(ring(5.0, 40).same_in_hand(&ring(5.0, 900), &Workshop::default()));
+    assert!(!ring(5.0, 40).same_in_hand(&ring(5.5, 40), &Workshop::default()));
+}
+
+/// Who receives a ring sees its size, wire, hardness and finish, never the rod, the blade or the thumb it was made with.
+#[test]
+fn a_piece_is_what_is_received_and_not_how_it_was_made() {
+    let shop = Workshop::default();
+    let wire = Wire::round(Metal::FineSilver, 1.0, Temper::Soft);
+    let open = RingRequest::new(wire.clone(), Mandrel::round(5.0), 40);
+    let like = |other: RingRequest| Piece::Rings(open.clone()).same_in_hand(&Piece::Rings(other), &shop);
+    let route = |operations: &[Operation]| Changes {
+        with: operations.iter().map(|one| Inserted::of(*one)).collect(),
+        ..Changes::default()
+    };
+    let rod = Mandrel { name: Some("knitting needle".to_owned()), ..Mandrel::round(5.0) };
+    assert!(like(RingRequest { mandrel: rod, rings_n: 7, ..open.clone() }));
+    let coarse = Cutting { blade: Some(Blade::ALL[4]), ..Cutting::default() };
+    assert!(like(RingRequest { cutting: coarse, ..open.clone() }));
+    assert!(like(RingRequest { ends: Ends { anchor_mm: 30.0, ..Ends::default() }, ..open.clone() }));
+    let fused = route(&[Operation::Flux, Operation::Fuse, Operation::Quench, Operation::Pickle]);
+    assert!(!like(RingRequest { route: fused.clone(), ..open.clone() }), "fused");
+    assert!(!like(RingRequest { route: route(&[Operation::Tumble]), ..open.clone() }), "tumbled");
+    assert!(!like(RingRequest { hammered_mm: Some(0.8), ..open.clone() }), "hammered");
+    assert!(
+        !like(RingRequest { wire: Wire { temper: Temper::Hard, ..wire.clone() }, ..open.clone() }),
+        "hard"
+    );
+    assert!(!like(RingRequest { wire: Wire { surface: Surface::Coated, ..wire }, ..open.clone() }), "coated");
+    // An order for fused rings is not covered by a bag of open ones, and says that they are fused.
+    let wanted = Piece::Rings(RingRequest { route: fused, ..open.clone() });
+    assert!(wanted.sentence_finished(LengthUnit::Mm, &shop).ends_with(" Fused."));
+    let lines = vec![Line { piece: wanted, ..line(0, 20, 0.0) }];
+    let bagged = Bag { piece: Piece::Rings(open), ..bag(0, 90, date(2026, 3, 1)) };
+    assert_eq!(covered(&[order(None, lines)], &[bagged], &[])[0][0].in_bags_n, 0);
 }
 
 #[test]
@@ -104,14 +141,14 @@ fn handing_over_empties_the_oldest_bags_first() {
     let wanted = order(None, vec![line(0, 20, 0.0)]);
     let bags = [bag(0, 9, date(2026, 3, 9)), bag(1, 50, date(2026, 1, 1)), bag(0, 8, date(2026, 3, 1))];
     let bags: Vec<&Bag> = bags.iter().collect();
-    let (after, taken) = wanted.hand_over(0, 10, &bags).unwrap();
+    let (after, taken) = wanted.hand_over(0, 10, &bags, &Workshop::default()).unwrap();
     assert_eq!(after.lines[0].handed_n, 10);
     let left: Vec<(usize, u32)> = taken.iter().map(|(at, bag)| (*at, bag.n)).collect();
     assert_eq!(left, [(2, 0), (0, 7)]);
     for (line, n, said) in
         [(0, 21, "20 of piece 0 are owed"), (0, 18, "17 of piece 0 lie in bags"), (1, 1, "no line 2")]
     {
-        let fault = wanted.hand_over(line, n, &bags).unwrap_err();
+        let fault = wanted.hand_over(line, n, &bags, &Workshop::default()).unwrap_err();
         assert!(fault.sentence.contains(said), "{}", fault.sentence);
     }
 }
@@ -160,7 +197,7 @@ fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
     let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
     // Twelve were begun, three are spoiled: four pairs, and one without its pair.
     assert_eq!((bag.n, bag.note.contains("without its pair")), (4, true));
-    assert!(bag.piece.same_in_hand(&batch.piece));
+    assert!(bag.piece.same_in_hand(&batch.piece, &Workshop::default()));
     let again = bag.again(10);
     assert_eq!((again.pieces_n(), again.schools), (20, batch.schools));
     assert_eq!(bag.counted(Counting::PutBack, 2).unwrap().n, 6);
@@ -190,7 +227,7 @@ proptest! {
             let of_it = || lines.iter().zip(&standing).filter(|((one, ..), _)| *one == which);
             let from_bags: u32 = of_it().map(|(_, at)| at[0].in_bags_n).sum();
             let under_way: u32 = of_it().map(|(_, at)| at[0].under_way_n).sum();
-            let bagged: u32 = bags.iter().filter(|bag| bag.piece.same_in_hand(&piece(which))).map(|bag| bag.n).sum();
+            let bagged: u32 = bags.iter().filter(|bag| bag.piece.same_in_hand(&piece(which), &Workshop::default())).map(|bag| bag.n).sum();
             let made: u32 = batches.iter().filter(|(one, _)| *one == which).map(|(_, n)| n).sum();
             let owed: u32 = of_it().map(|(_, at)| at[0].owed_n).sum();
             prop_assert!(from_bags == bagged.min(owed));

@@ -74,12 +74,14 @@ proptest! {
         let sum: f64 = numbers.segments.iter().map(|segment| segment.length_mm).sum();
         prop_assert!((sum - numbers.developed_mm).abs() < 1e-9 * sum);
         let blank = numbers.blank;
-        prop_assert!(numbers.blank_mm >= numbers.blank_exact_mm - 1e-9);
+        // Without an end that may be longer, the ruler's nearest mark: up to half of one short.
+        let short = if blank.surplus_at.is_none() { 0.25 + 1e-9 } else { 1e-9 };
+        prop_assert!(numbers.blank_mm >= numbers.blank_exact_mm - short);
         prop_assert!(numbers.blank_mm - numbers.blank_exact_mm < 0.5);
         let mut last = 0.0;
         for mark in &numbers.marks {
             prop_assert!(mark.at_mm >= last - 1e-9 && mark.to_mm >= mark.at_mm, "{:?}", numbers.marks);
-            prop_assert!(mark.to_mm <= blank.flush_mm + 1e-9, "{:?} on {}", mark, blank.flush_mm);
+            prop_assert!(mark.to_mm <= blank.flush_mm + short, "{:?} on {}", mark, blank.flush_mm);
             prop_assert!(mark.angle_deg >= mark.left_deg - 1e-9, "springback takes, never gives: {mark:?}");
             last = mark.at_mm;
         }
@@ -269,8 +271,8 @@ fn an_open_hook_is_as_long_as_its_parts() {
     assert!((blank.flush_exact_mm() - flush).abs() < 1e-9);
     assert!((blank.flush_mm - (flush * 2.0).ceil() / 2.0).abs() < 1e-9 && blank.surplus_at == Some("tip"));
     assert!((blank.cut_mm - blank.flush_mm - 0.6 * d).abs() < 1e-9);
-    let inch = formed.blank(LengthUnit::Inch).flush_mm / 25.4 * 16.0;
-    assert!((inch - inch.round()).abs() < 1e-9 && inch >= flush / 25.4 * 16.0);
+    let inch = formed.blank(LengthUnit::Inch).flush_mm / 25.4 * 32.0;
+    assert!((inch - inch.round()).abs() < 1e-9 && inch >= flush / 25.4 * 32.0);
     // Its height: the crown's outside above, the loop's bottom or the tip below, by hand.
     let above = 4.5 + d;
     let below = (11.0_f64 + 1.1 + d).max(15.0 + bend(3.0 * d, 18.0) + 4.0);

@@ -14,7 +14,7 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::wire::surface::Surface;
-use lorimant_core::words::length::{Habits, LengthUnit};
+use lorimant_core::words::length::Habits;
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -74,8 +74,10 @@ fn slivers_are_wound_as_well() {
         ..copper(1.0, 5.0)
     };
     let plan = request.plan().unwrap();
-    let expected = 120.0 * (1.0 + 0.6 / plan.relaxed_turn_length_mm) + 0.5;
-    assert!((plan.turns_relaxed - expected).abs() < 1e-9);
+    // Two coils, of as many whole turns as 60 rings take of the sprung coil.
+    let expected = 60.0 * (1.0 + 0.6 / plan.relaxed_turn_length_mm) + 0.5;
+    assert_eq!(plan.coils_n, 2);
+    assert_eq!(f64::from(plan.turns_per_coil_n), (expected / plan.springback_ratio).ceil());
 }
 
 /// What opens a ring, by hand from the table: σ at the mean bend strain, d³/6, half the mean diameter.
@@ -90,7 +92,7 @@ fn opening_force_is_plastic_moment_over_arm() {
     assert!((plan.strain_used - strain).abs() < 1e-12);
 }
 
-/// A rod that takes 60 mm of 1 mm wire has 60 turns; three coils for 120 rings cost three ragged
+/// A rod that takes 60 mm of 1 mm wire has 60 turns; three coils for 120 rings, all wound alike, cost three ragged
 /// half-turns and three pairs of tails.
 #[test]
 fn a_short_rod_means_more_coils_and_more_tails() {
@@ -99,8 +101,12 @@ fn a_short_rod_means_more_coils_and_more_tails() {
     let plan = request.plan().unwrap();
     assert_eq!(plan.coils_n, 3);
     assert_eq!(plan.rings_per_coil_n, 40);
-    assert!((plan.turns_relaxed - 121.5).abs() < 1e-9);
-    assert!((plan.tails_wire_mm - 51.0).abs() < 1e-9);
+    // 40 turns and a ragged half, that spring open by one in a hundred: 41 to wind.
+    assert_eq!(plan.turns_per_coil_n, 41);
+    // What the metre stick adds to each coil stays in its tail.
+    let pulled = (41.0 * plan.turn_length_mm + 17.0) / 10.0;
+    assert_eq!(plan.coil_wire_mm, pulled.ceil() * 10.0);
+    assert!((plan.tails_wire_mm - 51.0 - 30.0 * (pulled.ceil() - pulled)).abs() < 1e-9);
     assert!(plan.coil_length_mm <= 60.0);
 }
 
@@ -144,13 +150,13 @@ fn supply_of_exactly_one_plan_makes_that_plan() {
     request.mandrel.usable_mm = Some(60.0);
     let plan = request.plan().unwrap();
     let enough = Supply { wire_length_mm: Some(plan.wire_length_mm + 0.01), wire_mass_g: None };
-    assert_eq!(enough.makes(&request, LengthUnit::Mm).unwrap().rings_n, 120);
+    assert_eq!(enough.makes(&request, &Workshop::default()).unwrap().rings_n, 120);
     let short = Supply { wire_length_mm: Some(plan.wire_length_mm - 0.01), wire_mass_g: None };
-    assert_eq!(short.makes(&request, LengthUnit::Mm).unwrap().rings_n, 119);
+    assert_eq!(short.makes(&request, &Workshop::default()).unwrap().rings_n, 117);
     let weighed = Supply { wire_length_mm: None, wire_mass_g: Some(plan.wire_mass_g + 0.001) };
-    assert_eq!(weighed.makes(&request, LengthUnit::Mm).unwrap().rings_n, 120);
+    assert_eq!(weighed.makes(&request, &Workshop::default()).unwrap().rings_n, 120);
     let scrap = Supply { wire_length_mm: Some(20.0), wire_mass_g: None };
-    assert_eq!(scrap.makes(&request, LengthUnit::Mm).unwrap().rings_n, 0);
+    assert_eq!(scrap.makes(&request, &Workshop::default()).unwrap().rings_n, 0);
 }
 
 #[rstest]
@@ -300,7 +306,7 @@ proptest! {
             prop_assert!(plan.wire_length_mm.is_finite() && plan.ring_inside_diameter_mm.is_finite());
         }
         let _ = target(&request, rod).choose(&Workshop { rods: vec![Mandrel::round(size)], ..Workshop::default() });
-        let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request, LengthUnit::Mm);
+        let _ = Supply { wire_length_mm: Some(rod), wire_mass_g: kerf }.makes(&request, &Workshop::default());
     }
 }
 

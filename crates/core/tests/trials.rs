@@ -92,7 +92,11 @@ fn an_accepted_trial_is_cut_by_the_plan() {
     let blank = formed.blank(LengthUnit::Mm);
     assert!((blank.flush_mm - told.blank_mm).abs() < 1e-9, "the plan cuts what the trial said");
     let made = formed.made(&Changes::default(), &workshop).unwrap();
-    assert!(made.steps.iter().any(|step| step.text.contains("trials have shown")));
+    assert!(
+        made.steps
+            .iter()
+            .any(|step| step.hint.as_deref().is_some_and(|hint| hint.contains("Trials have shown")))
+    );
     // Copper carried to silver of twice the thickness.
     let wire = Wire::round(Metal::SterlingSilver, 2.0 * request.wire.size_mm, Temper::HalfHard);
     let silver = told.request.transferred(&wire, LengthUnit::Mm).unwrap();
@@ -133,7 +137,7 @@ fn no_mark_lies_past_the_tip() {
 fn an_accepted_trial_is_the_same_piece_in_the_hand() {
     let hook = usual("hook-clasp");
     let longer = PatternRequest { allowance_mm: 1.2, ..hook.clone() };
-    assert!(Piece::Finding(hook).same_in_hand(&Piece::Finding(longer)));
+    assert!(Piece::Finding(hook).same_in_hand(&Piece::Finding(longer), &Workshop::default()));
 }
 
 #[rstest]
@@ -141,11 +145,11 @@ fn steps_are_told_in_the_makers_own() {
     let request = usual("hook-clasp");
     let inch = Workshop { habits: Habits { unit: LengthUnit::Inch, ..Habits::default() }, ..tapered() };
     let planned = request.form().unwrap().blank(LengthUnit::Inch).flush_exact_mm();
-    let sixteenths = (planned / 25.4 * 16.0).ceil() / 16.0 * 25.4;
-    let trial = Trial { blank_mm: sixteenths, over_mm: -1.0, ..Trial::default() };
+    let marks = (planned / 25.4 * 32.0).ceil() / 32.0 * 25.4;
+    let trial = Trial { blank_mm: marks, over_mm: -0.5, ..Trial::default() };
     let told = next(&request, &[trial], &inch).unwrap();
     assert_eq!(told.steps, 1, "{told:?}");
-    assert!(told.told.contains("a sixteenth longer"), "{}", told.told);
+    assert!(told.told.contains("a thirty-second longer"), "{}", told.told);
 }
 
 #[rstest]

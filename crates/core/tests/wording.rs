@@ -124,7 +124,7 @@ fn every_ring_plan_reads_well(#[case] rings_n: u32, #[case] wire_mm: f64, #[case
         }
         for wire_length_mm in [1.0, 60.0, 100.0, 1e6] {
             let supply = Supply { wire_length_mm: Some(wire_length_mm), wire_mass_g: None };
-            if let Ok(many) = supply.makes(&request, unit) {
+            if let Ok(many) = supply.makes(&request, &workshop) {
                 reads_well(&many);
             }
         }

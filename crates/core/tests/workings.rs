@@ -118,8 +118,8 @@ proptest! {
 
     #[test]
     fn the_workings_of_rings_come_to_their_figures(request in rings()) {
-        let Ok(plan) = request.plan() else { return Ok(()) };
-        let n = checked(&plan.figures(&request))?;
+        let Ok(finished) = request.finished(&bench()) else { return Ok(()) };
+        let n = checked(&finished.figures(&request, &bench()))?;
         prop_assert!(n >= 5, "only {} sums are shown", n);
     }
 

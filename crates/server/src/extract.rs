@@ -5,19 +5,55 @@ use axum::extract::{self, FromRequest, FromRequestParts, Request};
 use axum::http::StatusCode;
 use axum::http::request::Parts;
 use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::quoted;
 use serde::de::DeserializeOwned;
+use serde_json::Value;
 
 use crate::problem::Problem;
+use crate::state::State;
 
-/// A JSON body, refused with a sentence at the field where it cannot be understood.
+/// A JSON body, refused with a sentence at the field where it cannot be understood. Wherever it names a lot of wire, what
+/// the workshop has learned of that lot by now stands in it: no handler can forget to ask.
 pub(crate) struct Body<T>(pub T);
 
-impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Body<T> {
+impl<T: DeserializeOwned> FromRequest<State> for Body<T> {
     type Rejection = Problem;
 
-    async fn from_request(request: Request, state: &S) -> Result<Self, Problem> {
-        understand(&whole(request, state).await?).map(Self)
+    async fn from_request(request: Request, state: &State) -> Result<Self, Problem> {
+        let bytes = whole(request, state).await?;
+        let lots = state.store.workshop();
+        match with_known_lots(&bytes, &lots) {
+            Some(bytes) => understand(&bytes),
+            None => understand(&bytes),
+        }
+        .map(Self)
+    }
+}
+
+/// A body with what is known of the lots it names; none where it names none, or cannot be read, which is said later.
+fn with_known_lots(bytes: &[u8], workshop: &Workshop) -> Option<Vec<u8>> {
+    const NAME: &[u8] = b"\"lot_n\"";
+    if !bytes.windows(NAME.len()).any(|there| there == NAME) {
+        return None;
+    }
+    let mut body: Value = serde_json::from_slice(bytes).ok()?;
+    fill_in(&mut body, workshop);
+    serde_json::to_vec(&body).ok()
+}
+
+/// Fills in the lots of all wires under a value.
+fn fill_in(value: &mut Value, workshop: &Workshop) {
+    match value {
+        Value::Array(values) => values.iter_mut().for_each(|value| fill_in(value, workshop)),
+        Value::Object(fields) => {
+            let lot = fields.get("lot").and_then(|lot| lot.get("lot_n")).and_then(Value::as_i64);
+            if let Some(known) = lot.and_then(|lot_n| serde_json::to_value(workshop.lot(lot_n)).ok()) {
+                fields.insert("lot".to_owned(), known);
+            }
+            fields.values_mut().for_each(|value| fill_in(value, workshop));
+        }
+        _ => {}
     }
 }
 

@@ -94,6 +94,52 @@ async fn one_measured_coil_changes_the_next_plan() {
     assert_eq!((known["measured_n"].as_u64(), known["points"][0]["aside"].as_bool()), (Some(0), Some(true)));
 }
 
+/// Whoever is asked about wire of a measured lot answers by what was learned of it, though the request does not say it.
+#[tokio::test]
+async fn what_was_learned_of_a_lot_enters_everywhere() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let named = json!({ "lot_n": lot_n });
+    let wire = |lot: &Value| {
+        let mut wire = hard_copper();
+        wire["lot"] = lot.clone();
+        wire
+    };
+    let rings = |lot: &Value| json!({ "wire": wire(lot), "mandrel": { "diameter_mm": 8.0 }, "rings_n": 30 });
+    let hook = |lot: &Value| json!({ "kind": "hook-clasp", "wire": wire(lot), "pieces_n": 1 });
+    let chain = |lot: &Value| json!({ "weave": "one-in-one", "ring": rings(lot), "length_mm": 180.0 });
+    let asked = |lot: &Value| {
+        vec![
+            ("/api/rings/plan", rings(lot)),
+            ("/api/rings/sheet", rings(lot)),
+            ("/api/making/route", json!({ "rings": rings(lot) })),
+            ("/api/making/route", json!({ "finding": hook(lot) })),
+            ("/api/patterns/form", hook(lot)),
+            ("/api/patterns/sheet", hook(lot)),
+            ("/api/chains/plan", json!({ "weave": "one-in-one", "ring": rings(lot), "length_mm": 180.0 })),
+            ("/api/chains/sheet", chain(lot)),
+            ("/api/chains/backwards", json!({ "request": chain(lot) })),
+            ("/api/rings/mandrel", json!({ "wire": wire(lot), "target_inside_diameter_mm": 8.5 })),
+        ]
+    };
+    let mut before = vec![];
+    for (path, body) in asked(&named) {
+        let reply = workshop.post(path, &body).await;
+        assert_eq!(reply.status, StatusCode::OK, "{path}: {}", reply.text());
+        before.push(reply.json());
+    }
+    let check = begun(&workshop, &coil(lot_n)).await;
+    let view = workshop.get(&format!("/api/checks/{check}")).await.json();
+    let planned = view["sheet"]["to_measure"][0]["wanted"].as_f64().unwrap();
+    for _ in 0..3 {
+        keep(&workshop, check, 1, "coil-inside", planned + 0.12).await;
+    }
+    for ((path, body), before) in asked(&named).into_iter().zip(before) {
+        let after = workshop.post(path, &body).await.json();
+        assert_ne!(after, before, "{path} answers as if nothing had been learned");
+    }
+}
+
 #[tokio::test]
 async fn a_check_that_is_put_away_teaches_nothing_until_it_is_taken_out() {
     let workshop = Workshop::empty();

@@ -3440,7 +3440,8 @@ export interface components {
             surplus_far?: boolean | null;
             /**
              * Format: double
-             * @description What rounding up to the ruler's next mark adds, where the piece has an end that may be longer, and the allowance.
+             * @description What the ruler's mark adds, and the allowance: never less than nothing where the piece has an end that may be longer,
+             *     up to half a mark either way where it has none.
              */
             surplus_mm: number;
             /**
@@ -4279,7 +4280,7 @@ export interface components {
             on_the_rod: boolean;
             /**
              * Format: double
-             * @description Turns of all coils together.
+             * @description Turns of one coil.
              */
             turns_n: number;
         };
@@ -4568,6 +4569,11 @@ export interface components {
              * @description How many.
              */
             n: number;
+            /**
+             * Format: double
+             * @description What is measured off for one, flush face to flush face, mm.
+             */
+            ruler_mm?: number | null;
         };
         /** @description A cut plan. */
         CutPlan: {
@@ -4696,6 +4702,12 @@ export interface components {
             n: number;
             /** @description Whether they go in pairs, whose two are cut from one piece of stock where that can be. */
             pair?: boolean;
+            /**
+             * Format: double
+             * @description What is measured off for one, from flush face to flush face, mm: the number of its sheet. None for what is just a
+             *     length of wire.
+             */
+            ruler_mm?: number | null;
         };
         /** @description A dimension: the distance between two points, drawn beside it. */
         Dimension: {
@@ -8985,12 +8997,17 @@ export interface components {
             coil_inside_diameter_mm: number;
             /**
              * Format: double
-             * @description Length of the fullest coil on the rod.
+             * @description Length of one coil on the rod.
              */
             coil_length_mm: number;
             /**
+             * Format: double
+             * @description Wire to pull off the spool for one coil, as the metre stick reads it.
+             */
+            coil_wire_mm: number;
+            /**
              * Format: int32
-             * @description Number of coils.
+             * @description Number of coils, all wound alike.
              */
             coils_n: number;
             /**
@@ -9020,7 +9037,7 @@ export interface components {
             pitch_mm: number;
             /**
              * Format: double
-             * @description Wire in the ragged part-turns.
+             * @description Wire in the ragged part-turns, and in turns wound to make the count whole.
              */
             ragged_wire_mm: number;
             /**
@@ -9060,7 +9077,7 @@ export interface components {
             ring_outside_diameter_mm: number;
             /**
              * Format: int32
-             * @description Rings in the fullest coil.
+             * @description Rings in one coil; the last may have fewer, its turns left over.
              */
             rings_per_coil_n: number;
             /**
@@ -9081,7 +9098,7 @@ export interface components {
             strain_used: number;
             /**
              * Format: double
-             * @description Wire in the tails.
+             * @description Wire in the tails, with what the metre stick adds.
              */
             tails_wire_mm: number;
             /**
@@ -9089,6 +9106,11 @@ export interface components {
              * @description Wire in one wound turn.
              */
             turn_length_mm: number;
+            /**
+             * Format: int32
+             * @description Turns to wind in one coil: whole ones, that can be counted.
+             */
+            turns_per_coil_n: number;
             /**
              * Format: double
              * @description Turns left after letting go, all coils together.

@@ -108,7 +108,7 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &W
     let there_mm = supply.length_mm(piece.wire()).ok()?;
     let (n, left_mm, noun) = match piece {
         Piece::Rings(request) => {
-            let many = supply.makes(request, unit).ok()?;
+            let many = supply.makes(request, workshop).ok()?;
             (many.rings_n, many.left_mm, "ring")
         }
         // Rings of a chain are cut from coils: so many as its wire takes.

@@ -16,7 +16,6 @@ use crate::wire::Wire;
 use crate::wire::metal::Metal;
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper, shown};
-use crate::words::scale::of_wire;
 
 /// An inside that was asked for beside a rod may differ so much from what the rod gives, mm.
 const SAME_RING_MM: f64 = 0.06;
@@ -242,7 +241,7 @@ impl Said {
         let unit = workshop.habits.unit;
         let mut from_supply = None;
         if let Some(supply) = self.supply() {
-            match supply.makes(&request, unit) {
+            match supply.makes(&request, workshop) {
                 Err(faults) => return reply.faults.extend(faults.0),
                 Ok(many) => {
                     if counting {
@@ -254,19 +253,19 @@ impl Said {
             }
         }
         let which = self.asks(Question::WhichWire);
-        match request.plan_by(&workshop.hand) {
+        match request.finished(workshop) {
             Err(faults) => {
                 reply.sentence = ring::sentence::write(&request, None, unit);
                 reply.faults.extend(faults.0);
             }
-            Ok(plan) => {
+            Ok(finished) => {
+                let plan = &finished.plan;
                 let rings = format!(
-                    "{} of {} inside: pull {} of wire ({:.1} g), wind {:.1} turns on the {}.",
+                    "{} of {} inside: {} ({:.1} g), on the {}.",
                     counted(request.rings_n, "ring"),
                     caliper(plan.ring_inside_diameter_mm, unit),
-                    of_wire(plan.wire_length_mm, unit),
+                    plan.to_wind(unit),
                     plan.wire_mass_g,
-                    plan.turns_wound,
                     request.mandrel.shown_in(unit)
                 );
                 reply.headline = match from_supply {
@@ -284,8 +283,8 @@ impl Said {
                     Some(many) => format!("{rings} {many}"),
                     None => rings,
                 };
-                reply.sentence = ring::sentence::write(&request, Some(&plan), unit);
-                reply.figures = plan.figures_by(&request, &workshop.hand, unit);
+                reply.sentence = ring::sentence::write(&request, Some(plan), unit);
+                reply.figures = finished.figures(&request, workshop);
             }
         }
         reply.opens = Some(match (which, self.asks(Question::Cost)) {

@@ -5,9 +5,11 @@ use serde::Serialize;
 use super::Batch;
 use crate::drawing::Drawing;
 use crate::fault::Faults;
+use crate::making::telling::turned;
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Numbers, Operation, Step};
 use crate::piece::Piece;
+use crate::piece::in_hand::InHand;
 use crate::rack::stock::scrap::Cleanliness;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
@@ -75,6 +77,26 @@ impl Task {
 }
 
 impl Batch {
+    /// What one of it is in the hand, by its own schools and changes. None of what cannot be made any more.
+    #[must_use]
+    pub fn in_hand(&self, workshop: &Workshop) -> Option<InHand> {
+        let (piece, workshop) = self.as_made(workshop);
+        piece.in_hand(&workshop)
+    }
+
+    /// Its piece with what is changed about its route, and the workshop with the schools it is made by.
+    #[must_use]
+    pub fn as_made(&self, workshop: &Workshop) -> (Piece, Workshop) {
+        let workshop = Workshop { schools: self.schools.unwrap_or(workshop.schools), ..workshop.clone() };
+        let changes = if self.changes.is_empty() { self.piece.changes() } else { &self.changes };
+        let mut piece = self.piece.clone().changed(changes.clone());
+        if let Piece::Finding(request) = &mut piece {
+            // Pliers that are gone since are no reason not to go on.
+            request.plier = request.plier.take().filter(|name| workshop.plier(name).is_some());
+        }
+        (piece, workshop)
+    }
+
     /// Its tasks in order, read off the route of its piece.
     ///
     /// ```
@@ -93,16 +115,11 @@ impl Batch {
     /// # Errors
     /// The faults of the piece, or of what is changed about its route.
     pub fn tasks(&self, workshop: &Workshop) -> Result<Vec<Task>, Faults> {
-        let workshop = &Workshop { schools: self.schools.unwrap_or(workshop.schools), ..workshop.clone() };
-        let changes = if self.changes.is_empty() { self.piece.changes() } else { &self.changes };
-        let mut piece = self.piece.clone().changed(changes.clone());
-        if let Piece::Finding(request) = &mut piece {
-            // Pliers that are gone since are no reason not to go on.
-            request.plier = request.plier.take().filter(|name| workshop.plier(name).is_some());
-        }
+        let (piece, workshop) = self.as_made(workshop);
+        let workshop = &workshop;
         let (steps, drawings) = made_and_drawn(&piece, workshop)?;
         let coils_n = match piece.ring_plans()?.first() {
-            Some(rings) => rings.plan()?.coils_n,
+            Some(rings) => rings.plan_in(workshop)?.coils_n,
             None => 0,
         };
         let off_mm = piece.blanks(workshop)?.length_mm;
@@ -191,9 +208,8 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
     let on = tool_mm.map_or(String::new(), |mm| format!("on {}", caliper(mm, unit)));
     match step.operation {
         Operation::Cut | Operation::Trim => {
-            let exactly = left_mm.or(length_mm).map(|mm| caliper(mm, unit));
-            let reads = on_ruler_mm.map(|mm| on_ruler(mm, unit)).or(exactly);
-            (reads.unwrap_or_default(), step.operation.shown().to_owned())
+            let mm = on_ruler_mm.or(left_mm).or(length_mm);
+            (mm.map_or(String::new(), |mm| on_ruler(mm, unit)), step.operation.shown().to_owned())
         }
         Operation::ShutBefore | Operation::OpenUp => {
             let n = step.numbers.times_n.unwrap_or(0);
@@ -215,7 +231,7 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
         _ => match (turns_n, angle_to_deg) {
             (Some(turns), _) => {
                 let turns = turns + turns_more_n.unwrap_or(0.0);
-                (format!("{} turns", shown(turns, 2)), on)
+                (turned(turns), on)
             }
             (None, Some(deg)) => (format!("{}°", shown(deg, 0)), on),
             (None, None) => (String::new(), on),

@@ -9,7 +9,6 @@ use super::{ChainRequest, MOST_RINGS, RingSize, Suits, Taut};
 use crate::fault::{Fault, Faults};
 use crate::making::holds::Holds;
 use crate::ring::{RingPlan, RingRequest};
-use crate::tool::hand::Hand;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{both, shown};
 
@@ -157,23 +156,23 @@ impl ChainRequest {
     /// The faults of its rings and its weave.
     pub fn taut(&self) -> Result<Taut, Faults> {
         self.check()?;
-        let sizes = self.sized(&Hand::default())?.iter().map(|one| one.size).collect::<Vec<_>>();
+        let sizes = self.sized(&Workshop::default())?.iter().map(|one| one.size).collect::<Vec<_>>();
         Taut::of(self.design()?, &sizes)
     }
 
     /// Whether how its rings lie is known without working it out anew; also where it has faults.
     #[must_use]
     pub fn is_at_hand(&self) -> bool {
-        let sizes = self.sized(&Hand::default());
+        let sizes = self.sized(&Workshop::default());
         let (Ok(design), Ok(sizes)) = (self.design(), sizes) else { return true };
         Taut::is_at_hand(design, &sizes.iter().map(|one| one.size).collect::<Vec<_>>())
     }
 
     /// The sizes of its rings, part by part.
-    pub(super) fn sized(&self, hand: &Hand) -> Result<Vec<Sized>, Faults> {
+    pub(super) fn sized(&self, workshop: &Workshop) -> Result<Vec<Sized>, Faults> {
         let one = |at: &str, ring: &RingRequest| {
             let ring = RingRequest { rings_n: 1, ..ring.clone() };
-            let plan = ring.plan_by(hand).map_err(|faults| faults.within(at))?;
+            let plan = ring.plan_as_wound(workshop).map_err(|faults| faults.within(at))?;
             Ok::<_, Faults>(Sized::of(&ring, &plan))
         };
         let mut sized = vec![one("ring", &self.ring)?];
@@ -188,10 +187,9 @@ impl ChainRequest {
     /// # Errors
     /// As [`ChainRequest::plan`].
     pub fn plan_in(&self, workshop: &Workshop) -> Result<ChainPlan, Faults> {
-        let hand = &workshop.hand;
         self.check()?;
         let weave = self.design()?;
-        let sized = self.sized(hand)?;
+        let sized = self.sized(workshop)?;
         let sizes: Vec<RingSize> = sized.iter().map(|one| one.size).collect();
         let taut = Taut::of(weave, &sizes)?;
         if !taut.fits() {
@@ -204,11 +202,13 @@ impl ChainRequest {
         let building = Building::of(weave, counted.cells_n, counted.across_n)?;
         let (to_make, second_to_make) = self.to_make(weave, counted);
         let ring = RingRequest { rings_n: to_make - second_to_make, ..self.ring.clone() };
-        let planned = ring.plan_by(hand).map_err(|faults| faults.within("ring"))?;
+        let planned = ring.plan_as_wound(workshop).map_err(|faults| faults.within("ring"))?;
         let second = match &self.second_ring {
             Some(second) => {
                 let second = RingRequest { rings_n: second_to_make.max(1), ..second.clone() };
-                let plan = second.plan_by(hand).map_err(|faults| faults.within("second_ring"))?;
+                let plan = second
+                    .plan_at(workshop, second.spent())
+                    .map_err(|faults| faults.within("second_ring"))?;
                 Some((second, plan))
             }
             None => None,

@@ -48,6 +48,6 @@ impl ChainRequest {
         let plan = self.plan_in(workshop)?;
         let schools = Schools { joint: Joint::Open, ..*schools };
         let rings = self.rings()?;
-        rings.made_into(&schools, changes, workshop, &|| self.building(&plan, &schools))
+        Ok(rings.made_into(&schools, changes, workshop, &|| self.building(&plan, &schools))?.made)
     }
 }

@@ -98,7 +98,7 @@ impl ChainRequest {
     #[must_use]
     pub fn sheet(&self, workshop: &Workshop) -> ChainSheet {
         let unit = workshop.habits.unit;
-        let size = self.sized(&workshop.hand).ok().and_then(|all| all.first().map(|one| one.size));
+        let size = self.sized(workshop).ok().and_then(|all| all.first().map(|one| one.size));
         let phrases = write(self, size, unit);
         let (faults, result) = match self.worked(workshop) {
             Ok(worked) => (vec![], Some(worked)),
@@ -121,7 +121,7 @@ impl ChainRequest {
         let made = self.made(&self.schools(workshop), &Changes::default(), workshop)?;
         let (minutes, _) = made.minutes(plan.rings_to_make_n);
         let rings = self.rings()?;
-        let cautions = rings.plan_by(&workshop.hand)?.cautions(&rings, workshop);
+        let cautions = rings.plan_as_wound(workshop)?.cautions(&rings, workshop);
         let laid = self.laid()?;
         let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
         let first = building.before_row(3).max(1);
@@ -191,6 +191,6 @@ impl ChainRequest {
     /// # Errors
     /// The faults of its rings.
     pub fn ring_size(&self) -> Result<RingSize, Faults> {
-        Ok(self.sized(&crate::tool::hand::Hand::default())?[0].size)
+        Ok(self.sized(&Workshop::default())?[0].size)
     }
 }

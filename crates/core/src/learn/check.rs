@@ -234,11 +234,11 @@ impl PieceCheck {
 
     /// Whether it is a later trial of the same piece as another: what that has shown counts for it.
     #[must_use]
-    pub fn follows(&self, before: &Self) -> bool {
+    pub fn follows(&self, before: &Self, workshop: &Workshop) -> bool {
         self.trial.is_some()
             && before.trial.is_some()
             && self.pattern == before.pattern
-            && self.piece.same_in_hand(&before.piece)
+            && self.piece.same_in_hand(&before.piece, workshop)
     }
 
     /// Checks that it can be changed into another without making nonsense of what was read already.

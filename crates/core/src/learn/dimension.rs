@@ -221,7 +221,7 @@ fn of_rings(
     of: CheckedOf,
     workshop: &Workshop,
 ) -> Result<(Vec<ToMeasure>, Drawing), Faults> {
-    let plan = request.plan_by(&workshop.hand)?;
+    let plan = request.plan_in(workshop)?;
     let (tolerances, unit) = (&workshop.tolerances, workshop.habits.unit);
     let mut list = vec![];
     let mut put = |key: &str, what: &str, kind, mm, around| {

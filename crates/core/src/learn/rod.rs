@@ -55,7 +55,7 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
     let takes = |plan: &RingRequest| {
         let rod = plan.target(inside_mm).choose(workshop).ok()?.candidates.into_iter().next()?;
         let plan = plan.target(inside_mm).on(rod.mandrel);
-        let spread = plan.plan_by(&workshop.hand).ok()?.ring_inside_hand_mm;
+        let spread = plan.plan_in(workshop).ok()?.ring_inside_hand_mm;
         Some((rod.shown, plan, spread))
     };
     let (handbook, _, handbook_mm) = takes(&before)?;

@@ -201,7 +201,7 @@ fn marks(
 fn step_told(unit: LengthUnit) -> &'static str {
     match unit {
         LengthUnit::Mm => "half a millimetre",
-        LengthUnit::Inch => "a sixteenth",
+        LengthUnit::Inch => "a thirty-second",
     }
 }
 

@@ -35,9 +35,15 @@ pub(super) fn place(numbers: &Numbers, unit: LengthUnit) -> String {
     }
 }
 
+/// The number of turns that hands count: whole ones and halves; less than a turn by quarters.
+pub(crate) fn counted_turns(turns: f64) -> f64 {
+    let parts = if turns < 1.0 { 4.0 } else { 2.0 };
+    ((turns * parts).round() / parts).max(0.25)
+}
+
 /// A number of turns as an instruction says it.
-pub(super) fn turned(turns: f64) -> String {
-    let text = shown(turns, 2);
+pub(crate) fn turned(turns: f64) -> String {
+    let text = shown(counted_turns(turns), 2);
     if text == "1" { "1 turn".to_owned() } else { format!("{text} turns") }
 }
 

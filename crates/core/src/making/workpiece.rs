@@ -4,7 +4,7 @@ use serde::Serialize;
 
 use crate::tool::outline::Outline;
 use crate::wire::Wire;
-use crate::wire::section::Profile;
+use crate::wire::section::{Profile, WIDTH_SHARE};
 use crate::wire::strength::outer_strain;
 use crate::words::words;
 
@@ -66,7 +66,7 @@ pub struct Stretch {
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Coiled {
-    /// Turns of all coils together.
+    /// Turns of one coil.
     pub turns_n: f64,
     /// Inside of the turns, mm; across the flats or the long way where the rod is not round.
     pub inside_mm: f64,
@@ -101,6 +101,10 @@ pub struct Workpiece {
     /// How it is joined, where it is.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub joined: Option<ClosedBy>,
+    /// How much less strain the side of a coil's turns has than their tightest bend: a flat is as hard as it was sold. The
+    /// side is what gives.
+    #[serde(skip)]
+    pub(crate) softer_at_side: f64,
     /// Where its near end is on the blank as it was cut, mm: what was taken off there since.
     #[serde(rename = "starts_mm")]
     pub(super) gone_mm: f64,
@@ -138,6 +142,7 @@ impl Workpiece {
             fluxed: false,
             hot: false,
             joined: None,
+            softer_at_side: 0.0,
             gone_mm: 0.0,
             outline: None,
             stretches: vec![stretch],
@@ -160,6 +165,7 @@ impl Workpiece {
 
     /// Heat makes all of it soft again.
     pub(super) fn soften(&mut self) {
+        self.softer_at_side = 0.0;
         for stretch in &mut self.stretches {
             (stretch.strain, stretch.outer_strain) = (0.0, 0.0);
         }
@@ -248,6 +254,3 @@ impl Workpiece {
         self.length_mm -= mm;
     }
 }
-
-/// Share of the thickness lost in hammering that goes into width; the rest goes into length.
-pub const WIDTH_SHARE: f64 = 1.0 - crate::shape::LENGTH_SHARE;

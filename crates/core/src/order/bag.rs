@@ -7,7 +7,9 @@ use crate::bench::{Batch, BatchStanding};
 use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
 use crate::piece::Piece;
+use crate::piece::in_hand::InHand;
 use crate::tool::school::Schools;
+use crate::tool::workshop::Workshop;
 use crate::words::words;
 
 /// So many of a piece in a bag, with the recipe they were made by: it stays as it was, whatever becomes of the plan.
@@ -135,6 +137,12 @@ impl Bag {
         }
         let said = format!("{} are more than a bag is said to hold; at most {MOST_IN_A_BAG}.", self.n);
         Err(Fault::new("n", said).limit(f64::from(MOST_IN_A_BAG)))
+    }
+
+    /// What one of it is in the hand, by the schools and changes it was made with. None of what cannot be made any more.
+    #[must_use]
+    pub fn in_hand(&self, workshop: &Workshop) -> Option<InHand> {
+        self.again(1).in_hand(workshop)
     }
 
     /// The batch that makes so many of the same again, by the recipe these were made by.

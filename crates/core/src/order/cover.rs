@@ -4,7 +4,9 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Bag, Order};
-use crate::piece::Piece;
+use crate::bench::Batch;
+use crate::piece::in_hand::InHand;
+use crate::tool::workshop::Workshop;
 use crate::words::words;
 
 words! {
@@ -40,8 +42,8 @@ pub struct LineStanding {
 /// A batch that is on its way, as far as orders are concerned.
 #[derive(Debug, Clone)]
 pub struct BatchOnItsWay<'a> {
-    /// What is made.
-    pub piece: &'a Piece,
+    /// It.
+    pub batch: &'a Batch,
     /// How many of it will be whole, as it is counted: rings, pieces, or pairs.
     pub n: u32,
 }
@@ -55,15 +57,24 @@ pub struct BatchOnItsWay<'a> {
 /// use lorimant_core::order::{Line, Order, OrderState, cover};
 /// use lorimant_core::pattern::PatternRequest;
 /// use lorimant_core::piece::Piece;
+/// use lorimant_core::tool::workshop::Workshop;
 ///
 /// let piece = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap())).with_count(24);
 /// let line = Line { name: "clasps".to_owned(), piece, spares_percent: 10.0, handed_n: 0 };
 /// let order = Order { customer: "wardrobe".to_owned(), due: None, note: String::new(), lines: vec![line] };
-/// let standing = &cover(&[&order], &[], &[])[0][0];
+/// let standing = &cover(&[&order], &[], &[], &Workshop::default())[0][0];
 /// assert_eq!((standing.to_make_n, standing.state), (27, OrderState::ToMake));
 /// ```
 #[must_use]
-pub fn cover(orders: &[&Order], bags: &[&Bag], batches: &[BatchOnItsWay]) -> Vec<Vec<LineStanding>> {
+pub fn cover(
+    orders: &[&Order],
+    bags: &[&Bag],
+    batches: &[BatchOnItsWay],
+    workshop: &Workshop,
+) -> Vec<Vec<LineStanding>> {
+    // Each is worked out once, however many lines look at it.
+    let bagged: Vec<Option<InHand>> = bags.iter().map(|bag| bag.in_hand(workshop)).collect();
+    let made: Vec<Option<InHand>> = batches.iter().map(|one| one.batch.in_hand(workshop)).collect();
     let mut in_bags: Vec<u32> = bags.iter().map(|bag| bag.n).collect();
     let mut under_way: Vec<u32> = batches.iter().map(|batch| batch.n).collect();
     let mut turn: Vec<usize> = (0..orders.len()).collect();
@@ -72,11 +83,10 @@ pub fn cover(orders: &[&Order], bags: &[&Bag], batches: &[BatchOnItsWay]) -> Vec
     for at in turn {
         for line in &orders[at].lines {
             let owed_n = line.owed_n();
-            let bagged = bags.iter().map(|bag| &bag.piece);
-            let in_bags_n = draw(&mut in_bags, bagged, &line.piece, owed_n);
+            let wanted = line.piece.in_hand(workshop);
+            let in_bags_n = draw(&mut in_bags, &bagged, wanted.as_ref(), owed_n);
             let short_n = owed_n - in_bags_n;
-            let made = batches.iter().map(|batch| batch.piece);
-            let drawn_n = draw(&mut under_way, made, &line.piece, line.with_spares(short_n));
+            let drawn_n = draw(&mut under_way, &made, wanted.as_ref(), line.with_spares(short_n));
             let under_way_n = drawn_n.min(short_n);
             let rest_n = short_n - under_way_n;
             let to_make_n = if rest_n > 0 { line.with_spares(rest_n) } else { 0 };
@@ -100,11 +110,16 @@ impl OrderState {
     }
 }
 
+/// Whether both are known and the same in the hand.
+pub(super) fn alike(made: Option<&InHand>, wanted: Option<&InHand>) -> bool {
+    made.zip(wanted).is_some_and(|(made, wanted)| made.is_like(wanted))
+}
+
 /// Draws up to `n` from piles of the same piece, the first before others; gives how many were there.
-fn draw<'a>(piles: &mut [u32], of: impl Iterator<Item = &'a Piece>, piece: &Piece, n: u32) -> u32 {
+fn draw(piles: &mut [u32], of: &[Option<InHand>], wanted: Option<&InHand>, n: u32) -> u32 {
     let mut drawn = 0;
     for (pile, made) in piles.iter_mut().zip(of) {
-        if drawn < n && *pile > 0 && made.same_in_hand(piece) {
+        if drawn < n && *pile > 0 && alike(made.as_ref(), wanted) {
             let from_here = (*pile).min(n - drawn);
             *pile -= from_here;
             drawn += from_here;

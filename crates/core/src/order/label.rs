@@ -4,6 +4,7 @@ use super::Bag;
 use crate::bench::Batch;
 use crate::making::Operation;
 use crate::piece::Piece;
+use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 
@@ -14,7 +15,7 @@ pub struct BagLabel {
     pub name: String,
     /// How many: `24 rings`, `6 pairs`.
     pub count: String,
-    /// Titles with their texts, at most six: wire, wire per piece, rod or jaw, wraps, batch, place.
+    /// Titles with their texts, at most seven: wire, cut or coils, rod or jaw, wraps, finish, batch, place.
     pub rows: Vec<(&'static str, String)>,
     /// The day it was filled.
     pub date: String,
@@ -38,29 +39,20 @@ impl Bag {
     /// let label = bag.label(&Workshop::default());
     /// assert_eq!(label.count, "6 pairs");
     /// let titles: Vec<&str> = label.rows.iter().map(|(title, _)| *title).collect();
-    /// assert_eq!(titles, ["wire", "each takes", "jaw", "wraps", "batch", "place"]);
+    /// assert_eq!(titles, ["wire", "cut", "jaw", "wraps", "batch", "place"]);
     /// ```
     #[must_use]
     pub fn label(&self, workshop: &Workshop) -> BagLabel {
         let unit = workshop.habits.unit;
-        let each = match &self.piece {
-            Piece::Rings(request) => {
-                let plan = request.plan().ok();
-                plan.map(|plan| caliper(plan.wire_length_mm / f64::from(request.rings_n.max(1)), unit))
-            }
-            Piece::Chain(request) => {
-                let plan = request.plan().ok();
-                plan.map(|plan| format!("{} rings, {}", plan.rings_n, caliper(plan.finished_length_mm, unit)))
-            }
-            Piece::Finding(_) => {
-                self.piece.blanks(workshop).ok().map(|blanks| on_ruler(blanks.flush_mm, unit))
-            }
-        };
-        let (held, wraps) = self.formed_on(workshop, unit);
-        let mut rows = vec![("wire", self.piece.wire().shown(unit))];
-        rows.extend(each.map(|each| ("each takes", each)));
-        rows.extend(held);
-        rows.extend(wraps.map(|wraps| ("wraps", wraps)));
+        let batch = self.again(self.n.max(1));
+        let (piece, workshop) = batch.as_made(workshop);
+        let mut rows = vec![("wire", piece.wire().shown(unit))];
+        rows.extend(cut(&piece, &workshop));
+        rows.extend(formed_on(&batch, &piece, &workshop));
+        let finish = piece.finish_told(&workshop);
+        if !finish.is_empty() {
+            rows.push(("finish", finish));
+        }
         rows.extend(self.batch.map(|batch| ("batch", batch.to_string())));
         if !self.place.trim().is_empty() {
             rows.push(("place", self.place.clone()));
@@ -72,39 +64,49 @@ impl Bag {
             date: self.filled_on.to_string(),
         }
     }
+}
 
-    /// What it is wound or rolled on, and how often it is wrapped.
-    fn formed_on(
-        &self,
-        workshop: &Workshop,
-        unit: LengthUnit,
-    ) -> (Option<(&'static str, String)>, Option<String>) {
-        if let Piece::Chain(request) = &self.piece {
-            let rod = request.ring.mandrel.shown_in(unit);
-            return (Some(("rod", format!("{rod}, {}", request.ring.cutting.method.shown()))), None);
+/// What is cut for one, or wound for all: the numbers of the sheet.
+fn cut(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, String)> {
+    let unit = workshop.habits.unit;
+    match piece {
+        Piece::Rings(request) => Some(("coils", request.plan_in(workshop).ok()?.coils_told())),
+        Piece::Chain(request) => {
+            let plan = request.plan_in(workshop).ok()?;
+            let length = caliper(plan.finished_length_mm, unit);
+            Some(("rings", format!("{} for {length}", plan.rings_n)))
         }
-        if let Piece::Rings(request) = &self.piece {
-            let rod = request.mandrel.shown_in(unit);
-            return (Some(("rod", format!("{rod}, {}", request.cutting.method.shown()))), None);
-        }
-        let batch = Batch {
-            name: self.name.clone(),
-            piece: self.piece.clone(),
-            schools: self.schools,
-            changes: self.changes.clone(),
-        };
-        let tasks = batch.tasks(workshop).unwrap_or_default();
-        let mut places: Vec<String> = vec![];
-        for task in tasks.iter().filter(|task| task.step.operation != Operation::Wrap) {
-            if let Some(mm) = task.step.numbers.tool_mm {
-                let place = caliper(mm, unit);
-                if !places.contains(&place) {
-                    places.push(place);
-                }
+        Piece::Finding(_) => Some(("cut", on_ruler(piece.blanks(workshop).ok()?.flush_mm, unit))),
+    }
+}
+
+/// What it is formed on: rod and cut of rings, places on the jaws and wraps of a finding.
+fn formed_on(batch: &Batch, piece: &Piece, workshop: &Workshop) -> Vec<(&'static str, String)> {
+    let unit = workshop.habits.unit;
+    let request = match piece {
+        Piece::Finding(request) => request,
+        Piece::Rings(request) => return vec![("rod", rod(request, unit))],
+        Piece::Chain(request) => return vec![("rod", rod(&request.ring, unit))],
+    };
+    let mut places: Vec<String> = vec![];
+    for task in batch.tasks(workshop).unwrap_or_default() {
+        if let Some(mm) = task.step.numbers.tool_mm.filter(|_| task.step.operation != Operation::Wrap) {
+            let place = caliper(mm, unit);
+            if !places.contains(&place) {
+                places.push(place);
             }
         }
-        let wraps = tasks.iter().find(|task| task.step.operation == Operation::Wrap);
-        let wraps = wraps.and_then(|task| task.step.numbers.turns_n).map(|n| shown(n, 2));
-        ((!places.is_empty()).then(|| ("jaw", places.join(", "))), wraps)
     }
+    let mut rows = vec![];
+    if !places.is_empty() {
+        rows.push(("jaw", places.join(", ")));
+    }
+    if request.kind.0.parameters.iter().any(|parameter| parameter.name == "wraps_n") {
+        rows.push(("wraps", shown(request.value("wraps_n"), 2)));
+    }
+    rows
+}
+
+fn rod(request: &RingRequest, unit: LengthUnit) -> String {
+    format!("{}, {}", request.mandrel.shown_in(unit), request.cutting.method.shown())
 }

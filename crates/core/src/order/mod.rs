@@ -21,6 +21,7 @@ pub use to_make::{Covered, due_of, to_begin};
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::pattern::MOST_PIECES;
 use crate::piece::Piece;
+use crate::tool::workshop::Workshop;
 use crate::words::counted;
 
 /// Years an order can be due in: others are slips of the pen.
@@ -179,7 +180,13 @@ impl Order {
     ///
     /// # Errors
     /// A fault at `line` for one there is not, at `n` for none, more than are owed, or more than lie in bags.
-    pub fn hand_over(&self, line: usize, n: u32, bags: &[&Bag]) -> Result<(Self, Vec<(usize, Bag)>), Fault> {
+    pub fn hand_over(
+        &self,
+        line: usize,
+        n: u32,
+        bags: &[&Bag],
+        workshop: &Workshop,
+    ) -> Result<(Self, Vec<(usize, Bag)>), Fault> {
         let Some(wanted) = self.lines.get(line) else {
             return Err(Fault::new("line", format!("This order has no line {}.", line.saturating_add(1))));
         };
@@ -188,8 +195,9 @@ impl Order {
             let said = format!("{n} cannot be handed over: {owed_n} of {} are owed.", wanted.name);
             return Err(Fault::new("n", said).limit(f64::from(owed_n)));
         }
-        let mut of_it: Vec<usize> =
-            (0..bags.len()).filter(|at| bags[*at].piece.same_in_hand(&wanted.piece)).collect();
+        let in_hand = wanted.piece.in_hand(workshop);
+        let is_it = |at: &usize| cover::alike(bags[*at].in_hand(workshop).as_ref(), in_hand.as_ref());
+        let mut of_it: Vec<usize> = (0..bags.len()).filter(is_it).collect();
         of_it.sort_by_key(|at| bags[*at].filled_on);
         let there_n: u32 = of_it.iter().map(|at| bags[*at].n).fold(0, u32::saturating_add);
         if n > there_n {

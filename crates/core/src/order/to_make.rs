@@ -2,10 +2,10 @@
 
 use jiff::civil::Date;
 
+use super::cover::alike;
 use super::{LineStanding, Order};
 use crate::bench::Batch;
 use crate::bench::sittings::agenda::{JobOf, Unmet, Wanted};
-use crate::piece::Piece;
 use crate::rack::cut_plan::picked::Picked;
 use crate::tool::workshop::Workshop;
 
@@ -20,12 +20,15 @@ pub struct Covered<'a> {
     pub lines: &'a [LineStanding],
 }
 
-/// The day a batch of a piece is due: that of the first order with a line that it covers.
+/// The day a batch is due: that of the first order with a line that it covers.
 #[must_use]
-pub fn due_of(piece: &Piece, orders: &[Covered]) -> Option<Date> {
+pub fn due_of(batch: &Batch, orders: &[Covered], workshop: &Workshop) -> Option<Date> {
+    let made = batch.in_hand(workshop);
     let covers = |of: &&Covered| {
         let mut lines = of.order.lines.iter().zip(of.lines);
-        lines.any(|(line, at)| at.under_way_n > 0 && piece.same_in_hand(&line.piece))
+        lines.any(|(line, at)| {
+            at.under_way_n > 0 && alike(made.as_ref(), line.piece.in_hand(workshop).as_ref())
+        })
     };
     orders.iter().filter(covers).filter_map(|of| of.order.due).min()
 }
@@ -41,7 +44,7 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
                 continue;
             }
             let job = JobOf::Line { order: of.id, line: i };
-            let batch = Batch::of(&line.name, line.piece.clone(), at.to_make_n);
+            let batch = Batch::of(&line.name, line.piece.clone().known(workshop), at.to_make_n);
             match batch.tasks(workshop) {
                 Ok(tasks) => {
                     let standing = batch.standing(&tasks, &[]);

@@ -6,8 +6,8 @@ use super::form::Formed;
 use super::is_nothing;
 use crate::making::Operation;
 use crate::shape::Segment;
-use crate::tool::school::{CutWhen, Rounding, WrapTail};
-use crate::words::length::{LengthUnit, ruler_step_mm};
+use crate::tool::school::{CutWhen, FlatTo, Rounding, WrapTail};
+use crate::words::length::{LengthUnit, ruler_mark_mm, ruler_step_mm};
 
 /// The sliver that falls off with each piece, in thicknesses of the wire.
 pub const TRIM: f64 = 0.6;
@@ -39,7 +39,8 @@ pub struct Blank {
     /// What trials have shown that it must be longer, or shorter, than its parts add up to.
     #[serde(skip_serializing_if = "is_nothing")]
     pub allowance_mm: f64,
-    /// What rounding up to the ruler's next mark adds, where the piece has an end that may be longer, and the allowance.
+    /// What the ruler's mark adds, and the allowance: never less than nothing where the piece has an end that may be longer,
+    /// up to half a mark either way where it has none.
     pub surplus_mm: f64,
     /// Where that shows.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -80,7 +81,9 @@ impl Formed<'_> {
     pub fn blank(&self, unit: LengthUnit) -> Blank {
         let h = self.design.profile.thickness_mm();
         let ends = &self.request.ends;
-        let trim_mm = ends.trim_mm.unwrap_or(TRIM * h);
+        // The flat of the cutter to the spool pinches the far end: where its tail comes off anyway, that is no loss of its own.
+        let pinched_tail = self.schools.flat_to == FlatTo::Spool && self.design.tails_mm.1 > 0.0;
+        let trim_mm = if pinched_tail { 0.0 } else { ends.trim_mm.unwrap_or(TRIM * h) };
         let filing_mm = ends.filing_mm.unwrap_or(FILING * h);
         let (near_free, far_free) = self.free_ends();
         // The two ends of folded wire are trimmed to each other as it is, and a coil has its tail.
@@ -106,7 +109,7 @@ impl Formed<'_> {
         let right_filing_mm = if right { filing_mm } else { 0.0 };
         let developed_mm = self.developed_mm();
         let flush = developed_mm + left_filing_mm + right_filing_mm + left_tail_mm + right_tail_mm;
-        // What the ruler adds stays where the piece may be longer; a piece that closes at both ends is set off exactly.
+        // What the ruler adds stays where the piece may be longer.
         let named = |segment: Option<&Segment>| segment.map_or("end", |segment| segment.what);
         let surplus = match (right_tail_mm > 0.0, left_tail_mm > 0.0, far_free, near_free) {
             (true, ..) => Some(("tail", true)),
@@ -119,7 +122,11 @@ impl Formed<'_> {
         let (surplus_at, surplus_far) = (surplus.map(|(at, _)| at), surplus.map(|(_, far)| far));
         let step = ruler_step_mm(unit);
         let wanted = flush + allowance;
-        let flush_mm = if surplus_at.is_some() { (wanted / step - 1e-9).ceil() * step } else { wanted };
+        // Where no end may be longer the nearest mark is taken, and the loops share what is over or missing.
+        let flush_mm = match surplus_at {
+            Some(_) => (wanted / step - 1e-9).ceil() * step,
+            None => ruler_mark_mm(wanted, unit).max(step),
+        };
         Blank {
             developed_mm,
             allowance_mm: allowance,

@@ -7,9 +7,9 @@ use crate::making::Operation;
 use crate::making::holds::Holds;
 use crate::making::wear::ought_to_bear;
 use crate::wire::metal::Temper;
-use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, TUMBLED, WATCH_STRAIN};
+use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, WATCH_STRAIN, tumbled_strain};
 use crate::words::counted;
-use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm};
+use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm, shown};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
@@ -55,7 +55,7 @@ impl Formed<'_> {
                 if mm > 0.0 { "longer" } else { "shorter" }
             ),
         };
-        let each = figure("blank", Question::Cut, "cut, flush to flush", format!("{flush_mm:.1}"), "mm")
+        let each = figure("blank", Question::Cut, "cut, flush to flush", shown(flush_mm, 1), "mm")
             .measured_off(flush_mm)
             .says("What to measure off for one piece, from the spool's flush end to the cut.")
             .formula(
@@ -176,7 +176,7 @@ impl Formed<'_> {
         }
         let bears = self.weakest(0.0).map(|(_, newtons)| Holds::of(newtons, false).first_set_n);
         figures.extend(bears.and_then(|first| ought_to_bear(self.request.kind.0.wears(), first)));
-        if let Some((bend, newtons)) = self.weakest(TUMBLED) {
+        if let Some((bend, newtons)) = self.weakest(tumbled_strain(self.design.profile.thickness_mm())) {
             figures.push(
                 figure(
                     "opens-tumbled",
@@ -262,8 +262,8 @@ impl Blank {
     /// The blank in one line: cut length, both ways.
     pub fn line(&self, unit: LengthUnit) -> String {
         match unit {
-            LengthUnit::Mm => format!("{} ({})", on_ruler(self.cut_mm, unit), inches(self.cut_mm)),
-            LengthUnit::Inch => format!("{} ({:.1} mm)", on_ruler(self.cut_mm, unit), self.cut_mm),
+            LengthUnit::Mm => format!("{} ({})", on_ruler(self.flush_mm, unit), inches(self.flush_mm)),
+            LengthUnit::Inch => format!("{} ({:.1} mm)", on_ruler(self.flush_mm, unit), self.flush_mm),
         }
     }
 }

@@ -8,10 +8,11 @@ use super::pull::Hold;
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::operations::{
-    self, Ball, Bend, Check, Close, Coil, Cut, Flatten, Handwork, MakeFlush, Part, Round, Spiral, Stiffen,
-    Straighten, Trim, Tumble, Wrap,
+    self, Ball, Bend, Check, Close, Coil, Cut, Flatten, Handwork, Left, MakeFlush, Part, Round, Spiral,
+    Stiffen, Straighten, Trim, Tumble, Wrap,
 };
 use crate::making::run::From;
+use crate::making::telling::LEVEL_MM;
 use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment, ball_wire_mm};
 use crate::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Straightening};
@@ -86,16 +87,24 @@ impl Formed<'_> {
         let formed = self.design.steps[..on_spool].iter().flat_map(|step| &step.segments).max();
         let formed_to = formed.and_then(|i| writing.spans.get(*i)).map(|span| span.1);
         route.push(Box::new(Cut {
-            length_mm: blank.flush_exact_mm() + if pinched { blank.trim_mm } else { 0.0 },
+            length_mm: blank.flush_exact_mm(),
             surplus_mm: blank.surplus_mm,
             surplus_at: blank.surplus_at,
             allowance_mm: blank.allowance_mm,
             flat_to: schools.flat_to,
             formed_mm: formed_to,
             each_mm: blank.cut_mm,
+            sliver_mm: if pinched { blank.trim_mm } else { 0.0 },
+            marks: writing.marks(&self.design.steps[on_spool..]),
         }));
-        if pinched {
-            route.push(Box::new(Trim { what: "right end", far: true, off_mm: blank.trim_mm, left: None }));
+        if pinched && blank.trim_mm > 0.0 {
+            let off_mm = blank.trim_mm;
+            route.push(Box::new(Trim {
+                what: "right end",
+                far: true,
+                off_mm,
+                left: Left::Marked(blank.flush_mm),
+            }));
         }
         if after {
             let (by, pulls_n) = (schools.straightening, schools.pulls_n);
@@ -240,6 +249,10 @@ impl<'a> Writing<'a> {
                 let (near_mm, far_mm) = (self.blank.left_filing_mm, self.blank.right_filing_mm);
                 route.push(Box::new(Round { what: step.what, by: schools.rounding, near_mm, far_mm, hint }));
             }
+            Operation::Kick => {
+                self.trim_long(route);
+                self.bend(step, route);
+            }
             Operation::Part => {
                 self.tumble(route);
                 let fold = self.formed.design.fold();
@@ -281,6 +294,10 @@ impl<'a> Writing<'a> {
                 let turned = |(shape, _): (&Segment, _)| shape.curve(self.formed.design.profile).angle();
                 let more_n = lifted.map(turned).sum::<f64>() / std::f64::consts::TAU;
                 route.push(Box::new(Coil { what, formed, more_n, hint }));
+                // A cone comes off the taper and is trimmed before its mouths are levelled.
+                if matches!(formed.shape.course, Course::Cone { .. }) {
+                    self.trim_tail(false, route);
+                }
             }
             Operation::Spiral => route.push(Box::new(Spiral { what, formed, hint })),
             _ => {
@@ -293,10 +310,10 @@ impl<'a> Writing<'a> {
                 let (left, right) = (self.blank.left_tail_mm, self.blank.right_tail_mm);
                 let done = n + 1 == step.segments.len();
                 if done && right > 0.0 && step.segments.contains(&last) {
-                    route.push(Box::new(Trim { what: "tail", far: true, off_mm: right, left: None }));
+                    route.push(Box::new(Trim { what: "tail", far: true, off_mm: right, left: Left::NoTail }));
                 }
                 if done && left > 0.0 && step.segments.contains(&0) {
-                    route.push(Box::new(Trim { what: "tail", far: false, off_mm: left, left: None }));
+                    route.push(Box::new(Trim { what: "tail", far: false, off_mm: left, left: Left::NoTail }));
                 }
             }
         }
@@ -424,21 +441,55 @@ impl<'a> Writing<'a> {
         let length = self.spans.get(end).map_or(0.0, |(a, b)| b - a);
         let filed = if far { self.blank.right_filing_mm } else { self.blank.left_filing_mm };
         let off_mm = if far { self.blank.right_tail_mm } else { self.blank.left_tail_mm };
-        let left = Some((segments[end].what, length + filed));
+        let left = Left::Stretch(segments[end].what, length + filed);
         route.push(Box::new(Trim { what: segments[end].what, far, off_mm, left }));
     }
 
     /// What comes last: tails nobody trimmed yet, the barrel.
     fn finish(&self, route: &mut Route) {
         self.trim_long(route);
-        for (off_mm, far) in [(self.blank.left_tail_mm, false), (self.blank.right_tail_mm, true)] {
-            if off_mm > 0.0 && !tail_is_off(route, far) {
-                route.push(Box::new(Trim { what: "tail", far, off_mm, left: None }));
-            }
-        }
+        self.trim_tail(false, route);
+        self.trim_tail(true, route);
         if !route.iter().any(|does| does.operation() == Operation::Part) {
             self.tumble(route);
         }
+    }
+
+    /// A tail that nobody trimmed yet.
+    fn trim_tail(&self, far: bool, route: &mut Route) {
+        let off_mm = if far { self.blank.right_tail_mm } else { self.blank.left_tail_mm };
+        if off_mm > 0.0 && !tail_is_off(route, far) {
+            route.push(Box::new(Trim { what: "tail", far, off_mm, left: Left::NoTail }));
+        }
+    }
+
+    /// Where bends that are still to be made begin, as they are marked while the wire is straight: from the far end or not, and
+    /// how far, mm. What is rolled from the very end needs no mark; what is bent of a folded wire is measured when it is.
+    fn marks(&self, steps: &[Forming]) -> Vec<(bool, f64)> {
+        let bent = steps.iter().filter(|step| {
+            use Operation::{Bend, Fold, Loop, Spiral, Wrap};
+            matches!(step.kind, Loop | Bend | Spiral | Wrap | Fold)
+        });
+        let folded = self.formed.design.fold().is_some();
+        let mut marks: Vec<(bool, f64)> = bent
+            .flat_map(|step| step.segments.iter().map(move |i| (step.kind, *i)))
+            .filter(|(kind, _)| !folded || *kind == Operation::Fold)
+            .filter_map(|(kind, i)| {
+                let (segment, span) = self.segment(i)?;
+                if matches!(segment.course, Course::Straight { .. } | Course::Ball { .. }) {
+                    return None;
+                }
+                if kind == Operation::Fold {
+                    return Some((false, f64::midpoint(span.0, span.1)));
+                }
+                let far = self.from(span) == From::FarEnd;
+                Some((far, if far { self.blank.flush_exact_mm() - span.1 } else { span.0 }))
+            })
+            .filter(|(_, at)| *at >= LEVEL_MM)
+            .collect();
+        marks.sort_by(|a, b| a.0.cmp(&b.0).then(a.1.total_cmp(&b.1)));
+        marks.dedup();
+        marks
     }
 
     fn tumble(&self, route: &mut Route) {

@@ -19,7 +19,7 @@ use crate::shape::view::Side;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::Temper;
-use crate::words::length::{LengthUnit, caliper_number, on_ruler};
+use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::quoted;
 use crate::words::sentence::{self, Phrase};
 
@@ -333,7 +333,7 @@ pub fn measured(marks: &[Mark]) -> impl Iterator<Item = &Mark> {
 /// Where a mark stands, in the few signs of a tile or a strip.
 pub fn mark_told(at_mm: f64, unit: LengthUnit) -> String {
     match unit {
-        LengthUnit::Mm => format!("{at_mm:.1}"),
-        LengthUnit::Inch => format!("{} in", caliper_number(at_mm, unit)),
+        LengthUnit::Mm => on_ruler(at_mm, unit).trim_end_matches(" mm").to_owned(),
+        LengthUnit::Inch => on_ruler(at_mm, unit),
     }
 }

@@ -1,5 +1,6 @@
 //! A piece to be made: rings planned on a rod, a finding, or a chain. Whoever does not care which asks here.
 
+pub mod in_hand;
 pub mod mate;
 pub mod route;
 
@@ -10,11 +11,11 @@ use crate::drawing::Thumbnail;
 use crate::fault::Faults;
 use crate::making::Changes;
 use crate::pattern::{self, PatternRequest};
-use crate::ring::{self, RingRequest};
+use crate::ring::{self, RingPlan, RingRequest};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::counted;
-use crate::words::length::{LengthUnit, on_ruler, ruler_step_mm};
+use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::sentence;
 
 /// A piece that can be made.
@@ -103,42 +104,25 @@ impl Piece {
         )
     }
 
-    /// Whether one of it is the same in the hand as one of another: the same piece of the same wire with the same
-    /// dimensions, however many there are of each, whichever plier it is rolled on and whatever its route does otherwise.
+    /// Whether one of it is the same in the hand as one of another, both as this workshop makes them: however many there are
+    /// of each and however they are made. What this workshop cannot make is compared as it is written.
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
     /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::tool::workshop::Workshop;
     ///
+    /// let shop = Workshop::default();
     /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
-    /// assert!(hook.same_in_hand(&hook.clone().with_count(40)));
+    /// assert!(hook.same_in_hand(&hook.clone().with_count(40), &shop));
     /// let eight = Piece::Finding(PatternRequest::usual("figure-eight".parse().unwrap()));
-    /// assert!(!hook.same_in_hand(&eight));
+    /// assert!(!hook.same_in_hand(&eight, &shop));
     /// ```
     #[must_use]
-    pub fn same_in_hand(&self, other: &Self) -> bool {
-        let alike = |piece: &Self| piece.clone().with_count(1).with_wires(|wire| wire.lot = None);
-        match (alike(self).changed(Changes::default()), alike(other)) {
-            (Self::Rings(one), Self::Rings(other)) => {
-                one == RingRequest { route: Changes::default(), wish: one.wish, ..other }
-            }
-            (Self::Finding(one), Self::Finding(other)) => {
-                let one = one.settled();
-                // What trials have shown of the blank is trimmed off or formed away.
-                one == PatternRequest {
-                    route: Changes::default(),
-                    plier: one.plier.clone(),
-                    allowance_mm: one.allowance_mm,
-                    ..other.settled()
-                }
-            }
-            (Self::Chain(one), Self::Chain(mut other)) => {
-                // Spares, and how it is made otherwise, are not how it is in the hand.
-                other.ring.route = Changes::default();
-                (other.ring.rings_n, other.ring.wish) = (one.ring.rings_n, one.ring.wish);
-                (other.spares_n, other.spoiled_share) = (one.spares_n, one.spoiled_share);
-                one == other
-            }
+    pub fn same_in_hand(&self, other: &Self, workshop: &Workshop) -> bool {
+        match (self.in_hand(workshop), other.in_hand(workshop)) {
+            (Some(one), Some(other)) => one.is_like(&other),
+            (None, None) => self.clone().with_count(1) == other.clone().with_count(1),
             _ => false,
         }
     }
@@ -278,14 +262,14 @@ impl Piece {
     /// # Errors
     /// The faults of the plan or finding.
     pub fn blanks(&self, workshop: &Workshop) -> Result<Blanks, Faults> {
-        let unit = workshop.habits.unit;
         match self {
             Self::Finding(request) => {
+                let unit = workshop.habits.unit;
                 let blank = request.form()?.by(request.schools(workshop)).blank(unit);
                 Ok(Blanks { length_mm: blank.cut_mm, flush_mm: blank.flush_mm, n: request.blanks_n() })
             }
-            Self::Rings(request) => coils(request, unit),
-            Self::Chain(request) => coils(&request.rings()?, unit),
+            Self::Rings(request) => Ok(coils(&request.plan_in(workshop)?)),
+            Self::Chain(request) => Ok(coils(&request.rings()?.plan_as_wound(workshop)?)),
         }
     }
 
@@ -298,7 +282,7 @@ impl Piece {
         if let Self::Chain(request) = self
             && let Some(second) = request.second_rings()?
         {
-            all.push((second.wire.clone(), coils(&second, workshop.habits.unit)?));
+            all.push((second.wire.clone(), coils(&second.plan_as_wound(workshop)?)));
         }
         Ok(all)
     }
@@ -329,12 +313,7 @@ impl Piece {
     }
 }
 
-/// One length of wire a coil, tails included.
-fn coils(request: &RingRequest, unit: LengthUnit) -> Result<Blanks, Faults> {
-    let plan = request.plan()?;
-    let step = ruler_step_mm(unit);
-    // The last coil of several may have fewer rings; each is cut for a full one.
-    let coil_mm = plan.wire_length_mm / f64::from(plan.coils_n);
-    let length_mm = (coil_mm / step - 1e-9).ceil() * step;
-    Ok(Blanks { length_mm, flush_mm: length_mm, n: plan.coils_n })
+/// One length of wire a coil, tails included, as it is pulled off the spool.
+fn coils(plan: &RingPlan) -> Blanks {
+    Blanks { length_mm: plan.coil_wire_mm, flush_mm: plan.coil_wire_mm, n: plan.coils_n }
 }

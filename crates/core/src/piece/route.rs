@@ -155,8 +155,13 @@ impl Piece {
             .filter(|lost| lost.mm > 0.0)
             .collect();
         let workpiece = made.finished().cloned().unwrap_or_else(|| Workpiece::of(wire, 0.0));
-        let in_the_pieces_mm = f64::from(pieces_n) * workpiece.length_mm;
-        let off_the_spool_mm = in_the_pieces_mm + lost.iter().map(|lost| lost.mm).sum::<f64>();
+        // What the ruler's mark adds stays in the piece.
+        let blanks = self.blanks(workshop)?;
+        let off_the_spool_mm = match self {
+            Self::Finding(_) => f64::from(blanks.n) * blanks.length_mm,
+            _ => f64::from(pieces_n) * workpiece.length_mm + lost.iter().map(|lost| lost.mm).sum::<f64>(),
+        };
+        let in_the_pieces_mm = off_the_spool_mm - lost.iter().map(|lost| lost.mm).sum::<f64>();
         let (hands_min, unattended_min) = made.minutes(pieces_n);
         let most = |of: fn(&Step) -> f64| made.steps.iter().map(of).fold(0.0, f64::max);
         let totals = Totals {

@@ -285,7 +285,7 @@ impl RingTarget {
         let as_good = |inside: Outline, rod: &Mandrel, layers: u32| {
             let within = |plan: RingPlan| off(inside) <= plan.ring_inside_hand_mm;
             let near = off(inside) <= FARTHEST_MM + FARTHEST_SHARE * self.target_inside_diameter_mm;
-            layers == 0 && near && self.on(rod.clone()).plan_by(&workshop.hand).is_ok_and(within)
+            layers == 0 && near && self.on(rod.clone()).plan_in(workshop).is_ok_and(within)
         };
         let mut ranked: Vec<_> = ranked
             .into_iter()

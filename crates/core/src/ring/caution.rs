@@ -77,6 +77,9 @@ impl Method {
     }
 }
 
+/// Effort that no hand has, as a multiple of bending 20 AWG soft copper: 4 mm soft copper. An estimate.
+const BEYOND_HANDS: f64 = 120.0;
+
 impl RingPlan {
     /// Cautions for this plan, most pressing first.
     ///
@@ -107,6 +110,16 @@ impl RingPlan {
             found.push(caution(
                 Level::Watch,
                 format!("This bend uses most of the stretch the metal has left. {advice} An estimate."),
+            ));
+        }
+        if self.hand_effort > BEYOND_HANDS {
+            found.push(caution(
+                Level::Stop,
+                format!(
+                    "No hand winds this: it takes {:.0} times the effort of 20 AWG soft copper. Use thinner or softer wire, or a \
+                     bending machine.",
+                    self.hand_effort
+                ),
             ));
         }
         if self.springback_ratio < 0.7 {

@@ -51,7 +51,7 @@ impl RingRequest {
                 Err(Fault::new(field_of(slot), said).into())
             }
         }?;
-        Ok(changed.keeping_its_lot(self).recounted())
+        Ok(changed.keeping_its_lot(self).recounted(workshop))
     }
 
     /// The same with what the workshop knows of its lot by now.
@@ -81,7 +81,7 @@ impl RingRequest {
                 // `3 m`: as many as that gives.
                 Err(fault) => match Supply::read(text, workshop.habits) {
                     Ok(supply) if !text.trim().ends_with(|c: char| c.is_ascii_digit()) => {
-                        supply.makes(self, workshop.habits.unit)?;
+                        supply.makes(self, workshop)?;
                         changed.wish.supply = Some(supply);
                     }
                     _ => return Err(fault.into()),
@@ -235,7 +235,7 @@ impl RingRequest {
         let with = |label: &str, change: &dyn Fn(&mut Self)| {
             let mut request = self.clone();
             change(&mut request);
-            let request = request.keeping_its_lot(self).recounted();
+            let request = request.keeping_its_lot(self).recounted(workshop);
             let plan = request.plan();
             let effect = effect(slot, &request, &plan, workshop.habits.unit);
             Choice::of(label.to_owned(), effect, request == *self, plan.is_ok(), request)

@@ -1,13 +1,14 @@
 //! The figures of a ring plan, each with its working.
 
-use super::{RingPlan, RingRequest};
+use super::{FinishedRings, RingPlan, RingRequest};
 use crate::figure::{Figure, Level, Question, figure};
+use crate::making::Step;
 use crate::making::holds::Holds;
 use crate::making::wear::{Wear, ought_to_bear};
-use crate::shape::hammered::width_mm;
 use crate::tool::cutting::Method;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Shape;
+use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
@@ -18,15 +19,10 @@ const VOCE: &str = "Voce flow curve with typical handbook values; bending of pla
 const GEOMETRY: &str = "Geometry.";
 const TALLY: &str = "Counting.";
 
-impl RingPlan {
-    /// Every figure of the plan in the order it is read, with its working.
-    pub fn figures(&self, request: &RingRequest) -> Vec<Figure> {
-        self.figures_by(request, &Hand::default(), LengthUnit::Mm)
-    }
-
-    /// The same for a plan made by a hand as even as this, in the unit read first.
-    pub fn figures_by(&self, request: &RingRequest, hand: &Hand, unit: LengthUnit) -> Vec<Figure> {
-        let mut figures = self.in_your_hand(request, hand, unit);
+impl FinishedRings {
+    /// Every figure of the rings in the order it is read, with its working.
+    pub fn figures(&self, request: &RingRequest, workshop: &Workshop) -> Vec<Figure> {
+        let mut figures = self.in_your_hand(request, &workshop.hand, workshop.habits.unit);
         figures.extend(self.on_the_rod(request));
         figures.extend(self.off_the_spool(request));
         figures.extend(self.will_it_hold(request));
@@ -35,8 +31,11 @@ impl RingPlan {
 
     fn in_your_hand(&self, request: &RingRequest, hand: &Hand, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::InYourHand;
-        let id = self.ring_inside_diameter_mm;
+        let id = self.plan.ring_inside_diameter_mm;
         let thickness = request.wire.profile().thickness_mm();
+        let last = self.made.finished();
+        let stretch = last.and_then(|last| last.stretches.first());
+        let wide = stretch.map_or(thickness, |stretch| request.in_its_plane(stretch).0);
         let taken = request.cutting.taken(request.wire.size_mm).from_ring_mm;
         let label = match request.mandrel.shape {
             Shape::Round => "ring inside Ø",
@@ -56,20 +55,31 @@ impl RingPlan {
         let spread = format!(
             "In your hand ± {:.2} mm, one standard deviation. Of that metal and kerf ± {:.2}: {metal}, wire size ±1 %, kerf \
              ±0.02 mm; your hand adds {}, each in mm, in squares.",
-            self.ring_inside_hand_mm,
-            self.ring_inside_spread_mm,
+            self.plan.ring_inside_hand_mm,
+            self.plan.ring_inside_spread_mm,
             sources.join(", ")
         );
-        let (formula, numbers) = if request.mandrel.shape == Shape::Round {
+        let (coil, closing_mm) = (self.plan.coil_inside_diameter_mm, taken / std::f64::consts::PI);
+        // As it was shut, before it was hammered: once or oftener, each time from what it was.
+        let shut = coil - closing_mm;
+        let (formula, numbers) = if request.mandrel.shape != Shape::Round {
             (
-                "2·(R1 − c) − taken/π",
-                format!("{:.3} − {taken:.3}/π = {id:.3} mm", self.coil_inside_diameter_mm),
+                "outline of perimeter P·R1/R0 + 2πc·(R1/R0 − 1) − taken, grown as it is hammered",
+                format!(
+                    "R0/R1 = {:.4}, cut takes {taken:.3} mm, then {id:.3} mm across",
+                    self.plan.springback_ratio
+                ),
+            )
+        } else if wide > thickness + 1e-9 {
+            (
+                "(2·(R1 − c) − taken/π + h)·growth − width",
+                format!(
+                    "({coil:.3} − {taken:.3}/π + {thickness:.3}) × {:.4} − {wide:.3} = {id:.3} mm",
+                    (id + wide) / (shut + thickness)
+                ),
             )
         } else {
-            (
-                "outline of perimeter P·R1/R0 + 2πc·(R1/R0 − 1) − taken",
-                format!("R0/R1 = {:.4}, cut takes {taken:.3} mm: {id:.3} mm across", self.springback_ratio),
-            )
+            ("2·(R1 − c) − taken/π", format!("{coil:.3} − {taken:.3}/π = {id:.3} mm"))
         };
         let closing = match request.cutting.method {
             Method::Saw => "the saw's kerf is closed",
@@ -79,7 +89,7 @@ impl RingPlan {
         };
         let inside = figure("ring-inside", question, label, format!("{id:.2}"), "mm")
             .ruler(id)
-            .more(format!("± {}", caliper_number(self.ring_inside_hand_mm, unit)))
+            .more(format!("± {}", caliper_number(self.plan.ring_inside_hand_mm, unit)))
             .says(format!("Inside of the ring in your hand, after the coil has sprung open and {closing}."))
             .formula(formula, numbers)
             .assumes(
@@ -87,31 +97,36 @@ impl RingPlan {
                 spread,
                 VOCE,
             );
-        let od = self.ring_outside_diameter_mm;
+        let od = self.plan.ring_outside_diameter_mm;
         let outside = figure("ring-outside", question, "outside", format!("{od:.2}"), "mm")
             .ruler(od)
-            .says("Outside of the same ring: inside plus twice the wire's thickness.")
-            .formula("ID + 2·h", format!("{id:.3} + 2 × {thickness:.3} = {od:.3} mm"))
+            .says("Outside of the same ring: inside plus twice the wire's width in its plane.")
+            .formula("ID + 2·w", format!("{id:.3} + 2 × {wide:.3} = {od:.3} mm"))
             .assumes(
-                "Wire keeps its thickness in the bend.",
+                "Wire keeps its width in the bend.",
                 "As the inside, and twice ±1 % of the wire.",
                 GEOMETRY,
             );
-        let ratio =
-            figure("aspect-ratio", question, "inside Ø to wire", format!("{:.2}", self.aspect_ratio), "")
-                .says("Ratio of the ring's inside to its wire: what decides which weaves it will go into.")
-                .formula("ID / h", format!("{id:.3} / {thickness:.3} = {:.3}", self.aspect_ratio))
-                .assumes(
-                    "Measured in the plane of the ring.",
-                    "As the inside, and ±1 % of the wire.",
-                    GEOMETRY,
-                );
-        let gap = figure("gap-step", question, "gap stands sideways", format!("{:.2}", self.gap_step_mm), "mm")
-            .ruler(self.gap_step_mm)
+        let ratio = figure(
+            "aspect-ratio",
+            question,
+            "inside Ø to wire",
+            format!("{:.2}", self.plan.aspect_ratio),
+            "",
+        )
+        .says("Ratio of the ring's inside to its wire: what decides which weaves it will go into.")
+        .formula("ID / w", format!("{id:.3} / {wide:.3} = {:.3}", self.plan.aspect_ratio))
+        .assumes(
+            "Measured in the plane of the ring.",
+            "As the inside, and ±1 % of the wire.",
+            GEOMETRY,
+        );
+        let gap = figure("gap-step", question, "gap stands sideways", format!("{:.2}", self.plan.gap_step_mm), "mm")
+            .ruler(self.plan.gap_step_mm)
             .says("A cut ring is a turn of a helix: its ends stand one turn apart sideways until you twist it closed.")
             .formula(
                 "pitch · R1/R0",
-                format!("{:.3} / {:.4} = {:.3} mm", self.pitch_mm, self.springback_ratio, self.gap_step_mm),
+                format!("{:.3} / {:.4} = {:.3} mm", self.plan.pitch_mm, self.plan.springback_ratio, self.plan.gap_step_mm),
             )
             .assumes("Close coil, each turn against the last.", "± 1 % of the wire, more where turns were spread.", GEOMETRY);
         vec![inside, outside, ratio, gap]
@@ -126,35 +141,37 @@ impl RingPlan {
     /// Turns to wind, and turns left.
     fn turns(&self, request: &RingRequest) -> [Figure; 2] {
         let question = Question::OnTheRod;
-        let ratio = self.springback_ratio;
-        let mut wound =
-            figure("turns-wound", question, "turns to wind", format!("{:.1}", self.turns_wound), "")
-                .says("Turns to lay on the rod, so that enough are left once it has sprung open.")
-                .formula(
-                    "turns left · R1/R0",
-                    format!("{:.2} / {ratio:.4} = {:.2}", self.turns_relaxed, self.turns_wound),
-                )
-                .assumes("The coil springs open completely.", spread_of_turns(self), VOCE);
-        if self.coils_n > 1 {
-            let per_coil = self.turns_wound / f64::from(self.coils_n);
-            wound = wound.more(format!("{per_coil:.1} a coil"));
-        }
+        let ratio = self.plan.springback_ratio;
+        let plan = &self.plan;
+        let turns = f64::from(plan.turns_per_coil_n);
+        let per_ring =
+            1.0 + request.cutting.taken(request.wire.size_mm).between_mm / plan.relaxed_turn_length_mm;
         let ends = request.ends.ragged_turns;
-        let relaxed =
-            figure("turns-relaxed", question, "left once sprung open", format!("{:.1}", self.turns_relaxed), "")
-                .says("Turns left when the coil has sprung: one per ring, more where slivers are trimmed, and the ragged ends.")
-                .formula(
-                    "rings · turns per ring + coils · ragged",
-                    format!(
-                        "{} × {:.3} + {} × {} = {:.2}",
-                        request.rings_n,
-                        (self.turns_relaxed - f64::from(self.coils_n) * ends) / f64::from(request.rings_n),
-                        self.coils_n,
-                        shown(ends, 2),
-                        self.turns_relaxed
-                    ),
-                )
-                .assumes("Half a turn is cut away ragged from each coil unless you say otherwise.", "Exact.", TALLY);
+        let wanted = f64::from(plan.rings_per_coil_n) * per_ring + ends;
+        let mut wound = figure("turns-wound", question, "turns to wind", plan.turns_per_coil_n.to_string(), "")
+            .says("Turns to wind for one coil, so that enough are left once it has sprung open: whole ones, that can be counted.")
+            .formula(
+                "(rings · turns per ring + ragged) · R1/R0, rounded up",
+                format!(
+                    "({} × {per_ring:.4} + {}) / {ratio:.4} = {:.2}, so {}",
+                    plan.rings_per_coil_n,
+                    shown(ends, 2),
+                    wanted / ratio,
+                    plan.turns_per_coil_n
+                ),
+            )
+            .assumes("The coil springs open completely.", spread_of_turns(plan), VOCE);
+        if plan.coils_n > 1 {
+            wound = wound.more("for each coil".to_owned());
+        }
+        let left = turns * ratio;
+        let mut relaxed = figure("turns-relaxed", question, "left once sprung open", format!("{left:.1}"), "")
+            .says("Turns of a coil left when it has sprung: one per ring, more where slivers are trimmed, the ragged ends, and what makes the count whole.")
+            .formula("turns · R0/R1", format!("{} × {ratio:.4} = {left:.2}", plan.turns_per_coil_n))
+            .assumes("Half a turn is cut away ragged from each coil unless you say otherwise.", "As the springback.", VOCE);
+        if plan.coils_n > 1 {
+            relaxed = relaxed.more("in each coil".to_owned());
+        }
         [wound, relaxed]
     }
 
@@ -167,25 +184,25 @@ impl RingPlan {
             Section::HalfRound => "turns · w",
         };
         let room = room_told(request);
-        let coils = figure("coils", question, "coils", self.coils_n.to_string(), "")
-            .more(format!("{} each at most", counted(self.rings_per_coil_n, "ring")))
+        let coils = figure("coils", question, "coils", self.plan.coils_n.to_string(), "")
+            .more(format!("{} each at most", counted(self.plan.rings_per_coil_n, "ring")))
             .says("Coils to wind on this rod. More rings than one coil holds mean more coils, each with its own tails.")
             .formula(
                 "rings / rings that fit one coil, rounded up",
-                format!("{} / {} → {}", request.rings_n, self.rings_per_coil_n, self.coils_n),
+                format!("{} / {}, so {}", request.rings_n, self.plan.rings_per_coil_n, self.plan.coils_n),
             )
             .assumes(room.clone(), "Exact.", TALLY);
         let length =
-            figure("coil-length", question, "longest coil", format!("{:.1}", self.coil_length_mm), "mm")
-                .ruler(self.coil_length_mm)
-                .says("Length of the longest coil on the rod, close wound. A short rod means more coils, each with its own tails.")
+            figure("coil-length", question, "coil on the rod", format!("{:.1}", self.plan.coil_length_mm), "mm")
+                .ruler(self.plan.coil_length_mm)
+                .says("Length of one coil on the rod, close wound. A short rod means more coils, each with its own tails.")
                 .formula(
                     pitch_formula,
                     format!(
-                        "{:.2} × {:.3} = {:.1} mm",
-                        self.coil_length_mm / self.pitch_mm,
-                        self.pitch_mm,
-                        self.coil_length_mm
+                        "{} × {:.3} = {:.1} mm",
+                        self.plan.turns_per_coil_n,
+                        self.plan.pitch_mm,
+                        self.plan.coil_length_mm
                     ),
                 )
                 .assumes(room, "± 1 % of the wire; loose turns make it longer.", GEOMETRY);
@@ -194,24 +211,24 @@ impl RingPlan {
 
     /// What the coil springs to.
     fn springs_to(&self, request: &RingRequest) -> Figure {
-        let (question, ratio) = (Question::OnTheRod, self.springback_ratio);
-        let bending = request.bending();
+        let (question, ratio) = (Question::OnTheRod, self.plan.springback_ratio);
+        let bending = &self.bending;
         figure(
             "coil-inside",
             question,
             "coil springs to",
-            format!("{:.2}", self.coil_inside_diameter_mm),
+            format!("{:.2}", self.plan.coil_inside_diameter_mm),
             "mm",
         )
-        .ruler(self.coil_inside_diameter_mm)
+        .ruler(self.plan.coil_inside_diameter_mm)
         .says("Inside of the coil once it has sprung open. The bend relaxes by the moment that held it, divided by the wire's stiffness.")
         .formula(
             "1/R1 = 1/R0 − M/(E·I)",
-            spring_numbers(request, &bending, ratio),
+            spring_numbers(request, bending, ratio),
         )
         .assumes(
             format!(
-                "{} is taken to flow at {:.0} MPa as it comes ({}), rising towards {:.0} MPa.",
+                "{} is taken to flow at {:.0} MPa when it is wound (sold {}), rising towards {:.0} MPa.",
                 request.wire.metal,
                 bending.flow.flow_stress(0.0),
                 request.wire.temper,
@@ -227,22 +244,26 @@ impl RingPlan {
 
     fn off_the_spool(&self, request: &RingRequest) -> Vec<Figure> {
         let question = Question::OffTheSpool;
-        let (value, unit) = long_length(self.wire_length_mm);
-        let per_ring = self.wire_length_mm / f64::from(request.rings_n);
+        let plan = &self.plan;
+        let (value, unit) = long_length(plan.wire_length_mm);
+        let per_ring = plan.wire_length_mm / f64::from(request.rings_n);
+        let in_turns_mm = f64::from(plan.turns_per_coil_n) * plan.turn_length_mm;
+        let ends_mm = request.ends.anchor_mm + request.ends.finish_mm;
+        let more_mm = plan.coil_wire_mm - in_turns_mm - ends_mm;
         let total = figure("wire-length", question, "wire to pull", value, unit)
-            .ruler(self.wire_length_mm)
-            .says("Everything that leaves the spool: turns wound, anchor and finishing tails.")
+            .ruler(plan.wire_length_mm)
+            .says("Everything that leaves the spool: turns wound, anchor and finishing tails, and what brings each coil to the metre stick's next mark.")
             .formula(
-                "turns · turn length + coils · tails",
+                "coils · (turns · turn length + tails + to the mark)",
                 format!(
-                    "{:.2} × {:.3} + {:.0} = {:.1} mm",
-                    self.turns_wound, self.turn_length_mm, self.tails_wire_mm, self.wire_length_mm
+                    "{} × ({} × {:.3} + {ends_mm:.1} + {more_mm:.2}) = {:.1} mm",
+                    plan.coils_n, plan.turns_per_coil_n, plan.turn_length_mm, plan.wire_length_mm
                 ),
             )
             .assumes(
                 format!(
                     "One wound turn is √((P + 2πc)² + pitch²) = {:.3} mm. Each coil has a {} mm anchor and a {} mm finish.",
-                    self.turn_length_mm,
+                    plan.turn_length_mm,
                     shown(request.ends.anchor_mm, 1),
                     shown(request.ends.finish_mm, 1)
                 ),
@@ -250,15 +271,15 @@ impl RingPlan {
                 GEOMETRY,
             );
         let density = request.wire.metal.figures().density_g_cm3;
-        let mass = figure("wire-mass", question, "weight", format!("{:.1}", self.wire_mass_g), "g")
+        let mass = figure("wire-mass", question, "weight", format!("{:.1}", self.plan.wire_mass_g), "g")
             .says("Weight of the wire that leaves the spool.")
             .formula(
                 "length · area · density",
                 format!(
                     "{:.1} × {:.4} × {density}/1000 = {:.2} g",
-                    self.wire_length_mm,
+                    self.plan.wire_length_mm,
                     request.wire.profile().area_mm2(),
-                    self.wire_mass_g
+                    self.plan.wire_mass_g
                 ),
             )
             .assumes(
@@ -271,34 +292,34 @@ impl RingPlan {
             .says("What one ring costs in wire, its share of tails and losses included.")
             .formula(
                 "wire to pull / rings",
-                format!("{:.1} / {} = {per_ring:.3} mm", self.wire_length_mm, request.rings_n),
+                format!("{:.1} / {} = {per_ring:.3} mm", self.plan.wire_length_mm, request.rings_n),
             )
             .assumes("Shared evenly over all rings.", "As the wire to pull.", TALLY);
-        let share = |mm: f64| 100.0 * mm / self.wire_length_mm;
+        let share = |mm: f64| 100.0 * mm / self.plan.wire_length_mm;
         let cut_name = match request.cutting.method {
             Method::Saw => "kerf",
             Method::DoubleFlush => "slivers",
             Method::Shears | Method::SingleSnip => "filings",
         };
-        let ends = self.ragged_wire_mm + self.tails_wire_mm;
+        let ends = self.plan.ragged_wire_mm + self.plan.tails_wire_mm;
         let becomes = figure(
             "becomes-rings",
             question,
             "becomes rings",
-            format!("{:.1}", share(self.rings_wire_mm)),
+            format!("{:.1}", share(self.plan.rings_wire_mm)),
             "%",
         )
-        .more(format!("{cut_name} {:.1} %, ends {:.1} %", share(self.cutting_wire_mm), share(ends)))
+        .more(format!("{cut_name} {:.1} %, ends {:.1} %", share(self.plan.cutting_wire_mm), share(ends)))
         .says("Where the wire goes.")
         .formula(
             "rings + cut + ragged + tails = all",
             format!(
                 "{:.1} + {:.1} + {:.1} + {:.1} = {:.1} mm",
-                self.rings_wire_mm,
-                self.cutting_wire_mm,
-                self.ragged_wire_mm,
-                self.tails_wire_mm,
-                self.wire_length_mm
+                self.plan.rings_wire_mm,
+                self.plan.cutting_wire_mm,
+                self.plan.ragged_wire_mm,
+                self.plan.tails_wire_mm,
+                self.plan.wire_length_mm
             ),
         )
         .assumes("No ring is spoilt.", "Adds up exactly.", TALLY);
@@ -307,30 +328,30 @@ impl RingPlan {
 
     fn will_it_hold(&self, request: &RingRequest) -> Vec<Figure> {
         let question = Question::WillItHold;
-        let force = self.opening_force_n;
-        let profile = request.wire.profile();
-        let thick = request.hammered_mm.unwrap_or(profile.thickness_mm());
-        let modulus = profile.hammered_modulus_mm3(thick);
-        // Hammered, the wire is wider in the ring's plane.
-        let half = request.hammered_mm.map_or(profile.centroid_mm(), |to_mm| width_mm(profile, to_mm) / 2.0);
-        let arm = self.ring_inside_short_mm / 2.0 + half;
-        let moment = force * arm;
-        let first = Holds::of(force, false).first_set_n;
+        let force = self.plan.opening_force_n;
+        let last = self.made.finished();
+        let stretch = last.and_then(|last| last.stretches.first());
+        let closed = last.is_some_and(|last| last.joined.is_some());
+        let side = last.map_or(0.0, |last| last.softer_at_side);
+        let strain = stretch.map_or(0.0, |stretch| stretch.strain - side);
+        let flow = Bending::after(&request.wire, strain).flow.flow_stress(0.0);
+        let modulus = request.wire.profile().hammered_modulus_mm3(stretch.map_or(0.0, |s| s.thickness_mm));
+        let to_middle = stretch.map_or(0.0, |stretch| request.in_its_plane(stretch).1);
+        let arm = self.plan.ring_inside_short_mm / 2.0 + to_middle;
+        let first = Holds::of(force, closed).first_set_n;
         let grams = force / GRAVITY * 1000.0;
-        let hold = figure("opening-force", question, "opens at about", force_shown(force), "N")
+        let hold = figure("opening-force", question, if closed { "pulls out of shape at about" } else { "opens at about" }, force_shown(force), "N")
             .more(format!("first set {} · {} g", force_shown(first), shown(grams, 0)))
-            .says(if request.mandrel.shape.sides().is_some() {
-                "Pull that opens a closed, unsoldered ring with its gap at the side. It gives at a flat, which is as hard as \
-                 the wire was sold."
-            } else {
-                "Pull that opens a closed, unsoldered ring with its gap at the side."
+            .says(match (closed, request.mandrel.shape.sides()) {
+                (true, _) => "The ring is joined: it does not open. This pull draws it out of shape.",
+                (false, Some(_)) => "Pull that opens a closed, unsoldered ring with its gap at the side. It gives at a flat.",
+                (false, None) => "Pull that opens a closed, unsoldered ring with its gap at the side.",
             })
             .formula(
-                "F = σ·Z / arm",
+                if closed { "F = 4·σ·Z / arm" } else { "F = σ·Z / arm" },
                 format!(
-                    "{:.0} × {:.4} / {arm:.3} = {force:.2} N",
-                    moment / modulus,
-                    modulus
+                    "{}{flow:.1} × {modulus:.4} / {arm:.3} = {force:.2} N",
+                    if closed { "4 × " } else { "" }
                 ),
             )
             .assumes(
@@ -339,12 +360,20 @@ impl RingPlan {
                 VOCE,
             );
         let fit = ought_to_bear(&Wear::AROUND, first);
-        let used = self.strain_used;
-        let left = strength::strain_left(&request.wire);
+        let used = self.plan.strain_used;
+        let hardest = self.made.steps.iter().max_by(|a, b| {
+            let share = |step: &Step| step.numbers.strain_used.unwrap_or(0.0);
+            share(a).total_cmp(&share(b))
+        });
+        let at = hardest.map_or("bend", |step| step.named.as_str());
+        let before = hardest.and_then(|step| step.step_n.checked_sub(2)).and_then(|i| self.made.steps.get(i));
+        let sold = request.wire.temper.strain();
+        let spent = before.and_then(|step| step.workpiece.stretches.first()).map_or(sold, |s| s.outer_strain);
+        let left = strength::strain_left_after(request.wire.metal, spent);
         let mut strain = figure("strain-used", question, "bend uses of its stretch", format!("{:.0}", 100.0 * used), "%")
-            .says("Stretch of the outer fibre at the tightest bend, as a share of what the metal has left before it breaks.")
+            .says(format!("Stretch of the outer fibre at the hardest step ({at}), as a share of what the metal has left before it breaks."))
             .formula(
-                "ln(1 + h/2R) / max(εf − temper, 0.06)",
+                "strain of the step / max(εf − spent before, 0.06)",
                 format!("{:.3} / {left:.3} = {used:.3}", used * left),
             )
             .assumes(
@@ -359,12 +388,12 @@ impl RingPlan {
         } else {
             None
         };
-        let effort = figure("hand-effort", question, "effort to bend", shown(self.hand_effort, 1), "×")
+        let effort = figure("hand-effort", question, "effort to bend", shown(self.plan.hand_effort, 1), "×")
             .more("20 AWG soft copper".to_owned())
             .says("How hard this wire is on the hand that bends it, against a wire everyone knows.")
             .formula(
                 "σ·Z / (σ·Z of 20 AWG soft copper)",
-                format!("{:.2} times its plastic moment", self.hand_effort),
+                format!("{:.2} times its plastic moment", self.plan.hand_effort),
             )
             .assumes("Bent by hand at the same radius.", "± 20 %.", VOCE);
         [Some(hold), fit, Some(strain), Some(effort)].into_iter().flatten().collect()
@@ -392,7 +421,10 @@ fn spring_numbers(request: &RingRequest, bending: &Bending, ratio: f64) -> Strin
 fn room_told(request: &RingRequest) -> String {
     match request.mandrel.coil_room_mm() {
         Some(room) => format!("The rod takes {} mm of coil.", shown(room, 1)),
-        None => "No length is given for the rod, so one coil is taken.".to_owned(),
+        None => format!(
+            "No length is given for the rod: {} mm of coil, and by hand 100 turns, are taken as what hands hold.",
+            shown(request.coil_room_mm(), 0)
+        ),
     }
 }
 

@@ -8,7 +8,7 @@ pub mod change;
 pub mod drawn;
 pub mod figures;
 pub mod hold;
-mod route;
+pub mod route;
 pub mod sentence;
 pub mod sheet;
 pub mod supply;
@@ -22,15 +22,16 @@ use crate::shape::hammered as hammer;
 use crate::tool::coil::Coil;
 pub use crate::tool::coil::Winding;
 use crate::tool::cutting::{Cutting, Method, Taken};
-use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::outline::Outline;
 use crate::tool::school::PULL_STRAIN;
+use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::Profile;
 use crate::wire::strength;
 use crate::wire::{SIZE_SPREAD, Wire};
-use crate::words::length::both;
+use crate::words::length::{both, pulled_mm};
+pub use route::FinishedRings;
 pub use wish::Wish;
 
 /// Most rings one plan may have.
@@ -147,11 +148,15 @@ pub struct RingPlan {
     pub turns_wound: f64,
     /// Turns left after letting go, all coils together.
     pub turns_relaxed: f64,
-    /// Number of coils.
+    /// Number of coils, all wound alike.
     pub coils_n: u32,
-    /// Rings in the fullest coil.
+    /// Rings in one coil; the last may have fewer, its turns left over.
     pub rings_per_coil_n: u32,
-    /// Length of the fullest coil on the rod.
+    /// Turns to wind in one coil: whole ones, that can be counted.
+    pub turns_per_coil_n: u32,
+    /// Wire to pull off the spool for one coil, as the metre stick reads it.
+    pub coil_wire_mm: f64,
+    /// Length of one coil on the rod.
     pub coil_length_mm: f64,
     /// From turn to turn while wound.
     pub pitch_mm: f64,
@@ -169,9 +174,9 @@ pub struct RingPlan {
     pub rings_wire_mm: f64,
     /// Wire that becomes kerf, slivers or filings.
     pub cutting_wire_mm: f64,
-    /// Wire in the ragged part-turns.
+    /// Wire in the ragged part-turns, and in turns wound to make the count whole.
     pub ragged_wire_mm: f64,
-    /// Wire in the tails.
+    /// Wire in the tails, with what the metre stick adds.
     pub tails_wire_mm: f64,
     /// Share of the strain the metal had left that the tightest bend uses. Over 0.6 watch, over 1
     /// it is expected to crack.
@@ -185,10 +190,38 @@ pub struct RingPlan {
 /// How a request's rings lie on its coils.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub(crate) struct Layout {
-    /// Most rings one coil can have on this rod; `None` where nothing limits it.
-    pub rings_per_coil: Option<u32>,
+    /// Most rings one coil can have on this rod.
+    pub rings_per_coil: u32,
     /// Relaxed turns each ring takes of the coil.
     pub turns_per_ring: f64,
+}
+
+/// Longest coil that hands hold on a rod of which no length is known, mm.
+pub const HELD_COIL_MM: f64 = 100.0;
+/// Most turns wound by hand in one go before the count is lost, where nothing else ends the coil.
+const HAND_TURNS: f64 = 100.0;
+
+impl RingRequest {
+    /// Length that one coil may take, mm: the rod's, or what hands hold where none is known.
+    #[must_use]
+    pub fn coil_room_mm(&self) -> f64 {
+        self.mandrel.coil_room_mm().unwrap_or(HELD_COIL_MM)
+    }
+
+    /// Most whole turns of one coil.
+    fn most_turns(&self, coil: &Coil) -> f64 {
+        let room = (self.coil_room_mm() / coil.pitch_mm + 1e-9).floor();
+        match (self.mandrel.coil_room_mm(), self.winding) {
+            (None, Winding::Hand) => room.min(HAND_TURNS),
+            _ => room,
+        }
+    }
+
+    /// Whole turns to wind so that a coil gives so many rings.
+    fn turns_for(&self, rings: f64, coil: &Coil, layout: Layout) -> f64 {
+        let relaxed = rings * layout.turns_per_ring + self.ends.ragged_turns;
+        (relaxed / coil.springback_ratio - 1e-6).ceil().max(1.0)
+    }
 }
 
 impl RingRequest {
@@ -278,10 +311,13 @@ impl RingRequest {
     /// assert!((plan.ring_outside_diameter_mm - plan.ring_inside_diameter_mm - 2.0).abs() < 1e-9);
     /// ```
     pub fn plan(&self) -> Result<RingPlan, Faults> {
-        self.plan_by(&Hand::default())
+        let anywhere = Workshop::default();
+        // What this bench refuses of its route changes nothing of its size.
+        self.plan_in(&anywhere).or_else(|_| self.plan_as_wound(&anywhere))
     }
 
-    /// The same, made by a hand as even as this.
+    /// The same as this workshop makes it: by its hand, its schools and what is changed about its route, read off the
+    /// finished rings.
     ///
     /// ```
     /// use lorimant_core::ring::RingRequest;
@@ -289,20 +325,30 @@ impl RingRequest {
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     /// use lorimant_core::tool::hand::Hand;
+    /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
-    /// let steady = Hand { rod_mm: 0.0, ..Hand::default() };
-    /// let (usual, steadier) = (request.plan().unwrap(), request.plan_by(&steady).unwrap());
+    /// let hand = Hand { rod_mm: 0.0, ..Hand::default() };
+    /// let steady = Workshop { hand, ..Workshop::default() };
+    /// let (usual, steadier) = (request.plan().unwrap(), request.plan_in(&steady).unwrap());
     /// // A steadier hand changes the spread, not the ring.
     /// assert_eq!(usual.ring_inside_diameter_mm, steadier.ring_inside_diameter_mm);
     /// assert!(steadier.ring_inside_hand_mm < usual.ring_inside_hand_mm);
     /// ```
     ///
     /// # Errors
+    /// As [`RingRequest::plan`]; a fault at the step of its route that cannot be.
+    pub fn plan_in(&self, workshop: &Workshop) -> Result<RingPlan, Faults> {
+        Ok(self.finished(workshop)?.plan)
+    }
+
+    /// The same before anything is done to the rings once they are cut: what a chain is built of.
+    ///
+    /// # Errors
     /// As [`RingRequest::plan`].
-    pub fn plan_by(&self, hand: &Hand) -> Result<RingPlan, Faults> {
-        self.plan_at(hand, self.spent())
+    pub fn plan_as_wound(&self, workshop: &Workshop) -> Result<RingPlan, Faults> {
+        self.plan_at(workshop, self.spent())
     }
 
     /// Strain spent in its wire when it is wound: the temper it was sold in, and the pulls that straighten it.
@@ -331,7 +377,7 @@ impl RingRequest {
     ///
     /// # Errors
     /// As [`RingRequest::plan`].
-    pub fn plan_at(&self, hand: &Hand, spent: f64) -> Result<RingPlan, Faults> {
+    pub(crate) fn plan_at(&self, workshop: &Workshop, spent: f64) -> Result<RingPlan, Faults> {
         self.check()?;
         let bending = Bending::after(&self.wire, spent);
         let coil = Coil::wind_at(&self.wire, &self.mandrel, &bending)?;
@@ -340,7 +386,7 @@ impl RingRequest {
         let inside = self.hammered_mm.map_or(Some(shut), |to_mm| hammer::grown(coil.profile, shut, to_mm));
         let inside = inside.ok_or_else(|| self.closes_up(&coil))?;
         let layout = self.layout(&coil, taken)?;
-        Ok(self.assemble((&coil, &bending), taken, inside, layout, hand))
+        Ok(self.assemble((&coil, &bending), taken, inside, layout, workshop))
     }
 
     fn closes_up(&self, coil: &Coil) -> Fault {
@@ -365,14 +411,12 @@ impl RingRequest {
 
     pub(crate) fn layout(&self, coil: &Coil, taken: Taken) -> Result<Layout, Fault> {
         let turns_per_ring = 1.0 + taken.between_mm / coil.relaxed_turn_mm();
-        let Some(room) = self.mandrel.coil_room_mm() else {
-            return Ok(Layout { rings_per_coil: None, turns_per_ring });
-        };
-        let relaxed = room / coil.pitch_mm * coil.springback_ratio;
+        let room = self.coil_room_mm();
+        let relaxed = self.most_turns(coil) * coil.springback_ratio;
         let rings = ((relaxed - self.ends.ragged_turns) / turns_per_ring + 1e-9).floor();
         if rings < 1.0 {
-            let turns = (turns_per_ring + self.ends.ragged_turns) / coil.springback_ratio;
-            let least = turns * coil.pitch_mm;
+            let one = Layout { rings_per_coil: 1, turns_per_ring };
+            let least = self.turns_for(1.0, coil, one) * coil.pitch_mm;
             let said = format!(
                 "A coil of {} is too short for a single ring. This rod must take at least {} of coil.",
                 both(room),
@@ -382,7 +426,7 @@ impl RingRequest {
         }
         #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "clamped to the limit")]
         let rings = rings.min(f64::from(MOST_RINGS)) as u32;
-        Ok(Layout { rings_per_coil: Some(rings), turns_per_ring })
+        Ok(Layout { rings_per_coil: rings, turns_per_ring })
     }
 
     fn assemble(
@@ -391,19 +435,30 @@ impl RingRequest {
         taken: Taken,
         inside: Outline,
         layout: Layout,
-        hand: &Hand,
+        workshop: &Workshop,
     ) -> RingPlan {
         let n = f64::from(self.rings_n);
-        let coils_n = layout.rings_per_coil.map_or(1, |most| self.rings_n.div_ceil(most));
+        let coils_n = self.rings_n.div_ceil(layout.rings_per_coil);
         let coils = f64::from(coils_n);
         let rings_per_coil_n = self.rings_n.div_ceil(coils_n);
 
-        let turns_relaxed = n * layout.turns_per_ring + coils * self.ends.ragged_turns;
-        let turns_wound = turns_relaxed / coil.springback_ratio;
-        let fullest = f64::from(rings_per_coil_n) * layout.turns_per_ring + self.ends.ragged_turns;
+        // Hands count whole turns, and wind every coil alike.
+        let turns_per_coil = self.turns_for(f64::from(rings_per_coil_n), coil, layout);
+        #[expect(
+            clippy::cast_possible_truncation,
+            clippy::cast_sign_loss,
+            reason = "whole, and fits the rod"
+        )]
+        let turns_per_coil_n = turns_per_coil as u32;
+        let turns_wound = coils * turns_per_coil;
+        let turns_relaxed = turns_wound * coil.springback_ratio;
         let turn = coil.relaxed_turn_mm();
-        let tails_wire_mm = coils * (self.ends.anchor_mm + self.ends.finish_mm);
-        let wire_length_mm = turns_wound * coil.turn_mm + tails_wire_mm;
+        let in_turns_mm = turns_per_coil * coil.turn_mm;
+        let ends_mm = self.ends.anchor_mm + self.ends.finish_mm;
+        let coil_wire_mm = pulled_mm(in_turns_mm + ends_mm, workshop.habits.unit);
+        let wire_length_mm = coils * coil_wire_mm;
+        let tails_wire_mm = wire_length_mm - coils * in_turns_mm;
+        let ragged_turns = turns_relaxed - n * layout.turns_per_ring;
         let thickness = coil.profile.thickness_mm();
         let wide = self.hammered_mm.map_or(thickness, |to_mm| hammer::width_mm(coil.profile, to_mm));
         let spread = self.inside_spread_mm(bending, inside.across());
@@ -414,7 +469,7 @@ impl RingRequest {
             springback_ratio: coil.springback_ratio,
             ring_inside_diameter_mm: inside.across(),
             ring_inside_spread_mm: spread,
-            ring_inside_hand_mm: hand.with(spread, &self.mandrel, sawn),
+            ring_inside_hand_mm: workshop.hand.with(spread, &self.mandrel, sawn),
             ring_inside_short_mm: inside.short_across(),
             ring_outside_diameter_mm: inside.across() + 2.0 * wide,
             aspect_ratio: inside.across() / wide,
@@ -423,7 +478,9 @@ impl RingRequest {
             turns_relaxed,
             coils_n,
             rings_per_coil_n,
-            coil_length_mm: fullest / coil.springback_ratio * coil.pitch_mm,
+            turns_per_coil_n,
+            coil_wire_mm,
+            coil_length_mm: turns_per_coil * coil.pitch_mm,
             pitch_mm: coil.pitch_mm,
             turn_length_mm: coil.turn_mm,
             relaxed_turn_length_mm: turn,
@@ -432,7 +489,7 @@ impl RingRequest {
             wire_mass_g: self.wire.mass_g(wire_length_mm),
             rings_wire_mm: n * (turn - taken.from_ring_mm),
             cutting_wire_mm: n * (taken.from_ring_mm + taken.between_mm),
-            ragged_wire_mm: coils * self.ends.ragged_turns * turn,
+            ragged_wire_mm: ragged_turns * turn,
             tails_wire_mm,
             strain_used: hold::strain_used(bending, &self.wire, coil, self.hammered_mm),
             opening_force_n: hold::opening_force_n(bending, coil, inside, self.hammered_mm),

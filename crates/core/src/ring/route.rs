@@ -9,9 +9,11 @@ use crate::making::operations::{
     Solder, Spread, Straighten, Tumble, Wind,
 };
 use crate::making::route::Place;
-use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
+use crate::making::workpiece::Stretch;
+use crate::making::{Bench, Changes, Does, Made, Operation, Step, Workpiece, run};
 use crate::tool::coil::Winding;
 use crate::tool::cutting::Method;
+use crate::tool::outline::Outline;
 use crate::tool::school::{Hardening, Joint, Schools};
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
@@ -33,9 +35,10 @@ impl RingRequest {
             Box::new(Wind {
                 rod: &self.mandrel,
                 winding: self.winding,
-                turns_n: plan.turns_wound,
+                turns_n: plan.turns_per_coil_n,
                 coils_n: plan.coils_n,
                 coil_mm: plan.coil_length_mm,
+                wire_mm: plan.coil_wire_mm,
                 caution: self.winding.danger(),
             }),
             Box::new(SlideOff {
@@ -125,7 +128,16 @@ impl RingRequest {
     /// # Errors
     /// As [`RingRequest::plan`]; a fault at the change, or the step, that cannot be.
     pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
-        self.made_into(schools, changes, workshop, &|| self.finishing(schools))
+        Ok(self.made_into(schools, changes, workshop, &|| self.finishing(schools))?.made)
+    }
+
+    /// The finished rings of this workshop: what it plans, as it comes out at the end of the route that is run.
+    ///
+    /// # Errors
+    /// As [`RingRequest::made`].
+    pub fn finished(&self, workshop: &Workshop) -> Result<FinishedRings, Faults> {
+        let schools = self.schools(workshop);
+        self.made_into(&schools, &Changes::default(), workshop, &|| self.finishing(&schools))
     }
 
     /// The same, with something else done to the rings once they are cut.
@@ -135,14 +147,14 @@ impl RingRequest {
         changes: &Changes,
         workshop: &Workshop,
         then: &dyn Fn() -> Vec<Box<dyn Does>>,
-    ) -> Result<Made, Faults> {
+    ) -> Result<FinishedRings, Faults> {
         schools.check().map_err(|faults| faults.within("schools"))?;
         let changes = if changes.is_empty() { &self.route } else { changes };
         let bench = Bench { wire: &self.wire, workshop, plier: None, pieces_n: self.rings_n, coiled: true };
         // What is done to the wire before it is wound says how it springs.
         let mut spent = self.spent();
         loop {
-            let plan = self.plan_at(&workshop.hand, spent)?;
+            let plan = self.plan_at(workshop, spent)?;
             let mut operations = self.until_cut(&plan, spent, schools);
             operations.extend(then().into_iter().map(|does| does as Box<dyn Does + '_>));
             let route = changes.apply(operations)?;
@@ -152,14 +164,49 @@ impl RingRequest {
                 before.and_then(|step| step.workpiece.stretches.first()).map_or(spent, |s| s.strain);
             // What is done before winding does not depend on the plan, so the second round agrees.
             if (wound_at - spent).abs() < 1e-12 {
-                return Ok(made);
+                return Ok(self.read_off(plan, made, spent));
             }
             spent = wound_at;
         }
     }
 }
 
+/// Rings as they are when they are finished, and how they came to be.
+#[derive(Debug, Clone)]
+pub struct FinishedRings {
+    /// The plan, its ring as it is at the end of the route.
+    pub plan: RingPlan,
+    /// How the wire bent when it was wound.
+    pub bending: Bending,
+    /// What one ring holds.
+    pub holds: Option<Holds>,
+    /// The route that was run.
+    pub made: Made,
+}
+
 impl RingRequest {
+    /// What a plan expects, read off the workpiece that the route ends with.
+    fn read_off(&self, plan: RingPlan, made: Made, spent: f64) -> FinishedRings {
+        let bending = Bending::after(&self.wire, spent);
+        let mut plan = plan;
+        let mut holds = None;
+        if let Some(last) = made.finished() {
+            holds = self.holds(last);
+            if let (Some(inside_mm), Some(stretch)) = (last.inside_mm, last.stretches.first()) {
+                let wide = self.in_its_plane(stretch).0;
+                plan.ring_inside_diameter_mm = inside_mm;
+                plan.ring_inside_short_mm = last.outline.map_or(inside_mm, Outline::short_across);
+                plan.ring_outside_diameter_mm = inside_mm + 2.0 * wide;
+                plan.aspect_ratio = inside_mm / wide;
+            }
+        }
+        plan.opening_force_n = holds.map_or(plan.opening_force_n, |holds| holds.comes_off_n);
+        let most = |of: fn(&Step) -> f64| made.steps.iter().map(of).fold(0.0, f64::max);
+        plan.strain_used = most(|step| step.numbers.strain_used.unwrap_or(0.0));
+        plan.hand_effort = most(|step| step.takes.effort);
+        FinishedRings { plan, bending, holds, made }
+    }
+
     /// The schools it is made by: the workshop's as far as its wire allows, but for what the plan says itself.
     #[must_use]
     pub fn schools(&self, workshop: &Workshop) -> Schools {
@@ -173,12 +220,22 @@ impl RingRequest {
     /// Open, one hinge opposite the gap: `Mp/R`. Joined, four hinges: `4·Mp/R`.
     pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
         let (stretch, inside) = (workpiece.stretches.first()?, workpiece.inside_mm?);
-        let flow = Bending::after(&self.wire, stretch.strain).flow.flow_stress(0.0);
+        let strain = stretch.strain - workpiece.softer_at_side;
+        let flow = Bending::after(&self.wire, strain).flow.flow_stress(0.0);
         let moment = flow * self.wire.profile().hammered_modulus_mm3(stretch.thickness_mm);
-        let short = workpiece.outline.map_or(inside, crate::tool::outline::Outline::short_across);
-        let radius = f64::midpoint(short, stretch.width_mm);
+        let short = workpiece.outline.map_or(inside, Outline::short_across);
+        let radius = short / 2.0 + self.in_its_plane(stretch).1;
         let closed = workpiece.joined.is_some();
         Some(Holds::of(if closed { 4.0 } else { 1.0 } * moment / radius, closed))
+    }
+
+    /// How wide its wire is in the plane of the ring, and how far its middle lies from the inside, mm.
+    pub(super) fn in_its_plane(&self, stretch: &Stretch) -> (f64, f64) {
+        let profile = self.wire.profile();
+        if stretch.thickness_mm < profile.thickness_mm() - 1e-9 {
+            return (stretch.width_mm, stretch.width_mm / 2.0);
+        }
+        (profile.thickness_mm(), profile.centroid_mm())
     }
 
     /// What can be put into its route, or taken out again, each with what that changes.

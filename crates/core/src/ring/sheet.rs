@@ -4,11 +4,12 @@ use serde::Serialize;
 
 use super::caution::Caution;
 use super::drawn::Moment;
+use super::route::FinishedRings;
 use super::{RingPlan, RingRequest};
 use crate::drawing::{Drawing, Thumbnail};
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
-use crate::making::{Changes, Made, Step};
+use crate::making::Step;
 use crate::tool::coil::Coil;
 use crate::tool::cutting::Method;
 use crate::tool::mandrel::Mandrel;
@@ -16,10 +17,10 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::metal::Temper;
-use crate::words::length::{LengthUnit, caliper};
+use crate::words::length::{LengthUnit, caliper, pull};
 use crate::words::scale::of_wire;
 use crate::words::sentence::{self, Phrase};
-use crate::words::words;
+use crate::words::{counted, words};
 
 words! {
     /// What a stretch of the straight wire becomes.
@@ -176,24 +177,23 @@ impl RingRequest {
     /// assert!(impossible.result.is_none() && !impossible.text.is_empty());
     /// ```
     pub fn sheet(&self, workshop: &Workshop) -> Sheet {
-        let planned = self.plan_by(&workshop.hand);
-        let phrases = super::sentence::write(self, planned.as_ref().ok(), workshop.habits.unit);
-        let made = planned.and_then(|plan| {
-            let schools = self.schools(workshop);
-            Ok((plan, self.made(&schools, &Changes::default(), workshop)?))
-        });
-        let (faults, result) = match made {
-            Ok((plan, made)) => (vec![], self.worked(plan, made, workshop)),
+        let finished = self.finished(workshop);
+        let plan = finished.as_ref().ok().map(|finished| &finished.plan);
+        let phrases = super::sentence::write(self, plan, workshop.habits.unit);
+        let (faults, result) = match finished {
+            Ok(finished) => (vec![], self.worked(finished, workshop)),
             Err(faults) => (faults.0, None),
         };
         Sheet { request: self.clone(), text: sentence::text(&phrases), sentence: phrases, faults, result }
     }
 
-    fn worked(&self, plan: RingPlan, made: Made, workshop: &Workshop) -> Option<Worked> {
-        let coil = Coil::wind_at(&self.wire, &self.mandrel, &self.bending()).ok()?;
+    fn worked(&self, finished: FinishedRings, workshop: &Workshop) -> Option<Worked> {
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &finished.bending).ok()?;
         let unit = workshop.habits.unit;
+        let figures = finished.figures(self, workshop);
+        let FinishedRings { plan, made, .. } = finished;
         Some(Worked {
-            figures: plan.figures_by(self, &workshop.hand, unit),
+            figures,
             wished: self.wished(&plan, unit),
             cautions: plan.cautions(self, workshop),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
@@ -217,8 +217,8 @@ impl RingRequest {
     /// # Errors
     /// As [`RingRequest::plan`].
     pub(crate) fn drawn_after(&self, steps: &[Step], workshop: &Workshop) -> Result<Vec<Drawing>, Faults> {
-        let plan = self.plan_by(&workshop.hand)?;
-        let coil = Coil::wind_at(&self.wire, &self.mandrel, &self.bending())?;
+        let FinishedRings { plan, bending, .. } = self.finished(workshop)?;
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &bending)?;
         Ok(plan.stages(self, &coil, steps, workshop.habits.unit))
     }
 
@@ -227,11 +227,12 @@ impl RingRequest {
     /// # Errors
     /// As [`RingRequest::plan`].
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
-        let (plan, unit) = (self.plan()?, workshop.habits.unit);
-        let coil = Coil::wind_at(&self.wire, &self.mandrel, &self.bending())?;
+        let FinishedRings { plan, bending, .. } = self.finished(workshop)?;
+        let unit = workshop.habits.unit;
+        let coil = Coil::wind_at(&self.wire, &self.mandrel, &bending)?;
         Ok(Thumbnail {
             drawing: plan.ring_alone(self, &coil, unit),
-            cut: format!("pull {}, wind {:.1} turns", of_wire(plan.wire_length_mm, unit), plan.turns_wound),
+            cut: plan.to_wind(unit),
             wire: format!("{} {}", self.wire.metal, self.wire.size_shown(unit)),
             colour: self.wire.metal.figures().colour.to_owned(),
         })
@@ -285,6 +286,23 @@ impl RingRequest {
 }
 
 impl RingPlan {
+    /// The coils to wind, in a few words: `62 turns`, `2 coils of 62 turns`.
+    #[must_use]
+    pub fn coils_told(&self) -> String {
+        let turns = counted(self.turns_per_coil_n, "turn");
+        match self.coils_n {
+            1 => turns,
+            n => format!("{n} coils of {turns}"),
+        }
+    }
+
+    /// The same with the wire it takes: `wind 62 turns, 1.05 m of wire`.
+    #[must_use]
+    pub fn to_wind(&self, unit: LengthUnit) -> String {
+        let each = if self.coils_n > 1 { " each" } else { "" };
+        format!("wind {}, {} of wire{each}", self.coils_told(), pull(self.coil_wire_mm, unit))
+    }
+
     /// One turn as straight wire, with its losses and the start of the next.
     ///
     /// ```
@@ -332,7 +350,7 @@ impl RingPlan {
             of_wire(self.rings_wire_mm + self.cutting_wire_mm, unit),
             of_wire(self.tails_wire_mm, unit),
             of_wire(self.ragged_wire_mm, unit),
-            of_wire(self.wire_length_mm, unit)
+            pull(self.wire_length_mm, unit)
         );
         Strip { length_mm, thickness_mm: request.wire.profile().thickness_mm(), zones, sum }
     }

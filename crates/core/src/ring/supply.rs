@@ -6,8 +6,9 @@ use super::{MOST_RINGS, RingRequest};
 use crate::fault::{Fault, Faults, Span};
 use crate::reading::field::{self, Amount};
 use crate::tool::coil::Coil;
+use crate::tool::workshop::Workshop;
 use crate::words::counted;
-use crate::words::length::{Habits, LengthUnit, on_ruler};
+use crate::words::length::{Habits, on_ruler, pull};
 use crate::words::scale::of_wire;
 
 /// What there is of a wire: a length or a mass, not both.
@@ -88,13 +89,13 @@ impl Supply {
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
-    /// use lorimant_core::words::length::LengthUnit;
     /// use lorimant_core::ring::supply::Supply;
+    /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let request = RingRequest::new(wire, Mandrel::round(5.0), 1);
     /// let metre = Supply { wire_length_mm: Some(1000.0), wire_mass_g: None };
-    /// let many = metre.makes(&request, LengthUnit::Mm).unwrap();
+    /// let many = metre.makes(&request, &Workshop::default()).unwrap();
     /// assert!((many.used_mm + many.left_mm - 1000.0).abs() < 1e-9);
     /// // One ring more would not come out of it.
     /// let more = RingRequest { rings_n: many.rings_n + 1, ..request };
@@ -103,33 +104,36 @@ impl Supply {
     ///
     /// # Errors
     /// Faults of the request as in [`RingRequest::plan`], or of the supply.
-    pub fn makes(&self, request: &RingRequest, unit: LengthUnit) -> Result<HowMany, Faults> {
+    pub fn makes(&self, request: &RingRequest, workshop: &Workshop) -> Result<HowMany, Faults> {
         let one = RingRequest { rings_n: 1, ..request.clone() };
-        one.plan()?;
+        let least_mm = one.plan_in(workshop)?.wire_length_mm;
         let there = self.length_mm(&request.wire)?;
-        let coil = Coil::wind(&request.wire, &request.mandrel)?;
-        let layout = request.layout(&coil, request.cutting.taken(request.wire.size_mm))?;
-        let turn = coil.relaxed_turn_mm();
-        let ring = layout.turns_per_ring * turn;
-        let per_coil = request.ends.ragged_turns * turn + request.ends.anchor_mm + request.ends.finish_mm;
-        let most = f64::from(layout.rings_per_coil.unwrap_or(MOST_RINGS));
-        let full = per_coil + most * ring;
-        let full_coils = (there / full + 1e-12).floor();
-        let rest = there - full_coils * full;
-        let in_last = ((rest - per_coil) / ring + 1e-9).floor().clamp(0.0, most);
-        let rings = (full_coils * most + in_last).min(f64::from(MOST_RINGS));
-        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "clamped above")]
-        let rings_n = rings as u32;
-        let used_mm = match rings_n {
-            0 => 0.0,
-            n => RingRequest { rings_n: n, ..request.clone() }.plan()?.wire_length_mm,
+        let wire_mm = |rings_n: u32| {
+            RingRequest { rings_n, ..request.clone() }.plan_in(workshop).map(|plan| plan.wire_length_mm)
         };
+        // Coils are wound alike: full ones, or one more of fewer rings each.
+        let coil = Coil::wind_at(&request.wire, &request.mandrel, &request.bending())?;
+        let layout = request.layout(&coil, request.cutting.taken(request.wire.size_mm))?;
+        let most = layout.rings_per_coil;
+        let full_mm = wire_mm(most)?;
+        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "clamped to the limit")]
+        let full_coils = (there / full_mm + 1e-9).floor().min(f64::from(MOST_RINGS / most.max(1))) as u32;
+        let more_coils = full_coils + 1;
+        let fits = |each_n: u32| Ok::<_, Faults>(wire_mm(each_n)? * f64::from(more_coils) <= there + 1e-6);
+        let (mut enough, mut too_many) = (0, most);
+        while too_many - enough > 1 {
+            let each_n = u32::midpoint(enough, too_many);
+            if fits(each_n)? { enough = each_n } else { too_many = each_n }
+        }
+        let rings_n = full_coils.saturating_mul(most).max(more_coils.saturating_mul(enough)).min(MOST_RINGS);
+        let used_mm = if rings_n == 0 { 0.0 } else { wire_mm(rings_n)? };
+        let unit = workshop.habits.unit;
         let left_mm = (there - used_mm).max(0.0);
         let sentence = match rings_n {
             0 => format!(
                 "{} is not enough for one ring with its tails: that takes {}.",
                 of_wire(there, unit),
-                on_ruler(per_coil + ring, unit)
+                pull(least_mm, unit)
             ),
             n => format!(
                 "{} makes {} and leaves {}.",

@@ -5,6 +5,7 @@ use serde::{Deserialize, Serialize};
 use super::supply::Supply;
 use super::{RingPlan, RingRequest};
 use crate::fault::{Faults, Span};
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::scale::of_wire;
@@ -45,8 +46,8 @@ impl Wish {
 impl RingRequest {
     /// With as many rings as the wire wished for gives, where it gives any: whatever else of the plan was changed.
     #[must_use]
-    pub(super) fn recounted(self) -> Self {
-        let many = self.wish.supply.and_then(|supply| supply.makes(&self, LengthUnit::Mm).ok());
+    pub(super) fn recounted(self, workshop: &Workshop) -> Self {
+        let many = self.wish.supply.and_then(|supply| supply.makes(&self, workshop).ok());
         match many.map(|many| many.rings_n) {
             Some(rings_n @ 1..) => Self { rings_n, ..self },
             _ => self,

@@ -1,10 +1,9 @@
 //! Hammered rings: how they grow, and how large they must be before.
 
-use super::LENGTH_SHARE;
 use crate::fault::Fault;
 use crate::tool::outline::Outline;
 use crate::wire::Wire;
-use crate::wire::section::Profile;
+use crate::wire::section::{LENGTH_SHARE, Profile, WIDTH_SHARE};
 use crate::words::length::both;
 use std::f64::consts::PI;
 
@@ -25,7 +24,7 @@ fn strain(profile: Profile, to_mm: f64) -> f64 {
 /// ```
 #[must_use]
 pub fn width_mm(profile: Profile, to_mm: f64) -> f64 {
-    profile.size_mm * ((1.0 - LENGTH_SHARE) * strain(profile, to_mm)).exp()
+    profile.size_mm * (WIDTH_SHARE * strain(profile, to_mm)).exp()
 }
 
 /// What a shut ring becomes once it is hammered: its middle line grows by `exp(0.3e)`, its wire to [`width_mm`]. None
@@ -52,7 +51,7 @@ pub fn grown(profile: Profile, inside: Outline, to_mm: f64) -> Option<Outline> {
 pub fn grown_from(wide_mm: f64, thick_mm: f64, inside: Outline, to_mm: f64) -> Option<Outline> {
     let e = (thick_mm / to_mm).max(1.0).ln();
     let middle = (inside.perimeter() + PI * wide_mm) * (LENGTH_SHARE * e).exp();
-    let around = middle - PI * wide_mm * ((1.0 - LENGTH_SHARE) * e).exp();
+    let around = middle - PI * wide_mm * (WIDTH_SHARE * e).exp();
     (around > 0.0).then(|| inside.with_perimeter(around))
 }
 

@@ -15,7 +15,7 @@ use std::f64::consts::TAU;
 use serde::Serialize;
 
 use crate::tool::outline::Outline;
-use crate::wire::section::Profile;
+use crate::wire::section::{LENGTH_SHARE, Profile};
 use path::Curve;
 
 /// How a stretch of wire runs. Lengths in mm, angles in degrees. A roll turns the plane of the bend
@@ -104,9 +104,6 @@ pub struct Segment {
     /// Whether it is hammered while it still is straight, so that it is the thinner strip that is bent.
     pub flattened_first: bool,
 }
-
-/// Share of the thickness lost in hammering that goes into length; the rest goes into width.
-pub const LENGTH_SHARE: f64 = 0.3;
 
 impl Course {
     /// Straight wire of a length.

@@ -236,6 +236,15 @@ impl Cutting {
         if let Some(sliver) = self.sliver_mm {
             faults.keep(Self::SLIVER_SPAN.check("sliver_mm", sliver));
         }
+        let kerf = self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm());
+        if self.method == Method::Saw && size_mm > 0.0 && kerf >= size_mm {
+            let said = format!(
+                "A saw cut {} wide takes all of wire {} thick. Cut it with a flush cutter or snip it.",
+                both(kerf),
+                both(size_mm)
+            );
+            faults.add(Fault::new("method", said).limit(size_mm));
+        }
         if let (Method::Saw, Some(blade)) = (self.method, self.blade) {
             let teeth = blade.teeth_in(size_mm);
             let right = Blade::suited_to(size_mm);

@@ -5,6 +5,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
+use crate::wire::bending::FlowCurve;
 use crate::wire::metal::Temper;
 
 /// The workshop's gear; what is left out is as on a usual bench.
@@ -59,6 +60,9 @@ impl Default for Gear {
     }
 }
 
+/// Flow stress of the hardest wire a jeweller's cutter is rated with, MPa: hard brass and bronze. An estimate.
+const CUTTER_MPA: f64 = 600.0;
+
 impl Gear {
     const CUTTER: Span = Span { noun: "wire that the cutter takes", unit: " mm", least: 0.2, most: 6.0 };
     const BARREL: Span = Span { noun: "load of the barrel", unit: " g", least: 1.0, most: 20_000.0 };
@@ -98,6 +102,9 @@ impl Gear {
     pub fn too_thick(&self, wire: &Wire) -> Option<f64> {
         let hard = wire.temper.strain() >= Temper::HalfHard.strain();
         let most = if hard { self.cutter_hard_mm } else { self.cutter_mm };
+        // A cutter is made for silver and copper alloys: what flows at more, steel above all, it takes thinner, by d².
+        let flow_mpa = FlowCurve::new(wire.metal.figures(), wire.temper.strain()).flow_stress(0.0);
+        let most = most * (CUTTER_MPA / flow_mpa).sqrt().min(1.0);
         (wire.profile().thickness_mm() > most).then_some(most)
     }
 
@@ -105,7 +112,11 @@ impl Gear {
     #[must_use]
     pub fn sawn(&self, wire: &Wire) -> Option<&'static str> {
         self.too_thick(wire)?;
-        Some(if self.guide_block { "Saw it square in the guide block" } else { "Saw it square" })
+        Some(if self.guide_block {
+            "saw it square in the guide block and file it flush to the block"
+        } else {
+            "saw it square and file it flush"
+        })
     }
 
     /// Loads of the barrel that so much metal is, g.

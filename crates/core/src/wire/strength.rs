@@ -27,6 +27,24 @@ pub fn load_told(newtons: f64) -> String {
 
 /// Strain that two hours of tumbling in steel shot put into the wire. Trade experience, an estimate.
 pub const TUMBLED: f64 = 0.08;
+/// How deep the shot works, mm. An estimate.
+const TUMBLED_DEEP_MM: f64 = 0.15;
+
+/// Mean strain that two hours of tumbling add to what a wire so thick resists with: all of [`TUMBLED`] in its surface, of the
+/// whole section the share of the plastic modulus that lies so deep, `1 − (1 − 2δ/d)³`.
+///
+/// ```
+/// use lorimant_core::wire::strength::{TUMBLED, tumbled_strain};
+///
+/// // Fine wire is worked right through, thick wire only at its surface.
+/// assert!(tumbled_strain(0.3) == TUMBLED && tumbled_strain(3.0) < 0.3 * TUMBLED);
+/// ```
+#[must_use]
+pub fn tumbled_strain(thickness_mm: f64) -> f64 {
+    let core = (1.0 - 2.0 * TUMBLED_DEEP_MM / thickness_mm).max(0.0);
+    TUMBLED * (1.0 - core.powi(3))
+}
+
 /// Strain that a mallet all over puts into it. Trade experience, an estimate.
 pub const MALLETED: f64 = 0.08;
 

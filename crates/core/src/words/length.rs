@@ -267,38 +267,99 @@ pub fn rod_size(mm: f64, unit: LengthUnit) -> String {
 pub fn ruler_step_mm(unit: LengthUnit) -> f64 {
     match unit {
         LengthUnit::Mm => 0.5,
-        LengthUnit::Inch => MM_PER_INCH / 16.0,
+        LengthUnit::Inch => MM_PER_INCH / 32.0,
     }
 }
 
-/// What a fraction of an inch may miss before it is said, mm: what an eye sees at a ruler's mark.
-const SEEN_MM: f64 = 0.1;
+/// The step a maker reads a pull off the spool to, mm, of a length: 10 mm on the metre stick and 0.1 m above 10 m; half an
+/// inch and a quarter of a foot where inches are read.
+#[must_use]
+pub fn pull_step_mm(mm: f64, unit: LengthUnit) -> f64 {
+    let (short, long, from_mm) = match unit {
+        LengthUnit::Mm => (10.0, 100.0, 10_000.0),
+        LengthUnit::Inch => (MM_PER_INCH / 2.0, 3.0 * MM_PER_INCH, 30.0 * 12.0 * MM_PER_INCH),
+    };
+    if mm > from_mm { long } else { short }
+}
 
-/// A length to be measured off with a ruler, in the unit read first: `61.5 mm`; inches to the nearest 32nd, and how
-/// much less or more than it, in inches, where an eye would see that: `2 7/16 in`, `1/2 in (0.008 less)`.
+/// The next length up that a maker can pull off the spool by the metre stick, mm.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, pulled_mm};
+///
+/// assert_eq!(pulled_mm(1043.2, LengthUnit::Mm), 1050.0);
+/// assert_eq!(pulled_mm(25.4, LengthUnit::Inch), 25.4);
+/// ```
+#[must_use]
+pub fn pulled_mm(mm: f64, unit: LengthUnit) -> f64 {
+    let step = pull_step_mm(mm, unit);
+    (mm / step - 1e-9).ceil() * step
+}
+
+/// A pull off the spool as the metre stick or tape reads it: `840 mm`, `2.3 m`, `7 ft 6 1/2 in`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, pull};
+///
+/// assert_eq!(pull(840.0, LengthUnit::Mm), "840 mm");
+/// assert_eq!(pull(12_400.0, LengthUnit::Mm), "12.4 m");
+/// assert_eq!(pull(90.5 * 25.4, LengthUnit::Inch), "7 ft 6 1/2 in");
+/// ```
+#[must_use]
+pub fn pull(mm: f64, unit: LengthUnit) -> String {
+    let step = pull_step_mm(mm, unit);
+    let mm = (mm / step).round() * step;
+    match unit {
+        LengthUnit::Mm if mm < 1000.0 => format!("{mm:.0} mm"),
+        LengthUnit::Mm => format!("{} m", shown(mm / 1000.0, if mm < 10_000.0 { 2 } else { 1 })),
+        LengthUnit::Inch => {
+            let halves = (mm / MM_PER_INCH * 2.0).round();
+            let feet = (halves / 24.0).floor();
+            let inches = (halves - 24.0 * feet) * MM_PER_INCH / 2.0;
+            let inches = inch_fraction(inches).filter(|_| inches > 0.0).map(|inches| format!("{inches} in"));
+            match (feet > 0.0, inches) {
+                (true, Some(inches)) => format!("{feet:.0} ft {inches}"),
+                (true, None) => format!("{feet:.0} ft"),
+                (false, inches) => inches.unwrap_or_else(|| "0 in".to_owned()),
+            }
+        }
+    }
+}
+
+/// The mark on a steel ruler that is nearest to a length, mm: half millimetres, or 32nds of an inch.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, ruler_mark_mm};
+///
+/// assert_eq!(ruler_mark_mm(61.3, LengthUnit::Mm), 61.5);
+/// assert_eq!(ruler_mark_mm(12.5, LengthUnit::Inch), 12.7);
+/// ```
+#[must_use]
+pub fn ruler_mark_mm(mm: f64, unit: LengthUnit) -> f64 {
+    let step = ruler_step_mm(unit);
+    (mm / step).round() * step
+}
+
+/// A length as a steel ruler shows it, in the unit read first: `61.5 mm`, `2 7/16 in`. What is smaller than its marks is
+/// said as a caliper reads it.
 ///
 /// ```
 /// use lorimant_core::words::length::{LengthUnit, on_ruler};
 ///
-/// assert_eq!(on_ruler(61.52, LengthUnit::Mm), "61.5 mm");
+/// assert_eq!(on_ruler(61.32, LengthUnit::Mm), "61.5 mm");
 /// assert_eq!(on_ruler(61.9125, LengthUnit::Inch), "2 7/16 in");
-/// assert_eq!(on_ruler(12.5, LengthUnit::Inch), "1/2 in (0.008 less)");
+/// assert_eq!(on_ruler(12.5, LengthUnit::Inch), "1/2 in");
+/// assert_eq!(on_ruler(0.3, LengthUnit::Mm), "0.3 mm");
 /// ```
 pub fn on_ruler(mm: f64, unit: LengthUnit) -> String {
-    const MARK_MM: f64 = MM_PER_INCH / 32.0;
-    let marked = (mm / MARK_MM).round() * MARK_MM;
+    if mm.abs() < ruler_step_mm(unit) {
+        return caliper(mm, unit);
+    }
+    let marked = ruler_mark_mm(mm, unit);
     match (unit, inch_fraction(marked)) {
-        (LengthUnit::Mm, _) => format!("{} mm", shown(mm, 1)),
-        (LengthUnit::Inch, Some(fraction)) => {
-            let off = mm - marked;
-            let less = if off < 0.0 { "less" } else { "more" };
-            if off.abs() < SEEN_MM {
-                format!("{fraction} in")
-            } else {
-                format!("{fraction} in ({:.3} {less})", off.abs() / MM_PER_INCH)
-            }
-        }
-        (LengthUnit::Inch, None) => inches(mm),
+        (LengthUnit::Mm, _) => format!("{} mm", shown(marked, 1)),
+        (LengthUnit::Inch, Some(fraction)) => format!("{fraction} in"),
+        (LengthUnit::Inch, None) => inches(marked),
     }
 }
 

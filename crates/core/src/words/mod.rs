@@ -47,6 +47,22 @@ pub fn counted<N: fmt::Display + PartialEq + From<u8>>(n: N, one: &str) -> Strin
     format!("{n} {one}{several}")
 }
 
+/// Several things in a row: `6.5 mm, 20 mm and 34.5 mm`.
+///
+/// ```
+/// use lorimant_core::words::listed;
+///
+/// assert_eq!(listed(&["one".to_owned(), "two".to_owned(), "three".to_owned()]), "one, two and three");
+/// ```
+#[must_use]
+pub fn listed(items: &[String]) -> String {
+    match items {
+        [] => String::new(),
+        [one] => one.clone(),
+        [before @ .., last] => format!("{} and {last}", before.join(", ")),
+    }
+}
+
 /// A phrase with a capital first letter.
 ///
 /// ```

@@ -228,7 +228,7 @@ async fn chain_sheet(
     Shared(state): Shared<State>,
     Body(request): Body<ChainRequest>,
 ) -> Result<Json<ChainSheet>, Problem> {
-    worked(&state, move |workshop| Ok(request.known(workshop).sheet(workshop))).await
+    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
 }
 
 /// A word of a chain's sentence to change.
@@ -251,7 +251,7 @@ async fn change_chain_word(
     Body(word): Body<ChainWordChange>,
 ) -> Result<Json<ChainSheet>, Problem> {
     worked(&state, move |workshop| {
-        Ok(word.request.known(workshop).changed(word.slot, &word.change, workshop)?.sheet(workshop))
+        Ok(word.request.changed(word.slot, &word.change, workshop)?.sheet(workshop))
     })
     .await
 }
@@ -273,7 +273,7 @@ async fn chain_word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<ChainWordChoice>,
 ) -> Result<Json<Vec<Choice<ChainRequest>>>, Problem> {
-    worked(&state, move |workshop| Ok(word.request.known(workshop).choices(word.slot, workshop))).await
+    worked(&state, move |workshop| Ok(word.request.choices(word.slot, workshop))).await
 }
 
 /// A chain to look at the other way round.

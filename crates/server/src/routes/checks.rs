@@ -56,7 +56,6 @@ async fn begin_check(
     Body(check): Body<PieceCheck>,
 ) -> Result<(StatusCode, Json<Written<PieceCheck>>), Problem> {
     let workshop = state.store.workshop();
-    let check = PieceCheck { piece: check.piece.known(&workshop), ..check };
     check.check(&workshop)?;
     let written = write(&state, move |t| {
         let off = checks::off_spool_mm(t, check.piece.wire())?;

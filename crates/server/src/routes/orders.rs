@@ -71,13 +71,14 @@ async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>
     let unit = workshop.habits.unit;
     let read = read(&state, move |c| Ok((orders::open(c, &workshop)?.orders, crate::store::settings(c)?.0)));
     let (mut open, settings) = read.await?;
+    let made_by = state.store.workshop();
     let today = jiff::Timestamp::now().to_zoned_datetime(settings.zone()).date();
     open.sort_by_key(|(entry, _)| (entry.record.due.unwrap_or(Date::MAX), entry.id));
     let row = |(entry, standings): (Entry<Order>, Vec<LineStanding>)| {
         let state = OrderState::of(&standings);
         let lines = entry.record.lines.iter().zip(standings).map(|(line, standing)| LineRow {
             wanted: line.piece.counted_as(line.piece.count()),
-            sentence: line.piece.sentence(unit),
+            sentence: line.piece.sentence_finished(unit, &made_by),
             standing,
         });
         OrderRow {
@@ -284,9 +285,10 @@ async fn hand_over(
     Path(id): Path<i64>,
     Body(HandOver { revision, line, n }): Body<HandOver>,
 ) -> Result<Json<Written<Order>>, Problem> {
+    let workshop = state.store.workshop();
     let written = write(&state, move |t| {
         let undo = batch::next(t)?;
-        let entry = orders::hand_over(t, undo, (id, revision), line, n)?;
+        let entry = orders::hand_over(t, undo, (id, revision), (line, n), &workshop)?;
         Ok(Written { entry, undo })
     });
     written.await.map(Json)

@@ -105,7 +105,7 @@ async fn pattern_sheet(
     Shared(state): Shared<State>,
     Body(request): Body<PatternRequest>,
 ) -> Result<Json<PatternSheet>, Problem> {
-    worked(&state, move |workshop| Ok(request.known(workshop).sheet(workshop))).await
+    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
 }
 
 /// How much of a sheet is wanted.
@@ -140,7 +140,7 @@ async fn change_pattern_word(
 ) -> Result<Json<PatternSheet>, Problem> {
     let extent = if dragged { Extent::Dragged } else { Extent::Whole };
     worked(&state, move |workshop| {
-        let changed = word.request.known(workshop).changed(&word.slot, &word.change, workshop)?;
+        let changed = word.request.changed(&word.slot, &word.change, workshop)?;
         Ok(changed.sheet_with(workshop, extent))
     })
     .await
@@ -163,7 +163,7 @@ async fn pattern_word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<PatternWordChoice>,
 ) -> Result<Json<Vec<Choice<PatternRequest>>>, Problem> {
-    worked(&state, move |workshop| Ok(word.request.known(workshop).choices(&word.slot, workshop))).await
+    worked(&state, move |workshop| Ok(word.request.choices(&word.slot, workshop))).await
 }
 
 /// A pattern and the results wanted of it.

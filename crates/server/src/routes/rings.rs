@@ -59,13 +59,12 @@ async fn plan_rings(
     Body(request): Body<RingRequest>,
 ) -> Result<Json<Planned>, Problem> {
     worked(&state, move |workshop| {
-        let request = request.known(workshop);
-        let plan = request.plan_by(&workshop.hand)?;
+        let finished = request.finished(workshop)?;
         Ok(Planned {
-            sentence: text(&sentence::write(&request, Some(&plan), workshop.habits.unit)),
-            figures: plan.figures(&request),
-            cautions: plan.cautions(&request, workshop),
-            plan,
+            sentence: text(&sentence::write(&request, Some(&finished.plan), workshop.habits.unit)),
+            figures: finished.figures(&request, workshop),
+            cautions: finished.plan.cautions(&request, workshop),
+            plan: finished.plan,
         })
     })
     .await
@@ -78,7 +77,7 @@ async fn find_mandrel(
     Shared(state): Shared<State>,
     Body(target): Body<RingTarget>,
 ) -> Result<Json<RodChoice>, Problem> {
-    worked(&state, move |workshop| target.known(workshop).choose(workshop)).await
+    worked(&state, move |workshop| target.choose(workshop)).await
 }
 
 /// Everything a planning view shows; faults come inside, so that the sentence can still be shown.
@@ -88,7 +87,7 @@ async fn ring_sheet(
     Shared(state): Shared<State>,
     Body(request): Body<RingRequest>,
 ) -> Result<Json<Sheet>, Problem> {
-    worked(&state, move |workshop| Ok(request.known(workshop).sheet(workshop))).await
+    worked(&state, move |workshop| Ok(request.sheet(workshop))).await
 }
 
 /// A word of a plan's sentence to change.
@@ -111,7 +110,7 @@ async fn change_word(
     Body(word): Body<WordChange>,
 ) -> Result<Json<Sheet>, Problem> {
     worked(&state, move |workshop| {
-        Ok(word.request.known(workshop).changed(word.slot, &word.change, workshop)?.sheet(workshop))
+        Ok(word.request.changed(word.slot, &word.change, workshop)?.sheet(workshop))
     })
     .await
 }
@@ -133,7 +132,7 @@ async fn word_choices(
     Shared(state): Shared<State>,
     Body(word): Body<WordChoice>,
 ) -> Result<Json<Vec<Choice<RingRequest>>>, Problem> {
-    worked(&state, move |workshop| Ok(word.request.known(workshop).choices(word.slot, workshop))).await
+    worked(&state, move |workshop| Ok(word.request.choices(word.slot, workshop))).await
 }
 
 /// A plan and the wire there is for it.
@@ -166,7 +165,7 @@ async fn how_many(
             );
         }
     };
-    Ok(Json(supply.makes(&question.request, state.store.workshop().habits.unit)?))
+    worked(&state, move |workshop| supply.makes(&question.request, workshop)).await
 }
 
 /// A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`.

@@ -201,7 +201,7 @@ pub(crate) fn trials_before(
     let mut trials = vec![];
     for id in ids {
         let before = checked(connection, id)?;
-        if of.record.follows(&before.entry.record) {
+        if of.record.follows(&before.entry.record, workshop) {
             trials.extend(before.entry.record.trial(&before.readings, workshop));
         }
     }

@@ -50,13 +50,10 @@ pub(crate) fn open(connection: &Connection, workshop: &Workshop) -> Result<Open>
     let bags: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
     let batches: Vec<BatchOnItsWay> = led
         .iter()
-        .map(|led| BatchOnItsWay {
-            piece: &led.entry.record.piece,
-            n: led.entry.record.whole(&led.standing).0,
-        })
+        .map(|led| BatchOnItsWay { batch: &led.entry.record, n: led.entry.record.whole(&led.standing).0 })
         .collect();
     let records: Vec<&Order> = orders.iter().map(|entry| &entry.record).collect();
-    let standings = cover(&records, &bags, &batches);
+    let standings = cover(&records, &bags, &batches, workshop);
     Ok(Open { orders: orders.into_iter().zip(standings).collect(), led })
 }
 
@@ -68,7 +65,7 @@ pub(crate) fn wanted(connection: &Connection, workshop: &Workshop) -> Result<(Ve
         orders.iter().map(|(entry, lines)| Covered { id: entry.id, order: &entry.record, lines }).collect();
     let mut all: Vec<Wanted> = vec![];
     for Led { entry, tasks, standing } in led {
-        let due = due_of(&entry.record.piece, &covered);
+        let due = due_of(&entry.record, &covered, workshop);
         all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, standing, due });
     }
     let (lines, cannot) = to_begin(&covered, workshop);
@@ -168,14 +165,16 @@ pub(crate) fn hand_over(
     t: &Transaction,
     undo: i64,
     (id, revision): (i64, i64),
-    line: usize,
-    n: u32,
+    (line, n): (usize, u32),
+    workshop: &Workshop,
 ) -> Result<Entry<Order>> {
     let order: Entry<Order> = Shelf::Orders.get(t, id)?;
     let bags: Vec<Entry<Bag>> = Shelf::Bags.all(t)?;
     let in_them: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
-    let handed =
-        order.record.hand_over(line, n, &in_them).map_err(|fault| StoreError::Refused(fault.into()))?;
+    let handed = order
+        .record
+        .hand_over(line, n, &in_them, workshop)
+        .map_err(|fault| StoreError::Refused(fault.into()))?;
     let (after, taken) = handed;
     for (at, bag) in taken {
         let entry = &bags[at];

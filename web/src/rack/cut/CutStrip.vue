@@ -19,7 +19,7 @@ const groups = computed(() => {
     at += cut.n * each
     // A line between blanks only where they are wide enough to tell apart.
     const lines = each > 3 ? Array.from({ length: cut.n - 1 }, (_, k) => from + (k + 1) * each) : []
-    const label = `${cut.n} × ${Number(acrossNumber(cut.length_mm))} ${acrossUnit.value}`
+    const label = `${cut.n} × ${Number(acrossNumber(cut.ruler_mm ?? cut.length_mm))} ${acrossUnit.value}`
     return { i, from, to: at, lines, label: at - from > label.length * 8 ? label : '' }
   })
 })

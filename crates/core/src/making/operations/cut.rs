@@ -6,9 +6,10 @@ use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::school::FlatTo;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::listed;
 
 /// A piece is measured off from the spool's flush end and cut.
-#[derive(Debug, Clone, Copy)]
+#[derive(Debug, Clone)]
 pub struct Cut {
     /// From flush face to the cut, mm.
     pub length_mm: f64,
@@ -22,29 +23,12 @@ pub struct Cut {
     pub flat_to: FlatTo,
     /// Of a piece whose end was formed on the spool: how far from the flush end that reaches, mm.
     pub formed_mm: Option<f64>,
+    /// What is trimmed off its pinched end afterwards, mm.
+    pub sliver_mm: f64,
+    /// Where bends begin that are measured while the wire is straight: from the far end or not, and how far, mm.
+    pub marks: Vec<(bool, f64)>,
     /// What one takes off the spool, mm.
     pub each_mm: f64,
-}
-
-/// A length as a maker sets it off: exact, and on the ruler with what that changes.
-fn told(cut: &Cut, unit: LengthUnit) -> String {
-    let exact = caliper(cut.length_mm, unit);
-    if cut.allowance_mm != 0.0 {
-        return format!(
-            "{} on the ruler (its parts add up to {exact}; trials have shown that it takes {} {})",
-            on_ruler(cut.length_mm + cut.surplus_mm, unit),
-            caliper(cut.allowance_mm.abs(), unit),
-            if cut.allowance_mm > 0.0 { "more" } else { "less" }
-        );
-    }
-    match cut.surplus_at {
-        Some(at) if cut.surplus_mm > 0.05 => format!(
-            "{} on the ruler ({exact} exactly: the {at} comes out {} longer)",
-            on_ruler(cut.length_mm + cut.surplus_mm, unit),
-            caliper(cut.surplus_mm, unit)
-        ),
-        _ => exact,
-    }
 }
 
 /// A long length: `1.24 m`, `48 3/4 in`.
@@ -58,13 +42,30 @@ fn long_told(mm: f64, unit: LengthUnit) -> String {
 /// Shortest wire that fingers hold while its end is rolled, mm: two fingertips and the jaw.
 const LEAST_HELD_MM: f64 = 20.0;
 
+impl Cut {
+    /// What is marked before anything is bent: where each bend begins.
+    fn marked(&self, unit: LengthUnit) -> String {
+        let from = |far: bool, end: &str| {
+            let at: Vec<String> =
+                self.marks.iter().filter(|mark| mark.0 == far).map(|mark| on_ruler(mark.1, unit)).collect();
+            (!at.is_empty()).then(|| format!("{} from the {end} end", listed(&at)))
+        };
+        let ends: Vec<String> = [from(false, "left"), from(true, "right")].into_iter().flatten().collect();
+        if ends.is_empty() {
+            String::new()
+        } else {
+            format!(" Mark where the bends start: {}.", ends.join("; "))
+        }
+    }
+}
+
 impl Does for Cut {
     fn operation(&self) -> Operation {
         Operation::Cut
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        piece.take_off(piece.length_mm - self.length_mm, true);
+        piece.take_off(piece.length_mm - self.length_mm - self.sliver_mm, true);
         let (flat, far) = match self.flat_to {
             FlatTo::Piece => (
                 "Flat of the cutter to the piece: both its faces are flush, and the spool's new end is pinched.",
@@ -84,23 +85,33 @@ impl Does for Cut {
         };
         let unit = bench.unit();
         let gear = &bench.workshop.gear;
+        let saw = gear.sawn(bench.wire);
         let misfit = gear.too_thick(bench.wire).map(|most| {
-            let saw = gear.sawn(bench.wire).unwrap_or_default();
+            format!("Thicker than your cutter takes as hard as it is ({}): saw it.", caliper(most, unit))
+        });
+        let on_ruler_mm = self.length_mm - self.formed_mm.unwrap_or(0.0) + self.surplus_mm;
+        let ruler = on_ruler(on_ruler_mm, unit);
+        let from = match self.formed_mm {
+            Some(_) => "from where the bend ends, along the straight wire",
+            None => "from the flush end",
+        };
+        let measured = match (saw, self.flat_to) {
+            (Some(saw), _) => format!("Mark {ruler} {from}. There {saw}."),
+            (None, FlatTo::Piece) => format!("Cut {ruler} {from}."),
+            // This end is pinched: it is trimmed to the mark.
+            (None, FlatTo::Spool) => format!("Mark {ruler} {from}, and cut just past the mark."),
+        };
+        let trials = (self.allowance_mm != 0.0).then(|| {
             format!(
-                "Thicker than your cutter takes ({} as hard as it is). {saw}, the blade waxed, and file off the burr.",
-                caliper(most, unit)
+                "Trials have shown that it takes {} {} than its parts add up to.",
+                caliper(self.allowance_mm.abs(), unit),
+                if self.allowance_mm > 0.0 { "more" } else { "less" }
             )
         });
-        let measured = match self.formed_mm {
-            Some(formed_mm) => {
-                let straight = Self { length_mm: self.length_mm - formed_mm, ..*self };
-                format!(
-                    "Measure from where the bend ends, along the straight wire, and cut {}.",
-                    told(&straight, unit)
-                )
-            }
-            None => format!("Measure from the flush end and cut {}.", told(self, unit)),
-        };
+        let longer = self
+            .surplus_at
+            .filter(|_| self.surplus_mm > 0.05 && self.allowance_mm == 0.0)
+            .map(|at| format!("The {at} comes out {} longer than drawn.", caliper(self.surplus_mm, unit)));
         let short = (self.formed_mm.is_none() && self.length_mm < LEAST_HELD_MM).then(|| {
             format!(
                 "Shorter than fingers hold ({}): grip it in smooth pliers, or roll its first end on the spool and cut last.",
@@ -122,14 +133,16 @@ impl Does for Cut {
             numbers: Numbers {
                 from: Some(From::Spool),
                 length_mm: Some(self.length_mm),
-                on_ruler_mm: (self.surplus_mm > 0.0 || self.allowance_mm != 0.0)
-                    .then(|| self.length_mm - self.formed_mm.unwrap_or(0.0) + self.surplus_mm),
+                on_ruler_mm: Some(on_ruler_mm),
                 left_mm: self.formed_mm.map(|formed_mm| self.length_mm - formed_mm),
                 times_n: (n > 1).then_some(n),
                 ..Numbers::default()
             },
-            text: format!("{measured}{template}"),
-            hints: [Some(flat.to_owned()), short, saved].into_iter().flatten().collect(),
+            text: format!("{measured}{template}{}", self.marked(unit)),
+            hints: [saw.is_none().then(|| flat.to_owned()), trials, longer, short, saved]
+                .into_iter()
+                .flatten()
+                .collect(),
             misfit,
             caution: Some(CAUTION),
             takes: Takes::minutes(1.0, 0.2),

@@ -26,6 +26,9 @@ impl Does for Handwork {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let the = the(self.what);
         let (text, caution, minutes) = match self.operation {
+            Operation::Press if self.what == "turns" => {
+                ("Press the turns together, each against the next.".to_owned(), None, (0.2, 0.3))
+            }
             Operation::Press => (format!("Press {the} straight in smooth jaws."), None, (0.2, 0.3)),
             Operation::Level => (
                 format!("Level {the} on an abrasive on a flat plate, coarse, then fine."),

@@ -5,7 +5,6 @@ use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
-use crate::words::length::caliper;
 
 /// The spool's end is made flush: the flat of the cutter towards the spool, a sliver falls off.
 #[derive(Debug, Clone, Copy)]
@@ -27,7 +26,6 @@ impl Does for MakeFlush {
         piece.near = End::Flush;
         let again =
             if self.before_each && bench.pieces_n > 1 { " Do it again before each piece." } else { "" };
-        let sliver = caliper(self.sliver_mm, bench.unit());
         Ok(Done {
             what: "end".to_owned(),
             numbers: Numbers {
@@ -36,13 +34,10 @@ impl Does for MakeFlush {
                 ..Numbers::default()
             },
             text: match bench.workshop.gear.sawn(bench.wire) {
-                Some(sawn) => {
-                    format!("{sawn} at the spool's end and file off the burr: {sliver} fall off.{again}")
+                Some(saw) => format!("At the spool's end, {saw}.{again}"),
+                None => {
+                    format!("Snip the spool's end flush, the flat of the cutter towards the spool.{again}")
                 }
-                None => format!(
-                    "Snip the spool's end flush, the flat of the cutter towards the spool: a sliver of {sliver} falls \
-                     off.{again}"
-                ),
             },
             caution: Some(CAUTION),
             takes: Takes::minutes(0.2, if self.before_each { 0.05 } else { 0.0 }),

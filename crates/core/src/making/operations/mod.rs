@@ -62,7 +62,7 @@ pub use spiral::Spiral;
 pub use spread::Spread;
 pub use stiffen::Stiffen;
 pub use straighten::Straighten;
-pub use trim::Trim;
+pub use trim::{Left, Trim};
 pub use tumble::Tumble;
 pub use wind::Wind;
 pub use wrap::Wrap;

@@ -47,7 +47,7 @@ impl Does for Saw {
         }
         let how = match self.from {
             SawFrom::Pin => {
-                "Hold the coil on the bench pin, without squeezing it, and saw along it from outside"
+                "Lay the coil in the notch of the bench pin with a dowel in it, so that it does not rock, and saw along it from outside"
             }
             SawFrom::Inside => {
                 "Thread the blade through the coil, teeth out and toward the handle, begin at the top edge and saw along \

@@ -5,7 +5,7 @@ use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
-use crate::words::length::caliper;
+use crate::words::length::{on_ruler, ruler_mark_mm};
 
 /// An end is trimmed flush: a tail that is no longer held, a pinched end.
 #[derive(Debug, Clone, Copy)]
@@ -16,26 +16,53 @@ pub struct Trim {
     pub far: bool,
     /// What comes off, mm.
     pub off_mm: f64,
-    /// Of what was cut long: the stretch at its end, and what should be left of it, mm.
-    pub left: Option<(&'static str, f64)>,
+    /// What should be left of it.
+    pub left: Left,
+}
+
+/// What is left once an end is trimmed.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Left {
+    /// Nothing of a tail that was only held.
+    NoTail,
+    /// The length that was marked on the ruler, of what was cut just past the mark, mm.
+    Marked(f64),
+    /// So much of the stretch at its end, of what was cut long, mm.
+    Stretch(&'static str, f64),
 }
 
 impl Trim {
     fn text(&self, bench: &Bench) -> String {
-        let off = caliper(self.off_mm, bench.unit());
-        let sawn = bench.workshop.gear.sawn(bench.wire).is_some();
-        let how = if sawn { "sawn square and filed" } else { "the flat of the cutter to the piece" };
+        let unit = bench.unit();
+        let how = match bench.workshop.gear.sawn(bench.wire) {
+            Some(_) => "sawn square and filed flush",
+            None => "the flat of the cutter to the piece",
+        };
         match self.left {
-            Some((what, left_mm)) => {
-                let left = caliper(left_mm, bench.unit());
+            Left::Stretch(what, left_mm) => {
+                let left = on_ruler(left_mm, unit);
                 let match_it = if bench.pieces_n > 1 {
                     " Lay each further piece on the first and trim it to match."
                 } else {
                     ""
                 };
-                format!("Trim the {what} to {left}, {how}: about {off} come off.{match_it}")
+                format!("Trim the {what} to {left}, {how}.{match_it}")
             }
-            None => format!("Trim {off} off the {}, {how}, and press the end in.", self.what),
+            Left::Marked(mm) => {
+                format!("Trim the {} flush at the mark, {how}: {} are left.", self.what, on_ruler(mm, unit))
+            }
+            Left::NoTail => {
+                let off = on_ruler(self.off_mm, unit);
+                format!("Trim the {} off, about {off}, {how}.", self.what)
+            }
+        }
+    }
+
+    /// What is read off the ruler: what should be left, or what comes off.
+    fn on_ruler_mm(&self) -> f64 {
+        match self.left {
+            Left::NoTail => self.off_mm,
+            Left::Marked(mm) | Left::Stretch(_, mm) => mm,
         }
     }
 }
@@ -46,7 +73,7 @@ impl Does for Trim {
     }
 
     fn takes_tail(&self) -> Option<bool> {
-        (self.what == "tail" || self.left.is_some()).then_some(self.far)
+        (!matches!(self.left, Left::Marked(_))).then_some(self.far)
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
@@ -60,7 +87,11 @@ impl Does for Trim {
             numbers: Numbers {
                 from: Some(if self.far { From::FarEnd } else { From::NearEnd }),
                 length_mm: Some(self.off_mm),
-                left_mm: self.left.map(|(_, mm)| mm),
+                on_ruler_mm: Some(ruler_mark_mm(self.on_ruler_mm(), bench.unit())),
+                left_mm: match self.left {
+                    Left::Stretch(_, mm) => Some(mm),
+                    Left::NoTail | Left::Marked(_) => None,
+                },
                 ..Numbers::default()
             },
             text: self.text(bench),

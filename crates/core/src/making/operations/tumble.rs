@@ -2,7 +2,7 @@
 
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
-use crate::wire::strength::TUMBLED;
+use crate::wire::strength::{TUMBLED, tumbled_strain};
 use crate::words::length::shown;
 
 /// In the barrel with steel shot, soap and water.
@@ -29,7 +29,11 @@ impl Does for Tumble {
         if !formed && plain(piece.near) && plain(piece.far) {
             return Err("straight wire comes out bent. Tumble what is formed.".to_owned());
         }
-        piece.harden(TUMBLED * (self.hours / USUAL_H).min(2.0));
+        let long = (self.hours / USUAL_H).min(2.0);
+        for stretch in &mut piece.stretches {
+            stretch.strain += long * tumbled_strain(stretch.thickness_mm);
+            stretch.outer_strain += long * TUMBLED;
+        }
         let loads = bench.workshop.gear.loads(f64::from(bench.pieces_n) * bench.wire.mass_g(piece.length_mm));
         let in_loads = if loads > 1.0 { format!(", in {loads:.0} loads") } else { String::new() };
         Ok(Done {

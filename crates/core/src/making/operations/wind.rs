@@ -1,13 +1,12 @@
 //! Wind a coil for rings.
 
-use crate::making::telling::turned;
 use crate::making::workpiece::Coiled;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::coil::{Coil, Winding};
 use crate::tool::mandrel::Mandrel;
 use crate::wire::bending::Bending;
 use crate::words::counted;
-use crate::words::length::on_ruler;
+use crate::words::length::pull;
 
 /// Turns wound on a rod, to be cut into rings.
 #[derive(Debug, Clone)]
@@ -16,12 +15,14 @@ pub struct Wind<'a> {
     pub rod: &'a Mandrel,
     /// How it is turned.
     pub winding: Winding,
-    /// Turns of all coils together.
-    pub turns_n: f64,
-    /// How many coils.
+    /// Turns of one coil.
+    pub turns_n: u32,
+    /// How many coils, all alike.
     pub coils_n: u32,
-    /// Length of the longest of them on the rod, mm.
+    /// Length of one of them on the rod, mm.
     pub coil_mm: f64,
+    /// Wire to pull off the spool for one of them, mm.
+    pub wire_mm: f64,
     /// What can hurt.
     pub caution: &'static str,
 }
@@ -45,22 +46,22 @@ impl Does for Wind<'_> {
         let used = bench.share(piece.outer_between(0.0, piece.length_mm), outer);
         let all = piece.length_mm;
         piece.bend((0.0, all), made, profile);
-        piece.coil =
-            Some(Coiled { turns_n: self.turns_n, inside_mm: self.rod.outline().across(), on_the_rod: true });
+        let at_side = coil.wound.side_radius().map(|radius| radius + profile.centroid_mm());
+        piece.softer_at_side =
+            bending.mean_strain(made) - at_side.map_or(0.0, |radius| bending.mean_strain(radius));
+        let turns_n = f64::from(self.turns_n);
+        piece.coil = Some(Coiled { turns_n, inside_mm: self.rod.outline().across(), on_the_rod: true });
         let unit = bench.unit();
         let rod = self.rod.shown_in(unit);
         let how = match self.winding {
-            Winding::Hand => "Turn the wire round",
-            Winding::PinVise => "Turn the vise and let the wire run onto",
-            Winding::SlowDrill => {
-                "At the lowest speed, through a guide block of wood or leather, let the wire run onto"
-            }
+            Winding::Hand => "",
+            Winding::PinVise => " Turn the vise and let the wire run on.",
+            Winding::SlowDrill => " Use the lowest speed and a guide block of wood or leather.",
         };
-        let each = self.turns_n / f64::from(self.coils_n);
-        let many = if self.coils_n > 1 {
-            format!(" Wind {} so, of about {} each.", counted(self.coils_n, "coil"), turned(each))
-        } else {
-            String::new()
+        let (turns, wire) = (counted(self.turns_n, "turn"), pull(self.wire_mm, unit));
+        let coils = match self.coils_n {
+            1 => format!("Wind {turns} on the {rod}: {wire} of wire."),
+            n => format!("Wind {n} coils of {turns} on the {rod}: {wire} of wire each."),
         };
         Ok(Done {
             what: "coil".to_owned(),
@@ -69,24 +70,23 @@ impl Does for Wind<'_> {
                 tool_mm: Some(self.rod.outline().across()),
                 tool_short_mm: Some(self.rod.outline().short_across())
                     .filter(|short| (short - self.rod.outline().across()).abs() > 1e-9),
-                turns_n: Some(self.turns_n),
+                turns_n: Some(turns_n),
                 length_mm: Some(self.coil_mm),
                 times_n: (self.coils_n > 1).then_some(self.coils_n),
                 strain_used: Some(used),
                 ..Numbers::default()
             },
-            text: format!(
-                "{how} the {rod}, {} in all, each against the last and under even tension: {} of coil.{many}",
-                turned(self.turns_n),
-                on_ruler(self.coil_mm, unit)
-            ),
+            text: format!("{coils}{how} Lay each turn against the last, under even tension."),
             hints: vec![
                 "Keep the tension until the end is clipped; a turn that lies loose gives a larger ring."
                     .to_owned(),
             ],
             caution: Some(self.caution),
-            takes: Takes::minutes(f64::from(self.coils_n), bench.shared(self.per_turn() * self.turns_n))
-                .effort(bench.effort(spent)),
+            takes: Takes::minutes(
+                f64::from(self.coils_n),
+                bench.shared(self.per_turn() * turns_n * f64::from(self.coils_n)),
+            )
+            .effort(bench.effort(spent)),
             ..Done::default()
         })
     }

@@ -79,8 +79,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         Course::Cone { small_mm: small, large_mm: large, turns, pitch_mm: -pitch_mm, roll_deg: 90.0 },
     );
     f.step(Operation::Coil, "cone", &[cone]).hint = "Mark where it starts on the taper. Where turns spread, back them off a little and lay them again; tape gives a slippery taper grip.";
-    f.step(Operation::Press, "turns", &[]).hint =
-        "Back on the taper, its tails off, until each turn lies against the next.";
+    f.step(Operation::Press, "turns", &[]).hint = "Put it back on the taper for that.";
     f.step(Operation::Level, "both mouths", &[]);
     // The tail anchors the wire on the rod, and comes off when it is wound.
     f.tails_mm.0 = WRAP_TAIL_MM;

@@ -8,7 +8,7 @@ use crate::tool::coil::Coil;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::section::{Profile, Section};
-use crate::wire::strength::{self, TUMBLED};
+use crate::wire::strength::{self, tumbled_strain};
 
 /// A place that bears: the inside diameter that is the arm of the load, and that of the bend that hardened it, mm;
 /// none on a flat.
@@ -153,7 +153,7 @@ impl Duty {
         let finite = |load: f64| if load.is_finite() { load } else { 0.0 };
         Some(Measured {
             holds_n: finite(load(0.0)),
-            holds_hardened_n: finite(load(TUMBLED)),
+            holds_hardened_n: finite(load(tumbled_strain(wire.profile().thickness_mm()))),
             effort: strength::hand_effort(wire),
             strain_used: self.bends.iter().map(used).fold(0.0, f64::max),
             springback_ratio,

@@ -43,6 +43,10 @@ pub struct Demand {
     pub id: String,
     /// Length of one as it is cut, its own trims included, mm.
     pub length_mm: f64,
+    /// What is measured off for one, from flush face to flush face, mm: the number of its sheet. None for what is just a
+    /// length of wire.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub ruler_mm: Option<f64>,
     /// How many.
     pub n: u32,
     /// Whether they go in pairs, whose two are cut from one piece of stock where that can be.
@@ -79,6 +83,9 @@ pub struct Cut {
     pub demand: String,
     /// Length of one, mm.
     pub length_mm: f64,
+    /// What is measured off for one, flush face to flush face, mm.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub ruler_mm: Option<f64>,
     /// How many.
     pub n: u32,
 }
@@ -275,7 +282,7 @@ impl CutRequest {
     /// let spool = Stock { id: "spool".to_owned(), length_mm: 5000.0, kind: StockKind::Spool };
     /// let request = CutRequest {
     ///     stock: vec![spool, rest("rest", 81.0)],
-    ///     demand: vec![Demand { id: "hooks".to_owned(), length_mm: 40.0, n: 2, pair: true }],
+    ///     demand: vec![Demand { id: "hooks".to_owned(), length_mm: 40.0, ruler_mm: None, n: 2, pair: true }],
     ///     trim_mm: 0.5,
     ///     kerf_mm: 0.0,
     ///     shortest_useful_mm: 30.0,

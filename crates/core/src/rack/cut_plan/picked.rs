@@ -74,9 +74,9 @@ pub fn by_wire(
     let unit = workshop.habits.unit;
     let mut wires: Vec<WireDemand> = vec![];
     for (i, pick) in picked.iter().enumerate() {
-        let cut = pick.piece.blanks_by_wire(workshop);
+        let cut = pick.piece.clone().known(workshop).blanks_by_wire(workshop);
         let cut = cut.map_err(|faults| faults.within(&format!("picked[{i}]")))?;
-        for (wire, Blanks { length_mm, n, .. }) in &cut {
+        for (wire, Blanks { length_mm, flush_mm, n }) in &cut {
             let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
                 wires.push(WireDemand {
                     wire: wire.clone().of_any_lot(),
@@ -103,7 +103,7 @@ pub fn by_wire(
                 ));
             }
             let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
-            of.demand.push(Demand { id, length_mm: *length_mm, n: *n, pair });
+            of.demand.push(Demand { id, length_mm: *length_mm, ruler_mm: Some(*flush_mm), n: *n, pair });
             of.picks.push(i);
         }
     }
@@ -124,7 +124,7 @@ pub fn remaining(picked: &[Picked], cut: &[BlanksCut], workshop: &Workshop) -> R
             let made = match &picked[*pick].piece {
                 // Each coil gives its share of the rings; the last all that are left.
                 Piece::Rings(request) if done < demand.n => {
-                    done.saturating_mul(request.plan()?.rings_per_coil_n)
+                    done.saturating_mul(request.plan_in(workshop)?.rings_per_coil_n)
                 }
                 Piece::Rings(request) => request.rings_n,
                 Piece::Finding(request) if request.in_pairs() => done / 2,

@@ -4,7 +4,7 @@ use super::{Cut, CutPlan, CutRequest, Found, SLACK_MM, Short, StockCut};
 use crate::rack::stock::StockKind;
 use crate::tool::cutting::CAUTION;
 use crate::words::counted;
-use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::length::{LengthUnit, on_ruler, shown};
 use crate::words::scale::of_wire;
 
 impl CutRequest {
@@ -88,12 +88,17 @@ impl CutRequest {
             .iter()
             .zip(&self.demand)
             .filter(|(n, _)| **n > 0)
-            .map(|(n, demand)| Cut { demand: demand.id.clone(), length_mm: demand.length_mm, n: *n })
+            .map(|(n, demand)| Cut {
+                demand: demand.id.clone(),
+                length_mm: demand.length_mm,
+                ruler_mm: demand.ruler_mm,
+                n: *n,
+            })
             .collect();
         cuts.sort_by(|a, b| b.length_mm.total_cmp(&a.length_mm));
         let (scrap_mm, offcut_mm) = self.left(stock, counts);
         // Several of one length are cut by the first of them: it is measured, the others are held to it.
-        let each = |cut: &Cut| match (caliper(cut.length_mm, unit), cut.n) {
+        let each = |cut: &Cut| match (on_ruler(cut.ruler_mm.unwrap_or(cut.length_mm), unit), cut.n) {
             (length, 1) => format!("one at {length} ({})", cut.demand),
             (length, n) => format!("the template at {length} and {} more by it ({})", n - 1, cut.demand),
         };

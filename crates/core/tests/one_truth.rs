@@ -1,0 +1,213 @@
+//! One piece, one set of numbers: whoever tells of it tells the same, whatever the piece, its wire, how it is made and the
+//! unit that is read.
+
+use jiff::civil::date;
+use lorimant_core::ask::answer;
+use lorimant_core::bench::Batch;
+use lorimant_core::making::{Changes, Operation};
+use lorimant_core::order::Bag;
+use lorimant_core::pattern::{Kind, PatternRequest};
+use lorimant_core::piece::Piece;
+use lorimant_core::rack::cost::CostStart;
+use lorimant_core::rack::cut_plan::picked::{Picked, by_wire};
+use lorimant_core::rack::stock::price::Rack;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::cutting::{Cutting, Method};
+use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Schools, Straightening, WrapTail};
+use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::words::length::{Habits, LengthUnit, on_ruler, pull};
+use rstest::rstest;
+
+use crate::common::bench;
+
+fn wires() -> [Wire; 5] {
+    [
+        Wire::round(Metal::Copper, 1.0, Temper::Soft),
+        Wire::round(Metal::SterlingSilver, 0.8, Temper::HalfHard),
+        Wire::round(Metal::Brass, 1.3, Temper::QuarterHard),
+        Wire::round(Metal::FineSilver, 1.0237, Temper::Soft),
+        Wire::round(Metal::StainlessSteel, 0.7, Temper::Soft),
+    ]
+}
+
+/// Each way of making that changes a number, one after the other.
+fn ways() -> Vec<Schools> {
+    let usual = Schools::default();
+    vec![
+        usual,
+        Schools { straightening: Straightening::Pulls, pulls_n: 8, ..usual },
+        Schools { straightening: Straightening::AfterCutting, pulls_n: 12, ..usual },
+        Schools { flat_to: FlatTo::Spool, ..usual },
+        Schools { cut: CutWhen::OnSpool, ..usual },
+        Schools { cut: CutWhen::Long, ..usual },
+        Schools { wrap_tail: WrapTail::Gripped, ..usual },
+        Schools { rounding: Rounding::Barrel, ..usual },
+        Schools { hardening: Hardening::Tumble, ..usual },
+    ]
+}
+
+fn shop(schools: Schools, unit: LengthUnit) -> Workshop {
+    Workshop { schools, habits: Habits { unit, ..Habits::default() }, ..bench() }
+}
+
+fn bag_of(piece: &Piece) -> Bag {
+    Bag {
+        name: "the bag".to_owned(),
+        piece: piece.clone(),
+        schools: None,
+        changes: Changes::default(),
+        batch: None,
+        filled_on: date(2026, 3, 2),
+        place: String::new(),
+        n: 4,
+        note: String::new(),
+    }
+}
+
+fn batch_of(piece: &Piece) -> Batch {
+    Batch { name: "the batch".to_owned(), piece: piece.clone(), schools: None, changes: Changes::default() }
+}
+
+/// Minutes at the bench of setting up and of one, by the route, the cost and the tasks of a batch.
+fn minutes_agree(piece: &Piece, workshop: &Workshop, at: &str) {
+    let route = piece.route(&piece.schools(workshop), piece.changes(), workshop).unwrap();
+    let totals = &route.totals;
+    let cost = CostStart::of(piece, &Rack::default(), rust_decimal::Decimal::ONE, workshop).unwrap().request;
+    let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
+    assert_eq!(cost.setting_up_minutes, tenths(totals.setting_up_min), "{at}");
+    if !matches!(piece, Piece::Chain(_)) {
+        assert_eq!(cost.minutes, tenths(totals.each_min), "{at}");
+    }
+    let tasks = batch_of(piece).tasks(workshop).unwrap();
+    let hands: f64 = tasks.iter().map(|task| task.hands_min).sum();
+    assert!((hands - totals.hands_min).abs() < 1e-6, "{at}: {hands} for {}", totals.hands_min);
+}
+
+#[rstest]
+fn a_finding_is_told_alike_everywhere(#[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit) {
+    for kind in Kind::all() {
+        for wire in wires() {
+            let usual = PatternRequest::usual(kind);
+            let Ok(carried) = usual.transferred(&wire, unit) else { continue };
+            for schools in ways() {
+                finding_agrees(&PatternRequest { pieces_n: 4, ..carried.request.clone() }, schools, unit);
+            }
+        }
+    }
+}
+
+fn finding_agrees(request: &PatternRequest, schools: Schools, unit: LengthUnit) {
+    let workshop = shop(schools, unit);
+    let at = format!("{} of {} by {schools:?}", request.kind.0.kind, request.wire.shown(unit));
+    // What cannot be made is refused everywhere.
+    let Some(worked) = request.sheet(&workshop).result else { return };
+    let piece = Piece::Finding(request.clone());
+    let cut_mm = worked.form.blank.flush_mm;
+    let cut = on_ruler(cut_mm, unit);
+    let figure = worked.figures.iter().find(|figure| figure.key == "blank").unwrap();
+    assert_eq!(figure.first(unit), cut, "{at}: the sheet's figure");
+    let step = worked.form.steps.iter().find(|step| step.operation == Operation::Cut).unwrap();
+    // What is rolled on the spool first is measured from its bend, and so says another number.
+    let on_spool = step.numbers.left_mm.is_some();
+    if !on_spool {
+        assert!(step.text.contains(&cut), "{at}: the step says {}", step.text);
+        let tasks = batch_of(&piece).tasks(&workshop).unwrap();
+        let task = tasks.iter().find(|task| task.step.operation == Operation::Cut).unwrap();
+        assert_eq!(task.reads, cut, "{at}: the bench");
+        assert_eq!(task.off_the_spool_mm, Some(worked.form.blank.cut_mm), "{at}: off the spool");
+    }
+    let tile = piece.thumbnail(&workshop).unwrap().cut;
+    assert!(tile.starts_with(&format!("cut {cut}, ")), "{at}: the tile says {tile}");
+    let label = bag_of(&piece).label(&workshop);
+    let row = label.rows.iter().find(|(title, _)| *title == "cut").unwrap();
+    assert_eq!(row.1, cut, "{at}: the label");
+    let blanks = piece.blanks(&workshop).unwrap();
+    assert_eq!(
+        (blanks.flush_mm, blanks.length_mm),
+        (cut_mm, worked.form.blank.cut_mm),
+        "{at}: the cutting plan"
+    );
+    let picked = [Picked { what: "it".to_owned(), piece: piece.clone() }];
+    let demand = &by_wire(&picked, &[], &workshop).unwrap()[0].demand[0];
+    assert_eq!(
+        (demand.ruler_mm, demand.length_mm),
+        (Some(cut_mm), worked.form.blank.cut_mm),
+        "{at}: what is wanted"
+    );
+    minutes_agree(&piece, &workshop, &at);
+}
+
+/// The ask line's headline and the sheet it opens.
+#[rstest]
+fn the_ask_line_says_what_the_sheet_says(#[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit) {
+    for schools in ways() {
+        let workshop = shop(schools, unit);
+        for kind in Kind::all() {
+            let told = answer(&format!("4 {}", kind.0.plural), &workshop, &Vec::new);
+            let Some(request) = told.pattern else { continue };
+            let Some(worked) = request.sheet(&workshop).result else { continue };
+            let cut = on_ruler(worked.form.blank.flush_mm, unit);
+            assert!(told.headline.contains(&format!(" of {cut} (")), "{}: {cut}", told.headline);
+        }
+    }
+}
+
+#[rstest]
+fn rings_are_told_alike_everywhere(
+    #[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit,
+    #[values(12, 120, 400)] rings_n: u32,
+    #[values(Method::Saw, Method::DoubleFlush, Method::Shears, Method::SingleSnip)] method: Method,
+) {
+    for wire in wires() {
+        for pulls_n in [0, 10] {
+            for hammered in [false, true] {
+                let rod = Mandrel { length_mm: Some(86.0), ..Mandrel::round(5.0) };
+                let request = RingRequest {
+                    cutting: Cutting { method, ..Cutting::default() },
+                    pulls_n,
+                    hammered_mm: hammered.then_some(0.8 * wire.size_mm),
+                    ..RingRequest::new(wire.clone(), rod, rings_n)
+                };
+                rings_agree(&request, &shop(Schools::default(), unit));
+            }
+        }
+    }
+}
+
+fn rings_agree(request: &RingRequest, workshop: &Workshop) {
+    let unit = workshop.habits.unit;
+    let at = format!("{} rings of {}", request.rings_n, request.wire.shown(unit));
+    let piece = Piece::Rings(request.clone());
+    let worked = request.sheet(workshop).result.unwrap();
+    let plan = &worked.plan;
+    let turns = plan.turns_per_coil_n.to_string();
+    let figure = |key: &str| worked.figures.iter().find(|figure| figure.key == key).unwrap();
+    assert_eq!(figure("turns-wound").value, turns, "{at}: the sheet");
+    let wind = worked.steps.iter().find(|step| step.operation == Operation::Wind).unwrap();
+    let told = format!("{turns} turns");
+    let wire = pull(plan.coil_wire_mm, unit);
+    assert!(wind.text.contains(&told) && wind.text.contains(&wire), "{at}: the step says {}", wind.text);
+    let tasks = batch_of(&piece).tasks(workshop).unwrap();
+    let task = tasks.iter().find(|task| task.step.operation == Operation::Wind).unwrap();
+    assert_eq!((task.reads.as_str(), task.n), (told.as_str(), plan.coils_n), "{at}: the bench");
+    assert_eq!(task.off_the_spool_mm, Some(plan.coil_wire_mm), "{at}: off the spool");
+    let tile = piece.thumbnail(workshop).unwrap().cut;
+    assert!(tile.contains(&told) && tile.contains(&wire), "{at}: the tile says {tile}");
+    let label = bag_of(&piece).label(workshop);
+    let of_four = RingRequest { rings_n: 4, ..request.clone() }.plan_in(workshop).unwrap();
+    let coils = label.rows.iter().find(|(title, _)| *title == "coils").unwrap();
+    assert_eq!(coils.1, of_four.coils_told(), "{at}: the label");
+    let blanks = piece.blanks(workshop).unwrap();
+    assert_eq!((blanks.length_mm, blanks.n), (plan.coil_wire_mm, plan.coils_n), "{at}: the cutting plan");
+    // The ring of the plan is the one the route ends with, and what the next plan is told.
+    let route = piece.route(&piece.schools(workshop), piece.changes(), workshop).unwrap();
+    assert_eq!(route.totals.workpiece.inside_mm, Some(plan.ring_inside_diameter_mm), "{at}");
+    assert_eq!(route.totals.holds.map(|holds| holds.comes_off_n), Some(plan.opening_force_n), "{at}");
+    assert_eq!(route.totals.strain_used, plan.strain_used, "{at}");
+    assert_eq!(route.totals.effort, plan.hand_effort, "{at}");
+    assert!((route.totals.off_the_spool_mm - plan.wire_length_mm).abs() < 1e-6, "{at}");
+    minutes_agree(&piece, workshop, &at);
+}
