@@ -1,16 +1,18 @@
 //! What stands on the bench: what it takes, and what is said where it takes less than is asked.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use crate::common::usual;
+use crate::common::{bench, usual};
 use lorimant_core::making::wear::{Wear, fit_for};
 use lorimant_core::making::{Changes, Made, Operation};
-use lorimant_core::pattern::PatternRequest;
+use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::tool::gear::{Gear, Taper};
+use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::school::{Hardening, Schools};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::words::length::LengthUnit;
 use rstest::rstest;
 
 fn on(gear: Gear) -> Workshop {
@@ -153,4 +155,33 @@ fn a_joint_is_left_as_its_metal_allows() {
     assert!(does(&rings).unwrap_err().0[0].sentence.contains("does not fuse to itself"));
     rings.wire.metal = Metal::FineSilver;
     assert!(does(&rings).unwrap().contains(&Operation::Fuse));
+}
+
+/// A rod that is named makes what it is named for; what nothing owned makes is told by the tool it takes, and that it is not
+/// there.
+#[rstest]
+fn no_step_names_a_tool_that_cannot_make_it(
+    #[values(0, 1, 2, 5, 12, 50)] rods_n: u32,
+    #[values(true, false)] plier: bool,
+) {
+    let rods: Vec<Mandrel> =
+        (0..rods_n).map(|i| Mandrel::round(1.3 + 17.0 * f64::from(i * 7 % 50) / 50.0)).collect();
+    let pliers = if plier { bench().pliers } else { vec![] };
+    let shop = Workshop { rods, pliers, ..Workshop::default() };
+    for kind in Kind::all() {
+        for step in made(&PatternRequest::usual(kind), &shop).steps {
+            let Some((tool, tool_mm)) = step.numbers.tool.as_ref().zip(step.numbers.tool_mm) else {
+                continue;
+            };
+            let owned = shop.rods.iter().find(|rod| rod.shown_in(LengthUnit::Mm) == *tool);
+            if let Some(rod) = owned {
+                let off = (rod.diameter_mm - tool_mm).abs();
+                assert!(off <= 0.105_f64.max(0.035 * tool_mm), "{}: {tool} for {tool_mm}", kind.0.kind);
+            } else if tool.ends_with("jaw or rod") {
+                let hint = step.hint.unwrap_or_default();
+                assert!(step.misfit, "{}: {tool} is not there, and that is not said", kind.0.kind);
+                assert!(hint.contains("You have no") || hint.contains("No pliers or rods"), "{hint}");
+            }
+        }
+    }
 }

@@ -4,7 +4,7 @@
 
 use std::f64::consts::{PI, TAU};
 
-use crate::common::{kinds, usual};
+use crate::common::{bench, kinds, usual};
 use glam::{DMat3, DVec3};
 use lorimant_core::making::run::{From, Turn};
 use lorimant_core::making::{Changes, Inserted, Made, Operation, Step};
@@ -23,6 +23,7 @@ use lorimant_core::wire::bending::Bending;
 use lorimant_core::wire::metal::{Balls, Metal, Temper};
 use lorimant_core::wire::section::{Profile, Section};
 use lorimant_core::wire::surface::Surface;
+use lorimant_core::words::length::{LengthUnit, ruler_mark_mm};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -46,6 +47,8 @@ struct Hands<'a> {
     thin: Vec<(f64, f64, f64)>,
     /// Wire off the near and the far end since it was cut, mm.
     off: (f64, f64),
+    /// Whether it goes by what a ruler shows.
+    by_ruler: bool,
 }
 
 impl Hands<'_> {
@@ -114,7 +117,8 @@ impl Hands<'_> {
         let at = numbers.at_mm.unwrap();
         let roll = self.plane(step);
         self.from_far |= numbers.from == Some(From::FarEnd);
-        let middle = step.operation == Operation::Fold && (at - self.blank_mm / 2.0).abs() < 1e-6;
+        let middle = step.operation == Operation::Fold
+            && (at - self.blank_mm / 2.0).abs() < if self.by_ruler { 0.3 } else { 1e-6 };
         let from = match numbers.from.unwrap() {
             _ if middle => at - wire_mm / 2.0,
             From::FarEnd => self.blank_mm - at - wire_mm,
@@ -251,13 +255,16 @@ impl Hands<'_> {
             }
         };
         for (from, to, curve, grown) in bends {
+            // By the ruler's marks a bend goes on where the last one ends.
+            let (from, to) =
+                if self.by_ruler { (from.max(at), to + (at - from).max(0.0)) } else { (from, to) };
             assert!(from > at - 1e-3, "a bend at {from} begins before {at}, where the last one ends");
             straight(at, from, &mut pieces);
             let growth = if grown { 1.0 } else { self.growth(from, to) };
             pieces.push((to - from, scaled(curve, growth)));
             at = to;
         }
-        straight(at, ends_mm, &mut pieces);
+        straight(at, ends_mm.max(at), &mut pieces);
         pieces
     }
 }
@@ -311,6 +318,7 @@ fn off(request: &PatternRequest, made: &Made, schools: Schools, shop: &Workshop)
         ball_mm: 0.0,
         thin: vec![],
         off: (0.0, 0.0),
+        by_ruler: false,
     };
     made.steps.iter().for_each(|step| hands.does(step));
     let (starts, ends) = (blank.starts_mm, hands.blank_mm - blank.right_filing_mm - hands.off.1);
@@ -334,6 +342,74 @@ fn off(request: &PatternRequest, made: &Made, schools: Schools, shop: &Workshop)
         ((*a - flip * *b).length(), cos.acos().to_degrees())
     });
     apart.fold((0.0, 0.0), |worst, one| (f64::max(worst.0, one.0), f64::max(worst.1, one.1)))
+}
+
+/// A step with its numbers as they are printed: lengths and places to the ruler's half millimetre, so the jaw's as well.
+fn printed(step: &Step) -> Step {
+    let mut step = step.clone();
+    let numbers = &mut step.numbers;
+    let on_ruler = |mm: f64| ruler_mark_mm(mm, LengthUnit::Mm);
+    if step.operation == Operation::Cut {
+        numbers.length_mm = numbers.on_ruler_mm.map(|mm| {
+            mm + numbers.length_mm.unwrap() - numbers.left_mm.unwrap_or(numbers.length_mm.unwrap())
+        });
+    }
+    numbers.at_mm = numbers.at_mm.map(|mm| if mm < 0.25 { mm } else { on_ruler(mm) });
+    if let (Some(jaw), Some(slip)) = (numbers.jaw_mm, numbers.slip_mm) {
+        numbers.tool_mm = numbers.tool_mm.map(|mm| mm + slip * (on_ruler(jaw) - jaw));
+    }
+    step
+}
+
+/// How long the piece is that comes of the printed numbers alone, less how long it is drawn, mm.
+fn longer_by_the_print(request: &PatternRequest, made: &Made, shop: &Workshop) -> f64 {
+    let formed = request.form().unwrap().by(shop.schools);
+    let blank = formed.blank(shop.habits.unit);
+    let mut hands = Hands {
+        wire: &request.wire,
+        spent: request.wire.temper.strain(),
+        blank_mm: 0.0,
+        bends: vec![],
+        grown: vec![],
+        from_far: false,
+        fold: None,
+        ball_mm: 0.0,
+        thin: vec![],
+        off: (0.0, 0.0),
+        by_ruler: true,
+    };
+    made.steps.iter().map(printed).for_each(|step| hands.does(&step));
+    let (starts, ends) = (blank.starts_mm, hands.blank_mm - blank.right_filing_mm - hands.off.1);
+    let made_of = hands.shape(starts, ends);
+    let across = |places: Vec<(DVec3, DVec3)>| {
+        let each = places.iter().flat_map(|(a, _)| places.iter().map(move |(b, _)| a.distance(*b)));
+        each.fold(0.0, f64::max)
+    };
+    let drawn = formed.path.placed.iter().filter(|placed| placed.length_mm > 1e-6).map(|placed| placed.curve);
+    across(followed(made_of.iter().map(|(_, curve)| *curve), Frame::default()))
+        - across(followed(drawn, Frame::default()))
+}
+
+/// Who has only a steel ruler and the printed numbers makes every piece within what the ruler shows, and none of them always
+/// too long or too short.
+#[test]
+fn the_printed_numbers_make_the_piece() {
+    let shop = bench();
+    for kind in Kind::all() {
+        let mut off = vec![];
+        for n in 0..60 {
+            let mut request = PatternRequest::usual(kind);
+            request.wire.size_mm *= 0.85 + 0.005 * f64::from(n);
+            let Some(made) = make(&request, Schools::default(), &shop) else { continue };
+            off.push(longer_by_the_print(&request, &made, &shop));
+        }
+        let worst = off.iter().fold(0.0, |worst: f64, one| worst.max(one.abs()));
+        #[expect(clippy::cast_precision_loss, reason = "60")]
+        let mean = off.iter().sum::<f64>() / off.len() as f64;
+        println!("{}: worst {worst:.3}, mean {mean:.3} of {}", kind.0.kind, off.len());
+        assert!(worst < 1.0, "{}: {worst} mm off", kind.0.kind);
+        assert!(mean.abs() < 0.3, "{}: {mean} mm off on the average", kind.0.kind);
+    }
 }
 
 fn schools() -> impl Strategy<Value = Schools> {

@@ -476,7 +476,7 @@ fn a_fit_names_what_it_changed_and_keeps_to_the_tools_there_are() {
     let mm = hook.measure(Measure::Width).unwrap() + 4.0;
     let refused = hook.fitted_with(&[Target { measure: Measure::Width, mm }], &none).unwrap_err();
     assert_eq!(refused.0[0].field, "targets[0].mm");
-    assert!(refused.0[0].sentence.contains("Nothing you own fits"), "{}", refused.0[0].sentence);
+    assert!(refused.0[0].sentence.contains("You have no jaw or rod of"), "{}", refused.0[0].sentence);
     // Of two targets, it is the width's that no rod gives.
     let height = Target { measure: Measure::Height, mm: hook.measure(Measure::Height).unwrap() + 2.0 };
     let refused = hook.fitted_with(&[Target { measure: Measure::Width, mm }, height], &none).unwrap_err();

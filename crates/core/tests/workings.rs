@@ -3,6 +3,7 @@
 
 use crate::common::{bench, kinds, ring_of};
 use lorimant_core::figure::Figure;
+use lorimant_core::making::{Changes, Inserted, Operation};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::cutting::{Cutting, Method};
@@ -100,15 +101,35 @@ fn checked(figures: &[Figure]) -> Result<usize, TestCaseError> {
 }
 
 fn rings() -> impl Strategy<Value = RingRequest> {
-    let metal = prop::sample::select(vec![Metal::Copper, Metal::Brass, Metal::SterlingSilver]);
+    let metal = prop::sample::select(vec![Metal::Copper, Metal::Brass, Metal::FineSilver]);
     let section = prop::sample::select(Section::ALL.to_vec());
     let method = prop::sample::select(Method::ALL.to_vec());
-    (metal, section, method, 0.6..2.0_f64, 3.0..8.0_f64, 1..400_u32).prop_map(
-        |(metal, section, method, size_mm, ratio, rings_n)| RingRequest {
-            wire: Wire { metal, section, size_mm, temper: Temper::Soft, surface: Surface::Bare, lot: None },
-            rings_n,
-            cutting: Cutting { method, ..Cutting::default() },
-            ..ring_of(size_mm, size_mm * ratio)
+    let made = (0..12_u32, prop::option::of(0.6..0.95_f64), 0..4_usize);
+    (metal, section, method, 0.6..2.0_f64, 3.0..8.0_f64, 1..400_u32, made).prop_map(
+        |(metal, section, method, size_mm, ratio, rings_n, (pulls_n, hammered, finish))| {
+            let joined = [Operation::Flux, Operation::Solder, Operation::Quench, Operation::Pickle];
+            let put_in: &[Operation] =
+                [&[][..], &[Operation::Tumble][..], &joined[..], &[Operation::Anneal][..]][finish];
+            let with = put_in.iter().map(|one| Inserted {
+                before: (*one == Operation::Anneal).then_some(Operation::Wind),
+                ..Inserted::of(*one)
+            });
+            RingRequest {
+                wire: Wire {
+                    metal,
+                    section,
+                    size_mm,
+                    temper: Temper::Soft,
+                    surface: Surface::Bare,
+                    lot: None,
+                },
+                rings_n,
+                pulls_n,
+                hammered_mm: hammered.map(|share| share * size_mm).filter(|_| section != Section::HalfRound),
+                route: Changes { with: with.collect(), ..Changes::default() },
+                cutting: Cutting { method, ..Cutting::default() },
+                ..ring_of(size_mm, size_mm * ratio)
+            }
         },
     )
 }

@@ -33,7 +33,7 @@ async fn on_to(maker: &Maker, says: &str) -> Result<()> {
 fn a_batch_is_led_by_keyboard_through_reload_and_a_killed_server() -> Result<()> {
     at_the_bench(|maker| async move {
         begin(maker, "2").await?;
-        on_to(maker, "Measure from the flush end").await?;
+        on_to(maker, "from the flush end").await?;
         maker.sees(COUNT, "0 of 4").await?;
         maker.sees("[data-test=reads]", "mm").await?;
         maker.sees("[data-test=caution]", "Safety glasses").await?;
@@ -110,7 +110,7 @@ fn two_devices_at_one_batch_count_together() -> Result<()> {
         tap().await?;
         maker.sees(INSTRUCTION, "Snip the spool's end").await?;
         tap().await?;
-        maker.sees(INSTRUCTION, "Measure from the flush end").await?;
+        maker.sees(INSTRUCTION, "from the flush end").await?;
         tap().await?;
         maker.sees(COUNT, "1 of 6").await?;
         let wide = maker.script("return document.documentElement.scrollWidth - innerWidth").await?;

@@ -85,15 +85,16 @@ fn ten_placings_and_back_after_a_reload() -> Result<()> {
         maker.fill("[data-test=how-many]", "1").await?;
         maker.press(Key::Enter + "").await?;
         // Rings are wound and cut, some shut, the others opened.
-        maker
-            .until("the building to begin", || async {
-                if maker.count(PLACING).await? > 0 {
-                    return Ok(true);
-                }
-                maker.press(" ").await?;
-                Ok(false)
-            })
-            .await?;
+        let shown = "return document.querySelector('main').innerText";
+        while maker.count(PLACING).await? == 0 {
+            let before = maker.script(shown).await?;
+            // What has the focus may just be drawn anew.
+            if maker.press(" ").await.is_err() {
+                continue;
+            }
+            // A press has shown what it did before the next.
+            maker.until("the press to show", || async { Ok(maker.script(shown).await? != before) }).await?;
+        }
         let path = maker.script("return location.pathname").await?;
         let path = path.as_str().context("no path")?.to_owned();
         maker.sees(PLACING, "Row 1").await?;

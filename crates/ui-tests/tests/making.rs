@@ -17,9 +17,9 @@ fn a_ring_is_led_through_its_making_by_keyboard() -> Result<()> {
         maker.open("/rings").await?;
         maker.sees(RING, "4.99").await?;
         maker.click("[data-test=making]").await?;
-        maker.sees(STEPS, "Turn the wire round the 5 mm drill shank, 122.29 turns in all").await?;
+        maker.sees(STEPS, "turns on the 5 mm drill shank").await?;
         ensure!(current(maker).await?.contains("until it lies straight"));
-        for (n, says) in [(2, "Bend 12 mm"), (3, "Turn the wire"), (4, "spring open"), (5, "saw along it")] {
+        for (n, says) in [(2, "Bend 12 mm"), (3, "Wind"), (4, "spring open"), (5, "saw along it")] {
             maker.press("]").await?;
             maker
                 .until(says, || async {
@@ -121,13 +121,13 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         let spool = "//*[@data-test='route-offer'][contains(., 'flat of the cutter to the spool')]";
         maker.sees("[data-test=route-offers]", "flat of the cutter to the spool").await?;
         maker.browser.driver.find(By::XPath(spool)).await?.click().await?;
-        maker.sees(STEPS, "off the right end").await?;
+        maker.sees(STEPS, "flush at the mark").await?;
         // And for the whole workshop.
         maker.open("/tools").await?;
         maker.click("[data-test=school-flat_to-spool]").await?;
         maker.sees("[data-test=notice]", "Noted").await?;
         maker.open("/patterns/room?kind=s-link").await?;
-        maker.sees(STEPS, "off the right end").await?;
+        maker.sees(STEPS, "flush at the mark").await?;
         // What stands on the bench is listed where the tools are.
         maker.open("/tools").await?;
         maker.click("[data-test=edit-gear]").await?;

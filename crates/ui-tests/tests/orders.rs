@@ -238,7 +238,7 @@ fn turns_of_a_coil_are_counted() -> Result<()> {
         maker.press(Key::Enter + "").await?;
         maker
             .until("winding", || async {
-                if maker.text("[data-test=instruction]").await?.starts_with("Turn the wire") {
+                if maker.text("[data-test=instruction]").await?.starts_with("Wind") {
                     return Ok(true);
                 }
                 maker.press(" ").await?;

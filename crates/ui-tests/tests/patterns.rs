@@ -20,14 +20,14 @@ async fn drawn(maker: &Maker) -> Result<String> {
 fn from_the_library_to_the_cut_in_one_click() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/patterns").await?;
-        maker.sees("[data-kind=open-ear-wire]", "cut 54.5 mm, mark at 19.0, 49.4").await?;
+        maker.sees("[data-kind=open-ear-wire]", "cut 54.5 mm, mark at 19, 49.5").await?;
         ensure!(maker.count("[data-test=ready] svg path").await? > 100, "drawn from real geometry");
         maker.click("[data-kind=open-ear-wire]").await?;
         maker.sees(BLANK, "54.5").await?;
         maker
             .sees(
                 "[data-test=steps]",
-                "Roll the loop from the left end, its face level with the jaw, on the slim round-nose, 5.1 mm from the tip",
+                "Roll the loop from the left end, its face level with the jaw, on the slim round-nose, 5 mm from the tip",
             )
             .await?;
         let strip = maker.find("[data-test=strip]").await?.attr("aria-label").await?.unwrap_or_default();
@@ -257,7 +257,7 @@ fn it_is_tried_at_a_size_in_another_wire_mirrored_and_with_a_ring() -> Result<()
         maker.fill("[data-test=fit-height] input", "").await?;
         maker.fill("[data-test=fit-blank] input", "60 mm").await?;
         maker.click("[data-test=fit]").await?;
-        maker.sees(BLANK, "60.0").await?;
+        maker.sees(BLANK, "60").await?;
         act("[data-test=open-wire]").await?;
         maker.sees("[data-test=differences]", "The dimensions stay").await?;
         maker.click("[data-test=use-wire]").await?;
@@ -290,8 +290,8 @@ fn a_pattern_is_marked_for_the_pliers_chosen() -> Result<()> {
         at_an_open_hook(maker).await?;
         maker.script("const s = document.querySelector('[data-test=plier]'); s.value = \"grandfather's\"; s.dispatchEvent(new Event('change'))").await?;
         maker.sees(SENTENCE, "rolled on the grandfather's").await?;
-        // (Ø − 1)/5 × 25 mm from the tip, Ø 2.12 for a loop of 2.2: 5.6 mm.
-        maker.sees("[data-test=steps]", "on the grandfather's, 5.6 mm from the tip").await
+        // (Ø − 1)/5 × 25 mm from the tip, Ø 2.12 for a loop of 2.2: 5.6 mm, half millimetres on the ruler.
+        maker.sees("[data-test=steps]", "on the grandfather's, 5.5 mm from the tip").await
     })
 }
 

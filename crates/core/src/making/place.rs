@@ -159,26 +159,35 @@ impl Chooser<'_> {
         let best = offers.into_iter().min_by(|a, b| (off(&a.0) + a.1).total_cmp(&(off(&b.0) + b.1)));
         let unit = self.workshop.habits.unit;
         let wanted_shown = caliper(wanted, unit);
-        let Some((mut place, _)) = best else {
-            let place = ToolPlace {
-                tool: format!("{wanted_shown} jaw or rod"),
-                diameter_mm: Some(wanted),
-                gives_mm: Some(inside_mm),
-                misfit: Some(format!(
-                    "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} gives this bend."
-                )),
-                ..plain(With::Rod)
-            };
-            return (place, over);
+        // What nothing owned comes near is told by the tool it takes, never by one that makes another piece.
+        let ideal = |misfit: String| ToolPlace {
+            tool: format!("{wanted_shown} jaw or rod"),
+            diameter_mm: Some(wanted),
+            gives_mm: Some(inside_mm),
+            misfit: Some(misfit),
+            ..plain(With::Rod)
         };
-        if off(&place) > FIT_MM.max(FIT_SHARE * inside_mm) {
-            place.misfit = Some(format!(
-                "Nothing you own fits: the nearest, {}, gives {} instead of {}. Ideal is {wanted_shown}.",
-                place.tool,
-                place.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
-                caliper(inside_mm, unit)
-            ));
-        }
+        let place = match best {
+            Some((place, _)) if off(&place) <= FIT_MM.max(FIT_SHARE * inside_mm) => place,
+            Some((nearest, _)) => {
+                let misfit = format!(
+                    "You have no jaw or rod of {wanted_shown}: the nearest, {}, gives {} instead of {}.",
+                    nearest.tool,
+                    nearest.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
+                    caliper(inside_mm, unit)
+                );
+                // Pliers that were asked for by name are taken all the same.
+                match nearest.with {
+                    With::Jaw if self.plier.is_some_and(|name| !name.trim().is_empty()) => {
+                        ToolPlace { misfit: Some(misfit), ..nearest }
+                    }
+                    _ => ideal(misfit),
+                }
+            }
+            None => ideal(format!(
+                "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} gives this bend."
+            )),
+        };
         (place, over)
     }
 

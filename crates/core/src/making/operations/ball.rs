@@ -27,9 +27,6 @@ pub(crate) fn never_melted(metal: Metal) -> String {
     format!("{} must not be melted: {why}.", capital(metal.shown()))
 }
 
-/// Largest ball that hangs on its wire, in thicknesses of it. Trade experience, an estimate.
-const LARGEST_BALL: f64 = 4.0;
-
 /// How far from a ball the wire is softened by it, mm.
 const SOFTENED_MM: f64 = 15.0;
 
@@ -42,15 +39,6 @@ impl Does for Ball {
         bench.wire.surface.bears_heat()?;
         bench.workshop.gear.heats()?;
         let figures = bench.wire.metal.figures();
-        let most_mm = LARGEST_BALL * bench.wire.size_mm;
-        if self.ball_mm > most_mm + 1e-9 {
-            return Err(format!(
-                "a ball of {} falls off wire of {} before it is drawn up. Make it no larger than {}.",
-                caliper(self.ball_mm, bench.unit()),
-                caliper(bench.wire.size_mm, bench.unit()),
-                caliper(most_mm, bench.unit())
-            ));
-        }
         if figures.balls == Balls::Never {
             return Err(format!("{} Choose another metal or another head.", never_melted(bench.wire.metal)));
         }

@@ -40,6 +40,9 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
+/// Largest ball that hangs on its wire, in thicknesses of it. Trade experience, an estimate.
+const LARGEST_BALL: f64 = 4.0;
+
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let ball = f.lay("ball", Course::Ball { diameter_mm: d.of("ball_mm") });
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
@@ -50,6 +53,16 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
             both(f.h())
         );
         return Err(Fault::new("parameters.ball_mm", said).limit(f.h()));
+    }
+    let most = LARGEST_BALL * f.h();
+    if d.of("ball_mm") > most {
+        let said = format!(
+            "A ball of {} falls off wire of {} before it is drawn up. Make it no larger than {}, or use thicker wire.",
+            both(d.of("ball_mm")),
+            both(f.h()),
+            both(most)
+        );
+        return Err(Fault::new("parameters.ball_mm", said).limit(most));
     }
     f.step(Operation::Ball, "end", &[ball]);
     f.step(Operation::Hammer, "stem", &[]).hint =
