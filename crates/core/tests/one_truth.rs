@@ -1,5 +1,6 @@
 //! One piece, one set of numbers: whoever tells of it tells the same, whatever the piece, its wire, how it is made and the
 //! unit that is read.
+#![allow(clippy::unwrap_used, missing_docs)]
 
 use jiff::civil::date;
 use lorimant_core::ask::answer;
