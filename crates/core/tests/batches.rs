@@ -12,6 +12,7 @@ use lorimant_core::tool::school::{Hardening, Schools, Straightening};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::words::length::{LengthUnit, on_ruler};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -109,8 +110,12 @@ fn what_is_read_from_a_metre_away_is_the_steps_own_number() {
                 assert!((-1e-9..0.5).contains(&over) && (2.0 * read).fract().abs() < 1e-9, "{}", task.reads);
             }
             Operation::Bend | Operation::Loop => {
-                let read: f64 = task.reads.trim_end_matches('°').parse().unwrap();
-                assert!((read - numbers.angle_to_deg.unwrap()).abs() <= 0.5, "{}", task.reads);
+                // A place that a ruler shows, on the jaw or on the wire; an angle only where there is none.
+                let place = numbers.jaw_mm.or(numbers.at_mm.filter(|at| *at >= 0.25));
+                match place {
+                    Some(mm) => assert_eq!(task.reads, on_ruler(mm, LengthUnit::Mm)),
+                    None => assert!(task.reads.ends_with('°'), "{}", task.reads),
+                }
             }
             _ => {}
         }

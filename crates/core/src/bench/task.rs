@@ -5,7 +5,7 @@ use serde::Serialize;
 use super::Batch;
 use crate::drawing::Drawing;
 use crate::fault::Faults;
-use crate::making::telling::turned;
+use crate::making::telling::{LEVEL_MM, turned};
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Numbers, Operation, Step};
 use crate::piece::Piece;
@@ -233,8 +233,19 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
                 let turns = turns + turns_more_n.unwrap_or(0.0);
                 (turned(turns), on)
             }
-            (None, Some(deg)) => (format!("{}°", shown(deg, 0)), on),
+            (None, Some(deg)) => {
+                place_read(&step.numbers, unit).unwrap_or((format!("{}°", shown(deg, 0)), on))
+            }
             (None, None) => (String::new(), on),
         },
     }
+}
+
+/// The place of a bend as a ruler shows it: on the jaw from its tip, else on the wire from the end in hand.
+fn place_read(numbers: &Numbers, unit: LengthUnit) -> Option<(String, String)> {
+    if let Some(jaw) = numbers.jaw_mm {
+        return Some((on_ruler(jaw, unit), "from the tip of the jaw".to_owned()));
+    }
+    let at = numbers.at_mm.filter(|at| *at >= LEVEL_MM)?;
+    Some((on_ruler(at, unit), format!("from the {}", numbers.from?.shown())))
 }

@@ -9,8 +9,8 @@ use crate::tool::coil::Coil;
 use crate::tool::outline::Outline;
 use crate::tool::school::AnchorBy;
 use crate::wire::section::Section;
-use crate::words::length::{LengthUnit, caliper, inches};
-use crate::words::words;
+use crate::words::length::{LengthUnit, caliper, inches, on_ruler};
+use crate::words::{counted, words};
 
 /// A coil longer than so many outside diameters is drawn with a break.
 const LONGEST_DRAWN: f64 = 3.4;
@@ -55,8 +55,8 @@ impl RingPlan {
             Moment::Released => "sprung open, standing loose round",
         };
         sketch.finish(format!(
-            "A coil of {:.1} turns {state} the {}, and one ring cut from it, {} inside and {} outside.",
-            self.turns_wound / f64::from(self.coils_n),
+            "A coil of {} {state} the {}, and one ring cut from it, {} inside and {} outside.",
+            counted(self.turns_per_coil_n, "turn"),
             request.mandrel.shown_in(unit),
             caliper(self.ring_inside_diameter_mm, unit),
             caliper(self.ring_outside_diameter_mm, unit)
@@ -129,8 +129,13 @@ impl RingPlan {
         }
 
         let above = -outer.max(loose) / 2.0 - 0.16 * outer;
-        let count = format!("{turns:.1} turns, {}", with_unit(self.coil_length_mm, unit));
-        let text = if self.coils_n == 1 { count } else { format!("{count}: wind {} coils", self.coils_n) };
+        let each = if self.coils_n == 1 { "" } else { " each" };
+        // On the rod turns are counted; what is left of them once it sprang open is only seen.
+        let count = match moment {
+            Moment::Wound => self.coils_told(),
+            Moment::Released => format!("{turns:.1} turns left"),
+        };
+        let text = format!("{count}, {}{each}", on_ruler(self.coil_length_mm, unit));
         sketch.dimension(Point::new(0.0, above), Point::new(length, above), text, "coil-length");
         let x = length + 0.62 * stub;
         let rod_half = coil.wound.short_across() / 2.0;

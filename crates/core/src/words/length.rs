@@ -357,6 +357,8 @@ pub fn on_ruler(mm: f64, unit: LengthUnit) -> String {
     }
     let marked = ruler_mark_mm(mm, unit);
     match (unit, inch_fraction(marked)) {
+        // Longer than a ruler, it is measured by the metre stick.
+        (LengthUnit::Mm, _) if marked >= 1000.0 => pull(mm, unit),
         (LengthUnit::Mm, _) => format!("{} mm", shown(marked, 1)),
         (LengthUnit::Inch, Some(fraction)) => format!("{fraction} in"),
         (LengthUnit::Inch, None) => inches(marked),

@@ -110,11 +110,11 @@ impl CutRequest {
         } else {
             String::new()
         };
-        let text = format!(
-            "Flush the end; cut {}.{rest} {} is scrap.",
-            each.join(", then "),
-            on_ruler(scrap_mm, unit)
-        );
+        let scrap = match scrap_mm {
+            mm if mm < 0.05 => String::new(),
+            mm => format!(" {} is scrap.", on_ruler(mm, unit)),
+        };
+        let text = format!("Flush the end; cut {}.{rest}{scrap}", each.join(", then "));
         StockCut {
             stock: piece.id.clone(),
             kind: piece.kind,
