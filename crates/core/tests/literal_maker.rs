@@ -51,6 +51,25 @@ struct Hands<'a> {
     by_ruler: bool,
 }
 
+impl<'a> Hands<'a> {
+    /// Hands with straight wire in them.
+    fn with(wire: &'a Wire, by_ruler: bool) -> Self {
+        Self {
+            wire,
+            spent: wire.temper.strain(),
+            blank_mm: 0.0,
+            bends: vec![],
+            grown: vec![],
+            from_far: false,
+            fold: None,
+            ball_mm: 0.0,
+            thin: vec![],
+            off: (0.0, 0.0),
+            by_ruler,
+        }
+    }
+}
+
 impl Hands<'_> {
     fn growth(&self, from: f64, to: f64) -> f64 {
         let h = self.wire.profile().thickness_mm();
@@ -307,19 +326,7 @@ fn followed(pieces: impl Iterator<Item = Curve>, at: Frame) -> Vec<(DVec3, DVec3
 fn off(request: &PatternRequest, made: &Made, schools: Schools, shop: &Workshop) -> (f64, f64) {
     let formed = request.form().unwrap().by(schools);
     let blank = formed.blank(shop.habits.unit);
-    let mut hands = Hands {
-        wire: &request.wire,
-        spent: request.wire.temper.strain(),
-        blank_mm: 0.0,
-        bends: vec![],
-        grown: vec![],
-        from_far: false,
-        fold: None,
-        ball_mm: 0.0,
-        thin: vec![],
-        off: (0.0, 0.0),
-        by_ruler: false,
-    };
+    let mut hands = Hands::with(&request.wire, false);
     made.steps.iter().for_each(|step| hands.does(step));
     let (starts, ends) = (blank.starts_mm, hands.blank_mm - blank.right_filing_mm - hands.off.1);
     let mut pieces = hands.shape(starts, ends);
@@ -365,19 +372,7 @@ fn printed(step: &Step) -> Step {
 fn longer_by_the_print(request: &PatternRequest, made: &Made, shop: &Workshop) -> f64 {
     let formed = request.form().unwrap().by(shop.schools);
     let blank = formed.blank(shop.habits.unit);
-    let mut hands = Hands {
-        wire: &request.wire,
-        spent: request.wire.temper.strain(),
-        blank_mm: 0.0,
-        bends: vec![],
-        grown: vec![],
-        from_far: false,
-        fold: None,
-        ball_mm: 0.0,
-        thin: vec![],
-        off: (0.0, 0.0),
-        by_ruler: true,
-    };
+    let mut hands = Hands::with(&request.wire, true);
     made.steps.iter().map(printed).for_each(|step| hands.does(&step));
     let (starts, ends) = (blank.starts_mm, hands.blank_mm - blank.right_filing_mm - hands.off.1);
     let made_of = hands.shape(starts, ends);

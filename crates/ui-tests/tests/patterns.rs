@@ -31,7 +31,7 @@ fn from_the_library_to_the_cut_in_one_click() -> Result<()> {
             )
             .await?;
         let strip = maker.find("[data-test=strip]").await?.attr("aria-label").await?.unwrap_or_default();
-        ensure!(strip.contains("crown 19.0 mm from the left end"), "{strip}");
+        ensure!(strip.contains("crown 19 mm from the left end"), "{strip}");
         Ok(())
     })
 }

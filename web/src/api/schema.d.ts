@@ -7133,6 +7133,8 @@ export interface components {
              * @description Angle that is left, degrees.
              */
             left_deg: number;
+            /** @description The same as a ruler of the unit read first shows it: `19 mm`. */
+            ruler: string;
             /** @description Its segment, by its place along the wire. */
             segment_n: number;
             /**

@@ -121,7 +121,7 @@ impl Said {
                     Err(faults) => return reply.faults.extend(faults.0),
                     Ok(made) => made,
                 };
-                let marks = formed.marks(&formed.spans(&blank), &made);
+                let marks = formed.marks(&formed.spans(&blank), &made, unit);
                 let marks: Vec<String> = measured(&marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {

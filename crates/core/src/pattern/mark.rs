@@ -17,6 +17,8 @@ pub struct Mark {
     pub from: From,
     /// Where it starts from that end, mm; of a fold, its middle.
     pub from_end_mm: f64,
+    /// The same as a ruler of the unit read first shows it: `19 mm`.
+    pub ruler: String,
     /// Whether it starts so near the end that it is rolled with the end level with the jaw, and needs no mark.
     pub from_end: bool,
     /// Where the stretch ends, mm.
@@ -62,15 +64,14 @@ impl Mark {
 
     /// The place of the mark, from the end it is measured from: `28.2 mm`, `10.4 mm from the right`.
     #[must_use]
-    pub fn place_told(&self, unit: LengthUnit) -> String {
-        let at = on_ruler(self.from_end_mm, unit);
-        if self.from == From::FarEnd { format!("{at} from the right") } else { at }
+    pub fn place_told(&self) -> String {
+        if self.from == From::FarEnd { format!("{} from the right", self.ruler) } else { self.ruler.clone() }
     }
 }
 
 impl super::form::Formed<'_> {
     /// Marks on the blank from left to right, read off the route.
-    pub fn marks(&self, spans: &[(f64, f64)], made: &Made) -> Vec<Mark> {
+    pub fn marks(&self, spans: &[(f64, f64)], made: &Made, unit: LengthUnit) -> Vec<Mark> {
         let mut first: Vec<Option<&Step>> = vec![None; spans.len()];
         for step in &made.steps {
             let marked = step.numbers.at_mm.is_some() && step.operation != Operation::Hammer;
@@ -103,6 +104,7 @@ impl super::form::Formed<'_> {
                 at_mm: *from_mm,
                 from: numbers.from.unwrap_or(From::NearEnd),
                 from_end_mm: at,
+                ruler: on_ruler(at, unit),
                 from_end: at < LEVEL_MM,
                 to_mm: *to_mm,
                 what: segment.what,

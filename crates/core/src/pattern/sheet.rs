@@ -166,7 +166,7 @@ impl Formed<'_> {
             blank: *blank,
             blanks_n: self.request.blanks_n(),
             segments: segments.collect(),
-            marks: self.marks(&spans, made),
+            marks: self.marks(&spans, made, workshop.habits.unit),
             steps: made.steps.clone(),
             checks: self.checks(workshop),
             mass_g: self.request.wire.mass_g(blank.developed_mm),
@@ -297,7 +297,7 @@ impl PatternRequest {
         let unit = workshop.habits.unit;
         let blank = formed.blank(unit);
         let made = formed.made(&Changes::default(), workshop)?;
-        let marks = formed.marks(&formed.spans(&blank), &made);
+        let marks = formed.marks(&formed.spans(&blank), &made, unit);
         let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark.at_mm, unit)).collect();
         let marks = match marks.len() {
             0 => "rolled from the end".to_owned(),

@@ -253,7 +253,7 @@ fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
     let (form, unit) = (&of.worked.form, of.unit);
     // A place on a jaw is remembered by the bag; a rod or step names itself.
     let jaw = form.marks.iter().find(|mark| mark.jaw_mm.is_some()).or(form.marks.first());
-    let marks: Vec<String> = measured(&form.marks).map(|mark| mark.place_told(unit)).collect();
+    let marks: Vec<String> = measured(&form.marks).map(|mark| mark.place_told()).collect();
     vec![
         ("wire", of.pattern.request.wire.shown(unit)),
         ("pattern", of.pattern.request.kind.0.name.to_owned()),

@@ -56,7 +56,7 @@ const zones = computed(() => {
     // A bend rolled from the right end is marked where it begins from there.
     const far = mark.from === 'far-end'
     const place = far ? to : from
-    const number = mark.from_end ? 'end' : `${marked(mark.from_end_mm)}${far ? ' from right' : ''}`
+    const number = mark.from_end ? 'end' : `${mark.ruler}${far ? ' from right' : ''}`
     const needs = number.length * 8 + mark.what.length * 7.2 + 14
     const right = place + needs > full.value
     const starts = right ? place - needs : place
@@ -110,7 +110,7 @@ const said = computed(() =>
     .map((mark) =>
       mark.from_end
         ? `${mark.what} from the end`
-        : `${mark.what} ${marked(mark.from_end_mm)} ${acrossUnit.value} from the ${mark.from === 'far-end' ? 'right' : 'left'} end`,
+        : `${mark.what} ${mark.ruler} from the ${mark.from === 'far-end' ? 'right' : 'left'} end`,
     )
     .join(', '),
 )
