@@ -3,7 +3,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use crate::common::{ring_of, with};
-use lorimant_core::making::{Changes, Operation};
+use lorimant_core::making::Operation;
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::ring::{RingPlan, RingRequest};
 use lorimant_core::tool::coil::{Coil, Cone, outline_for};
@@ -33,11 +33,10 @@ fn snipped(wire: &Wire, mandrel: Mandrel) -> RingRequest {
 
 /// Load and share of stretch of the finding, and the rod it asks for, mm, in a workshop without tools.
 fn as_finding(request: &PatternRequest) -> (f64, f64, f64) {
-    let formed = request.form().unwrap();
-    let (_, load) = formed.weakest(0.0).unwrap();
-    let used = (0..formed.design.segments.len()).map(|i| formed.strain_used(i)).fold(0.0, f64::max);
-    let made = formed.made(&Changes::default(), &Workshop::default()).unwrap();
-    let bent = made.steps.iter().filter(|step| step.operation != Operation::Straighten);
+    let finished = request.finished(&Workshop::default()).unwrap();
+    let load = finished.holds().unwrap().comes_off_n;
+    let used = finished.tightest().unwrap().1;
+    let bent = finished.made.steps.iter().filter(|step| step.operation != Operation::Straighten);
     let rod = bent.filter_map(|step| step.numbers.tool_mm).next().unwrap_or(f64::NAN);
     (load, used, rod)
 }
@@ -190,13 +189,13 @@ fn an_oval_ring_gives_where_it_is_bent_least() {
 #[case("wrapped-loop-link")]
 fn what_does_not_open_shows_no_opening_load(#[case] kind: &str) {
     let request = PatternRequest::usual(kind.parse().unwrap());
-    let formed = request.form().unwrap();
-    assert_eq!(formed.weakest(0.0), None);
-    let figures = formed.figures(
-        &formed.blank(lorimant_core::words::length::LengthUnit::Mm),
-        lorimant_core::words::length::LengthUnit::Mm,
-    );
-    assert!(figures.iter().all(|figure| !figure.key.starts_with("opens")), "{kind}");
+    let workshop = Workshop::default();
+    let finished = request.finished(&workshop).unwrap();
+    // What is closed for good does not open: it is drawn out of shape.
+    assert!(finished.holds().is_none_or(|holds| holds.closed));
+    assert!(finished.in_numbers(&workshop).opens_n.is_none());
+    let figures = finished.figures(lorimant_core::words::length::LengthUnit::Mm);
+    assert!(figures.iter().all(|figure| figure.key != "opens" || figure.label.contains("drawn")), "{kind}");
 }
 
 /// A bend the other way would turn the flat of half-round wire outward; all bends one way are made.

@@ -70,7 +70,7 @@ fn the_tasks_of_every_piece_are_its_route() {
     for kind in Kind::all() {
         let piece = Piece::Finding(PatternRequest::usual(kind)).with_count(6);
         let batch = Batch::of("six", piece.clone(), 6);
-        let route = piece.route(&piece.schools(&shop), &Changes::default(), &shop).unwrap();
+        let route = piece.route(&shop).unwrap();
         let tasks = tasks(&batch);
         let steps: Vec<&str> = tasks.iter().map(|task| task.step.text.as_str()).collect();
         let texts: Vec<&str> = route.operations.iter().map(|step| step.text.as_str()).collect();

@@ -426,7 +426,7 @@ fn a_chain_is_a_piece_like_any() {
     let plan = costume_chain().plan().unwrap();
     piece.check().unwrap();
     assert_eq!(piece.workpieces_n(), plan.rings_to_make_n);
-    let route = piece.route(&piece.schools(&workshop), &Default::default(), &workshop).unwrap();
+    let route = piece.route(&workshop).unwrap();
     let words: Vec<&str> = route.operations.iter().map(|step| step.operation.word()).collect();
     assert!(words.ends_with(&["saw", "shut-before", "open-up", "link", "check"]), "{words:?}");
     // The ring as it hangs in the chain is the ring as planned.

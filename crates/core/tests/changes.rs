@@ -180,7 +180,7 @@ fn what_differs_is_said_as_here_and_there() {
     let eye = here.kind.0.parameter("eye_mm").unwrap().label;
     assert_eq!(said[0], format!("{eye} 3 mm here, 3.5 mm there"));
     assert!(said.iter().any(|line| line.contains("25° there")), "{said:?}");
-    assert!(said.iter().any(|line| line.starts_with("blank ")), "the blank follows: {said:?}");
+    assert!(said.iter().any(|line| line.starts_with("cut length ")), "the cut length follows: {said:?}");
     let in_inches = here.compared(&there, &inches_first()).unwrap().differences;
     assert!(in_inches[0].contains("0.118 in here"), "{in_inches:?}");
 }

@@ -271,8 +271,8 @@ fn a_thinner_wire_holds_less_of_whatever_it_makes() {
     for kind in lorimant_core::pattern::Kind::all() {
         let mut request = usual(kind.0.kind);
         request.wire.size_mm *= 1.6;
-        let Ok(formed) = request.form() else { continue };
-        if formed.weakest(0.0).is_none() {
+        let Ok(finished) = request.finished(&Workshop::default()) else { continue };
+        if finished.holds().is_none_or(|holds| holds.closed) {
             continue;
         }
         let thinner = [0.2, 0.35, 0.6, 1.0]
@@ -327,7 +327,7 @@ fn a_plans_own_route_is_weighed() {
         wish(Piece::Rings(request.clone())).compare(wires, &prices(), &shop).unwrap()[0].holds_n.unwrap()
     };
     let finished = Piece::Rings(hammered.clone());
-    let route = finished.route(&finished.schools(&shop), finished.changes(), &shop).unwrap();
+    let route = finished.route(&shop).unwrap();
     assert!((load(&hammered) - route.totals.holds.unwrap().comes_off_n).abs() < 1e-9);
     assert!(load(&hammered) > load(&plain));
 }

@@ -1,7 +1,6 @@
 //! What a piece costs: sums worked by hand, and laws.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::making::Changes;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cost::{CostRequest, CostStart};
@@ -127,7 +126,7 @@ fn a_start_takes_what_the_lots_cost() {
     // The minutes are those of its route.
     let shop = shop(LengthUnit::Mm);
     let piece = Piece::Finding(hooks());
-    let route = piece.route(&piece.schools(&shop), &Changes::default(), &shop).unwrap();
+    let route = piece.route(&shop).unwrap();
     assert!((start.request.minutes - route.totals.each_min).abs() <= 0.05 + 1e-9);
 }
 

@@ -68,7 +68,7 @@ fn the_weakest_of_a_set_is_named() {
     let parts = ["hook-clasp", "figure-eight", "coil-cap", "s-clasp"].map(part);
     let set = weakest(&parts, &shop).unwrap();
     let holds = |piece: &Piece| {
-        let route = piece.route(&piece.schools(&shop), piece.changes(), &shop).unwrap();
+        let route = piece.route(&shop).unwrap();
         route.totals.holds.map(|holds| holds.comes_off_n)
     };
     let least = parts.iter().filter_map(holds).fold(f64::INFINITY, f64::min);

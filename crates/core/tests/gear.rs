@@ -107,7 +107,7 @@ fn what_a_piece_is_fit_for_follows_its_load() {
     let shop = Workshop::default();
     let route = |kind: &str| {
         let piece = Piece::Finding(usual(kind));
-        piece.route(&piece.schools(&shop), &Changes::default(), &shop).unwrap().totals
+        piece.route(&shop).unwrap().totals
     };
     let hook = route("hook-clasp");
     let first = hook.holds.unwrap().first_set_n;

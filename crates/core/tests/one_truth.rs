@@ -74,7 +74,7 @@ fn batch_of(piece: &Piece) -> Batch {
 
 /// Minutes at the bench of setting up and of one, by the route, the cost and the tasks of a batch.
 fn minutes_agree(piece: &Piece, workshop: &Workshop, at: &str) {
-    let route = piece.route(&piece.schools(workshop), piece.changes(), workshop).unwrap();
+    let route = piece.route(workshop).unwrap();
     let totals = &route.totals;
     let cost = CostStart::of(piece, &Rack::default(), rust_decimal::Decimal::ONE, workshop).unwrap().request;
     let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
@@ -92,9 +92,9 @@ fn a_finding_is_told_alike_everywhere(#[values(LengthUnit::Mm, LengthUnit::Inch)
     for kind in Kind::all() {
         for wire in wires() {
             let usual = PatternRequest::usual(kind);
-            let Ok(carried) = usual.transferred(&wire, unit) else { continue };
+            let Ok(carried) = usual.carried_to(&wire) else { continue };
             for schools in ways() {
-                finding_agrees(&PatternRequest { pieces_n: 4, ..carried.request.clone() }, schools, unit);
+                finding_agrees(&PatternRequest { pieces_n: 4, ..carried.clone() }, schools, unit);
             }
         }
     }
@@ -204,7 +204,7 @@ fn rings_agree(request: &RingRequest, workshop: &Workshop) {
     let blanks = piece.blanks(workshop).unwrap();
     assert_eq!((blanks.length_mm, blanks.n), (plan.coil_wire_mm, plan.coils_n), "{at}: the cutting plan");
     // The ring of the plan is the one the route ends with, and what the next plan is told.
-    let route = piece.route(&piece.schools(workshop), piece.changes(), workshop).unwrap();
+    let route = piece.route(workshop).unwrap();
     assert_eq!(route.totals.workpiece.inside_mm, Some(plan.ring_inside_diameter_mm), "{at}");
     assert_eq!(route.totals.holds.map(|holds| holds.comes_off_n), Some(plan.opening_force_n), "{at}");
     assert_eq!(route.totals.strain_used, plan.strain_used, "{at}");

@@ -99,7 +99,7 @@ fn an_accepted_trial_is_cut_by_the_plan() {
     );
     // Copper carried to silver of twice the thickness.
     let wire = Wire::round(Metal::SterlingSilver, 2.0 * request.wire.size_mm, Temper::HalfHard);
-    let silver = told.request.transferred(&wire, LengthUnit::Mm).unwrap();
+    let silver = told.request.transferred(&wire, &Workshop::default()).unwrap();
     assert!((silver.request.allowance_mm - 3.0).abs() < 0.02);
     assert!(silver.differences.iter().any(|said| said.contains("goes along")));
 }

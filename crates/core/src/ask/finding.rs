@@ -112,17 +112,12 @@ impl Said {
         let Some(request) = self.finding(kind, workshop, reply) else { return };
         let unit = workshop.habits.unit;
         reply.sentence = sentence::write(&request, unit);
-        match request.form_with(workshop) {
+        match request.finished(workshop) {
             Err(faults) => reply.faults.extend(faults.0),
-            Ok(formed) => {
-                let blank = formed.blank(unit);
+            Ok(finished) => {
+                let (blank, marks) = (&finished.blank, &finished.marks);
                 let n = request.blanks_n();
-                let made = match formed.made(&Changes::default(), workshop) {
-                    Err(faults) => return reply.faults.extend(faults.0),
-                    Ok(made) => made,
-                };
-                let marks = formed.marks(&formed.spans(&blank), &made, unit);
-                let marks: Vec<String> = measured(&marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
+                let marks: Vec<String> = measured(marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {
                     _ if self.asks(Question::WhichWire) => {
@@ -162,7 +157,7 @@ impl Said {
                         of_wire(f64::from(n) * blank.cut_mm, unit)
                     ),
                 };
-                reply.figures = formed.figures(&blank, unit);
+                reply.figures = finished.figures(unit);
             }
         }
         reply.opens = Some(match (self.asks(Question::WhichWire), self.asks(Question::Cost)) {

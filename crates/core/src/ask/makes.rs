@@ -78,7 +78,7 @@ impl Said {
         for kind in Kind::all() {
             let usual = PatternRequest { singly: true, ..PatternRequest::usual(kind) };
             let carried = match &wire {
-                Some(wire) => usual.transferred(wire, unit).map(|carried| carried.request).ok(),
+                Some(wire) => usual.carried_to(wire).ok(),
                 None => Some(usual),
             };
             let piece = carried.map(Piece::Finding);

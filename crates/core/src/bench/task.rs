@@ -117,12 +117,9 @@ impl Batch {
     pub fn tasks(&self, workshop: &Workshop) -> Result<Vec<Task>, Faults> {
         let (piece, workshop) = self.as_made(workshop);
         let workshop = &workshop;
-        let (steps, drawings) = made_and_drawn(&piece, workshop)?;
-        let coils_n = match piece.ring_plans()?.first() {
-            Some(rings) => rings.plan_in(workshop)?.coils_n,
-            None => 0,
-        };
-        let off_mm = piece.blanks(workshop)?.length_mm;
+        let finished = piece.finished(workshop)?;
+        let (coils_n, off_mm) = (finished.coils_n, finished.blanks().length_mm);
+        let (steps, drawings) = (finished.made.steps.clone(), finished.drawn().to_vec());
         let cut_at = steps.iter().position(|step| step.operation == Operation::Cut);
         let unit = workshop.habits.unit;
         let tasks = steps.into_iter().zip(drawings).enumerate().map(|(i, (step, drawing))| {
@@ -155,23 +152,6 @@ impl Batch {
             }
         });
         Ok(tasks.collect())
-    }
-}
-
-/// The steps of its route, and the piece drawn after each.
-fn made_and_drawn(piece: &Piece, workshop: &Workshop) -> Result<(Vec<Step>, Vec<Drawing>), Faults> {
-    match piece {
-        Piece::Rings(request) => {
-            let sheet = request.sheet(workshop);
-            let worked = sheet.result.ok_or(Faults(sheet.faults))?;
-            Ok((worked.steps, worked.stages))
-        }
-        Piece::Finding(request) => {
-            let sheet = request.sheet(workshop);
-            let worked = sheet.result.ok_or(Faults(sheet.faults))?;
-            Ok((worked.form.steps, worked.stages.into_iter().map(|stage| stage.drawing).collect()))
-        }
-        Piece::Chain(request) => request.made_and_drawn(workshop),
     }
 }
 

@@ -35,6 +35,7 @@ use crate::tool::mandrel::Shape;
 use crate::wire::section::Section;
 use crate::words::did_you_mean;
 pub use plan::ChainPlan;
+pub use route::FinishedChain;
 pub use taut::{RingSize, Suits, Taut};
 use weave::Weave;
 

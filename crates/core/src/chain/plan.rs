@@ -133,6 +133,13 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
 }
 
 impl ChainPlan {
+    /// Puts in what its rings and its clasp hold, and which gives first.
+    pub(super) fn holds(&mut self, rings: Holds, clasp: Option<Holds>, has_clasp: bool) {
+        self.rings_open_n = rings.first_set_n;
+        self.clasp_opens_n = clasp.filter(|holds| !holds.closed).map(|holds| holds.first_set_n);
+        self.opens_first = opens_first(self.rings_open_n, self.strands_n, self.clasp_opens_n, has_clasp);
+    }
+
     /// Of its rings, those of the second part, where that has rings of its own.
     #[must_use]
     pub fn second_n(&self) -> u32 {
@@ -185,8 +192,13 @@ impl ChainRequest {
     /// The same, as this workshop makes it.
     ///
     /// # Errors
-    /// As [`ChainRequest::plan`].
+    /// As [`ChainRequest::plan`]; a fault at the step of its route that cannot be.
     pub fn plan_in(&self, workshop: &Workshop) -> Result<ChainPlan, Faults> {
+        Ok(self.finished(workshop)?.plan)
+    }
+
+    /// Its rings counted and laid, before any route is run: what it holds comes with the route, and is 0 here.
+    pub(super) fn counted_in(&self, workshop: &Workshop) -> Result<ChainPlan, Faults> {
         self.check()?;
         let weave = self.design()?;
         let sized = self.sized(workshop)?;
@@ -224,18 +236,6 @@ impl ChainRequest {
                 .as_ref()
                 .map_or(0.0, |(ring, plan)| ring.wire.mass_g(f64::from(seconds_n) * plan.ring_length_mm));
         let strands_n = strands_n(weave, counted.across_n).max(1);
-        let weakest = second
-            .as_ref()
-            .map_or(planned.opening_force_n, |(_, plan)| plan.opening_force_n.min(planned.opening_force_n));
-        let rings = Holds::of(weakest * f64::from(strands_n), false);
-        let clasp_holds = match (&self.clasp, clasp) {
-            (Some(request), Some(formed)) => {
-                let made = formed.by(request.schools(workshop)).made(&request.route, workshop);
-                made.ok().and_then(|made| request.form().ok()?.holds(made.finished()?))
-            }
-            _ => None,
-        };
-        let clasp_opens_n = clasp_holds.filter(|holds| !holds.closed).map(|holds| holds.first_set_n);
         Ok(ChainPlan {
             rings_n: counted.rings_n,
             shut_before_n: building.shut_n(),
@@ -266,9 +266,9 @@ impl ChainRequest {
             off_the_spool_g: planned.wire_mass_g + second.as_ref().map_or(0.0, |(_, plan)| plan.wire_mass_g),
             coils_n: planned.coils_n + second.as_ref().map_or(0, |(_, plan)| plan.coils_n),
             strands_n,
-            rings_open_n: rings.first_set_n,
-            clasp_opens_n,
-            opens_first: opens_first(rings.first_set_n, strands_n, clasp_opens_n, self.clasp.is_some()),
+            rings_open_n: 0.0,
+            clasp_opens_n: None,
+            opens_first: String::new(),
         })
     }
 
@@ -309,8 +309,8 @@ impl ChainRequest {
     /// # Errors
     /// As [`ChainRequest::plan`].
     pub fn rings(&self) -> Result<RingRequest, Faults> {
-        let plan = self.plan()?;
-        Ok(RingRequest { rings_n: plan.rings_to_make_n - plan.second_to_make_n, ..self.ring.clone() })
+        let plan = self.counted_in(&Workshop::default())?;
+        Ok(self.rings_of(&plan))
     }
 
     /// The same of its second part; none where all its rings are alike.
@@ -318,8 +318,10 @@ impl ChainRequest {
     /// # Errors
     /// As [`ChainRequest::plan`].
     pub fn second_rings(&self) -> Result<Option<RingRequest>, Faults> {
-        let Some(second) = &self.second_ring else { return Ok(None) };
-        Ok(Some(RingRequest { rings_n: self.plan()?.second_to_make_n, ..second.clone() }))
+        if self.second_ring.is_none() {
+            return Ok(None);
+        }
+        Ok(self.second_of(&self.counted_in(&Workshop::default())?))
     }
 }
 

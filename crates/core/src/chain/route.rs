@@ -2,8 +2,11 @@
 
 use super::{ChainPlan, ChainRequest};
 use crate::fault::Faults;
+use crate::making::holds::Holds;
 use crate::making::operations::{Check, LinkRings, OpenRings, ShutRings, Tumble};
-use crate::making::{Changes, Does, Made};
+use crate::making::{Changes, Does};
+use crate::ring::route::FinishedRings;
+use crate::ring::{RingPlan, RingRequest};
 use crate::tool::school::{Hardening, Joint, Schools};
 use crate::tool::workshop::Workshop;
 
@@ -40,14 +43,51 @@ impl ChainRequest {
         route
     }
 
-    /// Its route, run with what is changed about it.
+    /// The finished chain of this workshop: its rings counted, wound, cut and built into it.
     ///
     /// # Errors
     /// As [`ChainRequest::plan`]; a fault at the change, or the step, that cannot be.
-    pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
-        let plan = self.plan_in(workshop)?;
-        let schools = Schools { joint: Joint::Open, ..*schools };
-        let rings = self.rings()?;
-        Ok(rings.made_into(&schools, changes, workshop, &|| self.building(&plan, &schools))?.made)
+    pub fn finished(&self, workshop: &Workshop) -> Result<FinishedChain, Faults> {
+        let mut plan = self.counted_in(workshop)?;
+        let schools = self.schools(workshop);
+        let built = |rings: &RingRequest| {
+            rings.made_into(&schools, &Changes::default(), workshop, &|| self.building(&plan, &schools))
+        };
+        let rings = built(&self.rings_of(&plan))?;
+        let second = self.second_of(&plan).map(|second| Ok::<_, Faults>((built(&second)?, second)));
+        let second = second.transpose().map_err(|faults: Faults| faults.within("second_ring"))?;
+        // A place gives where its weaker rings do, as many as share the load there.
+        let all = [rings.holds, second.as_ref().and_then(|(finished, _)| finished.holds)];
+        let weakest_n =
+            all.into_iter().flatten().map(|holds| holds.comes_off_n).fold(f64::INFINITY, f64::min);
+        let holds = Holds::of(weakest_n * f64::from(plan.strands_n), false);
+        let clasp = self.clasp.as_ref().and_then(|clasp| clasp.finished(workshop).ok()?.holds());
+        plan.holds(holds, clasp, self.clasp.is_some());
+        let second = second.map(|(finished, request)| (request, finished.plan));
+        Ok(FinishedChain { plan, rings, second, holds })
     }
+
+    /// How its first part's rings are made, as many as its plan takes.
+    pub(super) fn rings_of(&self, plan: &ChainPlan) -> RingRequest {
+        RingRequest { rings_n: plan.rings_to_make_n - plan.second_to_make_n, ..self.ring.clone() }
+    }
+
+    /// The same of its second part; none where all its rings are alike.
+    pub(super) fn second_of(&self, plan: &ChainPlan) -> Option<RingRequest> {
+        let second = self.second_ring.as_ref()?;
+        Some(RingRequest { rings_n: plan.second_to_make_n.max(1), ..second.clone() })
+    }
+}
+
+/// A chain as it is finished, and how it came to be.
+#[derive(Debug, Clone)]
+pub struct FinishedChain {
+    /// The plan, with what it holds.
+    pub plan: ChainPlan,
+    /// Its rings, and the route that was run, the building of the chain included.
+    pub rings: FinishedRings,
+    /// The rings of its second part, where it has any of their own.
+    pub second: Option<(RingRequest, RingPlan)>,
+    /// What its rings hold, as many as share the load.
+    pub holds: Holds,
 }

@@ -10,7 +10,7 @@ use super::{ChainPlan, ChainRequest, RingSize};
 use crate::drawing::{Drawing, Thumbnail};
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
-use crate::making::{Changes, Operation, Step};
+use crate::making::{Operation, Step};
 use crate::ring::RingRequest;
 use crate::ring::caution::Caution;
 use crate::tool::workshop::Workshop;
@@ -117,11 +117,11 @@ impl ChainRequest {
 
     fn worked(&self, workshop: &Workshop) -> Result<ChainWorked, Faults> {
         let unit = workshop.habits.unit;
-        let plan = self.plan_in(workshop)?;
-        let made = self.made(&self.schools(workshop), &Changes::default(), workshop)?;
-        let (minutes, _) = made.minutes(plan.rings_to_make_n);
-        let rings = self.rings()?;
-        let cautions = rings.plan_as_wound(workshop)?.cautions(&rings, workshop);
+        let finished = self.finished(workshop)?;
+        let plan = finished.plan;
+        let (minutes, _) = finished.rings.made.minutes(plan.rings_to_make_n);
+        let rings = self.rings_of(&plan);
+        let cautions = finished.rings.plan.cautions(&rings, workshop);
         let laid = self.laid()?;
         let building = Building::of(laid.weave, plan.cells_n, plan.across_n)?;
         let first = building.before_row(3).max(1);
@@ -131,28 +131,27 @@ impl ChainRequest {
             cautions,
             rings: laid.rows(plan.cells_n.min(ROWS), plan.across_n.min(ROWS)),
             parts: self.parts(&plan, workshop),
-            ring_plans: std::iter::once(rings).chain(self.second_rings()?).collect(),
+            ring_plans: std::iter::once(rings).chain(self.second_of(&plan)).collect(),
             colour: self.ring.wire.metal.figures().colour.to_owned(),
             placings: (0..first).map_while(|n| building.placing(n, wire_mm, unit)).collect(),
             plan,
         })
     }
 
-    /// The steps of its route, and what is in hand after each: its rings until they are cut, then the chain.
+    /// What is in hand after each step of its route: its rings until they are cut, then the chain.
     ///
     /// # Errors
-    /// As [`ChainRequest::made`].
-    pub fn made_and_drawn(&self, workshop: &Workshop) -> Result<(Vec<Step>, Vec<Drawing>), Faults> {
-        let made = self.made(&self.schools(workshop), &Changes::default(), workshop)?;
-        let linked = made.steps.iter().position(|step| step.operation == Operation::Link);
+    /// As [`ChainRequest::plan`].
+    pub fn drawn_after(&self, steps: &[Step], workshop: &Workshop) -> Result<Vec<Drawing>, Faults> {
+        let linked = steps.iter().position(|step| step.operation == Operation::Link);
         let rings = self.rings()?;
-        let mut drawings = rings.drawn_after(&made.steps, workshop)?;
+        let mut drawings = rings.drawn_after(steps, workshop)?;
         let chain =
             self.laid()?.drawing(4, 3, View::Front, format!("{} from the front.", self.design()?.name));
         for drawing in drawings.iter_mut().skip(linked.unwrap_or(usize::MAX)) {
             *drawing = chain.clone();
         }
-        Ok((made.steps, drawings))
+        Ok(drawings)
     }
 
     /// The parts its rings play, as they are drawn.

@@ -22,13 +22,13 @@ pub(crate) trait Routed: Clone {
     /// Its route, run.
     fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults>;
     /// What comes of it, in figures.
-    fn told(&self, made: &Made, workshop: &Workshop) -> String;
+    fn told(&self, workshop: &Workshop) -> Result<String, Faults>;
 }
 
 /// What comes of a request, or why it cannot be made.
 pub(crate) fn tried<R: Routed>(request: &R, workshop: &Workshop) -> (bool, String) {
-    match request.run_in(workshop) {
-        Ok(made) => (true, request.told(&made, workshop)),
+    match request.told(workshop) {
+        Ok(told) => (true, told),
         Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone())),
     }
 }

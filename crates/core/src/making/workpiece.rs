@@ -101,8 +101,8 @@ pub struct Workpiece {
     /// How it is joined, where it is.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub joined: Option<ClosedBy>,
-    /// How much less strain the side of a coil's turns has than their tightest bend: a flat is as hard as it was sold. The
-    /// side is what gives.
+    /// How much less strain the side of a coil's turns, or of an oval, has than its tightest bend: a flat is as hard as it
+    /// was sold. The side is what gives.
     #[serde(skip)]
     pub(crate) softer_at_side: f64,
     /// Where its near end is on the blank as it was cut, mm: what was taken off there since.
@@ -188,6 +188,13 @@ impl Workpiece {
         self.part_at(to_mm);
         let inside = move |s: &&mut Stretch| s.from_mm >= from_mm - 1e-9 && s.to_mm <= to_mm + 1e-9;
         self.stretches.iter_mut().filter(inside)
+    }
+
+    /// The wire in the middle of a span of the blank as it was cut, mm; none where that came off.
+    #[must_use]
+    pub fn stretch_at(&self, (from_mm, to_mm): (f64, f64)) -> Option<&Stretch> {
+        let middle = f64::midpoint(from_mm, to_mm) - self.gone_mm;
+        self.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm)
     }
 
     /// The hardest the wire is between two places.

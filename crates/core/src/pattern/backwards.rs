@@ -7,7 +7,6 @@ use super::PatternRequest;
 use super::form::Formed;
 use super::sentence::value_text;
 use crate::fault::{Fault, Faults, Span};
-use crate::making::Changes;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, both};
 use crate::words::words;
@@ -147,16 +146,16 @@ impl PatternRequest {
     /// round a size that no tool of the workshop gives.
     pub fn fitted_with(&self, targets: &[Target], workshop: &Workshop) -> Result<Fitted, Faults> {
         let fitted = self.fitted(targets)?;
-        let (before, after) = (self.form()?, fitted.form_with(workshop)?);
+        let (before, finished) = (self.form()?, fitted.finished(workshop)?);
+        let after = &finished.formed;
         let inside = |formed: &Formed, i: usize| formed.design.segments.get(i)?.course.tightest_mm();
         let moved = |i: usize, by: &Formed| match (inside(&before, i), inside(by, i)) {
             (Some(old), Some(new)) => (new - old).abs() >= SEEN_MM,
             (old, new) => old.is_some() != new.is_some(),
         };
-        let made = after.made(&Changes::default(), workshop)?;
-        let mut unfit =
-            made.steps.into_iter().filter_map(|step| Some((*step.segments.first()?, step.unfit?)));
-        let misfit = unfit.find(|(i, _)| moved(*i, &after));
+        let steps = finished.made.steps.iter();
+        let mut unfit = steps.filter_map(|step| Some((*step.segments.first()?, step.unfit.clone()?)));
+        let misfit = unfit.find(|(i, _)| moved(*i, after));
         // A workshop that lists no tools yet is not held to them.
         let tools = !workshop.rods.is_empty() || !workshop.pliers.is_empty();
         if let Some((bend, misfit)) = misfit.filter(|_| tools) {

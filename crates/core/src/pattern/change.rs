@@ -302,15 +302,14 @@ impl PatternRequest {
 
 /// Whether a request can be made, and what it would give in a few words.
 fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
-    match request.form_with(workshop) {
+    match request.finished(workshop) {
         Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone())),
-        Ok(formed) => {
-            let blank = formed.blank(workshop.habits.unit);
-            let used = (0..formed.design.segments.len()).map(|i| formed.strain_used(i)).fold(0.0, f64::max);
-            let gives =
-                formed.weakest(0.0).map_or(String::new(), |(_, n)| format!(", gives at {}", load_told(n)));
-            let blank = on_ruler(blank.cut_mm, workshop.habits.unit);
-            (true, format!("blank {blank}{gives}, uses {:.0} % of its stretch", 100.0 * used))
+        Ok(finished) => {
+            let used = finished.tightest().map_or(0.0, |(_, share)| share);
+            let load = finished.holds().map(|holds| load_told(holds.comes_off_n));
+            let gives = load.map_or(String::new(), |load| format!(", gives at {load}"));
+            let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
+            (true, format!("cut {cut}{gives}, uses {:.0} % of its stretch", 100.0 * used))
         }
     }
 }

@@ -3,6 +3,7 @@
 use glam::DVec3;
 use serde::Serialize;
 
+use super::finished::FinishedFinding;
 use super::form::Formed;
 use super::former::{Asks, Closure};
 use super::{Family, Worn};
@@ -124,7 +125,7 @@ impl Formed<'_> {
         Some(best)
     }
 
-    /// Every check of the piece, the pressing ones first.
+    /// Every check of its shape, the pressing ones first.
     ///
     /// ```
     /// use lorimant_core::pattern::PatternRequest;
@@ -144,8 +145,7 @@ impl Formed<'_> {
             found.extend(self.asked(asks, unit));
         }
         self.worn(&mut found, unit);
-        self.strained(&mut found, &workshop.gear);
-        found.sort_by_key(|check| std::cmp::Reverse((!check.ok, check.level)));
+        pressing_first(&mut found);
         found
     }
 
@@ -378,12 +378,22 @@ impl Formed<'_> {
         };
         found.push(check(About::Skin, Some(skin.0), skin.1, None));
     }
+}
+
+impl FinishedFinding<'_> {
+    /// Every check of the piece, the pressing ones first: of its shape, and of what its making asks of the metal.
+    #[must_use]
+    pub fn checks(&self, workshop: &Workshop) -> Vec<Check> {
+        let mut found = self.formed.checks(workshop);
+        self.strained(&mut found, &workshop.gear);
+        pressing_first(&mut found);
+        found
+    }
 
     fn strained(&self, found: &mut Vec<Check>, gear: &Gear) {
-        let advice = Anneal::advice(&self.request.wire, gear);
-        let used = (0..self.design.segments.len()).map(|i| (i, self.strain_used(i)));
-        let Some((worst, share)) = used.max_by(|a, b| a.1.total_cmp(&b.1)) else { return };
-        let name = self.design.segments.get(worst).map_or("wire", |segment| segment.what);
+        let advice = Anneal::advice(&self.formed.request.wire, gear);
+        let Some((worst, share)) = self.tightest() else { return };
+        let name = self.formed.design.segments.get(worst).map_or("wire", |segment| segment.what);
         let percent = shown(100.0 * share, 0);
         let (level, sentence) = if share > crate::wire::strength::CRACK_STRAIN {
             (
@@ -409,4 +419,8 @@ impl Formed<'_> {
         };
         found.push(check(About::Strain, level, sentence, Some(worst)));
     }
+}
+
+fn pressing_first(found: &mut [Check]) {
+    found.sort_by_key(|check| std::cmp::Reverse((!check.ok, check.level)));
 }

@@ -81,7 +81,7 @@ impl Formed<'_> {
         differ("wire", mine.wire.shown(unit), theirs.wire.shown(unit));
         let (a, b) = (self.blank(unit), other.blank(unit));
         let lengths = [
-            ("blank", a.cut_mm, b.cut_mm),
+            ("cut length", a.flush_mm, b.flush_mm),
             ("height", self.extent.size().y, other.extent.size().y),
             ("width", self.extent.size().x, other.extent.size().x),
         ];

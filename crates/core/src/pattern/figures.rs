@@ -1,29 +1,31 @@
 //! The figures of a piece, each with its working.
 
 use super::blank::Blank;
+use super::finished::{FinishedFinding, Gives};
 use super::form::Formed;
 use crate::figure::{Figure, Level, Question, figure};
-use crate::making::Operation;
-use crate::making::holds::Holds;
 use crate::making::wear::ought_to_bear;
-use crate::wire::metal::Temper;
-use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, MALLETED, WATCH_STRAIN, tumbled_strain};
+use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm, shown};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
 
-impl Formed<'_> {
+impl FinishedFinding<'_> {
     /// Every figure in the order it is read.
-    pub fn figures(&self, blank: &Blank, unit: LengthUnit) -> Vec<Figure> {
-        let mut figures = self.cut(blank, unit);
-        figures.extend(self.in_the_hand());
-        figures.extend(self.off_the_spool(blank));
+    #[must_use]
+    pub fn figures(&self, unit: LengthUnit) -> Vec<Figure> {
+        let (formed, blank) = (&self.formed, &self.blank);
+        let mut figures = formed.cut(blank, unit);
+        figures.extend(formed.in_the_hand());
+        figures.extend(formed.off_the_spool(blank));
         figures.extend(self.will_it_hold());
         figures
     }
+}
 
+impl Formed<'_> {
     fn cut(&self, blank: &Blank, unit: LengthUnit) -> Vec<Figure> {
         let Blank { developed_mm, trim_mm, flush_mm, cut_mm, surplus_mm, .. } = *blank;
         let filing_mm = blank.left_filing_mm + blank.right_filing_mm;
@@ -149,113 +151,101 @@ impl Formed<'_> {
             .assumes("Handbook density.", "Wire size ± 1 % makes it ± 2 %.", "Metal table in the core.");
         vec![wire, weight]
     }
+}
+
+impl FinishedFinding<'_> {
+    fn name(&self, segment: usize) -> &'static str {
+        self.formed.design.segments.get(segment).map_or("wire", |segment| segment.what)
+    }
 
     fn will_it_hold(&self) -> Vec<Figure> {
         let mut figures = vec![];
-        let name = |i: usize| self.design.segments.get(i).map_or("wire", |segment| segment.what);
-        if let Some((bend, newtons)) = self.weakest(0.0) {
-            let (arm, _) = self.bearing(bend).unwrap_or((1.0, None));
-            let stress = newtons * arm / (self.design.strands * self.design.profile.plastic_modulus_mm3());
-            let thin = self.design.segments.get(bend).and_then(|s| s.flattened_mm);
-            let profile = self.design.profile;
-            let modulus = profile.hammered_modulus_mm3(thin.unwrap_or(profile.thickness_mm()));
-            let first = Holds::of(newtons, false).first_set_n;
-            let grams = newtons / GRAVITY * 1000.0;
-            let strands = if self.design.strands > 1.0 {
-                format!("{} wires × ", self.design.strands)
-            } else {
-                String::new()
-            };
-            figures.push(
-                figure("opens", Question::WillItHold, &format!("{} gives at about", name(bend)), format!("{newtons:.1}"), "N")
-                    .more(format!("first set {first:.1} · {grams:.0} g"))
-                    .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as bent, not a rating.")
-                    .formula("F = σ·Z / arm", format!("{strands}{stress:.0} MPa × {modulus:.4} mm³ / {arm:.3} mm = {newtons:.2} N"))
-                    .assumes("Unsoldered; temper and bending have hardened it as the flow curve says.", "± 40 %: 15 from the metal, the rest from how it is pulled. A tenth of a millimetre stays open from 0.6 of it.", COLLAPSE),
-            );
+        if let Some(gives) = self.gives {
+            figures.push(self.load(&gives));
+            let kind = self.formed.request.kind.0;
+            figures.extend(ought_to_bear(kind.wears(), gives.holds().first_set_n));
         }
-        let bears = self.weakest(0.0).map(|(_, newtons)| Holds::of(newtons, false).first_set_n);
-        figures.extend(bears.and_then(|first| ought_to_bear(self.request.kind.0.wears(), first)));
-        if let Some((bend, newtons)) = self.weakest(tumbled_strain(self.design.profile.thickness_mm())) {
-            figures.push(
-                figure(
-                    "opens-tumbled",
-                    Question::WillItHold,
-                    "after two hours in the barrel",
-                    format!("{newtons:.1}"),
-                    "N",
-                )
-                .more(format!("{:.0} g of pull", newtons / GRAVITY * 1000.0))
-                .says(
-                    "The same after tumbling in steel shot, which hardens about as much as a strain of 0.08.",
-                )
-                .formula("F = σ(ε + 0.08)·Z / arm", format!("{} gives at {newtons:.2} N", name(bend)))
-                .assumes(
-                    "The whole section hardens; in truth the surface does more.",
-                    "An estimate your own tests may correct.",
-                    COLLAPSE,
-                ),
-            );
-        }
-        let worst = (0..self.design.segments.len()).map(|i| (i, self.strain_used(i)));
-        if let Some((i, used)) = worst.max_by(|a, b| a.1.total_cmp(&b.1)) {
-            let mut tightest = figure(
-                "strain-used",
-                Question::WillItHold,
-                "tightest place uses",
-                format!("{:.0}", 100.0 * used),
-                "%",
-            )
-            .more(name(i).to_owned())
-            .says("Share of the stretch the metal has left that the tightest bend or the hammering uses up.")
-            .formula(
-                "[ln(1 + h/2R) + ln(h/t)] / max(εf − temper, 0.06)",
-                format!("{used:.3} at the {}", name(i)),
-            )
-            .assumes(
-                "Smooth tools; no nicks.",
-                "Cracking is an estimate: above 60 % look, above 100 % expect it.",
-                "Handbook fracture strains.",
-            );
-            tightest.level = match used {
-                u if u > CRACK_STRAIN => Some(Level::Stop),
-                u if u > WATCH_STRAIN => Some(Level::Watch),
-                _ => None,
-            };
-            figures.push(tightest);
-        }
+        figures.extend(self.strained_most());
         figures.push(self.hardest());
-        let effort = strength::hand_effort(&self.request.wire);
+        let effort = self.effort();
+        let hardest = self.made.steps.iter().max_by(|a, b| a.takes.effort.total_cmp(&b.takes.effort));
         figures.push(
-            figure("hand-effort", Question::WillItHold, "effort by hand", format!("{effort:.1}"), "×")
-                .says("Effort of one bend, as a multiple of 20 AWG soft copper.")
+            figure("hand-effort", Question::WillItHold, "effort by hand", shown(effort, 1), "×")
+                .more(hardest.map_or(String::new(), |step| step.named.clone()))
+                .says("Effort of its hardest step, as a multiple of one bend in 20 AWG soft copper.")
                 .formula("Mp / Mp(20 AWG soft copper)", format!("{effort:.3}"))
                 .assumes("The same tool and grip.", "± 15 % from the metal.", COLLAPSE),
         );
         figures
     }
 
-    /// What the hardest-worked place has become, as the temper it compares to.
-    fn hardest(&self) -> Figure {
-        let start = self.request.wire.temper.strain();
-        let tapped = self.design.steps.iter().any(|step| step.kind == Operation::Hammer);
-        let extra = if tapped { MALLETED } else { 0.0 };
-        let bears = self.design.bears.first().copied().unwrap_or(0);
-        let total = start + self.worked(bears) + extra;
-        let like = temper_like(total);
-        let name = self.design.segments.get(bears).map_or("wire", |segment| segment.what);
-        figure("hardened", Question::WillItHold, &format!("the {name} becomes"), like.shown().to_owned(), "")
-            .more(format!("from {}", self.request.wire.temper))
-            .says("How hard forming leaves it: bending, hammering and tapping move a piece along the same line as the supplier's tempers.")
-            .formula("temper + mean |y|/R + ln(h/t) + 0.08 for the mallet", format!("{start:.3} + {:.3} + {extra:.2} = {total:.3}", self.worked(bears)))
-            .assumes("Nothing is annealed on the way.", "An estimate your own tests may correct.", COLLAPSE)
+    fn load(&self, gives: &Gives) -> Figure {
+        let Gives { segment, stress_mpa, modulus_mm3, strands, arm_mm, hinges, closed } = *gives;
+        let (newtons, first) = (gives.load_n(), gives.holds().first_set_n);
+        let grams = newtons / GRAVITY * 1000.0;
+        let wires = if strands > 1.0 { format!("{strands} wires × ") } else { String::new() };
+        let (verb, more) = if closed {
+            ("is drawn out of shape at about", format!("{grams:.0} g"))
+        } else {
+            ("gives at about", format!("first set {first:.1} · {grams:.0} g"))
+        };
+        let (formula, hinges) = if hinges > 1.0 {
+            ("F = 4·σ·Z / R", format!("{hinges} × "))
+        } else {
+            ("F = σ·Z / arm", String::new())
+        };
+        let how = if closed {
+            "Closed for good: four hinges yield before it is drawn long."
+        } else {
+            "As hard and as thick as its route leaves it."
+        };
+        figure("opens", Question::WillItHold, &format!("{} {verb}", self.name(segment)), format!("{newtons:.1}"), "N")
+            .more(more)
+            .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as finished, not a rating.")
+            .formula(formula, format!("{hinges}{wires}{stress_mpa:.1} MPa × {modulus_mm3:.4} mm³ / {arm_mm:.3} mm = {newtons:.2} N"))
+            .assumes(how, "± 40 %: 15 from the metal, the rest from how it is pulled. A tenth of a millimetre stays open from 0.6 of it.", COLLAPSE)
     }
-}
 
-/// The temper whose strain is nearest to a strain since annealing.
-pub(super) fn temper_like(strain: f64) -> Temper {
-    let off = |temper: &&Temper| (temper.strain() - strain).abs();
-    Temper::ALL.iter().min_by(|a, b| off(a).total_cmp(&off(b))).copied().unwrap_or(Temper::Soft)
+    fn strained_most(&self) -> Option<Figure> {
+        let (i, used) = self.tightest()?;
+        let mut tightest = figure(
+            "strain-used",
+            Question::WillItHold,
+            "tightest place uses",
+            format!("{:.0}", 100.0 * used),
+            "%",
+        )
+        .more(self.name(i).to_owned())
+        .says("Share of the stretch the metal has left that the tightest bend or the hammering uses up.")
+        .formula(
+            "[ln(1 + h/2R) + ln(h/t)] / max(εf − strain before, 0.06)",
+            format!("{used:.3} at the {}", self.name(i)),
+        )
+        .assumes(
+            "Smooth tools; no nicks.",
+            "Cracking is an estimate: above 60 % look, above 100 % expect it.",
+            "Handbook fracture strains.",
+        );
+        tightest.level = match used {
+            u if u > CRACK_STRAIN => Some(Level::Stop),
+            u if u > WATCH_STRAIN => Some(Level::Watch),
+            _ => None,
+        };
+        Some(tightest)
+    }
+
+    /// What the place that bears most has become, as the temper it compares to.
+    fn hardest(&self) -> Figure {
+        let formed = &self.formed;
+        let start = formed.request.wire.temper.strain();
+        let bears = formed.design.bears.first().copied().unwrap_or(0);
+        let total = self.strain(bears);
+        figure("hardened", Question::WillItHold, &format!("the {} becomes", self.name(bears)), self.becomes(bears).shown().to_owned(), "")
+            .more(format!("from {}", formed.request.wire.temper))
+            .says("How hard its route leaves it: bending, hammering and tumbling move a piece along the same line as the supplier's tempers; heat makes it soft again.")
+            .formula("temper + what its route puts in", format!("{start:.3} + {:.3} = {total:.3}", total - start))
+            .assumes("Strain adds up along the route.", "An estimate your own tests may correct.", COLLAPSE)
+    }
 }
 
 impl Blank {

@@ -15,7 +15,6 @@ use crate::tool::outline::Outline;
 use crate::tool::school::Schools;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
-use crate::wire::strength;
 use crate::words::capital;
 
 /// A piece as it is when finished.
@@ -278,14 +277,6 @@ impl Formed<'_> {
         bent + self.hammered(segment)
     }
 
-    /// Share of the strain the wire had left that a segment uses: its outer fibre, and its hammering.
-    pub fn strain_used(&self, segment: usize) -> f64 {
-        let profile = self.design.profile;
-        let profile = self.design.segments.get(segment).map_or(profile, |s| s.bent_profile(profile));
-        let bent = self.wound_mm(segment).map_or(0.0, |radius| strength::outer_strain(profile, radius));
-        (bent + self.hammered(segment)) / strength::strain_left(&self.request.wire)
-    }
-
     /// How a segment bears: the arm of the pull and the centroid radius it was bent to on the tool, mm, none on a
     /// flat. None for what carries no pull.
     pub fn bearing(&self, segment: usize) -> Option<(f64, Option<f64>)> {
@@ -302,36 +293,6 @@ impl Formed<'_> {
             _ => self.wound_mm(segment),
         };
         Some((arm, wound))
-    }
-
-    /// Load that opens a bearing segment, N, after `extra` strain all over; none for what does not bear.
-    ///
-    /// A plastic-collapse estimate for the piece as bent, not a rating.
-    pub fn opens_n(&self, segment: usize, extra: f64) -> Option<f64> {
-        let (arm, wound) = self.bearing(segment)?;
-        let extra = extra + self.hammered(segment);
-        let profile = self.design.profile;
-        let thin = self.design.segments.get(segment)?.flattened_mm.unwrap_or(profile.thickness_mm());
-        let modulus = profile.hammered_modulus_mm3(thin);
-        Some(self.design.strands * strength::collapse_n(&self.bending, modulus, arm, wound, extra))
-    }
-
-    /// What gives first, a bend or a straight, and its load, N.
-    ///
-    /// ```
-    /// use lorimant_core::pattern::PatternRequest;
-    ///
-    /// let eye_pin = PatternRequest::usual("eye-pin".parse().unwrap());
-    /// assert!(eye_pin.form().unwrap().weakest(0.0).is_none(), "a pin does not open");
-    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-    /// let (_, load) = hook.form().unwrap().weakest(0.0).unwrap();
-    /// // What was worked harder holds more.
-    /// assert!(hook.form().unwrap().weakest(0.3).unwrap().1 > load);
-    /// ```
-    pub fn weakest(&self, extra: f64) -> Option<(usize, f64)> {
-        let loads =
-            self.arms().iter().filter_map(|(segment, _)| Some((*segment, self.opens_n(*segment, extra)?)));
-        loads.min_by(|a, b| a.1.total_cmp(&b.1))
     }
 
     /// The wire after these steps of its route: what is not formed yet is straight.

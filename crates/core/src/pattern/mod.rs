@@ -12,6 +12,7 @@ pub mod check;
 pub mod compare;
 pub mod drawn;
 pub mod figures;
+pub mod finished;
 pub mod form;
 pub mod former;
 mod kind;

@@ -92,17 +92,15 @@ impl Routed for PatternRequest {
     }
 
     fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults> {
-        self.form_with(workshop)?.made(&Changes::default(), workshop)
+        Ok(self.finished(workshop)?.made)
     }
 
-    fn told(&self, made: &Made, workshop: &Workshop) -> String {
-        let Ok(formed) = self.form_with(workshop) else { return String::new() };
-        let unit = workshop.habits.unit;
-        let blank = formed.blank(unit);
-        let holds = made.finished().and_then(|piece| formed.holds(piece));
-        let holds = holds.map_or(String::new(), |holds| format!("; {}", holds.told()));
-        let (hands, alone) = made.minutes(self.blanks_n());
+    fn told(&self, workshop: &Workshop) -> Result<String, Faults> {
+        let finished = self.finished(workshop)?;
+        let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
+        let holds = finished.holds().map_or(String::new(), |holds| format!("; {}", holds.told()));
+        let (hands, alone) = finished.made.minutes(self.blanks_n());
         let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
-        format!("{} of wire each{holds}; {hands:.0} min for all{alone}.", on_ruler(blank.cut_mm, unit))
+        Ok(format!("cut {cut} each{holds}; {hands:.0} min for all{alone}."))
     }
 }

@@ -4,9 +4,7 @@ use super::blank::Blank;
 use super::form::Formed;
 use super::former::Forming;
 use super::part::COUNTED;
-use super::pull::Hold;
 use crate::fault::Faults;
-use crate::making::holds::Holds;
 use crate::making::operations::{
     self, Ball, Bend, Check, Close, Coil, Cut, Flatten, Handwork, Left, MakeFlush, Part, Round, Spiral,
     Stiffen, Straighten, Trim, Tumble, Wrap,
@@ -17,8 +15,6 @@ use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment, ball_wire_mm};
 use crate::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Straightening};
 use crate::tool::workshop::Workshop;
-use crate::wire::bending::Bending;
-use crate::words::length::LengthUnit;
 
 type Route = Vec<Box<dyn Does>>;
 
@@ -137,51 +133,6 @@ impl Formed<'_> {
                 && step.segments.iter().all(|i| *i <= 1)
         };
         self.design.steps.iter().take_while(at_the_end).count()
-    }
-
-    /// What a finished piece holds after everything that was done to it, as hard and as thick as it is now; none where
-    /// nothing of it bears.
-    ///
-    /// Open, what gives first by the line of pull: `σ·Z/arm`. Closed for good, wrapped, fused or soldered, its loops
-    /// are drawn long by four hinges: `4·σ·Z/R`.
-    pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
-        let spans = self.spans(&self.blank(LengthUnit::Mm));
-        let moment = |segment: usize| {
-            let (from, to) = *spans.get(segment)?;
-            let middle = f64::midpoint(from, to) - workpiece.gone_mm();
-            let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm)?;
-            let flow = Bending::after(&self.request.wire, there.strain).flow.flow_stress(0.0);
-            Some(flow * self.design.profile.hammered_modulus_mm3(there.thickness_mm) * self.design.strands)
-        };
-        let least = |loads: Vec<f64>| loads.into_iter().min_by(f64::total_cmp);
-        let opens = || {
-            let loads = self.arms().iter().filter_map(|(segment, arm)| Some(moment(*segment)? / arm));
-            least(loads.collect())
-        };
-        let drawn = |loops: Vec<usize>| {
-            least(loops.into_iter().filter_map(|i| Some(4.0 * moment(i)? / self.radius_mm(i)?)).collect())
-        };
-        let last = self.design.segments.len() - 1;
-        let joined = || {
-            let loops = self.design.closures.iter().map(|closure| if closure.far_end { last } else { 0 });
-            // A ring of several corners is drawn long as a round one would be.
-            drawn(loops.collect()).or_else(|| Some(4.0 * opens()?))
-        };
-        // Joined where its neighbours hang, it does not open; a hook with a soldered eye still does.
-        let closed = |hold: Hold| match hold {
-            Hold::At(..) => true,
-            Hold::In(i) | Hold::Closed(i) => {
-                self.design.closures.iter().any(|c| i == if c.far_end { last } else { 0 })
-            }
-        };
-        let both = self.design.pull.is_none_or(|(one, other)| closed(one) && closed(other));
-        if workpiece.joined.is_some() && both && !self.design.closures.is_empty() {
-            return Some(Holds::of(joined()?, true));
-        }
-        match opens() {
-            Some(load) => Some(Holds::of(load, false)),
-            None => Some(Holds::of(drawn(self.design.wrapped.clone())?, true)),
-        }
     }
 }
 

@@ -5,14 +5,14 @@ use serde::Serialize;
 use super::blank::Blank;
 use super::check::Check;
 use super::drawn::DrawnPiece;
-use super::figures::temper_like;
+use super::finished::FinishedFinding;
 use super::form::Formed;
 use super::mark::Mark;
 use super::{Kind, PatternRequest};
 use crate::drawing::Thumbnail;
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
-use crate::making::{Changes, Made, Step};
+use crate::making::Step;
 use crate::ring::RingRequest;
 use crate::shape::Course;
 use crate::shape::view::Side;
@@ -131,52 +131,62 @@ pub struct PatternWorked {
     pub colour: String,
 }
 
-impl Formed<'_> {
-    /// The piece in numbers, with the workshop's tools.
-    ///
-    /// # Errors
-    /// A fault at the step that cannot be.
-    pub fn in_numbers(&self, workshop: &Workshop) -> Result<PatternForm, Faults> {
-        let unit = workshop.habits.unit;
-        let blank = self.blank(unit);
-        let made = self.made(&Changes::default(), workshop)?;
-        Ok(self.numbers(&blank, &made, workshop))
-    }
-
-    fn numbers(&self, blank: &Blank, made: &Made, workshop: &Workshop) -> PatternForm {
-        let size = self.extent.size();
-        let spans = self.spans(blank);
-        let segments =
-            self.design.segments.iter().zip(&spans).enumerate().map(|(i, (segment, (from, to)))| {
-                SegmentRow {
-                    what: segment.what,
-                    shape: segment.course,
-                    length_mm: self.wire_mm.get(i).copied().unwrap_or(0.0),
-                    from_mm: *from,
-                    to_mm: *to,
-                    flattened_mm: segment.flattened_mm,
-                    strain_used: self.strain_used(i),
-                    becomes: temper_like(self.request.wire.temper.strain() + self.worked(i)),
-                }
-            });
+impl FinishedFinding<'_> {
+    /// The piece in numbers.
+    #[must_use]
+    pub fn in_numbers(&self, workshop: &Workshop) -> PatternForm {
+        let Self { formed, blank, spans, .. } = self;
+        let size = formed.extent.size();
+        let segments = formed.design.segments.iter().zip(spans).enumerate();
+        let segments = segments.map(|(i, (segment, (from, to)))| SegmentRow {
+            what: segment.what,
+            shape: segment.course,
+            length_mm: formed.wire_mm.get(i).copied().unwrap_or(0.0),
+            from_mm: *from,
+            to_mm: *to,
+            flattened_mm: segment.flattened_mm,
+            strain_used: self.strain_used(i),
+            becomes: self.becomes(i),
+        });
         PatternForm {
             developed_mm: blank.developed_mm,
             blank_mm: blank.cut_mm,
             blank_exact_mm: blank.exact_mm,
             blank: *blank,
-            blanks_n: self.request.blanks_n(),
+            blanks_n: formed.request.blanks_n(),
             segments: segments.collect(),
-            marks: self.marks(&spans, made, workshop.habits.unit),
-            steps: made.steps.clone(),
+            marks: self.marks.clone(),
+            steps: self.made.steps.clone(),
             checks: self.checks(workshop),
-            mass_g: self.request.wire.mass_g(blank.developed_mm),
+            mass_g: formed.request.wire.mass_g(blank.developed_mm),
             height_mm: size.y,
             width_mm: size.x,
             depth_mm: size.z,
-            opens_n: self.weakest(0.0).map(|(_, newtons)| newtons),
+            opens_n: self.holds().filter(|holds| !holds.closed).map(|holds| holds.comes_off_n),
         }
     }
 
+    fn worked_out(&self, workshop: &Workshop, extent: Extent) -> PatternWorked {
+        let (unit, formed) = (workshop.habits.unit, &self.formed);
+        let whole = extent == Extent::Whole;
+        let mut front = formed.drawn(Side::Front, unit);
+        if let Some(finished) = self.made.finished() {
+            front.tint(finished, &self.spans);
+        }
+        PatternWorked {
+            figures: self.figures(unit),
+            front,
+            side: if whole { formed.drawn(Side::Right, unit) } else { DrawnPiece::default() },
+            stages: if whole { formed.stages(&self.made.steps) } else { vec![] },
+            wound_as: formed.wound_as(),
+            thickness_mm: formed.design.profile.thickness_mm(),
+            colour: formed.request.wire.metal.figures().colour.to_owned(),
+            form: self.in_numbers(workshop),
+        }
+    }
+}
+
+impl Formed<'_> {
     /// The ring plan that winds many of it at once, as a coil on a length of its own wire; none for what is more than one
     /// turn about a core as thick as itself.
     ///
@@ -196,28 +206,6 @@ impl Formed<'_> {
         let one_turn = turns <= 1.0 && (core_mm - own_mm).abs() < 1e-9;
         let wire = &self.request.wire;
         one_turn.then(|| RingRequest::new(wire.clone(), Mandrel::round(own_mm), self.request.pieces_n))
-    }
-
-    fn worked_out(&self, workshop: &Workshop, extent: Extent) -> Result<PatternWorked, Faults> {
-        let unit = workshop.habits.unit;
-        let blank = self.blank(unit);
-        let made = self.made(&Changes::default(), workshop)?;
-        let form = self.numbers(&blank, &made, workshop);
-        let whole = extent == Extent::Whole;
-        let mut front = self.drawn(Side::Front, unit);
-        if let Some(finished) = made.finished() {
-            front.tint(finished, &self.spans(&blank));
-        }
-        Ok(PatternWorked {
-            figures: self.figures(&blank, unit),
-            front,
-            side: if whole { self.drawn(Side::Right, unit) } else { DrawnPiece::default() },
-            stages: if whole { self.stages(&made.steps) } else { vec![] },
-            wound_as: self.wound_as(),
-            thickness_mm: self.design.profile.thickness_mm(),
-            colour: self.request.wire.metal.figures().colour.to_owned(),
-            form,
-        })
     }
 }
 
@@ -264,11 +252,8 @@ impl PatternRequest {
     /// The same, or only what is seen while a dimension is dragged.
     pub fn sheet_with(&self, workshop: &Workshop, extent: Extent) -> PatternSheet {
         let phrases = super::sentence::write(self, workshop.habits.unit);
-        let (faults, result) = match self.form_with(workshop) {
-            Ok(formed) => match formed.worked_out(workshop, extent) {
-                Ok(worked) => (vec![], Some(worked)),
-                Err(faults) => (faults.0, None),
-            },
+        let (faults, result) = match self.finished(workshop) {
+            Ok(finished) => (vec![], Some(finished.worked_out(workshop, extent))),
             Err(faults) => (faults.0, None),
         };
         PatternSheet {
@@ -293,11 +278,8 @@ impl PatternRequest {
     /// # Errors
     /// As [`PatternRequest::form`].
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
-        let formed = self.form()?.by(self.schools(workshop));
         let unit = workshop.habits.unit;
-        let blank = formed.blank(unit);
-        let made = formed.made(&Changes::default(), workshop)?;
-        let marks = formed.marks(&formed.spans(&blank), &made, unit);
+        let FinishedFinding { formed, blank, marks, .. } = self.finished(workshop)?;
         let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark.at_mm, unit)).collect();
         let marks = match marks.len() {
             0 => "rolled from the end".to_owned(),

@@ -2,10 +2,11 @@
 
 use serde::Serialize;
 
+use super::finished::FinishedFinding;
 use super::{PatternRequest, Unit};
 use crate::fault::Faults;
+use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::wire::strength;
 use crate::wire::strength::load_told;
 use crate::words::length::{LengthUnit, on_ruler, shown};
 
@@ -20,26 +21,12 @@ pub struct Transferred {
 }
 
 impl PatternRequest {
-    /// The same piece in another wire with its proportions kept: every length times the ratio of the
-    /// thicknesses. The blank is worked out anew, not scaled.
-    ///
-    /// ```
-    /// use lorimant_core::pattern::PatternRequest;
-    /// use lorimant_core::wire::Wire;
-    /// use lorimant_core::wire::metal::{Metal, Temper};
-    /// use lorimant_core::words::length::LengthUnit;
-    ///
-    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-    /// let twice = Wire { size_mm: 2.0 * hook.wire.size_mm, ..hook.wire.clone() };
-    /// let transferred = hook.transferred(&twice, LengthUnit::Mm).unwrap();
-    /// assert!((transferred.request.value("eye_mm") - 2.0 * hook.value("eye_mm")).abs() < 1e-6);
-    /// ```
+    /// The request in another wire: every length times the ratio of the thicknesses.
     ///
     /// # Errors
-    /// Faults of either piece; where a scaled dimension passes its limit, at that parameter.
-    pub fn transferred(&self, wire: &Wire, unit: LengthUnit) -> Result<Transferred, Faults> {
+    /// Faults of the wire, at `wire`; where a scaled dimension passes its limit, at that parameter.
+    pub fn carried_to(&self, wire: &Wire) -> Result<Self, Faults> {
         wire.check().map_err(|fault| fault.within("wire"))?;
-        let before = self.form()?;
         let ratio = wire.profile().thickness_mm() / self.wire.profile().thickness_mm();
         // Bends differ from the drawing in proportion to the wire.
         let allowance_mm = (self.allowance_mm * ratio * 100.0).round() / 100.0;
@@ -48,7 +35,32 @@ impl PatternRequest {
             let scaled = self.value(parameter.name) * ratio;
             request.parameters.insert(parameter.name.to_owned(), (scaled * 1e6).round() / 1e6);
         }
-        let after = request.form()?;
+        request.form()?;
+        Ok(request)
+    }
+
+    /// The same piece in another wire with its proportions kept: every length times the ratio of the
+    /// thicknesses. The blank is worked out anew, not scaled.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::PatternRequest;
+    /// use lorimant_core::wire::Wire;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    /// use lorimant_core::tool::workshop::Workshop;
+    ///
+    /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
+    /// let twice = Wire { size_mm: 2.0 * hook.wire.size_mm, ..hook.wire.clone() };
+    /// let transferred = hook.transferred(&twice, &Workshop::default()).unwrap();
+    /// assert!((transferred.request.value("eye_mm") - 2.0 * hook.value("eye_mm")).abs() < 1e-6);
+    /// ```
+    ///
+    /// # Errors
+    /// Faults of either piece; where a scaled dimension passes its limit, at that parameter.
+    pub fn transferred(&self, wire: &Wire, workshop: &Workshop) -> Result<Transferred, Faults> {
+        self.form()?;
+        let unit = workshop.habits.unit;
+        let request = self.carried_to(wire)?;
+        let ratio = wire.profile().thickness_mm() / self.wire.profile().thickness_mm();
         let mut differences = vec![];
         if (ratio - 1.0).abs() > 1e-9 {
             differences.push(format!(
@@ -65,41 +77,34 @@ impl PatternRequest {
                 if request.allowance_mm > 0.0 { "longer" } else { "shorter" }
             ));
         }
-        let (old, new) = (before.blank(unit), after.blank(unit));
-        differences.push(format!(
-            "Each blank is {} instead of {}.",
-            on_ruler(new.cut_mm, unit),
-            on_ruler(old.cut_mm, unit)
-        ));
-        let (light, heavy) = (self.wire.mass_g(old.developed_mm), wire.mass_g(new.developed_mm));
-        differences.push(format!("One piece weighs {} g instead of {}.", shown(heavy, 2), shown(light, 2)));
-        let tightest = |formed: &super::form::Formed| {
-            (0..formed.design.segments.len()).map(|i| formed.strain_used(i)).fold(0.0, f64::max)
-        };
-        differences.push(format!(
-            "The tightest place uses {} % of the stretch the metal has left, instead of {} %.",
-            shown(100.0 * tightest(&after), 0),
-            shown(100.0 * tightest(&before), 0)
-        ));
-        let angle = |formed: &super::form::Formed, radius: f64| {
-            formed.bending.wound_radius(radius).map_or(1.0, |wound| radius / wound)
-        };
-        let wide = |formed: &super::form::Formed| {
-            (0..formed.design.segments.len()).filter_map(|i| formed.radius_mm(i)).fold(0.0, f64::max)
-        };
-        if wide(&before) > 0.0 {
-            let (a, b) = (180.0 * angle(&before, wide(&before)), 180.0 * angle(&after, wide(&after)));
-            differences.push(format!(
-                "A half turn of the widest bend goes to {}° instead of {}°.",
-                shown(b, 0),
-                shown(a, 0)
-            ));
+        // Where this workshop can make both, what is different about making them.
+        match (self.finished(workshop), request.finished(workshop)) {
+            (Ok(old), Ok(new)) => differences.extend(in_the_making(&old, &new, unit)),
+            (_, Err(faults)) => differences.extend(faults.0.first().map(|fault| fault.sentence.clone())),
+            (Err(_), Ok(_)) => {}
         }
-        if let (Some((_, a)), Some((_, b))) = (before.weakest(0.0), after.weakest(0.0)) {
-            differences.push(format!("It gives at about {} instead of {}.", load_told(b), load_told(a)));
-        }
-        let (a, b) = (strength::hand_effort(&self.wire), strength::hand_effort(wire));
-        differences.push(format!("A bend takes {} times the effort.", shown(b / a, 2)));
         Ok(Transferred { request, differences })
     }
+}
+
+fn in_the_making(old: &FinishedFinding, new: &FinishedFinding, unit: LengthUnit) -> Vec<String> {
+    let cut = |piece: &FinishedFinding| on_ruler(piece.blank.flush_mm, unit);
+    let weight =
+        |piece: &FinishedFinding| shown(piece.formed.request.wire.mass_g(piece.blank.developed_mm), 2);
+    let used = |piece: &FinishedFinding| shown(100.0 * piece.tightest().map_or(0.0, |(_, share)| share), 0);
+    let mut differences = vec![
+        format!("Cut {} for each instead of {}.", cut(new), cut(old)),
+        format!("One piece weighs {} g instead of {}.", weight(new), weight(old)),
+        format!(
+            "The tightest place uses {} % of the stretch the metal has left, instead of {} %.",
+            used(new),
+            used(old)
+        ),
+    ];
+    if let (Some(a), Some(b)) = (old.holds(), new.holds()) {
+        let (a, b) = (load_told(a.comes_off_n), load_told(b.comes_off_n));
+        differences.push(format!("It gives at about {b} instead of {a}."));
+    }
+    differences.push(format!("A bend takes {} times the effort.", shown(new.effort() / old.effort(), 2)));
+    differences
 }

@@ -1,10 +1,11 @@
 //! What a piece is in the hand of whoever receives it, however it was made: two that are alike there are the same piece.
 
-use crate::chain::ChainRequest;
+use crate::chain::{ChainRequest, FinishedChain};
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Made, Operation, Workpiece};
+use crate::pattern::finished::FinishedFinding;
 use crate::pattern::{PatternRequest, Unit};
-use crate::ring::RingRequest;
+use crate::ring::{FinishedRings, RingRequest};
 use crate::tool::cutting::Method;
 use crate::tool::gear::Gear;
 use crate::tool::mandrel::Mandrel;
@@ -74,20 +75,7 @@ impl Piece {
         // A piece stays what it is when a torch or a hammer is no longer listed.
         let gear = Gear { torch: true, hammer_and_block: true, mallet: true, ..workshop.gear };
         let workshop = &Workshop { gear, ..workshop.clone() };
-        match self {
-            Self::Rings(request) => ring(request, workshop),
-            Self::Finding(request) => finding(request, workshop),
-            Self::Chain(request) => {
-                let inside = ring(&RingRequest { rings_n: 1, ..request.ring.clone() }, workshop)?;
-                let mut plain = request.clone();
-                // Spares, and how its rings are made, are not how it is in the hand.
-                (plain.chains_n, plain.spares_n, plain.spoiled_share) = (1, 0, 0.0);
-                plain.ring = RingRequest::new(plain.ring.wire.clone(), Mandrel::round(1.0), 1);
-                plain.ring.wire.lot = None;
-                let shape = Shape::Chain { request: plain, ring: Box::new(inside.clone()) };
-                Some(InHand { shape, ..inside })
-            }
-        }
+        Some(self.clone().with_count(1).finished(workshop).ok()?.in_hand.clone())
     }
 
     /// What was done to it that can be seen or felt and that its sentence does not say: `fused, tumbled`.
@@ -113,11 +101,39 @@ impl Piece {
 }
 
 impl InHand {
-    fn of(shape: Shape, wire: &Wire, made: &Made) -> Option<Self> {
-        let last: &Workpiece = made.finished()?;
+    pub(super) fn of_rings(request: &RingRequest, finished: &FinishedRings) -> Self {
+        let plan = &finished.plan;
+        let shape = Shape::Ring {
+            sides: request.mandrel.shape.sides(),
+            inside_mm: [plan.ring_inside_diameter_mm, plan.ring_inside_short_mm],
+            pinched: request.cutting.method == Method::SingleSnip && !request.cutting.filed,
+        };
+        Self::of(shape, &request.wire, &finished.made)
+    }
+
+    pub(super) fn of_finding(request: &PatternRequest, finished: &FinishedFinding) -> Self {
+        let parameters = request.kind.0.parameters.iter();
+        let sizes = parameters.map(|parameter| (parameter.unit, request.value(parameter.name))).collect();
+        let shape = Shape::Finding { kind: request.kind.0.kind, mirrored: request.mirrored, sizes };
+        Self::of(shape, &request.wire, &finished.made)
+    }
+
+    pub(super) fn of_chain(request: &ChainRequest, finished: &FinishedChain) -> Self {
+        let ring = Self::of_rings(&request.ring, &finished.rings);
+        let mut plain = request.clone();
+        // Spares, and how its rings are made, are not how it is in the hand.
+        (plain.chains_n, plain.spares_n, plain.spoiled_share) = (1, 0, 0.0);
+        plain.ring = RingRequest::new(plain.ring.wire.clone(), Mandrel::round(1.0), 1);
+        plain.ring.wire.lot = None;
+        Self { shape: Shape::Chain { request: Box::new(plain), ring: Box::new(ring.clone()) }, ..ring }
+    }
+
+    fn of(shape: Shape, wire: &Wire, made: &Made) -> Self {
+        let nothing = Workpiece::of(wire, 0.0);
+        let last: &Workpiece = made.finished().unwrap_or(&nothing);
         let length: f64 = last.stretches.iter().map(|s| s.to_mm - s.from_mm).sum();
         let strained: f64 = last.stretches.iter().map(|s| (s.to_mm - s.from_mm) * s.strain).sum();
-        Some(Self {
+        Self {
             shape,
             metal: wire.metal,
             section: wire.section,
@@ -127,7 +143,7 @@ impl InHand {
             strain: if length > 0.0 { strained / length } else { 0.0 },
             joined: last.joined,
             tumbled: made.steps.iter().any(|step| step.operation == Operation::Tumble),
-        })
+        }
     }
 
     /// Whether whoever receives one would take the other for it: the same shape, sizes, wire and temper within what hands
@@ -174,30 +190,4 @@ impl Shape {
             _ => false,
         }
     }
-}
-
-fn ring(request: &RingRequest, workshop: &Workshop) -> Option<InHand> {
-    let finished = request.finished(workshop).ok()?;
-    let plan = &finished.plan;
-    let shape = Shape::Ring {
-        sides: request.mandrel.shape.sides(),
-        inside_mm: [plan.ring_inside_diameter_mm, plan.ring_inside_short_mm],
-        pinched: request.cutting.method == Method::SingleSnip && !request.cutting.filed,
-    };
-    InHand::of(shape, &request.wire, &finished.made)
-}
-
-fn finding(request: &PatternRequest, workshop: &Workshop) -> Option<InHand> {
-    let settled = request.clone().settled();
-    let made = Piece::Finding(settled.clone());
-    let made = made.made(&request.schools(workshop), &request.route, workshop).ok()?;
-    let sizes = settled
-        .kind
-        .0
-        .parameters
-        .iter()
-        .map(|parameter| (parameter.unit, settled.value(parameter.name)))
-        .collect();
-    let shape = Shape::Finding { kind: settled.kind.0.kind, mirrored: settled.mirrored, sizes };
-    InHand::of(shape, &settled.wire, &made)
 }

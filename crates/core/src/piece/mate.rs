@@ -197,8 +197,8 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults>
     }
     let mut held = vec![];
     for (i, piece) in parts.iter().enumerate() {
-        let route = piece.route(&piece.schools(workshop), piece.changes(), workshop);
-        let holds = route.map_err(|faults| faults.within(&format!("parts[{i}]")))?.totals.holds;
+        let finished = piece.finished(workshop);
+        let holds = finished.map_err(|faults| faults.within(&format!("parts[{i}]")))?.holds;
         let told = holds.map_or("bears nothing that opens it".to_owned(), |holds| holds.told());
         held.push(PartHolds { called: piece.called(), told, holds });
     }

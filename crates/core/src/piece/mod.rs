@@ -1,5 +1,6 @@
 //! A piece to be made: rings planned on a rod, a finding, or a chain. Whoever does not care which asks here.
 
+pub mod finished;
 pub mod in_hand;
 pub mod mate;
 pub mod route;
@@ -11,7 +12,7 @@ use crate::drawing::Thumbnail;
 use crate::fault::Faults;
 use crate::making::Changes;
 use crate::pattern::{self, PatternRequest};
-use crate::ring::{self, RingPlan, RingRequest};
+use crate::ring::{self, RingRequest};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::counted;
@@ -262,29 +263,7 @@ impl Piece {
     /// # Errors
     /// The faults of the plan or finding.
     pub fn blanks(&self, workshop: &Workshop) -> Result<Blanks, Faults> {
-        match self {
-            Self::Finding(request) => {
-                let unit = workshop.habits.unit;
-                let blank = request.form()?.by(request.schools(workshop)).blank(unit);
-                Ok(Blanks { length_mm: blank.cut_mm, flush_mm: blank.flush_mm, n: request.blanks_n() })
-            }
-            Self::Rings(request) => Ok(coils(&request.plan_in(workshop)?)),
-            Self::Chain(request) => Ok(coils(&request.rings()?.plan_as_wound(workshop)?)),
-        }
-    }
-
-    /// Every wire it is cut from, with what is cut of each: one for most, two for a chain of two kinds of rings.
-    ///
-    /// # Errors
-    /// As [`Piece::blanks`].
-    pub fn blanks_by_wire(&self, workshop: &Workshop) -> Result<Vec<(Wire, Blanks)>, Faults> {
-        let mut all = vec![(self.wire().clone(), self.blanks(workshop)?)];
-        if let Self::Chain(request) = self
-            && let Some(second) = request.second_rings()?
-        {
-            all.push((second.wire.clone(), coils(&second.plan_as_wound(workshop)?)));
-        }
-        Ok(all)
+        Ok(self.finished(workshop)?.blanks())
     }
 
     /// The ring plans behind it, as many rings as it takes: its own of rings, those of its parts of a chain, none of a
@@ -311,9 +290,4 @@ impl Piece {
             Self::Chain(request) => request.rings().map_or(0, |rings| rings.rings_n),
         }
     }
-}
-
-/// One length of wire a coil, tails included, as it is pulled off the spool.
-fn coils(plan: &RingPlan) -> Blanks {
-    Blanks { length_mm: plan.coil_wire_mm, flush_mm: plan.coil_wire_mm, n: plan.coils_n }
 }

@@ -2,12 +2,12 @@
 
 use serde::Serialize;
 
-use super::Piece;
+use super::{Blanks, Piece};
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::takes::{Lost, WireLost};
 use crate::making::wear::{Ought, Wear};
-use crate::making::{Changes, Made, Step, Workpiece};
+use crate::making::{Made, Step, Workpiece};
 use crate::tool::school::Schools;
 use crate::tool::workshop::Workshop;
 
@@ -59,21 +59,6 @@ pub struct Totals {
 }
 
 impl Piece {
-    /// What one holds after everything that was done to it; nothing of what does not bear.
-    #[must_use]
-    pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
-        match self {
-            Self::Rings(request) => request.holds(workpiece),
-            Self::Finding(request) => request.form().ok()?.holds(workpiece),
-            // As many rings as must open share the load.
-            Self::Chain(request) => {
-                let strands_n = request.plan().ok()?.strands_n;
-                let one = request.ring.holds(workpiece)?;
-                Some(Holds::of(one.comes_off_n * f64::from(strands_n), one.closed))
-            }
-        }
-    }
-
     /// What it ought to bear where it may be worn, where it first stays open at a load, N.
     #[must_use]
     pub fn ought(&self, first_set_n: f64) -> Vec<Ought> {
@@ -94,53 +79,28 @@ impl Piece {
         }
     }
 
-    /// Its route, run.
-    ///
-    /// # Errors
-    /// The faults of the plan or finding, at `rings` or `finding`; a fault at the school, the change or the step that
-    /// cannot be.
-    pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
-        schools.check().map_err(|faults| faults.within("schools"))?;
-        let schools = &changes.schools.over(*schools);
-        match self {
-            Self::Rings(request) => {
-                request.check().map_err(|faults| faults.within("rings"))?;
-                request.made(schools, changes, workshop)
-            }
-            Self::Finding(request) => {
-                let formed = request.form_with(workshop).map_err(|faults| faults.within("finding"))?;
-                formed.by(*schools).made(changes, workshop)
-            }
-            Self::Chain(request) => {
-                request.check().map_err(|faults| faults.within("chain"))?;
-                request.made(schools, changes, workshop)
-            }
-        }
-    }
-
-    /// The same with its totals.
+    /// Its route as this workshop makes it, with its totals.
     ///
     /// ```
-    /// use lorimant_core::making::Changes;
     /// use lorimant_core::pattern::PatternRequest;
     /// use lorimant_core::piece::Piece;
-    /// use lorimant_core::tool::school::Schools;
     /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let hooks = PatternRequest { pieces_n: 12, ..PatternRequest::usual("hook-clasp".parse().unwrap()) };
-    /// let route = Piece::Finding(hooks)
-    ///     .route(&Schools::default(), &Changes::default(), &Workshop::default())
-    ///     .unwrap();
-    /// let totals = &route.totals;
+    /// let totals = Piece::Finding(hooks).route(&Workshop::default()).unwrap().totals;
     /// // Wire is accounted for.
     /// let lost: f64 = totals.lost.iter().map(|lost| lost.mm).sum();
     /// assert!((totals.off_the_spool_mm - totals.in_the_pieces_mm - lost).abs() < 1e-9);
     /// ```
     ///
     /// # Errors
-    /// As [`Piece::made`].
-    pub fn route(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Route, Faults> {
-        let made = self.made(schools, changes, workshop)?;
+    /// As [`Piece::finished`].
+    pub fn route(&self, workshop: &Workshop) -> Result<Route, Faults> {
+        Ok(self.finished(workshop)?.route())
+    }
+
+    /// What a route that was run takes and leaves in all.
+    pub(super) fn totals(&self, made: &Made, blanks: Blanks, holds: Option<Holds>) -> Totals {
         let wire = self.wire();
         let pieces_n = self.workpieces_n();
         // Of rings, what is lost is told for all their coils together.
@@ -156,7 +116,6 @@ impl Piece {
             .collect();
         let workpiece = made.finished().cloned().unwrap_or_else(|| Workpiece::of(wire, 0.0));
         // What the ruler's mark adds stays in the piece.
-        let blanks = self.blanks(workshop)?;
         let off_the_spool_mm = match self {
             Self::Finding(_) => f64::from(blanks.n) * blanks.length_mm,
             _ => f64::from(pieces_n) * workpiece.length_mm + lost.iter().map(|lost| lost.mm).sum::<f64>(),
@@ -164,7 +123,7 @@ impl Piece {
         let in_the_pieces_mm = off_the_spool_mm - lost.iter().map(|lost| lost.mm).sum::<f64>();
         let (hands_min, unattended_min) = made.minutes(pieces_n);
         let most = |of: fn(&Step) -> f64| made.steps.iter().map(of).fold(0.0, f64::max);
-        let totals = Totals {
+        Totals {
             pieces_n,
             off_the_spool_mm,
             off_the_spool_g: wire.mass_g(off_the_spool_mm),
@@ -176,10 +135,9 @@ impl Piece {
             unattended_min,
             effort: most(|step| step.takes.effort),
             strain_used: most(|step| step.numbers.strain_used.unwrap_or(0.0)),
-            ought: self.holds(&workpiece).map_or(vec![], |holds| self.ought(holds.first_set_n)),
-            holds: self.holds(&workpiece),
+            ought: holds.map_or(vec![], |holds| self.ought(holds.first_set_n)),
+            holds,
             workpiece,
-        };
-        Ok(Route { text: self.sentence(workshop.habits.unit), operations: made.steps, totals })
+        }
     }
 }

@@ -5,7 +5,6 @@ use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span};
-use crate::making::Changes;
 use crate::piece::{Blanks, Piece};
 use crate::rack::stock::check_money;
 use crate::rack::stock::price::{PriceFrom, Rack};
@@ -108,9 +107,9 @@ impl CostStart {
     /// The faults of the plan or finding.
     pub fn of(piece: &Piece, rack: &Rack, hour_rate: Decimal, workshop: &Workshop) -> Result<Self, Faults> {
         let unit = workshop.habits.unit;
-        let route = piece.route(&piece.schools(workshop), &Changes::default(), workshop)?;
+        let finished = piece.finished(workshop)?;
         let tenths = |minutes: f64| (minutes * 10.0).round() / 10.0;
-        let cut = piece.blanks_by_wire(workshop)?;
+        let cut = &finished.cut;
         let blanks_n: u32 = cut.iter().map(|(_, blanks)| blanks.n).sum();
         // Rings are cut from coils: what one costs is its share of them.
         let pieces_n = match piece {
@@ -130,7 +129,7 @@ impl CostStart {
         // Of several wires each counts by its length.
         let mut price_of_metre = Decimal::ZERO;
         let mut price_from: Vec<String> = vec![];
-        for (of, blanks) in &cut {
+        for (of, blanks) in cut {
             let (metre, from) = priced(rack, of);
             let share = if wire_mm > 0.0 { of_one(blanks) / wire_mm } else { 0.0 };
             price_of_metre += metre * if cut.len() > 1 { decimal(share) } else { Decimal::ONE };
@@ -143,8 +142,8 @@ impl CostStart {
             wire_price: (price_of_metre * decimal(long_mm / 1000.0)).round_dp(4),
             price_of_foot: unit == LengthUnit::Inch,
             consumables: Decimal::ZERO,
-            minutes: tenths(route.totals.each_min * rings_each),
-            setting_up_minutes: tenths(route.totals.setting_up_min),
+            minutes: tenths(finished.totals.each_min * rings_each),
+            setting_up_minutes: tenths(finished.totals.setting_up_min),
             hour_rate,
             bought: None,
             bought_pair: matches!(piece, Piece::Finding(request) if request.in_pairs()),

@@ -7,7 +7,6 @@ pub mod caution;
 pub mod change;
 pub mod drawn;
 pub mod figures;
-pub mod hold;
 pub mod route;
 pub mod sentence;
 pub mod sheet;
@@ -28,7 +27,6 @@ use crate::tool::school::PULL_STRAIN;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::Profile;
-use crate::wire::strength;
 use crate::wire::{SIZE_SPREAD, Wire};
 use crate::words::length::{both, pulled_mm};
 pub use route::FinishedRings;
@@ -312,8 +310,9 @@ impl RingRequest {
     /// ```
     pub fn plan(&self) -> Result<RingPlan, Faults> {
         let anywhere = Workshop::default();
-        // What this bench refuses of its route changes nothing of its size.
-        self.plan_in(&anywhere).or_else(|_| self.plan_as_wound(&anywhere))
+        // What is refused of its route changes nothing of its size.
+        self.plan_in(&anywhere)
+            .or_else(|_| Self { route: Changes::default(), ..self.clone() }.plan_in(&anywhere))
     }
 
     /// The same as this workshop makes it: by its hand, its schools and what is changed about its route, read off the
@@ -343,11 +342,12 @@ impl RingRequest {
         Ok(self.finished(workshop)?.plan)
     }
 
-    /// The same before anything is done to the rings once they are cut: what a chain is built of.
+    /// Its geometry before its route is run: what a chain is built of. What it holds, spends and asks of the hand come with
+    /// the route, and are 0 here.
     ///
     /// # Errors
     /// As [`RingRequest::plan`].
-    pub fn plan_as_wound(&self, workshop: &Workshop) -> Result<RingPlan, Faults> {
+    pub(crate) fn plan_as_wound(&self, workshop: &Workshop) -> Result<RingPlan, Faults> {
         self.plan_at(workshop, self.spent())
     }
 
@@ -491,9 +491,9 @@ impl RingRequest {
             cutting_wire_mm: n * (taken.from_ring_mm + taken.between_mm),
             ragged_wire_mm: ragged_turns * turn,
             tails_wire_mm,
-            strain_used: hold::strain_used(bending, &self.wire, coil, self.hammered_mm),
-            opening_force_n: hold::opening_force_n(bending, coil, inside, self.hammered_mm),
-            hand_effort: strength::hand_effort(&self.wire),
+            strain_used: 0.0,
+            opening_force_n: 0.0,
+            hand_effort: 0.0,
         }
     }
 

@@ -200,7 +200,7 @@ impl RingRequest {
                 plan.aspect_ratio = inside_mm / wide;
             }
         }
-        plan.opening_force_n = holds.map_or(plan.opening_force_n, |holds| holds.comes_off_n);
+        plan.opening_force_n = holds.map_or(0.0, |holds| holds.comes_off_n);
         let most = |of: fn(&Step) -> f64| made.steps.iter().map(of).fold(0.0, f64::max);
         plan.strain_used = most(|step| step.numbers.strain_used.unwrap_or(0.0));
         plan.hand_effort = most(|step| step.takes.effort);
@@ -300,17 +300,16 @@ impl Routed for RingRequest {
     }
 
     fn run_in(&self, workshop: &Workshop) -> Result<Made, Faults> {
-        self.made(&self.schools(workshop), &Changes::default(), workshop)
+        Ok(self.finished(workshop)?.made)
     }
 
-    fn told(&self, made: &Made, workshop: &Workshop) -> String {
-        let Some(last) = made.finished() else { return String::new() };
-        let ring =
-            last.inside_mm.map_or(String::new(), |mm| format!("ring {}", caliper(mm, workshop.habits.unit)));
-        let holds = self.holds(last).map_or(String::new(), |holds| format!(", {}", holds.told()));
-        let (hands, alone) = made.minutes(self.rings_n);
+    fn told(&self, workshop: &Workshop) -> Result<String, Faults> {
+        let finished = self.finished(workshop)?;
+        let ring = caliper(finished.plan.ring_inside_diameter_mm, workshop.habits.unit);
+        let holds = finished.holds.map_or(String::new(), |holds| format!(", {}", holds.told()));
+        let (hands, alone) = finished.made.minutes(self.rings_n);
         let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
-        format!("{ring}{holds}; {hands:.0} min for all{alone}")
+        Ok(format!("ring {ring}{holds}; {hands:.0} min for all{alone}"))
     }
 }
 

@@ -11,6 +11,7 @@ use lorimant_core::piece::route::Route;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::questions::{SchoolQuestion, questions};
 use lorimant_core::tool::school::Schools;
+use lorimant_core::tool::workshop::Workshop;
 use serde::Deserialize;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -52,10 +53,10 @@ struct Asked {
     responses((status = 200, body = Route), (status = 422, body = Problem)))]
 async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result<Json<Route>, Problem> {
     let Asked { rings, finding, chain, schools, route } = asked;
-    let piece = match (rings, finding, chain) {
-        (Some(rings), None, None) => Piece::Rings(rings),
-        (None, Some(finding), None) => Piece::Finding(finding),
-        (None, None, Some(chain)) => Piece::Chain(Box::new(chain)),
+    let (of, piece) = match (rings, finding, chain) {
+        (Some(rings), None, None) => ("rings", Piece::Rings(rings)),
+        (None, Some(finding), None) => ("finding", Piece::Finding(finding)),
+        (None, None, Some(chain)) => ("chain", Piece::Chain(Box::new(chain))),
         (None, None, None) => {
             let said = "Say what is to be made: “rings”, a plan of rings, “finding”, a finding, or “chain”, a chain.";
             return Err(Fault::new("rings", said).into());
@@ -66,8 +67,12 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
         }
     };
     worked(&state, move |workshop| {
-        let schools = schools.unwrap_or_else(|| piece.schools(workshop));
-        piece.route(&schools, &route, workshop)
+        piece.check().map_err(|faults| faults.within(of))?;
+        let piece = if route.is_empty() { piece } else { piece.changed(route) };
+        match schools {
+            Some(schools) => piece.route(&Workshop { schools, ..workshop.clone() }),
+            None => piece.route(workshop),
+        }
     })
     .await
 }

@@ -95,7 +95,7 @@ async fn form_pattern(
     Shared(state): Shared<State>,
     Body(request): Body<PatternRequest>,
 ) -> Result<Json<PatternForm>, Problem> {
-    worked(&state, move |workshop| request.form_with(workshop)?.in_numbers(workshop)).await
+    worked(&state, move |workshop| Ok(request.finished(workshop)?.in_numbers(workshop))).await
 }
 
 /// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
@@ -217,7 +217,7 @@ async fn transfer_pattern(
     Shared(state): Shared<State>,
     Body(wish): Body<TransferWish>,
 ) -> Result<Json<Transferred>, Problem> {
-    worked(&state, move |workshop| wish.request.transferred(&wish.wire, workshop.habits.unit)).await
+    worked(&state, move |workshop| wish.request.transferred(&wish.wire, workshop)).await
 }
 
 /// Two findings to lay over each other.

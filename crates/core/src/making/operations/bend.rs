@@ -195,6 +195,9 @@ impl Does for Bend {
             numbers.tool_mm = rod.map(crate::tool::outline::Outline::across);
             numbers.tool_short_mm = rod.map(crate::tool::outline::Outline::short_across);
             numbers.inside_mm = Some(oval(shape.course).across());
+            // The end of its short way, where it gives, is bent least.
+            let side = rod.and_then(crate::tool::outline::Outline::side_radius).map_or(made, |mm| mm + c);
+            piece.softer_at_side = bending.mean_strain(made) - bending.mean_strain(side);
         }
         let mut hints = hinted(self.hint);
         if let (Some(mm), true) = (numbers.tool_mm, bent.place.misfit.is_none()) {

@@ -29,8 +29,8 @@ impl ChooseRequest {
             measured.closed = now.closed;
         }
         let Piece::Finding(request) = &piece else { return vec![] };
-        let Ok(formed) = request.form() else { return vec![] };
-        let checks = formed.checks(workshop).into_iter();
+        let Ok(finished) = request.finished(workshop) else { return vec![] };
+        let checks = finished.checks(workshop).into_iter();
         checks.filter(|check| !check.ok && check.level == Level::Stop).map(|check| check.sentence).collect()
     }
 
@@ -61,7 +61,7 @@ impl ChooseRequest {
 
 /// What a piece holds at the end of its route, and whether it was in the barrel by then.
 fn finished(piece: &Piece, workshop: &Workshop) -> Result<(Option<Holds>, bool), Faults> {
-    let made = piece.made(&piece.schools(workshop), piece.changes(), workshop)?;
-    let tumbled = made.steps.iter().any(|step| step.operation == Operation::Tumble);
-    Ok((made.finished().and_then(|finished| piece.holds(finished)), tumbled))
+    let finished = piece.finished(workshop)?;
+    let tumbled = finished.made.steps.iter().any(|step| step.operation == Operation::Tumble);
+    Ok((finished.holds, tumbled))
 }

@@ -74,9 +74,9 @@ pub fn by_wire(
     let unit = workshop.habits.unit;
     let mut wires: Vec<WireDemand> = vec![];
     for (i, pick) in picked.iter().enumerate() {
-        let cut = pick.piece.clone().known(workshop).blanks_by_wire(workshop);
-        let cut = cut.map_err(|faults| faults.within(&format!("picked[{i}]")))?;
-        for (wire, Blanks { length_mm, flush_mm, n }) in &cut {
+        let finished = pick.piece.clone().known(workshop).finished(workshop);
+        let finished = finished.map_err(|faults| faults.within(&format!("picked[{i}]")))?;
+        for (wire, Blanks { length_mm, flush_mm, n }) in &finished.cut {
             let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
                 wires.push(WireDemand {
                     wire: wire.clone().of_any_lot(),
