@@ -18,6 +18,7 @@ mod drawings;
 mod fields;
 mod findings;
 mod fits;
+mod from_tools;
 mod gear;
 mod heat;
 mod inches;

@@ -10,6 +10,7 @@ use crate::chain::ChainRequest;
 use crate::fault::Fault;
 use crate::figure::Figure;
 use crate::pattern::PatternRequest;
+use crate::pattern::from_tools::Tools;
 use crate::ring::RingRequest;
 use crate::ring::backwards::Candidate;
 use crate::tool::workshop::Workshop;
@@ -111,11 +112,14 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
         }
         return answer;
     }
+    let (tools, without) = super::tools::taken(text, workshop, &mut reply);
+    let text = without.as_str();
     let line = Line::new(text, workshop);
     reply.assumed.extend(line.mended.iter().cloned());
     let (tokens, unclear) = scan(&line, workshop);
     reply.unclear = unclear;
     let mut said = gather(&tokens, &line, workshop, &mut reply);
+    said.tools = tools;
     said.lot = lot_n.map(|lot_n| workshop.lot(lot_n));
     if let Some(lot) = said.lot {
         reply.assumed.push(format!("Lot {}: {}.", lot.lot_n, lot.told()));
@@ -125,6 +129,10 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
         return reply;
     }
     let pieces = said.pattern.is_some() || said.ring_like();
+    if said.tools != Tools::default() && said.pattern.is_none() {
+        reply.missing.push("what is to be made of it: name a finding, for example ear wires".to_owned());
+        return reply;
+    }
     if pieces && said.asks(Question::HowMany) && said.supply().is_none() {
         reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
     } else if !pieces && said.asks(Question::Cost) {

@@ -12,6 +12,7 @@ use super::token::{Counted, Meaning, Question, length_alone};
 use super::vocabulary;
 use crate::fault::Fault;
 use crate::making::Changes;
+use crate::pattern::from_tools::Tools;
 use crate::pattern::sentence;
 use crate::pattern::sheet::measured;
 use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
@@ -109,8 +110,18 @@ fn alone(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> ModalR
 impl Said {
     /// Answers about a finding: the wire and dimensions that were said, the usual ones for the rest.
     pub(super) fn answer_finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) {
-        let Some(request) = self.finding(kind, workshop, reply) else { return };
+        let Some(mut request) = self.finding(kind, workshop, reply) else { return };
         let unit = workshop.habits.unit;
+        let mut of_tools = None;
+        if self.tools != Tools::default() {
+            match request.from_tools(&self.tools, workshop) {
+                Err(faults) => return reply.faults.extend(faults.0),
+                Ok(fitted) => {
+                    of_tools = Some(request.of_tools_told(&self.tools, &fitted, unit));
+                    request = fitted.request;
+                }
+            }
+        }
         reply.sentence = sentence::write(&request, unit);
         match request.finished(workshop) {
             Err(faults) => reply.faults.extend(faults.0),
@@ -120,6 +131,7 @@ impl Said {
                 let marks: Vec<String> = measured(marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {
+                    _ if of_tools.is_some() => of_tools.unwrap_or_default(),
                     _ if self.asks(Question::WhichWire) => {
                         format!("Every wire is weighed for {}.", kind.0.plural)
                     }

@@ -19,6 +19,7 @@ mod price;
 mod rings;
 mod said;
 mod token;
+mod tools;
 mod vocabulary;
 
 pub use answer::{Answer, View, answer};

@@ -8,6 +8,7 @@ use super::place::{self, Quantity};
 use super::token::{Counted, Meaning, Question, Role, Token};
 use crate::fault::Fault;
 use crate::pattern::drawn::dimension_text;
+use crate::pattern::from_tools::Tools;
 use crate::pattern::{Kind, Parameter};
 use crate::reading::Word;
 use crate::tool::coil::Winding;
@@ -61,6 +62,8 @@ pub(super) struct Said {
     pub section: Option<Given<Section>>,
     pub surface: Option<Given<Surface>>,
     pub size_mm: Option<Given<f64>>,
+    /// The tools or the cut that the sizes follow from.
+    pub tools: Tools,
     /// The spool it is taken from.
     pub lot: Option<LotFactor>,
     pub winding: Option<Given<Winding>>,

@@ -167,14 +167,19 @@ impl PatternRequest {
             let i = targets.iter().position(moves_it).unwrap_or(targets.len() - 1);
             return Err(Fault::new(format!("targets[{i}].mm"), misfit).into());
         }
-        let unit = workshop.habits.unit;
+        let changes = self.changed_to(&fitted, workshop.habits.unit);
+        Ok(Fitted { changes, request: fitted })
+    }
+
+    /// Its dimensions that another request has otherwise: `back: 15.7 mm instead of 19 mm`.
+    pub(super) fn changed_to(&self, other: &Self, unit: LengthUnit) -> Vec<String> {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
-            let (old, new) = (self.value(parameter.name), fitted.value(parameter.name));
+            let (old, new) = (self.value(parameter.name), other.value(parameter.name));
             let said = |value| value_text(parameter, value, unit);
             ((new - old).abs() >= SEEN_MM)
                 .then(|| format!("{}: {} instead of {}", parameter.label, said(new), said(old)))
         });
-        Ok(Fitted { changes: changes.collect(), request: fitted })
+        changes.collect()
     }
 
     fn with(&self, name: &str, value: f64) -> Self {

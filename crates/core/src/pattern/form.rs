@@ -255,7 +255,7 @@ impl Formed<'_> {
     }
 
     /// How a segment bends when its turn comes: what is hammered first is a thinner strip that is harder already.
-    fn bending_of(&self, i: usize, segment: &Segment) -> Bending {
+    pub(super) fn bending_of(&self, i: usize, segment: &Segment) -> Bending {
         if !segment.flattened_first {
             return self.bending;
         }

@@ -15,6 +15,7 @@ pub mod figures;
 pub mod finished;
 pub mod form;
 pub mod former;
+pub mod from_tools;
 mod kind;
 pub mod kinds;
 pub mod mark;

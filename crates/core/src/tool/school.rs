@@ -247,6 +247,12 @@ macro_rules! school_changes {
                 Schools { $($field: self.$field.unwrap_or(schools.$field),)* ..schools }
             }
 
+            /// Every one of them chosen.
+            #[must_use]
+            pub fn all(schools: Schools) -> Self {
+                Self { $($field: Some(schools.$field),)* }
+            }
+
             /// Whether nothing is chosen otherwise.
             #[must_use]
             pub fn is_empty(&self) -> bool {

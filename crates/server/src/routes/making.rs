@@ -10,7 +10,7 @@ use lorimant_core::piece::Piece;
 use lorimant_core::piece::route::Route;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::questions::{SchoolQuestion, questions};
-use lorimant_core::tool::school::Schools;
+use lorimant_core::tool::school::{SchoolChanges, Schools};
 use lorimant_core::tool::workshop::Workshop;
 use serde::Deserialize;
 use utoipa::ToSchema;
@@ -68,11 +68,10 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
     };
     worked(&state, move |workshop| {
         piece.check().map_err(|faults| faults.within(of))?;
-        let piece = if route.is_empty() { piece } else { piece.changed(route) };
-        match schools {
-            Some(schools) => piece.route(&Workshop { schools, ..workshop.clone() }),
-            None => piece.route(workshop),
-        }
+        let mut changes = if route.is_empty() { piece.changes().clone() } else { route };
+        let Some(schools) = schools else { return piece.changed(changes).route(workshop) };
+        changes.schools = SchoolChanges::all(changes.schools.over(schools));
+        piece.changed(changes).route(&Workshop { schools, ..workshop.clone() })
     })
     .await
 }

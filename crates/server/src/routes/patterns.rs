@@ -5,6 +5,7 @@ use axum::extract::State as Shared;
 use axum::response::Response;
 use lorimant_core::pattern::backwards::{Fitted, Target};
 use lorimant_core::pattern::compare::Comparison;
+use lorimant_core::pattern::from_tools::Tools;
 use lorimant_core::pattern::page::Page;
 use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet};
 use lorimant_core::pattern::transfer::Transferred;
@@ -34,6 +35,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(change_pattern_word))
         .routes(routes!(pattern_word_choices))
         .routes(routes!(fit_pattern))
+        .routes(routes!(pattern_from_tools))
         .routes(routes!(transfer_pattern))
         .routes(routes!(compare_patterns))
         .routes(routes!(mate_pieces))
@@ -195,6 +197,31 @@ async fn fit_pattern(
 ) -> Result<Json<FittedSheet>, Problem> {
     worked(&state, move |workshop| {
         let Fitted { request, changes } = wish.request.fitted_with(&wish.targets, workshop)?;
+        Ok(FittedSheet { sheet: request.sheet(workshop), changes })
+    })
+    .await
+}
+
+/// A finding, and what is in hand to make it of.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct ToolsWish {
+    /// The finding.
+    request: PatternRequest,
+    /// Pliers, a mark on their jaw, the length that is cut.
+    tools: Tools,
+}
+
+/// The piece that comes of the tools in hand: its sizes follow from the jaws and the cut length.
+#[utoipa::path(post, path = "/api/patterns/from-tools", request_body = ToolsWish,
+    responses((status = 200, body = FittedSheet), (status = 422, body = Problem)))]
+async fn pattern_from_tools(
+    Shared(state): Shared<State>,
+    Body(wish): Body<ToolsWish>,
+) -> Result<Json<FittedSheet>, Problem> {
+    worked(&state, move |workshop| {
+        let Fitted { request, changes } =
+            wish.request.from_tools(&wish.tools, workshop).map_err(|faults| faults.within("tools"))?;
         Ok(FittedSheet { sheet: request.sheet(workshop), changes })
     })
     .await
