@@ -81,14 +81,20 @@ impl Hands<'_> {
         self.thin.iter().find(over).map(|(_, _, t)| *t)
     }
 
+    /// Where on the blank a stretch begins that a step measures from an end, or from the fold.
+    fn place(&self, step: &Step, at: f64, long: f64) -> f64 {
+        match step.numbers.from {
+            Some(From::FarEnd) => self.blank_mm - at - long,
+            Some(From::Fold | From::Parted) => self.fold.unwrap().0 - at - long,
+            _ => at,
+        }
+    }
+
     /// What is bent where a step bends: the wire, or the harder strip it was hammered to before.
     fn strip(&self, step: &Step) -> (Bending, f64) {
         let numbers = &step.numbers;
         let (at, long) = (numbers.at_mm.unwrap_or(0.0), numbers.length_mm.unwrap_or(0.0));
-        let from = match numbers.from {
-            Some(From::FarEnd) => self.blank_mm - at - long,
-            _ => at,
-        };
+        let from = self.place(step, at, long);
         let profile = self.wire.profile();
         match self.thinned(from, from + long) {
             Some(thin) => {
@@ -126,7 +132,7 @@ impl Hands<'_> {
             (None, None) => panic!("step {} does not say which way", step.step_n),
         };
         // Seen from the other end, left is right.
-        let far = matches!(numbers.from, Some(From::FarEnd | From::Fold));
+        let far = matches!(numbers.from, Some(From::FarEnd | From::Fold | From::Parted));
         (if far { 180.0 - seen } else { seen }).to_radians()
     }
 
@@ -142,11 +148,11 @@ impl Hands<'_> {
             _ if middle => at - wire_mm / 2.0,
             From::FarEnd => self.blank_mm - at - wire_mm,
             // Parted at the fold, the end in hand is where that began.
-            From::Fold => self.fold.unwrap().0 - at - wire_mm,
+            From::Fold | From::Parted => self.fold.unwrap().0 - at - wire_mm,
             _ => at,
         };
         let seen = curve(roll);
-        let swap = matches!(numbers.from, Some(From::FarEnd | From::Fold));
+        let swap = matches!(numbers.from, Some(From::FarEnd | From::Fold | From::Parted));
         let seen = if swap { swapped(seen) } else { seen };
         if middle {
             self.fold = Some((from, from + wire_mm));
@@ -203,7 +209,7 @@ impl Hands<'_> {
                 let turn = |roll| Curve::Turn { from: radius, to: radius, angle, rise, roll };
                 // A strip that was hammered first is longer than the wire it was.
                 let (at, long) = (numbers.at_mm.unwrap(), numbers.length_mm.unwrap());
-                let from = if numbers.from == Some(From::FarEnd) { self.blank_mm - at - long } else { at };
+                let from = self.place(step, at, long);
                 let grown = self.growth(from, from + long);
                 self.bend(step, turn, turn(0.0).length() / grown);
             }

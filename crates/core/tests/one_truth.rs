@@ -5,8 +5,9 @@
 use jiff::civil::date;
 use lorimant_core::ask::answer;
 use lorimant_core::bench::Batch;
+use lorimant_core::chain::ChainRequest;
 use lorimant_core::making::{Changes, Operation};
-use lorimant_core::order::Bag;
+use lorimant_core::order::{Bag, Covered, Line, Order, cover, to_begin};
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cost::CostStart;
@@ -85,6 +86,13 @@ fn minutes_agree(piece: &Piece, workshop: &Workshop, at: &str) {
     let tasks = batch_of(piece).tasks(workshop).unwrap();
     let hands: f64 = tasks.iter().map(|task| task.hands_min).sum();
     assert!((hands - totals.hands_min).abs() < 1e-6, "{at}: {hands} for {}", totals.hands_min);
+    // The schedule lays the same minutes into its sessions.
+    let line = Line { name: "it".to_owned(), piece: piece.clone(), spares_percent: 0.0, handed_n: 0 };
+    let order = Order { customer: "stall".to_owned(), due: None, note: String::new(), lines: vec![line] };
+    let lines = &cover(&[&order], &[], &[], workshop)[0];
+    let (wanted, unmet) = to_begin(&[Covered { id: 1, order: &order, lines }], workshop);
+    assert!(unmet.is_empty(), "{at}: {unmet:?}");
+    assert!((wanted[0].standing.left_min - totals.hands_min).abs() < 1e-6, "{at}: the schedule");
 }
 
 #[rstest]
@@ -148,6 +156,12 @@ fn the_ask_line_says_what_the_sheet_says(#[values(LengthUnit::Mm, LengthUnit::In
         let workshop = shop(schools, unit);
         for kind in Kind::all() {
             let told = answer(&format!("4 {}", kind.0.plural), &workshop, &Vec::new);
+            // Several rings are a coil: the headline is that of its plan.
+            if let Some(coil) = told.request {
+                let plan = coil.sheet(&workshop).result.unwrap().plan;
+                assert!(told.headline.contains(&plan.to_wind(unit)), "{}", told.headline);
+                continue;
+            }
             let Some(request) = told.pattern else { continue };
             let Some(worked) = request.sheet(&workshop).result else { continue };
             let cut = on_ruler(worked.form.blank.flush_mm, unit);
@@ -211,4 +225,43 @@ fn rings_agree(request: &RingRequest, workshop: &Workshop) {
     assert_eq!(route.totals.effort, plan.hand_effort, "{at}");
     assert!((route.totals.off_the_spool_mm - plan.wire_length_mm).abs() < 1e-6, "{at}");
     minutes_agree(&piece, workshop, &at);
+}
+
+/// A chain: its rings, wire, turns, minutes and load.
+#[rstest]
+fn a_chain_is_told_alike_everywhere(
+    #[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit,
+    #[values("two-in-two", "byzantine")] weave: &str,
+    #[values(false, true)] shut_as_built: bool,
+) {
+    for (metal, temper) in [
+        (Metal::Copper, Temper::Soft),
+        (Metal::SterlingSilver, Temper::HalfHard),
+        (Metal::Brass, Temper::Soft),
+    ] {
+        let workshop = shop(Schools { shut_as_built, ..Schools::default() }, unit);
+        let ring = RingRequest::new(Wire::round(metal, 1.2, temper), Mandrel::round(5.0), 1);
+        let request = ChainRequest::new(weave, ring, 420.0);
+        let at = format!("{weave} of {metal}");
+        let piece = Piece::Chain(Box::new(request.clone()));
+        let plan = request.sheet(&workshop).result.unwrap().plan;
+        let rings = request.rings().unwrap().plan_in(&workshop).unwrap();
+        let blanks = piece.blanks(&workshop).unwrap();
+        assert_eq!(
+            (blanks.length_mm, blanks.n),
+            (rings.coil_wire_mm, rings.coils_n),
+            "{at}: the cutting plan"
+        );
+        let route = piece.route(&workshop).unwrap();
+        assert!((route.totals.off_the_spool_mm - plan.off_the_spool_mm).abs() < 1e-6, "{at}: off the spool");
+        assert_eq!(route.totals.holds.map(|holds| holds.first_set_n), Some(plan.rings_open_n), "{at}: load");
+        let tasks = batch_of(&piece).tasks(&workshop).unwrap();
+        let wind = tasks.iter().find(|task| task.step.operation == Operation::Wind).unwrap();
+        let turns = format!("{} turns", rings.turns_per_coil_n);
+        assert_eq!((wind.reads.as_str(), wind.n), (turns.as_str(), rings.coils_n), "{at}: the bench");
+        let label = bag_of(&piece).label(&workshop);
+        let row = label.rows.iter().find(|(title, _)| *title == "rings").unwrap();
+        assert!(row.1.starts_with(&format!("{} for ", plan.rings_n)), "{at}: the label says {}", row.1);
+        minutes_agree(&piece, &workshop, &at);
+    }
 }

@@ -17,6 +17,7 @@ mod migrations;
 mod network;
 mod orders;
 mod paper;
+mod paper_agrees;
 mod patterns;
 mod plans;
 mod printed;

@@ -1781,6 +1781,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/patterns/from-tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The piece that comes of the tools in hand: its sizes follow from the jaws and the cut length. */
+        post: operations["pattern_from_tools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/patterns/mate": {
         parameters: {
             query?: never;
@@ -5750,7 +5767,7 @@ export interface components {
          * @description The word for a end to measure from.
          * @enum {string}
          */
-        From: "near-end" | "far-end" | "fold" | "spool";
+        From: "near-end" | "far-end" | "fold" | "parted-end" | "spool";
         /** @description A gauge number in its system. Numbers below zero are the sizes written 2/0, 3/0, 4/0. */
         Gauge: {
             /**
@@ -6994,6 +7011,11 @@ export interface components {
              */
             flat_to: components["schemas"]["FlatTo"];
             /**
+             * @description Whether a piece is hammered before its tips are rounded, not after.
+             * @default false
+             */
+            hammer_first: boolean;
+            /**
              * @description How a finished piece is hardened; with a mallet if left out.
              * @default mallet
              */
@@ -7010,6 +7032,11 @@ export interface components {
              */
             long_mm: number;
             /**
+             * @description What comes first, a loop or the neck below it; as usual for the finding if left out.
+             * @default usual
+             */
+            neck: components["schemas"]["NeckWhen"];
+            /**
              * Format: int32
              * @description How often it is pulled where it is pulled, 1 to 60; 10 if left out.
              * @default 10
@@ -7025,6 +7052,11 @@ export interface components {
              * @default pin
              */
             saw_from: components["schemas"]["SawFrom"];
+            /**
+             * @description Whether the rings of a chain that go in shut are shut while it is built, not all beforehand.
+             * @default false
+             */
+            shut_as_built: boolean;
             /**
              * @description Whether it is sawn at a slight slant.
              * @default false
@@ -7365,6 +7397,11 @@ export interface components {
             /** @description What it stands for, in a sentence, lengths in mm: which it is where several have the name. */
             says?: string;
         };
+        /**
+         * @description The word for a order of loop and neck.
+         * @enum {string}
+         */
+        NeckWhen: "usual" | "neck-first" | "loop-first";
         /** @description What there is of a wire against what is wanted of it. */
         Need: {
             /** @description What they cost. */
@@ -9433,14 +9470,26 @@ export interface components {
             cut: components["schemas"]["CutWhen"] | null;
             /** @default null */
             flat_to: components["schemas"]["FlatTo"] | null;
+            /**
+             * @description Whether a piece is hammered before its tips are rounded.
+             * @default null
+             */
+            hammer_first: boolean | null;
             /** @default null */
             hardening: components["schemas"]["Hardening"] | null;
             /** @default null */
             joint: components["schemas"]["Joint"] | null;
             /** @default null */
+            neck: components["schemas"]["NeckWhen"] | null;
+            /** @default null */
             rounding: components["schemas"]["Rounding"] | null;
             /** @default null */
             saw_from: components["schemas"]["SawFrom"] | null;
+            /**
+             * @description Whether the rings of a chain that go in shut are shut while it is built.
+             * @default null
+             */
+            shut_as_built: boolean | null;
             /**
              * @description Whether it is sawn at a slight slant.
              * @default null
@@ -10269,6 +10318,33 @@ export interface components {
              * @default 0.03
              */
             wire_mm: number;
+        };
+        /** @description What a maker has in hand; the sizes of the piece follow from it. */
+        Tools: {
+            /**
+             * Format: double
+             * @description The length that is cut, flush to flush, mm.
+             * @default null
+             */
+            cut_mm: number | null;
+            /**
+             * Format: double
+             * @description The mark on a tapered jaw, from its tip, mm.
+             * @default null
+             */
+            jaw_mm: number | null;
+            /**
+             * @description The pliers it is bent on: a name in the workshop, or two jaws as `5/7`, in mm.
+             * @default null
+             */
+            plier: string | null;
+        };
+        /** @description A finding, and what is in hand to make it of. */
+        ToolsWish: {
+            /** @description The finding. */
+            request: components["schemas"]["PatternRequest"];
+            /** @description Pliers, a mark on their jaw, the length that is cut. */
+            tools: components["schemas"]["Tools"];
         };
         /** @description What a route takes and leaves in all. */
         Totals: {
@@ -16880,6 +16956,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PatternForm"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_from_tools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolsWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittedSheet"];
                 };
             };
             422: {

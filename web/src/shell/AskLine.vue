@@ -77,12 +77,13 @@ async function toDesk(piece: Piece) {
 
 async function use() {
   const { request, pattern: finding, chain: asked_chain, opens: view } = answer.value ?? {}
-  const piece: Piece | null = finding
-    ? { finding }
+  // Several rings of a finding are a coil: its plan is what opens.
+  const piece: Piece | null = request
+    ? { rings: request }
     : asked_chain
       ? { chain: asked_chain }
-      : request
-        ? { rings: request }
+      : finding
+        ? { finding }
         : null
   if (!piece || !usable.value) return
   if (view !== 'which-wire' && view !== 'cost') return toDesk(piece)

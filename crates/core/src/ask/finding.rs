@@ -122,6 +122,14 @@ impl Said {
                 }
             }
         }
+        // Several rings alike are a coil, not so many blanks.
+        let several = request.pieces_n > 1 && of_tools.is_none() && !self.asks(Question::WhichWire);
+        if let Some(coil) = Some(&request).filter(|_| several).and_then(|one| one.as_coil(workshop)) {
+            reply.assumed.push(format!("{} are wound as a coil and cut.", capital(kind.0.plural)));
+            self.plan(coil, self.asks(Question::HowMany), workshop, reply);
+            reply.pattern = Some(request);
+            return;
+        }
         reply.sentence = sentence::write(&request, unit);
         match request.finished(workshop) {
             Err(faults) => reply.faults.extend(faults.0),

@@ -237,7 +237,13 @@ impl Said {
         }
     }
 
-    fn plan(&self, mut request: RingRequest, counting: bool, workshop: &Workshop, reply: &mut Answer) {
+    pub(super) fn plan(
+        &self,
+        mut request: RingRequest,
+        counting: bool,
+        workshop: &Workshop,
+        reply: &mut Answer,
+    ) {
         let unit = workshop.habits.unit;
         let mut from_supply = None;
         if let Some(supply) = self.supply() {

@@ -6,6 +6,7 @@ use serde::Serialize;
 use super::rest::PAUSE_MIN;
 use super::{Batch, Counted, Event, Happened, Task};
 use crate::fault::{Fault, check_text};
+use crate::making::Operation;
 use crate::words::counted;
 
 /// How far one task is.
@@ -140,9 +141,17 @@ impl Batch {
                 }
             };
         }
+        let on_the_spool = on_the_spool(tasks);
+        one_by_one(&mut standings[on_the_spool.clone()]);
+        let first = standings.iter().position(|task| task.left_n > 0);
+        // The piece that hangs on the spool goes on to the cut before the next is begun.
+        let at = first.map(|at| {
+            let hangs = on_the_spool.clone().rev().find(|i| standings[*i].may_n > 0);
+            hangs.filter(|_| on_the_spool.contains(&at)).unwrap_or(at)
+        });
         let spoiled = events.iter().filter(|one| one.happened == Happened::Spoiled);
         BatchStanding {
-            at: standings.iter().position(|task| task.left_n > 0),
+            at,
             tasks: standings,
             whole_n,
             spoiled: spoiled
@@ -181,6 +190,12 @@ impl Batch {
             Happened::Done | Happened::Spoiled if event.n > now.may_n => {
                 if now.may_n == 0 && now.left_n == 0 {
                     return too_many(0, "Everything is done");
+                }
+                if now.may_n == 0 && at.is_some_and(|at| on_the_spool(tasks).contains(&at)) {
+                    return too_many(
+                        0,
+                        "One piece hangs on the spool: finish and cut it first, nothing more can be begun",
+                    );
                 }
                 if now.may_n == 0 {
                     return too_many(0, "What comes before is not done yet: nothing is there");
@@ -246,6 +261,24 @@ impl Batch {
             _ => on,
         }
     }
+}
+
+/// The tasks that each piece goes through while it hangs on the spool, the cut last: one piece after the other. Empty where
+/// blanks are cut first.
+fn on_the_spool(tasks: &[Task]) -> std::ops::Range<usize> {
+    let cut = tasks.iter().position(|task| task.step.operation == Operation::Cut);
+    let first = tasks.iter().position(|task| task.counted == Counted::Piece);
+    match (first, cut) {
+        (Some(first), Some(cut)) if first < cut => first..cut + 1,
+        _ => 0..0,
+    }
+}
+
+/// Of tasks at the spool only the piece in hand goes on; the next is begun when it is cut.
+fn one_by_one(tasks: &mut [TaskStanding]) {
+    let Some((first, later)) = tasks.split_first_mut() else { return };
+    let hangs = later.iter().any(|task| task.may_n > 0);
+    first.may_n = if hangs { 0 } else { first.may_n.min(1) };
 }
 
 /// The place of a step, which is counted from 1.

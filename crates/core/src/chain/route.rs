@@ -23,7 +23,8 @@ impl ChainRequest {
         let ring_mm = self.ring.cutting.taken(self.ring.wire.size_mm).from_ring_mm;
         let others_too = self.second_ring.is_some();
         let mut route: Vec<Box<dyn Does>> = vec![];
-        if plan.shut_before_n > 0 {
+        let as_built = schools.shut_as_built && plan.shut_before_n > 0;
+        if plan.shut_before_n > 0 && !as_built {
             route.push(Box::new(ShutRings { n: all(plan.shut_before_n), of_n: plan.rings_to_make_n }));
         }
         route.push(Box::new(OpenRings { n: all(plan.open_n), of_n: plan.rings_to_make_n }));
@@ -32,6 +33,7 @@ impl ChainRequest {
             of_n: plan.rings_to_make_n,
             ring_mm,
             others_too,
+            shut_n: if as_built { all(plan.shut_before_n) } else { 0 },
         }));
         if schools.hardening == Hardening::Tumble {
             route.push(Box::new(Tumble { hours: schools.tumble_h }));

@@ -255,7 +255,7 @@ fn of_rings(
 }
 
 fn of_finding(request: &PatternRequest, workshop: &Workshop) -> Result<(Vec<ToMeasure>, Drawing), Faults> {
-    let formed = request.form()?.by(request.schools(workshop));
+    let formed = request.form_on(workshop)?;
     let (tolerances, unit) = (&workshop.tolerances, workshop.habits.unit);
     let mut list: Vec<ToMeasure> = formed
         .measures()
@@ -408,5 +408,5 @@ pub(super) fn rolled_by<'a>(made: &'a Made, measure: &Measure) -> Option<&'a Ste
 
 /// The piece's route run as it stands: what its steps and tools are.
 pub(super) fn made_of(request: &PatternRequest, workshop: &Workshop) -> Result<Made, Faults> {
-    request.form()?.by(request.schools(workshop)).made(&Changes::default(), workshop)
+    request.form_on(workshop)?.made(&Changes::default(), workshop)
 }

@@ -143,7 +143,7 @@ impl Chooser<'_> {
         let thickness = self.bending.profile.thickness_mm();
         let sharp =
             inside_mm <= SHARP * thickness && !loop_like && matches!(kind, Operation::Loop | Operation::Bend);
-        if matches!(kind, Operation::Fold | Operation::Kick) || sharp {
+        if matches!(kind, Operation::Fold | Operation::Kick | Operation::Lift) || sharp {
             return (plain(With::FlatNose), over);
         }
         if kind == Operation::Coil && (inside_mm - thickness).abs() < 1e-9 {
@@ -160,8 +160,9 @@ impl Chooser<'_> {
         let unit = self.workshop.habits.unit;
         let wanted_shown = caliper(wanted, unit);
         // What nothing owned comes near is told by the tool it takes, never by one that makes another piece.
+        let what = if kind == Operation::Coil { "rod" } else { "jaw or rod" };
         let ideal = |misfit: String| ToolPlace {
-            tool: format!("{wanted_shown} jaw or rod"),
+            tool: format!("{wanted_shown} {what}"),
             diameter_mm: Some(wanted),
             gives_mm: Some(inside_mm),
             misfit: Some(misfit),
@@ -171,7 +172,7 @@ impl Chooser<'_> {
             Some((place, _)) if off(&place) <= FIT_MM.max(FIT_SHARE * inside_mm) => place,
             Some((nearest, _)) => {
                 let misfit = format!(
-                    "You have no jaw or rod of {wanted_shown}: the nearest, {}, gives {} instead of {}.",
+                    "You have no {what} of {wanted_shown}: the nearest, {}, gives {} instead of {}.",
                     nearest.tool,
                     nearest.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
                     caliper(inside_mm, unit)
@@ -185,7 +186,7 @@ impl Chooser<'_> {
                 }
             }
             None => ideal(format!(
-                "No pliers or rods are listed under Tools. A jaw or rod of {wanted_shown} gives this bend."
+                "No pliers or rods are listed under Tools. A {what} of {wanted_shown} gives this bend."
             )),
         };
         (place, over)

@@ -25,6 +25,8 @@ words! {
         FarEnd = "far-end", "right end";
         /// The fold of doubled wire.
         Fold = "fold", "fold";
+        /// The end where the fold was parted.
+        Parted = "parted-end", "parted end";
         /// The spool.
         Spool = "spool", "spool";
     }

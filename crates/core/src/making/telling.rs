@@ -22,8 +22,8 @@ pub(crate) fn the(what: &str) -> String {
 pub(super) fn place(numbers: &Numbers, unit: LengthUnit) -> String {
     let at = numbers.at_mm.unwrap_or(0.0);
     let end = match (numbers.from.unwrap_or(From::NearEnd), numbers.doubled) {
-        (From::Fold, true) => "the parted end",
-        (From::Fold, false) => "the fold",
+        (From::Parted, _) => "the parted end",
+        (From::Fold, _) => "the fold",
         (_, true) => "their own ends",
         (From::FarEnd, _) => "the right end",
         _ => "the left end",

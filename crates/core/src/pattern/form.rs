@@ -7,12 +7,14 @@ use glam::DVec3;
 use super::PatternRequest;
 use super::former::{Dims, Former};
 use crate::fault::{Fault, Faults};
-use crate::making::Step;
+use crate::making::place::Chooser;
+use crate::making::{Operation, Step};
 use crate::shape::path::{Frame, Path, Placed};
 use crate::shape::{Course, Segment};
 use crate::tool::coil::outline_for;
 use crate::tool::outline::Outline;
 use crate::tool::school::Schools;
+use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::words::capital;
@@ -70,10 +72,15 @@ impl PatternRequest {
     /// # Errors
     /// Every fault of [`PatternRequest::check`]; then the first thing that cannot be made.
     pub fn form(&self) -> Result<Formed<'_>, Faults> {
-        self.check()?;
+        self.form_as(self)
+    }
+
+    /// Lays the wire with the sizes that tools give it instead of those that were drawn.
+    fn form_as(&self, sizes: &Self) -> Result<Formed<'_>, Faults> {
+        sizes.check()?;
         let profile = self.wire.profile();
         let mut design = Former::new(profile);
-        (self.kind.0.form)(&Dims::new(self), &mut design)?;
+        (self.kind.0.form)(&Dims::new(sizes), &mut design)?;
         let segments = &design.segments;
         let path = self.standing(&design, segments, false);
         let finite = path.length_mm.is_finite() && segments.iter().all(|s| s.wire_mm(profile).is_finite());
@@ -99,6 +106,23 @@ impl PatternRequest {
             wound_mm: OnceCell::new(),
             arms: OnceCell::new(),
         })
+    }
+
+    /// The same made by these schools and with this workshop's rods: many turns are as wide as the rod leaves them, so what is
+    /// wound on one that is at hand is laid and cut as that rod makes it. The play of the bore takes the difference.
+    ///
+    /// # Errors
+    /// As [`PatternRequest::form`].
+    pub fn form_on(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
+        let formed = self.form()?.by(self.schools(workshop));
+        match formed.play_on_its_rod(workshop) {
+            Some(play) => {
+                let mut sizes = self.clone().settled();
+                sizes.parameters.insert(PLAY.to_owned(), play);
+                Ok(self.form_as(&sizes)?.by(self.schools(workshop)))
+            }
+            None => Ok(formed),
+        }
     }
 
     /// Half-round wire lies with its flat inward; a bend the other way would turn the flat outward, which no
@@ -186,6 +210,29 @@ fn extent(design: &Former, path: &Path) -> Extent {
         }
     }
     Extent { least, most }
+}
+
+/// The parameter that says how much wider a bore is than what goes into it.
+const PLAY: &str = "fit_mm";
+
+impl Formed<'_> {
+    /// Play that its coil has on the rod it is wound on, mm; none where it has none, or no such rod is at hand.
+    fn play_on_its_rod(&self, workshop: &Workshop) -> Option<f64> {
+        let parameter = self.request.kind.0.parameter(PLAY)?;
+        let coil = self.design.steps.iter().find(|step| step.kind == Operation::Coil)?;
+        let segment = self.design.segments.get(*coil.segments.first()?)?;
+        let bore = segment.course.tightest_mm()?;
+        let left = match &self.design.own_rod {
+            Some(rod) => self.leaves_mm(*coil.segments.first()?, rod.diameter_mm)?,
+            None => {
+                let chooser = Chooser { bending: self.bending, plier: None, workshop };
+                let place = chooser.tool(segment, Operation::Coil)?.place;
+                place.gives_mm.filter(|_| place.misfit.is_none())?
+            }
+        };
+        let play = self.request.value(PLAY) + left - bore;
+        (parameter.min..=parameter.max).contains(&play).then_some(play)
+    }
 }
 
 impl<'a> Formed<'a> {

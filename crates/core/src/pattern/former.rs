@@ -6,6 +6,7 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::shape::path::Placed;
 use crate::shape::{Course, Segment};
+use crate::tool::mandrel::Mandrel;
 use crate::wire::section::Profile;
 use crate::words::length::both;
 
@@ -149,6 +150,8 @@ pub struct Former {
     pub strands: f64,
     /// Whether its near end is usually formed while it hangs on the spool.
     pub on_spool: bool,
+    /// What its coil is wound on where that is no rod of the workshop's: the cord it closes.
+    pub own_rod: Option<Mandrel>,
 }
 
 impl Former {
@@ -175,6 +178,7 @@ impl Former {
             asks: vec![],
             strands: 1.0,
             on_spool: false,
+            own_rod: None,
         }
     }
 

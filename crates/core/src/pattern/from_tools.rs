@@ -284,7 +284,7 @@ impl PatternRequest {
 
 impl Formed<'_> {
     /// Inside that is left of a segment bent round a diameter, mm: sprung open, and grown where it is hammered afterwards.
-    fn leaves_mm(&self, segment: usize, diameter_mm: f64) -> Option<f64> {
+    pub(super) fn leaves_mm(&self, segment: usize, diameter_mm: f64) -> Option<f64> {
         let shape = self.design.segments.get(segment)?;
         let profile = self.design.profile;
         let bending = self.bending_of(segment, shape);

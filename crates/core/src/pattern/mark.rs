@@ -65,7 +65,11 @@ impl Mark {
     /// The place of the mark, from the end it is measured from: `28.2 mm`, `10.4 mm from the right`.
     #[must_use]
     pub fn place_told(&self) -> String {
-        if self.from == From::FarEnd { format!("{} from the right", self.ruler) } else { self.ruler.clone() }
+        match self.from {
+            From::FarEnd => format!("{} from the right", self.ruler),
+            From::Fold | From::Parted => format!("{} from the fold", self.ruler),
+            From::NearEnd | From::Spool => self.ruler.clone(),
+        }
     }
 }
 

@@ -4,6 +4,7 @@
 //! maker asks for; [`form`] makes the wire's way through space of it, and from that follow blank,
 //! marks, steps, checks and drawings.
 
+pub mod as_coil;
 pub mod backwards;
 pub mod blank;
 pub mod cad;

@@ -22,6 +22,10 @@ impl PatternRequest {
     pub fn joins_after(&self) -> Option<Operation> {
         let formed = self.form().ok()?;
         let does = |operation| formed.design.steps.iter().any(|step| step.kind == operation);
+        // The turns of a coil lie on each other.
+        if does(Operation::Coil) {
+            return Some(Operation::Coil);
+        }
         let closes = !formed.design.closures.is_empty();
         [Operation::Close, Operation::Loop].into_iter().find(|operation| closes && does(*operation))
     }
@@ -88,6 +92,8 @@ impl Routed for PatternRequest {
         asks.extend(does(Operation::Wrap).then_some("wrap_tail"));
         asks.push("hardening");
         asks.extend(does(Operation::Round).then_some("rounding"));
+        asks.extend((does(Operation::Round) && does(Operation::Hammer)).then_some("hammer_first"));
+        asks.extend(self.form().is_ok_and(|formed| formed.has_neck()).then_some("neck"));
         asks
     }
 

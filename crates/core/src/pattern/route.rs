@@ -13,10 +13,13 @@ use crate::making::run::From;
 use crate::making::telling::LEVEL_MM;
 use crate::making::{Bench, Changes, Does, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment, ball_wire_mm};
-use crate::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Straightening};
+use crate::tool::school::{CutWhen, FlatTo, Hardening, NeckWhen, Rounding, Straightening};
 use crate::tool::workshop::Workshop;
 
 type Route = Vec<Box<dyn Does>>;
+
+/// A bend of a loop that turns less than this is the neck that centres it, degrees.
+const LOOP_DEG: f64 = 200.0;
 
 impl Formed<'_> {
     /// Its route, run with what is changed about it, here or in the request itself: every operation with its numbers, and
@@ -43,9 +46,11 @@ impl Formed<'_> {
         let blank = self.blank(workshop.habits.unit);
         let changes = if changes.is_empty() { &self.request.route } else { changes };
         let route = changes.apply(self.operations(&blank))?;
+        // What is wound on the cord it closes takes no rod of the workshop's.
+        let on_cord = self.design.own_rod.clone().map(|rod| Workshop { rods: vec![rod], ..workshop.clone() });
         let bench = Bench {
             wire: &self.request.wire,
-            workshop,
+            workshop: on_cord.as_ref().unwrap_or(workshop),
             plier: self.request.plier.as_deref(),
             pieces_n: self.request.blanks_n(),
             coiled: false,
@@ -77,10 +82,16 @@ impl Formed<'_> {
         if on_spool > 0 {
             writing.flatten_ends(false, &mut route);
         }
-        for step in &self.design.steps[..on_spool] {
+        let ordered = self.in_order(&self.design.steps);
+        for step in &ordered[..on_spool] {
             writing.write(step, &mut route);
         }
-        let formed = self.design.steps[..on_spool].iter().flat_map(|step| &step.segments).max();
+        let on_it = &self.design.steps[..on_spool];
+        let formed = on_it.iter().flat_map(|step| &step.segments).max();
+        // What is lifted from a coil is wound with it.
+        let wound = on_it.iter().any(|step| step.kind == Operation::Coil);
+        let lifted = self.design.steps.iter().filter(|step| wound && step.kind == Operation::Lift);
+        let formed = formed.max(lifted.flat_map(|step| &step.segments).max());
         let formed_to = formed.and_then(|i| writing.spans.get(*i)).map(|span| span.1);
         route.push(Box::new(Cut {
             length_mm: blank.flush_exact_mm(),
@@ -92,6 +103,7 @@ impl Formed<'_> {
             each_mm: blank.cut_mm,
             sliver_mm: if pinched { blank.trim_mm } else { 0.0 },
             marks: writing.marks(&self.design.steps[on_spool..]),
+            folded: self.design.fold().is_some(),
         }));
         if pinched && blank.trim_mm > 0.0 {
             let off_mm = blank.trim_mm;
@@ -110,7 +122,7 @@ impl Formed<'_> {
             writing.flatten_ends(false, &mut route);
         }
         writing.flatten_ends(true, &mut route);
-        for step in &self.design.steps[on_spool..] {
+        for step in &ordered[on_spool..] {
             writing.write(step, &mut route);
         }
         writing.finish(&mut route);
@@ -122,15 +134,62 @@ impl Formed<'_> {
 }
 
 impl Formed<'_> {
+    /// Forming steps in the order the workshop does them: some hammer before they round the tips.
+    fn in_order<'s>(&self, steps: &'s [Forming]) -> Vec<&'s Forming> {
+        let mut steps: Vec<&Forming> = steps.iter().collect();
+        for i in 1..steps.len() {
+            let (first, then) = (steps[i - 1], steps[i]);
+            let rounded = (first.kind, then.kind) == (Operation::Round, Operation::Hammer);
+            if rounded && self.schools.hammer_first
+                || self.schools.neck == NeckWhen::First && self.sets_back(first, then)
+            {
+                steps.swap(i - 1, i);
+            }
+        }
+        steps
+    }
+
+    /// Whether a step sets the loop back that the step before it rolled.
+    fn sets_back(&self, loop_step: &Forming, neck: &Forming) -> bool {
+        let beside = |a: &usize, b: &usize| a.abs_diff(*b) == 1;
+        loop_step.kind == Operation::Loop
+            && neck.kind == Operation::Bend
+            && neck.what == "neck"
+            && loop_step.segments.iter().any(|a| neck.segments.iter().any(|b| beside(a, b)))
+    }
+
+    /// Whether a loop is rolled on a neck that can be bent before or after it.
+    pub(super) fn has_neck(&self) -> bool {
+        let turned = |i: &usize| {
+            let segment = self.design.segments.get(*i);
+            segment.map_or(0.0, |one| one.curve(self.design.profile).angle().to_degrees())
+        };
+        let neck = |step: &Forming| {
+            let turned: Vec<f64> = step.segments.iter().map(turned).collect();
+            let small = turned.iter().any(|deg| (1.0..LOOP_DEG).contains(deg));
+            step.kind == Operation::Loop && small && turned.iter().any(|deg| *deg >= LOOP_DEG)
+        };
+        let mut pairs = self.design.steps.windows(2);
+        let follows = pairs.any(|pair| self.sets_back(&pair[0], &pair[1]));
+        self.design.fold().is_none() && (follows || self.design.steps.iter().any(neck))
+    }
+
     /// How many of its first steps are done while it still hangs on the spool: those that form its near end alone.
     fn rolled_on_the_spool(&self) -> usize {
         if self.schools.cut != CutWhen::OnSpool && !self.design.on_spool {
             return 0;
         }
+        // A cone's tail comes off the taper before its mouths are levelled, so it is cut first.
+        let cone = |i: &usize| {
+            matches!(self.design.segments.get(*i), Some(Segment { course: Course::Cone { .. }, .. }))
+        };
         let at_the_end = |step: &&Forming| {
-            matches!(step.kind, Operation::Loop | Operation::Bend | Operation::Ball | Operation::Spiral)
-                && !step.segments.is_empty()
-                && step.segments.iter().all(|i| *i <= 1)
+            let rolled = match step.kind {
+                Operation::Loop | Operation::Bend | Operation::Ball | Operation::Spiral => true,
+                Operation::Coil => !step.segments.iter().any(cone),
+                _ => false,
+            };
+            rolled && !step.segments.is_empty() && step.segments.iter().all(|i| *i <= 1)
         };
         self.design.steps.iter().take_while(at_the_end).count()
     }
@@ -339,13 +398,27 @@ impl<'a> Writing<'a> {
         let folded = design.fold().is_some() && before().any(|other| other.kind == Operation::Fold);
         let parted = before().any(|other| other.kind == Operation::Part);
         let mut first = true;
-        let bent: Vec<usize> = step
+        let mut bent: Vec<usize> = step
             .segments
             .iter()
             .copied()
             .filter(|i| design.segments.get(*i).is_some_and(|s| !matches!(s.course, Course::Straight { .. })))
             .collect();
-        // A neck is bent before the loop above it is rolled round.
+        // A neck is bent before the loop above it is rolled round, or set back after it.
+        let angle = |i: usize| design.segments[i].curve(design.profile).angle().to_degrees();
+        let is_neck = |i: usize| step.kind == Operation::Loop && angle(i) < LOOP_DEG;
+        let neck_when = self.formed.schools.neck;
+        let loops_too = bent.iter().any(|i| !is_neck(*i));
+        let after = neck_when == NeckWhen::After && !folded && loops_too;
+        if after {
+            bent.sort_by_key(|i| is_neck(*i));
+        }
+        // A neck that follows its loop is set back where the loop meets the stem: its start is inside the loop by then.
+        let follows = design
+            .steps
+            .windows(2)
+            .any(|pair| std::ptr::eq(&raw const pair[1], step) && self.formed.sets_back(&pair[0], step));
+        let set_back = after || follows && neck_when != NeckWhen::First;
         let alike = |what: &str| bent.iter().filter(|i| design.segments[**i].what == what).count();
         let mut counted = 0;
         for i in &bent {
@@ -360,24 +433,22 @@ impl<'a> Writing<'a> {
                 continue;
             }
             let Some(mut formed) = self.formed(*i, other) else { continue };
-            if let Some(fold) = design.fold().filter(|_| parted) {
-                formed.from = From::Fold;
+            // The ends of folded wire are trimmed to each other later: its bends are measured from the fold.
+            if let Some(fold) = design.fold().filter(|_| folded) {
+                formed.from = if parted { From::Parted } else { From::Fold };
                 formed.fold_mm = self.spans.get(fold).map_or(0.0, |span| span.0);
             }
             let of = alike(segment.what);
             counted += 1;
             let which = (of > 1 && other.is_none()).then_some((counted, of));
             let what = if bent.len() == 1 || other.is_some() { step.what } else { segment.what };
-            let angle = segment.curve(design.profile).angle().to_degrees();
             // Beside a loop stand the small bends that centre it.
-            let operation = if step.kind == Operation::Loop && angle < 200.0 && bent.len() > 1 {
-                Operation::Bend
-            } else {
-                step.kind
-            };
+            let neck = is_neck(*i) && bent.len() > 1;
+            let operation = if neck { Operation::Bend } else { step.kind };
             let hint = if first { step.hint } else { "" };
             first = false;
-            route.push(Box::new(Bend { operation, what, which, formed, hint }));
+            let set_back = set_back && (neck || follows);
+            route.push(Box::new(Bend { operation, what, which, formed, set_back, hint }));
         }
     }
 
@@ -418,8 +489,8 @@ impl<'a> Writing<'a> {
     /// how far, mm. What is rolled from the very end needs no mark; what is bent of a folded wire is measured when it is.
     fn marks(&self, steps: &[Forming]) -> Vec<(bool, f64)> {
         let bent = steps.iter().filter(|step| {
-            use Operation::{Bend, Fold, Loop, Spiral, Wrap};
-            matches!(step.kind, Loop | Bend | Spiral | Wrap | Fold)
+            use Operation::{Bend, Fold, Kick, Loop, Spiral, Wrap};
+            matches!(step.kind, Loop | Bend | Spiral | Wrap | Fold | Kick)
         });
         let folded = self.formed.design.fold().is_some();
         let mut marks: Vec<(bool, f64)> = bent
@@ -434,7 +505,10 @@ impl<'a> Writing<'a> {
                     return Some((false, f64::midpoint(span.0, span.1)));
                 }
                 let far = self.from(span) == From::FarEnd;
-                Some((far, if far { self.blank.flush_exact_mm() - span.1 } else { span.0 }))
+                // An end that is trimmed first is no place to measure from yet.
+                let trimmed = kind == Operation::Kick && self.blank.long_far == Some(far);
+                let at = if far { self.blank.flush_exact_mm() - span.1 } else { span.0 };
+                (!trimmed).then_some((far, at))
             })
             .filter(|(_, at)| *at >= LEVEL_MM)
             .collect();

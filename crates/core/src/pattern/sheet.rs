@@ -16,7 +16,6 @@ use crate::making::Step;
 use crate::ring::RingRequest;
 use crate::shape::Course;
 use crate::shape::view::Side;
-use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::Temper;
 use crate::words::length::{LengthUnit, on_ruler};
@@ -122,7 +121,7 @@ pub struct PatternWorked {
     /// The piece after each step, cutting first; as many as there are steps, or none where they were
     /// not asked for.
     pub stages: Vec<DrawnPiece>,
-    /// The ring plan that winds many of it at once: of the smallest ring, a coil on a length of its own wire.
+    /// The ring plan that winds as many of it at once: none of what is no ring.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub wound_as: Option<RingRequest>,
     /// Thickness of the wire in its bends, mm.
@@ -178,34 +177,11 @@ impl FinishedFinding<'_> {
             front,
             side: if whole { formed.drawn(Side::Right, unit) } else { DrawnPiece::default() },
             stages: if whole { formed.stages(&self.made.steps) } else { vec![] },
-            wound_as: formed.wound_as(),
+            wound_as: if whole { formed.request.as_coil(workshop) } else { None },
             thickness_mm: formed.design.profile.thickness_mm(),
             colour: formed.request.wire.metal.figures().colour.to_owned(),
             form: self.in_numbers(workshop),
         }
-    }
-}
-
-impl Formed<'_> {
-    /// The ring plan that winds many of it at once, as a coil on a length of its own wire; none for what is more than one
-    /// turn about a core as thick as itself.
-    ///
-    /// ```
-    /// use lorimant_core::pattern::PatternRequest;
-    ///
-    /// let ring = PatternRequest::usual("smallest-ring".parse().unwrap());
-    /// let plan = ring.form().unwrap().wound_as().unwrap();
-    /// assert!((plan.mandrel.diameter_mm - ring.wire.size_mm).abs() < 1e-12);
-    /// assert!(PatternRequest::usual("hook-clasp".parse().unwrap()).form().unwrap().wound_as().is_none());
-    /// ```
-    #[must_use]
-    pub fn wound_as(&self) -> Option<RingRequest> {
-        let own_mm = self.design.profile.thickness_mm();
-        let [segment] = self.design.segments.as_slice() else { return None };
-        let Course::Wrap { core_mm, turns, .. } = segment.course else { return None };
-        let one_turn = turns <= 1.0 && (core_mm - own_mm).abs() < 1e-9;
-        let wire = &self.request.wire;
-        one_turn.then(|| RingRequest::new(wire.clone(), Mandrel::round(own_mm), self.request.pieces_n))
     }
 }
 
@@ -215,7 +191,7 @@ impl PatternRequest {
     /// # Errors
     /// As [`PatternRequest::form`]; and a fault at `plier` when the workshop has none of that name.
     pub fn form_with(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
-        let formed = self.form()?.by(self.schools(workshop));
+        let formed = self.form_on(workshop)?;
         let asked = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
         if let Some(name) = asked.filter(|name| workshop.plier(name).is_none()) {
             let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();

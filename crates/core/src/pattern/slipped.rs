@@ -99,7 +99,7 @@ impl Laying {
         self.segments[i].course = course;
         let more = self.segments[i].wire_mm(self.after) - segment.wire_mm(self.before);
         // The mark stays: what the bend takes more comes from beyond it, seen from the end in hand.
-        self.give(i, -more, numbers.from == Some(From::FarEnd));
+        self.give(i, -more, matches!(numbers.from, Some(From::FarEnd | From::Fold | From::Parted)));
     }
 
     /// Inside and share of the angle that are left of a bend on its tool in this wire; nothing where it is as planned.

@@ -57,8 +57,8 @@ impl Method {
         match self {
             Self::Saw => caution(
                 Level::Note,
-                "Glasses on, apron under the pin, blade waxed. Hold the coil without squeezing it: a trapped blade \
-                 snaps and flies. Do not breathe the dust.",
+                "Glasses on, apron under the pin, blade waxed. A dowel in the coil keeps it from rocking; do not squeeze \
+                 it: a trapped blade snaps and flies. Do not breathe the dust.",
             ),
             Self::DoubleFlush => caution(
                 Level::Note,

@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use super::school::{
-    AnchorBy, CutWhen, FlatTo, Hardening, Joint, Rounding, SawFrom, Straightening, WrapTail,
+    AnchorBy, CutWhen, FlatTo, Hardening, Joint, NeckWhen, Rounding, SawFrom, Straightening, WrapTail,
 };
 
 /// One answer to a question where makers differ.
@@ -230,6 +230,47 @@ pub fn questions() -> Vec<SchoolQuestion> {
                     Rounding::Barrel.word(),
                     Rounding::Barrel.shown(),
                     "Takes nothing off; two hours in the barrel, a softer edge.",
+                ),
+            ],
+        ),
+        of(
+            "hammer_first",
+            "What comes first, rounding the tips or hammering?",
+            &[
+                ("false", "tips first", "The tip is easy to hold; a blow near it can raise a new edge."),
+                (
+                    "true",
+                    "hammering first",
+                    "The file takes off what the blows raised; a hard tip files slowly.",
+                ),
+            ],
+        ),
+        of(
+            "neck",
+            "What comes first, the loop or the neck below it?",
+            &[
+                (NeckWhen::Usual.word(), NeckWhen::Usual.shown(), "The order its page has."),
+                (
+                    NeckWhen::First.word(),
+                    NeckWhen::First.shown(),
+                    "Its start is measured off; the loop closes on it.",
+                ),
+                (
+                    NeckWhen::After.word(),
+                    NeckWhen::After.shown(),
+                    "The loop is rolled to the wire's end, then set back by eye until it is centred.",
+                ),
+            ],
+        ),
+        of(
+            "shut_as_built",
+            "When are the rings shut that go into a chain shut?",
+            &[
+                ("false", "all beforehand", "One hand movement at a time; the shut ones lie ready."),
+                (
+                    "true",
+                    "while it is built",
+                    "Nothing to count out; the pliers are put down less, the eye changes more.",
                 ),
             ],
         ),

@@ -113,6 +113,18 @@ words! {
     }
 }
 
+words! {
+    /// What comes first, a loop or the neck that centres it.
+    pub enum NeckWhen ("order of loop and neck") {
+        /// As the finding is usually made.
+        Usual = "usual", "as usual for the finding";
+        /// The neck is bent first, and the loop closes on it.
+        First = "neck-first", "neck first";
+        /// The loop is rolled first, and set back.
+        After = "loop-first", "loop first";
+    }
+}
+
 /// The workshop's schools.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema), schema(as = MakingSchools))]
@@ -146,6 +158,12 @@ pub struct Schools {
     pub tumble_h: f64,
     /// How tips are rounded; with a file if left out.
     pub rounding: Rounding,
+    /// Whether a piece is hammered before its tips are rounded, not after.
+    pub hammer_first: bool,
+    /// What comes first, a loop or the neck below it; as usual for the finding if left out.
+    pub neck: NeckWhen,
+    /// Whether the rings of a chain that go in shut are shut while it is built, not all beforehand.
+    pub shut_as_built: bool,
 }
 
 impl Default for Schools {
@@ -165,6 +183,9 @@ impl Default for Schools {
             hardening: Hardening::Mallet,
             tumble_h: 2.0,
             rounding: Rounding::File,
+            hammer_first: false,
+            neck: NeckWhen::Usual,
+            shut_as_built: false,
         }
     }
 }
@@ -320,6 +341,12 @@ school_changes! {
     hardening: Hardening,
     /// How tips are rounded.
     rounding: Rounding,
+    /// Whether a piece is hammered before its tips are rounded.
+    hammer_first: bool,
+    /// What comes first, a loop or the neck below it.
+    neck: NeckWhen,
+    /// Whether the rings of a chain that go in shut are shut while it is built.
+    shut_as_built: bool,
 }
 
 /// A choice that travels as a word.
@@ -343,4 +370,4 @@ macro_rules! worded {
     };
 }
 
-worded!(Straightening, FlatTo, CutWhen, WrapTail, AnchorBy, SawFrom, Joint, Hardening, Rounding);
+worded!(Straightening, FlatTo, CutWhen, WrapTail, AnchorBy, SawFrom, Joint, Hardening, Rounding, NeckWhen);

@@ -250,8 +250,8 @@ async function toRings() {
       </button>
     </p>
     <p v-if="pattern.worked?.wound_as" class="compared" data-test="wound-as">
-      It is wound as a coil on a length of its own wire, then sawn.
-      <button type="button" class="plain take-off" @click="toRings">Plan its coil under Rings</button>
+      Several of them are wound as a coil and cut, not bent one by one.
+      <button type="button" class="plain take-off" @click="toRings">Plan the coil under Rings</button>
     </p>
     <p v-if="shown === 'temper'" class="compared quiet" data-test="temper-legend">
       How much of what the metal bears is spent after this step: over 60 % anneal or bend wider, at 100 %

@@ -54,10 +54,10 @@ impl Formed {
     /// Where it starts and which way it turns, seen with the end in hand.
     pub(super) fn numbers(&self, profile: crate::wire::section::Profile) -> Numbers {
         let (a, b) = self.span;
-        let far = matches!(self.from, From::FarEnd | From::Fold);
+        let far = matches!(self.from, From::FarEnd | From::Fold | From::Parted);
         let at = match self.from {
             From::FarEnd => self.blank_mm - b,
-            From::Fold => self.fold_mm - b,
+            From::Fold | From::Parted => self.fold_mm - b,
             _ => a,
         };
         let mut numbers = Numbers {
@@ -100,6 +100,8 @@ pub struct Bend {
     pub which: Option<(usize, usize)>,
     /// The stretch.
     pub formed: Formed,
+    /// Whether it is a neck that is set back once the loop above it is rolled.
+    pub set_back: bool,
     /// The pattern's own way, where it has one.
     pub hint: &'static str,
 }
@@ -116,7 +118,7 @@ impl Bend {
         };
         let (at, way, with) = (place(numbers, unit), which_way(numbers), held(bent, unit));
         let both = match (numbers.doubled, numbers.from) {
-            (true, Some(From::Fold)) => " Then the other's, at the same place of the jaw.",
+            (true, Some(From::Parted)) => " Then the other's, at the same place of the jaw.",
             (true, _) => " Do both wires alike.",
             _ => "",
         };
@@ -128,6 +130,10 @@ impl Bend {
             Operation::Fold => {
                 format!("Fold {the} back, {at}, {way}, and press the two wires together.")
             }
+            _ if self.set_back => format!(
+                "Set the loop back {with}, {way}, where it meets the stem, until it stands centred: {}.",
+                over(numbers)
+            ),
             Operation::Lift => format!("Lift {the} upright to make the bail, and close it on the coil."),
             Operation::Loop if numbers.angle_left_deg.is_some_and(|deg| deg > CLOSES_DEG) => {
                 format!("Roll {the} {at} {with}, {way}, until it closes: {}.", over(numbers))

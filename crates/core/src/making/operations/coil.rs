@@ -40,6 +40,8 @@ impl Does for Coil {
         let (from, to) = self.formed.here(piece);
         let used = bench.share(piece.outer_between(from, to), outer_strain(profile, made));
         piece.bend((from, to), made, profile);
+        // Its turns lie on each other.
+        piece.shut = true;
         let left = shape.curve(profile).angle() / std::f64::consts::TAU;
         let wound = bent.to_deg / 360.0;
         let mut numbers = self.formed.numbers(profile);

@@ -5,7 +5,7 @@ use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::school::FlatTo;
-use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown};
 use crate::words::listed;
 
 /// A piece is measured off from the spool's flush end and cut.
@@ -27,6 +27,8 @@ pub struct Cut {
     pub sliver_mm: f64,
     /// Where bends begin that are measured while the wire is straight: from the far end or not, and how far, mm.
     pub marks: Vec<(bool, f64)>,
+    /// Whether it is folded in the middle: that is what is marked then.
+    pub folded: bool,
     /// What one takes off the spool, mm.
     pub each_mm: f64,
 }
@@ -54,7 +56,8 @@ impl Cut {
         if ends.is_empty() {
             String::new()
         } else {
-            format!(" Mark where the bends start: {}.", ends.join("; "))
+            let what = if self.folded { "the middle of the fold" } else { "where the bends start" };
+            format!(" Mark {what}: {}.", ends.join("; "))
         }
     }
 }
@@ -79,6 +82,7 @@ impl Does for Cut {
         piece.far = far;
         let n = bench.pieces_n;
         let template = match n {
+            _ if self.formed_mm.is_some() => String::new(),
             1 => String::new(),
             2 => " Cut both; the first is the template.".to_owned(),
             n => format!(" Cut all {n}; the first is the template."),
@@ -95,7 +99,11 @@ impl Does for Cut {
             Some(_) => "from where the bend ends, along the straight wire",
             None => "from the flush end",
         };
+        let at_the_bend = self.formed_mm.is_some() && on_ruler_mm < ruler_step_mm(unit) * 2.0;
         let measured = match (saw, self.flat_to) {
+            // What is wound off the spool is clipped, not measured.
+            (None, FlatTo::Piece) if at_the_bend => "Clip the wire where the last turn ends.".to_owned(),
+            (Some(saw), _) if at_the_bend => format!("Where the last turn ends, {saw}."),
             (Some(saw), _) => format!("Mark {ruler} {from}. There {saw}."),
             (None, FlatTo::Piece) => format!("Cut {ruler} {from}."),
             // This end is pinched: it is trimmed to the mark.
@@ -110,7 +118,7 @@ impl Does for Cut {
         });
         let longer = self
             .surplus_at
-            .filter(|_| self.surplus_mm > 0.05 && self.allowance_mm == 0.0)
+            .filter(|_| self.surplus_mm > 0.05 && self.allowance_mm == 0.0 && !at_the_bend)
             .map(|at| format!("The {at} comes out {} longer than drawn.", caliper(self.surplus_mm, unit)));
         let short = (self.formed_mm.is_none() && self.length_mm < LEAST_HELD_MM).then(|| {
             format!(

@@ -34,6 +34,8 @@ pub struct LinkRings {
     pub ring_mm: f64,
     /// Whether some of them are of another wire or size, made by a plan of their own.
     pub others_too: bool,
+    /// Rings that go in shut and are shut on the way; 0 where they lie ready.
+    pub shut_n: u32,
 }
 
 /// What a hand takes for one ring, shared out over all that were cut.
@@ -116,12 +118,22 @@ impl Does for LinkRings {
         Ok(Done {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
-            text: format!(
-                "Put the {} in, one after the other, as each is drawn; shut each before the next.",
-                counted(self.n, "open ring")
-            ),
+            text: if self.shut_n > 0 {
+                format!(
+                    "Put the {} in, one after the other, as each is drawn; shut each before the next. Of the rest, shut {} as \
+                     you come to them.",
+                    counted(self.n, "open ring"),
+                    self.shut_n
+                )
+            } else {
+                format!(
+                    "Put the {} in, one after the other, as each is drawn; shut each before the next.",
+                    counted(self.n, "open ring")
+                )
+            },
             hints,
-            takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n)).effort(bench.effort(0.0)),
+            takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n) + share(0.3, self.shut_n, self.of_n))
+                .effort(bench.effort(0.0)),
             ..Done::default()
         })
     }

@@ -35,17 +35,15 @@ impl Does for Shear {
         piece.inside_mm = Some(coil.inside_mm);
         (piece.near, piece.far) = (End::Sheared, End::Sheared);
         cut_to(piece);
-        let bite = if bench.wire.size_mm > THICK_MM { "one turn" } else { "two turns at most" };
+        let (bite, bites_n) = match self.rings_n {
+            n if bench.wire.size_mm > THICK_MM => ("one turn", n),
+            n => ("two turns", n.div_ceil(2)),
+        };
         Ok(Done {
             what: "coil".to_owned(),
-            numbers: Numbers {
-                length_mm: Some(self.filed_mm),
-                times_n: Some(self.rings_n),
-                ..Numbers::default()
-            },
+            numbers: Numbers { length_mm: Some(self.filed_mm), times_n: Some(bites_n), ..Numbers::default() },
             text: format!(
-                "Cut along the coil with the tips of sheet shears, {bite} a bite, {} times. File the burr off both faces.",
-                self.rings_n
+                "Cut along the coil with the tips of sheet shears, {bite} a bite, {bites_n} times. File the burr off both faces."
             ),
             hints: vec!["More turns a bite and the rings bend.".to_owned()],
             caution: Some(self.caution),

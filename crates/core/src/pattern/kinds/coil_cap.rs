@@ -8,6 +8,7 @@ use crate::pattern::part::WRAP_TAIL_MM;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::on_stem_deg;
+use crate::tool::mandrel::Mandrel;
 use crate::wire::metal::{Metal, Temper};
 
 /// Coil end cap with one turn lifted into a bail.
@@ -22,6 +23,13 @@ pub static PATTERN: Pattern = Pattern {
     parameters: &[
         Parameter::mm("cord_mm", "for cord of", [3.0, 0.5, 30.0], "Diameter of the cord."),
         Parameter::mm("fit_mm", "with play of", [0.2, 0.0, 5.0], "How much wider the bore is than the cord."),
+        Parameter::choice(
+            "wound_on",
+            "wound on",
+            &["a rod", "the cord itself"],
+            1.0,
+            "On the cord itself the wire springs open to its play.",
+        ),
         Parameter::turns(
             "turns_n",
             "turns",
@@ -72,6 +80,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.openings.push(Opening { what: "bail", inside_mm: bore, mouth: None });
     f.asks.push(Asks::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });
     f.pressed.push((coil, bail));
+    if d.second("wound_on") {
+        f.own_rod = Some(Mandrel { name: Some("cord".to_owned()), ..Mandrel::round(d.of("cord_mm")) });
+    }
     f.shows("turns_n", Lies::Angle(coil));
     Ok(())
 }
