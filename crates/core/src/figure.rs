@@ -4,6 +4,7 @@ use serde::Serialize;
 
 use crate::words::length::{LengthUnit, inches, on_ruler};
 use crate::words::words;
+use crate::working::Numbers;
 
 words! {
     /// The question a figure answers; figures stand together by it.
@@ -192,9 +193,9 @@ impl Figure {
     }
 
     /// With its formula, in letters and in numbers.
-    pub(crate) fn formula(mut self, formula: &str, numbers: String) -> Self {
+    pub(crate) fn formula(mut self, formula: &str, numbers: Numbers) -> Self {
         self.working.formula = formula.to_owned();
-        self.working.numbers = numbers;
+        self.working.numbers = numbers.into_text();
         self
     }
 

@@ -24,3 +24,4 @@ pub mod shape;
 pub mod tool;
 pub mod wire;
 pub mod words;
+mod working;

@@ -3820,6 +3820,11 @@ export interface components {
              */
             off_the_spool_mm: number;
             /**
+             * Format: double
+             * @description Load at which one of its rings comes off, N. An estimate.
+             */
+            one_ring_opens_n: number;
+            /**
              * Format: int32
              * @description Of those, put in open.
              */
@@ -3835,6 +3840,11 @@ export interface components {
              * @description From a cell to the next, taut.
              */
             repeat_mm: number;
+            /**
+             * Format: double
+             * @description Inside of its ring.
+             */
+            ring_inside_mm: number;
             /**
              * Format: int32
              * @description Rings in it.

@@ -2,9 +2,11 @@
 
 use super::{ChainPlan, ChainRequest, Suits};
 use crate::figure::{Figure, Level, Question, figure};
+use crate::making::holds::FIRST_SET;
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper, long_length, shown};
 use crate::words::scale::of_wire;
+use crate::working::{Numbers, count, num, plain};
 
 const CONTACT: &str = "Rings as tori that touch: the longest repeat at which nothing overlaps and exactly the listed pairs \
                        are linked, by sequential linear programs from several starts.";
@@ -35,13 +37,12 @@ impl ChainPlan {
             .says("Rings of the chain itself: whole cells, as many as come nearest to the length.")
             .formula(
                 "cells × rings a cell",
-                format!(
-                    "{} × {}{} = {}",
-                    self.cells_n,
-                    self.rings_per_cell,
-                    if self.across_n > 1 { format!(" × {} across", self.across_n) } else { String::new() },
-                    self.rings_n
-                ),
+                if self.across_n > 1 {
+                    count(self.cells_n) * count(self.rings_per_cell) * count(self.across_n)
+                } else {
+                    count(self.cells_n) * count(self.rings_per_cell)
+                }
+                .comes_to(0, ""),
             )
             .assumes(
                 "No two linked rings are shut beforehand.",
@@ -57,13 +58,10 @@ impl ChainPlan {
             .says("With what is usually spoiled in opening and closing, and some kept for mending.")
             .formula(
                 "rings × chains × (1 + spoiled) + spares",
-                format!(
-                    "{} × {chains} × {} + {} → {}",
-                    self.rings_n,
-                    shown(1.0 + request.spoiled_share, 3),
-                    request.spares_n,
-                    self.rings_to_make_n
-                ),
+                (count(self.rings_n) * count(chains) * plain(1.0 + request.spoiled_share)
+                    + count(request.spares_n))
+                .comes_to(2, "")
+                .so(&self.rings_to_make_n.to_string()),
             )
             .assumes("The workshop's own share, to be changed.", "A habit, not a law.", TALLY);
         vec![rings, make]
@@ -90,13 +88,7 @@ impl ChainPlan {
             .says("Pulled taut, clasp included where there is one. Lying loose it is shorter.")
             .formula(
                 "cells × repeat + clasp",
-                format!(
-                    "{} × {} + {} = {} mm",
-                    self.cells_n,
-                    shown(self.repeat_mm, 3),
-                    shown(self.clasp_mm, 1),
-                    shown(finished, 1)
-                ),
+                (count(self.cells_n) * num(self.repeat_mm, 3) + num(self.clasp_mm, 1)).comes_to(1, "mm"),
             )
             .assumes(
                 "Rings round and all alike; the clasp pulled straight.",
@@ -123,12 +115,7 @@ impl ChainPlan {
                 ))
                 .formula(
                     "ID / d",
-                    format!(
-                        "{} / {} = {:.3}",
-                        shown(self.aspect_ratio * request.ring.wire.size_mm, 3),
-                        shown(request.ring.wire.size_mm, 3),
-                        self.aspect_ratio
-                    ),
+                    (num(self.ring_inside_mm, 3) / num(request.ring.wire.size_mm, 3)).comes_to(3, ""),
                 )
                 .assumes(
                     "What is usual is our own judgement; the smallest is worked out.",
@@ -141,12 +128,11 @@ impl ChainPlan {
             .says("From a cell to the next, taut.")
             .formula(
                 "longest shift without overlap",
-                format!(
-                    "{} × inside {} mm = {} mm",
-                    shown(self.repeat_mm / (self.aspect_ratio * request.ring.wire.size_mm), 4),
-                    shown(self.aspect_ratio * request.ring.wire.size_mm, 3),
-                    shown(self.repeat_mm, 3)
-                ),
+                Numbers::told(format!(
+                    "{} mm, found for rings of {} mm inside",
+                    shown(self.repeat_mm, 3),
+                    shown(self.ring_inside_mm, 3)
+                )),
             )
             .assumes(
                 "Pulled taut, no friction.",
@@ -162,7 +148,10 @@ impl ChainPlan {
             "mm",
         )
         .says("How far it reaches to either side of its length, taut.")
-        .formula("outermost wire to outermost wire", format!("{} and {} mm", shown(wide, 2), shown(deep, 2)))
+        .formula(
+            "outermost wire to outermost wire",
+            Numbers::told(format!("{} and {} mm", shown(wide, 2), shown(deep, 2))),
+        )
         .assumes("Pulled taut.", "As the ring.", CONTACT);
         vec![length, ratio, repeat, across]
     }
@@ -174,20 +163,24 @@ impl ChainPlan {
             .ruler(self.off_the_spool_mm)
             .more(format!("{} g in all; {}", shown(self.off_the_spool_g, 1), counted(self.coils_n, "coil")))
             .says("For all rings to make, with kerf, tails and ragged ends, as the ring plan behind it has them.")
-            .formula("ring plan", format!("{} rings: {} mm", self.rings_to_make_n, shown(self.off_the_spool_mm, 0)))
+            .formula("ring plan", Numbers::told(format!("{} rings: {} mm", self.rings_to_make_n, shown(self.off_the_spool_mm, 0))))
             .assumes("As the ring plan.", "As the ring plan.", TALLY);
         let mass = figure("mass", question, "one chain weighs", shown(self.mass_g, 1), "g")
             .more(format!("{} of wire in it", of_wire(self.wire_length_mm, unit)))
             .says("Its rings, without the clasp.")
             .formula(
                 "rings × wire in a ring × mass of a length",
-                format!("{} mm of wire: {} g", shown(self.wire_length_mm, 0), shown(self.mass_g, 2)),
+                Numbers::told(format!(
+                    "{} mm of wire: {} g",
+                    shown(self.wire_length_mm, 0),
+                    shown(self.mass_g, 2)
+                )),
             )
             .assumes("Wire keeps its volume.", "± 2 %, twice that of the wire's size.", TALLY);
         let minutes = figure("minutes", question, "at the bench", shown(minutes, 0), "min")
             .more(format!("for {}, rings included", counted(request.chains_n, "chain")))
             .says("Winding, cutting, shutting, opening and putting in.")
-            .formula("sum over the steps", format!("{} min", shown(minutes, 0)))
+            .formula("sum over the steps", Numbers::told(format!("{} min", shown(minutes, 0))))
             .assumes(
                 "A practised hand, until the workshop's own times are known.",
                 "Hands differ by half as much again.",
@@ -203,7 +196,7 @@ impl ChainPlan {
             .says("Load at which a gap first stays open a little. Unsoldered rings open; that is what a chain gives way by.")
             .formula(
                 "0.6 · strands · Mp/R",
-                format!("{} carry it: {} N", counted(self.strands_n, "ring"), shown(self.rings_open_n, 2)),
+                (num(FIRST_SET, 1) * count(self.strands_n) * num(self.one_ring_opens_n, 3)).comes_to(2, "N"),
             )
             .assumes(
                 "The rings of one place share the load evenly; in a kinked chain they do not.",

@@ -34,6 +34,8 @@ pub struct ChainPlan {
     pub across_n: u32,
     /// From a cell to the next, taut.
     pub repeat_mm: f64,
+    /// Inside of its ring.
+    pub ring_inside_mm: f64,
     /// Inside of its ring over the wire.
     pub aspect_ratio: f64,
     /// The smallest at which its rings go into each other.
@@ -70,6 +72,8 @@ pub struct ChainPlan {
     pub coils_n: u32,
     /// The fewest rings that must open before it parts.
     pub strands_n: u32,
+    /// Load at which one of its rings comes off, N. An estimate.
+    pub one_ring_opens_n: f64,
     /// Load at which its rings open, N: as many as must, sharing it. An estimate.
     pub rings_open_n: f64,
     /// Load at which its clasp opens, N; none where it has none, or one that is shut for good. An estimate.
@@ -135,6 +139,7 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
 impl ChainPlan {
     /// Puts in what its rings and its clasp hold, and which gives first.
     pub(super) fn holds(&mut self, rings: Holds, clasp: Option<Holds>, has_clasp: bool) {
+        self.one_ring_opens_n = rings.comes_off_n / f64::from(self.strands_n);
         self.rings_open_n = rings.first_set_n;
         self.clasp_opens_n = clasp.filter(|holds| !holds.closed).map(|holds| holds.first_set_n);
         self.opens_first = opens_first(self.rings_open_n, self.strands_n, self.clasp_opens_n, has_clasp);
@@ -266,6 +271,8 @@ impl ChainRequest {
             off_the_spool_g: planned.wire_mass_g + second.as_ref().map_or(0.0, |(_, plan)| plan.wire_mass_g),
             coils_n: planned.coils_n + second.as_ref().map_or(0, |(_, plan)| plan.coils_n),
             strands_n,
+            ring_inside_mm: sizes[0].inside_mm,
+            one_ring_opens_n: 0.0,
             rings_open_n: 0.0,
             clasp_opens_n: None,
             opens_first: String::new(),

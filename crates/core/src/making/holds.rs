@@ -17,7 +17,7 @@ pub struct Holds {
 }
 
 /// Share of the collapse load at which a bend first stays open a little.
-const FIRST_SET: f64 = 0.6;
+pub(crate) const FIRST_SET: f64 = 0.6;
 
 impl Holds {
     /// Of a collapse load, N.

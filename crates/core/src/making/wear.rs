@@ -4,6 +4,7 @@ use serde::Serialize;
 
 use crate::figure::{Figure, Level, Question, figure};
 use crate::words::{capital, words};
+use crate::working::Numbers;
 
 words! {
     /// How a piece is worn.
@@ -93,7 +94,7 @@ pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
     let first = ought.first()?;
     let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit_for(&ought).to_owned(), "")
         .says("What it ought to bear before it first stays open, worn so: a suggestion, not a rule.")
-        .formula("first set against what it is worn as", why.join(" "))
+        .formula("first set against what it is worn as", Numbers::told(why.join(" ")))
         .assumes(
             "A jerk pulls with ten times the weight.",
             "As uncertain as the load it is held against, ± 40 %.",

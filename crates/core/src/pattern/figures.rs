@@ -4,10 +4,12 @@ use super::blank::Blank;
 use super::finished::{FinishedFinding, Gives};
 use super::form::Formed;
 use crate::figure::{Figure, Level, Question, figure};
+use crate::making::Step;
 use crate::making::wear::ought_to_bear;
-use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN, strain_left_after};
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm, shown};
+use crate::working::{Expression, Numbers, count, num, plain, sum};
 
 const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
 const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
@@ -31,24 +33,15 @@ impl Formed<'_> {
         let filing_mm = blank.left_filing_mm + blank.right_filing_mm;
         let tails = blank.left_tail_mm + blank.right_tail_mm;
         let step = on_ruler(ruler_step_mm(unit), unit);
-        let flush = blank.flush_exact_mm();
-        let (rounded, how) = match blank.surplus_at {
-            Some(at) => (
-                format!(" → {flush_mm:.2} mm"),
-                format!(
-                    "Rounded up to what a ruler reads, {step}; the {at} comes out {:.2} mm longer.",
-                    surplus_mm - blank.allowance_mm
-                ),
+        let how = match blank.surplus_at {
+            Some(at) => format!(
+                "Rounded up to what a ruler reads, {step}; the {at} comes out {:.2} mm longer.",
+                surplus_mm - blank.allowance_mm
             ),
-            None if blank.allowance_mm != 0.0 => (
-                format!(" → {flush_mm:.2} mm"),
-                "It closes at both ends, so it is set off as it is, not rounded.".to_owned(),
-            ),
-            None => (
-                " mm".to_owned(),
-                "It closes at both ends, so it is set off as it is, not rounded.".to_owned(),
-            ),
+            None => "It closes at both ends: the ruler's nearest mark is taken.".to_owned(),
         };
+        let parts = sum([num(developed_mm, 3), num(filing_mm, 2), num(tails, 1)]).comes_to(3, "mm");
+        let off_the_spool = (num(flush_mm, 2) + num(trim_mm, 2)).comes_to(2, "mm");
         let how = match blank.allowance_mm {
             0.0 => how,
             mm => format!(
@@ -62,30 +55,24 @@ impl Formed<'_> {
             .says("What to measure off for one piece, from the spool's flush end to the cut.")
             .formula(
                 "developed + filing + tails; a sliver more comes off the spool",
-                format!(
-                    "{developed_mm:.3} + {filing_mm:.2} + {tails:.1} = {flush:.3}{rounded}; + {trim_mm:.2} = {cut_mm:.2} mm"
-                ),
+                parts.so(&format!("{} mm", shown(flush_mm, 2))).then(&off_the_spool),
             )
             .assumes(
-                format!("A sliver of 0.6 wire thicknesses a piece; 0.15 filed off each end that is filed. {how}"),
+                format!(
+                    "A sliver of 0.6 wire thicknesses a piece; 0.15 filed off each end that is filed. {how}"
+                ),
                 "Marks and jaw places move it more than the sums do: make the first in copper.",
                 "Trade practice; the shares can be changed.",
             );
-        let sum: Vec<String> = self
-            .design
-            .segments
-            .iter()
-            .zip(&self.wire_mm)
-            .filter(|(_, mm)| **mm > 0.0)
-            .map(|(segment, mm)| format!("{} {mm:.2}", segment.what))
-            .collect();
+        let segments = self.design.segments.iter().zip(&self.wire_mm).filter(|(_, mm)| **mm > 0.0);
+        let segments = segments.map(|(segment, mm)| num(*mm, 2).named(segment.what));
         let developed = figure("developed", Question::Cut, "in the piece", format!("{developed_mm:.2}"), "mm")
             .ruler(developed_mm)
             .more(format!("spool {}", caliper_number(cut_mm, unit)))
             .says("Wire in the finished piece: the length of its middle line, segment by segment.")
             .formula(
                 "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
-                format!("{} = {developed_mm:.3} mm", sum.join(" + ")),
+                sum(segments).comes_to(3, "mm"),
             )
             .assumes(
                 "Bends are round and legs are straight. Hammered stretches count shorter: they grow by (h/t)^0.3.",
@@ -104,19 +91,24 @@ impl Formed<'_> {
 
     fn in_the_hand(&self) -> Vec<Figure> {
         let size = self.extent.size();
-        let measured = |key, label: &str, mm: f64, way: &str| {
+        let (least, most) = (self.extent.least, self.extent.most);
+        let measured = |key, label: &str, (from, to): (f64, f64), way: &str| {
+            let mm = to - from;
             figure(key, Question::InYourHand, label, format!("{mm:.1}"), "mm")
                 .ruler(mm)
                 .says(format!("The finished piece measured {way}, over the wire's own thickness."))
-                .formula("largest − smallest place of the wire's surface", format!("{mm:.3} mm"))
+                .formula(
+                    "largest − smallest place of the wire's surface",
+                    (num(to, 3) - num(from, 3)).comes_to(3, "mm"),
+                )
                 .assumes("The piece lies flat as drawn.", "As well as it was formed.", GEOMETRY)
         };
         let mut figures = vec![
-            measured("height", "height", size.y, "from top to bottom"),
-            measured("width", "width", size.x, "across"),
+            measured("height", "height", (least.y, most.y), "from top to bottom"),
+            measured("width", "width", (least.x, most.x), "across"),
         ];
         if size.z > 1.5 * self.design.profile.thickness_mm() {
-            figures.push(measured("depth", "depth", size.z, "from front to back"));
+            figures.push(measured("depth", "depth", (least.z, most.z), "from front to back"));
         }
         figures
     }
@@ -129,7 +121,7 @@ impl Formed<'_> {
         let wire = figure("wire-length", Question::OffTheSpool, &counted(n, "blank"), text, unit)
             .ruler(all)
             .says("Wire to take off the spool for all blanks, trims and rounding included.")
-            .formula("blanks × cut length", format!("{n} × {:.2} mm = {all:.1} mm", blank.cut_mm))
+            .formula("blanks × cut length", (count(n) * num(blank.cut_mm, 2).unit("mm")).comes_to(1, "mm"))
             .assumes(
                 "The spool's end is flush; one more trim where it is not.",
                 "None but the ruler's.",
@@ -143,10 +135,11 @@ impl Formed<'_> {
             .says("Weight of the blanks as cut.")
             .formula(
                 "length · area · density",
-                format!(
-                    "{all:.1} mm × {:.4} mm² × {density} g/cm³ = {mass:.3} g",
-                    self.design.profile.area_mm2()
-                ),
+                (num(all, 1).unit("mm")
+                    * num(self.design.profile.area_mm2(), 4).unit("mm²")
+                    * plain(density)
+                    / count(1000))
+                .comes_to(3, "g"),
             )
             .assumes("Handbook density.", "Wire size ± 1 % makes it ± 2 %.", "Metal table in the core.");
         vec![wire, weight]
@@ -173,7 +166,7 @@ impl FinishedFinding<'_> {
             figure("hand-effort", Question::WillItHold, "effort by hand", shown(effort, 1), "×")
                 .more(hardest.map_or(String::new(), |step| step.named.clone()))
                 .says("Effort of its hardest step, as a multiple of one bend in 20 AWG soft copper.")
-                .formula("Mp / Mp(20 AWG soft copper)", format!("{effort:.3}"))
+                .formula("Mp / Mp(20 AWG soft copper)", Numbers::told(format!("{effort:.3}")))
                 .assumes("The same tool and grip.", "± 15 % from the metal.", COLLAPSE),
         );
         figures
@@ -183,17 +176,17 @@ impl FinishedFinding<'_> {
         let Gives { segment, stress_mpa, modulus_mm3, strands, arm_mm, hinges, closed } = *gives;
         let (newtons, first) = (gives.load_n(), gives.holds().first_set_n);
         let grams = newtons / GRAVITY * 1000.0;
-        let wires = if strands > 1.0 { format!("{strands} wires × ") } else { String::new() };
         let (verb, more) = if closed {
             ("is drawn out of shape at about", format!("{grams:.0} g"))
         } else {
             ("gives at about", format!("first set {first:.1} · {grams:.0} g"))
         };
-        let (formula, hinges) = if hinges > 1.0 {
-            ("F = 4·σ·Z / R", format!("{hinges} × "))
-        } else {
-            ("F = σ·Z / arm", String::new())
-        };
+        let formula = if hinges > 1.0 { "F = 4·σ·Z / R" } else { "F = σ·Z / arm" };
+        let mut load =
+            num(stress_mpa, 1).unit("MPa") * num(modulus_mm3, 4).unit("mm³") / num(arm_mm, 3).unit("mm");
+        for times in [strands, hinges].into_iter().filter(|times| *times > 1.0) {
+            load = plain(times) * load;
+        }
         let how = if closed {
             "Closed for good: four hinges yield before it is drawn long."
         } else {
@@ -202,7 +195,7 @@ impl FinishedFinding<'_> {
         figure("opens", Question::WillItHold, &format!("{} {verb}", self.name(segment)), format!("{newtons:.1}"), "N")
             .more(more)
             .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as finished, not a rating.")
-            .formula(formula, format!("{hinges}{wires}{stress_mpa:.1} MPa × {modulus_mm3:.4} mm³ / {arm_mm:.3} mm = {newtons:.2} N"))
+            .formula(formula, load.comes_to(2, "N"))
             .assumes(how, "± 40 %: 15 from the metal, the rest from how it is pulled. A tenth of a millimetre stays open from 0.6 of it.", COLLAPSE)
     }
 
@@ -217,10 +210,7 @@ impl FinishedFinding<'_> {
         )
         .more(self.name(i).to_owned())
         .says("Share of the stretch the metal has left that the tightest bend or the hammering uses up.")
-        .formula(
-            "[ln(1 + h/2R) + ln(h/t)] / max(εf − strain before, 0.06)",
-            format!("{used:.3} at the {}", self.name(i)),
-        )
+        .formula("strain of the step / max(εf − strain before, 0.06)", self.share(i))
         .assumes(
             "Smooth tools; no nicks.",
             "Cracking is an estimate: above 60 % look, above 100 % expect it.",
@@ -234,16 +224,47 @@ impl FinishedFinding<'_> {
         Some(tightest)
     }
 
+    /// The workpiece before a step, by its place in the route.
+    fn before(&self, step: usize, segment: usize) -> (f64, f64) {
+        let sold = self.formed.request.wire.temper.strain();
+        let before = step.checked_sub(1).and_then(|i| self.made.steps.get(i));
+        let span = self.spans.get(segment).copied().unwrap_or_default();
+        let there = before.and_then(|step| step.workpiece.stretch_at(span));
+        there.map_or((sold, sold), |stretch| (stretch.strain, stretch.outer_strain))
+    }
+
+    /// The outer strain that its hardest step puts into a segment, over what the metal had left.
+    fn share(&self, segment: usize) -> Numbers {
+        let used = |step: &Step| step.numbers.strain_used.unwrap_or(0.0);
+        let here = self.made.steps.iter().enumerate().filter(|(_, step)| step.segments.contains(&segment));
+        let Some((at, step)) = here.max_by(|a, b| used(a.1).total_cmp(&used(b.1))) else {
+            return Numbers::told("nothing is bent");
+        };
+        let span = self.spans.get(segment).copied().unwrap_or_default();
+        let before = self.before(at, segment).1;
+        let after = step.workpiece.stretch_at(span).map_or(before, |stretch| stretch.outer_strain);
+        let left = strain_left_after(self.formed.request.wire.metal, before);
+        ((num(after, 3) - num(before, 3)) / num(left, 3)).comes_to(3, "")
+    }
+
+    /// Strain as it was sold, and what each step adds to a segment; heat takes it off.
+    fn strains(&self, segment: usize) -> Expression {
+        let span = self.spans.get(segment).copied().unwrap_or_default();
+        let steps = self.made.steps.iter().enumerate().filter_map(|(at, step)| {
+            let adds = step.workpiece.stretch_at(span)?.strain - self.before(at, segment).0;
+            (adds.abs() > 5e-4).then(|| num(adds, 3))
+        });
+        sum(std::iter::once(num(self.formed.request.wire.temper.strain(), 3)).chain(steps))
+    }
+
     /// What the place that bears most has become, as the temper it compares to.
     fn hardest(&self) -> Figure {
         let formed = &self.formed;
-        let start = formed.request.wire.temper.strain();
         let bears = formed.design.bears.first().copied().unwrap_or(0);
-        let total = self.strain(bears);
         figure("hardened", Question::WillItHold, &format!("the {} becomes", self.name(bears)), self.becomes(bears).shown().to_owned(), "")
             .more(format!("from {}", formed.request.wire.temper))
             .says("How hard its route leaves it: bending, hammering and tumbling move a piece along the same line as the supplier's tempers; heat makes it soft again.")
-            .formula("temper + what its route puts in", format!("{start:.3} + {:.3} = {total:.3}", total - start))
+            .formula("temper + what each step of its route adds", self.strains(bears).comes_to(3, ""))
             .assumes("Strain adds up along the route.", "An estimate your own tests may correct.", COLLAPSE)
     }
 }

@@ -10,10 +10,11 @@ use crate::tool::hand::Hand;
 use crate::tool::mandrel::Shape;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
-use crate::wire::section::Section;
+use crate::wire::section::{LENGTH_SHARE, Section};
 use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, long_length, shown};
+use crate::working::{Numbers, count, num, pi, plain, sum};
 
 const VOCE: &str = "Voce flow curve with typical handbook values; bending of plane sections past yield.";
 const GEOMETRY: &str = "Geometry.";
@@ -59,27 +60,26 @@ impl FinishedRings {
             self.plan.ring_inside_spread_mm,
             sources.join(", ")
         );
-        let (coil, closing_mm) = (self.plan.coil_inside_diameter_mm, taken / std::f64::consts::PI);
-        // As it was shut, before it was hammered: once or oftener, each time from what it was.
-        let shut = coil - closing_mm;
+        let shut = num(self.plan.coil_inside_diameter_mm, 3) - num(taken, 3) / pi();
         let (formula, numbers) = if request.mandrel.shape != Shape::Round {
             (
                 "outline of perimeter P·R1/R0 + 2πc·(R1/R0 − 1) − taken, grown as it is hammered",
-                format!(
-                    "R0/R1 = {:.4}, cut takes {taken:.3} mm, then {id:.3} mm across",
+                Numbers::told(format!(
+                    "R0/R1 of {:.4}, the cut takes {taken:.3} mm, then {id:.3} mm across",
                     self.plan.springback_ratio
-                ),
+                )),
             )
-        } else if wide > thickness + 1e-9 {
+        } else if let Some(thin) =
+            stretch.map(|stretch| stretch.thickness_mm).filter(|_| wide > thickness + 1e-9)
+        {
+            // Hammered once or oftener, its middle line grows by the thickness it lost.
+            let grown = (num(thickness, 3) / num(thin, 3)).power(LENGTH_SHARE);
             (
-                "(2·(R1 − c) − taken/π + h)·growth − width",
-                format!(
-                    "({coil:.3} − {taken:.3}/π + {thickness:.3}) × {:.4} − {wide:.3} = {id:.3} mm",
-                    (id + wide) / (shut + thickness)
-                ),
+                "(2·(R1 − c) − taken/π + h)·(h/t)^0.3 − width",
+                ((shut + num(thickness, 3)) * grown - num(wide, 3)).comes_to(3, "mm"),
             )
         } else {
-            ("2·(R1 − c) − taken/π", format!("{coil:.3} − {taken:.3}/π = {id:.3} mm"))
+            ("2·(R1 − c) − taken/π", shut.comes_to(3, "mm"))
         };
         let closing = match request.cutting.method {
             Method::Saw => "the saw's kerf is closed",
@@ -101,7 +101,7 @@ impl FinishedRings {
         let outside = figure("ring-outside", question, "outside", format!("{od:.2}"), "mm")
             .ruler(od)
             .says("Outside of the same ring: inside plus twice the wire's width in its plane.")
-            .formula("ID + 2·w", format!("{id:.3} + 2 × {wide:.3} = {od:.3} mm"))
+            .formula("ID + 2·w", (num(id, 3) + count(2) * num(wide, 3)).comes_to(3, "mm"))
             .assumes(
                 "Wire keeps its width in the bend.",
                 "As the inside, and twice ±1 % of the wire.",
@@ -115,7 +115,7 @@ impl FinishedRings {
             "",
         )
         .says("Ratio of the ring's inside to its wire: what decides which weaves it will go into.")
-        .formula("ID / w", format!("{id:.3} / {wide:.3} = {:.3}", self.plan.aspect_ratio))
+        .formula("ID / w", (num(id, 3) / num(wide, 3)).comes_to(3, ""))
         .assumes(
             "Measured in the plane of the ring.",
             "As the inside, and ±1 % of the wire.",
@@ -126,7 +126,7 @@ impl FinishedRings {
             .says("A cut ring is a turn of a helix: its ends stand one turn apart sideways until you twist it closed.")
             .formula(
                 "pitch · R1/R0",
-                format!("{:.3} / {:.4} = {:.3} mm", self.plan.pitch_mm, self.plan.springback_ratio, self.plan.gap_step_mm),
+                (num(self.plan.pitch_mm, 3) / num(self.plan.springback_ratio, 4)).comes_to(3, "mm"),
             )
             .assumes("Close coil, each turn against the last.", "± 1 % of the wire, more where turns were spread.", GEOMETRY);
         vec![inside, outside, ratio, gap]
@@ -147,18 +147,13 @@ impl FinishedRings {
         let per_ring =
             1.0 + request.cutting.taken(request.wire.size_mm).between_mm / plan.relaxed_turn_length_mm;
         let ends = request.ends.ragged_turns;
-        let wanted = f64::from(plan.rings_per_coil_n) * per_ring + ends;
         let mut wound = figure("turns-wound", question, "turns to wind", plan.turns_per_coil_n.to_string(), "")
             .says("Turns to wind for one coil, so that enough are left once it has sprung open: whole ones, that can be counted.")
             .formula(
                 "(rings · turns per ring + ragged) · R1/R0, rounded up",
-                format!(
-                    "({} × {per_ring:.4} + {}) / {ratio:.4} = {:.2}, so {}",
-                    plan.rings_per_coil_n,
-                    shown(ends, 2),
-                    wanted / ratio,
-                    plan.turns_per_coil_n
-                ),
+                ((count(plan.rings_per_coil_n) * num(per_ring, 4) + plain(ends)) / num(ratio, 4))
+                    .comes_to(2, "")
+                    .so(&plan.turns_per_coil_n.to_string()),
             )
             .assumes("The coil springs open completely.", spread_of_turns(plan), VOCE);
         if plan.coils_n > 1 {
@@ -167,7 +162,7 @@ impl FinishedRings {
         let left = turns * ratio;
         let mut relaxed = figure("turns-relaxed", question, "left once sprung open", format!("{left:.1}"), "")
             .says("Turns of a coil left when it has sprung: one per ring, more where slivers are trimmed, the ragged ends, and what makes the count whole.")
-            .formula("turns · R0/R1", format!("{} × {ratio:.4} = {left:.2}", plan.turns_per_coil_n))
+            .formula("turns · R0/R1", (count(plan.turns_per_coil_n) * num(ratio, 4)).comes_to(2, ""))
             .assumes("Half a turn is cut away ragged from each coil unless you say otherwise.", "As the springback.", VOCE);
         if plan.coils_n > 1 {
             relaxed = relaxed.more("in each coil".to_owned());
@@ -189,7 +184,9 @@ impl FinishedRings {
             .says("Coils to wind on this rod. More rings than one coil holds mean more coils, each with its own tails.")
             .formula(
                 "rings / rings that fit one coil, rounded up",
-                format!("{} / {}, so {}", request.rings_n, self.plan.rings_per_coil_n, self.plan.coils_n),
+                (count(request.rings_n) / count(self.plan.rings_per_coil_n))
+                    .comes_to(2, "")
+                    .so(&self.plan.coils_n.to_string()),
             )
             .assumes(room.clone(), "Exact.", TALLY);
         let length =
@@ -198,12 +195,7 @@ impl FinishedRings {
                 .says("Length of one coil on the rod, close wound. A short rod means more coils, each with its own tails.")
                 .formula(
                     pitch_formula,
-                    format!(
-                        "{} × {:.3} = {:.1} mm",
-                        self.plan.turns_per_coil_n,
-                        self.plan.pitch_mm,
-                        self.plan.coil_length_mm
-                    ),
+                    (count(self.plan.turns_per_coil_n) * num(self.plan.pitch_mm, 3)).comes_to(1, "mm"),
                 )
                 .assumes(room, "± 1 % of the wire; loose turns make it longer.", GEOMETRY);
         [coils, length]
@@ -255,10 +247,13 @@ impl FinishedRings {
             .says("Everything that leaves the spool: turns wound, anchor and finishing tails, and what brings each coil to the metre stick's next mark.")
             .formula(
                 "coils · (turns · turn length + tails + to the mark)",
-                format!(
-                    "{} × ({} × {:.3} + {ends_mm:.1} + {more_mm:.2}) = {:.1} mm",
-                    plan.coils_n, plan.turns_per_coil_n, plan.turn_length_mm, plan.wire_length_mm
-                ),
+                (count(plan.coils_n)
+                    * sum([
+                        count(plan.turns_per_coil_n) * num(plan.turn_length_mm, 3),
+                        num(ends_mm, 1),
+                        num(more_mm, 2),
+                    ]))
+                .comes_to(1, "mm"),
             )
             .assumes(
                 format!(
@@ -275,12 +270,11 @@ impl FinishedRings {
             .says("Weight of the wire that leaves the spool.")
             .formula(
                 "length · area · density",
-                format!(
-                    "{:.1} × {:.4} × {density}/1000 = {:.2} g",
-                    self.plan.wire_length_mm,
-                    request.wire.profile().area_mm2(),
-                    self.plan.wire_mass_g
-                ),
+                (num(self.plan.wire_length_mm, 1)
+                    * num(request.wire.profile().area_mm2(), 4)
+                    * plain(density)
+                    / count(1000))
+                .comes_to(2, "g"),
             )
             .assumes(
                 "Solid wire of handbook density.",
@@ -292,7 +286,7 @@ impl FinishedRings {
             .says("What one ring costs in wire, its share of tails and losses included.")
             .formula(
                 "wire to pull / rings",
-                format!("{:.1} / {} = {per_ring:.3} mm", self.plan.wire_length_mm, request.rings_n),
+                (num(self.plan.wire_length_mm, 1) / count(request.rings_n)).comes_to(3, "mm"),
             )
             .assumes("Shared evenly over all rings.", "As the wire to pull.", TALLY);
         let share = |mm: f64| 100.0 * mm / self.plan.wire_length_mm;
@@ -313,14 +307,13 @@ impl FinishedRings {
         .says("Where the wire goes.")
         .formula(
             "rings + cut + ragged + tails = all",
-            format!(
-                "{:.1} + {:.1} + {:.1} + {:.1} = {:.1} mm",
-                self.plan.rings_wire_mm,
-                self.plan.cutting_wire_mm,
-                self.plan.ragged_wire_mm,
-                self.plan.tails_wire_mm,
-                self.plan.wire_length_mm
-            ),
+            sum([
+                num(self.plan.rings_wire_mm, 1),
+                num(self.plan.cutting_wire_mm, 1),
+                num(self.plan.ragged_wire_mm, 1),
+                num(self.plan.tails_wire_mm, 1),
+            ])
+            .comes_to(1, "mm"),
         )
         .assumes("No ring is spoilt.", "Adds up exactly.", TALLY);
         vec![total, mass, each, becomes]
@@ -338,6 +331,7 @@ impl FinishedRings {
         let modulus = request.wire.profile().hammered_modulus_mm3(stretch.map_or(0.0, |s| s.thickness_mm));
         let to_middle = stretch.map_or(0.0, |stretch| request.in_its_plane(stretch).1);
         let arm = self.plan.ring_inside_short_mm / 2.0 + to_middle;
+        let load = num(flow, 1) * num(modulus, 4) / num(arm, 3);
         let first = Holds::of(force, closed).first_set_n;
         let grams = force / GRAVITY * 1000.0;
         let hold = figure("opening-force", question, if closed { "pulls out of shape at about" } else { "opens at about" }, force_shown(force), "N")
@@ -349,10 +343,7 @@ impl FinishedRings {
             })
             .formula(
                 if closed { "F = 4·σ·Z / arm" } else { "F = σ·Z / arm" },
-                format!(
-                    "{}{flow:.1} × {modulus:.4} / {arm:.3} = {force:.2} N",
-                    if closed { "4 × " } else { "" }
-                ),
+                if closed { count(4) * load } else { load }.comes_to(2, "N"),
             )
             .assumes(
                 "An estimate of plastic collapse for the ring as bent, not a rating. A tenth of a millimetre stays open from 0.6 of it. Faces that do not meet open sooner.",
@@ -369,12 +360,14 @@ impl FinishedRings {
         let before = hardest.and_then(|step| step.step_n.checked_sub(2)).and_then(|i| self.made.steps.get(i));
         let sold = request.wire.temper.strain();
         let spent = before.and_then(|step| step.workpiece.stretches.first()).map_or(sold, |s| s.outer_strain);
+        let after =
+            hardest.and_then(|step| step.workpiece.stretches.first()).map_or(spent, |s| s.outer_strain);
         let left = strength::strain_left_after(request.wire.metal, spent);
         let mut strain = figure("strain-used", question, "bend uses of its stretch", format!("{:.0}", 100.0 * used), "%")
             .says(format!("Stretch of the outer fibre at the hardest step ({at}), as a share of what the metal has left before it breaks."))
             .formula(
                 "strain of the step / max(εf − spent before, 0.06)",
-                format!("{:.3} / {left:.3} = {used:.3}", used * left),
+                ((num(after, 3) - num(spent, 3)) / num(left, 3)).comes_to(3, ""),
             )
             .assumes(
                 "Above 60 % it is close to cracking. Above 100 % it is expected to crack. An estimate.",
@@ -393,7 +386,7 @@ impl FinishedRings {
             .says("How hard this wire is on the hand that bends it, against a wire everyone knows.")
             .formula(
                 "σ·Z / (σ·Z of 20 AWG soft copper)",
-                format!("{:.2} times its plastic moment", self.plan.hand_effort),
+                Numbers::told(format!("{:.2} times its plastic moment", self.plan.hand_effort)),
             )
             .assumes("Bent by hand at the same radius.", "± 20 %.", VOCE);
         [Some(hold), fit, Some(strain), Some(effort)].into_iter().flatten().collect()
@@ -405,17 +398,18 @@ fn spread_of_turns(plan: &RingPlan) -> String {
     format!("± {:.1} turns, as the springback.", plan.turns_wound * plan.ring_inside_spread_mm / mean)
 }
 
-fn spring_numbers(request: &RingRequest, bending: &Bending, ratio: f64) -> String {
+fn spring_numbers(request: &RingRequest, bending: &Bending, ratio: f64) -> Numbers {
     if request.mandrel.shape != Shape::Round {
-        return format!("each part of the outline by its own radius; together R0/R1 = {ratio:.4}");
+        return Numbers::told(format!(
+            "each part of the outline by its own radius; together R0/R1 is {ratio:.4}"
+        ));
     }
     let r0 = request.mandrel.outline().across() / 2.0 + bending.profile.centroid_mm();
-    format!(
-        "R0 = {r0:.3}, M = {:.2} N·mm, E·I = {:.0} N·mm²: R1 = {:.3}, R0/R1 = {ratio:.4}",
-        bending.moment(1.0 / r0),
-        bending.flow.modulus * bending.profile.second_moment_mm4(),
-        r0 / ratio
-    )
+    let stiffness = bending.flow.modulus * bending.profile.second_moment_mm4();
+    let relaxed = count(1) / num(r0, 4) - num(bending.moment(1.0 / r0), 3) / num(stiffness, 1);
+    let radius = count(1) / relaxed;
+    let inside = count(2) * (num(r0 / ratio, 4) - num(bending.profile.centroid_mm(), 4));
+    radius.comes_to(4, "mm").then(&inside.comes_to(3, "mm"))
 }
 
 fn room_told(request: &RingRequest) -> String {
