@@ -33,6 +33,7 @@ pub mod sentence;
 pub mod sheet;
 pub mod slipped;
 pub mod transfer;
+mod writing;
 
 use std::collections::BTreeMap;
 
