@@ -255,7 +255,7 @@ fn it_is_tried_at_a_size_in_another_wire_mirrored_and_with_a_ring() -> Result<()
         maker.click("[data-test=fit]").await?;
         maker.sees("[data-test=fit-height]", "cannot be reached").await?;
         maker.fill("[data-test=fit-height] input", "").await?;
-        maker.fill("[data-test=fit-blank] input", "60 mm").await?;
+        maker.fill("[data-test=fit-cut_mm] input", "60 mm").await?;
         maker.click("[data-test=fit]").await?;
         maker.sees(BLANK, "60").await?;
         act("[data-test=open-wire]").await?;

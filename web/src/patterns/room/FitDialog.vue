@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Target } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import { usePattern } from '../pattern'
@@ -8,18 +8,23 @@ import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
 
-/** Backwards: a finished size, or a blank, and the free dimensions are solved for it. */
+/** The free dimensions are solved for a finished size, or follow from the cut and the pliers in hand. */
 const open = defineModel<boolean>({ required: true })
 const pattern = usePattern()
-const measures = [
-  { key: 'height', label: 'Height, over the wire', now: () => pattern.worked?.form.height_mm },
-  { key: 'width', label: 'Width, over the wire', now: () => pattern.worked?.form.width_mm },
-  { key: 'blank', label: 'Or: a blank of', now: () => pattern.worked?.form.blank_exact_mm },
-] as const
+const { across } = useAmounts()
+const now = (mm: number | undefined) => `now ${across(mm ?? 0)}`
+const sizes = computed(() => [
+  { key: 'height', label: 'Height, over the wire', hint: now(pattern.worked?.form.height_mm) },
+  { key: 'width', label: 'Width, over the wire', hint: now(pattern.worked?.form.width_mm) },
+])
+const inHand = computed(() => [
+  { key: 'cut_mm', label: 'Cut length', hint: now(pattern.worked?.form.blank.flush_mm) },
+  { key: 'plier', label: 'Pliers', hint: 'a name under Tools, or two jaws: 5/7' },
+  { key: 'jaw_mm', label: 'Jaw mark, from the tip', hint: 'for tapered jaws' },
+])
 const texts = ref<Record<string, string>>({})
 const notice = useNotice()
 const { faults, attempt } = useForm()
-const { across } = useAmounts()
 const busy = ref(false)
 
 watch(open, (now) => {
@@ -30,24 +35,46 @@ async function fit() {
   busy.value = true
   await attempt(async () => {
     if (!pattern.draft) return
-    const read = await readFields(texts.value, { height: 'length', width: 'length', blank: 'length' })
-    const targets: Target[] = measures.flatMap(({ key: measure }) => {
+    const lengths = { height: 'length', width: 'length', cut_mm: 'length', jaw_mm: 'length' } as const
+    const read = await readFields(texts.value, lengths)
+    const targets: Target[] = (['height', 'width'] as const).flatMap((measure) => {
       const mm = read[measure]
       return mm === undefined ? [] : [{ measure, mm }]
     })
-    const body = { request: pattern.draft, targets }
-    const sheet = await data(api.POST('/api/patterns/fit', { body })).catch((thrown) => {
-      // A fault of a target belongs to the field it was typed in.
-      const field = (path: string) =>
-        targets[Number(/targets\[(\d+)\]/.exec(path)?.[1] ?? -1)]?.measure ?? path
-      throw refused(faultsOf(thrown).map((fault) => ({ ...fault, field: field(fault.field) })))
-    })
-    await pattern.set(sheet.request)
+    const tools = {
+      plier: texts.value.plier?.trim() || null,
+      cut_mm: read.cut_mm ?? null,
+      jaw_mm: read.jaw_mm ?? null,
+    }
+    let request = pattern.draft
+    const changes: string[] = []
+    if (Object.values(tools).some((one) => one !== null)) {
+      const made = await data(api.POST('/api/patterns/from-tools', { body: { request, tools } })).catch(
+        (thrown) => {
+          throw refused(
+            faultsOf(thrown).map((fault) => ({ ...fault, field: fault.field.replace('tools.', '') })),
+          )
+        },
+      )
+      request = made.request
+      changes.push(...made.changes)
+    }
+    if (targets.length || !changes.length) {
+      const made = await data(api.POST('/api/patterns/fit', { body: { request, targets } })).catch(
+        (thrown) => {
+          // A fault of a target belongs to the field it was typed in.
+          const field = (path: string) =>
+            targets[Number(/targets\[(\d+)\]/.exec(path)?.[1] ?? -1)]?.measure ?? path
+          throw refused(faultsOf(thrown).map((fault) => ({ ...fault, field: field(fault.field) })))
+        },
+      )
+      request = made.request
+      changes.push(...made.changes)
+    }
+    await pattern.set(request)
     open.value = false
     notice.say(
-      sheet.changes.length
-        ? `Fitted. ${sheet.changes.join('; ')}.`
-        : 'It comes out so already: nothing changed.',
+      changes.length ? `Fitted. ${changes.join('; ')}.` : 'It comes out so already: nothing changed.',
       async () => pattern.undo(),
     )
   })
@@ -56,20 +83,49 @@ async function fit() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Fit it to a size" does="Fit it" test="fit" :busy="busy" @submit="fit">
+  <PaperDialog v-model="open" title="Fit it" does="Fit it" test="fit" :busy="busy" @submit="fit">
     <p class="quiet">
-      Say what you want to hold; the free lengths are solved for it. To match the survivor of a pair, put its
-      wire and loop into the sentence first, then its height and width here.
+      Say what size you want and the free lengths are solved for it. Or say what you have in hand, and its
+      sizes follow.
     </p>
-    <PaperField
-      v-for="{ key, label, now } in measures"
-      :key="key"
-      v-model="texts[key]"
-      :name="key"
-      :label="label"
-      :placeholder="`now ${across(now() ?? 0)}`"
-      persistent-placeholder
-      :data-test="`fit-${key}`"
-    />
+    <fieldset>
+      <legend>To a size</legend>
+      <PaperField
+        v-for="{ key, label, hint } in sizes"
+        :key="key"
+        v-model="texts[key]"
+        :name="key"
+        :label="label"
+        :placeholder="hint"
+        persistent-placeholder
+        :data-test="`fit-${key}`"
+      />
+    </fieldset>
+    <fieldset>
+      <legend>From what you have</legend>
+      <PaperField
+        v-for="{ key, label, hint } in inHand"
+        :key="key"
+        v-model="texts[key]"
+        :name="key"
+        :label="label"
+        :placeholder="hint"
+        persistent-placeholder
+        :data-test="`fit-${key}`"
+      />
+    </fieldset>
   </PaperDialog>
 </template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0.6rem 0 0;
+}
+
+legend {
+  font-weight: 600;
+  padding: 0 0 0.3rem;
+}
+</style>

@@ -9,7 +9,7 @@ const emit = defineEmits<{ try: [how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror
 <template>
   <PaperMenu says="Try it" test="try">
     <button type="button" class="plain menu-line" data-test="open-fit" @click="emit('try', 'fit')">
-      Fit it to a size
+      Fit it to a size, or to your tools
     </button>
     <button type="button" class="plain menu-line" data-test="open-wire" @click="emit('try', 'wire')">
       In another wire
