@@ -43,7 +43,8 @@ pub use instrument::{Caliper, Instruments, Printer, Scale, Winder};
 pub use log::start_log;
 pub use serve::serve;
 pub use session::hash_passphrase;
-pub use store::{Held, Store, StoreError};
+pub use store::copies;
+pub use store::{Held, Soundness, Store, StoreError};
 
 /// Largest request body taken, bytes.
 const LARGEST_BODY: usize = 2 * 1024 * 1024;

@@ -39,6 +39,22 @@ enum Command {
         #[arg(long)]
         to: PathBuf,
     },
+    /// Puts a copy in the place of what a workshop's file holds, and keeps what it replaces. Stop the server first, or
+    /// restore in its Settings.
+    Restore {
+        /// The copy.
+        #[arg(long)]
+        from: PathBuf,
+        /// The workshop's file.
+        #[arg(long)]
+        data: PathBuf,
+    },
+    /// Looks whether a workshop's file is sound: its pages, its sums, every record.
+    Check {
+        /// The workshop's file, or a copy.
+        #[arg(long)]
+        data: PathBuf,
+    },
     /// Prints the API's description.
     Openapi,
     /// Prints the JSON schema of a plan document.
@@ -91,6 +107,8 @@ fn main() -> anyhow::Result<()> {
             served
         }
         Command::Backup { data, to } => back_up(&data, &to),
+        Command::Restore { from, data } => restore(&from, &data),
+        Command::Check { data } => check(&data),
         Command::Passphrase { data } => set_passphrase(&data),
         Command::Openapi => print(&openapi()),
         Command::PlanSchema => print(&plan_schema()),
@@ -142,11 +160,32 @@ async fn run(options: Serve) -> anyhow::Result<()> {
         // A full disk keeps nobody from reading.
         tracing::warn!(%error, "the file does not say where it is served");
     }
+    if let Some(why) = store.only_read() {
+        tracing::error!("{why}");
+    }
+    tokio::spawn(copy_each_day(store.clone()));
     let app = app(store.clone(), address, &options.host_names, instruments)?;
     print(&format!("Lorimant is at {at}"))?;
     serve(listener, app, stop()).await;
     store.settle().context("what was written last is in the log beside the file, and stays there")?;
     Ok(())
+}
+
+/// How often it is looked whether the day's copy is due.
+const COPY_LOOK: Duration = Duration::from_secs(3600);
+
+async fn copy_each_day(store: Store) {
+    let mut hours = tokio::time::interval(COPY_LOOK);
+    loop {
+        hours.tick().await;
+        let store = store.clone();
+        match tokio::task::spawn_blocking(move || store.copy_of_the_day()).await {
+            Ok(Ok(None)) => {}
+            Ok(Ok(Some(copy))) => tracing::info!(copy = %copy.display(), "the day's copy is made"),
+            Ok(Err(error)) => tracing::warn!(%error, "the day's copy could not be made"),
+            Err(_) => return,
+        }
+    }
 }
 
 /// Waits for Ctrl-C or a request to terminate; a second one ends the program at once.
@@ -176,12 +215,40 @@ fn back_up(data: &Path, to: &Path) -> anyhow::Result<()> {
     print(&format!("All of it is in {}.", to.display()))
 }
 
+fn restore(from: &Path, data: &Path) -> anyhow::Result<()> {
+    let said = || format!("cannot restore {}", data.display());
+    let _held = Held::take(data).with_context(said)?;
+    let store = Store::open(data).with_context(said)?;
+    let kept = store.restore(from).with_context(said)?;
+    store.settle()?;
+    print(&format!(
+        "All of {} is in {} now. What it replaced is kept in {}.",
+        from.display(),
+        data.display(),
+        kept.display()
+    ))
+}
+
+fn check(data: &Path) -> anyhow::Result<()> {
+    let found = Store::check_file(data).with_context(|| format!("cannot check {}", data.display()))?;
+    if found.problems.is_empty() {
+        return print(&format!("{} is sound: {} records and lines.", data.display(), found.lines_n));
+    }
+    for problem in &found.problems {
+        print(problem)?;
+    }
+    bail!("{} is not sound. Restore a copy: lorimant restore --from COPY --data {0}", data.display())
+}
+
 fn set_passphrase(data: &Path) -> anyhow::Result<()> {
     write!(std::io::stderr(), "New passphrase: ")?;
     let mut line = String::new();
     std::io::stdin().read_line(&mut line)?;
     let hash = hash_passphrase(line.trim_end_matches(['\r', '\n'])).map_err(anyhow::Error::msg)?;
-    Store::open(data)?.set_passphrase_hash(&hash)?;
-    writeln!(std::io::stderr(), "The passphrase is set. It counts from the next start of the server.")?;
+    Store::set_passphrase_of(data, &hash)?;
+    writeln!(
+        std::io::stderr(),
+        "The passphrase is set. Everyone has to type it, also where a server is running."
+    )?;
     Ok(())
 }

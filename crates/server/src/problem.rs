@@ -143,7 +143,14 @@ impl From<StoreError> for Problem {
                 problem.current = Some(current);
                 problem
             }
-            StoreError::Gone(_) | StoreError::Replaced(_) => Self::no_file(sentence),
+            StoreError::Gone(_)
+            | StoreError::Replaced(_)
+            | StoreError::Overwritten(_)
+            | StoreError::ReadOnly(_) => Self::no_file(sentence),
+            StoreError::Unsound(_) | StoreError::Stranger | StoreError::Newer => {
+                let status = StatusCode::UNPROCESSABLE_ENTITY;
+                Self::new(status, "/problems/cannot-be-restored", "Not restored", sentence)
+            }
             StoreError::Sqlite(ref broken) => {
                 tracing::error!(%error, "store");
                 match broken.sqlite_error_code() {

@@ -28,6 +28,9 @@ const LONGEST_WAIT: Duration = Duration::from_secs(300);
 /// Places whose wrong tries are remembered at a time.
 const MOST_PLACES: usize = 1000;
 
+/// How often it is looked whether the passphrase was changed.
+const LOOK: Duration = Duration::from_secs(1);
+
 /// Hashes a passphrase with Argon2id and a fresh salt.
 ///
 /// # Errors
@@ -65,7 +68,7 @@ type Tries = HashMap<Option<IpAddr>, (u32, Instant)>;
 /// Who has unlocked the workshop. Only hashes of session tokens are held.
 #[derive(Clone)]
 pub(crate) struct Sessions {
-    hash: Option<Arc<str>>,
+    hash: Arc<Mutex<Option<Arc<str>>>>,
     store: Store,
     open: Arc<Mutex<HashMap<Token, Seen>>>,
     tries: Arc<Mutex<Tries>>,
@@ -88,12 +91,39 @@ impl Sessions {
         let open = store.read(sessions::all)?;
         let open = open.into_iter().map(|(token, at)| (token, Seen { at, noted: at })).collect();
         let (open, guesses) = (Arc::new(Mutex::new(open)), Arc::new(Semaphore::new(1)));
-        Ok(Self { hash, store, open, tries: Arc::default(), guesses })
+        let sessions = Self { hash: Arc::new(Mutex::new(hash)), store, open, tries: Arc::default(), guesses };
+        if let Ok(runtime) = tokio::runtime::Handle::try_current() {
+            runtime.spawn(sessions.clone().follow());
+        }
+        Ok(sessions)
+    }
+
+    /// Follows the passphrase in the file, which the command line may set while this server runs: a new one ends every
+    /// session.
+    async fn follow(self) {
+        let mut looks = tokio::time::interval(LOOK);
+        loop {
+            looks.tick().await;
+            let sessions = self.clone();
+            if tokio::task::spawn_blocking(move || sessions.look()).await.is_err() {
+                return;
+            }
+        }
+    }
+
+    fn look(&self) {
+        let Ok(now) = self.store.passphrase_hash() else { return };
+        let mut known = held(&self.hash);
+        if known.as_deref() != now.as_deref() {
+            *known = now.map(Arc::from);
+            held(&self.open).clear();
+            tracing::info!("the passphrase was changed: every session is over");
+        }
     }
 
     /// Whether a passphrase is set.
     pub fn wanted(&self) -> bool {
-        self.hash.is_some()
+        held(&self.hash).is_some()
     }
 
     /// Whether these headers carry an open session, which is then in use.
@@ -133,7 +163,7 @@ impl Sessions {
     /// Opens a session if the passphrase is right; gives its token. After three wrong ones from a place the wait
     /// doubles with each.
     pub async fn unlock(&self, passphrase: String, from: Option<IpAddr>) -> Result<String, Unopened> {
-        let hash = self.hash.clone().ok_or(Unopened::Wrong)?;
+        let hash = held(&self.hash).clone().ok_or(Unopened::Wrong)?;
         let _turn = self.guesses.acquire().await.map_err(|_| Unopened::Wrong)?;
         if let Some(wait) = self.wait(from) {
             return Err(Unopened::Wait(wait));

@@ -78,11 +78,11 @@ async fn two_devices_that_press_at_once_count_every_press_and_no_more_than_there
 
 #[tokio::test]
 async fn cutting_takes_wire_off_its_lot_and_taking_back_puts_it_there_again() {
-    let workshop = Workshop::demo();
+    let workshop = Workshop::empty();
     let id = begun(&workshop, 5).await;
-    let lots = workshop.get("/api/lots").await.json();
-    let lot = &lots["lots"][0];
-    let (number, before) = (lot["id"].as_i64().unwrap(), lot["standing"]["left_mm"].as_f64().unwrap());
+    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 1.29 } });
+    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 5000.0 })).await.json();
+    let (number, before) = (lot["lot"]["id"].as_i64().unwrap(), 5000.0);
     let left = async || {
         let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
         lot["standing"]["left_mm"].as_f64().unwrap()
@@ -317,4 +317,34 @@ async fn hands_are_told_to_rest() {
     shorter["hours"]["rest_every_min"] = json!(20.0);
     workshop.put(&format!("/api/settings?revision={}", settings["revision"]), &shorter).await;
     assert_eq!(rest().await, (29.0, Some(5.0)));
+}
+
+/// A closed batch, a key that stood for another press, wire of another metal: each is said, and nothing is counted.
+#[tokio::test]
+async fn what_cannot_be_meant_is_refused() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 5).await;
+    let cut = step_of(&workshop, id, "cut").await;
+    up_to(&workshop, id, cut).await;
+    assert_eq!(tell(&workshop, id, press("one", cut, "done", 1)).await.status, StatusCode::OK);
+    let other = tell(&workshop, id, press("one", cut, "done", 2)).await;
+    assert!(other.fault("key").contains("another press"), "{}", other.text());
+
+    let silver = json!({ "name": "silver", "wire": { "metal": "sterling-silver", "size_mm": 1.29 } });
+    let lot = workshop.post("/api/lots", &json!({ "lot": silver, "length_mm": 5000.0 })).await;
+    assert_eq!(lot.status, StatusCode::CREATED, "{}", lot.text());
+    let mut of_silver = press("two", cut, "done", 1);
+    of_silver["lot"] = lot.json()["lot"]["id"].clone();
+    let refused = tell(&workshop, id, of_silver).await;
+    assert!(refused.fault("lot").contains("Choose a lot of that wire"), "{}", refused.text());
+
+    let batch = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let closing = json!({ "revision": batch["entry"]["revision"], "archived": true });
+    let closed = workshop.post(&format!("/api/batches/{id}/archive"), &closing).await;
+    assert_eq!(closed.status, StatusCode::OK, "{}", closed.text());
+    let late = tell(&workshop, id, press("three", cut, "done", 1)).await;
+    assert!(late.fault("happened").contains("closed"), "{}", late.text());
+    // The same press, sent again, is still the same.
+    assert_eq!(tell(&workshop, id, press("one", cut, "done", 1)).await.status, StatusCode::OK);
+    assert_eq!(done_n(&workshop, id, cut).await, 1);
 }

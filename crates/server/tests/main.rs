@@ -24,6 +24,7 @@ mod printed;
 mod rack;
 mod rack_files;
 mod refusals;
+mod restores;
 mod rings;
 mod strangers;
 mod undoing;

@@ -249,6 +249,35 @@ fn a_copy_of_the_workshop_is_saved_and_opened() -> Result<()> {
     })
 }
 
+/// A backup is put back where it was taken, and in another workshop, without the command line.
+#[test]
+fn a_backup_is_restored_in_the_settings() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        let names = maker.text("[data-test=plans]").await?;
+        maker.click("[data-test=settings]").await?;
+        maker.click("[data-test=back-up]").await?;
+        let copy = maker.saved(".lorimant").await?;
+        let folder = tempfile::tempdir()?;
+        let (saved, file) = (folder.path().join("backup.lorimant"), folder.path().join("new.lorimant"));
+        std::fs::write(&saved, copy)?;
+        let (_server, address) = lorimant_ui_tests::server::launch_empty(&file).await?;
+        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.sees("[data-test=empty]", "Nothing is kept yet").await?;
+        maker.click("[data-test=settings]").await?;
+        let chooser = maker.browser.driver.find(By::Css("[data-test=restore-chooser]")).await?;
+        chooser.send_keys(saved.to_str().context("a path")?).await?;
+        maker.click("[data-test=restore]").await?;
+        maker.sees("[data-test=restored]", "is kept as").await?;
+        maker.click("[data-test=restore]").await?;
+        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.find("[data-test=plans] .plan").await?;
+        ensure!(maker.text("[data-test=plans]").await? == names);
+        Ok(())
+    })
+}
+
 /// The workshop as open lines comes in whole where there is none yet.
 #[test]
 fn a_whole_workshop_is_brought_into_an_empty_one() -> Result<()> {

@@ -1,17 +1,19 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import type { Settings } from '../api/client'
+import { api, data, type Settings } from '../api/client'
 import ScreenMatch from './ScreenMatch.vue'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import PaperField from '../shared/PaperField.vue'
-import SaveButton from '../shared/SaveButton.vue'
+import BackUp from './BackUp.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
 const notice = useNotice()
 const matching = ref(false)
+const { data: health } = useQuery({ queryKey: ['health'], queryFn: () => data(api.GET('/api/health')) })
 
 async function keep(change: Partial<Settings>) {
   try {
@@ -77,13 +79,9 @@ const themes = [
     </v-btn>
     <ScreenMatch v-model="matching" />
     <hr class="rule my-3" />
-    <p class="quiet">
-      All of the workshop is in one file. A copy of it can be taken while you work; as open lines it can be
-      read by anything, and brought into an empty workshop under Kept.
-    </p>
-    <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">Save a copy</SaveButton>
-    <SaveButton path="/api/workshop.jsonl" data-test="all-lines">Save as open lines</SaveButton>
+    <BackUp />
     <hr class="rule my-3" />
     <v-btn class="ml-n4" @click="open = false">Close</v-btn>
+    <span v-if="health" class="quiet" data-test="version">Lorimant {{ health.version }}</span>
   </PaperDialog>
 </template>

@@ -1,19 +1,29 @@
-//! All of the workshop in one file, taken while it is being used.
+//! All of the workshop in one file, taken while it is being used, and put back.
 
+use axum::Json;
 use axum::body::Body;
 use axum::extract::State as Shared;
 use axum::response::Response;
-use tokio_util::io::ReaderStream;
+use futures_util::TryStreamExt as _;
+use serde::Serialize;
+use tokio::io::AsyncWriteExt as _;
+use tokio_util::io::{ReaderStream, StreamReader};
+use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::{aside, file};
+use crate::extract::Path;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::StoreError;
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(backup))
+    OpenApiRouter::new()
+        .routes(routes!(backup))
+        .routes(routes!(restore))
+        .routes(routes!(copies))
+        .routes(routes!(restore_copy))
 }
 
 /// A copy of the workshop's file as it stands at this moment, which a server can be started with.
@@ -32,4 +42,93 @@ async fn backup(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let copy = tokio::fs::File::from_std(copied.await??);
     let name = format!("workshop-{}.lorimant", jiff::Timestamp::now().strftime("%Y-%m-%d"));
     Ok(file("application/vnd.sqlite3", &name, Body::from_stream(ReaderStream::new(copy))))
+}
+
+/// What became of a restore.
+#[derive(Serialize, ToSchema)]
+struct Restored {
+    /// What was done, and where what it replaced is kept.
+    sentence: String,
+    /// The dated copy of what was there before, by its name among the copies.
+    kept: String,
+}
+
+impl Restored {
+    fn of(kept: &std::path::Path) -> Self {
+        let kept = kept.file_name().map_or_else(String::new, |name| name.to_string_lossy().into_owned());
+        Self {
+            sentence: format!("The copy is restored. What was here before is kept as “{kept}”."), kept
+        }
+    }
+}
+
+/// Puts a backup in the place of all that is kept here. It is checked first; what it replaces is kept as a dated copy.
+#[utoipa::path(post, path = "/api/restore",
+    request_body(content = Vec<u8>, content_type = "application/vnd.sqlite3"),
+    responses((status = 200, body = Restored), (status = 400, body = Problem), (status = 422, body = Problem),
+        (status = 503, body = Problem)))]
+async fn restore(Shared(state): Shared<State>, body: Body) -> Result<Json<Restored>, Problem> {
+    let broken = |_| Problem::unreadable("The file broke off before its end. Nothing was changed.");
+    let folder = tempfile::tempdir().map_err(StoreError::Unopened)?;
+    let path = folder.path().join("copy.lorimant");
+    let mut copy = tokio::fs::File::create(&path).await.map_err(StoreError::Unopened)?;
+    let mut from = StreamReader::new(body.into_data_stream().map_err(std::io::Error::other));
+    tokio::io::copy(&mut from, &mut copy).await.map_err(broken)?;
+    copy.flush().await.map_err(StoreError::Unopened)?;
+    drop(copy);
+    let store = state.store.clone();
+    let kept = aside(move || {
+        let kept = store.restore(&path);
+        drop(folder);
+        kept
+    });
+    Ok(Json(Restored::of(&kept.await??)))
+}
+
+/// A dated copy that was made without being asked.
+#[derive(Serialize, ToSchema)]
+struct CopyShown {
+    /// Its name.
+    name: String,
+    /// When it was made.
+    made_at: String,
+    /// Why: `daily`, `before-update` or `before-restore`.
+    why: &'static str,
+    /// How large it is, bytes.
+    bytes: u64,
+}
+
+/// The dated copies beside the workshop's file, the newest first.
+#[utoipa::path(get, path = "/api/copies", responses((status = 200, body = [CopyShown])))]
+async fn copies(Shared(state): Shared<State>) -> Result<Json<Vec<CopyShown>>, Problem> {
+    let store = state.store.clone();
+    let all = aside(move || store.copies()).await?;
+    let shown = all.into_iter().filter_map(|copy| {
+        Some(CopyShown {
+            name: copy.path.file_name()?.to_string_lossy().into_owned(),
+            made_at: jiff::Timestamp::try_from(copy.made_at).ok()?.to_string(),
+            why: copy.why.word(),
+            bytes: copy.bytes,
+        })
+    });
+    Ok(Json(shown.collect()))
+}
+
+/// Puts a dated copy in the place of all that is kept here; what it replaces is kept as another.
+#[utoipa::path(post, path = "/api/copies/{name}/restore", params(("name" = String, Path)),
+    responses((status = 200, body = Restored), (status = 404, body = Problem), (status = 422, body = Problem),
+        (status = 503, body = Problem)))]
+async fn restore_copy(
+    Shared(state): Shared<State>,
+    Path(name): Path<String>,
+) -> Result<Json<Restored>, Problem> {
+    let store = state.store.clone();
+    let kept = aside(move || {
+        // Only what is listed: a name is no way out of the folder.
+        let known =
+            store.copies().into_iter().find(|copy| copy.path.file_name().is_some_and(|own| own == &*name));
+        let copy = known.ok_or_else(|| Problem::missing(format!("There is no copy called {name}.")))?;
+        store.restore(&copy.path).map_err(Problem::from)
+    });
+    Ok(Json(Restored::of(&kept.await??)))
 }

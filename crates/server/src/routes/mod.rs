@@ -91,10 +91,11 @@ fn router() -> OpenApiRouter<State> {
         .merge(winder::router())
 }
 
-/// Whether the server is up and its file readable.
+/// Whether the server is up, and its file is there, readable and writable.
 #[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health)))]
 async fn health(axum::extract::State(state): axum::extract::State<State>) -> Result<Json<Health>, Problem> {
-    read(&state, crate::store::settings).await?;
+    let store = state.store.clone();
+    aside(move || store.health()).await??;
     Ok(Json(Health { status: "ok", version: env!("CARGO_PKG_VERSION") }))
 }
 

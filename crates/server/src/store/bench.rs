@@ -3,10 +3,12 @@
 use jiff::Timestamp;
 use lorimant_core::bench::{Batch, BatchStanding, Books, Event, Happened, Task};
 use lorimant_core::fault::Fault;
+use lorimant_core::rack::stock::Lot;
 use lorimant_core::tool::workshop::Workshop;
 use rusqlite::{Connection, OptionalExtension as _, Transaction, params};
 
 use super::error::{Result, StoreError};
+use super::settings::settings;
 use super::shelf::{Entry, Shelf};
 use super::{batch, ledger, rack};
 
@@ -66,16 +68,13 @@ pub(crate) fn happen(
     lot: Option<i64>,
     workshop: &Workshop,
 ) -> Result<Led> {
-    let sql = "SELECT entry FROM happened WHERE key = ?1";
-    let told: Option<i64> = t.prepare_cached(sql)?.query_row([&event.key], |row| row.get(0)).optional()?;
     let now = led(t, id, workshop)?;
-    match told {
-        Some(one) if one == id => return Ok(now),
-        Some(_) => {
-            let said = "This press was told of another batch already. Give each press a key of its own.";
-            return Err(StoreError::Refused(Fault::new("key", said).into()));
-        }
-        None => {}
+    if is_told(t, id, event)? {
+        return Ok(now);
+    }
+    if now.entry.archived {
+        let said = "This batch is closed. Open it again before you go on with it.";
+        return Err(StoreError::Refused(Fault::new("happened", said).into()));
     }
     now.entry
         .record
@@ -99,6 +98,42 @@ pub(crate) fn happen(
     led(t, id, workshop)
 }
 
+/// Whether a press was told already. A key that stood for another press is refused: it would hide this one.
+fn is_told(t: &Transaction, id: i64, event: &Event) -> Result<bool> {
+    let sql = "SELECT entry, step_n, happened, n FROM happened WHERE key = ?1";
+    let told = t.prepare_cached(sql)?.query_row([&event.key], |row| {
+        Ok((row.get::<_, i64>(0)?, row.get::<_, u32>(1)?, row.get::<_, String>(2)?, row.get::<_, u32>(3)?))
+    });
+    let Some((entry, step_n, happened, n)) = told.optional()? else { return Ok(false) };
+    let same = (step_n, happened.as_str(), n) == (event.step_n, event.happened.word(), event.n);
+    let said = match (entry == id, same) {
+        (true, true) => return Ok(true),
+        (true, false) => {
+            "This key was used for another press of this batch. Give each press a key of its own."
+        }
+        (false, _) => "This press was told of another batch already. Give each press a key of its own.",
+    };
+    Err(StoreError::Refused(Fault::new("key", said).into()))
+}
+
+/// Refuses a lot of other wire than the batch is made of.
+fn is_its_wire(t: &Transaction, batch: &Batch, lot: i64) -> Result<()> {
+    let entry: Entry<Lot> = Shelf::Lots.get(t, lot)?;
+    let mut wires = vec![];
+    let _ = batch.piece.clone().with_wires(|wire| wires.push(wire.clone()));
+    if wires.iter().any(|wire| entry.record.wire.stands_for(wire)) {
+        return Ok(());
+    }
+    let unit = settings(t)?.0.habits().unit;
+    let said = format!(
+        "{} is {}, and this batch is made of {}. Choose a lot of that wire.",
+        entry.name,
+        entry.record.wire.shown(unit),
+        batch.piece.wire().shown(unit)
+    );
+    Err(StoreError::Refused(Fault::new("lot", said).into()))
+}
+
 /// Books what goes with an event: cut wire off its lot, spoiled pieces onto the scrap; taken back, it is reversed. Gives
 /// the batch of writes, where any was made.
 fn book(
@@ -114,6 +149,9 @@ fn book(
     };
     if event.happened == Happened::TakenBack {
         return put_back(t, id, event);
+    }
+    if let Some(lot) = lot {
+        is_its_wire(t, &now.entry.record, lot)?;
     }
     let Some(books) = now.entry.record.books(task, event, lot) else { return Ok(None) };
     let undo = batch::next(t)?;

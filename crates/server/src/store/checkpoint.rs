@@ -4,11 +4,14 @@
 //! know nothing of a log. It is emptied at the start, at the stop, and whenever nothing was written for a moment.
 
 use std::sync::mpsc::{Receiver, RecvTimeoutError, Sender, channel};
-use std::sync::{Mutex, PoisonError, Weak};
+use std::sync::{Arc, Mutex, PoisonError, Weak};
 use std::thread;
 use std::time::{Duration, Instant};
 
 use rusqlite::Connection;
+
+use super::error::Result;
+use super::place::Place;
 
 /// How long nothing is written before the log is emptied.
 const QUIET: Duration = Duration::from_millis(150);
@@ -26,19 +29,30 @@ pub(super) fn now(connection: &Connection) -> rusqlite::Result<bool> {
 }
 
 /// Empties the log after each pause in the writing that is told of, as long as the writer is there.
-pub(super) fn whenever_quiet(writer: Weak<Mutex<Connection>>) -> std::io::Result<Sender<()>> {
+pub(super) fn whenever_quiet(
+    writer: Weak<Mutex<Connection>>,
+    place: Arc<Place>,
+) -> std::io::Result<Sender<()>> {
     let (wrote, told) = channel();
-    thread::Builder::new().name("checkpoint".to_owned()).spawn(move || follow(&writer, &told))?;
+    thread::Builder::new().name("checkpoint".to_owned()).spawn(move || follow(&writer, &place, &told))?;
     Ok(wrote)
 }
 
-fn follow(writer: &Weak<Mutex<Connection>>, told: &Receiver<()>) {
+/// Empties the log into the file where that is still the file it belongs to.
+pub(super) fn carry_over(connection: &Connection, place: &Place) -> Result<bool> {
+    place.check()?;
+    let done = now(connection);
+    place.note();
+    Ok(done?)
+}
+
+fn follow(writer: &Weak<Mutex<Connection>>, place: &Place, told: &Receiver<()>) {
     while told.recv().is_ok() {
         let since = Instant::now();
         loop {
             while since.elapsed() < AT_MOST && told.recv_timeout(QUIET).is_ok() {}
             let Some(writer) = writer.upgrade() else { return };
-            let done = now(&writer.lock().unwrap_or_else(PoisonError::into_inner));
+            let done = carry_over(&writer.lock().unwrap_or_else(PoisonError::into_inner), place);
             match done {
                 Ok(true) => break,
                 // A reader is in the middle of something: again in a moment, unless the workshop is closed.

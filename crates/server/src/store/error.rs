@@ -38,6 +38,21 @@ pub enum StoreError {
          stop the program and start it again to go on with the other"
     )]
     Replaced(String),
+    /// Other content was written into the file.
+    #[error(
+        "nothing was changed: something else wrote over the workshop's file, {0}. Stop the program. Then start it again to \
+         go on with what is there now, or restore a copy first: there are dated ones in {0}.copies"
+    )]
+    Overwritten(String),
+    /// The file's pages are not as SQLite left them.
+    #[error("the workshop's file is damaged: {0}")]
+    Damaged(String),
+    /// The file may only be read for now.
+    #[error("nothing was changed: {0}")]
+    ReadOnly(String),
+    /// A copy that cannot be restored.
+    #[error("this copy is not restored: {0}. What was there is left as it is")]
+    Unsound(String),
     /// There is a file where a new one was to be made.
     #[error("there is a file called {0} already; choose another name")]
     Occupied(String),

@@ -5,6 +5,7 @@ pub(crate) mod bench;
 pub(crate) mod carried;
 mod checkpoint;
 pub(crate) mod checks;
+pub mod copies;
 mod error;
 pub(crate) mod history;
 pub(crate) mod ledger;
@@ -13,23 +14,28 @@ pub(crate) mod picks;
 pub(crate) mod pieces;
 mod place;
 pub(crate) mod rack;
+mod restore;
 mod search;
 pub(crate) mod sessions;
 mod settings;
 pub(crate) mod shelf;
+mod sound;
 pub(crate) mod whole;
+mod written;
 
 pub(crate) use error::Result;
 pub use error::StoreError;
 pub use place::Held;
 pub(crate) use settings::{keep_settings, settings};
+pub use sound::Soundness;
 
-use std::path::Path;
+use std::path::{Path, PathBuf};
 use std::sync::mpsc::Sender;
 use std::sync::{Arc, LazyLock, Mutex, MutexGuard, PoisonError, RwLock};
 
 use lorimant_core::tool::workshop::Workshop;
 use r2d2_sqlite::SqliteConnectionManager;
+use rusqlite::config::DbConfig;
 use rusqlite::{Connection, OpenFlags, OptionalExtension, Transaction, TransactionBehavior};
 use rusqlite_migration::{M, Migrations};
 
@@ -38,7 +44,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 11] = [
+const VERSIONS: [&str; 12] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -50,6 +56,7 @@ const VERSIONS: [&str; 11] = [
     include_str!("../../migrations/09-orders.sql"),
     include_str!("../../migrations/10-chains.sql"),
     include_str!("../../migrations/11-readings.sql"),
+    include_str!("../../migrations/12-written.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));
@@ -63,14 +70,25 @@ pub struct Store {
     place: Arc<Place>,
     /// Told of each write, so that the log is emptied into the file once there is a pause.
     wrote: Sender<()>,
+    /// Why nothing is written for now: the disk is full, or the file is damaged.
+    only_read: Option<Arc<str>>,
     /// What planning needs of the workshop, read anew with every write; nothing where it could not be read since.
     workshop: Arc<RwLock<Option<Arc<Workshop>>>>,
 }
 
 fn prepare(connection: &mut Connection) -> rusqlite::Result<()> {
+    // The log is carried into the file by [`checkpoint`] alone, which looks first whether that is still the same file.
+    connection.set_db_config(DbConfig::SQLITE_DBCONFIG_NO_CKPT_ON_CLOSE, true)?;
     connection.execute_batch(
-        "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;",
+        "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000; \
+         PRAGMA wal_autocheckpoint = 0;",
     )?;
+    search::teach(connection)
+}
+
+/// Opens a file that can only be read: no log, no index beside it.
+fn prepare_reading(connection: &mut Connection) -> rusqlite::Result<()> {
+    connection.execute_batch("PRAGMA query_only = ON;")?;
     search::teach(connection)
 }
 
@@ -94,27 +112,155 @@ pub(crate) fn read_workshop(connection: &Connection) -> Result<Workshop> {
     })
 }
 
+/// How a file that can only be read is opened.
+const ONLY_READ: OpenFlags =
+    OpenFlags::SQLITE_OPEN_READ_ONLY.union(OpenFlags::SQLITE_OPEN_URI).union(OpenFlags::SQLITE_OPEN_NO_MUTEX);
+
+fn open_to_write(place: &Place) -> Result<Connection> {
+    let mut writer = Connection::open(place.path())?;
+    place::is_ours(&writer, VERSIONS.len())?;
+    let version = place::version(&writer)?;
+    let problems = sound::quick(&writer)?;
+    if let Some(problem) = problems.first() {
+        return Err(StoreError::Damaged(problem.clone()));
+    }
+    prepare(&mut writer)?;
+    if (1..VERSIONS.len()).contains(&version) {
+        copies::make(&writer, place.path(), copies::Why::Update)?;
+    }
+    MIGRATIONS.to_latest(&mut writer)?;
+    // What an earlier server that was killed left in the log.
+    checkpoint::now(&writer)?;
+    Ok(writer)
+}
+
+fn open_to_read(place: &Place) -> Result<Connection> {
+    let mut connection = Connection::open_with_flags(place.only_read_name()?, ONLY_READ)?;
+    prepare_reading(&mut connection)?;
+    Ok(connection)
+}
+
+/// Why a file that cannot be opened to be written may still be read; none where it may not.
+fn only_read_because(error: &StoreError) -> Option<String> {
+    let code = match error {
+        StoreError::Damaged(_) => {
+            return Some(
+                "the workshop's file is damaged. What can be read is shown. Restore a copy under Settings"
+                    .to_owned(),
+            );
+        }
+        StoreError::Sqlite(broken) => broken.sqlite_error_code()?,
+        StoreError::Migration(rusqlite_migration::Error::RusqliteError { err, .. }) => {
+            err.sqlite_error_code()?
+        }
+        _ => return None,
+    };
+    match code {
+        rusqlite::ErrorCode::DiskFull | rusqlite::ErrorCode::SystemIoFailure => Some(
+            "there is no room left on the disk the workshop's file is on. Everything can be read. Make room, then start \
+             the program again"
+                .to_owned(),
+        ),
+        rusqlite::ErrorCode::ReadOnly | rusqlite::ErrorCode::PermissionDenied => Some(
+            "the workshop's file may only be read. Give this program the right to write to it and to its folder, then \
+             start it again"
+                .to_owned(),
+        ),
+        rusqlite::ErrorCode::DatabaseCorrupt => Some(
+            "the workshop's file is damaged. What can be read is shown. Restore a copy under Settings".to_owned(),
+        ),
+        _ => None,
+    }
+}
+
 impl Store {
     /// Opens the file, makes it if it is not there, and brings its tables up to date.
     ///
     /// # Errors
     /// When the file cannot be opened or is no workshop file of this program or an older one.
     pub fn open(path: &Path) -> Result<Self> {
-        let place = Place::of(path)?;
-        let mut writer = Connection::open(place.path())?;
-        place::is_ours(&writer, VERSIONS.len())?;
-        prepare(&mut writer)?;
-        MIGRATIONS.to_latest(&mut writer)?;
-        // What an earlier server that was killed left in the log.
-        checkpoint::now(&writer)?;
-        let manager = SqliteConnectionManager::file(place.path()).with_init(prepare);
+        let place = Arc::new(Place::of(path)?);
+        let (writer, only_read) = match open_to_write(&place) {
+            Ok(writer) => (writer, None),
+            Err(error) => match only_read_because(&error) {
+                // What is there can be read, and says why nothing is written.
+                Some(why) => (open_to_read(&place)?, Some(Arc::from(why))),
+                None => return Err(error),
+            },
+        };
+        let manager = match only_read {
+            None => SqliteConnectionManager::file(place.path()).with_init(prepare),
+            Some(_) => SqliteConnectionManager::file(place.only_read_name()?)
+                .with_flags(ONLY_READ)
+                .with_init(prepare_reading),
+        };
         let readers = r2d2::Pool::builder().max_size(4).min_idle(Some(0)).build(manager)?;
+        place.note();
         let writer = Arc::new(Mutex::new(writer));
-        let wrote = checkpoint::whenever_quiet(Arc::downgrade(&writer)).map_err(StoreError::Unopened)?;
-        let store = Self { writer, readers, place: Arc::new(place), wrote, workshop: Arc::default() };
-        let workshop = read_workshop(&store.writer())?;
-        store.know(Some(workshop));
+        let wrote = checkpoint::whenever_quiet(Arc::downgrade(&writer), Arc::clone(&place))
+            .map_err(StoreError::Unopened)?;
+        let store = Self { writer, readers, place, wrote, only_read, workshop: Arc::default() };
+        let workshop = read_workshop(&store.writer());
+        match (workshop, &store.only_read) {
+            (Ok(workshop), _) => store.know(Some(workshop)),
+            // Of a damaged file what can be read is read.
+            (Err(error), Some(_)) => tracing::error!(%error, "the workshop cannot be read"),
+            (Err(error), None) => return Err(error),
+        }
         Ok(store)
+    }
+
+    /// Why nothing is written for now, in a sentence; none where the file can be written.
+    #[must_use]
+    pub fn only_read(&self) -> Option<&str> {
+        self.only_read.as_deref()
+    }
+
+    /// Whether the file is there, is the one that was opened, can be read, and may be written.
+    ///
+    /// # Errors
+    /// What is wrong with it.
+    pub fn health(&self) -> Result<()> {
+        self.may_write()?;
+        self.read(|c| Ok(c.query_row("SELECT mark FROM written", [], |_| Ok(()))?))
+    }
+
+    fn may_write(&self) -> Result<()> {
+        match &self.only_read {
+            Some(why) => Err(StoreError::ReadOnly(why.to_string())),
+            None => self.place.check(),
+        }
+    }
+
+    /// Makes the day's copy where it is due; gives where it is.
+    ///
+    /// # Errors
+    /// When it cannot be written.
+    pub fn copy_of_the_day(&self) -> Result<Option<PathBuf>> {
+        if self.may_write().is_err() || !copies::is_due(self.place.path()) {
+            return Ok(None);
+        }
+        self.read(|connection| copies::make(connection, self.place.path(), copies::Why::Daily)).map(Some)
+    }
+
+    /// The dated copies there are, the newest first.
+    #[must_use]
+    pub fn copies(&self) -> Vec<copies::Copied> {
+        copies::all(self.place.path())
+    }
+
+    /// Looks whether a file is sound; nothing in it is changed.
+    ///
+    /// # Errors
+    /// When it cannot be read, or is no workshop's.
+    pub fn check_file(path: &Path) -> Result<Soundness> {
+        if !path.exists() {
+            return Err(StoreError::Gone(path.display().to_string()));
+        }
+        let connection = Connection::open_with_flags(path, OpenFlags::SQLITE_OPEN_READ_ONLY)?;
+        search::teach(&connection)?;
+        place::is_ours(&connection, VERSIONS.len())?;
+        sound::whole(&connection)
     }
 
     fn writer(&self) -> MutexGuard<'_, Connection> {
@@ -139,9 +285,10 @@ impl Store {
     pub(crate) fn write<T>(&self, work: impl FnOnce(&Transaction) -> Result<T>) -> Result<T> {
         // The workshop is read anew before the next writer may begin, so that no older one is ever known after it.
         let mut writer = self.writer();
-        self.place.check()?;
+        self.may_write()?;
         let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
         let done = work(&transaction)?;
+        written::count(&transaction)?;
         transaction.commit()?;
         // Nobody listens only where the workshop is being closed, which empties the log as well.
         let _ = self.wrote.send(());
@@ -186,7 +333,13 @@ impl Store {
     /// # Errors
     /// When the file cannot be written.
     pub fn settle(&self) -> Result<()> {
-        checkpoint::now(&self.writer())?;
+        if self.only_read.is_some() {
+            return Ok(());
+        }
+        let writer = self.writer();
+        checkpoint::carry_over(&writer, &self.place)?;
+        // All of it is in the file: nothing need lie beside it.
+        writer.set_db_config(DbConfig::SQLITE_DBCONFIG_NO_CKPT_ON_CLOSE, false)?;
         Ok(())
     }
 
@@ -221,12 +374,35 @@ impl Store {
     /// # Errors
     /// When the file cannot be written.
     pub fn set_passphrase_hash(&self, hash: &str) -> Result<()> {
-        let sql = "INSERT INTO passphrase (id, hash) VALUES (1, ?1) ON CONFLICT (id) DO UPDATE SET hash = ?1";
-        self.write(|t| {
-            t.execute(sql, [hash])?;
-            // Whoever knew the old one is to type the new one.
-            t.execute("DELETE FROM sessions", [])?;
-            Ok(())
-        })
+        self.write(|t| set_passphrase(t, hash))
     }
+
+    /// Sets the hash of the passphrase of a file that a server may have open: it is told by the file itself, and the file is
+    /// left to that server otherwise.
+    ///
+    /// # Errors
+    /// When the file is no workshop's, or cannot be written.
+    pub fn set_passphrase_of(path: &Path, hash: &str) -> Result<()> {
+        match Held::take(path) {
+            Ok(_held) => Self::open(path)?.set_passphrase_hash(hash),
+            Err(StoreError::Held(_)) => {
+                let mut connection = Connection::open_with_flags(path, OpenFlags::SQLITE_OPEN_READ_WRITE)?;
+                place::is_ours(&connection, VERSIONS.len())?;
+                prepare(&mut connection)?;
+                let transaction = connection.transaction_with_behavior(TransactionBehavior::Immediate)?;
+                set_passphrase(&transaction, hash)?;
+                written::count(&transaction)?;
+                Ok(transaction.commit()?)
+            }
+            Err(error) => Err(error),
+        }
+    }
+}
+
+fn set_passphrase(transaction: &Transaction, hash: &str) -> Result<()> {
+    let sql = "INSERT INTO passphrase (id, hash) VALUES (1, ?1) ON CONFLICT (id) DO UPDATE SET hash = ?1";
+    transaction.execute(sql, [hash])?;
+    // Whoever knew the old one is to type the new one.
+    transaction.execute("DELETE FROM sessions", [])?;
+    Ok(())
 }

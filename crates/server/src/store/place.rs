@@ -6,11 +6,13 @@
 use std::fs::{File, OpenOptions, TryLockError};
 use std::io;
 use std::path::{Path, PathBuf};
-use std::time::{Duration, Instant};
+use std::sync::{Mutex, PoisonError};
+use std::time::{Duration, Instant, SystemTime};
 
 use rusqlite::{Connection, OpenFlags};
 
 use super::error::{Result, StoreError};
+use super::written;
 
 /// What tells this program's files from others': "Lori". `migrations/04-batches.sql` writes it.
 const APPLICATION_ID: i32 = 0x4C6F_7269;
@@ -22,7 +24,12 @@ const LAST_UNSIGNED: i32 = 3;
 pub(super) struct Place {
     path: PathBuf,
     file: Identity,
+    /// The file as this program left it: only what is carried over from the log changes it.
+    left: Mutex<Left>,
 }
+
+/// How long the file is, and when it was last changed.
+type Left = Option<(u64, SystemTime)>;
 
 /// What stays the same of a file whatever it is called; nothing where the system does not tell.
 type Identity = Option<(u64, u64)>;
@@ -57,7 +64,18 @@ impl Place {
     fn there(path: &Path) -> Result<Self> {
         let path = path.canonicalize().map_err(StoreError::Unopened)?;
         let file = identity(&path).map_err(StoreError::Unopened)?;
-        Ok(Self { path, file })
+        let left = Mutex::new(left(&path).map_err(StoreError::Unopened)?);
+        Ok(Self { path, file, left })
+    }
+
+    /// Notes the file as it is now, after this program has changed it.
+    pub(super) fn note(&self) {
+        *self.left.lock().unwrap_or_else(PoisonError::into_inner) = left(&self.path).ok().flatten();
+    }
+
+    fn is_as_left(&self) -> io::Result<bool> {
+        let known = *self.left.lock().unwrap_or_else(PoisonError::into_inner);
+        Ok(known.is_none() || known == left(&self.path)?)
     }
 
     /// The file's whole path.
@@ -72,16 +90,32 @@ impl Place {
         })
     }
 
+    /// The file as SQLite is told of one that only is read, and that nobody changes.
+    pub(super) fn only_read_name(&self) -> Result<String> {
+        let name = self.name()?.replace('%', "%25").replace('?', "%3f").replace('#', "%23");
+        Ok(format!("file:{name}?immutable=1"))
+    }
+
     /// Refuses where the file is no longer the one that was opened.
     pub(super) fn check(&self) -> Result<()> {
         let path = || self.path.display().to_string();
         match identity(&self.path) {
-            Ok(file) if file == self.file => Ok(()),
+            Ok(file) if file == self.file => match self.is_as_left() {
+                Ok(true) => Ok(()),
+                // Something else was written into the same file.
+                Ok(false) => Err(StoreError::Overwritten(path())),
+                Err(error) => Err(StoreError::Unopened(error)),
+            },
             Ok(_) => Err(StoreError::Replaced(path())),
             Err(error) if error.kind() == io::ErrorKind::NotFound => Err(StoreError::Gone(path())),
             Err(error) => Err(StoreError::Unopened(error)),
         }
     }
+}
+
+fn left(path: &Path) -> io::Result<Left> {
+    let found = std::fs::metadata(path)?;
+    Ok(found.modified().ok().map(|changed| (found.len(), changed)))
 }
 
 fn identity(path: &Path) -> io::Result<Identity> {
@@ -96,6 +130,12 @@ fn identity(path: &Path) -> io::Result<Identity> {
         let _ = found;
         Ok(None)
     }
+}
+
+/// The version of a file's form; 0 of a new one.
+pub(super) fn version(connection: &Connection) -> Result<usize> {
+    let version: i32 = connection.pragma_query_value(None, "user_version", |row| row.get(0))?;
+    Ok(usize::try_from(version).unwrap_or(0))
 }
 
 /// Refuses a file that another program made, or a newer one of this; nothing is written to it.
@@ -159,7 +199,15 @@ impl Held {
         let start = Instant::now();
         loop {
             match file.try_lock() {
-                Ok(()) => return Ok(Self(std::mem::ManuallyDrop::new(file))),
+                Ok(()) => {
+                    if let Some(aside) = written::set_a_strange_log_aside(place.path())? {
+                        tracing::warn!(
+                            aside = %aside.display(),
+                            "the log beside the file was left by another file, and is not carried into this one"
+                        );
+                    }
+                    return Ok(Self(std::mem::ManuallyDrop::new(file)));
+                }
                 // The one before may be about to end.
                 Err(TryLockError::WouldBlock) if start.elapsed() < PATIENCE => std::thread::sleep(AGAIN),
                 Err(TryLockError::WouldBlock) => return Err(StoreError::Held(served_at(place.path()))),
