@@ -112,7 +112,7 @@ pub(super) fn set_a_strange_log_aside(path: &Path) -> Result<Option<PathBuf>> {
 mod tests {
     #![allow(clippy::unwrap_used)]
 
-    use super::*;
+    use crate::store::written::{BEGINS, Mark, WORKSHOP, belongs};
 
     fn mark(writes: u64) -> Mark {
         Mark { workshop: "a".repeat(WORKSHOP), writes }
