@@ -476,7 +476,7 @@ fn a_fit_names_what_it_changed_and_keeps_to_the_tools_there_are() {
     };
     // Rods by halves of a millimetre: half a millimetre more is the next rod.
     let fitted = wider(0.5).unwrap();
-    assert_eq!(fitted.changes, ["crown: 9.5 mm instead of 9 mm"]);
+    assert_eq!(fitted.changes, ["crown 9.5 mm instead of 9 mm"]);
     let none = Workshop { rods: vec![Mandrel::round(8.5)], ..bench() };
     let mm = hook.measure(Measure::Width).unwrap() + 4.0;
     let refused = hook.fitted_with(&[Target { measure: Measure::Width, mm }], &none).unwrap_err();

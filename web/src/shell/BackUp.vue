@@ -19,7 +19,7 @@ const whys: Record<string, string> = {
 const shown = computed(() =>
   (copies.value ?? []).slice(0, 8).map((copy) => ({
     name: copy.name,
-    text: `${new Date(copy.made_at).toLocaleString()}, ${whys[copy.why] ?? copy.why}, ${megabytes(copy.bytes)}`,
+    text: `${new Date(copy.made_at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}, ${whys[copy.why] ?? copy.why}, ${megabytes(copy.bytes)}`,
   })),
 )
 const megabytes = (bytes: number) => `${Math.max(bytes / 1e6, 0.1).toFixed(1)} MB`
@@ -97,7 +97,11 @@ async function restore() {
     data-test="restore-chooser"
     @change="choose"
   />
-  <SaveButton path="/api/workshop.jsonl" data-test="all-lines">Export everything as open lines</SaveButton>
+  <div>
+    <SaveButton class="ml-n4" path="/api/workshop.jsonl" data-test="all-lines">
+      Export everything as open lines
+    </SaveButton>
+  </div>
   <details v-if="shown.length" class="copies">
     <summary>Dated copies, made daily and before each update and restore</summary>
     <ul>

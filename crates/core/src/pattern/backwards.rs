@@ -39,7 +39,7 @@ pub struct Target {
 pub struct Fitted {
     /// The piece.
     pub request: PatternRequest,
-    /// What gave way for it: `front: 12.4 mm instead of 11 mm`.
+    /// What gave way for it: `front 12.4 mm instead of 11 mm`.
     pub changes: Vec<String>,
 }
 
@@ -171,13 +171,13 @@ impl PatternRequest {
         Ok(Fitted { changes, request: fitted })
     }
 
-    /// Its dimensions that another request has otherwise: `back: 15.7 mm instead of 19 mm`.
+    /// Its dimensions that another request has otherwise: `back 15.7 mm instead of 19 mm`.
     pub(super) fn changed_to(&self, other: &Self, unit: LengthUnit) -> Vec<String> {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
             let (old, new) = (self.value(parameter.name), other.value(parameter.name));
             let said = |value| value_text(parameter, value, unit);
             ((new - old).abs() >= SEEN_MM)
-                .then(|| format!("{}: {} instead of {}", parameter.label, said(new), said(old)))
+                .then(|| format!("{} {} instead of {}", parameter.label, said(new), said(old)))
         });
         changes.collect()
     }

@@ -295,11 +295,11 @@ impl Formed<'_> {
 }
 
 impl PatternRequest {
-    /// The headline of what comes of it: `Open ear wires of 50.8 mm (2 in): back 15.7 mm instead of 19 mm`.
+    /// The headline of what comes of it: `Open ear wires cut from 50.8 mm (2 in): back 15.7 mm instead of 19 mm`.
     #[must_use]
     pub(crate) fn of_tools_told(&self, tools: &Tools, fitted: &Fitted, unit: LengthUnit) -> String {
         let mut of = vec![];
-        of.extend(tools.cut_mm.map(|mm| format!("from {} cut", both(mm))));
+        of.extend(tools.cut_mm.map(|mm| format!("cut from {}", both(mm))));
         of.extend(tools.plier.as_ref().map(|plier| format!("on the {}", plier.trim())));
         of.extend(tools.jaw_mm.map(|mm| format!("at the mark {} from the tip", on_ruler(mm, unit))));
         let name = capital(self.kind.0.plural);

@@ -18,7 +18,7 @@ const sizes = computed(() => [
   { key: 'width', label: 'Width, over the wire', hint: now(pattern.worked?.form.width_mm) },
 ])
 const inHand = computed(() => [
-  { key: 'cut_mm', label: 'Cut length', hint: now(pattern.worked?.form.blank.flush_mm) },
+  { key: 'cut_mm', label: 'Cut length, flush to flush', hint: '2 in, 50 mm' },
   { key: 'plier', label: 'Pliers', hint: 'a name under Tools, or two jaws: 5/7' },
   { key: 'jaw_mm', label: 'Jaw mark, from the tip', hint: 'for tapered jaws' },
 ])
