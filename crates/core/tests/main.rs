@@ -44,6 +44,7 @@ mod sizes;
 mod stock;
 mod surfaces;
 mod trials;
+mod ways;
 mod wording;
 mod words;
 mod workings;
