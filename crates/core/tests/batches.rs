@@ -2,6 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use jiff::Timestamp;
+use lorimant_core::bench::rest::at_it_min;
 use lorimant_core::bench::{Batch, BatchStanding, Counted, Event, Happened, Task};
 use lorimant_core::making::{Changes, Operation};
 use lorimant_core::pattern::{Kind, PatternRequest};
@@ -276,4 +277,27 @@ proptest! {
         let spoiled: u32 = bench.standing().spoiled.iter().map(|one| one.n).sum();
         prop_assert!(bench.standing().whole_n + spoiled >= all || coiled);
     }
+}
+
+/// The time a step took is the gaps between its presses; a gap over five minutes was a pause.
+#[test]
+fn a_gap_over_five_minutes_is_no_work() {
+    let batch = Batch::of("clasps", Piece::Finding(usual("hook-clasp")), 4);
+    let tasks = batch.tasks(&Workshop::default()).unwrap();
+    let cut = tasks.iter().position(|task| task.step.operation == Operation::Cut).unwrap();
+    let press = |at: usize, minutes: i64| Event {
+        key: format!("press-{at}-{minutes}"),
+        step_n: u32::try_from(at).unwrap() + 1,
+        happened: Happened::Done,
+        n: 1,
+        reason: String::new(),
+        at: "2026-03-02T18:00:00Z".parse::<Timestamp>().unwrap() + jiff::SignedDuration::from_mins(minutes),
+    };
+    let mut events: Vec<Event> = (0..cut).map(|at| press(at, 0)).collect();
+    events.extend([0, 4, 10, 13].map(|minutes| press(cut, minutes)));
+    // 4 and 3 minutes of work; the six between them were a pause.
+    assert!((batch.standing(&tasks, &events).tasks[cut].took_min - 7.0).abs() < 1e-9);
+    let presses: Vec<Timestamp> = events.iter().map(|event| event.at).collect();
+    let now = presses.last().copied().unwrap();
+    assert!((at_it_min(&presses, now, 15.0) - 7.0).abs() < 1e-9);
 }

@@ -121,14 +121,14 @@ fn is_its_wire(t: &Transaction, batch: &Batch, lot: i64) -> Result<()> {
     let entry: Entry<Lot> = Shelf::Lots.get(t, lot)?;
     let mut wires = vec![];
     let _ = batch.piece.clone().with_wires(|wire| wires.push(wire.clone()));
-    if wires.iter().any(|wire| entry.record.wire.stands_for(wire)) {
+    if wires.iter().any(|wire| entry.record.covered_wire().stands_for(wire)) {
         return Ok(());
     }
     let unit = settings(t)?.0.habits().unit;
     let said = format!(
         "{} is {}, and this batch is made of {}. Choose a lot of that wire.",
         entry.name,
-        entry.record.wire.shown(unit),
+        entry.record.covered_wire().shown(unit),
         batch.piece.wire().shown(unit)
     );
     Err(StoreError::Refused(Fault::new("lot", said).into()))
