@@ -6,6 +6,7 @@ use lorimant_core::ask::answer;
 use lorimant_core::making::Operation;
 use lorimant_core::pattern::Kind;
 use lorimant_core::pattern::from_tools::Tools;
+use lorimant_core::tool::cutting::Method;
 use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::length::{Habits, LengthUnit};
@@ -121,6 +122,24 @@ fn pliers_are_asked_in_a_line(#[case] line: &str) {
     let reply = answer(line, &shop(LengthUnit::Mm), &Vec::new);
     let made = reply.pattern.unwrap_or_else(|| panic!("{line}: {:?} {:?}", reply.unclear, reply.missing));
     assert!((made.value("crown_mm") - 7.6).abs() < 0.1, "{line}: {}", reply.headline);
+}
+
+/// A way of cutting before a size is no cut length.
+#[rstest]
+#[case("120 rings flush cut 5 mm inside copper 18 soft")]
+#[case("flush cut 5 mm rings copper 18 ga")]
+#[case("rings 5 mm inside double flush cut 1 mm copper")]
+fn rings_that_are_flush_cut_are_rings(#[case] line: &str) {
+    let reply = answer(line, &shop(LengthUnit::Mm), &Vec::new);
+    let plan = reply.request.unwrap_or_else(|| panic!("{line}: {:?} {:?}", reply.unclear, reply.missing));
+    assert_eq!(plan.cutting.method, Method::DoubleFlush, "{line}");
+}
+
+/// Two inches written with their sign leave nothing behind that is not understood.
+#[test]
+fn a_cut_is_read_with_the_sign_of_inches() {
+    let reply = answer("ear wires cut to 2″", &shop(LengthUnit::Mm), &Vec::new);
+    assert!(reply.unclear.is_empty() && reply.headline.contains("50.8 mm"), "{reply:?}");
 }
 
 #[test]

@@ -216,11 +216,8 @@ fn back_up(data: &Path, to: &Path) -> anyhow::Result<()> {
 }
 
 fn restore(from: &Path, data: &Path) -> anyhow::Result<()> {
-    let said = || format!("cannot restore {}", data.display());
-    let _held = Held::take(data).with_context(said)?;
-    let store = Store::open(data).with_context(said)?;
-    let kept = store.restore(from).with_context(said)?;
-    store.settle()?;
+    let kept =
+        Store::restore_file(from, data).with_context(|| format!("cannot restore {}", data.display()))?;
     print(&format!(
         "All of {} is in {} now. What it replaced is kept in {}.",
         from.display(),

@@ -361,3 +361,74 @@ fn the_days_copy_is_made_once() {
     old.set_modified(long_ago).unwrap();
     assert!(store.copy_of_the_day().unwrap().is_some());
 }
+
+/// A restore is acknowledged: a kill right after it, before the log is carried over, takes nothing of it back.
+#[test]
+fn a_restore_survives_a_kill_right_after_it() {
+    let folder = tempfile::tempdir().unwrap();
+    let (file, copy) = (folder.path().join("workshop.lorimant"), folder.path().join("copy.backup"));
+    let store = Store::open(&file).unwrap();
+    store.set_passphrase_hash("of the copy").unwrap();
+    store.back_up(&copy).unwrap();
+    lorimant_server::load_demo(&store).unwrap();
+    store.set_passphrase_hash("of this machine").unwrap();
+    store.settle().unwrap();
+    store.restore(&copy).unwrap();
+    // What a kill leaves: the file and the log as they are now.
+    let after = folder.path().join("after.lorimant");
+    std::fs::copy(file.with_extension("lorimant-wal"), after.with_extension("lorimant-wal")).unwrap();
+    std::fs::copy(&file, &after).unwrap();
+    let _held = Held::take(&after).unwrap();
+    let killed = Store::open(&after).unwrap();
+    assert_eq!(plans_in(&after).len(), 0, "the demo's plans were replaced");
+    assert_eq!(killed.passphrase_hash().unwrap().as_deref(), Some("of this machine"));
+}
+
+/// The case a restore is for: the damaged file is kept as it is, and the copy takes its place.
+#[test]
+fn a_damaged_file_is_restored_by_the_command_line() {
+    let folder = tempfile::tempdir().unwrap();
+    let (file, copy) = (folder.path().join("workshop.lorimant"), folder.path().join("copy.backup"));
+    let store = Store::open(&file).unwrap();
+    lorimant_server::load_demo(&store).unwrap();
+    store.settle().unwrap();
+    store.back_up(&copy).unwrap();
+    let wanted = plans_in(&copy);
+    drop(store);
+    let mut bytes = std::fs::read(&file).unwrap();
+    for page in 2..bytes.len() / 4096 {
+        bytes[page * 4096..page * 4096 + 64].fill(0xAB);
+    }
+    std::fs::write(&file, &bytes).unwrap();
+    assert!(Store::open(&file).unwrap().only_read().is_some_and(|why| why.contains("lorimant restore")));
+    let (from, data) = (copy.to_str().unwrap(), file.to_str().unwrap());
+    let restored = program(&["restore", "--from", from, "--data", data]);
+    assert!(restored.status.success(), "{}", said(&restored));
+    let store = Store::open(&file).unwrap();
+    assert!(store.only_read().is_none());
+    assert_eq!(std::fs::read(&store.copies()[0].path).unwrap(), bytes, "the damaged one is kept");
+    drop(store);
+    assert_eq!(plans_in(&file), wanted);
+    assert!(Store::check_file(&file).unwrap().problems.is_empty());
+}
+
+/// A copy of an older form is brought up to date before it takes anything's place.
+#[test]
+fn a_copy_of_an_older_form_is_restored() {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("workshop.lorimant");
+    let store = Store::open(&file).unwrap();
+    for version in [1, 3, 8] {
+        let old = format!("{}/tests/frozen/version-{version}.lorimant", env!("CARGO_MANIFEST_DIR"));
+        store.restore(Path::new(&old)).unwrap();
+        store.settle().unwrap();
+        let records = |path: &Path| -> i64 {
+            let connection = rusqlite::Connection::open(path).unwrap();
+            connection.query_row("SELECT count(*) FROM entries", [], |row| row.get(0)).unwrap()
+        };
+        let copy = folder.path().join("old.lorimant");
+        std::fs::copy(&old, &copy).unwrap();
+        assert_eq!(records(&file), records(&copy), "version {version}");
+        assert!(Store::check_file(&file).unwrap().problems.is_empty());
+    }
+}

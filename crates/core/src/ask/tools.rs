@@ -18,6 +18,10 @@ const CUT: [&str; 10] = [
     "cut to ",
     "cut ",
 ];
+/// What makes a length something else than what is cut.
+const NOT_CUT: [&str; 8] = ["wire", "inside", "outside", "thick", "ring", "jump ring", "rod", "mandrel"];
+/// Ways of cutting that end with the word.
+const WAYS: [&str; 5] = ["flush ", "flush-", "double ", "saw ", "saw-"];
 /// What leads to a place on a jaw.
 const MARK: [&str; 6] = ["jaw mark at ", "jaw mark ", "marked at ", "mark at ", "marked ", "mark "];
 
@@ -42,9 +46,7 @@ pub(super) fn taken(text: &str, workshop: &Workshop, reply: &mut Answer) -> (Too
         (tools.plier, rest) = (Some(name), blanked(&rest, from, to));
     }
     // Letters are those typed: only what was taken is blank.
-    let kept = text
-        .char_indices()
-        .map(|(i, c)| if rest.as_bytes().get(i) == Some(&b' ') && c.is_ascii() { ' ' } else { c });
+    let kept = text.char_indices().map(|(i, c)| if rest.as_bytes().get(i) == Some(&b' ') { ' ' } else { c });
     (tools, kept.collect())
 }
 
@@ -71,9 +73,9 @@ fn length_at(text: &str, workshop: &Workshop) -> Option<(f64, usize)> {
             .then_some((reading.mm, *to))
     };
     let found = ends.iter().rev().find_map(reads)?;
-    // `1 mm wire` is the wire.
+    // `1 mm wire` is the wire, `flush cut 5 mm rings` are rings.
     let next = text[found.1..].trim_start();
-    (!next.starts_with("wire") && !next.starts_with("inside") && !next.starts_with("thick")).then_some(found)
+    (!NOT_CUT.iter().any(|word| next.starts_with(word))).then_some(found)
 }
 
 fn led(text: &str, leads: &[&str], workshop: &Workshop) -> Option<(f64, usize, usize)> {
@@ -81,7 +83,8 @@ fn led(text: &str, leads: &[&str], workshop: &Workshop) -> Option<(f64, usize, u
         text.match_indices(lead).find_map(|(at, _)| {
             let from = at + lead.len();
             let (mm, letters) = length_at(&text[from..], workshop)?;
-            begins_word(text, at).then_some((mm, at, from + letters))
+            let way = WAYS.iter().any(|way| text[..at].ends_with(way));
+            (begins_word(text, at) && !way).then_some((mm, at, from + letters))
         })
     })
 }

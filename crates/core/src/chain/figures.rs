@@ -37,12 +37,11 @@ impl ChainPlan {
             .says("Rings of the chain itself: whole cells, as many as come nearest to the length.")
             .formula(
                 "cells × rings a cell",
-                if self.across_n > 1 {
-                    count(self.cells_n) * count(self.rings_per_cell) * count(self.across_n)
-                } else {
-                    count(self.cells_n) * count(self.rings_per_cell)
-                }
-                .comes_to(0, ""),
+                [self.rings_per_cell, self.across_n]
+                    .into_iter()
+                    .filter(|n| *n > 1)
+                    .fold(count(self.cells_n), |all, n| all * count(n))
+                    .comes_to(0, ""),
             )
             .assumes(
                 "No two linked rings are shut beforehand.",

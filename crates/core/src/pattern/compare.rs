@@ -9,7 +9,7 @@ use crate::drawing::Drawing;
 use crate::fault::Faults;
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, caliper};
+use crate::words::length::{LengthUnit, caliper, on_ruler};
 
 /// A second finding over the first.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -80,8 +80,8 @@ impl Formed<'_> {
         }
         differ("wire", mine.wire.shown(unit), theirs.wire.shown(unit));
         let (a, b) = (self.blank(unit), other.blank(unit));
+        differ("cut length", on_ruler(a.flush_mm, unit), on_ruler(b.flush_mm, unit));
         let lengths = [
-            ("cut length", a.flush_mm, b.flush_mm),
             ("height", self.extent.size().y, other.extent.size().y),
             ("width", self.extent.size().x, other.extent.size().x),
         ];

@@ -96,18 +96,38 @@ pub fn all(file: &Path) -> Vec<Copied> {
 /// # Errors
 /// When it cannot be written; nothing is left of it then.
 pub(super) fn make(connection: &Connection, file: &Path, why: Why) -> Result<PathBuf> {
+    let path = next(file, why)?;
+    place::copy(connection, &path)?;
+    thin_out(file, why);
+    Ok(path)
+}
+
+/// Keeps a file that cannot be copied by SQLite, byte by byte.
+///
+/// # Errors
+/// When it cannot be written.
+pub(super) fn keep_as_it_is(file: &Path, why: Why) -> Result<PathBuf> {
+    let path = next(file, why)?;
+    std::fs::copy(file, &path).map_err(StoreError::Unopened)?;
+    thin_out(file, why);
+    Ok(path)
+}
+
+fn next(file: &Path, why: Why) -> Result<PathBuf> {
     let folder = folder(file);
     std::fs::create_dir_all(&folder).map_err(StoreError::Unopened)?;
     let moment = jiff::Timestamp::now().strftime("%Y-%m-%dT%H-%M-%S%.3f");
-    let path = folder.join(format!("{moment} {}{ENDS}", why.word()));
-    place::copy(connection, &path)?;
+    Ok(folder.join(format!("{moment} {}{ENDS}", why.word())))
+}
+
+/// Takes the oldest of a kind away where there are too many.
+fn thin_out(file: &Path, why: Why) {
     let of_its_kind = all(file).into_iter().filter(|copy| copy.why == why);
     for old in of_its_kind.skip(why.kept()) {
         if let Err(error) = std::fs::remove_file(&old.path) {
             tracing::warn!(%error, copy = %old.path.display(), "an old copy could not be taken away");
         }
     }
-    Ok(path)
 }
 
 /// Whether the day's copy is due.

@@ -140,15 +140,13 @@ fn open_to_read(place: &Place) -> Result<Connection> {
     Ok(connection)
 }
 
+const DAMAGED: &str = "the workshop's file is damaged. What can be read is shown. Stop the program, then restore a copy: \
+                       lorimant restore --from COPY --data FILE. There are dated copies in FILE.copies";
+
 /// Why a file that cannot be opened to be written may still be read; none where it may not.
 fn only_read_because(error: &StoreError) -> Option<String> {
     let code = match error {
-        StoreError::Damaged(_) => {
-            return Some(
-                "the workshop's file is damaged. What can be read is shown. Restore a copy under Settings"
-                    .to_owned(),
-            );
-        }
+        StoreError::Damaged(_) => return Some(DAMAGED.to_owned()),
         StoreError::Sqlite(broken) => broken.sqlite_error_code()?,
         StoreError::Migration(rusqlite_migration::Error::RusqliteError { err, .. }) => {
             err.sqlite_error_code()?
@@ -157,8 +155,8 @@ fn only_read_because(error: &StoreError) -> Option<String> {
     };
     match code {
         rusqlite::ErrorCode::DiskFull | rusqlite::ErrorCode::SystemIoFailure => Some(
-            "there is no room left on the disk the workshop's file is on. Everything can be read. Make room, then start \
-             the program again"
+            "the disk the workshop's file is on has no room left, or fails. Everything can be read. Make room, then start the \
+             program again"
                 .to_owned(),
         ),
         rusqlite::ErrorCode::ReadOnly | rusqlite::ErrorCode::PermissionDenied => Some(
@@ -166,9 +164,7 @@ fn only_read_because(error: &StoreError) -> Option<String> {
              start it again"
                 .to_owned(),
         ),
-        rusqlite::ErrorCode::DatabaseCorrupt => Some(
-            "the workshop's file is damaged. What can be read is shown. Restore a copy under Settings".to_owned(),
-        ),
+        rusqlite::ErrorCode::DatabaseCorrupt => Some(DAMAGED.to_owned()),
         _ => None,
     }
 }
@@ -290,15 +286,20 @@ impl Store {
         let done = work(&transaction)?;
         written::count(&transaction)?;
         transaction.commit()?;
+        self.written(&writer);
+        Ok(done)
+    }
+
+    /// What follows every write.
+    fn written(&self, writer: &Connection) {
         // Nobody listens only where the workshop is being closed, which empties the log as well.
         let _ = self.wrote.send(());
         // It stands written now, whatever comes of reading: that must never be said to have failed.
-        let workshop = read_workshop(&writer);
+        let workshop = read_workshop(writer);
         if let Err(error) = &workshop {
             tracing::error!(%error, "the workshop could not be read anew");
         }
         self.know(workshop.ok());
-        Ok(done)
     }
 
     fn know(&self, workshop: Option<Workshop>) {

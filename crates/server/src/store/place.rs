@@ -92,8 +92,7 @@ impl Place {
 
     /// The file as SQLite is told of one that only is read, and that nobody changes.
     pub(super) fn only_read_name(&self) -> Result<String> {
-        let name = self.name()?.replace('%', "%25").replace('?', "%3f").replace('#', "%23");
-        Ok(format!("file:{name}?immutable=1"))
+        Ok(written::as_it_stands(self.name()?))
     }
 
     /// Refuses where the file is no longer the one that was opened.

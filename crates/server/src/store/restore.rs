@@ -1,32 +1,37 @@
 //! A copy put in the place of what is there, while others go on reading.
 
 use std::path::{Path, PathBuf};
+use std::time::Duration;
 
 use rusqlite::backup::Backup;
-use rusqlite::{Connection, OpenFlags, OptionalExtension};
+use rusqlite::{Connection, OptionalExtension};
+use tempfile::TempDir;
 
 use super::error::{Result, StoreError};
-use super::{MIGRATIONS, Store, VERSIONS, copies, place, read_workshop, search, sound, written};
+use super::{Held, MIGRATIONS, Store, VERSIONS, copies, place, search, sound, written};
 
 /// Pages that are copied at a time.
 const PAGES: i32 = 1000;
 
-/// Who may come in, and where the server answers: of this machine, not of what is kept.
-struct Access {
+/// What is of this machine, not of what is kept: who may come in, where the server answers, and which write this one is.
+struct Own {
     passphrase: Option<String>,
     sessions: Vec<(Vec<u8>, i64)>,
     served: Option<String>,
+    written: Option<(String, String)>,
 }
 
-impl Access {
+impl Own {
     fn of(connection: &Connection) -> Result<Self> {
         let one = |sql| connection.query_row(sql, [], |row| row.get(0)).optional();
         let mut sessions = connection.prepare("SELECT token, seen_at FROM sessions")?;
         let sessions = sessions.query_map([], |row| Ok((row.get(0)?, row.get(1)?)))?;
+        let written = "SELECT workshop, mark FROM written";
         Ok(Self {
             passphrase: one("SELECT hash FROM passphrase")?,
             sessions: sessions.collect::<rusqlite::Result<_>>()?,
             served: one("SELECT address FROM served")?,
+            written: connection.query_row(written, [], |row| Ok((row.get(0)?, row.get(1)?))).optional()?,
         })
     }
 
@@ -41,26 +46,52 @@ impl Access {
         if let Some(address) = &self.served {
             connection.execute("INSERT INTO served (id, address) VALUES (1, ?1)", [address])?;
         }
-        Ok(())
+        if let Some((workshop, mark)) = &self.written {
+            // The log goes on from the file as it is: a restore is its next write.
+            connection.execute("UPDATE written SET workshop = ?1, mark = ?2", [workshop, mark])?;
+        }
+        written::count(connection)
     }
 }
 
-/// Refuses a copy that is no workshop's, of a newer program, or not sound.
-fn sound_copy(from: &Path) -> Result<Connection> {
-    let copy = Connection::open_with_flags(from, OpenFlags::SQLITE_OPEN_READ_ONLY)?;
-    search::teach(&copy)?;
-    place::is_ours(&copy, VERSIONS.len())?;
-    let tables: i64 = copy.query_row("SELECT count(*) FROM sqlite_master", [], |row| row.get(0))?;
-    if tables == 0 {
-        return Err(StoreError::Unsound("it is empty".to_owned()));
+/// A copy made ready to take the place of a file: checked, brought up to date, and this machine's own put in.
+struct Ready {
+    connection: Connection,
+    path: PathBuf,
+    /// Gone with all that is in it once it was used.
+    _folder: TempDir,
+}
+
+impl Ready {
+    /// Refuses a copy that is no workshop's, of a newer program, or not sound.
+    fn of(from: &Path, own: Option<&Own>) -> Result<Self> {
+        let copy = written::open_as_it_stands(from)?;
+        place::is_ours(&copy, VERSIONS.len())?;
+        if place::version(&copy)? == 0 {
+            return Err(StoreError::Unsound("it is empty".to_owned()));
+        }
+        let refused = |problems: Vec<String>| match problems.first() {
+            Some(problem) => Err(StoreError::Unsound(problem.trim_end_matches('.').to_owned())),
+            None => Ok(()),
+        };
+        refused(sound::quick(&copy)?)?;
+        let folder = tempfile::tempdir().map_err(StoreError::Unopened)?;
+        let path = folder.path().join("ready.lorimant");
+        let mut connection = Connection::open(&path)?;
+        Backup::new(&copy, &mut connection)?.run_to_completion(PAGES, Duration::ZERO, None)?;
+        search::teach(&connection)?;
+        MIGRATIONS.to_latest(&mut connection)?;
+        refused(sound::whole(&connection)?.problems)?;
+        if let Some(own) = own {
+            own.put(&connection)?;
+        }
+        Ok(Self { connection, path, _folder: folder })
     }
-    let version = place::version(&copy)?;
-    // Earlier forms have fewer tables; they are looked at whole once they are brought up to date.
-    let problems =
-        if version == VERSIONS.len() { sound::whole(&copy)?.problems } else { sound::quick(&copy)? };
-    match problems.first() {
-        Some(problem) => Err(StoreError::Unsound(problem.trim_end_matches('.').to_owned())),
-        None => Ok(copy),
+
+    /// An open file with a log keeps the size of its pages: the copy is written in it.
+    fn in_pages_of(&self, bytes: i64) -> rusqlite::Result<()> {
+        self.connection
+            .execute_batch(&format!("PRAGMA journal_mode = DELETE; PRAGMA page_size = {bytes}; VACUUM;"))
     }
 }
 
@@ -72,24 +103,38 @@ impl Store {
     /// When the copy is no workshop's, of a newer program, or damaged, and when the file cannot be written: what was there is
     /// there then.
     pub fn restore(&self, from: &Path) -> Result<PathBuf> {
-        let copy = sound_copy(from)?;
         let mut writer = self.writer();
         self.may_write()?;
-        let access = Access::of(&writer)?;
+        let ready = Ready::of(from, Some(&Own::of(&writer)?))?;
+        let page: i64 = writer.pragma_query_value(None, "page_size", |row| row.get(0))?;
+        ready.in_pages_of(page)?;
         let kept = copies::make(&writer, self.place.path(), copies::Why::Restore)?;
         // One transaction of SQLite's own: a kill in the middle leaves what was there.
-        Backup::new(&copy, &mut writer)?.run_to_completion(PAGES, std::time::Duration::ZERO, None)?;
-        MIGRATIONS.to_latest(&mut writer)?;
-        let transaction = writer.transaction()?;
-        access.put(&transaction)?;
-        written::count(&transaction)?;
-        transaction.commit()?;
-        let _ = self.wrote.send(());
-        let workshop = read_workshop(&writer);
-        if let Err(error) = &workshop {
-            tracing::error!(%error, "the workshop could not be read anew");
+        Backup::new(&ready.connection, &mut writer)?.run_to_completion(PAGES, Duration::ZERO, None)?;
+        self.written(&writer);
+        Ok(kept)
+    }
+
+    /// The same of a file that no server has, also of one that is damaged: that is kept as it is, byte by byte.
+    ///
+    /// # Errors
+    /// As [`Store::restore`]; when a server has the file.
+    pub fn restore_file(from: &Path, path: &Path) -> Result<PathBuf> {
+        let _held = Held::take(path)?;
+        let store = Self::open(path)?;
+        if store.only_read().is_none() {
+            let kept = store.restore(from)?;
+            store.settle()?;
+            return Ok(kept);
         }
-        self.know(workshop.ok());
+        let own = store.read(Own::of).ok();
+        drop(store);
+        let ready = Ready::of(from, own.as_ref())?;
+        ready.connection.execute_batch("PRAGMA journal_mode = DELETE;")?;
+        drop(ready.connection);
+        let kept = copies::keep_as_it_is(path, copies::Why::Restore)?;
+        written::nothing_beside(path);
+        std::fs::copy(&ready.path, path).map_err(StoreError::Unopened)?;
         Ok(kept)
     }
 }

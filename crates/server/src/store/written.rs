@@ -7,7 +7,7 @@
 use std::io::Read as _;
 use std::path::{Path, PathBuf};
 
-use rusqlite::{Connection, OpenFlags, Transaction};
+use rusqlite::{Connection, OpenFlags};
 
 use super::error::{Result, StoreError};
 
@@ -42,19 +42,41 @@ impl Mark {
 }
 
 /// Counts a write; part of its transaction.
-pub(super) fn count(transaction: &Transaction) -> rusqlite::Result<()> {
+pub(super) fn count(connection: &Connection) -> rusqlite::Result<()> {
     let sql = "UPDATE written SET mark = 'lorimant-written:' || workshop || ':' \
                || printf('%020d', CAST(substr(mark, -20) AS INTEGER) + 1)";
-    transaction.execute(sql, []).map(|_| ())
+    connection.execute(sql, []).map(|_| ())
+}
+
+/// A file as SQLite is told to read it by itself, whatever log lies beside it.
+pub(super) fn as_it_stands(name: &str) -> String {
+    let name = name.replace('%', "%25").replace('?', "%3f").replace('#', "%23");
+    format!("file:{name}?immutable=1")
+}
+
+/// Opens a file to read it; where no log lies beside it, nothing is put there either.
+pub(super) fn open_as_it_stands(path: &Path) -> Result<Connection> {
+    let log = std::fs::metadata(beside(path, "-wal")).is_ok_and(|log| log.len() > 0);
+    let flags = OpenFlags::SQLITE_OPEN_READ_ONLY | OpenFlags::SQLITE_OPEN_URI;
+    Ok(match path.to_str().filter(|_| !log) {
+        Some(name) => Connection::open_with_flags(as_it_stands(name), flags)?,
+        None => Connection::open_with_flags(path, OpenFlags::SQLITE_OPEN_READ_ONLY)?,
+    })
 }
 
 /// The mark in the file itself, whatever log lies beside it; none in a file of an older program.
 fn of_the_file(path: &Path) -> Option<Mark> {
-    let name = path.to_str()?.replace('%', "%25").replace('?', "%3f").replace('#', "%23");
     let flags = OpenFlags::SQLITE_OPEN_READ_ONLY | OpenFlags::SQLITE_OPEN_URI;
-    let connection = Connection::open_with_flags(format!("file:{name}?immutable=1"), flags).ok()?;
+    let connection = Connection::open_with_flags(as_it_stands(path.to_str()?), flags).ok()?;
     let mark: String = connection.query_row("SELECT mark FROM written", [], |row| row.get(0)).ok()?;
     Mark::at(mark.as_bytes())
+}
+
+/// Takes away what SQLite left beside a file that is about to be another.
+pub(super) fn nothing_beside(path: &Path) {
+    for suffix in ["-wal", "-shm"] {
+        let _ = std::fs::remove_file(beside(path, suffix));
+    }
 }
 
 fn beside(path: &Path, suffix: &str) -> PathBuf {

@@ -13,14 +13,22 @@ const open = defineModel<boolean>({ required: true })
 const pattern = usePattern()
 const { across } = useAmounts()
 const now = (mm: number | undefined) => `now ${across(mm ?? 0)}`
-const sizes = computed(() => [
-  { key: 'height', label: 'Height, over the wire', hint: now(pattern.worked?.form.height_mm) },
-  { key: 'width', label: 'Width, over the wire', hint: now(pattern.worked?.form.width_mm) },
-])
-const inHand = computed(() => [
-  { key: 'cut_mm', label: 'Cut length, flush to flush', hint: '2 in, 50 mm' },
-  { key: 'plier', label: 'Pliers', hint: 'a name under Tools, or two jaws: 5/7' },
-  { key: 'jaw_mm', label: 'Jaw mark, from the tip', hint: 'for tapered jaws' },
+const groups = computed(() => [
+  {
+    legend: 'To a size',
+    fields: [
+      { key: 'height', label: 'Height, over the wire', hint: now(pattern.worked?.form.height_mm) },
+      { key: 'width', label: 'Width, over the wire', hint: now(pattern.worked?.form.width_mm) },
+    ],
+  },
+  {
+    legend: 'From what you have',
+    fields: [
+      { key: 'cut_mm', label: 'Cut length, flush to flush', hint: '2 in, 50 mm' },
+      { key: 'plier', label: 'Pliers', hint: 'a name under Tools, or two jaws: 5/7' },
+      { key: 'jaw_mm', label: 'Jaw mark, from the tip', hint: 'for tapered jaws' },
+    ],
+  },
 ])
 const texts = ref<Record<string, string>>({})
 const notice = useNotice()
@@ -88,23 +96,10 @@ async function fit() {
       Say what size you want and the free lengths are solved for it. Or say what you have in hand, and its
       sizes follow.
     </p>
-    <fieldset>
-      <legend>To a size</legend>
+    <fieldset v-for="group in groups" :key="group.legend">
+      <legend>{{ group.legend }}</legend>
       <PaperField
-        v-for="{ key, label, hint } in sizes"
-        :key="key"
-        v-model="texts[key]"
-        :name="key"
-        :label="label"
-        :placeholder="hint"
-        persistent-placeholder
-        :data-test="`fit-${key}`"
-      />
-    </fieldset>
-    <fieldset>
-      <legend>From what you have</legend>
-      <PaperField
-        v-for="{ key, label, hint } in inHand"
+        v-for="{ key, label, hint } in group.fields"
         :key="key"
         v-model="texts[key]"
         :name="key"

@@ -115,22 +115,17 @@ impl Does for LinkRings {
                     .to_owned(),
             );
         }
+        let on_the_way = match self.shut_n {
+            0 => String::new(),
+            n => format!(" Of the rest, shut {n} as you come to them."),
+        };
         Ok(Done {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
-            text: if self.shut_n > 0 {
-                format!(
-                    "Put the {} in, one after the other, as each is drawn; shut each before the next. Of the rest, shut {} as \
-                     you come to them.",
-                    counted(self.n, "open ring"),
-                    self.shut_n
-                )
-            } else {
-                format!(
-                    "Put the {} in, one after the other, as each is drawn; shut each before the next.",
-                    counted(self.n, "open ring")
-                )
-            },
+            text: format!(
+                "Put the {} in, one after the other, as each is drawn; shut each before the next.{on_the_way}",
+                counted(self.n, "open ring")
+            ),
             hints,
             takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n) + share(0.3, self.shut_n, self.of_n))
                 .effort(bench.effort(0.0)),
