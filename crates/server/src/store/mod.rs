@@ -32,6 +32,7 @@ pub use sound::Soundness;
 use std::path::{Path, PathBuf};
 use std::sync::mpsc::Sender;
 use std::sync::{Arc, LazyLock, Mutex, MutexGuard, PoisonError, RwLock};
+use std::time::{Duration, Instant};
 
 use lorimant_core::tool::workshop::Workshop;
 use r2d2_sqlite::SqliteConnectionManager;
@@ -112,6 +113,10 @@ pub(crate) fn read_workshop(connection: &Connection) -> Result<Workshop> {
     })
 }
 
+/// How long a stop waits for readers before what was written last stays in the log, and how long between two tries.
+const SETTLE: Duration = Duration::from_secs(3);
+const AGAIN: Duration = Duration::from_millis(20);
+
 /// How a file that can only be read is opened.
 const ONLY_READ: OpenFlags =
     OpenFlags::SQLITE_OPEN_READ_ONLY.union(OpenFlags::SQLITE_OPEN_URI).union(OpenFlags::SQLITE_OPEN_NO_MUTEX);
@@ -180,7 +185,9 @@ impl Store {
             Ok(writer) => (writer, None),
             Err(error) => match only_read_because(&error) {
                 // What is there can be read, and says why nothing is written.
-                Some(why) => (open_to_read(&place)?, Some(Arc::from(why))),
+                Some(why) => {
+                    (open_to_read(&place)?, Some(Arc::from(written::with_the_log(why, place.path()))))
+                }
                 None => return Err(error),
             },
         };
@@ -338,7 +345,11 @@ impl Store {
             return Ok(());
         }
         let writer = self.writer();
-        checkpoint::carry_over(&writer, &self.place)?;
+        let begun = Instant::now();
+        // A reader in the middle of something is waited for: the day's copy, a file that is being sent.
+        while !checkpoint::carry_over(&writer, &self.place)? && begun.elapsed() < SETTLE {
+            std::thread::sleep(AGAIN);
+        }
         // All of it is in the file: nothing need lie beside it.
         writer.set_db_config(DbConfig::SQLITE_DBCONFIG_NO_CKPT_ON_CLOSE, false)?;
         Ok(())

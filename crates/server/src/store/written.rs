@@ -54,9 +54,23 @@ pub(super) fn as_it_stands(name: &str) -> String {
     format!("file:{name}?immutable=1")
 }
 
+/// Whether something was written to a file that its log still holds.
+fn has_a_log(path: &Path) -> bool {
+    std::fs::metadata(beside(path, "-wal")).is_ok_and(|log| log.len() > 0)
+}
+
+/// Why a file is only read, with what is not seen then: the log beside it cannot be read without room to index it.
+pub(super) fn with_the_log(why: String, path: &Path) -> String {
+    if has_a_log(path) {
+        format!("{why}. What was written last is in the log beside it, and is shown again then")
+    } else {
+        why
+    }
+}
+
 /// Opens a file to read it; where no log lies beside it, nothing is put there either.
 pub(super) fn open_as_it_stands(path: &Path) -> Result<Connection> {
-    let log = std::fs::metadata(beside(path, "-wal")).is_ok_and(|log| log.len() > 0);
+    let log = has_a_log(path);
     let flags = OpenFlags::SQLITE_OPEN_READ_ONLY | OpenFlags::SQLITE_OPEN_URI;
     Ok(match path.to_str().filter(|_| !log) {
         Some(name) => Connection::open_with_flags(as_it_stands(name), flags)?,
