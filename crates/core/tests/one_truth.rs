@@ -70,7 +70,13 @@ fn bag_of(piece: &Piece) -> Bag {
 }
 
 fn batch_of(piece: &Piece) -> Batch {
-    Batch { name: "the batch".to_owned(), piece: piece.clone(), schools: None, changes: Changes::default() }
+    Batch {
+        name: "the batch".to_owned(),
+        piece: piece.clone(),
+        schools: None,
+        changes: Changes::default(),
+        workshop: None,
+    }
 }
 
 /// Minutes at the bench of setting up and of one, by the route, the cost and the tasks of a batch.

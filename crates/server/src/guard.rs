@@ -1,10 +1,13 @@
 //! What stands before every request: whose it is, and what the browser may do with the answer.
 
+use std::net::SocketAddr;
+
 use axum::extract::{Request, State as Shared};
 use axum::http::{HeaderMap, HeaderName, HeaderValue, header};
 use axum::middleware::Next;
 use axum::response::{IntoResponse, Response};
 
+use crate::device;
 use crate::hosts::Hosts;
 use crate::problem::Problem;
 use crate::state::State;
@@ -20,7 +23,9 @@ pub(crate) async fn check(Shared(state): Shared<State>, request: Request, next: 
     if !open && state.sessions.wanted() && !state.sessions.knows(request.headers()) {
         return Problem::locked("This workshop is locked. Unlock it with its passphrase.").into_response();
     }
-    next.run(request).await
+    let from = request.extensions().get::<SocketAddr>().copied();
+    let device = device::named(request.headers(), from);
+    device::answering(device, next.run(request)).await
 }
 
 fn is_ours(headers: &HeaderMap, hosts: &Hosts) -> Result<(), Problem> {

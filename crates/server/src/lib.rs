@@ -5,6 +5,7 @@
 mod assets;
 mod coming;
 mod demo;
+mod device;
 mod document;
 mod export;
 mod extract;

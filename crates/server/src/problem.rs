@@ -134,8 +134,8 @@ impl From<StoreError> for Problem {
         match error {
             StoreError::Missing { .. } => Self::missing(sentence),
             StoreError::Refused(faults) => faults.into(),
-            StoreError::NotUndoable => {
-                Self::new(StatusCode::CONFLICT, "/problems/conflict", "Changed elsewhere", sentence)
+            StoreError::NotUndoable(_) => {
+                Self::new(StatusCode::CONFLICT, "/problems/conflict", "Not undone", sentence)
             }
             StoreError::Conflict { current } => {
                 let mut problem =

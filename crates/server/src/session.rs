@@ -13,7 +13,7 @@ use sha2::{Digest, Sha256};
 use tokio::sync::Semaphore;
 use tokio::task::JoinHandle;
 
-use crate::store::sessions::{self, Token};
+use crate::store::sessions::{self, Session, Token};
 use crate::store::{Store, StoreError};
 
 const COOKIE: &str = "lorimant_session";
@@ -55,11 +55,26 @@ pub(crate) enum Unopened {
     Wait(Duration),
 }
 
-/// When a session was last used, in seconds since 1970, and what the file knows of it.
-#[derive(Debug, Clone, Copy)]
-struct Seen {
-    at: i64,
-    noted: i64,
+/// A session, and when the file was last told that it is used, in seconds since 1970.
+#[derive(Debug, Clone)]
+struct Open {
+    session: Session,
+    noted_at: i64,
+}
+
+/// A device that has unlocked the workshop.
+#[derive(Debug, Clone, PartialEq)]
+pub(crate) struct Device {
+    /// Told from the others by this: the head of its token's hash.
+    pub id: String,
+    /// What it is called.
+    pub name: String,
+    /// When it signed in, in seconds since 1970; 0 where that is not known.
+    pub opened_at: i64,
+    /// When it was last used, in seconds since 1970.
+    pub seen_at: i64,
+    /// Whether it is the one that asks.
+    pub this: bool,
 }
 
 /// Wrong tries from one place, and when the last was.
@@ -70,7 +85,7 @@ type Tries = HashMap<Option<IpAddr>, (u32, Instant)>;
 pub(crate) struct Sessions {
     hash: Arc<Mutex<Option<Arc<str>>>>,
     store: Store,
-    open: Arc<Mutex<HashMap<Token, Seen>>>,
+    open: Arc<Mutex<HashMap<Token, Open>>>,
     tries: Arc<Mutex<Tries>>,
     /// One guess at a time: Argon2's cost then bounds how fast anyone can guess.
     guesses: Arc<Semaphore>,
@@ -89,7 +104,8 @@ impl Sessions {
     pub fn of(store: Store) -> Result<Self, StoreError> {
         let hash = store.passphrase_hash()?.map(Arc::from);
         let open = store.read(sessions::all)?;
-        let open = open.into_iter().map(|(token, at)| (token, Seen { at, noted: at })).collect();
+        let known = |session: Session| Open { noted_at: session.seen_at, session };
+        let open = open.into_iter().map(|(token, session)| (token, known(session))).collect();
         let (open, guesses) = (Arc::new(Mutex::new(open)), Arc::new(Semaphore::new(1)));
         let sessions = Self { hash: Arc::new(Mutex::new(hash)), store, open, tries: Arc::default(), guesses };
         if let Ok(runtime) = tokio::runtime::Handle::try_current() {
@@ -131,18 +147,19 @@ impl Sessions {
         let Some(token) = token(headers).map(digest) else { return false };
         let now = now();
         let mut open = held(&self.open);
-        let Some(seen) = open.get_mut(&token) else { return false };
-        if now.saturating_sub(seen.at) > IDLE_S {
+        let Some(one) = open.get_mut(&token) else { return false };
+        if now.saturating_sub(one.session.seen_at) > IDLE_S {
             open.remove(&token);
             drop(open);
             self.note(move |t| sessions::close(t, &token));
             return false;
         }
-        seen.at = now;
-        if now.saturating_sub(seen.noted) > NOTED_EVERY_S {
-            seen.noted = now;
+        one.session.seen_at = now;
+        if now.saturating_sub(one.noted_at) > NOTED_EVERY_S {
+            one.noted_at = now;
+            let session = one.session.clone();
             drop(open);
-            self.note(move |t| sessions::open(t, &token, now));
+            self.note(move |t| sessions::note(t, &token, &session));
         }
         true
     }
@@ -160,9 +177,14 @@ impl Sessions {
         })
     }
 
-    /// Opens a session if the passphrase is right; gives its token. After three wrong ones from a place the wait
-    /// doubles with each.
-    pub async fn unlock(&self, passphrase: String, from: Option<IpAddr>) -> Result<String, Unopened> {
+    /// Opens a session for a device if the passphrase is right; gives its token. After three wrong ones from a place the
+    /// wait doubles with each.
+    pub async fn unlock(
+        &self,
+        passphrase: String,
+        from: Option<IpAddr>,
+        device: String,
+    ) -> Result<String, Unopened> {
         let hash = held(&self.hash).clone().ok_or(Unopened::Wrong)?;
         let _turn = self.guesses.acquire().await.map_err(|_| Unopened::Wrong)?;
         if let Some(wait) = self.wait(from) {
@@ -188,9 +210,10 @@ impl Sessions {
         rand::rng().fill_bytes(&mut bytes);
         let token: String = bytes.iter().map(|byte| format!("{byte:02x}")).collect();
         let (hashed, at) = (digest(&token), now());
-        held(&self.open).insert(hashed, Seen { at, noted: at });
+        let session = Session { device, opened_at: at, seen_at: at };
+        held(&self.open).insert(hashed, Open { session: session.clone(), noted_at: at });
         // Written before it is said, so that a restart does not lock out who has just come in.
-        let _ = self.note(move |t| sessions::open(t, &hashed, at)).await;
+        let _ = self.note(move |t| sessions::note(t, &hashed, &session)).await;
         Ok(token)
     }
 
@@ -200,6 +223,34 @@ impl Sessions {
         let doublings = n.checked_sub(FREE_TRIES)?;
         let wait = Duration::from_secs(1 << doublings.min(16)).min(LONGEST_WAIT);
         wait.checked_sub(last.elapsed()).filter(|left| !left.is_zero())
+    }
+
+    /// The devices that have unlocked the workshop, the last used first; `headers` are of the one that asks.
+    pub fn devices(&self, headers: &HeaderMap) -> Vec<Device> {
+        let (asks, now) = (token(headers).map(digest), now());
+        let open = held(&self.open);
+        let in_use = open.iter().filter(|(_, one)| now.saturating_sub(one.session.seen_at) <= IDLE_S);
+        let mut devices: Vec<Device> = in_use
+            .map(|(token, one)| Device {
+                id: id_of(token),
+                name: one.session.device.clone(),
+                opened_at: one.session.opened_at,
+                seen_at: one.session.seen_at,
+                this: asks.as_ref() == Some(token),
+            })
+            .collect();
+        devices.sort_by(|a, b| (b.this, b.seen_at, &a.id).cmp(&(a.this, a.seen_at, &b.id)));
+        devices
+    }
+
+    /// Signs a device out: its next request is asked for the passphrase. False where there is none of that id.
+    pub async fn sign_out(&self, id: &str) -> bool {
+        let token = held(&self.open).keys().find(|token| id_of(token) == id).copied();
+        let Some(token) = token else { return false };
+        held(&self.open).remove(&token);
+        // Written before it is said, so that a restart does not let it in again.
+        let _ = self.note(move |t| sessions::close(t, &token)).await;
+        true
     }
 
     /// Closes the session of these headers.
@@ -230,6 +281,11 @@ pub(crate) fn behind_tls(headers: &HeaderMap) -> bool {
 fn token(headers: &HeaderMap) -> Option<&str> {
     let cookies = headers.get(header::COOKIE)?.to_str().ok()?;
     cookies.split(';').find_map(|cookie| cookie.trim().strip_prefix(COOKIE)?.strip_prefix('='))
+}
+
+/// Tells one session from the others without giving its hash away.
+fn id_of(token: &Token) -> String {
+    token[..8].iter().map(|byte| format!("{byte:02x}")).collect()
 }
 
 fn digest(token: &str) -> Token {

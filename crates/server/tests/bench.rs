@@ -348,3 +348,45 @@ async fn what_cannot_be_meant_is_refused() {
     assert_eq!(tell(&workshop, id, press("one", cut, "done", 1)).await.status, StatusCode::OK);
     assert_eq!(done_n(&workshop, id, cut).await, 1);
 }
+
+#[tokio::test]
+async fn a_batch_under_way_stays_as_it_was_begun() {
+    let workshop = Workshop::empty();
+    let pliers = json!({ "name": "slim round-nose", "jaws": "round-nose", "tip_mm": 1.4, "base_mm": 5.6, "length_mm": 25.0 });
+    let reply = workshop.post("/api/pliers", &pliers).await;
+    let plier = reply.json()["entry"]["id"].clone();
+    assert_eq!(reply.status, StatusCode::CREATED, "{}", reply.text());
+    let rod = workshop.post("/api/rods", &json!({ "name": "12 mm dowel", "diameter_mm": 12.0 })).await;
+    let rod = rod.json()["entry"]["id"].clone();
+    let id = begun(&workshop, 3).await;
+    let tasks = async || workshop.get(&format!("/api/batches/{id}")).await.json()["tasks"].clone();
+    let before = tasks().await;
+    up_to(&workshop, id, 2).await;
+
+    let stored = workshop.get("/api/settings").await.json();
+    let mut settings = stored["settings"].clone();
+    settings["unit"] = json!("inch");
+    settings["gear"]["torch"] = json!(false);
+    settings["schools"]["marking"] = json!("with-cut");
+    let reply = workshop.put(&format!("/api/settings?revision={}", stored["revision"]), &settings).await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    for (shelf, id) in [("pliers", plier), ("rods", rod)] {
+        let gone = json!({ "archived": true, "revision": 1 });
+        let reply = workshop.post(&format!("/api/{shelf}/{id}/archive"), &gone).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+    assert_eq!(tasks().await, before, "its steps changed with the workshop");
+    let next = begun_again(&workshop).await;
+    let later = workshop.get(&format!("/api/batches/{next}")).await.json()["tasks"].clone();
+    assert_ne!(later, before, "a new batch is made as the workshop is now");
+    // What it keeps of the workshop is told where it is kept, not in every list.
+    assert!(workshop.get("/api/batches").await.json()[0]["record"].get("workshop").is_none());
+}
+
+/// Another batch of the first kept finding.
+async fn begun_again(workshop: &Workshop) -> i64 {
+    let kept = workshop.get("/api/patterns").await.json();
+    let entry = kept["entries"][0]["id"].clone();
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 3 })).await;
+    batch.json()["entry"]["id"].as_i64().unwrap()
+}

@@ -196,3 +196,40 @@ async fn the_description_is_true() {
     let metal = &described["components"]["schemas"]["Metal"]["enum"];
     assert!(metal.as_array().unwrap().contains(&json!("gold-14k")));
 }
+
+/// Each device is listed with its name; one that is signed out is asked for the passphrase, the others are not, and a
+/// restart does not let it in again.
+#[tokio::test]
+async fn a_device_is_signed_out_from_another() {
+    let workshop = locked();
+    let phone = "Mozilla/5.0 (Linux; Android 14) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/126.0 Mobile Safari/537.36";
+    let desk = "Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101 Firefox/140.0";
+    let cookie = async |agent: &str| {
+        let unlocked = unlock(&workshop, &[(header::USER_AGENT.as_str(), agent)]).await;
+        let cookie = unlocked.headers[header::SET_COOKIE].to_str().unwrap();
+        cookie.split(';').next().unwrap().to_owned()
+    };
+    let (phone, desk) = (cookie(phone).await, cookie(desk).await);
+    let ask = async |method: &str, path: &str| {
+        let request = Request::builder().method(method).uri(path).header(header::HOST, ADDRESS);
+        workshop.send(request.header(header::COOKIE, &desk).body(Body::empty()).unwrap()).await
+    };
+    let devices = ask("GET", "/api/devices").await.json();
+    let named: Vec<_> = devices.as_array().unwrap().iter().map(|one| (&one["name"], &one["this"])).collect();
+    assert_eq!(
+        named,
+        [(&json!("Firefox on Linux"), &json!(true)), (&json!("Chrome on Android"), &json!(false))]
+    );
+    let path = format!("/api/devices/{}", devices[1]["id"].as_str().unwrap());
+    assert!(knows(&workshop, &phone).await);
+    assert_eq!(ask("DELETE", &path).await.status, StatusCode::NO_CONTENT);
+    assert!(!knows(&workshop, &phone).await, "it is still signed in");
+    assert_eq!(ask("DELETE", &path).await.status, StatusCode::NOT_FOUND);
+    assert!(knows(&workshop, &desk).await, "the other one was signed out too");
+    let file = workshop.folder.path().join("workshop.lorimant");
+    let Workshop { folder, store, router } = workshop;
+    drop((store, router));
+    let again = Workshop::of(folder, Store::open(&file).unwrap());
+    assert!(!knows(&again, &phone).await, "a restart let it in again");
+    assert!(knows(&again, &desk).await);
+}

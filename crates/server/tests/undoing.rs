@@ -388,3 +388,64 @@ async fn a_damaged_record_fails_no_write() {
     let found = workshop.get("/api/plans?find=spite").await.json();
     assert_eq!(found["total"], 1);
 }
+
+/// Whoever takes back what others went on with is told what they did, from where and when, and what can be done; nothing
+/// changes.
+#[tokio::test]
+async fn nobody_takes_back_what_others_went_on_with() {
+    let workshop = Workshop::empty();
+    let refused = async |undo: &Value, words: &[&str]| {
+        let before = standing(&workshop).await;
+        let reply = workshop.post(&format!("/api/undo/{undo}"), &json!({})).await;
+        assert_eq!(reply.status, StatusCode::CONFLICT, "{}", reply.text());
+        let said = reply.json()["detail"].as_str().unwrap().to_owned();
+        assert!(words.iter().all(|word| said.contains(word)), "{said}");
+        assert_eq!(standing(&workshop).await, before);
+    };
+    let added = async |path: &str, body: Value| {
+        let reply = workshop.post(path, &body).await;
+        assert_eq!(reply.status, StatusCode::CREATED, "{}", reply.text());
+        let added = reply.json();
+        let entry = if path == "/api/lots" { &added["lot"] } else { &added["entry"] };
+        (entry["id"].clone(), added["undo"].clone())
+    };
+
+    // A lot that was cut from.
+    let copper = json!({ "name": "copper spool", "wire": { "metal": "copper", "size_mm": 1.0 } });
+    let (lot, lot_undo) = added("/api/lots", json!({ "lot": copper, "length_mm": 5000.0 })).await;
+    let used = json!({ "kind": "cut", "length_mm": -300.0 });
+    let reply = workshop.post(&format!("/api/lots/{lot}/ledger"), &used).await;
+    assert!(reply.status.is_success(), "{}", reply.text());
+    refused(&lot_undo, &["copper spool", "1 entry in its ledger", "a program at ", "correct the length"])
+        .await;
+
+    // A batch with presses, until they are taken back.
+    let hook = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 } });
+    let (hooks, hooks_undo) = added("/api/patterns", json!({ "name": "hooks", "request": hook })).await;
+    let (batch, batch_undo) = added("/api/batches", json!({ "entry": hooks, "pieces_n": 5 })).await;
+    let press = async |key: &str, happened: &str| {
+        let press = json!({ "key": format!("press-{key}"), "step_n": 1, "happened": happened, "n": 1 });
+        let reply = workshop.post(&format!("/api/batches/{batch}/events"), &press).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    };
+    press("one", "done").await;
+    refused(&batch_undo, &["the batch “", "1 press since", "close the batch"]).await;
+    press("two", "taken-back").await;
+    assert_eq!(workshop.post(&format!("/api/undo/{batch_undo}"), &json!({})).await.status, StatusCode::OK);
+
+    // A check with readings.
+    let coil = json!({ "name": "coil", "piece": { "rings": { "wire": { "metal": "copper", "size_mm": 1.0 },
+        "mandrel": { "diameter_mm": 5.0 }, "rings_n": 10 } }, "of": "coil", "pieces_n": 3 });
+    let (check, check_undo) = added("/api/checks", coil).await;
+    let reading = json!({ "press": "reading-1", "piece_n": 1, "key": "coil-inside", "value": 5.1 });
+    let reply = workshop.post(&format!("/api/checks/{check}/readings"), &reading).await;
+    assert!(reply.status.is_success(), "{}", reply.text());
+    refused(&check_undo, &["coil", "1 reading since", "archive the check"]).await;
+
+    // Something that was changed since.
+    let path = format!("/api/patterns/{hooks}?revision=1");
+    let other = json!({ "name": "hooks for the stall", "request": hook });
+    let reply = workshop.put(&path, &other).await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    refused(&hooks_undo, &["hooks for the stall", "changed since", "a program at "]).await;
+}

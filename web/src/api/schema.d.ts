@@ -956,6 +956,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The devices that have unlocked the workshop: this one first, then the last used. */
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Signs a device out: it is asked for the passphrase again. */
+        delete: operations["sign_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills": {
         parameters: {
             query?: never;
@@ -3306,6 +3340,7 @@ export interface components {
             /** @description What is made, and how many, as it was planned when the batch was begun. */
             piece: components["schemas"]["Piece"];
             schools?: components["schemas"]["MakingSchools"] | null;
+            workshop?: components["schemas"]["Workshop"] | null;
         };
         /** @description One dimension of a batch, piece after piece. */
         BatchChart: {
@@ -5054,6 +5089,7 @@ export interface components {
                 /** @description What is made, and how many, as it was planned when the batch was begun. */
                 piece: components["schemas"]["Piece"];
                 schools?: components["schemas"]["MakingSchools"] | null;
+                workshop?: components["schemas"]["Workshop"] | null;
             };
             /**
              * Format: int64
@@ -5974,6 +6010,13 @@ export interface components {
                 turn_deg?: number | null;
             };
         } | "sheet";
+        /** @description How a workshop reads numbers that come without a unit or a system. */
+        Habits: {
+            /** @description System of a bare gauge. */
+            gauge: components["schemas"]["GaugeSystem"];
+            /** @description Unit of a bare number. */
+            unit: components["schemas"]["LengthUnit"];
+        };
         /**
          * @description How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
          *     corrected by what its own rings show.
@@ -7107,6 +7150,11 @@ export interface components {
              */
             long_mm: number;
             /**
+             * @description When a blank is marked; with its cut if left out, as it was before it was asked.
+             * @default by-itself
+             */
+            marking: components["schemas"]["Marking"];
+            /**
              * @description What comes first, a loop or the neck below it; as usual for the finding if left out.
              * @default usual
              */
@@ -7264,6 +7312,11 @@ export interface components {
             /** @description What it makes. */
             what: string;
         };
+        /**
+         * @description The word for a time of marking.
+         * @enum {string}
+         */
+        Marking: "by-itself" | "with-cut";
         /** @description How pieces are matched. */
         MatchAsked: {
             /** @description The dimensions that are compared, by key. */
@@ -7861,7 +7914,7 @@ export interface components {
          * @description The word for a operation.
          * @enum {string}
          */
-        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "shut-before" | "open-up" | "link" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
+        Operation: "straighten" | "anneal" | "make-flush" | "cut" | "mark" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "shut-before" | "open-up" | "link" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description Who wants what, by when. */
         Order: {
             /** @description Who it is for, at most 80 characters; nobody where it is for the shelf. */
@@ -9562,6 +9615,8 @@ export interface components {
             /** @default null */
             joint: components["schemas"]["Joint"] | null;
             /** @default null */
+            marking: components["schemas"]["Marking"] | null;
+            /** @default null */
             neck: components["schemas"]["NeckWhen"] | null;
             /** @default null */
             rounding: components["schemas"]["Rounding"] | null;
@@ -9814,6 +9869,19 @@ export interface components {
             pieces_n: number[];
             /** @description In a sentence, with what to look at. */
             told: string;
+        };
+        /** @description A device that has unlocked the workshop with its passphrase. */
+        SignedIn: {
+            /** @description What tells it from the others. */
+            id: string;
+            /** @description What it is called: `Firefox on Linux`; empty where it signed in before devices had names. */
+            name: string;
+            /** @description When it signed in, UTC; left out where it is not known. */
+            opened_at?: string | null;
+            /** @description When it was last used, UTC. */
+            seen_at: string;
+            /** @description Whether it is the one that asks. */
+            this: boolean;
         };
         /**
          * @description The word for a word of the sentence.
@@ -11041,6 +11109,99 @@ export interface components {
             starts_mm: number;
             /** @description Its wire from end to end: how thick, how hard, bent or straight. */
             stretches: components["schemas"]["Stretch"][];
+        };
+        /** @description The rods, pliers and blades at hand, and the workshop's habits. */
+        Workshop: {
+            /**
+             * @description Its saw blades.
+             * @default []
+             */
+            blades: components["schemas"]["Blade"][];
+            /**
+             * @description What else stands on its bench.
+             * @default {
+             *       "cutter_mm": 2.1,
+             *       "cutter_hard_mm": 1.3,
+             *       "barrel_g": 200,
+             *       "torch": true,
+             *       "guide_block": false,
+             *       "hammer_and_block": true,
+             *       "mallet": true
+             *     }
+             */
+            gear: components["schemas"]["Gear"];
+            /**
+             * @description How bare numbers and gauges are read, and which unit is shown first.
+             * @default {
+             *       "unit": "mm",
+             *       "gauge": "awg"
+             *     }
+             */
+            habits: components["schemas"]["Habits"];
+            /**
+             * @description How even its handwork is.
+             * @default {
+             *       "rod_mm": 0.02,
+             *       "wood_mm": 0.05,
+             *       "hugging_mm": 0.02,
+             *       "kerf_mm": 0.01,
+             *       "closing_mm": 0.02,
+             *       "roundness_mm": 0.03,
+             *       "caliper_mm": 0.02
+             *     }
+             */
+            hand: components["schemas"]["Hand"];
+            /**
+             * @description The wires of its rack whose lots were measured, each with what was learned of it.
+             * @default []
+             */
+            lots: components["schemas"]["Wire"][];
+            /**
+             * @description Its pliers with measured jaws.
+             * @default []
+             */
+            pliers: components["schemas"]["Plier"][];
+            /**
+             * @description Its rods.
+             * @default []
+             */
+            rods: components["schemas"]["Mandrel"][];
+            /**
+             * @description Its schools, where makers differ.
+             * @default {
+             *       "straightening": "fingers",
+             *       "pulls_n": 10,
+             *       "flat_to": "piece",
+             *       "cut": "first",
+             *       "long_mm": 5,
+             *       "marking": "by-itself",
+             *       "wrap_tail": "held",
+             *       "anchor": "thumb",
+             *       "saw_from": "pin",
+             *       "slanted": false,
+             *       "spread": false,
+             *       "joint": "open",
+             *       "hardening": "mallet",
+             *       "tumble_h": 2,
+             *       "rounding": "file",
+             *       "hammer_first": false,
+             *       "neck": "usual",
+             *       "shut_as_built": false
+             *     }
+             */
+            schools: components["schemas"]["MakingSchools"];
+            /**
+             * @description What it lets pass.
+             * @default {
+             *       "ring_mm": 0.1,
+             *       "loop_mm": 0.2,
+             *       "length_mm": 0.6,
+             *       "gap_mm": 0.15,
+             *       "wire_mm": 0.03,
+             *       "pair_mm": 0.4
+             *     }
+             */
+            tolerances: components["schemas"]["Tolerances"];
         };
         /**
          * @description The word for a place where a piece is worn.
@@ -14474,6 +14635,89 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedIn"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -7,6 +7,7 @@ import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import PaperField from '../shared/PaperField.vue'
 import BackUp from './BackUp.vue'
+import DeviceList from './DeviceList.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
@@ -80,6 +81,8 @@ const themes = [
     <ScreenMatch v-model="matching" />
     <hr class="rule my-3" />
     <BackUp />
+    <hr class="rule my-3" />
+    <DeviceList />
     <hr class="rule my-3" />
     <v-btn class="ml-n4" @click="open = false">Close</v-btn>
     <span v-if="health" class="quiet" data-test="version">Lorimant {{ health.version }}</span>

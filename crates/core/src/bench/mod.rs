@@ -43,20 +43,42 @@ pub struct Batch {
     /// What this batch does otherwise than its plan.
     #[serde(default, skip_serializing_if = "Changes::is_empty")]
     pub changes: Changes,
+    /// The workshop when it was begun: its tools, units and ways, so that no step of it changes when they do; today's if
+    /// left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<Workshop>))]
+    pub workshop: Option<Box<Workshop>>,
 }
 
 impl Batch {
     /// Of a piece, so many of it.
     #[must_use]
     pub fn of(name: &str, piece: Piece, n: u32) -> Self {
-        Self { name: name.to_owned(), piece: piece.with_count(n), schools: None, changes: Changes::default() }
+        Self {
+            name: name.to_owned(),
+            piece: piece.with_count(n),
+            schools: None,
+            changes: Changes::default(),
+            workshop: None,
+        }
     }
 
-    /// The same, as it is begun in this workshop: its schools, and what is
-    /// known of its lot by now, are kept with it, so that its steps stay its steps.
+    /// The same, as it is begun in this workshop: what the workshop is, and what is known of the lot by now, are kept
+    /// with it, so that its steps stay its steps.
     #[must_use]
     pub fn begun(name: &str, piece: Piece, n: u32, workshop: &Workshop) -> Self {
-        Self { schools: Some(workshop.schools), ..Self::of(name, piece.known(workshop), n) }
+        let lots = vec![];
+        Self {
+            schools: Some(workshop.schools),
+            workshop: Some(Box::new(Workshop { lots, ..workshop.clone() })),
+            ..Self::of(name, piece.known(workshop), n)
+        }
+    }
+
+    /// The same without the workshop it keeps: as a list shows it.
+    #[must_use]
+    pub fn listed(self) -> Self {
+        Self { workshop: None, ..self }
     }
 
     /// Checks its name and its piece; whether its route can be run, [`Batch::tasks`] says.

@@ -87,7 +87,12 @@ impl Batch {
     /// Its piece with what is changed about its route, and the workshop with the schools it is made by.
     #[must_use]
     pub fn as_made(&self, workshop: &Workshop) -> (Piece, Workshop) {
-        let workshop = Workshop { schools: self.schools.unwrap_or(workshop.schools), ..workshop.clone() };
+        let as_begun = self.workshop.as_deref().unwrap_or(workshop);
+        let workshop = Workshop {
+            schools: self.schools.unwrap_or(workshop.schools),
+            lots: workshop.lots.clone(),
+            ..as_begun.clone()
+        };
         let changes = if self.changes.is_empty() { self.piece.changes() } else { &self.changes };
         let mut piece = self.piece.clone().changed(changes.clone());
         if let Piece::Finding(request) = &mut piece {

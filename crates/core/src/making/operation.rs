@@ -13,6 +13,8 @@ words! {
         MakeFlush = "make-flush", "flush";
         /// Measured off and cut to length.
         Cut = "cut", "cut";
+        /// Marked where bends begin, while it is straight.
+        Mark = "mark", "mark";
         /// The tail is held so that the wire can be wound under tension.
         Anchor = "anchor", "anchor";
         /// Turns are wound on a rod into a coil for rings.
@@ -112,6 +114,7 @@ impl Operation {
                 | Self::Pickle
                 | Self::Round
                 | Self::Tumble
+                | Self::Mark
                 | Self::Check
         )
     }

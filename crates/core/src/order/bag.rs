@@ -149,7 +149,13 @@ impl Bag {
     #[must_use]
     pub fn again(&self, n: u32) -> Batch {
         let piece = self.piece.clone().with_count(n);
-        Batch { name: self.name.clone(), piece, schools: self.schools, changes: self.changes.clone() }
+        Batch {
+            name: self.name.clone(),
+            piece,
+            schools: self.schools,
+            changes: self.changes.clone(),
+            workshop: None,
+        }
     }
 
     /// Checks its texts, its count and its piece.

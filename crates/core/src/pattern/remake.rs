@@ -89,6 +89,7 @@ impl Routed for PatternRequest {
             self.form().is_ok_and(|formed| formed.design.steps.iter().any(|step| step.kind == kind))
         };
         let mut asks = vec!["straightening", "flat_to", "cut"];
+        asks.extend(self.form().is_ok_and(|formed| formed.is_marked()).then_some("marking"));
         asks.extend(does(Operation::Wrap).then_some("wrap_tail"));
         asks.push("hardening");
         asks.extend(does(Operation::Round).then_some("rounding"));

@@ -5,11 +5,12 @@ use super::form::Formed;
 use super::former::Forming;
 use super::writing::{LOOP_DEG, Route, Writing};
 use crate::fault::Faults;
-use crate::making::operations::{Check, Cut, Left, MakeFlush, Straighten, Trim};
+use crate::making::operations::{Check, Cut, Left, MakeFlush, Mark, Straighten, Trim};
 use crate::making::{Bench, Changes, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment};
-use crate::tool::school::{CutWhen, FlatTo, NeckWhen, Straightening};
+use crate::tool::school::{CutWhen, FlatTo, Marking, NeckWhen, Straightening};
 use crate::tool::workshop::Workshop;
+use crate::words::length::LengthUnit;
 
 impl Formed<'_> {
     /// Its route, run with what is changed about it, here or in the request itself: every operation with its numbers, and
@@ -82,6 +83,9 @@ impl Formed<'_> {
         let wound = on_it.iter().any(|step| step.kind == Operation::Coil);
         let lifted = self.design.steps.iter().filter(|step| wound && step.kind == Operation::Lift);
         let formed = formed.max(lifted.flat_map(|step| &step.segments).max());
+        let mark =
+            Mark { at: writing.marks(&self.design.steps[on_spool..]), folded: self.design.fold().is_some() };
+        let mark = Some(mark).filter(|mark| !mark.at.is_empty());
         let formed_to = formed.and_then(|i| writing.spans.get(*i)).map(|span| span.1);
         route.push(Box::new(Cut {
             length_mm: blank.flush_exact_mm(),
@@ -92,8 +96,7 @@ impl Formed<'_> {
             formed_mm: formed_to,
             each_mm: blank.cut_mm,
             sliver_mm: if pinched { blank.trim_mm } else { 0.0 },
-            marks: writing.marks(&self.design.steps[on_spool..]),
-            folded: self.design.fold().is_some(),
+            mark: mark.clone().filter(|_| schools.marking == Marking::WithCut),
         }));
         if pinched && blank.trim_mm > 0.0 {
             let off_mm = blank.trim_mm;
@@ -107,6 +110,9 @@ impl Formed<'_> {
         if after {
             let (by, pulls_n) = (schools.straightening, schools.pulls_n);
             route.push(Box::new(Straighten { by, pulls_n, stretch: None }));
+        }
+        if let Some(mark) = mark.filter(|_| schools.marking == Marking::ByItself) {
+            route.push(Box::new(mark));
         }
         if on_spool == 0 {
             writing.flatten_ends(false, &mut route);
@@ -137,6 +143,13 @@ impl Formed<'_> {
             }
         }
         steps
+    }
+
+    /// Whether a blank is marked before it is bent.
+    pub(super) fn is_marked(&self) -> bool {
+        let blank = self.blank(LengthUnit::Mm);
+        let writing = Writing { formed: self, blank: &blank, spans: self.spans(&blank) };
+        !writing.marks(&self.design.steps[self.rolled_on_the_spool()..]).is_empty()
     }
 
     /// Whether a step sets the loop back that the step before it rolled.

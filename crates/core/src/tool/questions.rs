@@ -3,7 +3,8 @@
 use serde::Serialize;
 
 use super::school::{
-    AnchorBy, CutWhen, FlatTo, Hardening, Joint, NeckWhen, Rounding, SawFrom, Straightening, WrapTail,
+    AnchorBy, CutWhen, FlatTo, Hardening, Joint, Marking, NeckWhen, Rounding, SawFrom, Straightening,
+    WrapTail,
 };
 
 /// One answer to a question where makers differ.
@@ -104,6 +105,22 @@ pub fn questions() -> Vec<SchoolQuestion> {
                     CutWhen::Long.word(),
                     CutWhen::Long.shown(),
                     "Nothing comes out short; what is trimmed is scrap, and each pair is matched by eye.",
+                ),
+            ],
+        ),
+        of(
+            "marking",
+            "When are blanks marked for their bends?",
+            &[
+                (
+                    Marking::ByItself.word(),
+                    Marking::ByItself.shown(),
+                    "All lie side by side: one ruler, even marks.",
+                ),
+                (
+                    Marking::WithCut.word(),
+                    Marking::WithCut.shown(),
+                    "The ruler is in hand already; nothing is laid out twice.",
                 ),
             ],
         ),

@@ -125,6 +125,16 @@ words! {
     }
 }
 
+words! {
+    /// When a blank is marked.
+    pub enum Marking ("time of marking") {
+        /// By itself, once all are cut.
+        ByItself = "by-itself", "once all are cut";
+        /// In the same move as the cut.
+        WithCut = "with-cut", "with each cut";
+    }
+}
+
 /// The workshop's schools.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema), schema(as = MakingSchools))]
@@ -140,6 +150,9 @@ pub struct Schools {
     pub cut: CutWhen,
     /// How much longer it is cut where it is trimmed to match, mm, 1 to 50; 5 if left out.
     pub long_mm: f64,
+    /// When a blank is marked; with its cut if left out, as it was before it was asked.
+    #[serde(default = "with_cut")]
+    pub marking: Marking,
     /// What is held while wire is wrapped; a tail if left out.
     pub wrap_tail: WrapTail,
     /// What holds the tail of a coil wound by hand; a thumb or clamp if left out.
@@ -174,6 +187,7 @@ impl Default for Schools {
             flat_to: FlatTo::Piece,
             cut: CutWhen::First,
             long_mm: 5.0,
+            marking: Marking::ByItself,
             wrap_tail: WrapTail::Held,
             anchor: AnchorBy::Thumb,
             saw_from: SawFrom::Pin,
@@ -188,6 +202,11 @@ impl Default for Schools {
             shut_as_built: false,
         }
     }
+}
+
+/// Steps of batches are counted: those begun before marking was a step keep theirs.
+fn with_cut() -> Marking {
+    Marking::WithCut
 }
 
 /// Strain of one pull through the jaws. Trade experience, an estimate.
@@ -325,6 +344,8 @@ school_changes! {
     flat_to: FlatTo,
     /// When a finding is cut off the spool.
     cut: CutWhen,
+    /// When a blank is marked.
+    marking: Marking,
     /// What is held while wire is wrapped.
     wrap_tail: WrapTail,
     /// What holds the tail of a coil wound by hand.
@@ -370,4 +391,16 @@ macro_rules! worded {
     };
 }
 
-worded!(Straightening, FlatTo, CutWhen, WrapTail, AnchorBy, SawFrom, Joint, Hardening, Rounding, NeckWhen);
+worded!(
+    Straightening,
+    FlatTo,
+    CutWhen,
+    Marking,
+    WrapTail,
+    AnchorBy,
+    SawFrom,
+    Joint,
+    Hardening,
+    Rounding,
+    NeckWhen
+);

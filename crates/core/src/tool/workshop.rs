@@ -1,5 +1,7 @@
 //! What a workshop owns and how it reads numbers, as far as planning needs it.
 
+use serde::{Deserialize, Serialize};
+
 use crate::tool::cutting::Blade;
 use crate::tool::gear::Gear;
 use crate::tool::hand::Hand;
@@ -14,7 +16,9 @@ use crate::words::length::Habits;
 use crate::words::words;
 
 /// The rods, pliers and blades at hand, and the workshop's habits.
-#[derive(Debug, Clone, PartialEq, Default)]
+#[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
 pub struct Workshop {
     /// Its rods.
     pub rods: Vec<Mandrel>,
@@ -33,6 +37,7 @@ pub struct Workshop {
     /// What it lets pass.
     pub tolerances: Tolerances,
     /// The wires of its rack whose lots were measured, each with what was learned of it.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
     pub lots: Vec<Wire>,
 }
 

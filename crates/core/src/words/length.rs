@@ -21,7 +21,9 @@ words! {
 }
 
 /// How a workshop reads numbers that come without a unit or a system.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
 pub struct Habits {
     /// Unit of a bare number.
     pub unit: LengthUnit,

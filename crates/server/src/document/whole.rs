@@ -38,6 +38,9 @@ pub(crate) enum Line {
         id: i64,
         /// When, UTC.
         made_at: String,
+        /// From which device, where it is known.
+        #[serde(default, skip_serializing_if = "String::is_empty")]
+        device: String,
     },
     /// A kept record, those put away among them.
     Entry(EntryLine),
@@ -154,6 +157,9 @@ pub(crate) struct HappenedLine {
     /// The batch of writes that booked wire or scrap with it.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub booked: Option<i64>,
+    /// From which device, where it is known.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub device: String,
 }
 
 /// A reading of a check.
@@ -177,4 +183,7 @@ pub(crate) struct ReadingLine {
     pub made_at: String,
     /// Whether it was set aside.
     pub aside: bool,
+    /// From which device, where it is known.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub device: String,
 }

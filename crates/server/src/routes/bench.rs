@@ -71,9 +71,14 @@ impl From<Led> for BatchRow {
             ready_at: standing.tasks.iter().find_map(|task| task.ready_at),
             left_min: standing.left_min,
             fault: None,
-            entry,
+            entry: listed(entry),
         }
     }
+}
+
+/// The batch without the workshop it keeps, which no view shows.
+fn listed(entry: Entry<Batch>) -> Entry<Batch> {
+    Entry { record: entry.record.listed(), ..entry }
 }
 
 /// What is on its way, in the order it was begun.
@@ -91,7 +96,7 @@ async fn list_batches(Shared(state): Shared<State>) -> Result<Json<Vec<BatchRow>
                 ready_at: None,
                 left_min: 0.0,
                 fault: Some(faults.to_string()),
-                entry,
+                entry: listed(entry),
             }),
             Err(error) => Err(error),
         };
@@ -185,7 +190,7 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
     Ok(Json(LedBatch {
         made: entry.record.made(&standing),
         colour: wire.metal.figures().colour,
-        entry,
+        entry: listed(entry),
         tasks,
         standing,
         lots,

@@ -8,6 +8,7 @@ use axum::response::{IntoResponse as _, Response};
 use lorimant_core::fault::Faults;
 use lorimant_core::tool::workshop::Workshop;
 
+use crate::device;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::{Store, StoreError};
@@ -78,7 +79,7 @@ async fn off_thread<T: Send + 'static>(
     state: &State,
     work: impl FnOnce(&Store) -> Stored<T> + Send + 'static,
 ) -> Result<T, Problem> {
-    let store = state.store.clone();
-    let done = tokio::task::spawn_blocking(move || work(&store)).await;
+    let (store, device) = (state.store.clone(), device::of_request());
+    let done = tokio::task::spawn_blocking(move || device::working_for(device, || work(&store))).await;
     done.map_err(|_| Problem::internal("The work broke off. Nothing was changed."))?.map_err(Problem::from)
 }

@@ -3,6 +3,7 @@
 use rusqlite::{Connection, Transaction};
 
 use super::error::Result;
+use crate::device;
 
 /// The moment of a write, UTC.
 pub(super) fn now() -> String {
@@ -11,7 +12,8 @@ pub(super) fn now() -> String {
 
 /// The number of a new batch of changes, used for no other even where nothing comes of this one.
 pub(crate) fn next(transaction: &Transaction) -> Result<i64> {
-    transaction.prepare_cached("INSERT INTO batches (made_at) VALUES (?1)")?.execute([now()])?;
+    let sql = "INSERT INTO batches (made_at, device) VALUES (?1, ?2)";
+    transaction.prepare_cached(sql)?.execute([now(), device::of_write()])?;
     Ok(transaction.last_insert_rowid())
 }
 

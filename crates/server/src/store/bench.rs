@@ -11,6 +11,7 @@ use super::error::{Result, StoreError};
 use super::settings::settings;
 use super::shelf::{Entry, Shelf};
 use super::{batch, ledger, rack};
+use crate::device;
 
 /// A batch with its tasks and how far it is.
 pub(crate) struct Led {
@@ -82,8 +83,8 @@ pub(crate) fn happen(
         .map_err(|fault| StoreError::Refused(fault.into()))?;
     let booked = book(t, id, &now, event, lot, workshop)?;
     t.prepare_cached(
-        "INSERT INTO happened (key, entry, step_n, happened, n, reason, made_at, booked) \
-         VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8)",
+        "INSERT INTO happened (key, entry, step_n, happened, n, reason, made_at, booked, device) \
+         VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)",
     )?
     .execute(params![
         event.key,
@@ -93,7 +94,8 @@ pub(crate) fn happen(
         event.n,
         event.reason,
         event.at.to_string(),
-        booked
+        booked,
+        device::of_write()
     ])?;
     led(t, id, workshop)
 }

@@ -21,6 +21,7 @@ use super::batch::now;
 use super::error::{Result, StoreError};
 use super::settings::settings;
 use super::shelf::{self, Entry, Shelf};
+use crate::device;
 use crate::kept::Settings;
 
 /// A check with its readings.
@@ -71,8 +72,8 @@ pub(crate) fn keep(
 ) -> Result<()> {
     let entry: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
     entry.record.may_read(reading, workshop).map_err(StoreError::Refused)?;
-    let sql = "INSERT INTO readings (key, entry, piece_n, dimension, value, source, made_at) \
-               VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7) ON CONFLICT (key) DO NOTHING";
+    let sql = "INSERT INTO readings (key, entry, piece_n, dimension, value, source, made_at, device) \
+               VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8) ON CONFLICT (key) DO NOTHING";
     t.prepare_cached(sql)?.execute(params![
         press,
         id,
@@ -80,7 +81,8 @@ pub(crate) fn keep(
         reading.key,
         reading.value,
         reading.from.word(),
-        now()
+        now(),
+        device::of_write()
     ])?;
     relearn_of(t, &entry.record)
 }

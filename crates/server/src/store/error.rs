@@ -76,9 +76,9 @@ pub enum StoreError {
         /// What stands there now.
         current: serde_json::Value,
     },
-    /// The change was made already undone, or something newer stands on it.
-    #[error("this can no longer be undone: it has been changed since")]
-    NotUndoable,
+    /// Something newer stands on the change, or it was undone already: what, by whom, and what can be done.
+    #[error("{0}")]
+    NotUndoable(String),
     /// What was asked cannot be, given what stands in the file.
     #[error("{0}")]
     Refused(#[from] Faults),
@@ -89,6 +89,11 @@ fn at(address: Option<&str>) -> String {
 }
 
 impl StoreError {
+    /// What was taken back is not taken back again.
+    pub(crate) fn taken_back() -> Self {
+        Self::NotUndoable("not undone: it was taken back already".to_owned())
+    }
+
     /// The same seen from a larger record: what was refused is said at its place there.
     pub(crate) fn within(self, place: &str) -> Self {
         match self {

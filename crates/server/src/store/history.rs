@@ -91,7 +91,7 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
     Ok(())
 }
 
-fn noun(shelf: &str) -> &str {
+pub(super) fn noun(shelf: &str) -> &str {
     match shelf {
         "pattern" => "finding",
         "chain" => "chain",

@@ -155,7 +155,7 @@ pub(crate) fn reverse(t: &Transaction, batch: i64, id: i64) -> Result<()> {
         .optional()?;
     let (lot, pile, amount, reversed) = line.ok_or(StoreError::Missing { what: "line of the ledger", id })?;
     if reversed {
-        return Err(StoreError::NotUndoable);
+        return Err(StoreError::taken_back());
     }
     match (lot, pile) {
         (Some(lot), _) => not_overdrawn(left_um(t, lot)?, -amount, "length_mm", ("mm", "the lot"))?,

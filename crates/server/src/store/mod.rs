@@ -19,6 +19,7 @@ mod search;
 pub(crate) mod sessions;
 mod settings;
 pub(crate) mod shelf;
+mod since;
 mod sound;
 pub(crate) mod whole;
 mod written;
@@ -45,7 +46,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 12] = [
+const VERSIONS: [&str; 13] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -58,6 +59,7 @@ const VERSIONS: [&str; 12] = [
     include_str!("../../migrations/10-chains.sql"),
     include_str!("../../migrations/11-readings.sql"),
     include_str!("../../migrations/12-written.sql"),
+    include_str!("../../migrations/13-devices.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));

@@ -14,6 +14,7 @@ use super::error::{Result, StoreError};
 use super::ledger;
 use super::search;
 use super::settings::unit;
+use super::since;
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept, KeptChain, KeptPattern, KeptPlan};
 
@@ -326,9 +327,9 @@ fn log(t: &Transaction, batch: i64, id: i64, before: Option<&Before>, revision: 
 }
 
 /// How an entry stands, whatever it is, and its revision.
-fn state(transaction: &Transaction, id: i64) -> Result<(Before, i64)> {
+pub(super) fn state(connection: &Connection, id: i64) -> Result<(Before, i64)> {
     let sql = "SELECT name, record, archived, revision FROM entries WHERE id = ?1";
-    let row = transaction.query_row(sql, [id], |row| {
+    let row = connection.query_row(sql, [id], |row| {
         let state = Before { name: row.get(0)?, record: row.get(1)?, archived: row.get(2)? };
         Ok((state, row.get(3)?))
     });
@@ -388,7 +389,7 @@ pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocu
 /// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
 ///
 /// What was added is put away; what was changed is put back; what was booked is reversed. Refused as a
-/// whole where anything newer stands on any of it.
+/// whole where anything newer stands on any of it, with who did that and when.
 pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let mut statement = transaction
         .prepare("SELECT entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
@@ -409,7 +410,10 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
         let (current, at) = state(transaction, id)?;
         // What came after and was taken back again stands in nobody's way.
         if at != revision && left_by(transaction, id, revision)?.as_ref() != Some(&current) {
-            return Err(StoreError::NotUndoable);
+            return Err(since::changed(transaction, id, revision)?);
+        }
+        if before.is_none() {
+            since::nothing_hangs_on(transaction, undone, id)?;
         }
         let back = match before {
             Some(before) => serde_json::from_str(&before)?,
@@ -420,7 +424,7 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     }
     // The last first, so that nothing is overdrawn on the way.
     for line in booked.into_iter().rev() {
-        let line = ledger::stands_by(transaction, line)?.ok_or(StoreError::NotUndoable)?;
+        let line = ledger::stands_by(transaction, line)?.ok_or_else(StoreError::taken_back)?;
         ledger::reverse(transaction, fresh, line)?;
     }
     Ok(fresh)

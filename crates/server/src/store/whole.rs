@@ -33,8 +33,8 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             rusqlite::Error::FromSqlConversionFailure(at, rusqlite::types::Type::Text, Box::new(error))
         })
     };
-    out.all(connection, "SELECT id, made_at FROM batches ORDER BY id", |row| {
-        Ok(Line::Batch { id: row.get(0)?, made_at: row.get(1)? })
+    out.all(connection, "SELECT id, made_at, device FROM batches ORDER BY id", |row| {
+        Ok(Line::Batch { id: row.get(0)?, made_at: row.get(1)?, device: row.get(2)? })
     })?;
     let entries =
         "SELECT id, shelf, record, revision, archived, created_at, updated_at FROM entries ORDER BY id";
@@ -78,8 +78,7 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             reverses: row.get(8)?,
         }))
     })?;
-    let happened =
-        "SELECT id, key, entry, step_n, happened, n, reason, made_at, booked FROM happened ORDER BY id";
+    let happened = "SELECT id, key, entry, step_n, happened, n, reason, made_at, booked, device FROM happened ORDER BY id";
     out.all(connection, happened, |row| {
         Ok(Line::Happened(HappenedLine {
             id: row.get(0)?,
@@ -91,10 +90,10 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             reason: row.get(6)?,
             made_at: row.get(7)?,
             booked: row.get(8)?,
+            device: row.get(9)?,
         }))
     })?;
-    let readings =
-        "SELECT id, key, entry, piece_n, dimension, value, source, made_at, aside FROM readings ORDER BY id";
+    let readings = "SELECT id, key, entry, piece_n, dimension, value, source, made_at, aside, device FROM readings ORDER BY id";
     out.all(connection, readings, |row| {
         Ok(Line::Reading(ReadingLine {
             id: row.get(0)?,
@@ -106,6 +105,7 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             source: word(row, 6)?,
             made_at: row.get(7)?,
             aside: row.get(8)?,
+            device: row.get(9)?,
         }))
     })?;
     let lines_n = out.lines_n;
@@ -282,11 +282,10 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
                        ON CONFLICT (id) DO UPDATE SET record = ?1, revision = ?2";
             t.prepare_cached(sql)?.execute(params![serde_json::to_string(record)?, revision])?;
         }
-        Line::Batch { id, made_at } => {
-            t.prepare_cached(
-                "INSERT INTO batches (id, made_at) VALUES (?1, ?2) ON CONFLICT (id) DO NOTHING",
-            )?
-            .execute(params![id, made_at])?;
+        Line::Batch { id, made_at, device } => {
+            let sql =
+                "INSERT INTO batches (id, made_at, device) VALUES (?1, ?2, ?3) ON CONFLICT (id) DO NOTHING";
+            t.prepare_cached(sql)?.execute(params![id, made_at, device])?;
         }
         Line::Entry(line) => {
             let (name, record) = sound(&line.shelf, &line.record)?;
@@ -331,24 +330,26 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
                 .execute(params![id, batch, lot, pile, kind, amount, note, made_at, reverses])?;
         }
         Line::Happened(line) => {
-            let sql = "INSERT INTO happened (id, key, entry, step_n, happened, n, reason, made_at, booked) \
-                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)";
-            let HappenedLine { id, key, entry, step_n, happened, n, reason, made_at, booked } = line;
+            let sql = "INSERT INTO happened (id, key, entry, step_n, happened, n, reason, made_at, booked, device) \
+                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10)";
+            let HappenedLine { id, key, entry, step_n, happened, n, reason, made_at, booked, device } = line;
             made_at.parse::<jiff::Timestamp>().map_err(|_| {
                 let said = format!("“{made_at}” is no moment in time");
                 StoreError::Refused(Fault::new("made_at", said).into())
             })?;
             let happened = happened.word();
             t.prepare_cached(sql)?
-                .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked])?;
+                .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked, device])?;
         }
         Line::Reading(line) => {
-            let ReadingLine { id, key, entry, piece_n, dimension, value, source, made_at, aside } = line;
-            let sql = "INSERT INTO readings (id, key, entry, piece_n, dimension, value, source, made_at, aside) \
-                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9)";
+            let ReadingLine { id, key, entry, piece_n, dimension, value, source, made_at, aside, device } =
+                line;
+            let sql = "INSERT INTO readings (id, key, entry, piece_n, dimension, value, source, made_at, aside, device) \
+                       VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10)";
             let source = source.word();
-            t.prepare_cached(sql)?
-                .execute(params![id, key, entry, piece_n, dimension, value, source, made_at, aside])?;
+            t.prepare_cached(sql)?.execute(params![
+                id, key, entry, piece_n, dimension, value, source, made_at, aside, device
+            ])?;
         }
     }
     Ok(())

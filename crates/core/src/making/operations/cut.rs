@@ -1,12 +1,12 @@
 //! Measure and cut to length.
 
+use super::Mark;
 use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::school::FlatTo;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown};
-use crate::words::listed;
 
 /// A piece is measured off from the spool's flush end and cut.
 #[derive(Debug, Clone)]
@@ -25,10 +25,8 @@ pub struct Cut {
     pub formed_mm: Option<f64>,
     /// What is trimmed off its pinched end afterwards, mm.
     pub sliver_mm: f64,
-    /// Where bends begin that are measured while the wire is straight: from the far end or not, and how far, mm.
-    pub marks: Vec<(bool, f64)>,
-    /// Whether it is folded in the middle: that is what is marked then.
-    pub folded: bool,
+    /// What is marked in the same move, where it is not marked by itself.
+    pub mark: Option<Mark>,
     /// What one takes off the spool, mm.
     pub each_mm: f64,
 }
@@ -43,24 +41,6 @@ fn long_told(mm: f64, unit: LengthUnit) -> String {
 
 /// Shortest wire that fingers hold while its end is rolled, mm: two fingertips and the jaw.
 const LEAST_HELD_MM: f64 = 20.0;
-
-impl Cut {
-    /// What is marked before anything is bent: where each bend begins.
-    fn marked(&self, unit: LengthUnit) -> String {
-        let from = |far: bool, end: &str| {
-            let at: Vec<String> =
-                self.marks.iter().filter(|mark| mark.0 == far).map(|mark| on_ruler(mark.1, unit)).collect();
-            (!at.is_empty()).then(|| format!("{} from the {end} end", listed(&at)))
-        };
-        let ends: Vec<String> = [from(false, "left"), from(true, "right")].into_iter().flatten().collect();
-        if ends.is_empty() {
-            String::new()
-        } else {
-            let what = if self.folded { "the middle of the fold" } else { "where the bends start" };
-            format!(" Mark {what}: {}.", ends.join("; "))
-        }
-    }
-}
 
 impl Does for Cut {
     fn operation(&self) -> Operation {
@@ -130,6 +110,8 @@ impl Does for Cut {
             let (one, all) = (caliper(LEAST_HELD_MM, unit), long_told(f64::from(n) * LEAST_HELD_MM, unit));
             format!("Rolled on the spool it needs no tail to hold it by: {one} saved on each, {all} in all.")
         });
+        let marked = self.mark.as_ref().map(|mark| mark.told(unit)).filter(|told| !told.is_empty());
+        let marked = marked.map_or(String::new(), |told| format!(" {told}"));
         let all = f64::from(n) * self.each_mm;
         let template = if n > 1 {
             format!("{template} All take {} off the spool.", long_told(all, unit))
@@ -146,7 +128,7 @@ impl Does for Cut {
                 times_n: (n > 1).then_some(n),
                 ..Numbers::default()
             },
-            text: format!("{measured}{template}{}", self.marked(unit)),
+            text: format!("{measured}{template}{marked}"),
             hints: [saw.is_none().then(|| flat.to_owned()), trials, longer, short, saved]
                 .into_iter()
                 .flatten()

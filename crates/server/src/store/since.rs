@@ -1,0 +1,92 @@
+//! What was done to something since it was added or changed: nobody takes back what others went on with without being told.
+
+use jiff::Timestamp;
+use lorimant_core::words::counted;
+use rusqlite::{Connection, OptionalExtension as _};
+
+use super::error::{Result, StoreError};
+use super::history::noun;
+use super::settings::settings;
+use super::shelf;
+
+/// What others did: how many, the last when and from which device.
+struct Later {
+    n: u32,
+    last_at: String,
+    device: String,
+}
+
+impl Later {
+    fn of(connection: &Connection, sql: &str, bound: impl rusqlite::Params) -> Result<Option<Self>> {
+        let later = connection
+            .prepare_cached(sql)?
+            .query_row(bound, |row| Ok(Self { n: row.get(0)?, last_at: row.get(1)?, device: row.get(2)? }));
+        Ok(later.optional()?.filter(|later| later.n > 0))
+    }
+
+    /// ` by Firefox on Linux at 14:03`, with the day where it was not today.
+    fn told(&self, connection: &Connection) -> Result<String> {
+        let by = if self.device.is_empty() { String::new() } else { format!(" from {}", self.device) };
+        let Ok(at) = self.last_at.parse::<Timestamp>() else { return Ok(by) };
+        let zone = settings(connection)?.0.zone();
+        let (at, now) = (at.to_zoned_datetime(zone.clone()), Timestamp::now().to_zoned_datetime(zone));
+        let when = if at.date() == now.date() { "at %H:%M" } else { "on %-d %B at %H:%M" };
+        Ok(format!("{by} {}", at.strftime(when)))
+    }
+}
+
+/// Refuses to take back the adding of a record that others went on with: a batch with presses, a lot that was cut from, a
+/// check with readings.
+pub(super) fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()> {
+    let (shelf, name): (String, String) = connection
+        .prepare_cached("SELECT shelf, name FROM entries WHERE id = ?1")?
+        .query_row([id], |row| Ok((row.get(0)?, row.get(1)?)))?;
+    let (later, what, instead) = match shelf.as_str() {
+        "batch" => {
+            // What was pressed and taken back again stands in nobody's way.
+            let sql = "SELECT count(*) OVER (), made_at, device FROM happened WHERE entry = ?1 AND EXISTS \
+                       (SELECT 1 FROM happened WHERE entry = ?1 GROUP BY step_n HAVING sum(CASE happened \
+                       WHEN 'taken-back' THEN -n WHEN 'turned' THEN 0 ELSE n END) > 0) ORDER BY id DESC LIMIT 1";
+            let instead = "Take those back at the bench first, or close the batch without bagging";
+            (Later::of(connection, sql, [id])?, "press", instead)
+        }
+        "check" => {
+            let sql = "SELECT count(*) OVER (), made_at, device FROM readings WHERE entry = ?1 ORDER BY id DESC LIMIT 1";
+            let instead = "Set the readings aside, or archive the check";
+            (Later::of(connection, sql, [id])?, "reading", instead)
+        }
+        "lot" => {
+            let sql = "SELECT count(*) OVER (), l.made_at, b.device FROM ledger AS l JOIN batches AS b ON b.id = l.batch \
+                       WHERE l.lot = ?1 AND l.batch <> ?2 AND l.reverses IS NULL \
+                       AND NOT EXISTS (SELECT 1 FROM ledger AS back WHERE back.reverses = l.id) \
+                       ORDER BY l.id DESC LIMIT 1";
+            let instead = "Take those back first, or correct the length of the lot";
+            (Later::of(connection, sql, [id, undone])?, "entry in its ledger", instead)
+        }
+        _ => return Ok(()),
+    };
+    let Some(later) = later else { return Ok(()) };
+    let what = match (what, later.n) {
+        ("entry in its ledger", n) if n > 1 => format!("{n} entries in its ledger"),
+        ("press", n) if n > 1 => format!("{n} presses"),
+        (what, n) => counted(n, what),
+    };
+    let (noun, when) = (noun(&shelf), later.told(connection)?);
+    let said =
+        format!("not undone: the {noun} “{name}” has {what} since it was added, the last{when}. {instead}");
+    Err(StoreError::NotUndoable(said))
+}
+
+/// Says who changed a record after a revision.
+pub(super) fn changed(connection: &Connection, id: i64, revision: i64) -> Result<StoreError> {
+    let sql = "SELECT count(*) OVER (), c.made_at, b.device FROM changes AS c JOIN batches AS b ON b.id = c.batch \
+               WHERE c.entry = ?1 AND c.revision > ?2 ORDER BY c.id DESC LIMIT 1";
+    let name = shelf::state(connection, id)?.0.name;
+    let when = match Later::of(connection, sql, [id, revision])? {
+        Some(later) => later.told(connection)?,
+        None => String::new(),
+    };
+    Ok(StoreError::NotUndoable(format!(
+        "not undone: “{name}” was changed since, the last time{when}. Undo that first, or change it by hand"
+    )))
+}

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, data } from '../api/client'
+import { useNotice } from '../shared/notice'
+
+/** The devices that have unlocked the workshop with its passphrase; each can be signed out from here. */
+const queries = useQueryClient()
+const notice = useNotice()
+const { data: session } = useQuery({
+  queryKey: ['session'],
+  queryFn: () => data(api.GET('/api/session')),
+})
+const { data: devices } = useQuery({
+  queryKey: ['devices'],
+  queryFn: () => data(api.GET('/api/devices')),
+  enabled: computed(() => session.value?.passphrase === true),
+  // Somebody can sign in meanwhile, and when each was last used goes on.
+  staleTime: 0,
+})
+const when = (at: string) =>
+  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const shown = computed(() =>
+  (devices.value ?? []).map((device) => ({
+    ...device,
+    name: device.name || 'A device that signed in before this version',
+    used: device.this ? 'this device' : `last used ${when(device.seen_at)}`,
+  })),
+)
+
+async function signOut(device: { id: string; name: string; this: boolean }) {
+  try {
+    const params = { path: { id: device.id } }
+    await data(api.DELETE('/api/devices/{id}', { params }))
+    // This one is asked for the passphrase by whatever it asks next.
+    if (device.this) return window.location.assign('/')
+    notice.say(`Signed out: ${device.name}.`)
+  } catch (thrown) {
+    notice.fail(thrown)
+  }
+  await queries.invalidateQueries({ queryKey: ['devices'] })
+}
+</script>
+
+<template>
+  <section v-if="session" aria-labelledby="devices-title">
+    <h3 id="devices-title">Signed-in devices</h3>
+    <p v-if="!session.passphrase" class="quiet">
+      No passphrase is set: whoever reaches this address can use the workshop. Set one with
+      <code>lorimant passphrase</code>.
+    </p>
+    <ul v-else class="devices">
+      <li v-for="device in shown" :key="device.id" data-test="device">
+        <span
+          >{{ device.name }}<br /><span class="quiet">{{ device.used }}</span></span
+        >
+        <v-btn size="small" color="primary" :aria-label="`Sign out ${device.name}`" @click="signOut(device)">
+          Sign out
+        </v-btn>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.devices {
+  list-style: none;
+  padding: 0;
+}
+.devices li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 1rem;
+  padding-block: 0.35rem;
+}
+</style>
