@@ -126,7 +126,7 @@ async fn wire_that_was_cut_since_cannot_be_taken_back() {
     let id = reply["lot"]["id"].as_i64().unwrap();
     book(&workshop, id, "cut", -200.0).await;
     let refused = undo(&workshop, &reply["undo"]).await;
-    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", refused.text());
+    assert_eq!(refused.status, StatusCode::CONFLICT, "{}", refused.text());
     // Nothing of the undoing stands: the lot is on the rack, with what was left of it.
     assert_eq!(left(&workshop, id).await, 300.0);
     assert_eq!(workshop.get("/api/lots").await.json()["total"], 1);

@@ -15,6 +15,7 @@ const MOST: f64 = 100_000.0;
 /// assert_eq!(read("turns 31.5\r\n").unwrap(), 31);
 /// assert_eq!(read("12").unwrap(), 12);
 /// assert!(read("12 rpm").unwrap_err().sentence.contains("12 rpm"));
+/// assert!(read("1e3").is_err());
 /// ```
 ///
 /// # Errors
@@ -23,9 +24,11 @@ pub fn read(line: &str) -> Result<u32, Fault> {
     let text = line.trim();
     let lower = text.to_lowercase();
     let number = ["turns", "turn", "t"].iter().find_map(|word| lower.strip_prefix(word)).unwrap_or(&lower);
-    let turns = number.trim_start_matches([':', '=']).trim().parse::<f64>();
-    match turns {
-        Ok(turns) if (0.0..=MOST).contains(&turns) => {
+    let number = number.trim_start_matches([':', '=']).trim();
+    // What only a program writes, 1e3 or inf, is no count.
+    let plain = number.chars().all(|c| c.is_ascii_digit() || c == '.');
+    match number.parse::<f64>() {
+        Ok(turns) if plain && (0.0..=MOST).contains(&turns) => {
             #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to 100 000")]
             let whole = turns as u32;
             Ok(whole)

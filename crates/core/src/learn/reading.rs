@@ -42,6 +42,7 @@ const MOVES: [&str; 7] = ["us", "u", "unstable", "d", "motion", "~", "?"];
 /// assert!(read_line("5.08").unwrap_err().sentence.contains("unit"));
 /// assert!(read_line("182.31 g").unwrap_err().sentence.contains("not a length"));
 /// assert!(read_line("US 5.08 mm").unwrap_err().sentence.contains("not still"));
+/// assert!(read_line("1 2.34 mm").is_err());
 /// ```
 ///
 /// # Errors
@@ -76,10 +77,11 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
         .find(|c: char| !(c.is_ascii_digit() || matches!(c, '+' | '-' | '.' | ',' | ' ')))
         .unwrap_or(rest.len());
     let (number, unit) = rest.split_at(end);
-    let number = number.replace(' ', "");
+    let number = number.trim().trim_end_matches(',').trim_end();
     let sign = if number.starts_with('-') { -1.0 } else { 1.0 };
-    // A comma can only be decimal here: no caliper reaches a metre.
-    let value = match separated(number.trim_start_matches(['+', '-']).trim_end_matches(',')) {
+    // A comma can only be decimal here: no caliper reaches a metre. Two figures apart are no number: one of them is not of
+    // this reading.
+    let value = match separated(number.trim_start_matches(['+', '-', ' '])) {
         Some((read, "")) => sign * read.value,
         _ => return Err(nothing()),
     };

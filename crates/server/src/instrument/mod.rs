@@ -114,23 +114,26 @@ async fn whole_lines(from: impl AsyncRead + Unpin, most: usize) -> io::Result<Ve
     }
     let lone = all.len() == 1;
     let whole = all.into_iter().skip(usize::from(!lone));
-    let whole: Vec<String> = whole.filter(|(_, ended)| *ended || lone).map(|(text, _)| text).collect();
-    if whole.is_empty() {
-        return Err(io::Error::new(io::ErrorKind::UnexpectedEof, "it broke off in the middle of a line"));
-    }
-    Ok(whole)
+    let whole: Vec<String> = whole.filter(|(_, ended)| *ended).map(|(text, _)| text).collect();
+    if whole.is_empty() { Err(broken_off()) } else { Ok(whole) }
 }
 
 /// A whole line with something on it. Many instruments send line upon line: whoever joins in the middle hears the end of
-/// one first, `.31 g` of `182.31 g`, so the next is taken where one follows.
+/// one first, `.31 g` of `182.31 g`, so the next is taken where one follows. A line without its end is none: figures may be
+/// missing.
 async fn whole_line(from: impl AsyncRead + Unpin) -> io::Result<String> {
     let mut lines = BufReader::new(from.take(2 * LONGEST_LINE));
     let first = next_line(&mut lines).await?;
-    let (text, _) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
+    let (text, ended) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
     match tokio::time::timeout(FOLLOWS, next_line(&mut lines)).await {
         Ok(Ok(Some((second, true)))) => Ok(second),
-        _ => Ok(text),
+        _ if ended => Ok(text),
+        _ => Err(broken_off()),
     }
+}
+
+fn broken_off() -> io::Error {
+    io::Error::new(io::ErrorKind::UnexpectedEof, "it broke off in the middle of a line")
 }
 
 /// The next line with something on it, and whether it was ended; nothing once the other side hung up.

@@ -20,7 +20,8 @@ use utoipa::ToSchema;
 use super::batch::now;
 use super::error::{Result, StoreError};
 use super::settings::settings;
-use super::shelf::{self, Entry, Shelf};
+use super::shelf::{Entry, Shelf};
+use super::undo;
 use crate::device;
 use crate::kept::Settings;
 
@@ -306,9 +307,9 @@ pub(crate) fn hand(connection: &Connection) -> Result<Hand> {
     Ok(settings(connection)?.0.hand)
 }
 
-/// Undoes a batch of changes, as [`shelf::undo`] does; what was learned from checks goes with them.
+/// Undoes a batch of changes, as [`undo::undo`] does; what was learned from checks goes with them.
 pub(crate) fn undo(t: &Transaction, undone: i64) -> Result<i64> {
-    let fresh = shelf::undo(t, undone)?;
+    let fresh = undo::undo(t, undone)?;
     if touched(t, undone)? {
         relearn_all(t)?;
     }

@@ -19,8 +19,8 @@ mod search;
 pub(crate) mod sessions;
 mod settings;
 pub(crate) mod shelf;
-mod since;
 mod sound;
+mod undo;
 pub(crate) mod whole;
 mod written;
 

@@ -3,18 +3,15 @@
 use std::collections::HashSet;
 
 use lorimant_core::chain::weave::Weave;
-use lorimant_core::fault::Fault;
 use lorimant_core::words::length::LengthUnit;
 use rusqlite::{Connection, OptionalExtension, Row, Transaction};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::batch::{self, now};
+use super::batch::now;
 use super::error::{Result, StoreError};
-use super::ledger;
 use super::search;
 use super::settings::unit;
-use super::since;
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept, KeptChain, KeptPattern, KeptPlan};
 
@@ -309,7 +306,7 @@ impl Shelf {
     }
 }
 
-fn put(transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {
+pub(super) fn put(transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Result<()> {
     transaction.execute(
         "UPDATE entries SET name = ?2, record = ?3, archived = ?4, revision = ?5, updated_at = ?6 WHERE id = ?1",
         (id, &state.name, &state.record, state.archived, revision, now()),
@@ -317,7 +314,13 @@ fn put(transaction: &Transaction, id: i64, state: &Before, revision: i64) -> Res
     Ok(())
 }
 
-fn log(t: &Transaction, batch: i64, id: i64, before: Option<&Before>, revision: i64) -> Result<()> {
+pub(super) fn log(
+    t: &Transaction,
+    batch: i64,
+    id: i64,
+    before: Option<&Before>,
+    revision: i64,
+) -> Result<()> {
     let before = before.map(serde_json::to_string).transpose()?;
     t.execute(
         "INSERT INTO changes (batch, entry, before, revision, made_at) VALUES (?1, ?2, ?3, ?4, ?5)",
@@ -334,14 +337,6 @@ pub(super) fn state(connection: &Connection, id: i64) -> Result<(Before, i64)> {
         Ok((state, row.get(3)?))
     });
     row.optional()?.ok_or(StoreError::Missing { what: "entry", id })
-}
-
-/// The state a change left an entry in, where it was changed again since: what the next change wrote over.
-fn left_by(transaction: &Transaction, id: i64, revision: i64) -> Result<Option<Before>> {
-    let sql = "SELECT before FROM changes WHERE entry = ?1 AND revision > ?2 ORDER BY revision LIMIT 1";
-    let next: Option<Option<String>> =
-        transaction.prepare_cached(sql)?.query_row([id, revision], |row| row.get(0)).optional()?;
-    Ok(next.flatten().map(|before| serde_json::from_str(&before)).transpose()?)
 }
 
 /// What was brought in.
@@ -384,50 +379,6 @@ pub(crate) fn bring_in(transaction: &Transaction, undo: i64, document: &PlanDocu
         already_n: plans_n + patterns_n + chains_n + weaves_n,
         undo,
     })
-}
-
-/// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
-///
-/// What was added is put away; what was changed is put back; what was booked is reversed. Refused as a
-/// whole where anything newer stands on any of it, with who did that and when.
-pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
-    let mut statement = transaction
-        .prepare("SELECT entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
-    let rows = statement.query_map([undone], |row| {
-        Ok((row.get::<_, i64>(0)?, row.get::<_, Option<String>>(1)?, row.get::<_, i64>(2)?))
-    })?;
-    let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
-    let booked = ledger::of_batch(transaction, undone)?;
-    if batch::booked_at_the_bench(transaction, undone)? {
-        let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
-        return Err(StoreError::Refused(Fault::new("batch", said).into()));
-    }
-    if changes.is_empty() && booked.is_empty() {
-        return Err(StoreError::Missing { what: "change", id: undone });
-    }
-    let fresh = batch::next(transaction)?;
-    for (id, before, revision) in changes {
-        let (current, at) = state(transaction, id)?;
-        // What came after and was taken back again stands in nobody's way.
-        if at != revision && left_by(transaction, id, revision)?.as_ref() != Some(&current) {
-            return Err(since::changed(transaction, id, revision)?);
-        }
-        if before.is_none() {
-            since::nothing_hangs_on(transaction, undone, id)?;
-        }
-        let back = match before {
-            Some(before) => serde_json::from_str(&before)?,
-            None => Before { name: current.name.clone(), record: current.record.clone(), archived: true },
-        };
-        put(transaction, id, &back, at + 1)?;
-        log(transaction, fresh, id, Some(&current), at + 1)?;
-    }
-    // The last first, so that nothing is overdrawn on the way.
-    for line in booked.into_iter().rev() {
-        let line = ledger::stands_by(transaction, line)?.ok_or_else(StoreError::taken_back)?;
-        ledger::reverse(transaction, fresh, line)?;
-    }
-    Ok(fresh)
 }
 
 pub(super) const COLUMNS: &str = "id, revision, archived, created_at, updated_at, record";

@@ -8,6 +8,9 @@ use crate::wire::SIZE_SPREAD;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::{of_wire, with_spread};
 
+/// The share of what should be left that is hardly less by cuts nobody booked.
+const FORGOTTEN: f64 = 0.5;
+
 /// What a weight says of a lot.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -24,7 +27,8 @@ pub struct Weighed {
     pub differs_mm: f64,
     /// The same in a sentence.
     pub sentence: String,
-    /// Why it is hardly so, and is not booked before somebody says that it is: there was never that much of the lot.
+    /// Why it is hardly so, and is not booked before somebody says that it is: there was never so much of the lot, or twice as
+    /// much should be left.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub doubt: Option<String>,
 }
@@ -66,6 +70,9 @@ impl Lot {
     /// // There was never a kilometre on it.
     /// let heavy = lot.weighed(lot.wire.mass_g(1e6), None, held, LengthUnit::Mm).unwrap();
     /// assert!(heavy.doubt.unwrap().contains("more than this lot ever held"));
+    /// // Another, nearly empty spool was laid on.
+    /// let light = lot.weighed(62.0 + lot.wire.mass_g(900.0), None, held, LengthUnit::Mm).unwrap();
+    /// assert!(light.doubt.unwrap().contains("less than half of what should be left"));
     /// ```
     ///
     /// # Errors
@@ -110,13 +117,15 @@ impl Lot {
             if tare > 0.0 { format!(" less {} g for the spool", shown(tare, 2)) } else { String::new() };
         let sentence =
             format!("{} g{less} is {}, {off}.", shown(gross_g, 2), with_spread(length_mm, spread_mm, unit));
-        let doubt = (length_mm - 2.0 * spread_mm > held.most_mm).then(|| {
-            format!(
-                "That is more than this lot ever held, {}. Is it this spool, and are these {} g?",
-                of_wire(held.most_mm, unit),
-                shown(gross_g, 2)
-            )
-        });
+        let asked = format!("Is it this spool, and are these {} g?", shown(gross_g, 2));
+        let doubt = if length_mm - 2.0 * spread_mm > held.most_mm {
+            Some(format!("That is more than this lot ever held, {}. {asked}", of_wire(held.most_mm, unit)))
+        } else if length_mm + 2.0 * spread_mm < FORGOTTEN * held.left_mm {
+            let left = of_wire(held.left_mm, unit);
+            Some(format!("That is less than half of what should be left, {left}. {asked}"))
+        } else {
+            None
+        };
         Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, sentence, doubt })
     }
 }

@@ -1,13 +1,68 @@
-//! What was done to something since it was added or changed: nobody takes back what others went on with without being told.
+//! Taking back what was written. Nobody takes back what others went on with: they are told who did, when, and what can be
+//! done instead.
 
 use jiff::Timestamp;
+use lorimant_core::fault::Fault;
 use lorimant_core::words::counted;
-use rusqlite::{Connection, OptionalExtension as _};
+use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
 use super::error::{Result, StoreError};
 use super::history::noun;
 use super::settings::settings;
-use super::shelf;
+use super::shelf::{Before, log, put, state};
+use super::{batch, ledger};
+
+/// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
+///
+/// What was added is put away; what was changed is put back; what was booked is reversed. Refused as a
+/// whole where anything newer stands on any of it, with who did that and when.
+pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
+    let mut statement = transaction
+        .prepare("SELECT entry, before, revision FROM changes WHERE batch = ?1 ORDER BY id DESC")?;
+    let rows = statement.query_map([undone], |row| {
+        Ok((row.get::<_, i64>(0)?, row.get::<_, Option<String>>(1)?, row.get::<_, i64>(2)?))
+    })?;
+    let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
+    let booked = ledger::of_batch(transaction, undone)?;
+    if batch::booked_at_the_bench(transaction, undone)? {
+        let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
+        return Err(StoreError::Refused(Fault::new("batch", said).into()));
+    }
+    if changes.is_empty() && booked.is_empty() {
+        return Err(StoreError::Missing { what: "change", id: undone });
+    }
+    let fresh = batch::next(transaction)?;
+    for (id, before, revision) in changes {
+        let (current, at) = state(transaction, id)?;
+        // What came after and was taken back again stands in nobody's way.
+        if at != revision && left_by(transaction, id, revision)?.as_ref() != Some(&current) {
+            return Err(changed(transaction, id, revision)?);
+        }
+        if before.is_none() {
+            nothing_hangs_on(transaction, undone, id)?;
+        }
+        let back = match before {
+            Some(before) => serde_json::from_str(&before)?,
+            None => Before { name: current.name.clone(), record: current.record.clone(), archived: true },
+        };
+        put(transaction, id, &back, at + 1)?;
+        log(transaction, fresh, id, Some(&current), at + 1)?;
+    }
+    // The last first, so that nothing is overdrawn on the way.
+    for line in booked.into_iter().rev() {
+        let line = ledger::stands_by(transaction, line)?.ok_or_else(StoreError::taken_back)?;
+        ledger::reverse(transaction, fresh, line)?;
+    }
+    Ok(fresh)
+}
+
+/// The state a change left an entry in, where it was changed again since: what the next change wrote over.
+fn left_by(transaction: &Transaction, id: i64, revision: i64) -> Result<Option<Before>> {
+    let sql = "SELECT before FROM changes WHERE entry = ?1 AND revision > ?2 ORDER BY revision LIMIT 1";
+    let next: Option<Option<String>> =
+        transaction.prepare_cached(sql)?.query_row([id, revision], |row| row.get(0)).optional()?;
+    Ok(next.flatten().map(|before| serde_json::from_str(&before)).transpose()?)
+}
 
 /// What others did: how many, the last when and from which device.
 struct Later {
@@ -37,7 +92,7 @@ impl Later {
 
 /// Refuses to take back the adding of a record that others went on with: a batch with presses, a lot that was cut from, a
 /// check with readings.
-pub(super) fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()> {
+fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()> {
     let (shelf, name): (String, String) = connection
         .prepare_cached("SELECT shelf, name FROM entries WHERE id = ?1")?
         .query_row([id], |row| Ok((row.get(0)?, row.get(1)?)))?;
@@ -78,10 +133,10 @@ pub(super) fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) ->
 }
 
 /// Says who changed a record after a revision.
-pub(super) fn changed(connection: &Connection, id: i64, revision: i64) -> Result<StoreError> {
+fn changed(connection: &Connection, id: i64, revision: i64) -> Result<StoreError> {
     let sql = "SELECT count(*) OVER (), c.made_at, b.device FROM changes AS c JOIN batches AS b ON b.id = c.batch \
                WHERE c.entry = ?1 AND c.revision > ?2 ORDER BY c.id DESC LIMIT 1";
-    let name = shelf::state(connection, id)?.0.name;
+    let name = state(connection, id)?.0.name;
     let when = match Later::of(connection, sql, [id, revision])? {
         Some(later) => later.told(connection)?,
         None => String::new(),
