@@ -268,7 +268,7 @@ impl Kept for KeptChain {
     }
 
     fn check(&self) -> Result<(), Faults> {
-        named("chain", &self.name, &self.note, self.request.plan().err())
+        named("chain", &self.name, &self.note, self.request.check_as_known().err())
     }
 }
 

@@ -10,6 +10,7 @@ mod document;
 mod export;
 mod extract;
 mod guard;
+mod heavy;
 mod hosts;
 mod instrument;
 mod jobs;
@@ -22,6 +23,7 @@ mod serve;
 mod session;
 mod state;
 mod store;
+mod weaver;
 
 use std::net::SocketAddr;
 use std::sync::Arc;
@@ -64,13 +66,16 @@ pub fn app(
 ) -> Result<Router, StoreError> {
     let sessions = session::Sessions::of(store.clone())?;
     let hosts = hosts::Hosts::new(address, host_names);
+    let heavy = heavy::Heavy::default();
+    weaver::start(&store, &heavy)?;
     let state = state::State {
         store,
         sessions,
         hosts,
         instruments,
-        cutting: jobs::Jobs::default(),
-        relaxing: jobs::Jobs::default(),
+        cutting: jobs::Jobs::of(heavy.clone()),
+        relaxing: jobs::Jobs::of(heavy.clone()),
+        heavy,
         coming: Arc::default(),
     };
     // A small answer arrives sooner as it is than pressed and unpressed.

@@ -11,6 +11,7 @@ use rusqlite::ErrorCode;
 use serde::Serialize;
 use utoipa::ToSchema;
 
+use crate::heavy::BUSY;
 use crate::store::StoreError;
 
 /// What went wrong, as `application/problem+json`.
@@ -99,6 +100,11 @@ impl Problem {
 
     fn unwritten() -> Self {
         Self::internal("The workshop's file could not be read or written. Nothing was changed.")
+    }
+
+    /// Too much long work is waiting.
+    pub fn busy() -> Self {
+        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/busy", "Busy", BUSY)
     }
 
     pub fn internal(detail: impl Into<String>) -> Self {

@@ -1,46 +1,55 @@
 //! Takes connections, within limits: a workshop's server stands in a network where many open one and say nothing.
 
+use std::collections::BTreeMap;
 use std::net::SocketAddr;
-use std::sync::Arc;
+use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 use std::time::Duration;
 
 use axum::Router;
 use axum::body::Body;
 use hyper::Request;
-use hyper::body::Incoming;
+use hyper::body::{Body as _, Incoming};
 use hyper::server::conn::http1;
 use hyper_util::rt::{TokioIo, TokioTimer};
 use hyper_util::server::graceful::GracefulShutdown;
 use hyper_util::service::TowerToHyperService;
 use tokio::net::{TcpListener, TcpStream};
-use tokio::sync::{OwnedSemaphorePermit, Semaphore};
+use tokio::sync::{Notify, OwnedSemaphorePermit, Semaphore};
 use tower::ServiceExt;
 
 /// How long the head of a request may take, and so how long a connection may stay idle between two.
 const HEAD: Duration = Duration::from_secs(30);
-/// Connections at a time, where the system lets a program have so many files; who comes beyond them waits until one is
-/// closed.
+/// Connections at a time, where the system lets a program have so many files; for who comes beyond them one that has said
+/// nothing yet is closed.
 const MOST: usize = 2048;
 /// Files a program has open beside its connections.
 const FILES: usize = 128;
 /// How long what is being answered may take to end once the server is to stop.
-const LAST: Duration = Duration::from_secs(3);
+const LAST: Duration = Duration::from_secs(2);
 /// How long is waited where the system has no file handle left for a further connection.
 const RETRY: Duration = Duration::from_millis(200);
 
-/// Serves the application until it is to stop; then answers what is under way, for three seconds at most.
+/// Serves the application until it is to stop; then answers what is under way, for two seconds at most.
 pub async fn serve(listener: TcpListener, app: Router, stop: impl Future<Output = ()>) {
     let room = Arc::new(Semaphore::new(most_connections()));
-    let open = GracefulShutdown::new();
+    let (open, silent) = (GracefulShutdown::new(), Silent::default());
     let mut stop = std::pin::pin!(stop);
     loop {
-        let Ok(permit) = room.clone().acquire_owned().await else { break };
+        // Whoever has asked for nothing yet makes room for who comes: the one that has been there longest.
+        while room.available_permits() == 0 && silent.close_the_oldest() {
+            tokio::task::yield_now().await;
+        }
+        let permit = tokio::select! {
+            permit = room.clone().acquire_owned() => permit,
+            () = &mut stop => break,
+        };
+        let Ok(permit) = permit else { break };
         let accepted = tokio::select! {
             accepted = listener.accept() => accepted,
             () = &mut stop => break,
         };
         match accepted {
-            Ok((stream, from)) => answer(stream, from, app.clone(), permit, &open),
+            Ok((stream, from)) => answer(stream, from, app.clone(), permit, (&open, &silent)),
             Err(error) => {
                 tracing::warn!(%error, "a connection could not be taken");
                 tokio::time::sleep(RETRY).await;
@@ -74,27 +83,71 @@ fn most_connections() -> usize {
     }
 }
 
+/// Connections that have not asked for anything yet, or not to the end, the one that came first first.
+#[derive(Clone, Default)]
+struct Silent(Arc<Mutex<BTreeMap<u64, Arc<Notify>>>>);
+
+impl Silent {
+    fn all(&self) -> MutexGuard<'_, BTreeMap<u64, Arc<Notify>>> {
+        self.0.lock().unwrap_or_else(PoisonError::into_inner)
+    }
+
+    /// One that has just come: its number, and what it is told to close by.
+    fn came(&self) -> (u64, Arc<Notify>) {
+        let (mut all, close) = (self.all(), Arc::new(Notify::new()));
+        let n = all.last_key_value().map_or(0, |(last, _)| last + 1);
+        all.insert(n, close.clone());
+        (n, close)
+    }
+
+    /// It asked for something, or is gone.
+    fn spoke(&self, n: u64) {
+        self.all().remove(&n);
+    }
+
+    /// Closes the one that has been there longest; false where every one has asked for something.
+    fn close_the_oldest(&self) -> bool {
+        let oldest = self.all().pop_first();
+        oldest.inspect(|(_, close)| close.notify_one()).is_some()
+    }
+}
+
 fn answer(
     stream: TcpStream,
     from: SocketAddr,
     app: Router,
     permit: OwnedSemaphorePermit,
-    open: &GracefulShutdown,
+    (open, silent): (&GracefulShutdown, &Silent),
 ) {
+    let (n, close) = silent.came();
+    let (heard, answered) = (silent.clone(), silent.clone());
     // An answer is written whole; there is nothing to wait for.
     let _ = stream.set_nodelay(true);
     let app = ServiceExt::<Request<Body>>::map_request(app, move |mut request: Request<Incoming>| {
+        // Whoever promises a body and sends none has not asked for anything yet.
+        if request.body().is_end_stream() {
+            heard.spoke(n);
+        }
         request.extensions_mut().insert(from);
         request.map(Body::new)
+    });
+    let app = ServiceExt::<Request<Incoming>>::map_response(app, move |response| {
+        answered.spoke(n);
+        response
     });
     let mut head = http1::Builder::new();
     head.timer(TokioTimer::new()).header_read_timeout(HEAD);
     let connection = open.watch(head.serve_connection(TokioIo::new(stream), TowerToHyperService::new(app)));
+    let silent = silent.clone();
     tokio::spawn(async move {
-        // That somebody hung up or sent no HTTP is nothing of ours.
-        if let Err(error) = connection.await {
-            tracing::debug!(%error, "a connection ended early");
+        tokio::select! {
+            ended = connection => if let Err(error) = ended {
+                // That somebody hung up or sent no HTTP is nothing of ours.
+                tracing::debug!(%error, "a connection ended early");
+            },
+            () = close.notified() => tracing::debug!("a silent connection made room"),
         }
+        silent.spoke(n);
         drop(permit);
     });
 }

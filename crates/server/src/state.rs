@@ -7,6 +7,7 @@ use lorimant_core::chain::search;
 use lorimant_core::rack::cut_plan::{CutPlan, Progress as CutProgress};
 
 use crate::coming::Coming;
+use crate::heavy::Heavy;
 use crate::hosts::Hosts;
 use crate::instrument::Instruments;
 use crate::jobs::Jobs;
@@ -28,6 +29,8 @@ pub(crate) struct State {
     pub cutting: Jobs<CutProgress, CutPlan>,
     /// Weaves that are being relaxed.
     pub relaxing: Jobs<search::RelaxProgress, Relaxed>,
+    /// The queue of heavy work.
+    pub heavy: Heavy,
     /// How far a whole workshop that is being brought in has come.
     pub coming: Arc<Coming>,
 }

@@ -7,22 +7,15 @@ use std::path::Path;
 use std::process::{Child, Command, Output, Stdio};
 use std::time::{Duration, Instant};
 
-use crate::common::start;
+use crate::common::{Running, start};
 use lorimant_server::{Held, Store, StoreError};
 use rstest::rstest;
 use serde_json::{Value, json};
 
 /// A server on a file of its own; stopped with the test.
 struct Served {
-    child: Child,
+    child: Running,
     address: String,
-}
-
-impl Drop for Served {
-    fn drop(&mut self) {
-        let _ = self.child.kill();
-        let _ = self.child.wait();
-    }
 }
 
 impl Served {

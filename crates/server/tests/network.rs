@@ -53,25 +53,30 @@ fn ends_within(child: &mut Child, seconds: u64) -> bool {
 }
 
 #[test]
-fn a_thousand_silent_connections_neither_fill_the_memory_nor_hold_up_others_or_the_stop() {
+fn more_silent_connections_than_there_is_room_for_neither_fill_the_memory_nor_hold_up_others_or_the_stop() {
     let folder = tempfile::tempdir().unwrap();
     let (mut child, address) = start(&folder.path().join("workshop.lorimant"));
-    let mut open: Vec<TcpStream> = (0..as_many_as(1000)).map(|_| connect(&address)).collect();
+    let mut open: Vec<TcpStream> = (0..as_many_as(2100)).map(|_| connect(&address)).collect();
     for (n, stream) in open.iter_mut().enumerate() {
         match n % 3 {
             0 => {}
-            1 => stream.write_all(b"GET /api/health HTTP/1.1\r\nHost: local").unwrap(),
-            _ => stream
-                .write_all(b"POST /api/plans HTTP/1.1\r\nHost: localhost\r\nContent-Length: 500\r\n\r\n{")
-                .unwrap(),
+            // Those that came first may have made room already.
+            1 => drop(stream.write_all(b"GET /api/health HTTP/1.1\r\nHost: local")),
+            _ => {
+                drop(stream.write_all(
+                    b"POST /api/plans HTTP/1.1\r\nHost: localhost\r\nContent-Length: 500\r\n\r\n{",
+                ))
+            }
         }
     }
     for _ in 0..5 {
+        let asked = Instant::now();
         assert!(health(&address).contains("ok"));
+        assert!(asked.elapsed() < Duration::from_secs(1), "it took {:?}", asked.elapsed());
     }
     let memory = memory_mb(&child);
     println!("{} connections, {memory} MB", open.len());
-    assert!(memory < 80, "{memory} MB");
+    assert!(memory < 120, "{memory} MB");
     signal(&child, "-TERM");
     assert!(ends_within(&mut child, 5), "it did not stop");
 }

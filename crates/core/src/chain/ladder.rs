@@ -1,5 +1,7 @@
 //! A ladder: a weave's taut poses by growing ratio, and what lies between two rungs.
 
+use serde::{Deserialize, Serialize};
+
 use super::pose::Pose;
 use super::relax::{Relaxing, Solved};
 use super::search::{Effort, RelaxProgress, wire_at};
@@ -8,11 +10,11 @@ use super::torus::Torus;
 use crate::fault::Faults;
 
 /// Taut poses of a weave, by growing ratio; the first is the smallest that goes. In units of the first ring's core radius.
-#[derive(Debug, Clone, PartialEq)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 pub struct Ladder(Vec<Rung>);
 
 /// A taut pose.
-#[derive(Debug, Clone, PartialEq)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 pub struct Rung {
     /// The ratio of inside to wire it is taut at.
     pub ratio: f64,

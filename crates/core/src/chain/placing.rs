@@ -214,8 +214,11 @@ impl<'a> Building<'a> {
     /// The `n`th open ring put in, from 0; `None` beyond the last.
     #[must_use]
     pub fn nth(&self, n: u32) -> Option<At> {
-        let mut left = n;
-        for cell in 0..self.cells_n {
+        // Whole periods are passed over at once: a long chain has tens of thousands of cells.
+        let per_period = self.open_before(self.period());
+        let periods = n.checked_div(per_period)?;
+        let mut left = n - periods * per_period;
+        for cell in periods.checked_mul(self.period())?..self.cells_n {
             let open = self.open_in(cell);
             let each = u32::try_from(open.len()).ok()?;
             if left < each * self.across_n {
@@ -287,9 +290,14 @@ impl<'a> Building<'a> {
     /// by it: count the rows that hang together.
     #[must_use]
     pub fn before_row(&self, row: u32) -> u32 {
-        (0..row.saturating_sub(1).min(self.cells_n))
-            .map(|cell| u32::try_from(self.open_in(cell).len()).unwrap_or(0) * self.across_n)
-            .sum()
+        let cells_n = row.saturating_sub(1).min(self.cells_n);
+        let period = self.period();
+        cells_n / period * self.open_before(period) + self.open_before(cells_n % period)
+    }
+
+    /// How many placings the first cells have, at most a period of them.
+    fn open_before(&self, cells_n: u32) -> u32 {
+        (0..cells_n).map(|cell| u32::try_from(self.open_in(cell).len()).unwrap_or(0) * self.across_n).sum()
     }
 
     /// A ring's name, with its row where that is another than of `from`.

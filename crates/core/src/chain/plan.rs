@@ -180,6 +180,15 @@ impl ChainRequest {
         Taut::is_at_hand(design, &sizes.iter().map(|one| one.size).collect::<Vec<_>>())
     }
 
+    /// Checks it as far as it can be told without working out how its rings lie: its plan where that is at hand, else each
+    /// value by itself.
+    ///
+    /// # Errors
+    /// As [`ChainRequest::plan`], or as [`ChainRequest::check`].
+    pub fn check_as_known(&self) -> Result<(), Faults> {
+        if self.is_at_hand() { self.plan().map(|_| ()) } else { self.check() }
+    }
+
     /// The sizes of its rings, part by part.
     pub(super) fn sized(&self, workshop: &Workshop) -> Result<Vec<Sized>, Faults> {
         let one = |at: &str, ring: &RingRequest| {

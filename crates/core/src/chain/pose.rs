@@ -1,6 +1,7 @@
 //! A pose: where the rings of a cell lie and how far the next cell is, and what is so of it: what touches, what is linked,
 //! what is folded.
 
+use serde::{Deserialize, Serialize};
 use std::f64::consts::{PI, TAU};
 
 use glam::{DMat3, DVec3};
@@ -9,7 +10,7 @@ use super::torus::{Around, Torus, Touch};
 use super::weave::{Fold, RingAt, Weave, name_at};
 
 /// Where the rings of a cell lie, and how the cell goes on. The chain's length is along x; a sheet's breadth along y.
-#[derive(Debug, Clone, PartialEq)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 pub struct Pose {
     /// The rings of the cell.
     pub rings: Vec<Torus>,

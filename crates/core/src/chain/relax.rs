@@ -49,6 +49,17 @@ pub struct Relaxing<'a> {
     /// Thickness of each ring's wire against the first's.
     thickness: Vec<f64>,
     around: Around,
+    goes_on: GoesOnWorking<'a>,
+}
+
+/// Whether to go on, asked before each linear program.
+#[derive(Clone, Copy)]
+struct GoesOnWorking<'a>(&'a dyn Fn() -> bool);
+
+impl std::fmt::Debug for GoesOnWorking<'_> {
+    fn fmt(&self, f: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+        f.write_str("GoesOnWorking")
+    }
 }
 
 /// Samples around a ring.
@@ -77,7 +88,25 @@ impl<'a> Relaxing<'a> {
     #[must_use]
     pub fn alike(weave: &'a Weave) -> Self {
         let n = weave.rings_n();
-        Self { weave, radii: vec![1.0; n], thickness: vec![1.0; n], around: Around::of(SAMPLES) }
+        Self {
+            weave,
+            radii: vec![1.0; n],
+            thickness: vec![1.0; n],
+            around: Around::of(SAMPLES),
+            goes_on: GoesOnWorking(&|| true),
+        }
+    }
+
+    /// The same, given up as soon as this says no: what is being solved then comes to nothing.
+    #[must_use]
+    pub fn while_wanted(self, goes_on: &'a dyn Fn() -> bool) -> Self {
+        Self { goes_on: GoesOnWorking(goes_on), ..self }
+    }
+
+    /// Whether it was given up.
+    #[must_use]
+    pub fn is_given_up(&self) -> bool {
+        !(self.goes_on.0)()
     }
 
     /// Rings of each part with its own core radius and wire, in any unit, in the order of [`Weave::parts`].
@@ -191,7 +220,7 @@ impl<'a> Relaxing<'a> {
         }
         let (mut best, mut step, mut still) = (worth(start, wire, &seen), 0.1, 0);
         for _ in 0..MOST_STEPS {
-            if step < SMALLEST {
+            if step < SMALLEST || self.is_given_up() {
                 break;
             }
             let Some(next) = self.stepped(&at, (aim, weighs), step, best, &worth) else {
@@ -240,6 +269,9 @@ impl<'a> Relaxing<'a> {
 
     /// The pose, and the wire, that a linear program over everything within a step of here leads to.
     fn step(&self, pose: &Pose, wire: f64, (aim, weighs): (Aim, f64), step: f64) -> Option<(Pose, f64)> {
+        if self.is_given_up() {
+            return None;
+        }
         let mut program = Program::new(self.weave, pose, (aim, weighs), step);
         let reach = wire * self.thickest() + 4.0 * step;
         let mut touches = vec![];

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use super::geometry::{Laid, RingDrawn};
 use super::relax::Relaxing;
-use super::search::{Effort, RelaxProgress, wire_at};
+use super::search::{Effort, RelaxProgress, Watch, wire_at};
 use super::weave::Weave;
 use crate::fault::{Faults, Span};
 
@@ -65,8 +65,16 @@ impl RelaxRequest {
             effort.starts_n = starts_n;
         }
         faults.into_result()?;
+        let watch = Watch::of(go_on, effort);
+        let wanted = || watch.goes_on();
+        let searching = Relaxing::alike(weave).while_wanted(&wanted);
+        let mut tight =
+            searching.tightest(effort, &|far| watch.at(far)).map_err(|faults| faults.within("weave"))?;
+        // What was found is pulled taut however little time is left: from one pose then.
+        if searching.is_given_up() {
+            tight.truncate(1);
+        }
         let relaxing = Relaxing::alike(weave);
-        let tight = relaxing.tightest(effort, go_on).map_err(|faults| faults.within("weave"))?;
         let smallest_ratio = tight[0].ratio();
         let ratio = self.ratio.unwrap_or(1.1 * smallest_ratio);
         let wire = wire_at(ratio);

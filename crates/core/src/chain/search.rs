@@ -1,5 +1,7 @@
 //! Looking for the best pose of a weave from several starts.
 
+use std::cell::Cell;
+
 use glam::DVec3;
 use serde::Serialize;
 
@@ -21,6 +23,41 @@ pub struct RelaxProgress {
     /// The smallest ratio so far; none before one is found.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub smallest_ratio: Option<f64>,
+}
+
+/// A search that is watched: whoever waits is told how far it is, and asked whether to go on, between starts and within
+/// them.
+pub struct Watch<'a> {
+    go_on: &'a dyn Fn(RelaxProgress) -> bool,
+    far: Cell<RelaxProgress>,
+}
+
+impl<'a> Watch<'a> {
+    /// Of a search that is about to begin.
+    #[must_use]
+    pub fn of(go_on: &'a dyn Fn(RelaxProgress) -> bool, effort: Effort) -> Self {
+        let far = RelaxProgress { tried_n: 0, of_n: effort.starts_n, smallest_ratio: None };
+        Self { go_on, far: Cell::new(far) }
+    }
+
+    /// Tells that it has come so far; whether to go on.
+    #[must_use]
+    pub fn at(&self, far: RelaxProgress) -> bool {
+        self.far.set(far);
+        (self.go_on)(far)
+    }
+
+    /// Whether to go on from where it is.
+    #[must_use]
+    pub fn goes_on(&self) -> bool {
+        (self.go_on)(self.far.get())
+    }
+}
+
+impl std::fmt::Debug for Watch<'_> {
+    fn fmt(&self, f: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+        f.debug_struct("Watch").field("far", &self.far).finish_non_exhaustive()
+    }
 }
 
 /// How long to look.
@@ -57,6 +94,8 @@ impl Effort {
 const ROOM: [f64; 2] = [0.15, 0.05];
 /// Poses kept to pull taut from.
 const KEPT: usize = 4;
+/// What is said where nothing was found in the time there was.
+const GIVEN_UP: &str = "Nothing was found in the time there was. Let it look for longer.";
 /// Ratios closer than this are the same pose.
 const SAME: f64 = 2e-3;
 
@@ -93,6 +132,9 @@ impl Relaxing<'_> {
             let mut drawn = Chance::of(effort.seed.wrapping_mul(7919).wrapping_add(u64::from(start)));
             let pose = self.start(start, &mut drawn);
             let right = ROOM.iter().find_map(|wire| self.untangled_from(&pose, *wire));
+            if self.is_given_up() {
+                break;
+            }
             let Some(right) = right else {
                 for pair in self.look(&pose, 0.0).wrong {
                     match in_the_way.iter_mut().find(|(known, _)| *known == pair) {
@@ -112,7 +154,11 @@ impl Relaxing<'_> {
                 found.truncate(KEPT);
             }
         }
-        if found.is_empty() { Err(self.cannot(&in_the_way).into()) } else { Ok(found) }
+        match (found.is_empty(), self.is_given_up() && in_the_way.is_empty()) {
+            (false, _) => Ok(found),
+            (true, true) => Err(Fault::new("links", GIVEN_UP).into()),
+            (true, false) => Err(self.cannot(&in_the_way).into()),
+        }
     }
 
     /// The longest repeat found with wire so thick, from these tight poses; `None` where none of them goes with it.

@@ -1,16 +1,20 @@
 //! A weave pulled taut from rings of a size: whether they go into each other, how long a cell is, how it suits.
 
+use std::cell::{Cell, RefCell};
 use std::collections::VecDeque;
+use std::rc::Rc;
 use std::sync::{Arc, Mutex, PoisonError};
+
+use serde::{Deserialize, Serialize};
 
 use super::ladder::{COARSE, Ladder};
 use super::pose::Pose;
 use super::relax::Relaxing;
-use super::search::{Effort, RelaxProgress};
+use super::search::{Effort, RelaxProgress, Watch};
 use super::weave::Weave;
 use super::weaves;
-use crate::fault::Faults;
-use crate::words::words;
+use crate::fault::{Fault, Faults};
+use crate::words::{quoted, words};
 
 /// The size of a ring.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -135,7 +139,7 @@ impl Taut {
     #[must_use]
     pub fn is_at_hand(weave: &Weave, sizes: &[RingSize]) -> bool {
         let key = key(weave, &relative(sizes));
-        shipped(weave, sizes).is_some() || last().iter().any(|(known, _)| *known == key)
+        shipped(weave, sizes).is_some() || found(&key).is_some()
     }
 
     /// Above this it is floppy.
@@ -157,15 +161,92 @@ impl Taut {
     }
 }
 
-/// A weave's rings against each other, as far as its ladder depends on them.
-type Key = (Weave, Vec<(u64, u64)>);
-/// What was worked out last, the oldest first: working it out takes a second or two, and a plan asks for it often.
-static LAST: Mutex<VecDeque<(Key, Arc<Ladder>)>> = Mutex::new(VecDeque::new());
-/// How many are remembered.
-const REMEMBERED: usize = 48;
+/// A weave with its rings against each other, written out: what a ladder depends on. Names do not count.
+type Key = String;
+/// What came of working a ladder out.
+type Found = Result<Arc<Ladder>, Faults>;
 
-fn last() -> std::sync::MutexGuard<'static, VecDeque<(Key, Arc<Ladder>)>> {
-    LAST.lock().unwrap_or_else(PoisonError::into_inner)
+/// A weave, and core radius and wire of each part against the first's.
+type Wanted = (Weave, Vec<(f64, f64)>);
+
+/// What is known of weaves that do not ship, over the whole program: working one out takes seconds, and a plan asks for it
+/// often.
+#[derive(Default)]
+struct Known {
+    /// The oldest first.
+    found: VecDeque<(Key, Found)>,
+    /// What was worked out since it was last asked: whoever keeps it longer than this program runs takes it from here.
+    fresh: Vec<KnownLadder>,
+    /// What was asked for where nobody could wait for it.
+    wanted: Vec<Wanted>,
+}
+
+static KNOWN: Mutex<Option<Known>> = Mutex::new(None);
+/// How many are remembered.
+const REMEMBERED: usize = 1000;
+/// How many are noted as wanted.
+const MOST_WANTED: usize = 64;
+
+fn with_known<T>(work: impl FnOnce(&mut Known) -> T) -> T {
+    let mut known = KNOWN.lock().unwrap_or_else(PoisonError::into_inner);
+    work(known.get_or_insert_default())
+}
+
+/// A ladder that was worked out, to be kept.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
+pub struct KnownLadder {
+    /// What it is of.
+    pub key: String,
+    /// The ladder.
+    pub ladder: Ladder,
+}
+
+/// What was worked out since this was last asked: whoever keeps it takes it from here.
+#[must_use]
+pub fn take_fresh() -> Vec<KnownLadder> {
+    with_known(|known| std::mem::take(&mut known.fresh))
+}
+
+/// What was asked for where nobody could wait, each once: whoever has the time works it out.
+#[must_use]
+pub fn take_wanted() -> Vec<(Weave, Vec<(f64, f64)>)> {
+    with_known(|known| std::mem::take(&mut known.wanted))
+}
+
+/// Remembers a ladder that was kept.
+pub fn remember(known: KnownLadder) {
+    put(known.key, Ok(Arc::new(known.ladder)));
+}
+
+fn put(key: Key, found: Found) {
+    with_known(|known| {
+        known.found.retain(|(other, _)| *other != key);
+        if known.found.len() >= REMEMBERED {
+            known.found.pop_front();
+        }
+        known.found.push_back((key, found));
+    });
+}
+
+fn found(key: &Key) -> Option<Found> {
+    with_known(|known| known.found.iter().find(|(other, _)| other == key).map(|(_, found)| found.clone()))
+}
+
+/// Whether whoever works on a thread can wait on.
+type Waits = Rc<dyn Fn() -> bool>;
+
+thread_local! {
+    /// For whoever works on this thread; where none is said, a weave is worked out however long it takes.
+    static WAITS: RefCell<Option<Waits>> = const { RefCell::new(None) };
+}
+
+/// Does some work that waits for weaves that are not at hand only while this says so: one that takes longer is a fault, and
+/// is [wanted](take_wanted). Nothing of what is worked out depends on it.
+pub fn while_waiting<T>(waits: impl Fn() -> bool + 'static, work: impl FnOnce() -> T) -> T {
+    let before = WAITS.replace(Some(Rc::new(waits)));
+    let done = work();
+    WAITS.set(before);
+    done
 }
 
 /// Rings that differ by no more than this share, as those of two metals wound on one rod do, lie as if they were alike.
@@ -183,7 +264,8 @@ fn relative(sizes: &[RingSize]) -> Vec<(f64, f64)> {
 }
 
 fn key(weave: &Weave, parts: &[(f64, f64)]) -> Key {
-    (weave.clone(), parts.iter().map(|(radius, wire)| (radius.to_bits(), wire.to_bits())).collect())
+    let nameless = Weave { name: String::new(), ..weave.clone() };
+    serde_json::to_string(&(nameless, parts)).unwrap_or_default()
 }
 
 /// The ladder that ships, where it is a weave of the trade and its rings are alike.
@@ -208,11 +290,74 @@ pub fn worked_out(
 ) -> Result<Arc<Ladder>, Faults> {
     let parts = relative(sizes);
     let key = key(weave, &parts);
-    if let Some((_, ladder)) = last().iter().find(|(known, _)| *known == key) {
-        return Ok(ladder.clone());
+    if let Some(found) = found(&key) {
+        return found;
     }
     weave.check()?;
-    let relaxing = Relaxing::of_parts(weave, &parts);
+    let waits = WAITS.with_borrow(Clone::clone);
+    let in_time = || waits.as_ref().is_none_or(|waits| waits());
+    let mut given_up = !in_time();
+    if !given_up {
+        let stopped = Cell::new(false);
+        let watched = |far: RelaxProgress| {
+            let goes_on = in_time() && go_on(far);
+            stopped.set(stopped.get() || !goes_on);
+            goes_on
+        };
+        let ladder = laddered(weave, &parts, &watched).map(Arc::new);
+        given_up = stopped.get();
+        if !given_up {
+            put(key.clone(), ladder.clone());
+            if let Ok(ladder) = &ladder {
+                let fresh = KnownLadder { key, ladder: Ladder::clone(ladder) };
+                with_known(|known| known.fresh.push(fresh));
+            }
+            return ladder;
+        }
+    }
+    let wanted = (weave.clone(), parts);
+    with_known(|known| {
+        if known.wanted.len() < MOST_WANTED && !known.wanted.contains(&wanted) {
+            known.wanted.push(wanted);
+        }
+    });
+    let said = format!(
+        "How rings lie in {} is still being worked out. Look again in a few seconds.",
+        quoted(&weave.name)
+    );
+    Err(Fault::new("weave", said).into())
+}
+
+/// Works out what was [wanted](take_wanted), however long it takes.
+///
+/// # Errors
+/// As [`Relaxing::tightest`].
+pub fn work_out(
+    weave: &Weave,
+    parts: &[(f64, f64)],
+    go_on: &dyn Fn(RelaxProgress) -> bool,
+) -> Result<Arc<Ladder>, Faults> {
+    // Rings as thick and wide as the parts say, the first 1 mm.
+    let size = |(radius, wire): &(f64, f64)| {
+        let wire_mm = *wire;
+        RingSize { inside_mm: 2.0 * radius * OF_WANTED - wire_mm, wire_mm }
+    };
+    worked_out(weave, &parts.iter().map(size).collect::<Vec<_>>(), go_on)
+}
+
+/// The core radius of the first ring that what is wanted is worked out with, mm, its wire 1 mm thick: only how the parts
+/// are against each other counts.
+const OF_WANTED: f64 = 10.0;
+
+fn laddered(
+    weave: &Weave,
+    parts: &[(f64, f64)],
+    go_on: &dyn Fn(RelaxProgress) -> bool,
+) -> Result<Ladder, Faults> {
+    let effort = Effort::usual(weave.rings_n());
+    let watch = Watch::of(go_on, effort);
+    let wanted = || watch.goes_on();
+    let relaxing = Relaxing::of_parts(weave, parts).while_wanted(&wanted);
     // Rings of two sizes lie much as rings alike do, so they start from there.
     let known = weaves::all().iter().find(|known| known.weave == *weave);
     let alike = known.and_then(|known| Ladder::of_known(known.word));
@@ -221,18 +366,8 @@ pub fn worked_out(
         let tight = relaxing.tightest_from(&right)?;
         Ladder::from_tight(&relaxing, vec![tight], &COARSE, 0)
     });
-    let ladder = match from_alike {
-        Some(ladder) => ladder,
-        None => {
-            let effort = Effort::usual(weave.rings_n());
-            Ladder::worked_out(&relaxing, &[effort], &COARSE, 0, &|_| true, go_on)?
-        }
-    };
-    let ladder = Arc::new(ladder);
-    let mut last = last();
-    if last.len() >= REMEMBERED {
-        last.pop_front();
+    match from_alike {
+        Some(ladder) => Ok(ladder),
+        None => Ladder::worked_out(&relaxing, &[effort], &COARSE, 0, &|_| true, &|far| watch.at(far)),
     }
-    last.push_back((key, ladder.clone()));
-    Ok(ladder)
 }

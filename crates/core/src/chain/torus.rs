@@ -6,9 +6,10 @@
 use std::f64::consts::TAU;
 
 use glam::{DMat3, DVec3};
+use serde::{Deserialize, Serialize};
 
 /// The core circle of a ring.
-#[derive(Debug, Clone, Copy, PartialEq)]
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 pub struct Torus {
     /// Its middle.
     pub center: DVec3,

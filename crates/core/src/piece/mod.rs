@@ -166,7 +166,7 @@ impl Piece {
         match self {
             Self::Rings(request) => request.plan().map(|_| ()),
             Self::Finding(request) => request.form().map(|_| ()),
-            Self::Chain(request) => request.plan().map(|_| ()),
+            Self::Chain(request) => request.check_as_known(),
         }
     }
 

@@ -1,5 +1,6 @@
 //! Planning chains: forwards, backwards, word by word; placing by placing; a weave of one's own; taking a chain away.
 
+use std::cell::Cell;
 use std::time::{Duration, Instant};
 
 use axum::Json;
@@ -22,7 +23,7 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::{aside, worked};
+use super::{aside, heavily, worked};
 use crate::export::chain::{self, Chain, ChainFormat};
 use crate::extract::{Body, Path};
 use crate::kept::KeptChain;
@@ -144,16 +145,26 @@ async fn plan_chain(Body(asked): Body<ChainAsked>) -> Result<Json<ChainFrom>, Pr
 /// pair is in the way where it cannot be.
 #[utoipa::path(post, path = "/api/chains/relax", request_body = RelaxRequest,
     responses((status = 200, body = Relaxed), (status = 422, body = Problem)))]
-async fn relax(Body(asked): Body<RelaxRequest>) -> Result<Json<Relaxed>, Problem> {
-    let asked_for = asked.starts_n.is_some();
-    let begun = Instant::now();
-    // Who says how many starts waits for them.
-    let go_on = move |_| asked_for || begun.elapsed() < WAITED;
-    Ok(Json(aside(move || asked.relaxed(&go_on)).await??))
+async fn relax(
+    Shared(state): Shared<State>,
+    Body(asked): Body<RelaxRequest>,
+) -> Result<Json<Relaxed>, Problem> {
+    let relaxed = heavily(&state, move |wanted| {
+        let (begun, start) = (Instant::now(), Cell::new(None));
+        asked.relaxed(&|far| {
+            // A start that was begun in time may be ended.
+            let next = start.replace(Some(far.tried_n)) != Some(far.tried_n);
+            begun.elapsed() < if next { WAITED } else { LONGEST } && wanted.still()
+        })
+    });
+    Ok(Json(relaxed.await??))
 }
 
 /// How long starts are tried while the answer is waited for.
 const WAITED: Duration = Duration::from_millis(900);
+
+/// How long the last of them may take until then.
+const LONGEST: Duration = Duration::from_millis(1800);
 
 /// How far relaxing a weave has come.
 #[derive(Serialize, ToSchema)]
@@ -349,8 +360,8 @@ async fn take_chain_away(
     let format = ChainFormat::named(&file)?;
     let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
     let workshop = state.store.workshop();
-    let chain = aside(move || Chain::new(kept, &settings, &workshop)).await??;
+    let chain = heavily(&state, move |_| Chain::new(kept, &settings, &workshop)).await??;
     let name = chain.file_name(format);
-    let bytes = super::made(move || chain::make(&chain, format)).await?;
+    let bytes = super::made(&state, move || chain::make(&chain, format)).await?;
     Ok(super::file(format.kind(), &name, bytes))
 }

@@ -18,7 +18,7 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::{Archive, ListQuery, Revised};
-use super::{aside, read, write};
+use super::{aside, heavily, read, write};
 use crate::extract::{Body, Path, Query};
 use crate::kept::{Kept as _, KeptPattern};
 use crate::problem::Problem;
@@ -285,7 +285,7 @@ async fn match_pieces(
 ) -> Result<Json<Matching>, Problem> {
     let workshop = state.store.workshop();
     let checked = read(&state, move |c| checks::checked(c, id)).await?;
-    let found = aside(move || {
+    let found = heavily(&state, move |_| {
         let MatchAsked { keys, tolerance_mm, size } = asked;
         checked.entry.record.matched(&checked.readings, &keys, &tolerance_mm, size, &workshop)
     });

@@ -19,7 +19,7 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::Archive;
-use super::{file, made, read, write};
+use super::{file, heavily, made, read, write};
 use crate::export::cut_plan::{self, PlanSheet};
 use crate::extract::{Body, Path};
 use crate::kept::{Kept as _, Pick};
@@ -55,11 +55,11 @@ async fn solve_cut_plan(
     Body(request): Body<CutRequest>,
 ) -> Result<Json<CutPlan>, Problem> {
     let unit = state.store.workshop().habits.unit;
-    let solving = tokio::task::spawn_blocking(move || {
+    let plan = heavily(&state, move |wanted| {
         let start = Instant::now();
-        request.solve(unit, &|_| start.elapsed() < SOLVING)
-    });
-    let plan = solving.await.map_err(|_| Problem::internal("The cut plan could not be worked out."))?;
+        request.solve(unit, &|_| start.elapsed() < SOLVING && wanted.still())
+    })
+    .await?;
     Ok(Json(plan?))
 }
 
@@ -321,11 +321,11 @@ async fn cut_plan_file(
     let (settings, _) = read(&state, crate::store::settings).await?;
     match name.as_str() {
         "cut-plan.pdf" => {
-            let bytes = made(move || cut_plan::pdf(&sheet, &settings)).await?;
+            let bytes = made(&state, move || cut_plan::pdf(&sheet, &settings)).await?;
             Ok(file("application/pdf", &name, bytes))
         }
         "cut-plan.csv" => {
-            let bytes = made(move || cut_plan::csv(&sheet)).await?;
+            let bytes = made(&state, move || cut_plan::csv(&sheet)).await?;
             Ok(file("text/csv; charset=utf-8", &name, bytes))
         }
         _ => Err(Problem::no_such_file("A cut plan is", &name, "cut-plan.pdf and cut-plan.csv")),

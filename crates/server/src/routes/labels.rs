@@ -55,7 +55,7 @@ async fn bag_label(
     let (settings, _) = read(&state, crate::store::settings).await?;
     let workshop = state.store.workshop();
     let one = ToPrint { bag: bag.record, address: address(&headers, id) };
-    let bytes = made(move || {
+    let bytes = made(&state, move || {
         let printing =
             Printing { name: &settings.workshop_name, workshop: &workshop, paper: settings.labels };
         if kind == "image/svg+xml" { Ok(printing.svg(&one).into_bytes()) } else { printing.single(&[one]) }
@@ -121,7 +121,7 @@ async fn label_sheets(
     let (all, paper, settings) = to_print(&state, &labels, &headers).await?;
     let workshop = state.store.workshop();
     let used_n = labels.used_n;
-    let bytes = made(move || {
+    let bytes = made(&state, move || {
         let printing = Printing { name: &settings.workshop_name, workshop: &workshop, paper };
         if kind == "application/pdf" {
             return printing.sheets_pdf(&all, used_n);
@@ -151,7 +151,7 @@ async fn print_labels(
     let (all, paper, settings) = to_print(&state, &labels, &headers).await?;
     let labels_n = all.len();
     let workshop = state.store.workshop();
-    let bytes = made(move || {
+    let bytes = made(&state, move || {
         let printing = Printing { name: &settings.workshop_name, workshop: &workshop, paper };
         printing.single(&all)
     });

@@ -40,7 +40,7 @@ use utoipa_axum::routes;
 
 use crate::problem::Problem;
 use crate::state::State;
-use work::{aside, file, made, read, try_out, worked, write};
+use work::{aside, file, heavily, made, read, try_out, worked, write};
 
 /// The API's own description.
 #[derive(OpenApi)]

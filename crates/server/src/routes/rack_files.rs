@@ -12,7 +12,7 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::{aside, file, made, read, try_out, write};
+use super::{file, heavily, made, read, try_out, write};
 use crate::document::rack::{LotWithLedger, RackDocument};
 use crate::export::rack_read::{Record, read_table};
 use crate::export::rack_tables as tables;
@@ -38,7 +38,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
 #[utoipa::path(get, path = "/api/rack/all.json", responses((status = 200, body = RackDocument)))]
 async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let document = read(&state, carried::document).await?;
-    let bytes = made(move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
+    let bytes = made(&state, move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
     Ok(file("application/json", "lorimant-rack.json", bytes))
 }
 
@@ -49,20 +49,22 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
     let bytes = match table.as_str() {
         "lots.csv" => {
             let lots = read(&state, rack::in_stock).await?;
-            made(move || tables::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm))))
-                .await?
+            made(&state, move || {
+                tables::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm)))
+            })
+            .await?
         }
         "ledger.csv" => {
             let lines = read(&state, rack::all_lines).await?;
-            made(move || tables::ledger_csv(&lines)).await?
+            made(&state, move || tables::ledger_csv(&lines)).await?
         }
         "keepings.csv" => {
             let document = read(&state, carried::document).await?;
-            made(move || tables::keepings_csv(&document.keepings)).await?
+            made(&state, move || tables::keepings_csv(&document.keepings)).await?
         }
         "scrap.csv" => {
             let document = read(&state, carried::document).await?;
-            made(move || tables::scrap_csv(&document.scrap)).await?
+            made(&state, move || tables::scrap_csv(&document.scrap)).await?
         }
         _ => {
             let known = "lots.csv, ledger.csv, keepings.csv and scrap.csv";
@@ -194,7 +196,7 @@ async fn import_rack(
     Text(text): Text,
 ) -> Result<Json<RackImport>, Problem> {
     let unit = state.store.workshop().habits.unit;
-    let (document, mut rows) = aside(move || understood(&text, unit)).await??;
+    let (document, mut rows) = heavily(&state, move |_| understood(&text, unit)).await??;
     // Of a table every record is a row; of JSON the lots are.
     let records = document.lots.len()
         + document.keepings.len()

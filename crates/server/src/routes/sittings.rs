@@ -1,7 +1,10 @@
 //! Sittings: what is done when, what goes into the barrel together, the day's sheet, the calendar.
 
+use std::collections::VecDeque;
+use std::sync::Arc;
+
 use axum::Json;
-use axum::extract::State as Shared;
+use axum::extract::{Extension, State as Shared};
 use axum::http::StatusCode;
 use axum::response::Response;
 use jiff::civil::Date;
@@ -12,12 +15,13 @@ use lorimant_core::bench::sittings::agenda::{Agenda, Hold, Laid, SatWork, Wanted
 use lorimant_core::bench::times::Pace;
 use lorimant_core::fault::Faults;
 use serde::{Deserialize, Serialize};
+use tokio::sync::Mutex;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::{self, Archive};
-use super::{aside, file, made, read};
+use super::{aside, file, heavily, made, read};
 use crate::export::calendar;
 use crate::export::day_sheet::{self, Told};
 use crate::extract::{Body, Path, Query};
@@ -34,6 +38,8 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(hold))
         .routes(routes!(archive_hold))
         .routes(routes!(together))
+        // The plans that were worked out last belong to this server.
+        .layer(Extension(LastPlans::default()))
 }
 
 /// How many days are planned.
@@ -103,6 +109,45 @@ async fn given(state: &State) -> Result<Given, Problem> {
     .await
 }
 
+/// What a plan depends on beside what is in the file after so many writes: the minute, how many plans were tried, and
+/// whether what would help was asked for.
+type Asked = (u64, i64, u32, bool);
+
+/// The plans that were worked out last: the same is worked out once, however many ask for it.
+type LastPlans = Arc<Mutex<VecDeque<(Asked, Arc<Plan>)>>>;
+
+/// How many are remembered: the view, its print, and what would help.
+const REMEMBERED: usize = 4;
+
+/// A plan with what it was made of.
+struct Plan {
+    given: Given,
+    agenda: Agenda,
+    tried_n: u32,
+}
+
+/// The plan of what is to be made, as it stands now.
+async fn plan(state: &State, last: &LastPlans, tries_n: u32, help: bool) -> Result<Arc<Plan>, Problem> {
+    // Who asks for the same meanwhile waits for this one.
+    let mut last = last.lock().await;
+    let writes_n = state.store.writes_n();
+    let minute = Timestamp::now().as_second().div_euclid(60);
+    let asked = (writes_n, minute, tries_n, help);
+    if let Some((_, plan)) = last.iter().find(|(of, _)| *of == asked) {
+        return Ok(plan.clone());
+    }
+    let given = given(state).await?;
+    let laid = given.laid.clone();
+    let (agenda, tried_n) =
+        heavily(state, move |wanted| planned(&laid, tries_n, help, &|| wanted.still())).await??;
+    let plan = Arc::new(Plan { given, agenda, tried_n });
+    last.push_back((asked, plan.clone()));
+    if last.len() > REMEMBERED {
+        last.pop_front();
+    }
+    Ok(plan)
+}
+
 /// The present minute, by the clock on the wall.
 fn begins(settings: &Settings) -> ZonedDateTime {
     let now = Timestamp::now();
@@ -110,11 +155,16 @@ fn begins(settings: &Settings) -> ZonedDateTime {
     minute.to_zoned_datetime(settings.zone())
 }
 
-fn planned(laid: &Laid, tries_n: u32, help: bool) -> Result<(Agenda, u32), Faults> {
+fn planned(
+    laid: &Laid,
+    tries_n: u32,
+    help: bool,
+    wanted: &dyn Fn() -> bool,
+) -> Result<(Agenda, u32), Faults> {
     let tried = std::cell::Cell::new(0);
     let planned = laid.sittings.plan(SEED, &|at| {
         tried.set(at.tried_n);
-        at.tried_n < tries_n
+        at.tried_n < tries_n && wanted()
     })?;
     let late = !planned.late.is_empty() || !planned.unplaced.is_empty();
     let help = if help && late { laid.sittings.help(SEED, HELP_TRIES)? } else { vec![] };
@@ -126,12 +176,14 @@ fn planned(laid: &Laid, tries_n: u32, help: bool) -> Result<(Agenda, u32), Fault
     responses((status = 200, body = PlannedSittings), (status = 422, body = Problem)))]
 async fn plan_sittings(
     Shared(state): Shared<State>,
+    Extension(last): Extension<LastPlans>,
     Query(Looking { tries, help }): Query<Looking>,
 ) -> Result<Json<PlannedSittings>, Problem> {
-    let Given { holds, settings, paces, laid, .. } = given(&state).await?;
-    let (agenda, tried_n) = aside(move || planned(&laid, tries.clamp(1, 4000), help)).await??;
+    let plan = plan(&state, &last, tries.clamp(1, 4000), help).await?;
+    let Plan { given: Given { holds, settings, paces, .. }, agenda, tried_n } = &*plan;
     let zone = settings.zone().iana_name().unwrap_or("the machine's").to_owned();
-    Ok(Json(PlannedSittings { agenda, holds, paces, zone, tried_n }))
+    let (holds, paces) = (holds.clone(), paces.clone());
+    Ok(Json(PlannedSittings { agenda: agenda.clone(), holds, paces, zone, tried_n: *tried_n }))
 }
 
 /// Of which day.
@@ -150,22 +202,25 @@ struct OfDay {
     responses((status = 200, content_type = "application/octet-stream"), (status = 404, body = Problem)))]
 async fn sittings_file(
     Shared(state): Shared<State>,
+    Extension(last): Extension<LastPlans>,
     Path(name): Path<String>,
     Query(OfDay { day }): Query<OfDay>,
 ) -> Result<Response, Problem> {
     if !["sittings.ics", "day.pdf"].contains(&name.as_str()) {
         return Err(Problem::no_such_file("Sittings are", &name, "sittings.ics and day.pdf"));
     }
-    let Given { wanted, settings, laid, .. } = given(&state).await?;
-    let (agenda, _) = aside(move || planned(&laid, sixty(), false)).await??;
+    let plan = plan(&state, &last, sixty(), false).await?;
+    let Plan { given: Given { settings, .. }, agenda, .. } = &*plan;
     if name == "sittings.ics" {
-        let text = calendar::of(&agenda, &settings.workshop_name);
+        let text = calendar::of(agenda, &settings.workshop_name);
         return Ok(file("text/calendar; charset=utf-8", &name, text));
     }
     let next = agenda.sittings.iter().find(|one| !one.works.is_empty()).map(|one| one.day);
     let zone = settings.zone();
     let day = day.or(next).unwrap_or_else(|| agenda.begins.to_zoned_datetime(zone.clone()).date());
-    let bytes = made(move || {
+    let plan = plan.clone();
+    let bytes = made(&state, move || {
+        let Plan { given: Given { wanted, settings, .. }, agenda, .. } = &*plan;
         let told = |work: &SatWork| {
             let of = wanted.iter().find(|one| one.of == work.of);
             let at = usize::try_from(work.step_n).ok().and_then(|n| n.checked_sub(1));
@@ -179,7 +234,7 @@ async fn sittings_file(
                 },
             )
         };
-        day_sheet::pdf(&agenda, day, (&settings.workshop_name, &zone), told)
+        day_sheet::pdf(agenda, day, (&settings.workshop_name, &zone), told)
     });
     Ok(file("application/pdf", &format!("bench-{day}.pdf"), bytes.await?))
 }

@@ -1,14 +1,18 @@
 //! What handlers do beside answering: reading and writing the file and making documents, off the threads that
 //! answer others.
 
+use std::time::{Duration, Instant};
+
 use axum::Json;
 use axum::http::header;
 use axum::response::{IntoResponse as _, Response};
 
+use lorimant_core::chain::taut;
 use lorimant_core::fault::Faults;
 use lorimant_core::tool::workshop::Workshop;
 
 use crate::device;
+use crate::heavy::Wanted;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::{Store, StoreError};
@@ -20,16 +24,14 @@ pub(crate) fn file(kind: &str, name: &str, bytes: impl Into<axum::body::Body>) -
         .into_response()
 }
 
-/// Makes a file without holding up other requests.
+/// Makes a file, in the queue of heavy work.
 pub(crate) async fn made(
+    state: &State,
     work: impl FnOnce() -> anyhow::Result<Vec<u8>> + Send + 'static,
 ) -> Result<Vec<u8>, Problem> {
-    let made = tokio::task::spawn_blocking(work).await;
-    made.map_err(|_| Problem::internal("The file could not be drawn."))?.map_err(|error| {
-        match error.downcast::<Faults>() {
-            Ok(faults) => faults.into(),
-            Err(error) => Problem::internal(format!("The file could not be written: {error}.")),
-        }
+    heavily(state, |_| work()).await?.map_err(|error| match error.downcast::<Faults>() {
+        Ok(faults) => faults.into(),
+        Err(error) => Problem::internal(format!("The file could not be written: {error}.")),
     })
 }
 
@@ -37,7 +39,30 @@ pub(crate) async fn made(
 pub(crate) async fn aside<T: Send + 'static>(
     work: impl FnOnce() -> T + Send + 'static,
 ) -> Result<T, Problem> {
+    let work = move || {
+        let begun = Instant::now();
+        taut::while_waiting(move || begun.elapsed() < WEAVE, work)
+    };
     tokio::task::spawn_blocking(work).await.map_err(|_| Problem::internal("This could not be worked out."))
+}
+
+/// How long an answer waits for a weave of a maker's own to be worked out, before it says that it still is.
+const WEAVE: Duration = Duration::from_millis(1500);
+
+/// Works out something that takes long, in its turn: `work` is told whether anybody still waits for it.
+pub(crate) async fn heavily<T: Send + 'static>(
+    state: &State,
+    work: impl FnOnce(&Wanted) -> T + Send + 'static,
+) -> Result<T, Problem> {
+    let turn = state.heavy.turn().await.ok_or_else(Problem::busy)?;
+    let (wanted, _waiting) = Wanted::new();
+    let done = tokio::task::spawn_blocking(move || {
+        let waits = wanted.clone();
+        let done = taut::while_waiting(move || waits.still(), || work(&wanted));
+        drop(turn);
+        done
+    });
+    done.await.map_err(|_| Problem::internal("This could not be worked out."))
 }
 
 /// Works something of the trade out with the workshop's tools and habits, without holding up other requests.
@@ -80,6 +105,8 @@ async fn off_thread<T: Send + 'static>(
     work: impl FnOnce(&Store) -> Stored<T> + Send + 'static,
 ) -> Result<T, Problem> {
     let (store, device) = (state.store.clone(), device::of_request());
-    let done = tokio::task::spawn_blocking(move || device::working_for(device, || work(&store))).await;
+    // The file and its writer never wait for a weave to be worked out.
+    let work = move || taut::while_waiting(|| false, || device::working_for(device, || work(&store)));
+    let done = tokio::task::spawn_blocking(work).await;
     done.map_err(|_| Problem::internal("The work broke off. Nothing was changed."))?.map_err(Problem::from)
 }

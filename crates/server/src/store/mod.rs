@@ -8,6 +8,7 @@ pub(crate) mod checks;
 pub mod copies;
 mod error;
 pub(crate) mod history;
+pub(crate) mod ladders;
 pub(crate) mod ledger;
 pub(crate) mod orders;
 pub(crate) mod picks;
@@ -31,6 +32,7 @@ pub(crate) use settings::{keep_settings, settings};
 pub use sound::Soundness;
 
 use std::path::{Path, PathBuf};
+use std::sync::atomic::{AtomicU64, Ordering};
 use std::sync::mpsc::Sender;
 use std::sync::{Arc, LazyLock, Mutex, MutexGuard, PoisonError, RwLock};
 use std::time::{Duration, Instant};
@@ -46,7 +48,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 13] = [
+const VERSIONS: [&str; 14] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -60,6 +62,7 @@ const VERSIONS: [&str; 13] = [
     include_str!("../../migrations/11-readings.sql"),
     include_str!("../../migrations/12-written.sql"),
     include_str!("../../migrations/13-devices.sql"),
+    include_str!("../../migrations/14-poses.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));
@@ -75,6 +78,10 @@ pub struct Store {
     wrote: Sender<()>,
     /// Why nothing is written for now: the disk is full, or the file is damaged.
     only_read: Option<Arc<str>>,
+    /// Writes since it was opened.
+    writes_n: Arc<AtomicU64>,
+    /// A reader for [`Store::health`] alone, so that no other reading holds it up.
+    pulse: Arc<Mutex<Option<Connection>>>,
     /// What planning needs of the workshop, read anew with every write; nothing where it could not be read since.
     workshop: Arc<RwLock<Option<Arc<Workshop>>>>,
 }
@@ -116,7 +123,7 @@ pub(crate) fn read_workshop(connection: &Connection) -> Result<Workshop> {
 }
 
 /// How long a stop waits for readers before what was written last stays in the log, and how long between two tries.
-const SETTLE: Duration = Duration::from_secs(3);
+const SETTLE: Duration = Duration::from_millis(1500);
 const AGAIN: Duration = Duration::from_millis(20);
 
 /// How a file that can only be read is opened.
@@ -204,7 +211,17 @@ impl Store {
         let writer = Arc::new(Mutex::new(writer));
         let wrote = checkpoint::whenever_quiet(Arc::downgrade(&writer), Arc::clone(&place))
             .map_err(StoreError::Unopened)?;
-        let store = Self { writer, readers, place, wrote, only_read, workshop: Arc::default() };
+        let pulse = match only_read {
+            None => {
+                let mut pulse = Connection::open(place.path())?;
+                prepare(&mut pulse)?;
+                Some(pulse)
+            }
+            Some(_) => None,
+        };
+        let (pulse, writes_n) = (Arc::new(Mutex::new(pulse)), Arc::default());
+        let store =
+            Self { writer, readers, place, wrote, only_read, writes_n, pulse, workshop: Arc::default() };
         let workshop = read_workshop(&store.writer());
         match (workshop, &store.only_read) {
             (Ok(workshop), _) => store.know(Some(workshop)),
@@ -227,7 +244,14 @@ impl Store {
     /// What is wrong with it.
     pub fn health(&self) -> Result<()> {
         self.may_write()?;
-        self.read(|c| Ok(c.query_row("SELECT mark FROM written", [], |_| Ok(()))?))
+        let pulse = self.pulse.lock().unwrap_or_else(PoisonError::into_inner);
+        let marked = pulse.as_ref().map(|c| c.query_row("SELECT mark FROM written", [], |_| Ok(())));
+        Ok(marked.transpose().map(drop)?)
+    }
+
+    /// How often it was written to since it was opened.
+    pub(crate) fn writes_n(&self) -> u64 {
+        self.writes_n.load(Ordering::Acquire)
     }
 
     fn may_write(&self) -> Result<()> {
@@ -303,6 +327,7 @@ impl Store {
     fn written(&self, writer: &Connection) {
         // Nobody listens only where the workshop is being closed, which empties the log as well.
         let _ = self.wrote.send(());
+        self.writes_n.fetch_add(1, Ordering::AcqRel);
         // It stands written now, whatever comes of reading: that must never be said to have failed.
         let workshop = read_workshop(writer);
         if let Err(error) = &workshop {

@@ -2,6 +2,7 @@
 #![allow(dead_code, clippy::unwrap_used, clippy::panic, missing_docs)]
 
 use std::io::{BufRead as _, BufReader};
+use std::ops::{Deref, DerefMut};
 use std::path::Path;
 use std::process::{Child, Command, Stdio};
 
@@ -49,18 +50,42 @@ impl Reply {
 
 pub const ADDRESS: &str = "127.0.0.1:4780";
 
+/// A running program; it does not outlive the test, whatever becomes of that.
+pub struct Running(Child);
+
+impl Deref for Running {
+    type Target = Child;
+
+    fn deref(&self) -> &Child {
+        &self.0
+    }
+}
+
+impl DerefMut for Running {
+    fn deref_mut(&mut self) -> &mut Child {
+        &mut self.0
+    }
+}
+
+impl Drop for Running {
+    fn drop(&mut self) {
+        let _ = self.0.kill();
+        let _ = self.0.wait();
+    }
+}
+
 /// Starts the program on a file; gives it and its address.
-pub fn start(file: &Path) -> (Child, String) {
+pub fn start(file: &Path) -> (Running, String) {
     started(Command::new(env!("CARGO_BIN_EXE_lorimant")).args(["serve", "--port", "0", "--data"]).arg(file))
 }
 
 /// Runs a command that starts the program; gives it and its address.
-pub fn started(command: &mut Command) -> (Child, String) {
+pub fn started(command: &mut Command) -> (Running, String) {
     let mut child = command.stdout(Stdio::piped()).spawn().unwrap();
     let mut line = String::new();
     BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
     let address = line.split_whitespace().last().unwrap().to_owned();
-    (child, address)
+    (Running(child), address)
 }
 
 impl Workshop {

@@ -1,0 +1,64 @@
+//! Heavy work: what takes longer than a blink goes one piece for each core but one, in a queue with an end, and stops when
+//! nobody waits for it any more. So whatever is asked, the other requests are answered.
+
+use std::sync::Arc;
+use std::sync::atomic::{AtomicBool, Ordering};
+
+use tokio::sync::{OwnedSemaphorePermit, Semaphore};
+
+/// Pieces of heavy work that may wait; who comes after is asked to come back.
+const MOST_WAITING: usize = 24;
+
+/// What is said then.
+pub(crate) const BUSY: &str =
+    "The server is busy with other long work. Nothing was changed; try again in a few seconds.";
+
+/// The queue of a running server's heavy work.
+#[derive(Clone)]
+pub(crate) struct Heavy {
+    running: Arc<Semaphore>,
+    waiting: Arc<Semaphore>,
+}
+
+impl Default for Heavy {
+    fn default() -> Self {
+        let cores = std::thread::available_parallelism().map_or(1, usize::from);
+        let running = Arc::new(Semaphore::new(cores.saturating_sub(1).max(1)));
+        Self { running, waiting: Arc::new(Semaphore::new(MOST_WAITING)) }
+    }
+}
+
+impl Heavy {
+    /// Waits for its turn; none where too many wait already.
+    pub async fn turn(&self) -> Option<OwnedSemaphorePermit> {
+        let _waiting = self.waiting.try_acquire().ok()?;
+        self.running.clone().acquire_owned().await.ok()
+    }
+}
+
+/// Says whether anybody still waits for some work: not once the other end of it is dropped, as a request is when who asked
+/// hangs up.
+#[derive(Clone, Debug, Default)]
+pub(crate) struct Wanted(Arc<AtomicBool>);
+
+/// Held by whoever waits.
+pub(crate) struct Waiting(Wanted);
+
+impl Wanted {
+    /// Somebody waits.
+    pub fn new() -> (Self, Waiting) {
+        let wanted = Self(Arc::new(AtomicBool::new(true)));
+        (wanted.clone(), Waiting(wanted))
+    }
+
+    /// Whether they still do.
+    pub fn still(&self) -> bool {
+        self.0.load(Ordering::Relaxed)
+    }
+}
+
+impl Drop for Waiting {
+    fn drop(&mut self) {
+        self.0.0.store(false, Ordering::Relaxed);
+    }
+}
