@@ -73,6 +73,32 @@ async fn act(workshop: &Workshop, what: u8, at: usize, mm: i32) -> Option<()> {
                 .post("/api/picks", &json!({ "entry": plan["id"], "pieces_n": mm.unsigned_abs() + 1 }))
                 .await;
         }
+        8 => {
+            let pattern = number(&one(workshop, "/api/patterns", "entries", at).await?, "id")?;
+            let batch = json!({ "entry": pattern, "pieces_n": mm.unsigned_abs() % 90 + 1 });
+            workshop.post("/api/batches", &batch).await;
+        }
+        9 => {
+            let batch = number(&one(workshop, "/api/batches", "", at).await?, "id")?;
+            let press = json!({ "key": format!("press-{at}-{mm}"), "step_n": 1, "happened": "done", "n": 1 });
+            workshop.post(&format!("/api/batches/{batch}/events"), &press).await;
+        }
+        10 => {
+            let check = number(&one(workshop, "/api/checks", "entries", at).await?, "id")?;
+            // Figures that decimals cannot write out shortly.
+            let value = f64::from(mm.unsigned_abs() % 900) / 7.0 * 0.1 + 1e-9;
+            let key =
+                workshop.get(&format!("/api/checks/{check}")).await.json()["sheet"]["next"]["key"].clone();
+            let reading =
+                json!({ "press": format!("reading-{at}-{mm}"), "piece_n": 1, "key": key, "value": value });
+            workshop.post(&format!("/api/checks/{check}/readings"), &reading).await;
+        }
+        11 => {
+            let stored = workshop.get("/api/settings").await.json();
+            let mut settings = stored["settings"].clone();
+            settings["gear"]["barrel_g"] = json!(500.0 + f64::from(mm.abs()) / 3.0);
+            workshop.put(&format!("/api/settings?revision={}", stored["revision"]), &settings).await;
+        }
         _ => {
             let scrap = json!({ "metal": "copper", "cleanliness": "clean", "mass_g": f64::from(mm) / 100.0 });
             workshop.post("/api/scrap", &scrap).await;
@@ -86,7 +112,7 @@ proptest! {
 
     #[test]
     fn whatever_was_done_a_workshop_goes_out_and_comes_in_the_same(
-        deeds in prop::collection::vec((0..9_u8, 0..50_usize, -4000..4000_i32), 1..40),
+        deeds in prop::collection::vec((0..13_u8, 0..50_usize, -4000..4000_i32), 1..40),
     ) {
         let runtime = tokio::runtime::Runtime::new().unwrap();
         runtime.block_on(async {
@@ -136,6 +162,10 @@ async fn a_workshop_with_things_of_its_own_is_not_written_over() {
 #[case::newer(|lines: &mut Vec<String>| lines[0] = lines[0].replace(":1}", ":2}"), "Line 1: This must be the heading")]
 #[case::unsound(|lines: &mut Vec<String>| change(lines, "\"diameter_mm\":", "\"diameter_mm\":-"), "negative")]
 #[case::overdrawn(|lines: &mut Vec<String>| change(lines, "\"amount\":", "\"amount\":-"), "does not fit what stands before it")]
+#[case::a_number_past_all(|lines: &mut Vec<String>| edit(lines, "batch", "id", json!(i64::MAX)), "is no id; it is from 1")]
+#[case::a_reading_past_all(|lines: &mut Vec<String>| edit(lines, "reading", "value", json!(1e308)), "is no reading")]
+#[case::a_kind_of_nothing(|lines: &mut Vec<String>| change(lines, "\"kind\":\"bought\"", "\"kind\":\"found\""), "“found” is nothing a ledger books")]
+#[case::no_moment(|lines: &mut Vec<String>| change(lines, "\"made_at\":\"", "\"made_at\":\"once "), "is no moment in time")]
 #[tokio::test]
 async fn a_damaged_file_brings_nothing_in(#[case] damage: fn(&mut Vec<String>), #[case] says: &str) {
     let lines = out(&Workshop::demo()).await;
@@ -154,6 +184,15 @@ async fn a_damaged_file_brings_nothing_in(#[case] damage: fn(&mut Vec<String>), 
 fn change(lines: &mut [String], from: &str, to: &str) {
     let line = lines.iter_mut().find(|line| line.contains(from)).unwrap();
     *line = line.replacen(from, to, 1);
+}
+
+/// Changes a field of the first line of a kind.
+fn edit(lines: &mut [String], is: &str, field: &str, to: Value) {
+    let begins = format!("{{\"is\":\"{is}\"");
+    let line = lines.iter_mut().find(|line| line.starts_with(&begins)).unwrap();
+    let mut edited: Value = serde_json::from_str(line).unwrap();
+    edited[field] = to;
+    *line = edited.to_string();
 }
 
 /// Every line is as the published schema says, and the schema knows no field that is not there.

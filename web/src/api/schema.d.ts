@@ -10738,7 +10738,10 @@ export interface components {
              * @description By how much that differs from what the ledger says, mm.
              */
             differs_mm: number;
-            /** @description Why it is hardly so, and is not booked before somebody says that it is: there was never that much of the lot. */
+            /**
+             * @description Why it is hardly so, and is not booked before somebody says that it is: there was never so much of the lot, or twice as
+             *     much should be left.
+             */
             doubt?: string | null;
             /**
              * Format: double

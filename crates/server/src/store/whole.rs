@@ -3,8 +3,11 @@
 use std::io::{BufRead, Read as _, Write};
 
 use lorimant_core::bench::Batch;
-use lorimant_core::fault::Fault;
-use lorimant_core::words::capital;
+use lorimant_core::fault::{Fault, Faults, check_text};
+use lorimant_core::rack::stock::MovementKind;
+use lorimant_core::rack::stock::scrap::Cleanliness;
+use lorimant_core::wire::metal::Metal;
+use lorimant_core::words::{capital, quoted};
 use rusqlite::{Connection, Row, Transaction, params};
 use serde::de::DeserializeOwned;
 use serde_json::Value;
@@ -272,8 +275,78 @@ impl At {
     }
 }
 
+/// Largest number of a record, and largest amount: what a number of JSON holds exactly.
+const MOST: i64 = 1 << 53;
+
+/// Refuses what this program never writes: numbers, moments, kinds and readings that cannot be.
+fn check(line: &Line) -> Result<()> {
+    let mut faults = Faults::none();
+    let mut number = |field: &str, n: i64| {
+        if !(1..=MOST).contains(&n) {
+            faults.add(Fault::new(field, format!("{n} is no {field}; it is from 1 to {MOST}")));
+        }
+    };
+    match line {
+        Line::Workshop { .. } | Line::Settings { .. } | Line::End { .. } => {}
+        Line::Batch { id, .. } | Line::Happened(HappenedLine { id, .. }) => number("id", *id),
+        Line::Reading(ReadingLine { id, .. }) | Line::Ledger(LedgerLine { id, .. }) => number("id", *id),
+        Line::Entry(EntryLine { id, revision, .. }) | Line::Change(ChangeLine { id, revision, .. }) => {
+            number("id", *id);
+            number("revision", *revision);
+        }
+    }
+    let moments: &[&String] = match line {
+        Line::Entry(EntryLine { created_at, updated_at, .. }) => &[created_at, updated_at],
+        Line::Batch { made_at, .. }
+        | Line::Change(ChangeLine { made_at, .. })
+        | Line::Ledger(LedgerLine { made_at, .. })
+        | Line::Happened(HappenedLine { made_at, .. })
+        | Line::Reading(ReadingLine { made_at, .. }) => &[made_at],
+        _ => &[],
+    };
+    for moment in moments.iter().filter(|moment| moment.parse::<jiff::Timestamp>().is_err()) {
+        faults.add(Fault::new("made_at", format!("{} is no moment in time", quoted(moment))));
+    }
+    match line {
+        Line::Ledger(LedgerLine { lot, pile, kind, amount, note, .. }) => {
+            let known = match pile {
+                None => lot.is_some() && kind.parse::<MovementKind>().is_ok(),
+                Some(pile) => {
+                    let words = pile.split_once(' ');
+                    let pile = words.is_some_and(|(metal, clean)| {
+                        metal.parse::<Metal>().is_ok() && clean.parse::<Cleanliness>().is_ok()
+                    });
+                    pile && lot.is_none() && ["taken out", "put in"].contains(&kind.as_str())
+                }
+            };
+            if !known {
+                faults.add(Fault::new("kind", format!("{} is nothing a ledger books", quoted(kind))));
+            }
+            if amount.checked_abs().is_none_or(|amount| amount > MOST) {
+                faults.add(Fault::new("amount", format!("{amount} is more than a ledger holds")));
+            }
+            faults.keep(check_text("note", "note", note, 400));
+        }
+        Line::Happened(HappenedLine { step_n, n, reason, key, .. }) => {
+            if !(1..=1000).contains(step_n) || *n > 100_000 || !(8..=64).contains(&key.len()) {
+                faults.add(Fault::new("happened", "this is no press of a batch"));
+            }
+            faults.keep(check_text("reason", "reason", reason, 200));
+        }
+        Line::Reading(ReadingLine { value, dimension, .. }) => {
+            if !(0.0..=300.0).contains(value) {
+                faults.add(Fault::new("value", format!("{value} is no reading; it is from 0 to 300")));
+            }
+            faults.keep(check_text("dimension", "dimension", dimension, 80));
+        }
+        _ => {}
+    }
+    faults.into_result().map_err(StoreError::Refused)
+}
+
 /// Writes one line where it belongs.
 fn put(t: &Transaction, line: &Line) -> Result<()> {
+    check(line)?;
     match line {
         Line::Workshop { .. } | Line::End { .. } => {}
         Line::Settings { revision, record } => {
@@ -333,10 +406,6 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
             let sql = "INSERT INTO happened (id, key, entry, step_n, happened, n, reason, made_at, booked, device) \
                        VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10)";
             let HappenedLine { id, key, entry, step_n, happened, n, reason, made_at, booked, device } = line;
-            made_at.parse::<jiff::Timestamp>().map_err(|_| {
-                let said = format!("“{made_at}” is no moment in time");
-                StoreError::Refused(Fault::new("made_at", said).into())
-            })?;
             let happened = happened.word();
             t.prepare_cached(sql)?
                 .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked, device])?;
