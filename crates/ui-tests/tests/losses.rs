@@ -679,3 +679,66 @@ fn a_server_that_is_killed_loses_no_finding_and_no_booking() -> Result<()> {
         maker.until("another length", || async { Ok(maker.text("[data-test=left]").await? != left) }).await
     })
 }
+
+/// A spool that somebody else cut from meanwhile is not taken back: what they did is said, and it stays.
+#[test]
+fn undo_takes_nothing_back_that_another_went_on_with() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rack").await?;
+        maker.click("[data-test=receive]").await?;
+        maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
+        maker.has_chosen("[data-test=lot-metal] select", "sterling silver").await?;
+        maker.fill("[data-test=lot-name] input", "Square silver").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=notice]", "is on the rack").await?;
+        maker
+            .script(
+                "const lots = (await (await fetch('/api/lots?most=500')).json()).lots;
+                 const last = Math.max(...lots.map(lot => lot.entry ? lot.entry.id : lot.id));
+                 await fetch(`/api/lots/${last}/ledger`, { method: 'POST',
+                     headers: { 'content-type': 'application/json' },
+                     body: JSON.stringify({ kind: 'cut', length_mm: -300 }) })",
+            )
+            .await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.sees("[data-test=notice]", "1 entry in its ledger since").await?;
+        maker.sees("[data-test=notice]", "Chrome on Linux").await
+    })
+}
+
+/// Another device is signed out in the settings: it is asked for the passphrase, this one goes on.
+#[test]
+fn a_device_is_signed_out_in_the_settings() -> Result<()> {
+    at_the_bench(|maker| async move {
+        lock(maker, "reed and rush").await?;
+        maker.server.kill_and_restart().await?;
+        let body = json!({ "passphrase": "reed and rush" });
+        let agent = "Mozilla/5.0 (Linux; Android 14) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/126.0 Mobile Safari/537.36";
+        let unlocked = ureq::post(format!("{}/api/session", maker.server.address()))
+            .header("user-agent", agent)
+            .send_json(&body)?;
+        let cookie =
+            unlocked.headers()["set-cookie"].to_str()?.split(';').next().unwrap_or_default().to_owned();
+        let phone = async || {
+            let config = ureq::Agent::config_builder().http_status_as_error(false).build();
+            let plans = ureq::Agent::from(config)
+                .get(format!("{}/api/plans", maker.server.address()))
+                .header("cookie", &cookie)
+                .call()?;
+            anyhow::Ok(plans.status().as_u16())
+        };
+        maker.open("/kept").await?;
+        maker.fill("main input[type=password]", "reed and rush").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        ensure!(phone().await? == 200, "the phone is not signed in");
+        maker.click("[data-test=settings]").await?;
+        maker.sees("[data-test=device]", "this device").await?;
+        maker.click("[aria-label='Sign out Chrome on Android']").await?;
+        maker.sees("[data-test=notice]", "Signed out: Chrome on Android").await?;
+        maker.until("one device", || async { Ok(maker.count("[data-test=device]").await? == 1) }).await?;
+        ensure!(phone().await? == 401, "the phone is still signed in");
+        maker.is_accessible().await?;
+        Ok(())
+    })
+}

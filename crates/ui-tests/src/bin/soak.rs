@@ -50,6 +50,8 @@ async fn mixed_load(long: Duration) -> Result<()> {
     let clients: Vec<_> = (0..CLIENTS)
         .map(|seed| tokio::spawn(work(address.clone(), kinds.clone(), seed, start + long)))
         .collect();
+    let beside = tokio::spawn(relaxing(address.clone(), start + long));
+    let pulse = tokio::spawn(health(address.clone(), start + long));
     for sixth in 1..=6_u32 {
         tokio::time::sleep_until((start + long * sixth / 6).into()).await;
         let (now, peak, files) = takes(&server)?;
@@ -61,11 +63,55 @@ async fn mixed_load(long: Duration) -> Result<()> {
             all.entry(what).or_default().extend(times);
         }
     }
+    all.insert("health", pulse.await??);
     for (what, times) in &mut all {
         report(what, times);
     }
+    println!("weaves of twelve rings worked out beside it: {}", beside.await??);
     server.kill().await?;
     Ok(())
+}
+
+/// A weave of twelve rings: each through the next, and through the one so many on.
+fn twelve(on: usize) -> Value {
+    let link = |ring: usize, by: usize| json!({ "ring": ring, "through": (ring + by) % 12, "cells_on": i32::from(ring + by >= 12) });
+    let links: Vec<Value> = (0..12).flat_map(|ring| [link(ring, 1), link(ring, on)]).collect();
+    json!({ "name": format!("twelve by {on}"), "rings": vec!["ring"; 12], "links": links })
+}
+
+/// One weave of twelve rings after another is worked out as a job; how many came to an end.
+async fn relaxing(address: String, until: Instant) -> Result<u32> {
+    let mut stream = connect(&address).await?;
+    let mut done_n = 0;
+    for on in (2..6).cycle() {
+        let asked = json!({ "weave": twelve(on) }).to_string();
+        let (status, job) = answer(&mut stream, "POST", "/api/chains/relaxing", &asked).await?;
+        ensure!(status == 200, "{status} {}", String::from_utf8_lossy(&job));
+        let mut job: Value = serde_json::from_slice(&job)?;
+        while job["working"] == true {
+            if Instant::now() > until {
+                return Ok(done_n);
+            }
+            tokio::time::sleep(Duration::from_millis(500)).await;
+            let path = format!("/api/chains/relaxing/{}", job["job"]);
+            job = serde_json::from_slice(&answer(&mut stream, "GET", &path, "").await?.1)?;
+        }
+        done_n += 1;
+    }
+    Ok(done_n)
+}
+
+/// How long the server takes to say that it is well, twenty times a second.
+async fn health(address: String, until: Instant) -> Result<Vec<Duration>> {
+    let mut stream = connect(&address).await?;
+    let mut times = vec![];
+    while Instant::now() < until {
+        let asked = Instant::now();
+        must(&mut stream, "GET", "/api/health", &Value::Null).await?;
+        times.push(asked.elapsed());
+        tokio::time::sleep(Duration::from_millis(50)).await;
+    }
+    Ok(times)
 }
 
 /// Numbers that look random and are the same each time.
@@ -112,7 +158,26 @@ async fn work(
                 must(&mut stream, "GET", "/api/kept", &Value::Null).await?;
                 "what is kept"
             }
-            75..85 => {
+            75..77 => {
+                must(&mut stream, "GET", "/api/sittings", &Value::Null).await?;
+                "the schedule"
+            }
+            77 => {
+                let ring = json!({ "wire": wire, "mandrel": { "diameter_mm": 4.5 }, "rings_n": 1 });
+                let own = twelve(2 + usize::try_from(dice.below(3))?);
+                let chain =
+                    json!({ "weave": own["name"], "own_weave": own, "ring": ring, "length_mm": 200.0 });
+                must(&mut stream, "POST", "/api/chains/sheet", &chain).await?;
+                "a chain of an own weave"
+            }
+            78 => {
+                let ring = json!({ "wire": wire, "mandrel": { "diameter_mm": 4.5 }, "rings_n": 1 });
+                let request = json!({ "weave": "byzantine", "ring": ring, "length_mm": 5000.0 });
+                let chain = json!({ "name": "long", "request": request });
+                must(&mut stream, "POST", "/api/chains/take-away/placings.csv", &chain).await?;
+                "5 m of chain as a table"
+            }
+            79..85 => {
                 let line = json!({ "text": "120 rings 5 mm inside copper 18 soft" });
                 must(&mut stream, "POST", "/api/ask", &line).await?;
                 "a line asked"
