@@ -25,6 +25,8 @@ words! {
         Ghost = "ghost", "other state";
         /// What cutting takes.
         Kerf = "kerf", "cut";
+        /// A mark on the wire.
+        Mark = "mark", "mark";
         /// Blank paper laid over a break in a long piece.
         Break = "break", "break";
     }

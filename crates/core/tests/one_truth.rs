@@ -6,8 +6,11 @@ use jiff::civil::date;
 use lorimant_core::ask::answer;
 use lorimant_core::bench::Batch;
 use lorimant_core::chain::ChainRequest;
-use lorimant_core::making::{Changes, Operation};
+use lorimant_core::making::run::From;
+use lorimant_core::making::{Changes, Operation, Step};
 use lorimant_core::order::{Bag, Covered, Line, Order, cover, to_begin};
+use lorimant_core::pattern::mark::Mark;
+use lorimant_core::pattern::sheet::measured;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cost::CostStart;
@@ -114,6 +117,33 @@ fn a_finding_is_told_alike_everywhere(#[values(LengthUnit::Mm, LengthUnit::Inch)
     }
 }
 
+/// What the maker is told to mark is what the strip shows as marks, each once; a fold is marked by its middle, and what is
+/// bent after it is measured from there.
+fn marks_agree(steps: &[Step], marks: &[Mark], at: &str, unit: LengthUnit) {
+    let told = steps.iter().find(|step| step.operation == Operation::Mark).map_or("", |step| &step.text);
+    // A fold is marked by its middle, and what is bent of folded wire is measured from it.
+    let folds = |mark: &&Mark| {
+        let fold =
+            steps.iter().any(|step| step.step_n == mark.forming_n && step.operation == Operation::Fold);
+        fold || matches!(mark.from, From::Fold | From::Parted)
+    };
+    if measured(marks).any(|mark| folds(&mark)) {
+        assert!(told.contains("Mark the middle of the fold"), "{at}: {told}");
+    }
+    let cut = steps.iter().position(|step| step.operation == Operation::Cut).unwrap();
+    // What is bent behind an end that was cut long is measured once that is trimmed.
+    let trimmed = |n: usize| {
+        let before = steps.iter().filter(|step| step.step_n < n && step.operation == Operation::Trim);
+        before.fold(false, |found, step| found || step.numbers.left_mm.is_some())
+    };
+    let first = |mark: &&Mark| mark.forming_n > cut + 1 && !trimmed(mark.forming_n) && !folds(mark);
+    for mark in measured(marks).filter(first) {
+        assert!(told.contains(&mark.ruler), "{at}: {} of the {} is not in “{told}”", mark.ruler, mark.what);
+    }
+    let told_n = told.matches(unit.shown()).count();
+    assert!(told_n <= measured(marks).count(), "{at}: {told_n} marks in “{told}”");
+}
+
 fn finding_agrees(request: &PatternRequest, schools: Schools, unit: LengthUnit) {
     let workshop = shop(schools, unit);
     let at = format!("{} of {} by {schools:?}", request.kind.0.kind, request.wire.shown(unit));
@@ -124,6 +154,7 @@ fn finding_agrees(request: &PatternRequest, schools: Schools, unit: LengthUnit) 
     let cut = on_ruler(cut_mm, unit);
     let figure = worked.figures.iter().find(|figure| figure.key == "blank").unwrap();
     assert_eq!(figure.first(unit), cut, "{at}: the sheet's figure");
+    marks_agree(&worked.form.steps, &worked.form.marks, &at, unit);
     let step = worked.form.steps.iter().find(|step| step.operation == Operation::Cut).unwrap();
     // What is rolled on the spool first is measured from its bend, and so says another number.
     let on_spool = step.numbers.left_mm.is_some();

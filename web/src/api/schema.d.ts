@@ -7262,6 +7262,8 @@ export interface components {
              * @description From the left flush end, mm.
              */
             at_mm: number;
+            /** @description Whether its turns are counted, as those of wraps and coils are, and nothing is marked. */
+            counted: boolean;
             /** @description Which step makes it, from 1. */
             forming_n: number;
             /** @description The end in hand, which the step measures from. */
@@ -9483,7 +9485,7 @@ export interface components {
          * @description The word for a part of a drawing.
          * @enum {string}
          */
-        Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "break";
+        Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "mark" | "break";
         /** @description Loops rolled at a mark. */
         RolledAtMark: {
             /** @description The loops. */

@@ -110,6 +110,11 @@ const id = useId()
   stroke-dasharray: 5 5;
 }
 
+.mark {
+  fill: none;
+  stroke: rgb(var(--v-theme-on-background));
+  stroke-width: 2;
+}
 .kerf {
   fill: none;
   stroke: rgb(var(--v-theme-error));

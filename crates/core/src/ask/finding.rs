@@ -18,7 +18,7 @@ use crate::pattern::sheet::measured;
 use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::length::{self, on_ruler};
+use crate::words::length;
 use crate::words::number;
 use crate::words::scale::of_wire;
 use crate::words::{backtrack, capital, word_end};
@@ -136,7 +136,7 @@ impl Said {
             Ok(finished) => {
                 let (blank, marks) = (&finished.blank, &finished.marks);
                 let n = request.blanks_n();
-                let marks: Vec<String> = measured(marks).map(|mark| on_ruler(mark.at_mm, unit)).collect();
+                let marks: Vec<String> = measured(marks).map(|mark| mark.place_told()).collect();
                 let name = capital(kind.0.plural);
                 reply.headline = match self.supply() {
                     _ if of_tools.is_some() => of_tools.unwrap_or_default(),

@@ -160,6 +160,8 @@ pub struct Done {
     pub lost: Vec<(Lost, f64)>,
     /// Segments of a finding that have their shape afterwards.
     pub segments: Vec<usize>,
+    /// What is marked on the wire: from the right end or not, and how far, mm.
+    pub marks: Vec<(bool, f64)>,
 }
 
 /// What an operation is done with.
@@ -238,6 +240,9 @@ pub struct Step {
     pub named: String,
     /// Segments of a finding that get their shape, by their place along the wire.
     pub segments: Vec<usize>,
+    /// What is marked on the wire: from the right end or not, and how far, mm.
+    #[serde(skip)]
+    pub marks: Vec<(bool, f64)>,
     /// Its numbers.
     #[serde(flatten)]
     pub numbers: Numbers,
@@ -329,6 +334,7 @@ pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Res
             named: named(operation, &done.what),
             what: done.what,
             segments: done.segments,
+            marks: done.marks,
             numbers: done.numbers,
             text: done.text,
             hint: (!hints.is_empty()).then(|| hints.join(" ")),

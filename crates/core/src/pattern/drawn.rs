@@ -1,7 +1,7 @@
 //! A finding drawn: finished from the front and the side, after each forming step, with its dimensions.
 
 use glam::{DVec2, DVec3};
-use kurbo::{BezPath, Circle, ParamCurve as _, Point, Shape as _};
+use kurbo::{BezPath, Circle, Line, ParamCurve as _, Point, Shape as _};
 use serde::Serialize;
 
 use super::Unit;
@@ -65,6 +65,9 @@ fn anchor(out: DVec2) -> Anchor {
     }
 }
 
+/// How far a mark stands out to each side of the wire's middle, mm.
+const MARK_MM: f64 = 1.6;
+
 /// Whether a step is drawn with its tool in place.
 fn on_a_tool(step: &Step) -> bool {
     matches!(step.operation, Operation::Loop | Operation::Bend | Operation::Spiral)
@@ -97,9 +100,15 @@ struct Bare {
 }
 
 impl Bare {
-    /// The same with the tool of a step in place.
-    fn stage(&self, formed: &Formed, step: Option<&Step>) -> DrawnPiece {
+    /// The same with the tool of a step in place, and marks across it, mm along its middle.
+    fn stage(&self, formed: &Formed, step: Option<&Step>, marks: &[f64]) -> DrawnPiece {
         let mut sketch = self.sketch.clone();
+        for mark in marks {
+            let (at, ahead) = self.path.along(*mark);
+            let across = ahead.cross(DVec3::Z) * MARK_MM;
+            let line = Line::new(on_paper(at - across), on_paper(at + across));
+            sketch.shape(Role::Mark, &line.to_path(0.01));
+        }
         if let Some(step) = step.filter(|step| on_a_tool(step)) {
             for index in step.segments.iter().rev() {
                 formed.draw_tool(&self.path, *index, step.numbers.tool_mm, &mut sketch);
@@ -149,13 +158,18 @@ pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
 impl Formed<'_> {
     /// The piece after each step of its route. What forms nothing leaves the wire as it was drawn before.
     pub fn stages(&self, steps: &[Step]) -> Vec<DrawnPiece> {
-        let spans = self.spans(&self.blank(LengthUnit::Mm));
+        let blank = self.blank(LengthUnit::Mm);
+        let spans = self.spans(&blank);
+        let begins_mm = spans.first().map_or(0.0, |span| span.0);
+        let along =
+            |(far, mm): &(bool, f64)| if *far { blank.flush_exact_mm() - mm } else { *mm } - begins_mm;
         let mut wire = self.bare(&[]);
         let staged = steps.iter().enumerate().map(|(i, step)| {
             if !step.segments.is_empty() {
                 wire = self.bare(&steps[..=i]);
             }
-            let mut stage = wire.stage(self, Some(step));
+            let marks: Vec<f64> = step.marks.iter().map(along).collect();
+            let mut stage = wire.stage(self, Some(step), &marks);
             stage.tint(&step.workpiece, &spans);
             stage
         });
@@ -170,7 +184,7 @@ impl Formed<'_> {
 
     /// The piece from the front after these steps of its route, with the tool of the last one in place.
     pub fn stage(&self, steps: &[Step]) -> DrawnPiece {
-        self.bare(steps).stage(self, steps.last())
+        self.bare(steps).stage(self, steps.last(), &[])
     }
 
     /// The wire alone as it lies after these steps.

@@ -21,6 +21,8 @@ pub struct Mark {
     pub ruler: String,
     /// Whether it starts so near the end that it is rolled with the end level with the jaw, and needs no mark.
     pub from_end: bool,
+    /// Whether its turns are counted, as those of wraps and coils are, and nothing is marked.
+    pub counted: bool,
     /// Where the stretch ends, mm.
     pub to_mm: f64,
     /// What it makes.
@@ -110,6 +112,7 @@ impl super::form::Formed<'_> {
                 from_end_mm: at,
                 ruler: on_ruler(at, unit),
                 from_end: at < LEVEL_MM,
+                counted: matches!(step.operation, Operation::Wrap | Operation::Coil),
                 to_mm: *to_mm,
                 what: segment.what,
                 segment_n: i,

@@ -83,8 +83,7 @@ impl Formed<'_> {
         let wound = on_it.iter().any(|step| step.kind == Operation::Coil);
         let lifted = self.design.steps.iter().filter(|step| wound && step.kind == Operation::Lift);
         let formed = formed.max(lifted.flat_map(|step| &step.segments).max());
-        let mark =
-            Mark { at: writing.marks(&self.design.steps[on_spool..]), folded: self.design.fold().is_some() };
+        let mark = Mark { at: writing.marks(&self.design.steps[on_spool..]) };
         let mark = Some(mark).filter(|mark| !mark.at.is_empty());
         let formed_to = formed.and_then(|i| writing.spans.get(*i)).map(|span| span.1);
         route.push(Box::new(Cut {

@@ -256,7 +256,7 @@ impl PatternRequest {
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
         let unit = workshop.habits.unit;
         let FinishedFinding { formed, blank, marks, .. } = self.finished(workshop)?;
-        let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark.at_mm, unit)).collect();
+        let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark, unit)).collect();
         let marks = match marks.len() {
             0 => "rolled from the end".to_owned(),
             n @ 5.. => format!("{n} marks"),
@@ -283,15 +283,24 @@ impl Kind {
     }
 }
 
-/// The marks that are measured off: what is rolled from the very end needs none.
+/// The marks that are measured off: what is rolled from the very end needs none, turns are counted.
 pub fn measured(marks: &[Mark]) -> impl Iterator<Item = &Mark> {
-    marks.iter().filter(|mark| !mark.from_end)
+    marks.iter().filter(|mark| !mark.from_end && !mark.counted)
 }
 
-/// Where a mark stands, in the few signs of a tile or a strip.
-pub fn mark_told(at_mm: f64, unit: LengthUnit) -> String {
+/// Where a mark stands on a strip that is drawn from its left end, in few signs: `49.5`.
+#[must_use]
+pub fn on_strip(at_mm: f64, unit: LengthUnit) -> String {
     match unit {
         LengthUnit::Mm => on_ruler(at_mm, unit).trim_end_matches(" mm").to_owned(),
         LengthUnit::Inch => on_ruler(at_mm, unit),
+    }
+}
+
+/// Where a mark stands, in the few signs of a tile: `19`, `5 from the right`.
+fn mark_told(mark: &Mark, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => mark.place_told().replacen(" mm", "", 1),
+        LengthUnit::Inch => mark.place_told(),
     }
 }

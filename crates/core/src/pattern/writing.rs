@@ -5,8 +5,8 @@ use super::form::Formed;
 use super::former::Forming;
 use super::part::COUNTED;
 use crate::making::operations::{
-    self, Ball, Bend, Close, Coil, Flatten, Handwork, Left, Part, Round, Spiral, Stiffen, Straighten, Trim,
-    Tumble, Wrap,
+    self, Ball, Bend, Close, Coil, Flatten, Handwork, Left, Marked, Part, Round, Spiral, Stiffen, Straighten,
+    Trim, Tumble, Wrap,
 };
 use crate::making::run::From;
 use crate::making::telling::LEVEL_MM;
@@ -309,15 +309,15 @@ impl<'a> Writing<'a> {
         }
     }
 
-    /// Where bends that are still to be made begin, as they are marked while the wire is straight: from the far end or not, and
-    /// how far, mm. What is rolled from the very end needs no mark; what is bent of a folded wire is measured when it is.
-    pub(super) fn marks(&self, steps: &[Forming]) -> Vec<(bool, f64)> {
+    /// Where bends that are still to be made begin, as they are marked while the wire is straight. What is rolled from the very end needs no mark, what is wrapped is counted; what is bent of a folded wire is
+    /// measured when it is.
+    pub(super) fn marks(&self, steps: &[Forming]) -> Vec<Marked> {
         let bent = steps.iter().filter(|step| {
-            use Operation::{Bend, Fold, Kick, Loop, Spiral, Wrap};
-            matches!(step.kind, Loop | Bend | Spiral | Wrap | Fold | Kick)
+            use Operation::{Bend, Fold, Kick, Loop, Spiral};
+            matches!(step.kind, Loop | Bend | Spiral | Fold | Kick)
         });
         let folded = self.formed.design.fold().is_some();
-        let mut marks: Vec<(bool, f64)> = bent
+        let mut marks: Vec<Marked> = bent
             .flat_map(|step| step.segments.iter().map(move |i| (step.kind, *i)))
             .filter(|(kind, _)| !folded || *kind == Operation::Fold)
             .filter_map(|(kind, i)| {
@@ -326,17 +326,17 @@ impl<'a> Writing<'a> {
                     return None;
                 }
                 if kind == Operation::Fold {
-                    return Some((false, f64::midpoint(span.0, span.1)));
+                    return Some(Marked { far: false, mm: f64::midpoint(span.0, span.1), middle: true });
                 }
                 let far = self.from(span) == From::FarEnd;
                 // An end that is trimmed first is no place to measure from yet.
                 let trimmed = kind == Operation::Kick && self.blank.long_far == Some(far);
                 let at = if far { self.blank.flush_exact_mm() - span.1 } else { span.0 };
-                (!trimmed).then_some((far, at))
+                (!trimmed).then_some(Marked { far, mm: at, middle: false })
             })
-            .filter(|(_, at)| *at >= LEVEL_MM)
+            .filter(|mark| mark.mm >= LEVEL_MM)
             .collect();
-        marks.sort_by(|a, b| a.0.cmp(&b.0).then(a.1.total_cmp(&b.1)));
+        marks.sort_by(|a, b| a.far.cmp(&b.far).then(a.mm.total_cmp(&b.mm)));
         marks.dedup();
         marks
     }

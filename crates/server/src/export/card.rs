@@ -2,7 +2,7 @@
 //! the printer by; and the label for its bag.
 
 use lorimant_core::pattern::mark::Mark;
-use lorimant_core::pattern::sheet::{mark_told, measured};
+use lorimant_core::pattern::sheet::{measured, on_strip};
 use lorimant_core::words::length::{LengthUnit, on_ruler};
 
 use super::finding::Finding;
@@ -214,7 +214,7 @@ impl Card<'_> {
                 at,
                 if crowded { top - 5.0 } else { top - 2.5 },
                 label,
-                &mark_told(mark.at_mm, of.unit),
+                &on_strip(mark.at_mm, of.unit),
             );
             let below = if crowded { top + thick + 7.0 } else { top + thick + 4.4 };
             self.page.text(at + 0.4, below, label.quiet(), mark.what);

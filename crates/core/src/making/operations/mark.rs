@@ -5,13 +5,22 @@ use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::listed;
 
-/// Where each bend that is still to be made begins, marked while the wire is straight.
+/// A mark on a blank.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Marked {
+    /// Whether it is measured from the right end.
+    pub far: bool,
+    /// How far from it, mm.
+    pub mm: f64,
+    /// Whether it is the middle of a fold, not the start of a bend.
+    pub middle: bool,
+}
+
+/// Where each bend that is still to be made begins, marked while the wire is straight; of a fold its middle.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Mark {
-    /// From the right end or not, and how far, mm, in the order they lie.
-    pub at: Vec<(bool, f64)>,
-    /// Whether the wire is folded in the middle: that is what is marked then.
-    pub folded: bool,
+    /// The marks in the order they lie, those from the left end first.
+    pub at: Vec<Marked>,
 }
 
 /// Minutes for one mark: the ruler laid on and a line of the marker.
@@ -21,19 +30,24 @@ impl Mark {
     /// What is marked: `Mark where the bends start: 6.5 mm and 12 mm from the left end.` Nothing where there is no mark.
     #[must_use]
     pub fn told(&self, unit: LengthUnit) -> String {
-        let from = |far: bool, end: &str| {
-            let at: Vec<String> =
-                self.at.iter().filter(|mark| mark.0 == far).map(|mark| on_ruler(mark.1, unit)).collect();
-            (!at.is_empty()).then(|| format!("{} from the {end} end", listed(&at)))
+        let of = |middle: bool| {
+            let marks: Vec<&Marked> = self.at.iter().filter(|mark| mark.middle == middle).collect();
+            let from = |far: bool, end: &str| {
+                let marks = marks.iter().filter(|mark| mark.far == far);
+                let at: Vec<String> = marks.map(|mark| on_ruler(mark.mm, unit)).collect();
+                (!at.is_empty()).then(|| format!("{} from the {end} end", listed(&at)))
+            };
+            let ends: Vec<String> =
+                [from(false, "left"), from(true, "right")].into_iter().flatten().collect();
+            let what = match (marks.len(), middle) {
+                (_, true) => "the middle of the fold",
+                (1, _) => "where the bend starts",
+                _ => "where the bends start",
+            };
+            (!ends.is_empty()).then(|| format!("Mark {what}: {}.", ends.join("; ")))
         };
-        let ends: Vec<String> = [from(false, "left"), from(true, "right")].into_iter().flatten().collect();
-        let what = match self.at.len() {
-            0 => return String::new(),
-            _ if self.folded => "the middle of the fold",
-            1 => "where the bend starts",
-            _ => "where the bends start",
-        };
-        format!("Mark {what}: {}.", ends.join("; "))
+        let told: Vec<String> = [of(true), of(false)].into_iter().flatten().collect();
+        told.join(" ")
     }
 }
 
@@ -55,8 +69,8 @@ impl Does for Mark {
         Ok(Done {
             what: "blank".to_owned(),
             numbers: Numbers {
-                from: first.map(|(far, _)| if far { From::FarEnd } else { From::NearEnd }),
-                at_mm: first.map(|(_, mm)| mm),
+                from: first.map(|mark| if mark.far { From::FarEnd } else { From::NearEnd }),
+                at_mm: first.map(|mark| mark.mm),
                 times_n: u32::try_from(self.at.len()).ok(),
                 ..Numbers::default()
             },
@@ -65,6 +79,7 @@ impl Does for Mark {
                 "A fine permanent marker; what is left of it comes off with a drop of spirit.".to_owned(),
             ],
             takes: Takes::minutes(0.3, each_min),
+            marks: self.at.iter().map(|mark| (mark.far, mark.mm)).collect(),
             ..Done::default()
         })
     }

@@ -51,7 +51,7 @@ pub use handwork::Handwork;
 pub use join::{Fuse, Solder};
 pub use link::{LinkRings, OpenRings, ShutRings, gap_mm};
 pub use make_flush::MakeFlush;
-pub use mark::Mark;
+pub use mark::{Mark, Marked};
 pub use part::Part;
 pub use pickle::Pickle;
 pub use quench::Quench;
