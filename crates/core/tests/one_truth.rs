@@ -133,8 +133,8 @@ fn marks_agree(steps: &[Step], marks: &[Mark], at: &str, unit: LengthUnit) {
     let cut = steps.iter().position(|step| step.operation == Operation::Cut).unwrap();
     // What is bent behind an end that was cut long is measured once that is trimmed.
     let trimmed = |n: usize| {
-        let before = steps.iter().filter(|step| step.step_n < n && step.operation == Operation::Trim);
-        before.fold(false, |found, step| found || step.numbers.left_mm.is_some())
+        let mut before = steps.iter().filter(|step| step.step_n < n && step.operation == Operation::Trim);
+        before.any(|step| step.numbers.left_mm.is_some())
     };
     let first = |mark: &&Mark| mark.forming_n > cut + 1 && !trimmed(mark.forming_n) && !folds(mark);
     for mark in measured(marks).filter(first) {
