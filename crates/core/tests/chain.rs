@@ -16,6 +16,7 @@ use lorimant_core::chain::sentence::{ChainSlot as Slot, write};
 use lorimant_core::chain::shipped;
 use lorimant_core::chain::solid::stl;
 use lorimant_core::chain::strands::strands_n;
+use lorimant_core::chain::taut;
 use lorimant_core::chain::torus::Around;
 use lorimant_core::chain::weave::{GoesOn, Link, Weave};
 use lorimant_core::chain::weaves::{self, by_word};
@@ -338,6 +339,50 @@ fn two_metals_lie_as_one_and_two_sizes_are_worked_out_once() {
     let longer = chain.plan().unwrap();
     assert!(longer.repeat_mm > alike.repeat_mm, "{} {}", longer.repeat_mm, alike.repeat_mm);
     assert!(chain.is_at_hand());
+}
+
+/// Who cannot wait is told at once, and what was wanted is worked out by whoever can; a kept ladder is as good as a new one.
+#[test]
+fn what_nobody_waits_for_is_worked_out_by_whoever_can() {
+    let link = |through: usize, cells_on: i32| Link { ring: 0, through, cells_on, cells_aside: 0 };
+    let own = Weave {
+        name: "mail by two".to_owned(),
+        rings: vec!["a".to_owned(), "b".to_owned()],
+        links: vec![link(1, 0), link(1, 1)],
+        goes_on: GoesOn::default(),
+        folds: vec![],
+    };
+    // Other sizes than any other test asks for, so that nobody else has worked them out.
+    let sizes = [RingSize { inside_mm: 7.3, wire_mm: 1.0 }, RingSize { inside_mm: 5.9, wire_mm: 1.0 }];
+    let faults = taut::while_waiting(|| false, || Taut::of(&own, &sizes)).unwrap_err();
+    assert!(faults.0[0].sentence.contains("still being worked out"), "{faults}");
+    assert!(!Taut::is_at_hand(&own, &sizes));
+    let wanted = taut::take_wanted();
+    let (weave, parts) = wanted.iter().find(|(weave, _)| weave.name == own.name).unwrap();
+    taut::work_out(weave, parts, &|_| true).unwrap();
+    let at_once = taut::while_waiting(|| false, || Taut::of(&own, &sizes)).unwrap();
+    assert!(at_once.fits() && at_once.repeat_mm > 0.0);
+    // As text and back it is the same to the last figure.
+    let fresh = taut::take_fresh();
+    let text = serde_json::to_string(&fresh).unwrap();
+    assert_eq!(serde_json::from_str::<Vec<taut::KnownLadder>>(&text).unwrap(), fresh);
+}
+
+/// The place of a placing is found without counting up to it.
+#[rstest]
+#[case("byzantine", 1000, 1)]
+#[case("full-persian-6-in-1", 400, 1)]
+#[case("four-in-one-sheet", 60, 7)]
+fn the_nth_placing_is_the_nth(#[case] word: &str, #[case] cells_n: u32, #[case] across_n: u32) {
+    let building = Building::of(weave(word), cells_n, across_n).unwrap();
+    let mut counted: Vec<At> = building.open().collect();
+    counted.sort_by_key(|at| at.cell);
+    for n in (0..building.open_n()).step_by(17).chain([building.open_n() - 1]) {
+        assert_eq!(building.nth(n).as_ref(), counted.get(n as usize), "{word} {n}");
+    }
+    assert_eq!(building.nth(building.open_n()), None);
+    let rows = building.before_row(cells_n + 1);
+    assert_eq!((building.before_row(1), rows), (0, building.open_n()));
 }
 
 #[rstest]

@@ -67,10 +67,18 @@ pub(crate) fn of_request() -> String {
 
 /// Does some work of the file for a device, on this thread.
 pub(crate) fn working_for<T>(device: String, work: impl FnOnce() -> T) -> T {
+    /// Nobody's again afterwards, also where the work panics.
+    struct Nobodys;
+
+    impl Drop for Nobodys {
+        fn drop(&mut self) {
+            OF_WRITE.take();
+        }
+    }
+
     OF_WRITE.set(device);
-    let done = work();
-    OF_WRITE.take();
-    done
+    let _after = Nobodys;
+    work()
 }
 
 /// The device that the write on this thread is for; empty where nobody asked for it.

@@ -243,10 +243,17 @@ thread_local! {
 /// Does some work that waits for weaves that are not at hand only while this says so: one that takes longer is a fault, and
 /// is [wanted](take_wanted). Nothing of what is worked out depends on it.
 pub fn while_waiting<T>(waits: impl Fn() -> bool + 'static, work: impl FnOnce() -> T) -> T {
-    let before = WAITS.replace(Some(Rc::new(waits)));
-    let done = work();
-    WAITS.set(before);
-    done
+    /// What held before holds again, also where the work panics.
+    struct Restored(Option<Waits>);
+
+    impl Drop for Restored {
+        fn drop(&mut self) {
+            WAITS.set(self.0.take());
+        }
+    }
+
+    let _before = Restored(WAITS.replace(Some(Rc::new(waits))));
+    work()
 }
 
 /// Rings that differ by no more than this share, as those of two metals wound on one rod do, lie as if they were alike.
@@ -315,6 +322,10 @@ pub fn worked_out(
             return ladder;
         }
     }
+    if waits.is_none() {
+        // Whoever worked it out had enough of it.
+        return Err(Fault::new("weave", NOT_FOUND).into());
+    }
     let wanted = (weave.clone(), parts);
     with_known(|known| {
         if known.wanted.len() < MOST_WANTED && !known.wanted.contains(&wanted) {
@@ -328,7 +339,12 @@ pub fn worked_out(
     Err(Fault::new("weave", said).into())
 }
 
-/// Works out what was [wanted](take_wanted), however long it takes.
+/// What is said of a weave that was looked at for as long as is looked at any.
+const NOT_FOUND: &str =
+    "How its rings lie was not found in the time there was. Take fewer rings in a cell, or other links.";
+
+/// Works out what was [wanted](take_wanted). What is not found before this says no is not looked for again while the program
+/// runs.
 ///
 /// # Errors
 /// As [`Relaxing::tightest`].
@@ -342,7 +358,12 @@ pub fn work_out(
         let wire_mm = *wire;
         RingSize { inside_mm: 2.0 * radius * OF_WANTED - wire_mm, wire_mm }
     };
-    worked_out(weave, &parts.iter().map(size).collect::<Vec<_>>(), go_on)
+    let worked = worked_out(weave, &parts.iter().map(size).collect::<Vec<_>>(), go_on);
+    let key = key(weave, parts);
+    if worked.is_err() && found(&key).is_none() {
+        put(key, worked.clone());
+    }
+    worked
 }
 
 /// The core radius of the first ring that what is wanted is worked out with, mm, its wire 1 mm thick: only how the parts

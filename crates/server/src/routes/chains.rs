@@ -209,7 +209,7 @@ async fn start_relaxing(
         let found = asked.relaxed(go_on)?;
         // What planning with it will ask for is worked out by then.
         let size = RingSize { inside_mm: found.ratio, wire_mm: 1.0 };
-        let _ = taut::worked_out(&asked.weave, &[size], &|_| true);
+        let _ = taut::worked_out(&asked.weave, &[size], go_on);
         Ok(found)
     });
     relax_state(&state, job, false)

@@ -57,8 +57,9 @@ pub(crate) async fn heavily<T: Send + 'static>(
     let turn = state.heavy.turn().await.ok_or_else(Problem::busy)?;
     let (wanted, _waiting) = Wanted::new();
     let done = tokio::task::spawn_blocking(move || {
-        let waits = wanted.clone();
-        let done = taut::while_waiting(move || waits.still(), || work(&wanted));
+        let (waits, begun) = (wanted.clone(), Instant::now());
+        let in_time = move || waits.still() && begun.elapsed() < WEAVE;
+        let done = taut::while_waiting(in_time, || work(&wanted));
         drop(turn);
         done
     });
