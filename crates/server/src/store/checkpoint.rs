@@ -41,6 +41,8 @@ pub(super) fn whenever_quiet(
 /// Empties the log into the file where that is still the file it belongs to.
 pub(super) fn carry_over(connection: &Connection, place: &Place) -> Result<bool> {
     place.check()?;
+    // Whoever looks meanwhile finds the file as nobody has left it yet, and that is no fault.
+    place.changes();
     let done = now(connection);
     place.note();
     Ok(done?)

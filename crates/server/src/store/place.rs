@@ -73,6 +73,11 @@ impl Place {
         *self.left.lock().unwrap_or_else(PoisonError::into_inner) = left(&self.path).ok().flatten();
     }
 
+    /// The file is about to be changed by this program: until that is [noted](Self::note) any content is its own.
+    pub(super) fn changes(&self) {
+        *self.left.lock().unwrap_or_else(PoisonError::into_inner) = None;
+    }
+
     fn is_as_left(&self) -> io::Result<bool> {
         let known = *self.left.lock().unwrap_or_else(PoisonError::into_inner);
         Ok(known.is_none() || known == left(&self.path)?)
