@@ -79,8 +79,9 @@ impl Place {
     }
 
     fn is_as_left(&self) -> io::Result<bool> {
-        let known = *self.left.lock().unwrap_or_else(PoisonError::into_inner);
-        Ok(known.is_none() || known == left(&self.path)?)
+        // Held while the file is looked at, so that no change of our own begins in between.
+        let known = self.left.lock().unwrap_or_else(PoisonError::into_inner);
+        Ok(known.is_none() || *known == left(&self.path)?)
     }
 
     /// The file's whole path.
