@@ -62,9 +62,9 @@ fn a_lot_is_found_weighed_and_put_right_by_keyboard_alone() -> Result<()> {
         tab_to(maker, "[data-test=do-weigh]", 6).await?;
         maker.press(Key::Enter + "").await?;
         maker.until("the weight", || has_focus(maker, "[data-test=weight]")).await?;
-        maker.press("100 g").await?;
+        maker.press("180 g").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=weighed]", "100 g").await?;
+        maker.sees("[data-test=weighed]", "180 g").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=notice]", "what the scale said").await?;
         maker.press(Key::Escape + "").await?;

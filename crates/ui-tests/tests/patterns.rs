@@ -135,7 +135,7 @@ fn forming_is_stepped_through_by_keys_dots_and_slider() -> Result<()> {
         slider.send_keys(Key::Right + "").await?;
         label("after flush: end").await?;
         let value = slider.attr("aria-valuetext").await?.unwrap_or_default();
-        ensure!(value.starts_with("step 2 of 9"), "{value}");
+        ensure!(value.starts_with("step 2 of 10"), "{value}");
         Ok(())
     })
 }
