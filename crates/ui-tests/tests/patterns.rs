@@ -20,7 +20,7 @@ async fn drawn(maker: &Maker) -> Result<String> {
 fn from_the_library_to_the_cut_in_one_click() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/patterns").await?;
-        maker.sees("[data-kind=open-ear-wire]", "cut 54.5 mm, mark at 19, 5 from the right").await?;
+        maker.sees("[data-kind=open-ear-wire]", "cut 54.5 mm, mark at 19, 49.5").await?;
         ensure!(maker.count("[data-test=ready] svg path").await? > 100, "drawn from real geometry");
         maker.click("[data-kind=open-ear-wire]").await?;
         maker.sees(BLANK, "54.5").await?;
