@@ -80,7 +80,7 @@ impl<P: Clone + Send + 'static, R: Clone + Send + 'static> Jobs<P, R> {
         };
         let heavy = self.heavy.clone();
         tokio::spawn(async move {
-            let Some(turn) = heavy.turn().await else {
+            let Some(turn) = heavy.long_turn().await else {
                 *locked(&job.done) = Some(Err(Fault::new("job", BUSY).into()));
                 return;
             };

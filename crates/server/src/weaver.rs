@@ -28,7 +28,7 @@ async fn works(store: Store, heavy: Heavy) {
     loop {
         looks.tick().await;
         for (weave, parts) in taut::take_wanted() {
-            let Some(turn) = heavy.turn().await else { continue };
+            let Some(turn) = heavy.long_turn().await else { continue };
             let worked = tokio::task::spawn_blocking(move || {
                 let begun = Instant::now();
                 // What cannot be is known by then as well, and is not looked for again.

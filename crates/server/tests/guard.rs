@@ -210,10 +210,11 @@ async fn a_device_is_signed_out_from_another() {
         cookie.split(';').next().unwrap().to_owned()
     };
     let (phone, desk) = (cookie(phone).await, cookie(desk).await);
-    let ask = async |method: &str, path: &str| {
+    let asked = |cookie: &str, method: &str, path: &str| {
         let request = Request::builder().method(method).uri(path).header(header::HOST, ADDRESS);
-        workshop.send(request.header(header::COOKIE, &desk).body(Body::empty()).unwrap()).await
+        request.header(header::COOKIE, cookie).body(Body::empty()).unwrap()
     };
+    let ask = async |method: &str, path: &str| workshop.send(asked(&desk, method, path)).await;
     let devices = ask("GET", "/api/devices").await.json();
     let named: Vec<_> = devices.as_array().unwrap().iter().map(|one| (&one["name"], &one["this"])).collect();
     assert_eq!(
@@ -226,10 +227,16 @@ async fn a_device_is_signed_out_from_another() {
     assert!(!knows(&workshop, &phone).await, "it is still signed in");
     assert_eq!(ask("DELETE", &path).await.status, StatusCode::NOT_FOUND);
     assert!(knows(&workshop, &desk).await, "the other one was signed out too");
-    let file = workshop.folder.path().join("workshop.lorimant");
+    // A restore keeps who is in, by name, whatever the copy says.
+    let (file, copy) =
+        (workshop.folder.path().join("workshop.lorimant"), workshop.folder.path().join("copy"));
+    drop(Store::open(&copy).unwrap());
+    workshop.store.restore(&copy).unwrap();
     let Workshop { folder, store, router } = workshop;
     drop((store, router));
     let again = Workshop::of(folder, Store::open(&file).unwrap());
+    let devices = again.send(asked(&desk, "GET", "/api/devices")).await.json();
+    assert_eq!((devices.as_array().unwrap().len(), &devices[0]["name"]), (1, &json!("Firefox on Linux")));
     assert!(!knows(&again, &phone).await, "a restart let it in again");
     assert!(knows(&again, &desk).await);
 }

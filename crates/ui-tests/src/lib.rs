@@ -16,7 +16,7 @@ use browser::Browser;
 use server::Server;
 
 /// How long anything seen may take before a test gives up.
-const PATIENCE: Duration = Duration::from_secs(15);
+const PATIENCE: Duration = Duration::from_secs(40);
 
 /// A person at the bench: a browser on a workshop.
 pub struct Maker {

@@ -13,4 +13,5 @@ mod orders;
 mod patterns;
 mod rack;
 mod rings;
+mod sign_in;
 mod tools;

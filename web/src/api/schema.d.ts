@@ -4035,6 +4035,8 @@ export interface components {
             sentence: components["schemas"]["Phrase"][];
             /** @description The sentence as plain text. */
             text: string;
+            /** @description Whether how its rings lie is still being worked out: ask again in a moment. */
+            working_out: boolean;
         };
         /**
          * @description The word for a word of the sentence.

@@ -38,8 +38,13 @@ interface Sheet<R, W> {
   sentence: Phrase[]
   text: string
   faults: Fault[]
+  /** What takes long is still being worked out: it is asked for again in a moment. */
+  working_out?: boolean
   result?: W | null
 }
+
+/** How long is waited before that, ms. */
+const AGAIN = 2000
 
 /** What was typed in a word's place, how many steps it goes on, how many mm its dimension is pulled. */
 export type Change = { typed: string } | { nudge: number } | { pulled: number }
@@ -122,6 +127,12 @@ export function desk<
     draft.value = next.request
     faults.value = next.faults
     if (next.result) worked.value = next.result
+    if (next.working_out) {
+      const mine = asked
+      setTimeout(() => {
+        if (mine === asked) void work(next.request).catch(() => undefined)
+      }, AGAIN)
+    }
   }
 
   async function work(request: R) {

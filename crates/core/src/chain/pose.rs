@@ -1,10 +1,10 @@
 //! A pose: where the rings of a cell lie and how far the next cell is, and what is so of it: what touches, what is linked,
 //! what is folded.
 
-use serde::{Deserialize, Serialize};
 use std::f64::consts::{PI, TAU};
 
 use glam::{DMat3, DVec3};
+use serde::{Deserialize, Serialize};
 
 use super::torus::{Around, Torus, Touch};
 use super::weave::{Fold, RingAt, Weave, name_at};

@@ -33,6 +33,8 @@ pub struct ChainSheet {
     /// The same looked at backwards; none where its rings cannot be planned.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub backwards: Option<Backwards>,
+    /// Whether how its rings lie is still being worked out: ask again in a moment.
+    pub working_out: bool,
     /// What follows from it.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub result: Option<ChainWorked>,
@@ -111,6 +113,7 @@ impl ChainRequest {
             faults,
             scale: scale(self).unwrap_or_default(),
             backwards: self.backwards(None, workshop).ok(),
+            working_out: self.check().is_ok() && !self.is_at_hand(),
             result,
         }
     }

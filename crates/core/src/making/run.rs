@@ -139,6 +139,17 @@ pub struct Numbers {
     pub strain_used: Option<f64>,
 }
 
+/// A mark on a blank.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Marked {
+    /// Whether it is measured from the right end.
+    pub far: bool,
+    /// How far from it, mm.
+    pub mm: f64,
+    /// Whether it is the middle of a fold, not the start of a bend.
+    pub middle: bool,
+}
+
 /// What an operation did.
 #[derive(Debug, Clone, PartialEq, Default)]
 pub struct Done {
@@ -160,8 +171,8 @@ pub struct Done {
     pub lost: Vec<(Lost, f64)>,
     /// Segments of a finding that have their shape afterwards.
     pub segments: Vec<usize>,
-    /// What is marked on the wire: from the right end or not, and how far, mm.
-    pub marks: Vec<(bool, f64)>,
+    /// What is marked on the wire.
+    pub marks: Vec<Marked>,
 }
 
 /// What an operation is done with.
@@ -240,9 +251,9 @@ pub struct Step {
     pub named: String,
     /// Segments of a finding that get their shape, by their place along the wire.
     pub segments: Vec<usize>,
-    /// What is marked on the wire: from the right end or not, and how far, mm.
+    /// What is marked on the wire.
     #[serde(skip)]
-    pub marks: Vec<(bool, f64)>,
+    pub marks: Vec<Marked>,
     /// Its numbers.
     #[serde(flatten)]
     pub numbers: Numbers,

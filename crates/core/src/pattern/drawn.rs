@@ -9,6 +9,7 @@ use super::form::Formed;
 use super::former::Lies;
 use crate::drawing::{Anchor, Drawing, Place, Role, Sketch, svg_path};
 use crate::figure::Level;
+use crate::making::run::Marked;
 use crate::making::{Operation, Step, Workpiece};
 use crate::shape::Course;
 use crate::shape::path::Path;
@@ -162,7 +163,7 @@ impl Formed<'_> {
         let spans = self.spans(&blank);
         let begins_mm = spans.first().map_or(0.0, |span| span.0);
         let along =
-            |(far, mm): &(bool, f64)| if *far { blank.flush_exact_mm() - mm } else { *mm } - begins_mm;
+            |mark: &Marked| if mark.far { blank.flush_exact_mm() - mark.mm } else { mark.mm } - begins_mm;
         let mut wire = self.bare(&[]);
         let staged = steps.iter().enumerate().map(|(i, step)| {
             if !step.segments.is_empty() {

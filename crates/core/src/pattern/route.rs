@@ -5,7 +5,7 @@ use super::form::Formed;
 use super::former::Forming;
 use super::writing::{LOOP_DEG, Route, Writing};
 use crate::fault::Faults;
-use crate::making::operations::{Check, Cut, Left, MakeFlush, Mark, Straighten, Trim};
+use crate::making::operations::{Check, Cut, Left, MakeFlush, MarkOut, Straighten, Trim};
 use crate::making::{Bench, Changes, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment};
 use crate::tool::school::{CutWhen, FlatTo, Marking, NeckWhen, Straightening};
@@ -83,7 +83,7 @@ impl Formed<'_> {
         let wound = on_it.iter().any(|step| step.kind == Operation::Coil);
         let lifted = self.design.steps.iter().filter(|step| wound && step.kind == Operation::Lift);
         let formed = formed.max(lifted.flat_map(|step| &step.segments).max());
-        let mark = Mark { at: writing.marks(&self.design.steps[on_spool..]) };
+        let mark = MarkOut { at: writing.marks(&self.design.steps[on_spool..]) };
         let mark = Some(mark).filter(|mark| !mark.at.is_empty());
         let formed_to = formed.and_then(|i| writing.spans.get(*i)).map(|span| span.1);
         route.push(Box::new(Cut {

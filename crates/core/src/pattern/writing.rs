@@ -5,10 +5,10 @@ use super::form::Formed;
 use super::former::Forming;
 use super::part::COUNTED;
 use crate::making::operations::{
-    self, Ball, Bend, Close, Coil, Flatten, Handwork, Left, Marked, Part, Round, Spiral, Stiffen, Straighten,
-    Trim, Tumble, Wrap,
+    self, Ball, Bend, Close, Coil, Flatten, Handwork, Left, Part, Round, Spiral, Stiffen, Straighten, Trim,
+    Tumble, Wrap,
 };
-use crate::making::run::From;
+use crate::making::run::{From, Marked};
 use crate::making::telling::LEVEL_MM;
 use crate::making::{Does, Operation};
 use crate::shape::{Course, Segment, ball_wire_mm};
@@ -309,8 +309,8 @@ impl<'a> Writing<'a> {
         }
     }
 
-    /// Where bends that are still to be made begin, as they are marked while the wire is straight. What is rolled from the very end needs no mark, what is wrapped is counted; what is bent of a folded wire is
-    /// measured when it is.
+    /// Where bends that are still to be made begin, as they are marked while the wire is straight. What is rolled from the very
+    /// end needs no mark, turns are counted; what is bent of a folded wire is measured when it is.
     pub(super) fn marks(&self, steps: &[Forming]) -> Vec<Marked> {
         let bent = steps.iter().filter(|step| {
             use Operation::{Bend, Fold, Kick, Loop, Spiral};

@@ -21,10 +21,11 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::{self, Archive};
-use super::{aside, file, heavily, made, read};
+use super::{aside, file, made, read};
 use crate::export::calendar;
 use crate::export::day_sheet::{self, Told};
 use crate::extract::{Body, Path, Query};
+use crate::heavy::StillWanted;
 use crate::kept::Settings;
 use crate::problem::Problem;
 use crate::state::State;
@@ -138,8 +139,8 @@ async fn plan(state: &State, last: &LastPlans, tries_n: u32, help: bool) -> Resu
     }
     let given = given(state).await?;
     let laid = given.laid.clone();
-    let (agenda, tried_n) =
-        heavily(state, move |wanted| planned(&laid, tries_n, help, &|| wanted.still())).await??;
+    let (wanted, _waiting) = StillWanted::new();
+    let (agenda, tried_n) = aside(move || planned(&laid, tries_n, help, &|| wanted.still())).await??;
     let plan = Arc::new(Plan { given, agenda, tried_n });
     last.push_back((asked, plan.clone()));
     if last.len() > REMEMBERED {

@@ -12,7 +12,7 @@ use lorimant_core::fault::Faults;
 use lorimant_core::tool::workshop::Workshop;
 
 use crate::device;
-use crate::heavy::Wanted;
+use crate::heavy::StillWanted;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::{Store, StoreError};
@@ -52,10 +52,10 @@ const WEAVE: Duration = Duration::from_millis(1500);
 /// Works out something that takes long, in its turn: `work` is told whether anybody still waits for it.
 pub(crate) async fn heavily<T: Send + 'static>(
     state: &State,
-    work: impl FnOnce(&Wanted) -> T + Send + 'static,
+    work: impl FnOnce(&StillWanted) -> T + Send + 'static,
 ) -> Result<T, Problem> {
     let turn = state.heavy.turn().await.ok_or_else(Problem::busy)?;
-    let (wanted, _waiting) = Wanted::new();
+    let (wanted, _waiting) = StillWanted::new();
     let done = tokio::task::spawn_blocking(move || {
         let (waits, begun) = (wanted.clone(), Instant::now());
         let in_time = move || waits.still() && begun.elapsed() < WEAVE;

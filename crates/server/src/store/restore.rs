@@ -8,6 +8,7 @@ use rusqlite::{Connection, OptionalExtension};
 use tempfile::TempDir;
 
 use super::error::{Result, StoreError};
+use super::sessions::{self, Session, Token};
 use super::{Held, MIGRATIONS, Store, VERSIONS, copies, place, search, sound, written};
 
 /// Pages that are copied at a time.
@@ -16,7 +17,7 @@ const PAGES: i32 = 1000;
 /// What is of this machine, not of what is kept: who may come in, where the server answers, and which write this one is.
 struct Own {
     passphrase: Option<String>,
-    sessions: Vec<(Vec<u8>, i64)>,
+    sessions: Vec<(Token, Session)>,
     served: Option<String>,
     written: Option<(String, String)>,
 }
@@ -24,24 +25,23 @@ struct Own {
 impl Own {
     fn of(connection: &Connection) -> Result<Self> {
         let one = |sql| connection.query_row(sql, [], |row| row.get(0)).optional();
-        let mut sessions = connection.prepare("SELECT token, seen_at FROM sessions")?;
-        let sessions = sessions.query_map([], |row| Ok((row.get(0)?, row.get(1)?)))?;
         let written = "SELECT workshop, mark FROM written";
         Ok(Self {
             passphrase: one("SELECT hash FROM passphrase")?,
-            sessions: sessions.collect::<rusqlite::Result<_>>()?,
+            // An older file that is only read has them in another form: whoever was in signs in again.
+            sessions: sessions::all(connection).unwrap_or_default(),
             served: one("SELECT address FROM served")?,
             written: connection.query_row(written, [], |row| Ok((row.get(0)?, row.get(1)?))).optional()?,
         })
     }
 
-    fn put(&self, connection: &Connection) -> rusqlite::Result<()> {
+    fn put(&self, connection: &Connection) -> Result<()> {
         connection.execute_batch("DELETE FROM passphrase; DELETE FROM sessions; DELETE FROM served;")?;
         if let Some(hash) = &self.passphrase {
             connection.execute("INSERT INTO passphrase (id, hash) VALUES (1, ?1)", [hash])?;
         }
-        for (token, seen_at) in &self.sessions {
-            connection.execute("INSERT INTO sessions (token, seen_at) VALUES (?1, ?2)", (token, seen_at))?;
+        for (token, session) in &self.sessions {
+            sessions::note(connection, token, session)?;
         }
         if let Some(address) = &self.served {
             connection.execute("INSERT INTO served (id, address) VALUES (1, ?1)", [address])?;
@@ -50,7 +50,7 @@ impl Own {
             // The log goes on from the file as it is: a restore is its next write.
             connection.execute("UPDATE written SET workshop = ?1, mark = ?2", [workshop, mark])?;
         }
-        written::count(connection)
+        Ok(written::count(connection)?)
     }
 }
 

@@ -29,7 +29,7 @@ pub(crate) fn all(connection: &Connection) -> Result<Vec<(Token, Session)>> {
 }
 
 /// Notes a session, and when it was last used.
-pub(crate) fn note(t: &Transaction, token: &Token, session: &Session) -> Result<()> {
+pub(crate) fn note(t: &Connection, token: &Token, session: &Session) -> Result<()> {
     let sql = "INSERT INTO sessions (token, device, opened_at, seen_at) VALUES (?1, ?2, ?3, ?4) \
                ON CONFLICT (token) DO UPDATE SET seen_at = ?4";
     t.prepare_cached(sql)?.execute((token, &session.device, session.opened_at, session.seen_at))?;

@@ -1,6 +1,6 @@
 //! Measure and cut to length.
 
-use super::Mark;
+use super::MarkOut;
 use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
@@ -26,7 +26,7 @@ pub struct Cut {
     /// What is trimmed off its pinched end afterwards, mm.
     pub sliver_mm: f64,
     /// What is marked in the same move, where it is not marked by itself.
-    pub mark: Option<Mark>,
+    pub mark: Option<MarkOut>,
     /// What one takes off the spool, mm.
     pub each_mm: f64,
 }

@@ -117,7 +117,7 @@ impl Lot {
             if tare > 0.0 { format!(" less {} g for the spool", shown(tare, 2)) } else { String::new() };
         let sentence =
             format!("{} g{less} is {}, {off}.", shown(gross_g, 2), with_spread(length_mm, spread_mm, unit));
-        let asked = format!("Is it this spool, and are these {} g?", shown(gross_g, 2));
+        let asked = format!("Is it the right spool, and is {} g right?", shown(gross_g, 2));
         let doubt = if length_mm - 2.0 * spread_mm > held.most_mm {
             Some(format!("That is more than this lot ever held, {}. {asked}", of_wire(held.most_mm, unit)))
         } else if length_mm + 2.0 * spread_mm < FORGOTTEN * held.left_mm {

@@ -1,24 +1,13 @@
-//! Mark a blank.
+//! Mark out a blank.
 
-use crate::making::run::From;
+use crate::making::run::{From, Marked};
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::listed;
 
-/// A mark on a blank.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Marked {
-    /// Whether it is measured from the right end.
-    pub far: bool,
-    /// How far from it, mm.
-    pub mm: f64,
-    /// Whether it is the middle of a fold, not the start of a bend.
-    pub middle: bool,
-}
-
 /// Where each bend that is still to be made begins, marked while the wire is straight; of a fold its middle.
 #[derive(Debug, Clone, PartialEq)]
-pub struct Mark {
+pub struct MarkOut {
     /// The marks in the order they lie, those from the left end first.
     pub at: Vec<Marked>,
 }
@@ -26,7 +15,7 @@ pub struct Mark {
 /// Minutes for one mark: the ruler laid on and a line of the marker.
 const MARK_MIN: f64 = 0.08;
 
-impl Mark {
+impl MarkOut {
     /// What is marked: `Mark where the bends start: 6.5 mm and 12 mm from the left end.` Nothing where there is no mark.
     #[must_use]
     pub fn told(&self, unit: LengthUnit) -> String {
@@ -51,7 +40,7 @@ impl Mark {
     }
 }
 
-impl Does for Mark {
+impl Does for MarkOut {
     fn operation(&self) -> Operation {
         Operation::Mark
     }
@@ -60,7 +49,7 @@ impl Does for Mark {
         let text = self.told(bench.unit());
         let template = match bench.pieces_n {
             1 => "",
-            2 => " Lay the second beside the first.",
+            2 => " Lay the second beside the first and mark across.",
             _ => " Lay the others beside the first and mark across.",
         };
         let first = self.at.first().copied();
@@ -76,10 +65,10 @@ impl Does for Mark {
             },
             text: format!("{text}{template}"),
             hints: vec![
-                "A fine permanent marker; what is left of it comes off with a drop of spirit.".to_owned(),
+                "A fine permanent marker; what is left of it comes off with a drop of alcohol.".to_owned(),
             ],
             takes: Takes::minutes(0.3, each_min),
-            marks: self.at.iter().map(|mark| (mark.far, mark.mm)).collect(),
+            marks: self.at.clone(),
             ..Done::default()
         })
     }
