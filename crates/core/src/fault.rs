@@ -161,7 +161,7 @@ fn is_no_letter(sign: char) -> bool {
 pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
     if let Some(sign) = text.chars().find(|sign| is_no_letter(*sign)) {
         let said = format!(
-            "The {noun} holds a sign that cannot be seen (U+{:04X}). Type it anew; copying may have brought it along.",
+            "The {noun} contains an invisible character (U+{:04X}). Type it again; it may have been copied along.",
             u32::from(sign)
         );
         return Err(Fault::new(field, said));
@@ -170,7 +170,7 @@ pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), 
     if length <= most as usize {
         return Ok(());
     }
-    let said = format!("The {noun} is {length} characters long; at most {most} are kept.");
+    let said = format!("The {noun} is {length} characters long. Use at most {most}.");
     Err(Fault::new(field, said).limit(f64::from(most)))
 }
 

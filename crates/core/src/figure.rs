@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use crate::words::length::{LengthUnit, inches, on_ruler};
+use crate::words::length::{LengthUnit, caliper, caliper_number, inches, on_ruler};
 use crate::words::words;
 use crate::working::Numbers;
 
@@ -171,6 +171,13 @@ impl Figure {
     /// With the same in inches.
     pub(crate) fn ruler(mut self, mm: f64) -> Self {
         self.inch = Some(InInches::of(&inches(mm)));
+        self
+    }
+
+    /// With its value as a caliper reads it, and the same in inches.
+    pub(crate) fn by_caliper(mut self, mm: f64) -> Self {
+        self.value = caliper_number(mm, LengthUnit::Mm);
+        self.inch = Some(InInches::of(&caliper(mm, LengthUnit::Inch)));
         self
     }
 

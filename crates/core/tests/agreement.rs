@@ -195,7 +195,10 @@ fn what_does_not_open_shows_no_opening_load(#[case] kind: &str) {
     assert!(finished.holds().is_none_or(|holds| holds.closed));
     assert!(finished.in_numbers(&workshop).opens_n.is_none());
     let figures = finished.figures(lorimant_core::words::length::LengthUnit::Mm);
-    assert!(figures.iter().all(|figure| figure.key != "opens" || figure.label.contains("drawn")), "{kind}");
+    assert!(
+        figures.iter().all(|figure| figure.key != "opens" || figure.label.contains("out of shape")),
+        "{kind}"
+    );
 }
 
 /// A bend the other way would turn the flat of half-round wire outward; all bends one way are made.

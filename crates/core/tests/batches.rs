@@ -13,7 +13,7 @@ use lorimant_core::tool::school::{Hardening, Schools, Straightening};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
-use lorimant_core::words::length::{LengthUnit, on_ruler};
+use lorimant_core::words::length::{LengthUnit, caliper, on_ruler};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -111,11 +111,11 @@ fn what_is_read_from_a_metre_away_is_the_steps_own_number() {
                 assert!((-1e-9..0.5).contains(&over) && (2.0 * read).fract().abs() < 1e-9, "{}", task.reads);
             }
             Operation::Bend | Operation::Loop => {
-                // A place that a ruler shows, on the jaw or on the wire; an angle only where there is none.
+                // A place that a ruler shows, on the jaw or on the wire; the size of the tool only where there is none.
                 let place = numbers.jaw_mm.or(numbers.at_mm.filter(|at| *at >= 0.25));
                 match place {
                     Some(mm) => assert_eq!(task.reads, on_ruler(mm, LengthUnit::Mm)),
-                    None => assert!(task.reads.ends_with('°'), "{}", task.reads),
+                    None => assert_eq!(task.reads, caliper(numbers.tool_mm.unwrap(), LengthUnit::Mm)),
                 }
             }
             _ => {}
@@ -145,11 +145,11 @@ fn a_batch_is_led_to_its_end() {
 
 #[rstest]
 #[case::ahead(2, Happened::Done, 1, "not done yet")]
-#[case::nothing(1, Happened::Done, 0, "at least one")]
+#[case::nothing(1, Happened::Done, 0, "at least 1")]
 #[case::too_many(1, Happened::Done, 2, "too many")]
 #[case::nowhere(99, Happened::Done, 1, "no step 99")]
-#[case::not_counted(1, Happened::TakenBack, 1, "can be taken back")]
-#[case::not_alone(1, Happened::Started, 1, "runs by itself")]
+#[case::not_counted(1, Happened::TakenBack, 1, "can be undone")]
+#[case::not_alone(1, Happened::Started, 1, "runs on its own")]
 fn what_cannot_have_happened_is_refused_with_a_sentence(
     #[case] step_n: usize,
     #[case] happened: Happened,
@@ -190,7 +190,7 @@ fn what_runs_by_itself_says_when_it_is_ready() {
     }
     bench.happens(barrel, Happened::Started, 1).unwrap();
     let started = bench.events.last().unwrap().at;
-    assert!(bench.happens(barrel, Happened::Started, 1).unwrap_err().contains("runs already"));
+    assert!(bench.happens(barrel, Happened::Started, 1).unwrap_err().contains("It is already running"));
     let there = bench.standing().tasks[barrel - 1].clone();
     assert_eq!(there.started_at, Some(started));
     let hours = there.ready_at.unwrap().duration_since(started).as_secs_f64() / 3600.0;

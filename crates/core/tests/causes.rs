@@ -102,7 +102,11 @@ fn an_even_piece_has_no_cause() {
     let measured =
         list.iter().filter(|one| one.kind.is_some()).map(|one| (one.key.clone(), one.wanted)).collect();
     let misfit = causes(&hook, CheckedOf::Piece, &measured, &workshop).unwrap();
-    assert!(misfit.causes.is_empty() && misfit.told.contains("as even as hands"), "{misfit:?}");
+    assert!(
+        misfit.causes.is_empty()
+            && misfit.told.contains("As even as hands can make it: nothing here needs a cause"),
+        "{misfit:?}"
+    );
     assert!(causes(&hook, CheckedOf::Piece, &BTreeMap::new(), &workshop).is_err());
 }
 

@@ -421,9 +421,9 @@ fn a_chain_is_counted_as_by_hand() {
 
 #[rstest]
 #[case(ChainRequest { length_mm: 3.0, ..costume_chain() }, "one repeat of Byzantine")]
-#[case(ChainRequest { weave: "full-persian-6-in-1".into(), ..costume_chain() }, "it takes 5.05 at least")]
+#[case(ChainRequest { weave: "full-persian-6-in-1".into(), ..costume_chain() }, "it needs at least 5.05")]
 #[case(ChainRequest { weave: "bizantine".into(), ..costume_chain() }, "There is no weave “bizantine”. Did you mean “byzantine”?")]
-#[case(ChainRequest { weave: "one-in-one".into(), second_ring: Some(ring(Metal::Copper, 1.0, 6.0)), ..costume_chain() }, "play the same part")]
+#[case(ChainRequest { weave: "one-in-one".into(), second_ring: Some(ring(Metal::Copper, 1.0, 6.0)), ..costume_chain() }, "do the same job, so there is no second size or wire. Leave out the second ring")]
 #[case(ChainRequest { length_mm: 90_000.0, chains_n: 1, weave: "four-in-one-sheet".into(), across_n: 200, ..costume_chain() }, "one plan holds 100000")]
 fn what_cannot_be_says_why(#[case] request: ChainRequest, #[case] said: &str) {
     let faults = request.plan().unwrap_err();
@@ -431,10 +431,10 @@ fn what_cannot_be_says_why(#[case] request: ChainRequest, #[case] said: &str) {
 }
 
 #[rstest]
-#[case(vec![(0, 1, 0)], 2, "do not hang together")]
-#[case(vec![(0, 0, 1)], 2, "falls apart into two")]
+#[case(vec![(0, 1, 0)], 2, "repeats are not linked")]
+#[case(vec![(0, 0, 1)], 2, "is not linked to anything that ring A is linked to: the chain falls apart in two. Link them")]
 #[case(vec![(0, 0, 0)], 1, "cannot go through itself")]
-#[case(vec![(0, 0, 1), (0, 0, -1)], 1, "said twice")]
+#[case(vec![(0, 0, 1), (0, 0, -1)], 1, "is entered twice. Remove one of them")]
 #[case(vec![(0, 7, 1)], 1, "There is no ring 7")]
 fn a_weave_that_cannot_be_says_why(
     #[case] links: Vec<(usize, usize, i32)>,
@@ -629,7 +629,7 @@ fn a_word_of_the_sentence_changes_what_it_says() {
     assert!(costume_chain().changed(Slot::Weave, &Change::Typed("knit".into()), &workshop).is_err());
     // Its lot is a word of it as of any ring, and can be taken out.
     let off = off_lot(costume_chain(), 5);
-    assert!(text(&write(&off, None, LengthUnit::Mm)).contains("1.2 mm, off lot 5, rings wound"));
+    assert!(text(&write(&off, None, LengthUnit::Mm)).contains("1.2 mm, from lot 5, rings wound"));
     let any = off.changed(Slot::Lot, &Change::Typed("any".into()), &workshop).unwrap();
     assert_eq!(any.ring.wire.lot, None);
 }

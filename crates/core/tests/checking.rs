@@ -86,17 +86,17 @@ fn lines_of_calipers(#[case] line: &str, #[case] mm: f64) {
 }
 
 #[rstest]
-#[case("", "no reading")]
-#[case("mm", "no reading")]
+#[case("", "not a caliper reading")]
+#[case("mm", "not a caliper reading")]
 #[case("5.08", "no unit")]
 #[case("5.08 kg", "not a length")]
-#[case("5.08 mm 5.09 mm", "no reading")]
-#[case("US,5.08 mm", "not still")]
-#[case("low battery 5.08 mm", "no reading")]
+#[case("5.08 mm 5.09 mm", "not a caliper reading")]
+#[case("US,5.08 mm", "The caliper isn't still. Hold it steady and take the reading again")]
+#[case("low battery 5.08 mm", "not a caliper reading")]
 #[case("-3 mm", "reading")]
 #[case("99999 mm", "reading")]
-#[case("5.0.8 mm", "no reading")]
-#[case("\u{0}\u{1}\u{2}5.08 mm", "no reading")]
+#[case("5.0.8 mm", "not a caliper reading")]
+#[case("\u{0}\u{1}\u{2}5.08 mm", "not a caliper reading")]
 fn lines_that_are_none(#[case] line: &str, #[case] says: &str) {
     let fault = read_line(line).unwrap_err();
     assert!(fault.sentence.contains(says), "{}", fault.sentence);

@@ -43,7 +43,7 @@ fn a_piece_costs_its_wire_its_consumables_and_its_hands() {
     assert_eq!(cost.break_even_n, Some(9));
     // 24 · (4 − 0.9316) over 2.1 hours.
     assert_eq!(cost.hour_earns, Some(money("35.07")));
-    assert!(cost.sentence.contains("from 9 pieces on"), "{}", cost.sentence);
+    assert!(cost.sentence.contains("from 9 pieces."), "{}", cost.sentence);
 }
 
 #[test]
@@ -51,7 +51,7 @@ fn making_what_is_cheaper_bought_never_pays() {
     let cost = CostRequest { bought: Some(money("2.00")), ..request() }.cost().unwrap();
     assert_eq!(cost.break_even_n, None);
     assert!(cost.hour_earns.unwrap() < money("24"));
-    assert!(cost.sentence.contains("never cheaper made"), "{}", cost.sentence);
+    assert!(cost.sentence.contains("is never cheaper to make at this rate"), "{}", cost.sentence);
 }
 
 #[test]
@@ -148,7 +148,11 @@ fn without_a_lot_the_metals_price_counts_and_without_that_none() {
     assert_eq!(CostRequest { wire_price: money("10"), ..start.request }.cost().unwrap().wire, same);
     let start = CostStart::of(&purpose, &Rack::default(), money("24"), &shop(LengthUnit::Mm)).unwrap();
     assert_eq!(start.request.wire_price, Decimal::ZERO);
-    assert!(start.price_from.contains("type one"), "{}", start.price_from);
+    assert!(
+        start.price_from.contains("Neither this wire nor its metal has a price yet. Enter one"),
+        "{}",
+        start.price_from
+    );
 }
 
 /// A pair bought at twice the price is one bought at that price, and what is counted in pairs is asked for in pairs.
@@ -159,7 +163,7 @@ fn what_is_sold_in_pairs_is_set_against_a_pair() {
     let (one, pair) = (one.cost().unwrap(), pair.cost().unwrap());
     assert_eq!((one.break_even_n, one.hour_earns), (pair.break_even_n, pair.hour_earns));
     let dear = CostRequest { bought: Some(money("0.10")), bought_pair: true, ..request() };
-    assert!(dear.cost().unwrap().sentence.contains("Bought for 0.1, a pair is never cheaper made"));
+    assert!(dear.cost().unwrap().sentence.contains("Bought for 0.1, a pair is never cheaper to make"));
     let start = |piece: Piece| {
         CostStart::of(&piece, &Rack::default(), Decimal::ZERO, &shop(LengthUnit::Mm))
             .unwrap()
@@ -175,6 +179,6 @@ fn none_made_cost_nothing_that_could_be_said() {
     let fault = CostRequest { pieces_n: 0, ..request() }.cost().unwrap_err().0.remove(0);
     assert_eq!(
         (fault.field.as_str(), fault.sentence.as_str()),
-        ("pieces_n", "0 pieces cannot be reckoned; give 1 to 1 000 000.")
+        ("pieces_n", "0 is not a number of pieces. Enter 1 to 1,000,000.")
     );
 }

@@ -81,21 +81,21 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
 
 /// A comma before three digits is one sign to some makers and another to others: nothing is guessed.
 #[rstest]
-#[case(Reads::Money, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::Mass, "1,250 g", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::OfWire, "1,250 mm", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::Length, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::Over, "-1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::Minutes, "1,250", "“1,250” may be 1.25 or 1250. Write it as one of these.")]
-#[case(Reads::Money, "1.240.50", "“1.240.50” is no amount of money. Write it as 14.80.")]
-#[case(Reads::Money, "1,2,3", "“1,2,3” is no amount of money. Write it as 14.80.")]
-#[case(Reads::Money, "a lot", "“a lot” is no amount of money. Write it as 14.80.")]
-#[case(Reads::Percent, "few", "“few” is no share in percent. Write it as 5.")]
-#[case(Reads::Count, "2.5", "“2.5” is no whole number. Write it as 24.")]
-#[case(Reads::Newtons, "much", "“much” is no load. Write it as 20.")]
-#[case(Reads::Minutes, "long", "“long” is no time. Write it as 12 or 1.5 h.")]
+#[case(Reads::Money, "1,250", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Mass, "1,250 g", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::OfWire, "1,250 mm", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Length, "1,250", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Over, "-1,250", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Minutes, "1,250", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
+#[case(Reads::Money, "1.240.50", "“1.240.50” is not a valid amount of money. Write it as 14.80.")]
+#[case(Reads::Money, "1,2,3", "“1,2,3” is not a valid amount of money. Write it as 14.80.")]
+#[case(Reads::Money, "a lot", "“a lot” is not a valid amount of money. Write it as 14.80.")]
+#[case(Reads::Percent, "few", "“few” is not a valid share in percent. Write it as 5.")]
+#[case(Reads::Count, "2.5", "“2.5” is not a valid whole number. Write it as 24.")]
+#[case(Reads::Newtons, "much", "“much” is not a valid load. Write it as 20.")]
+#[case(Reads::Minutes, "long", "“long” is not a valid time. Write it as 12 or 1.5 h.")]
 #[case(Reads::OfWire, "some", "“some” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.")]
-#[case(Reads::Mass, "50 mm", "“50 mm” is no weight. Write it as 12.5 g.")]
+#[case(Reads::Mass, "50 mm", "“50 mm” is not a valid weight. Write it as 12.5 g.")]
 fn what_cannot_be_read_or_may_be_two_things_is_refused(
     #[case] reads: Reads,
     #[case] text: &str,
@@ -136,7 +136,7 @@ fn every_fault_of_a_form_is_found_at_once_and_nothing_typed_is_nothing() {
     let faults = read(&form, None, Habits::default()).unwrap_err();
     let at: Vec<&str> = faults.0.iter().map(|fault| fault.field.as_str()).collect();
     assert_eq!(at, ["size", "price"]);
-    assert_eq!(faults.0[0].sentence, "Nothing is typed here. Write it as 5 mm, 3/16\" or 18 awg.");
+    assert_eq!(faults.0[0].sentence, "Nothing entered. Write it as 5 mm, 3/16\" or 18 awg.");
     let found = read(&form[2..], None, Habits::default()).unwrap();
     assert_eq!((found[0].value, found[0].money), (None, None));
 }
@@ -147,7 +147,7 @@ fn a_weight_of_wire_is_its_length_and_needs_a_wire() {
     assert!((copper().mass_g(found) - 50.0).abs() < 1e-4);
     let field = TypedField { field: "it".into(), text: "50 g".into(), reads: Reads::OfWire, needed: false };
     let faults = read(&[field], None, Habits::default()).unwrap_err();
-    assert_eq!(faults.0[0].sentence, "Say first which wire it is.");
+    assert_eq!(faults.0[0].sentence, "Enter the wire first.");
 }
 
 #[rstest]
@@ -166,8 +166,8 @@ fn a_movement_goes_the_way_its_kind_does(#[case] kind: MovementKind, #[case] tex
 }
 
 #[rstest]
-#[case(MovementKind::Bought, "-2 m", "Wire that was bought goes one way only: write “2 m” without a sign.")]
-#[case(MovementKind::Cut, "-2 m", "Wire that was cut goes one way only: write “2 m” without a sign.")]
+#[case(MovementKind::Bought, "-2 m", "Wire that was bought goes one way only. Write “2 m” without a sign.")]
+#[case(MovementKind::Cut, "-2 m", "Wire that was cut goes one way only. Write “2 m” without a sign.")]
 #[case(MovementKind::Cut, "", "“” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.")]
 #[case(
     MovementKind::Cut,

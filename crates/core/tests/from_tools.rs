@@ -94,7 +94,7 @@ fn a_mark_on_the_jaw_makes_the_loop() {
 #[case::unknown(Tools { plier: Some("giant".to_owned()), ..Tools::default() }, "plier", "5/7")]
 #[case::no_mark(Tools { plier: Some("slim round-nose".to_owned()), ..Tools::default() }, "jaw_mm", "tip")]
 #[case::stepped(Tools { plier: Some("wide loop".to_owned()), jaw_mm: Some(4.0), ..Tools::default() }, "jaw_mm", "taper")]
-#[case::nothing(Tools::default(), "cut_mm", "in hand")]
+#[case::nothing(Tools::default(), "cut_mm", "what you have")]
 #[case::too_short(Tools { cut_mm: Some(3.0), ..Tools::default() }, "cut_mm", "mm")]
 fn what_makes_no_piece_is_said(#[case] tools: Tools, #[case] field: &str, #[case] says: &str) {
     let fault = usual("open-ear-wire").from_tools(&tools, &shop(LengthUnit::Mm)).unwrap_err().0.remove(0);

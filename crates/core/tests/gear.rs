@@ -79,7 +79,7 @@ fn a_cone_is_placed_on_the_taper_that_is_there() {
     let (at, across) = (step.numbers.jaw_mm.unwrap(), step.numbers.tool_mm.unwrap());
     assert!((at - 10.0 * (across - 1.0)).abs() < 1e-9 && !step.misfit, "{at} for {across}");
     let stout = Taper { narrow_mm: 4.0, ..long };
-    assert!(coil(stout).hint.unwrap().contains("Your taper is not"));
+    assert!(coil(stout).hint.unwrap().contains("across. Use another taper, or change the mouths"));
 }
 
 #[test]

@@ -36,18 +36,74 @@ fn text_of(steps: &[String], operation: &str) -> String {
 
 /// What a bench handbook says of each: how hot is seen, how it is cooled, whether it fuses, solders, goes into pickle.
 #[rstest]
-#[case(Metal::Copper, "dull red", "no longer glows", false, true, true)]
-#[case(Metal::Brass, "dull red", "no longer glows", false, true, true)]
-#[case(Metal::RedBrass, "dull red", "no longer glows", false, true, true)]
+#[case(
+    Metal::Copper,
+    "dull red",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
+#[case(
+    Metal::Brass,
+    "dull red",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
+#[case(
+    Metal::RedBrass,
+    "dull red",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
 #[case(Metal::PhosphorBronze, "dull red", "do not quench", false, true, true)]
 #[case(Metal::NickelSilver, "dull red", "do not quench", false, true, true)]
-#[case(Metal::SterlingSilver, "flux", "no longer glows", false, true, true)]
+#[case(
+    Metal::SterlingSilver,
+    "flux",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
 #[case(Metal::GermaniumSilver, "flux", "do not quench", true, true, true)]
-#[case(Metal::FineSilver, "white", "no longer glows", true, true, true)]
-#[case(Metal::GoldFilled, "flux", "no longer glows", false, true, true)]
-#[case(Metal::SilverFilled, "flux", "no longer glows", false, true, true)]
-#[case(Metal::Gold14k, "dull red", "no longer glows", false, true, true)]
-#[case(Metal::Aluminium, "marker", "do not quench", false, false, false)]
+#[case(
+    Metal::FineSilver,
+    "white",
+    "wait until the glow is gone in shade, then quench it in water",
+    true,
+    true,
+    true
+)]
+#[case(
+    Metal::GoldFilled,
+    "flux",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
+#[case(
+    Metal::SilverFilled,
+    "flux",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
+#[case(
+    Metal::Gold14k,
+    "dull red",
+    "wait until the glow is gone in shade, then quench it in water",
+    false,
+    true,
+    true
+)]
+#[case(Metal::Aluminium, "felt-tip", "do not quench", false, false, false)]
 #[case(Metal::StainlessSteel, "bright orange", "at once", false, false, false)]
 #[case(Metal::MildSteel, "cherry red", "an hour", false, false, false)]
 #[case(Metal::Niobium, "", "", false, false, true)]

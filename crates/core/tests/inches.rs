@@ -164,6 +164,7 @@ fn a_ruler_is_read_to_a_thirty_second(#[case] mm: f64, #[case] said: &str) {
 }
 
 #[test]
-fn a_caliper_is_read_in_thousandths() {
-    assert_eq!(caliper(3.9116, LengthUnit::Inch), "0.154 in");
+fn a_caliper_is_read_in_hundredths_and_small_sizes_in_thousandths() {
+    assert_eq!(caliper(3.9116, LengthUnit::Inch), "0.15 in");
+    assert_eq!(caliper(0.8128, LengthUnit::Inch), "0.032 in");
 }

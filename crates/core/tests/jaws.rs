@@ -66,7 +66,7 @@ fn measured_pieces_tell_of_the_jaw_they_were_rolled_on(#[case] kind: &str, #[cas
     let seen = seen_on(&workshop.pliers[0], "2026-01-01", &loops, LengthUnit::Mm).unwrap();
     // Twelve loops, each uneven by 0.04 mm, which is about 0.2 mm on the jaw.
     assert!((seen.wear.off_mm - slip_mm).abs() < 0.2, "{seen:?}");
-    assert_eq!(seen.wear.told.contains("where it was"), slip_mm == 0.0, "{}", seen.wear.told);
+    assert_eq!(seen.wear.told.contains("still right"), slip_mm == 0.0, "{}", seen.wear.told);
     // Other pliers did not roll them, two loops say nothing, and a trial's mark was moved on purpose.
     let other = Plier { name: "stout".into(), ..workshop.pliers[0].clone() };
     assert_eq!(seen_on(&other, "2026-01-01", &loops, LengthUnit::Mm), None);
@@ -90,7 +90,7 @@ fn two_loops_calibrate_a_jaw_and_later_ones_find_a_slip() {
     let found = wear(&plier, &[slid.clone(), slid.clone(), slid], LengthUnit::Mm).unwrap();
     assert!((found.off_mm - 0.8).abs() < 1e-6 && found.told.contains("towards the base"), "{found:?}");
     let still = wear(&plier, &[rolled(&plier, 10.0, &wire)], LengthUnit::Mm).unwrap();
-    assert!(still.told.contains("where it was"));
+    assert!(still.told.contains("still right"));
     // The rod the loop was rolled on is the rod that leaves it.
     let inside = Outline::Round { diameter: rolled(&plier, 10.0, &wire).inside_mm };
     let rod = outline_for(&Bending::of(&wire), inside).unwrap().across();

@@ -87,16 +87,16 @@ fn what_must_not_be_guessed_is_said() {
         assert!(found.iter().any(|line| line.contains(words)), "{text}: {found:?}");
     };
     doubt("ss 20 awg half hard", "stainless steel to others");
-    doubt("silver round 20 awg", "which fineness");
-    doubt("copper 20 ga round", "Gauge 20 of which system? It is 0.812 mm in AWG");
+    doubt("silver round 20 awg", "What fineness of silver? Sterling, fine, or a filled or plated wire");
+    doubt("copper 20 ga round", "Gauge 20 in which system? It could be 0.812 mm in AWG");
     doubt("annealed steel 16 gauge", "steel");
     doubt("copper 20g round soft", "gauge or grams");
     doubt("sterling 1 oz 20 awg", "troy");
-    doubt("silver plated copper 1 mm", "skin of about 1 %");
+    doubt("silver plated copper 1 mm", "Plated: a layer of about 1 % that tools scrape off");
     doubt("enamelled copper 1 mm", "must not be heated");
-    doubt("copper 1 mm 5 m 9.80", "currency is not said");
+    doubt("copper 1 mm 5 m 9.80", "is read as the price. No currency is given");
     let missing = said("copper").missing;
-    for words in ["nearly always soft", "nearly always round", "size", "How much", "price"] {
+    for words in ["nearly always soft", "nearly always round", "No size", "No amount", "No price"] {
         assert!(missing.iter().any(|line| line.contains(words)), "{words}: {missing:?}");
     }
     assert_eq!(said("copper 1 mm sparkly soft").unclear, ["sparkly"]);

@@ -217,7 +217,7 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
     let line = "40 rings 8 mm inside hard copper 1 mm";
     let any = ask::answer(line, &shop, &Vec::new).request.unwrap();
     let off = ask::answer(&format!("{line} off lot 5"), &shop, &Vec::new);
-    assert!(off.assumed.iter().any(|said| said.contains("springs 20 % more")), "{off:?}");
+    assert!(off.assumed.iter().any(|said| said.contains("springs back 20 % more")), "{off:?}");
     let off = off.request.unwrap();
     assert_eq!(off.wire.lot, Some(LotFactor { lot_n: 5, flow: 1.2, spread: 0.02 }));
     assert!(
@@ -231,7 +231,7 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
     assert!((of_lot.ring_inside_diameter_mm - 8.0).abs() < 0.1);
     assert!(of_lot.ring_inside_spread_mm < of_any.ring_inside_spread_mm / 3.0);
     let said = sentence::text(&ring::sentence::write(&off, Some(&of_lot), LengthUnit::Mm));
-    assert!(said.contains(", off lot 5, wound"), "{said}");
+    assert!(said.contains(", from lot 5, wound"), "{said}");
     let again = ask::answer(&said, &shop, &Vec::new).request.unwrap_or_else(|| panic!("{said}"));
     assert_eq!(again.wire, off.wire);
 }
@@ -253,7 +253,7 @@ fn the_lot_is_a_word_that_can_be_changed() {
     // The size offers the lots there are of this wire.
     let choices = plan.choices(Slot::Size, &shop);
     let labels: Vec<&str> = choices.iter().map(|choice| choice.label.as_str()).collect();
-    assert_eq!(labels, ["off any spool", "off lot 5", "off lot 6"]);
+    assert_eq!(labels, ["not from a spool in stock", "from lot 5", "from lot 6"]);
     let off = plan.changed(Slot::Lot, &Change::Typed("lot 6".into()), &shop).unwrap();
     assert_eq!(off.wire.lot.unwrap().lot_n, 6);
     // Another metal is not of that lot.
@@ -264,11 +264,11 @@ fn the_lot_is_a_word_that_can_be_changed() {
     let none = off.changed(Slot::Lot, &Change::Typed("any".into()), &shop).unwrap();
     assert_eq!(none.wire.lot, None);
     let wrong = off.changed(Slot::Lot, &Change::Typed("the red one".into()), &shop).unwrap_err();
-    assert!(wrong.0[0].sentence.contains("is no lot"));
+    assert!(wrong.0[0].sentence.contains("is not a lot"));
     // Findings too.
     let pin = PatternRequest { wire: off.wire.clone(), ..PatternRequest::usual("eye-pin".parse().unwrap()) };
     let said = sentence::text(&pattern::sentence::write(&pin, LengthUnit::Mm));
-    assert!(said.contains(", off lot 6: "), "{said}");
+    assert!(said.contains(", from lot 6: "), "{said}");
     let read = ask::answer(&said, &shop, &Vec::new);
     assert_eq!(
         read.pattern.unwrap_or_else(|| panic!("{said}: {:?}", read.unclear)).wire.lot.unwrap().lot_n,
@@ -295,7 +295,7 @@ fn pieces_of_two_lots_are_the_same_in_the_hand() {
 }
 
 #[rstest]
-#[case(r#"{"lot_n": 0}"#, "No lot has the number 0")]
+#[case(r#"{"lot_n": 0}"#, "no lot number 0")]
 #[case(r#"{"lot_n": 3, "flow": 9}"#, "lot factor")]
 #[case(r#"{"lot_n": 3, "spread": -1}"#, "spread of the lot factor")]
 fn a_lot_that_cannot_be_is_said(#[case] json: &str, #[case] says: &str) {

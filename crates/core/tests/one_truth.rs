@@ -181,7 +181,7 @@ fn finding_agrees(request: &PatternRequest, schools: Schools, unit: LengthUnit) 
     assert_eq!(
         (demand.ruler_mm, demand.length_mm),
         (Some(cut_mm), worked.form.blank.cut_mm),
-        "{at}: what is wanted"
+        "{at}: what is needed"
     );
     minutes_agree(&piece, &workshop, &at);
 }
@@ -202,7 +202,7 @@ fn the_ask_line_says_what_the_sheet_says(#[values(LengthUnit::Mm, LengthUnit::In
             let Some(request) = told.pattern else { continue };
             let Some(worked) = request.sheet(&workshop).result else { continue };
             let cut = on_ruler(worked.form.blank.flush_mm, unit);
-            assert!(told.headline.contains(&format!(" of {cut} (")), "{}: {cut}", told.headline);
+            assert!(told.headline.contains(&format!(" at {cut} (")), "{}: {cut}", told.headline);
         }
     }
 }

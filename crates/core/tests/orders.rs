@@ -146,7 +146,7 @@ fn handing_over_empties_the_oldest_bags_first() {
     let left: Vec<(usize, u32)> = taken.iter().map(|(at, bag)| (*at, bag.n)).collect();
     assert_eq!(left, [(2, 0), (0, 7)]);
     for (line, n, said) in
-        [(0, 21, "20 of piece 0 are owed"), (0, 18, "17 of piece 0 lie in bags"), (1, 1, "no line 2")]
+        [(0, 21, "20 of piece 0 are still owed"), (0, 18, "17 of piece 0 are in bags"), (1, 1, "no line 2")]
     {
         let fault = wanted.hand_over(line, n, &bags, &Workshop::default()).unwrap_err();
         assert!(fault.sentence.contains(said), "{}", fault.sentence);
@@ -192,7 +192,9 @@ fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
     let batch = Batch::of("ear wires", piece(2), 6);
     let tasks = batch.tasks(&Workshop::default()).unwrap();
     let begun = batch.standing(&tasks, &[]);
-    assert!(Bag::of(&batch, 3, &begun, date(2026, 3, 2), "").unwrap_err().sentence.contains("not done yet"));
+    assert!(
+        Bag::of(&batch, 3, &begun, date(2026, 3, 2), "").unwrap_err().sentence.contains("isn't done yet")
+    );
     let standing = batch.standing(&tasks, &done(&batch, 3));
     let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
     // Twelve were begun, three are spoiled: four pairs, and one without its pair.

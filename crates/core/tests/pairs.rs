@@ -105,10 +105,10 @@ fn who_is_left_over_spoils_no_pair() {
 }
 
 #[rstest]
-#[case(&[vec![1.0, 2.0], vec![1.0]], &[0.3, 0.3], 2, "1 measurements where 2")]
+#[case(&[vec![1.0, 2.0], vec![1.0]], &[0.3, 0.3], 2, "1 measurements, but 2")]
 #[case(&[vec![1.0], vec![f64::NAN]], &[0.3], 2, "Measure what is missing")]
 #[case(&[vec![1.0], vec![1.0]], &[0.0], 2, "above 0 mm")]
-#[case(&[vec![1.0], vec![1.0]], &[0.3], 1, "Ask for 2 to 12")]
+#[case(&[vec![1.0], vec![1.0]], &[0.3], 1, "cannot be matched. Enter 2 to 12")]
 fn what_cannot_be_matched_is_said(
     #[case] values: &[Vec<f64>],
     #[case] tolerance: &[f64],

@@ -55,7 +55,7 @@ fn beyond_its_ends_a_jaw_gives_what_it_has() {
 #[case(round_nose(3.0, 2.0, 24.0), "base_mm", "no thicker than the tip")]
 #[case(round_nose(0.0, 2.0, 24.0), "tip_mm", "0.2")]
 #[case(round_nose(1.0, 2.0, 500.0), "length_mm", "120")]
-#[case(Plier { name: " ".to_owned(), ..round_nose(1.0, 2.0, 24.0) }, "name", "no name")]
+#[case(Plier { name: " ".to_owned(), ..round_nose(1.0, 2.0, 24.0) }, "name", "Enter a name for the pliers")]
 #[case(Plier { base_mm: None, ..round_nose(1.0, 2.0, 24.0) }, "tip_mm", "two measured places")]
 #[case(steps(Jaws::Stepped, &[]), "diameters_mm", "1 to 12")]
 #[case(steps(Jaws::Loop, &[2.0]), "diameters_mm", "exactly 2")]

@@ -34,7 +34,7 @@ fn a_jaw_that_formed_wire_stands_in_is_named(#[case] notch_mm: f64, #[case] bloc
     let said = said(&request);
     assert_eq!(!said.is_empty(), blocked, "{said:?}");
     if let Some((named, hint)) = said.first() {
-        assert!(named.contains("neck") && hint.contains("loop stands"), "{named}: {hint}");
+        assert!(named.contains("neck") && hint.contains("in the way of the jaw"), "{named}: {hint}");
     }
 }
 

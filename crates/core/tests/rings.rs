@@ -205,9 +205,9 @@ type Change = fn(&mut RingRequest);
 #[case("mandrel.short_mm", "no short axis", |r: &mut RingRequest| r.mandrel.short_mm = Some(3.0))]
 #[case("mandrel.short_mm", "longer than the long one", |r: &mut RingRequest| { r.mandrel.shape = Shape::Oval; r.mandrel.short_mm = Some(9.0) })]
 #[case("mandrel.corner_mm", "rounder than the rod", |r: &mut RingRequest| { r.mandrel.shape = Shape::Square; r.mandrel.corner_mm = Some(4.0) })]
-#[case("mandrel.diameter_mm", "swells", |r: &mut RingRequest| { r.wire.section = Section::Square; r.wire.size_mm = 3.0 })]
+#[case("mandrel.diameter_mm", "and the turns won't lie flat. Use a rod of at least", |r: &mut RingRequest| { r.wire.section = Section::Square; r.wire.size_mm = 3.0 })]
 #[case("mandrel.diameter_mm", "springs straight", |r: &mut RingRequest| { r.wire.temper = Temper::Spring; r.wire.size_mm = 0.2; r.cutting.blade = None; r.mandrel.diameter_mm = 290.0 })]
-#[case("cutting.blade", "Take a 7/0 blade", |r: &mut RingRequest| r.wire.size_mm = 0.62)]
+#[case("cutting.blade", "Use a 7/0 blade", |r: &mut RingRequest| r.wire.size_mm = 0.62)]
 #[case("cutting.kerf_mm", "too large", |r: &mut RingRequest| r.cutting.kerf_mm = Some(3.0))]
 #[case("rings_n", "0 rings", |r: &mut RingRequest| r.rings_n = 0)]
 #[case("rings_n", "at most 1000000", |r: &mut RingRequest| r.rings_n = 10_000_000)]
@@ -222,7 +222,7 @@ fn bad_input_is_refused_at_its_field(#[case] field: &str, #[case] words: &str, #
 }
 
 #[rstest]
-#[case(0.3, "no ring of 0.3 mm")]
+#[case(0.3, "no ring 0.3 mm")]
 #[case(-2.0, "negative")]
 #[case(f64::NAN, "not a number")]
 fn impossible_rings_are_refused_backwards(#[case] inside: f64, #[case] words: &str) {

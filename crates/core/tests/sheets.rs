@@ -107,7 +107,7 @@ fn curves_and_rods_agree_with_planning_on_them() {
         let ring = ring_on(placed.mandrel.clone(), request.wire.temper);
         assert!((ring - placed.ring_inside_diameter_mm).abs() < 1e-9);
     }
-    assert!(worked.rods.len() > 20, "rods thinner than the wire are left out, the others are there");
+    assert!(worked.rods.len() > 20, "rods thinner than the wire are skipped, the others are there");
 }
 
 #[test]
@@ -139,6 +139,6 @@ fn cautions_come_with_what_they_are_about() {
     assert_eq!(level(|r| r.wire.section = Section::Square, "must not twist"), Some(Level::Note));
     assert_eq!(level(|r| r.mandrel.shape = Shape::Hexagon, "corners"), Some(Level::Note));
     // Half-hard brass has 0.936 left; on 6 mm the outer fibre takes ln(1 + 1.2/7.2) = 0.154.
-    assert_eq!(level(|_| {}, "expect cracks"), None);
-    assert_eq!(level(|r| r.wire.temper = Temper::Spring, "expect cracks"), Some(Level::Stop));
+    assert_eq!(level(|_| {}, "probably crack"), None);
+    assert_eq!(level(|r| r.wire.temper = Temper::Spring, "probably crack"), Some(Level::Stop));
 }

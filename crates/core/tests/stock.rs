@@ -56,11 +56,11 @@ fn a_lot_without_a_price_has_no_value() {
 #[rstest]
 #[case::no_name(Lot { name: "  ".into(), ..lot() }, "name", "1 to 60")]
 #[case::size(Lot { wire: Wire::round(Metal::Copper, 0.0, Temper::Soft), ..lot() }, "wire.size_mm", "zero")]
-#[case::bare_has_no_skin(Lot { skin_share: Some(0.05), ..lot() }, "skin_share", "no skin")]
+#[case::bare_has_no_skin(Lot { skin_share: Some(0.05), ..lot() }, "skin_share", "wire has no outer layer of metal. Leave the share out")]
 #[case::skin(Lot { skin_share: Some(0.9), surface: Surface::Filled, ..lot() }, "skin_share", "too large")]
 #[case::tare(Lot { tare_g: Some(-1.0), ..lot() }, "tare_g", "negative")]
-#[case::price(Lot { price: Some(money("-3")), ..lot() }, "price", "cannot be right")]
-#[case::no_such_day(Lot { bought_on: Some("2026-02-30".into()), ..lot() }, "bought_on", "no day")]
+#[case::price(Lot { price: Some(money("-3")), ..lot() }, "price", "is not a possible amount. Enter 0 to")]
+#[case::no_such_day(Lot { bought_on: Some("2026-02-30".into()), ..lot() }, "bought_on", "not a date")]
 #[case::note(Lot { note: "x".repeat(501), ..lot() }, "note", "500")]
 #[case::bought(Lot { bought_mm: Some(f64::NAN), ..lot() }, "bought_mm", "not a number")]
 fn what_is_wrong_with_a_lot_is_said_at_its_field(#[case] lot: Lot, #[case] field: &str, #[case] says: &str) {
@@ -132,12 +132,12 @@ fn a_booking_takes_blanks_trims_and_a_rest_too_short() {
 fn a_booking_says_what_is_missing() {
     let faults = cut(&[(61.5, 2)], [1.0, 0.0, 30.0]).lines(100.0, LengthUnit::Mm).unwrap_err().0;
     assert_eq!(faults[0].field, "cuts");
-    assert!(faults[0].sentence.contains("24 mm are missing"), "{}", faults[0].sentence);
+    assert!(faults[0].sentence.contains("24 mm short"), "{}", faults[0].sentence);
 }
 
 #[rstest]
-#[case::nothing(cut(&[], [0.0; 3]), "cuts", "leave it out")]
-#[case::none_of_it(cut(&[(10.0, 0)], [0.0; 3]), "cuts[0].n", "1 to 100 000")]
+#[case::nothing(cut(&[], [0.0; 3]), "cuts", "Leave it out")]
+#[case::none_of_it(cut(&[(10.0, 0)], [0.0; 3]), "cuts[0].n", "1 to 100,000")]
 #[case::negative(cut(&[(10.0, 1), (-10.0, 1)], [0.0; 3]), "cuts[1].length_mm", "negative")]
 #[case::trim(cut(&[(10.0, 1)], [-1.0, 0.0, 0.0]), "trim_mm", "negative")]
 #[case::kerf(cut(&[(10.0, 1)], [0.0, f64::NAN, 0.0]), "kerf_mm", "not a number")]
@@ -215,7 +215,7 @@ fn a_weight_past_what_the_lot_ever_held_is_doubted() {
     assert_eq!(doubt(19_999.0), None);
     assert_eq!(doubt(20_700.0), None, "a wire may be as much thicker than it is said to be");
     let doubt = doubt(200_000.0).unwrap();
-    assert!(doubt.starts_with("That is more than this lot ever held, 20 m."), "{doubt}");
+    assert!(doubt.starts_with("That is more than this lot ever had, 20 m."), "{doubt}");
 }
 
 #[test]
@@ -229,7 +229,11 @@ fn less_than_the_empty_spool_is_no_wire() {
 fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     let lot = lot();
     let near = lot.weighed(lot.standing(10_000.0).gross_g, None, held(10_100.0), LengthUnit::Mm).unwrap();
-    assert!(near.sentence.contains("as near as a scale can tell"), "{}", near.sentence);
+    assert!(
+        near.sentence.contains("the same as in stock, as near as the scale can tell"),
+        "{}",
+        near.sentence
+    );
     let far = lot.weighed(lot.standing(10_000.0).gross_g, None, held(12_000.0), LengthUnit::Mm).unwrap();
     assert!(far.sentence.contains("2 m less"), "{}", far.sentence);
 }

@@ -18,7 +18,7 @@ fn covered(metal: Metal, surface: Surface) -> Wire {
 }
 
 #[rstest]
-#[case(Surface::Plated, "skin would run into the core")]
+#[case(Surface::Plated, "its plating would melt into the core or burn off")]
 #[case(Surface::Coated, "poisonous fumes")]
 #[case(Surface::Galvanised, "zinc would burn")]
 fn the_torch_is_refused_with_its_reason(#[case] surface: Surface, #[case] why: &str) {

@@ -93,15 +93,18 @@ fn an_accepted_trial_is_cut_by_the_plan() {
     assert!((blank.flush_mm - told.blank_mm).abs() < 1e-9, "the plan cuts what the trial said");
     let made = formed.made(&Changes::default(), &workshop).unwrap();
     assert!(
-        made.steps
-            .iter()
-            .any(|step| step.hint.as_deref().is_some_and(|hint| hint.contains("Trials have shown")))
+        made.steps.iter().any(|step| step
+            .hint
+            .as_deref()
+            .is_some_and(|hint| hint.contains("Your trials showed it needs")))
     );
     // Copper carried to silver of twice the thickness.
     let wire = Wire::round(Metal::SterlingSilver, 2.0 * request.wire.size_mm, Temper::HalfHard);
     let silver = told.request.transferred(&wire, &Workshop::default()).unwrap();
     assert!((silver.request.allowance_mm - 3.0).abs() < 0.02);
-    assert!(silver.differences.iter().any(|said| said.contains("goes along")));
+    assert!(
+        silver.differences.iter().any(|said| said.contains("What your trials showed is kept: its blank is"))
+    );
 }
 
 #[rstest]
@@ -127,7 +130,9 @@ fn no_mark_lies_past_the_tip() {
         next(&hook, &[Trial { blank_mm: 60.0, got_mm: far, ..Trial::default() }], &tapered()).unwrap().marks;
     assert_eq!(marks.len(), 1, "{marks:?}");
     assert!(
-        marks[0].contains("not so thin even at its tip") && !marks[0].contains(" from the tip"),
+        marks[0].contains(
+            "the jaw is not that thin even at its tip: use another, or calibrate it with two loops"
+        ) && !marks[0].contains(" from the tip"),
         "{marks:?}"
     );
 }

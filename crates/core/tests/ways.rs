@@ -139,7 +139,10 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
             press(&mut events, at, 1).unwrap();
             if at < cut && piece < 5 {
                 let next = press(&mut events, first, 1).unwrap_err();
-                assert!(next.sentence.contains("hangs on the spool"), "{next:?}");
+                assert!(
+                    next.sentence.contains("One piece is still on the spool. Finish it and cut it first"),
+                    "{next:?}"
+                );
             }
         }
     }
@@ -170,7 +173,7 @@ fn a_neck_is_not_measured_from_an_end_that_is_rolled_up() {
         let finished = usual("eye-pin");
         let finished = finished.finished(&made_by(schools)).unwrap();
         let neck = finished.made.steps.iter().find(|step| step.what == "neck").unwrap();
-        assert!(neck.text.contains("where it meets the stem"), "{}", neck.text);
+        assert!(neck.text.contains("Where the loop meets the stem, bend it back"), "{}", neck.text);
     }
 }
 

@@ -78,7 +78,7 @@ impl<S: Send + Sync> FromRequest<S> for Text {
         let bytes = whole(request, state).await?;
         String::from_utf8(bytes.into()).map(Self).map_err(|error| {
             let at = error.utf8_error().valid_up_to();
-            Problem::unreadable(format!("The file is no text in UTF-8: byte {} is none.", at + 1))
+            Problem::unreadable(format!("The file is not UTF-8 text: byte {} is wrong.", at + 1))
         })
     }
 }
@@ -88,7 +88,7 @@ async fn whole<S: Send + Sync>(request: Request, state: &S) -> Result<Bytes, Pro
         if rejection.status() == StatusCode::PAYLOAD_TOO_LARGE {
             return Problem::too_large();
         }
-        Problem::unreadable("The request broke off before its end.")
+        Problem::unreadable("The request ended too early.")
     })
 }
 
@@ -150,7 +150,7 @@ fn unreadable(path: &str, error: &serde_json::Error) -> Problem {
     match error.classify() {
         Category::Data => Faults::from(fault_of(path, said)).into(),
         Category::Syntax if said == "number out of range" => {
-            Faults::from(Fault::new(path, "This number is too large to be read.")).into()
+            Faults::from(Fault::new(path, "This number is too large.")).into()
         }
         _ => Problem::unreadable(format!(
             "The request is not JSON: {said} in line {}, column {}.",

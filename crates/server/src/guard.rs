@@ -21,7 +21,7 @@ pub(crate) async fn check(Shared(state): Shared<State>, request: Request, next: 
     let path = request.uri().path();
     let open = !path.starts_with("/api/") || path == "/api/session" || path == "/api/health";
     if !open && state.sessions.wanted() && !state.sessions.knows(request.headers()) {
-        return Problem::locked("This workshop is locked. Unlock it with its passphrase.").into_response();
+        return Problem::locked("This workshop is locked. Enter its passphrase.").into_response();
     }
     let from = request.extensions().get::<SocketAddr>().copied();
     let device = device::named(request.headers(), from);

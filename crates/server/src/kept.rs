@@ -379,9 +379,9 @@ impl Kept for Bag {
 impl Kept for Hold {
     fn name(&self) -> String {
         match self {
-            Self::NotBefore { step_n, .. } => format!("step {step_n}, held"),
-            Self::Parted { step_n, .. } => format!("step {step_n}, parted"),
-            Self::Skipped { .. } => "left out".to_owned(),
+            Self::NotBefore { step_n, .. } => format!("step {step_n}, pinned"),
+            Self::Parted { step_n, .. } => format!("step {step_n}, split"),
+            Self::Skipped { .. } => "skipped".to_owned(),
         }
     }
 
@@ -397,7 +397,7 @@ impl Kept for Pick {
 
     fn check(&self) -> Result<(), Faults> {
         if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
-            let said = format!("{} cannot be picked. Pick 1 to {MOST_PIECES}.", self.pieces_n);
+            let said = format!("{} is not a number of pieces. Enter 1 to {MOST_PIECES}.", self.pieces_n);
             return Err(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)).into());
         }
         Ok(())
@@ -408,7 +408,7 @@ impl Kept for Pick {
 fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<(), Faults> {
     let mut faults = Faults::none();
     if name.trim().is_empty() {
-        let said = format!("The {noun} has no name. Give it one, so that you find it again.");
+        let said = format!("Enter a name for the {noun}.");
         faults.add(Fault::new("name", said));
     }
     faults.keep(check_text("name", "name", name, 80));

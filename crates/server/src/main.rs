@@ -245,7 +245,7 @@ fn set_passphrase(data: &Path) -> anyhow::Result<()> {
     Store::set_passphrase_of(data, &hash)?;
     writeln!(
         std::io::stderr(),
-        "The passphrase is set. Everyone has to type it, also where a server is running."
+        "The passphrase is set. Everyone has to enter it now, on a running server too."
     )?;
     Ok(())
 }

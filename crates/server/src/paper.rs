@@ -66,14 +66,15 @@ impl LabelPaper {
         }
         for (field, n, most) in [("columns_n", self.columns_n, 12), ("rows_n", self.rows_n, 30)] {
             if n == 0 || n > most {
-                let said = format!("{n} labels side by side or below each other do not go. Say 1 to {most}.");
+                let said =
+                    format!("{n} labels do not fit side by side or below each other. Enter 1 to {most}.");
                 faults.add(Fault::new(field, said).limit(f64::from(most)));
             }
         }
         if faults.is_empty() {
             let (across, down) = (self.across_mm(self.columns_n), self.down_mm(self.rows_n));
             let over = |field: &str, mm: f64, sheet: f64| {
-                let said = format!("So many labels take {mm:.1} mm, and the sheet has {sheet:.1} mm.");
+                let said = format!("That many labels need {mm:.1} mm, and the sheet has {sheet:.1} mm.");
                 (mm - sheet > 0.05).then(|| Fault::new(field, said).limit(sheet))
             };
             let wide = over("columns_n", across - self.gap_across_mm, self.sheet_width_mm);

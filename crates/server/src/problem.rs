@@ -43,40 +43,38 @@ impl Problem {
     }
 
     pub fn locked(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::UNAUTHORIZED, "/problems/locked", "Passphrase wanted", detail)
+        Self::new(StatusCode::UNAUTHORIZED, "/problems/locked", "Passphrase required", detail)
     }
 
     /// The passphrase was typed wrong too often: so long nothing is listened to.
     pub fn too_soon(left: Duration) -> Self {
         let seconds = left.as_secs() + 1;
-        let said = format!(
-            "The passphrase was typed wrong several times. It can be tried again in {}.",
-            counted(seconds, "second")
-        );
-        Self::new(StatusCode::TOO_MANY_REQUESTS, "/problems/too-soon", "Wait a little", said)
+        let said =
+            format!("The passphrase was wrong several times. Try again in {}.", counted(seconds, "second"));
+        Self::new(StatusCode::TOO_MANY_REQUESTS, "/problems/too-soon", "Too many attempts", said)
     }
 
     pub fn missing(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::NOT_FOUND, "/problems/missing", "Not there", detail)
+        Self::new(StatusCode::NOT_FOUND, "/problems/missing", "Not found", detail)
     }
 
     /// A file of a name that is not made; `made` says which are.
     pub fn no_such_file(what: &str, name: &str, made: &str) -> Self {
-        Self::missing(format!("{what} not made as {}. There are {made}.", quoted(name)))
+        Self::missing(format!("{what} not available as {}. Available: {made}.", quoted(name)))
     }
 
     pub fn unreadable(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::BAD_REQUEST, "/problems/unreadable", "Not readable", detail)
+        Self::new(StatusCode::BAD_REQUEST, "/problems/unreadable", "Invalid request", detail)
     }
 
     /// There is something here, but not to be asked so.
     pub fn wrong_method() -> Self {
-        let said = "What is here is not asked for in this way. /api/openapi.json says how.";
-        Self::new(StatusCode::METHOD_NOT_ALLOWED, "/problems/wrong-method", "Not asked so", said)
+        let said = "This address does not accept that method. See /api/openapi.json.";
+        Self::new(StatusCode::METHOD_NOT_ALLOWED, "/problems/wrong-method", "Method not allowed", said)
     }
 
     pub fn too_large() -> Self {
-        let said = "The request is larger than this server takes.";
+        let said = "The request is too large for this server.";
         Self::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", "Too large", said)
     }
 
@@ -95,7 +93,7 @@ impl Problem {
 
     /// The file cannot be written as things are; the sentence says how it can.
     fn no_file(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-file", "Not written", detail)
+        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-file", "Not saved", detail)
     }
 
     fn unwritten() -> Self {
@@ -108,15 +106,14 @@ impl Problem {
     }
 
     pub fn internal(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::INTERNAL_SERVER_ERROR, "/problems/internal", "Something broke here", detail)
+        Self::new(StatusCode::INTERNAL_SERVER_ERROR, "/problems/internal", "Internal error", detail)
     }
 }
 
 impl From<Faults> for Problem {
     fn from(faults: Faults) -> Self {
         let status = StatusCode::UNPROCESSABLE_ENTITY;
-        let mut problem =
-            Self::new(status, "/problems/cannot-be-made", "Cannot be made like this", faults.to_string());
+        let mut problem = Self::new(status, "/problems/cannot-be-made", "Invalid input", faults.to_string());
         problem.errors = faults.0;
         problem
     }
@@ -141,7 +138,7 @@ impl From<StoreError> for Problem {
             StoreError::Missing { .. } => Self::missing(sentence),
             StoreError::Refused(faults) => faults.into(),
             StoreError::NotUndoable(_) => {
-                Self::new(StatusCode::CONFLICT, "/problems/conflict", "Not undone", sentence)
+                Self::new(StatusCode::CONFLICT, "/problems/conflict", "Cannot undo", sentence)
             }
             StoreError::Conflict { current } => {
                 let mut problem =
@@ -155,26 +152,26 @@ impl From<StoreError> for Problem {
             | StoreError::ReadOnly(_) => Self::no_file(sentence),
             StoreError::Unsound(_) | StoreError::Stranger | StoreError::Newer => {
                 let status = StatusCode::UNPROCESSABLE_ENTITY;
-                Self::new(status, "/problems/cannot-be-restored", "Not restored", sentence)
+                Self::new(status, "/problems/cannot-be-restored", "Cannot restore", sentence)
             }
             StoreError::Sqlite(ref broken) => {
                 tracing::error!(%error, "store");
                 match broken.sqlite_error_code() {
                     Some(ErrorCode::DiskFull) => Self::no_file(
-                        "Nothing was changed: there is no room left on the disk the workshop's file is on. Make \
-                         room, then do it again.",
+                        "Nothing was changed: the disk with the workshop's file is full. Free some space, \
+                         then try again.",
                     ),
                     Some(ErrorCode::ReadOnly | ErrorCode::PermissionDenied) => Self::no_file(
-                        "Nothing was changed: the workshop's file may only be read. Give this program the right to \
-                         write to it and to its folder.",
+                        "Nothing was changed: the workshop's file is read-only. Let this program write to \
+                         it and to its folder.",
                     ),
                     Some(ErrorCode::DatabaseBusy | ErrorCode::DatabaseLocked) => Self::no_file(
-                        "Nothing was changed: another program is using the workshop's file. Close it, then do it \
-                         again.",
+                        "Nothing was changed: another program is using the workshop's file. Close it, then \
+                         try again.",
                     ),
                     Some(ErrorCode::SystemIoFailure) => Self::no_file(
-                        "Nothing was changed: the workshop's file could not be written. See whether its disk has \
-                         room and is still there, then do it again.",
+                        "Nothing was changed: the workshop's file could not be written. Check that the disk \
+                         has space and the file is still there, then try again.",
                     ),
                     _ => Self::unwritten(),
                 }

@@ -204,7 +204,11 @@ async fn what_cannot_be_is_said_and_changes_nothing() {
         assert_eq!(refused.json()["errors"].as_array().unwrap().len(), 1);
     }
     let missing = workshop.post("/api/batches", &json!({ "entry": 999, "pieces_n": 3 })).await;
-    assert!(missing.fault("entry").contains("no kept plan"), "{}", missing.text());
+    assert!(
+        missing.fault("entry").contains("There is no saved plan, finding or chain"),
+        "{}",
+        missing.text()
+    );
     assert_eq!(workshop.get("/api/batches/12345").await.status, StatusCode::NOT_FOUND);
 }
 

@@ -178,7 +178,7 @@ async fn a_reading_sent_twice_counts_once() {
 #[case(json!({ "piece_n": 9, "key": "coil-inside", "value": 8.0 }), "piece_n", "from 1 to 3")]
 #[case(json!({ "piece_n": 1, "key": "eye_mm", "value": 8.0 }), "key", "no dimension")]
 #[case(json!({ "piece_n": 1, "key": "coil-inside", "value": 4000.0 }), "value", "too large")]
-#[case(json!({ "piece_n": 1, "key": "coil-inside" }), "typed", "Say what was read")]
+#[case(json!({ "piece_n": 1, "key": "coil-inside" }), "typed", "Enter the reading: a value, or what you typed")]
 #[case(json!({ "piece_n": 1, "key": "coil-inside", "typed": "8.4 kg" }), "typed", "not a length")]
 #[tokio::test]
 async fn a_reading_that_is_none_is_not_kept(#[case] body: Value, #[case] field: &str, #[case] says: &str) {
@@ -258,10 +258,10 @@ async fn what_was_read_stays_of_its_piece() {
     other["piece"]["rings"]["mandrel"]["diameter_mm"] = json!(5.0);
     let refused = workshop.put(&place, &other).await;
     assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY);
-    assert!(refused.text().contains("Begin another check"), "{}", refused.text());
+    assert!(refused.text().contains("Start a new measurement"), "{}", refused.text());
     let mut fewer = coil(lot_n);
     fewer["pieces_n"] = json!(2);
-    assert!(workshop.put(&place, &fewer).await.text().contains("Number 3 was measured"));
+    assert!(workshop.put(&place, &fewer).await.text().contains("Number 3 is already measured"));
     let unknown = workshop.put(&place, &coil(999)).await;
     assert_eq!(unknown.status, StatusCode::NOT_FOUND, "{}", unknown.text());
     let mut named = coil(lot_n);
@@ -305,10 +305,10 @@ async fn reads(workshop: &Workshop, check: i64) -> (StatusCode, Value) {
 }
 
 #[rstest]
-#[case::garbage(b"\x00\xff\xfe@@#!\r\n".to_vec(), "no reading")]
+#[case::garbage(b"\x00\xff\xfe@@#!\r\n".to_vec(), "not a caliper reading")]
 #[case::another_instrument(b"+ 182.31 g\r\n".to_vec(), "not a length")]
 #[case::no_unit(b"5.08\r\n".to_vec(), "no unit")]
-#[case::moving(b"US,5.08 mm\r\n".to_vec(), "not still")]
+#[case::moving(b"US,5.08 mm\r\n".to_vec(), "The caliper isn't still. Hold it steady and take the reading again")]
 #[tokio::test]
 async fn a_caliper_that_says_no_length_is_told_and_nothing_is_kept(
     #[case] says: Vec<u8>,
@@ -356,7 +356,7 @@ async fn a_pulled_plug_is_told_and_a_caliper_that_comes_back_is_read() {
     let check = begun(&workshop, &coil(lot_n)).await;
     let (status, problem) = reads(&workshop, check).await;
     assert_eq!(status, StatusCode::SERVICE_UNAVAILABLE, "{problem}");
-    assert!(problem["detail"].as_str().unwrap().contains("type what it shows"), "{problem}");
+    assert!(problem["detail"].as_str().unwrap().contains("type the reading"), "{problem}");
     // It hangs up in the middle of a line, which may be 8.4 of 8.42 mm.
     // Or it never ends one.
     for broken in [b"8.4 mm".to_vec(), vec![b'7'; 100_000]] {
@@ -595,5 +595,5 @@ async fn what_is_planned_for_a_lot_is_cut_from_it() {
     assert!(!led["lots"][0]["shown"].as_str().is_some_and(|said| said.contains("planned for")), "{led}");
     workshop.post("/api/picks", &json!({ "entry": entry, "pieces_n": 20 })).await;
     let wanted = workshop.get("/api/cut-plans/wanted").await;
-    assert!(wanted.text().contains("cut it from that one"), "{}", wanted.text());
+    assert!(wanted.text().contains("Cut it from that lot, or plan it without one"), "{}", wanted.text());
 }

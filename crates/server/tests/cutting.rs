@@ -98,10 +98,10 @@ async fn a_booking_that_one_lot_cannot_bear_books_none() {
         |id: &Value, n: u32| json!({ "lot": id, "cuts": [{ "what": "hooks", "length_mm": 60, "n": n }] });
     let body = json!({ "lots": [cut(ids[0], 2), cut(ids[1], 90_000)] });
     let refused = workshop.post("/api/cut-plans/book", &body).await;
-    assert!(refused.fault("lots[1].cuts").contains("missing"), "{}", refused.text());
+    assert!(refused.fault("lots[1].cuts").contains("short"), "{}", refused.text());
     assert_eq!(workshop.get("/api/lots").await.json(), lots);
     let nothing = workshop.post("/api/cut-plans/book", &json!({ "lots": [] })).await;
-    assert!(nothing.fault("lots").contains("ticked off"));
+    assert!(nothing.fault("lots").contains("selected as cut"));
     let unknown = workshop.post("/api/cut-plans/book", &json!({ "lots": [cut(&json!(9999), 1)] })).await;
     assert_eq!(unknown.status, StatusCode::NOT_FOUND);
 }
@@ -164,7 +164,7 @@ async fn picks_are_made_changed_taken_off_and_undone() {
     workshop.post(&format!("/api/undo/{undo}"), &json!({})).await;
     assert_eq!(workshop.get("/api/picks").await.json().as_array().unwrap().len(), 4);
     let unknown = workshop.post("/api/picks", &json!({ "entry": 9999, "pieces_n": 1 })).await;
-    assert!(unknown.fault("entry").contains("no kept plan, pattern or chain"));
+    assert!(unknown.fault("entry").contains("There is no saved plan, finding or chain number"));
 }
 
 /// Thirty lots of a plan do not fit on a page: every page is A4, and they say what the table says.

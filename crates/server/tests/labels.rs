@@ -109,10 +109,10 @@ async fn signs_that_cannot_be_seen_are_refused(#[case] name: &str) {
     let workshop = Workshop::empty();
     let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
     let plan = workshop.post("/api/plans", &json!({ "name": name, "request": request })).await;
-    assert!(plan.fault("name").contains("cannot be seen"), "{}", plan.text());
+    assert!(plan.fault("name").contains("invisible character"), "{}", plan.text());
     let lot = json!({ "lot": { "name": format!("lot{name}"), "wire": request["wire"] }, "length_mm": 100 });
     let lot = workshop.post("/api/lots", &lot).await;
-    assert!(lot.fault("name").contains("cannot be seen"), "{}", lot.text());
+    assert!(lot.fault("name").contains("invisible character"), "{}", lot.text());
 }
 
 /// The letters themselves are there, not a box or nothing in their place: two that differ look different on paper.

@@ -60,10 +60,10 @@ async fn an_order_is_made_bagged_and_handed_over() {
     let batch = batch.json()["entry"]["id"].as_i64().unwrap();
     assert_eq!(line(&workshop).await["state"], "in-the-making");
     let again = workshop.post(&begin, &json!({})).await;
-    assert!(again.fault("pieces_n").contains("on its way"), "{}", again.text());
+    assert!(again.fault("pieces_n").contains("in progress"), "{}", again.text());
     // Not before it is done.
     let early = workshop.post(&format!("/api/batches/{batch}/bag"), &json!({})).await;
-    assert!(early.fault("batch").contains("not done yet"), "{}", early.text());
+    assert!(early.fault("batch").contains("isn't done yet"), "{}", early.text());
     made(&workshop, batch).await;
     let bag = bagged(&workshop, batch, "drawer 4").await;
     assert_eq!((&bag["record"]["n"], &bag["record"]["batch"]), (&json!(11), &json!(batch)));
@@ -94,7 +94,7 @@ async fn filling_a_bag_can_be_taken_back() {
     made(&workshop, batch).await;
     let filled = workshop.post(&format!("/api/batches/{batch}/bag"), &json!({ "place": "x" })).await.json();
     let twice = workshop.post(&format!("/api/batches/{batch}/bag"), &json!({})).await;
-    assert!(twice.fault("batch").contains("put away already"), "{}", twice.text());
+    assert!(twice.fault("batch").contains("This batch is closed. Reopen it first"), "{}", twice.text());
     let undone = workshop.post(&format!("/api/undo/{}", filled["undo"]), &json!({})).await;
     assert_eq!(undone.status, StatusCode::OK, "{}", undone.text());
     assert_eq!(workshop.get("/api/bags").await.json()["total"], 0);
@@ -141,7 +141,7 @@ async fn counts_of_a_bag_keep_their_history_and_their_limits() {
     assert_eq!(count(1, "taken-out", 5).await.json()["entry"]["record"]["n"], 15);
     assert_eq!(count(1, "taken-out", 5).await.status, StatusCode::CONFLICT);
     assert_eq!(count(2, "put-back", 2).await.json()["entry"]["record"]["n"], 17);
-    assert!(count(3, "taken-out", 18).await.fault("n").contains("17 are in it"));
+    assert!(count(3, "taken-out", 18).await.fault("n").contains("there are 17 in it"));
     assert_eq!(count(3, "counted-again", 0).await.json()["entry"]["record"]["n"], 0);
     let moved = json!({ "name": "hooks", "place": "drawer 2", "note": "left-handed" });
     let moved = workshop.put(&format!("/api/bags/{}?revision=4", bag["entry"]["id"]), &moved).await.json();
@@ -190,7 +190,12 @@ async fn a_cut_plan_is_over_everything_open_and_books_what_is_picked() {
             "picks": wanted[0]["picks"] })
     };
     let only = workshop.post("/api/cut-plans/book", &book(vec![cut(&bench[0], 3)])).await;
-    assert!(only.fault("lots").contains("at the Bench"), "{}", only.text());
+    assert!(
+        only.fault("lots")
+            .contains("All of this is for batches and orders: it is booked at the bench as you cut"),
+        "{}",
+        only.text()
+    );
     let both = vec![cut(&demands[0]["id"], 2), cut(&bench[0], 3)];
     let booked = workshop.post("/api/cut-plans/book", &book(both)).await;
     assert_eq!(booked.status, StatusCode::CREATED, "{}", booked.text());
@@ -416,7 +421,7 @@ async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
     let press = json!({ "key": "press-one-1", "step_n": 1, "happened": "done", "n": 1 });
     workshop.post(&format!("/api/batches/{id}/events"), &press).await;
     let late = workshop.put(&path(2), &json!({})).await;
-    assert!(late.fault("changes").contains("done already"), "{}", late.text());
+    assert!(late.fault("changes").contains("has been started"), "{}", late.text());
 }
 
 #[tokio::test]

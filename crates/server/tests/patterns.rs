@@ -154,7 +154,7 @@ async fn a_kept_pattern_keeps_its_revisions() {
 }
 
 #[rstest]
-#[case(json!({ "name": " ", "request": hook() }), "name", "no name")]
+#[case(json!({ "name": " ", "request": hook() }), "name", "Enter a name")]
 #[case(json!({ "name": "x".repeat(81), "request": hook() }), "name", "80")]
 #[case(json!({ "name": "x", "request": { "kind": "eye-pin", "parameters": { "stem_mm": 900 }, "wire": { "metal": "copper", "size_mm": 0.8 } } }), "request.parameters.stem_mm", "200")]
 #[case(json!({ "name": "x", "request": hook(), "colour": "red" }), "colour", "colour")]

@@ -135,7 +135,7 @@ async fn what_cannot_be_made_cannot_be_kept() {
     bad["request"]["wire"]["size_mm"] = json!(9);
     let reply = workshop.post("/api/plans", &bad).await;
     assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
-    assert!(reply.fault("name").contains("no name"));
+    assert!(reply.fault("name").contains("Enter a name"));
     assert!(reply.fault("request.wire.size_mm").contains("thicker"));
     assert_eq!(workshop.get("/api/plans").await.json()["total"], 0);
 }

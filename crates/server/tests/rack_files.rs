@@ -35,13 +35,17 @@ async fn a_table_is_looked_at_then_brought_in_whole_and_undone_in_one() {
 #[case::metal("Blue,coper,1,5", "metal", "Did you mean “copper”")]
 #[case::no_metal("Blue,,1,5", "metal", "missing")]
 #[case::no_size("Blue,copper,,5", "size_mm", "missing")]
-#[case::size_no_number("Blue,copper,thick,5", "size_mm", "no number")]
+#[case::size_no_number("Blue,copper,thick,5", "size_mm", "not a number")]
 #[case::size_out("Blue,copper,99,5", "size_mm", "too large")]
 #[case::no_name(",copper,1,5", "name", "1 to 60")]
 #[case::no_amount("Blue,copper,1,", "length_mm", "how much")]
 #[case::negative("Blue,copper,1,-5", "length_mm", "negative")]
-#[case::open("Blue,copper,1,\"1,250\"", "length_mm", "may be 1.25 or 1250")]
-#[case::price("Blue,copper,1,5,1.240.50", "price", "no amount of money")]
+#[case::open("Blue,copper,1,\"1,250\"", "length_mm", "could be 1.25 or 1250")]
+#[case::price(
+    "Blue,copper,1,5,1.240.50",
+    "price",
+    "is not an amount of money. Write it as 1240.50, without the currency"
+)]
 #[case::too_few_columns("Blue,copper", "size_mm", "missing")]
 #[tokio::test]
 async fn a_wrong_line_is_named_with_its_column_and_nothing_comes_in(
@@ -67,7 +71,7 @@ async fn a_wrong_line_is_named_with_its_column_and_nothing_comes_in(
 #[rstest]
 #[case("", "line 1", "headings of a table of lots")]
 #[case("name,metal,thickness\na,b,c\n", "line 1", "name, metal, size_mm")]
-#[case("name,metal,size_mm,thickness\na,b,c\n", "line 1", "“thickness” is no heading")]
+#[case("name,metal,size_mm,thickness\na,b,c\n", "line 1", "“thickness” is not a heading")]
 #[case("name,metal,size_mm,length_mm\n", "file", "nothing under its headings")]
 #[case("{\"format\":\"other\"}", "format", "lorimant-rack")]
 #[case("{\"format\":\"lorimant-rack\",\"version\":2}", "version", "version 1")]
@@ -135,12 +139,12 @@ async fn a_text_like_a_formula_is_kept_from_spreadsheets_and_comes_back_as_it_wa
 
 /// What could be read in two ways is asked about, and a line with a cell too many is not read past it.
 #[rstest]
-#[case("name;metal;size_mm;length_mm\nBlue;copper;1;1.000\n", "length_mm", "may be 1,000 or 1000")]
-#[case("name;metal;size_mm;length_mm\nBlue;copper;1;12.500\n", "length_mm", "may be 12,500 or 12500")]
+#[case("name;metal;size_mm;length_mm\nBlue;copper;1;1.000\n", "length_mm", "could be 1,000 or 1000")]
+#[case("name;metal;size_mm;length_mm\nBlue;copper;1;12.500\n", "length_mm", "could be 12,500 or 12500")]
 #[case(
     "name,metal,size_mm,length_mm\nBlue, left,copper,1,100\n",
     "columns",
-    "has 5 cells and the table 4 columns"
+    "has 5 cells, but the table has 4 columns"
 )]
 #[case("name;metal;size_mm;length_mm\nBlue;copper;1;100;spare\n", "columns", "has 5 cells")]
 #[tokio::test]
@@ -336,7 +340,7 @@ async fn a_pick_never_becomes_another_plan() {
     unclear["picks"][0].as_object_mut().unwrap().remove("says");
     let refused = import(&workshop, &unclear.to_string(), false).await;
     assert!(
-        refused.fault("picks[0].name").contains("Several kept pieces are called “Same”"),
+        refused.fault("picks[0].name").contains("Several saved pieces are called “Same”"),
         "{}",
         refused.text()
     );

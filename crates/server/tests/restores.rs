@@ -313,7 +313,10 @@ fn without_room_the_workshop_opens_and_can_be_read() {
     assert_eq!(plans["total"], 1);
     let (status, problem) = post(&address, "more");
     assert_eq!(status, 503, "{problem}");
-    assert!(problem["detail"].as_str().unwrap().contains("no room"), "{problem}");
+    assert!(
+        problem["detail"].as_str().unwrap().contains("the disk with the workshop's file is full"),
+        "{problem}"
+    );
     child.kill().unwrap();
     child.wait().unwrap();
 }

@@ -90,7 +90,7 @@ async fn write(workshop: &Workshop, what: &str) -> i64 {
             record["name"] = json!("Other name");
             workshop.put(&format!("/api/plans/{id}?revision={revision}"), &record).await
         }
-        "a plan is put away" => {
+        "a plan is archived" => {
             let (id, revision) = named(&first(workshop, "/api/plans").await);
             let body = json!({ "revision": revision, "archived": true });
             workshop.post(&format!("/api/plans/{id}/archive"), &body).await
@@ -177,7 +177,7 @@ async fn undo(workshop: &Workshop, batch: i64) -> i64 {
 const WRITES: [&str; 16] = [
     "a plan is kept",
     "a plan is changed",
-    "a plan is put away",
+    "a plan is archived",
     "a finding is kept",
     "a finding is changed",
     "a rod is added",
@@ -274,14 +274,14 @@ async fn what_was_done_is_told_the_last_first() {
     assert_eq!(told.len(), WRITES.len() + 1, "and the demo: {told:?}");
     let picked =
         workshop.get("/api/patterns").await.json()["entries"][0]["name"].as_str().unwrap().to_owned();
-    assert_eq!(told[0], format!("Added pick “{picked}”."));
+    assert_eq!(told[0], format!("Added cutting list: “{picked}”."));
     for (n, words) in [
         (1, "3.5 g of scrap, copper clean."),
         (4, "100 mm corrected"),
         (5, "120 mm tried, “"),
         (6, "4 m bought, “New”"),
-        (7, "Put away pliers “"),
-        (15, "Added plan “Other name”."),
+        (7, "Archived pliers “"),
+        (15, "Added ring plan “Other name”."),
     ] {
         assert!(told[n].contains(words), "{n}: {told:?}");
     }
@@ -311,7 +311,7 @@ async fn the_number_of_a_write_that_added_nothing_is_never_anothers() {
         workshop.post(&format!("/api/undo/{nothing}"), &json!({})).await;
     }
     let plans = workshop.get("/api/plans?find=Another").await.json();
-    assert_eq!(plans["total"], 1, "another's plan was put away");
+    assert_eq!(plans["total"], 1, "another's plan was archived");
 }
 
 #[tokio::test]
@@ -416,7 +416,7 @@ async fn nobody_takes_back_what_others_went_on_with() {
     let used = json!({ "kind": "cut", "length_mm": -300.0 });
     let reply = workshop.post(&format!("/api/lots/{lot}/ledger"), &used).await;
     assert!(reply.status.is_success(), "{}", reply.text());
-    refused(&lot_undo, &["copper spool", "1 entry in its ledger", "a program at ", "correct the length"])
+    refused(&lot_undo, &["copper spool", "1 entry in its history", "a program at ", "correct the length"])
         .await;
 
     // A batch with presses, until they are taken back.
@@ -440,7 +440,8 @@ async fn nobody_takes_back_what_others_went_on_with() {
     let reading = json!({ "press": "reading-1", "piece_n": 1, "key": "coil-inside", "value": 5.1 });
     let reply = workshop.post(&format!("/api/checks/{check}/readings"), &reading).await;
     assert!(reply.status.is_success(), "{}", reply.text());
-    refused(&check_undo, &["coil", "1 reading since", "archive the check"]).await;
+    refused(&check_undo, &["coil", "1 reading since", "Set the readings aside, or archive the measurement"])
+        .await;
 
     // Something that was changed since.
     let path = format!("/api/patterns/{hooks}?revision=1");

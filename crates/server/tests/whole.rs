@@ -137,7 +137,7 @@ async fn what_is_here_already_is_left_alone_and_said_to_be() {
     let workshop = Workshop::demo();
     let lines = out(&workshop).await;
     let again = bring_in(&workshop, &lines).await;
-    assert_eq!(again.json()["sentence"], "All of this is here already; nothing was changed.");
+    assert_eq!(again.json()["sentence"], "All of this is here already. Nothing was changed.");
     assert_eq!(out(&workshop).await, lines);
 }
 
@@ -147,25 +147,25 @@ async fn a_workshop_with_things_of_its_own_is_not_written_over() {
     act(&other, 0, 0, 500).await;
     let before = out(&other).await;
     let refused = bring_in(&other, &out(&workshop).await).await;
-    assert!(refused.fault("file").contains("only brought into an empty one"), "{}", refused.text());
+    assert!(refused.fault("file").contains("This workshop already has data, and a whole one can only be imported into an empty one. Start the program with a new file (--data) and import it there. Plans and stock can be imported on their own"), "{}", refused.text());
     assert_eq!(out(&other).await, before);
 }
 
 /// Whatever is wrong with a file is said with its line, and nothing of it comes in.
 #[rstest]
 #[case::broken_off(|lines: &mut Vec<String>| { lines.pop(); }, "breaks off here")]
-#[case::no_heading(|lines: &mut Vec<String>| { lines.remove(0); }, "Line 1: A workshop begins with its heading")]
-#[case::a_line_left_out(|lines: &mut Vec<String>| { lines.remove(lines.len() - 2); }, "lines should stand before the end")]
+#[case::no_heading(|lines: &mut Vec<String>| { lines.remove(0); }, "Line 1: A workshop starts with its heading")]
+#[case::a_line_left_out(|lines: &mut Vec<String>| { lines.remove(lines.len() - 2); }, "lines before the end")]
 #[case::no_json(|lines: &mut Vec<String>| lines[4] = "{ \"is\": ".to_owned(), "Line 5: ")]
 #[case::unknown(|lines: &mut Vec<String>| lines[4] = "{\"is\":\"spoon\"}".to_owned(), "Line 5: Unknown variant")]
 #[case::a_stranger(|lines: &mut Vec<String>| lines[0] = "{\"is\":\"workshop\",\"format\":\"songs\",\"version\":1}".to_owned(), "Line 1: This must be the heading")]
 #[case::newer(|lines: &mut Vec<String>| lines[0] = lines[0].replace(":1}", ":2}"), "Line 1: This must be the heading")]
 #[case::unsound(|lines: &mut Vec<String>| change(lines, "\"diameter_mm\":", "\"diameter_mm\":-"), "negative")]
-#[case::overdrawn(|lines: &mut Vec<String>| change(lines, "\"amount\":", "\"amount\":-"), "does not fit what stands before it")]
-#[case::a_number_past_all(|lines: &mut Vec<String>| edit(lines, "batch", "id", json!(i64::MAX)), "is no id; it is from 1")]
-#[case::a_reading_past_all(|lines: &mut Vec<String>| edit(lines, "reading", "value", json!(1e308)), "is no reading")]
-#[case::a_kind_of_nothing(|lines: &mut Vec<String>| change(lines, "\"kind\":\"bought\"", "\"kind\":\"found\""), "“found” is nothing a ledger books")]
-#[case::no_moment(|lines: &mut Vec<String>| change(lines, "\"made_at\":\"", "\"made_at\":\"once "), "is no moment in time")]
+#[case::overdrawn(|lines: &mut Vec<String>| change(lines, "\"amount\":", "\"amount\":-"), "This does not fit the lines before it")]
+#[case::a_number_past_all(|lines: &mut Vec<String>| edit(lines, "batch", "id", json!(i64::MAX)), "is not a valid id; it must be from 1")]
+#[case::a_reading_past_all(|lines: &mut Vec<String>| edit(lines, "reading", "value", json!(1e308)), "is not a reading")]
+#[case::a_kind_of_nothing(|lines: &mut Vec<String>| change(lines, "\"kind\":\"bought\"", "\"kind\":\"found\""), "“found” is not a kind of stock change")]
+#[case::no_moment(|lines: &mut Vec<String>| change(lines, "\"made_at\":\"", "\"made_at\":\"once "), "is not a date and time")]
 #[tokio::test]
 async fn a_damaged_file_brings_nothing_in(#[case] damage: fn(&mut Vec<String>), #[case] says: &str) {
     let lines = out(&Workshop::demo()).await;

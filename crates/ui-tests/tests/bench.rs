@@ -9,7 +9,7 @@ const INSTRUCTION: &str = "[data-test=instruction]";
 /// Begins a batch of one of the demo's findings.
 async fn begin(maker: &Maker, many: &str) -> Result<()> {
     maker.open("/bench").await?;
-    maker.sees("[data-test=empty]", "Nothing is on the bench").await?;
+    maker.sees("[data-test=empty]", "No batch on the bench. Choose a saved piece, enter how many, and press Start batch. You are led step by step: what to do, the number to read off, one press for each piece done").await?;
     maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
     maker.fill("[data-test=how-many]", many).await?;
     maker.press(Key::Enter + "").await?;
@@ -36,7 +36,7 @@ fn a_batch_is_led_by_keyboard_through_reload_and_a_killed_server() -> Result<()>
         on_to(maker, "from the flush end").await?;
         maker.sees(COUNT, "0 of 4").await?;
         maker.sees("[data-test=reads]", "mm").await?;
-        maker.sees("[data-test=caution]", "Safety glasses").await?;
+        maker.sees("[data-test=caution]", "Wear safety glasses. Keep fingers clear of the block").await?;
         maker.is_accessible().await?;
         maker.press(" ").await?;
         maker.sees(COUNT, "1 of 4").await?;
@@ -49,7 +49,7 @@ fn a_batch_is_led_by_keyboard_through_reload_and_a_killed_server() -> Result<()>
         maker.server.stop().await;
         maker.press(" ").await?;
         maker.sees(COUNT, "3 of 4").await?;
-        maker.sees("[data-test=unanswered]", "kept here").await?;
+        maker.sees("[data-test=unanswered]", "Saved here. It will sync when the server is back").await?;
         maker.server.kill_and_restart().await?;
         maker.gone("[data-test=unanswered]").await?;
         maker.browser.driver.refresh().await?;
@@ -62,7 +62,7 @@ fn a_batch_is_led_by_keyboard_through_reload_and_a_killed_server() -> Result<()>
         maker.press(Key::Enter + "").await?;
         maker.sees(COUNT, "2 of 3").await?;
         maker.open("/bench").await?;
-        maker.sees("[data-test=batches]", "3 of 4 whole").await
+        maker.sees("[data-test=batches]", "3 of 4 good").await
     })
 }
 
@@ -73,7 +73,7 @@ fn a_batch_is_made_to_its_end_and_put_away() -> Result<()> {
         maker.makes_all(|| async { maker.press(" ").await }).await?;
         maker.sees("[data-test=made]", "2 made").await?;
         maker.click("[data-test=put-away]").await?;
-        maker.sees("[data-test=empty]", "Nothing is on the bench").await
+        maker.sees("[data-test=empty]", "No batch on the bench. Choose a saved piece, enter how many, and press Start batch. You are led step by step: what to do, the number to read off, one press for each piece done").await
     })
 }
 

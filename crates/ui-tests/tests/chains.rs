@@ -10,7 +10,7 @@ async fn bracelet(maker: &Maker) -> Result<()> {
     maker.open("/today").await?;
     maker.press("/").await?;
     maker.press("18 cm byzantine 1.2 mm red brass 5 mm rod").await?;
-    maker.sees("[data-test=answer]", "shut beforehand").await?;
+    maker.sees("[data-test=answer]", "pre-close").await?;
     maker.press(Key::Enter + "").await?;
     maker.sees("[data-test=sentence]", "1 chain of 18 cm in Byzantine").await
 }
@@ -140,7 +140,7 @@ fn a_weave_of_ones_own_relaxes_is_kept_and_planned() -> Result<()> {
         maker.click("[data-ring=B]").await?;
         maker.click("[data-ring='A of the next cell']").await?;
         maker.click("[data-test=relax]").await?;
-        maker.sees("[data-test=weave-faults]", "do not hang together").await?;
+        maker.sees("[data-test=weave-faults]", "repeats are not linked").await?;
         maker.click("[data-ring=B]").await?;
         maker.click("[data-ring='A of the next cell']").await?;
         maker.click("[data-test=relax]").await?;

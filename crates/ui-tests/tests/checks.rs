@@ -40,20 +40,20 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
         let before = maker.text("[data-slot=mandrel]").await?;
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Lake sleeves").await?;
-        maker.choose("[data-test=check-lot]", "off lot 45, Silver, new in October").await?;
+        maker.choose("[data-test=check-lot]", "from lot 45, Silver, new in October").await?;
         maker.click("[data-test=start-check]").await?;
         maker.sees("[data-test=measure-next]", "coil").await?;
         ensure!(maker.count("[data-test=check-drawing] svg").await? >= 1, "what to measure is not drawn");
-        maker.sees("[data-test=lot-told]", "Nothing of it was measured").await?;
+        maker.sees("[data-test=lot-told]", "applies. Measure one coil, let go and not cut").await?;
         read(maker, 1).await?;
         maker.sees("[data-test=caliper-told]", "simulated caliper").await?;
         read(maker, 2).await?;
-        maker.sees("[data-test=all-measured]", "All of it is measured").await?;
+        maker.sees("[data-test=all-measured]", "Everything is measured").await?;
         maker.sees("[data-test=lot-told]", "less than the handbook says").await?;
         maker.sees("[data-test=lot-rod]", "instead of").await?;
         maker.is_accessible().await?;
         maker.click("[data-test=plan-with-lot]").await?;
-        maker.sees("[data-test=sentence]", "off lot 45").await?;
+        maker.sees("[data-test=sentence]", "from lot 45").await?;
         let after = maker.text("[data-slot=mandrel]").await?;
         ensure!(after != before, "still the {after}");
         // Not on any other plan: the lot is a word of the sentence, and can be taken out of it.
@@ -63,7 +63,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
         maker.until("the lot to go", || async { Ok(maker.count("[data-slot=lot]").await? == 0) }).await?;
         // The plot, and a reading set aside by the maker.
         maker.open("/check/lots?lot=45").await?;
-        maker.sees("[data-test=lot-known]", "less than the handbook").await?;
+        maker.sees("[data-test=lot-known]", "% less than usual for this metal, ±").await?;
         ensure!(maker.count("[data-test=lot-plot] canvas").await? == 1);
         maker.is_accessible().await?;
         maker.click(".points a").await?;
@@ -76,9 +76,9 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
                               /Set aside/.test(b.innerText)); b?.click(); return !!b";
                 Ok(maker.script(script).await?.as_bool() == Some(true))
             }).await?;
-            maker.sees("body", "Set aside: it counts for nothing now.").await?;
+            maker.sees("body", "Set aside. It no longer counts.").await?;
         }
-        maker.sees("[data-test=lot-told]", "Nothing of it was measured").await
+        maker.sees("[data-test=lot-told]", "applies. Measure one coil, let go and not cut").await
     })
 }
 
@@ -95,7 +95,7 @@ fn a_trial_says_the_next_blank() -> Result<()> {
         maker.fill("[data-test=trial-over]", "-1.5 mm").await?;
         maker.click("[data-test=start-check]").await?;
         maker.sees("[data-test=next-blank]", "Cut the next").await?;
-        maker.sees("[data-test=trial]", "1.5 mm was missing at the end").await?;
+        maker.sees("[data-test=trial]", "1.5 mm missing at the end").await?;
         let first = maker.text("[data-test=next-blank]").await?;
         // What came out changes what is said of the next.
         maker.click("[data-test=measure-loop_mm]").await?;
@@ -118,10 +118,10 @@ fn a_trial_says_the_next_blank() -> Result<()> {
         maker.sees("[data-test=trial]", "soup").await?;
         maker.fill("[data-test=note-over]", "2 mm").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=trial]", "2 mm was over at the end").await?;
+        maker.sees("[data-test=trial]", "2 mm left over at the end").await?;
         ensure!(maker.count("[data-test=trial] [role=alert]").await? == 0, "it was noted twice");
         maker.click("[data-test=undo-notice]").await?;
-        maker.sees("[data-test=trial]", "1.5 mm was missing at the end").await?;
+        maker.sees("[data-test=trial]", "1.5 mm missing at the end").await?;
         // A trial nearer to what its parts add up to, accepted.
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Reed crown, links").await?;
@@ -147,7 +147,7 @@ fn an_accepted_trial_changes_what_is_cut() -> Result<()> {
         let length = told.split(": ").nth(1).context("no length")?.trim_end_matches('.').to_owned();
         maker.sees("[data-test=accept-trial]", "Water sprites, ear wires").await?;
         maker.click("[data-test=accept-trial]").await?;
-        maker.sees("body", "is cut so from now on").await?;
+        maker.sees("body", "is cut like this from now on. The earlier revision is kept").await?;
         maker.open("/kept").await?;
         maker.sees("body", "Water sprites, ear wires").await?;
         let cut = maker
@@ -189,7 +189,7 @@ fn a_batch_is_paired_and_a_planted_cause_is_found() -> Result<()> {
         }
         maker.click("[data-test=why]").await?;
         maker.sees("[data-test=cause-told]", "The centre of the bend was off").await?;
-        maker.sees("[data-test=causes]", "Begin the bend").await?;
+        maker.sees("[data-test=causes]", "Start the bend").await?;
         maker.is_accessible().await
     })
 }
@@ -235,13 +235,13 @@ fn what_went_wrong_can_still_become_something() -> Result<()> {
                 Ok(maker.count("[data-test=wrong-at] option").await? > 4)
             })
             .await?;
-        maker.choose("[data-test=wrong-at]", "seen before anything was bent").await?;
+        maker.choose("[data-test=wrong-at]", "noticed before any bend").await?;
         maker.click("[data-test=what-now]").await?;
         maker.sees("[data-test=rescues]", "Make the back 12 mm instead of 15 mm").await?;
-        maker.choose("[data-test=wrong]", "the spiral came out loose").await?;
+        maker.choose("[data-test=wrong]", "the spiral is loose").await?;
         maker.click("[data-test=what-now]").await?;
         maker.sees("[data-test=rescue]", "has no spiral").await?;
-        maker.choose("[data-test=wrong]", "the blank was cut short").await?;
+        maker.choose("[data-test=wrong]", "cut too short").await?;
         maker.click("[data-test=what-now]").await?;
         maker.click("[data-test=open-rescue]").await?;
         maker.sees("[data-test=sentence]", "back 12 mm").await
@@ -257,7 +257,7 @@ fn the_hand_is_taken_over_and_given_back() -> Result<()> {
         maker.click("[data-test=older]").await?;
         maker.is_accessible().await?;
         maker.click("[data-test=take-hand]").await?;
-        maker.sees("[data-test=take-hand]", "Plans reckon with it").await?;
+        maker.sees("[data-test=take-hand]", "Used by plans").await?;
         // What passes is the workshop's to say, but never nothing.
         maker.click("[data-test=change-tolerances]").await?;
         maker.fill("[data-test=ring_mm] input", "0 mm").await?;
@@ -288,7 +288,7 @@ fn a_jaw_is_calibrated_by_two_loops() -> Result<()> {
         maker.fill("[data-test=jaw-at2]", "20 mm").await?;
         maker.fill("[data-test=jaw-inside2]", "5.4 mm").await?;
         maker.click("[data-test=jaw-calibrate]").await?;
-        maker.sees("body", "goes by your loops now").await?;
+        maker.sees("body", "is calibrated with your loops. All marks follow").await?;
         maker.open("/tools").await?;
         maker.sees("[data-test=pliers]", "at 4 mm").await
     })

@@ -66,7 +66,7 @@ fn a_lot_is_found_weighed_and_put_right_by_keyboard_alone() -> Result<()> {
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=weighed]", "180 g").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=notice]", "what the scale said").await?;
+        maker.sees("[data-test=notice]", "Stock corrected to the scale").await?;
         maker.press(Key::Escape + "").await?;
         maker.gone("[data-test=lot-panel]").await?;
         // The focus is back where the lot was opened.
@@ -187,7 +187,7 @@ fn a_lot_is_found_weighed_and_put_right_on_a_telephone() -> Result<()> {
         job.done("[data-test=weighed]", "100 g").await?;
         inside(maker, "[data-test=lot-panel]").await?;
         job.tap("[data-test=book-weight]").await?;
-        job.done("[data-test=notice]", "what the scale said").await
+        job.done("[data-test=notice]", "Stock corrected to the scale").await
     })
 }
 

@@ -75,7 +75,7 @@ fn plans_are_found_renamed_duplicated_put_away_and_undone() -> Result<()> {
         maker.sees("[data-test=plans]", "Chorus collars, brass, copy").await?;
         maker.click("[data-test=more]").await?;
         maker.click("[data-test=archive]").await?;
-        maker.sees("[data-test=notice]", "was put away").await?;
+        maker.sees("[data-test=notice]", "was archived").await?;
         maker
             .until("one plan left", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) })
             .await?;
@@ -114,7 +114,7 @@ fn a_plan_goes_out_as_files_and_comes_back_in() -> Result<()> {
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         let saved = maker.browser.downloads().join("chorus-collars.json");
         chooser.send_keys(saved.display().to_string()).await?;
-        maker.sees("[data-test=notice]", "is kept already; nothing was changed").await?;
+        maker.sees("[data-test=notice]", "is here already. Nothing was changed").await?;
         let others = maker.browser.downloads().join("others.json");
         std::fs::write(&others, std::fs::read_to_string(&saved)?.replace("Second row only.", "Third row."))?;
         chooser.send_keys(others.display().to_string()).await?;
@@ -138,7 +138,7 @@ fn a_broken_file_brings_nothing_in_and_says_where_it_is_broken() -> Result<()> {
         )?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         chooser.send_keys(file.display().to_string()).await?;
-        maker.sees("[data-test=import-faults]", "Nothing was brought in").await?;
+        maker.sees("[data-test=import-faults]", "Nothing was imported").await?;
         maker.sees("[data-test=import-faults]", "plans[1].request.wire.size_mm").await?;
         maker.sees("[data-test=import-faults]", "The wire size is zero").await?;
         maker.browser.driver.refresh().await?;
@@ -186,7 +186,7 @@ fn an_earlier_revision_of_rings_is_laid_on_the_desk_and_kept_over_the_last() -> 
         maker.click("[data-slot=rings]").await?;
         maker.fill("[data-test=typed] input", "75").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        maker.sees(KEPT_AS, "changed since saved").await?;
         maker.click("[data-test=keep]").await?;
         maker.click("[data-test=keep-confirm]").await?;
         maker.gone("[data-test=keep-confirm]").await?;
@@ -199,7 +199,7 @@ fn an_earlier_revision_of_rings_is_laid_on_the_desk_and_kept_over_the_last() -> 
         maker.sees("[data-test=revision-list]", "60 rings").await?;
         maker.click("[data-test=revision] ~ [data-test=revision] [data-test=open-revision]").await?;
         maker.sees("[data-test=sentence]", "60 rings").await?;
-        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        maker.sees(KEPT_AS, "changed since saved").await?;
         maker.click("[data-test=keep]").await?;
         maker.click("[data-test=keep-confirm]").await?;
         maker.gone("[data-test=keep-confirm]").await?;
@@ -224,7 +224,7 @@ fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
         maker.open("/kept").await?;
         maker.fill("[data-test=find] input", "Water sprites, ear").await?;
         rows(maker, 2).await?;
-        maker.sees("[data-test=namesakes]", "another is called the same").await
+        maker.sees("[data-test=namesakes]", "another has the same name").await
     })
 }
 
@@ -264,7 +264,7 @@ fn a_backup_is_restored_in_the_settings() -> Result<()> {
         std::fs::write(&saved, copy)?;
         let (_server, address) = lorimant_ui_tests::server::launch_empty(&file).await?;
         maker.browser.driver.goto(format!("{address}/kept")).await?;
-        maker.sees("[data-test=empty]", "Nothing is kept yet").await?;
+        maker.sees("[data-test=empty]", "Nothing saved yet").await?;
         maker.click("[data-test=settings]").await?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=restore-chooser]")).await?;
         chooser.send_keys(saved.to_str().context("a path")?).await?;
@@ -293,10 +293,10 @@ fn a_whole_workshop_is_brought_into_an_empty_one() -> Result<()> {
         std::fs::write(&saved, lines)?;
         let (_server, address) = lorimant_ui_tests::server::launch_empty(&file).await?;
         maker.browser.driver.goto(format!("{address}/kept")).await?;
-        maker.sees("[data-test=empty]", "Nothing is kept yet").await?;
+        maker.sees("[data-test=empty]", "Nothing saved yet").await?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         chooser.send_keys(saved.to_str().context("a path")?).await?;
-        maker.sees("[data-test=notice]", "All of the workshop is here").await?;
+        maker.sees("[data-test=notice]", "The whole workshop is imported, as it was").await?;
         maker.find("[data-test=plans] .plan").await?;
         ensure!(maker.text("[data-test=plans]").await? == names);
         Ok(())

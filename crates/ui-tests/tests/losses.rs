@@ -58,7 +58,7 @@ fn undo_goes_back_to_whose_plan_it_was() -> Result<()> {
         let before = kept(maker, &second).await?;
         open_kept(maker, &first).await?;
         ring_count(maker, "37").await?;
-        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        maker.sees(KEPT_AS, "changed since saved").await?;
         open_kept(maker, &second).await?;
         // Back to the first plan as it was changed: its name comes with it, and so does its place on the shelf.
         maker.press(Key::Control + "z").await?;
@@ -87,9 +87,9 @@ fn what_was_kept_meanwhile_is_undone_without_going_back_to_an_older_revision() -
         ring_count(maker, "41").await?;
         maker.press(Key::Control + "s").await?;
         maker.click("[data-test=keep-confirm]").await?;
-        maker.sees("[data-test=notice]", "Kept as").await?;
+        maker.sees("[data-test=notice]", "Saved as").await?;
         maker.press(Key::Control + "z").await?;
-        maker.sees(KEPT_AS, "changed since it was kept").await?;
+        maker.sees(KEPT_AS, "changed since saved").await?;
         // Keeping the older request is a change like any other: no conflict with oneself.
         maker.press(Key::Control + "s").await?;
         maker.click("[data-test=keep-confirm]").await?;
@@ -121,7 +121,7 @@ fn two_tabs_meet_with_both_versions_side_by_side(
         ring_count(maker, "51").await?;
         maker.press(Key::Control + "s").await?;
         maker.click("[data-test=keep-confirm]").await?;
-        maker.sees("[data-test=notice]", "Kept as").await?;
+        maker.sees("[data-test=notice]", "Saved as").await?;
         // The first tab knows nothing of it, and does not write over it.
         driver.switch_to_window(one).await?;
         ring_count(maker, "52").await?;
@@ -200,7 +200,7 @@ fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> R
         maker.sees("[data-test=written] li", " cut, “").await?;
         maker.is_accessible().await?;
         maker.click("[data-test=written] li button").await?;
-        maker.sees("[data-test=last-done]", "Taken back").await?;
+        maker.sees("[data-test=last-done]", "Undone").await?;
         maker.sees("[data-test=written] li", "Took back").await?;
         maker.open("/rack/cut").await?;
         maker
@@ -568,7 +568,7 @@ fn two_tabs_meet_over_a_finding_and_a_reload_keeps_what_is_not_kept() -> Result<
         open_kept(maker, LINKS).await?;
         piece_count(maker, 51).await?;
         keep_it(maker).await?;
-        maker.sees("[data-test=notice]", "Kept as").await?;
+        maker.sees("[data-test=notice]", "Saved as").await?;
         driver.switch_to_window(one).await?;
         piece_count(maker, 52).await?;
         driver.refresh().await?;
@@ -627,7 +627,7 @@ fn a_server_that_is_killed_loses_no_finding_and_no_booking() -> Result<()> {
         maker.sees("[role=dialog]", "server").await?;
         maker.server.kill_and_restart().await?;
         maker.click("[data-test=keep-confirm]").await?;
-        maker.sees("[data-test=notice]", "Kept as").await?;
+        maker.sees("[data-test=notice]", "Saved as").await?;
         ensure!(kept_finding(maker, LINKS).await?["record"]["request"]["pieces_n"] == 61);
         maker.open("/rack").await?;
         maker.fill("[data-test=find-lot] input", "Blue spool").await?;
@@ -642,7 +642,7 @@ fn a_server_that_is_killed_loses_no_finding_and_no_booking() -> Result<()> {
         maker.sees("[data-test=lot-panel]", "server").await?;
         maker.server.kill_and_restart().await?;
         maker.click("[data-test=book-weight]").await?;
-        maker.sees("[data-test=notice]", "what the scale said").await?;
+        maker.sees("[data-test=notice]", "Stock corrected to the scale").await?;
         maker.until("another length", || async { Ok(maker.text("[data-test=left]").await? != left) }).await
     })
 }
@@ -668,7 +668,7 @@ fn undo_takes_nothing_back_that_another_went_on_with() -> Result<()> {
             )
             .await?;
         maker.click("[data-test=undo-notice]").await?;
-        maker.sees("[data-test=notice]", "1 entry in its ledger since").await?;
+        maker.sees("[data-test=notice]", "1 entry in its history since").await?;
         maker.sees("[data-test=notice]", "Chrome on Linux").await
     })
 }

@@ -18,8 +18,18 @@ fn a_ring_is_led_through_its_making_by_keyboard() -> Result<()> {
         maker.sees(RING, "4.99").await?;
         maker.click("[data-test=making]").await?;
         maker.sees(STEPS, "turns on the 5 mm drill shank").await?;
-        ensure!(current(maker).await?.contains("until it lies straight"));
-        for (n, says) in [(2, "Bend 12 mm"), (3, "Wind"), (4, "spring open"), (5, "saw along it")] {
+        ensure!(current(maker).await?.contains(
+            "Run the wire through your fingers or a cloth until it is straight, still on the spool"
+        ));
+        for (n, says) in [
+            (2, "Bend 12 mm"),
+            (3, "Wind"),
+            (4, "spring open"),
+            (
+                5,
+                "Put the coil in the notch of the bench pin with a dowel inside, so it doesn't rock. Saw along it from outside",
+            ),
+        ] {
             maker.press("]").await?;
             maker
                 .until(says, || async {
@@ -31,7 +41,7 @@ fn a_ring_is_led_through_its_making_by_keyboard() -> Result<()> {
         // Its caution stands where the step is.
         maker.sees(STEPS, "a trapped blade snaps and flies").await?;
         maker.press("]").await?;
-        maker.sees("[data-test=steps] li.now", "Shut each ring sideways").await?;
+        maker.sees("[data-test=steps] li.now", "Close each ring sideways. Swing the ends past each other, push them together a little, and let them spring back face to face. Never pull them apart").await?;
         maker.is_accessible().await
     })
 }
@@ -110,16 +120,16 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         // The ruler lies on from the end in hand, and the temper is seen where it is.
         maker.sees("[data-test=foot], body", "the ruler from its").await?;
         maker.click("[data-test=show-temper]").await?;
-        maker.sees("[data-test=temper-legend]", "is spent after this step").await?;
+        maker.sees("[data-test=temper-legend]", "How much of what the metal can take is used after this step. Over 60 %, anneal or bend wider; at 100 %, expect cracks. Estimates").await?;
         maker.sees(".spent-text", "%").await?;
         maker.click("[data-test=show-front]").await?;
         // A school for this plan alone.
         maker.click("[data-test=route-menu]").await?;
-        maker.sees("[data-test=route-offers]", "Where does the flat").await?;
+        maker.sees("[data-test=route-offers]", "Which way does the flat side of the cutter face?").await?;
         let group = "//*[@data-test='route-group'][contains(., 'Where does the flat')]";
         maker.browser.driver.find(By::XPath(group)).await?.click().await?;
         let spool = "//*[@data-test='route-offer'][contains(., 'flat of the cutter to the spool')]";
-        maker.sees("[data-test=route-offers]", "flat of the cutter to the spool").await?;
+        maker.sees("[data-test=route-offers]", "flat side of the cutter towards the spool").await?;
         maker.browser.driver.find(By::XPath(spool)).await?.click().await?;
         maker.sees(STEPS, "flush at the mark").await?;
         // And for the whole workshop.

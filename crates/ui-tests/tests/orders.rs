@@ -152,7 +152,7 @@ fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
         maker.fill("[data-test=order-count]", "a dozen").await?;
         maker.click("[data-test=take-order]").await?;
         maker.sees("[data-test=order] [role=alert]", "“a dozen” is no number of pieces").await?;
-        maker.sees("[data-test=order] [role=alert]", "Say which kept piece").await?;
+        maker.sees("[data-test=order] [role=alert]", "Choose a saved piece").await?;
         // What is typed is there after a reload.
         maker.fill("[data-test=customer]", "Masks").await?;
         maker.browser.driver.refresh().await?;
@@ -168,7 +168,7 @@ fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/orders/sittings").await?;
         maker.gone("[data-test=looking]:empty").await?;
-        maker.sees("[data-test=looking]", "tools are laid out").await?;
+        maker.sees("[data-test=looking]", "The tools are already out").await?;
         let first = "[data-test=sittings] > li:first-child";
         let when = maker.text(&format!("{first} h2")).await?;
         maker.click(&format!("{first} [data-test=leave-out]")).await?;
@@ -209,7 +209,7 @@ fn bags_are_counted_and_labelled() -> Result<()> {
         maker.open("/orders/shelf").await?;
         let ears = "[data-test=bags] > li:nth-child(1)";
         let there = maker.text(&format!("{ears} [data-test=in-bag]")).await?;
-        let n: u32 = there.split(' ').next().and_then(|n| n.parse().ok()).context("no count")?;
+        let n: u32 = there.split(' ').next().and_then(|n| n.parse().ok()).context("not a number")?;
         maker.click(&format!("{ears} [data-test=take-out]")).await?;
         maker.fill("[data-test=count-n] input", "2").await?;
         maker.press(Key::Enter + "").await?;
@@ -265,7 +265,7 @@ fn turns_of_a_coil_are_counted() -> Result<()> {
 fn today_says_what_is_next_and_takes_back_the_last() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/").await?;
-        maker.sees("[data-test=next-sitting]", "of hand work").await?;
+        maker.sees("[data-test=next-sitting]", "of handwork").await?;
         maker.sees("[data-test=due]", "Wardrobe, third act").await?;
         maker.open("/bench").await?;
         maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
@@ -275,7 +275,7 @@ fn today_says_what_is_next_and_takes_back_the_last() -> Result<()> {
         maker.open("/today").await?;
         maker.sees("[data-test=last]", "Added batch “Lake Queen, long ear wires”").await?;
         maker.click("[data-test=take-last-back]").await?;
-        maker.sees("[data-test=last]", "Put away batch").await
+        maker.sees("[data-test=last]", "Closed batch").await
     })
 }
 

@@ -39,7 +39,7 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.sees("[data-test=lot]", "1.52 m").await?;
         maker.sees("[data-test=lot]", "14.80").await?;
         maker.click("[data-test=undo-notice]").await?;
-        maker.sees("[data-test=no-lots]", "Nothing on the rack is like that").await
+        maker.sees("[data-test=no-lots]", "No wire matches").await
     })
 }
 
@@ -53,10 +53,15 @@ fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> 
         maker.fill("[data-test=lot-price] input", "cheap").await?;
         maker.fill("[data-test=lot-tare] input", "light").await?;
         maker.click("[data-test=keep-lot]").await?;
-        maker.sees("[data-test=lot-metal]", "Say which metal").await?;
+        maker.sees("[data-test=lot-metal]", "Choose the metal").await?;
         maker.sees("[data-test=lot-size]", "thick").await?;
-        maker.sees("[data-test=lot-price]", "no amount of money").await?;
-        maker.sees("[data-test=lot-tare]", "is no weight").await?;
+        maker
+            .sees(
+                "[data-test=lot-price]",
+                "is not an amount of money. Write it as 1240.50, without the currency",
+            )
+            .await?;
+        maker.sees("[data-test=lot-tare]", "is not a weight. Enter one such as 182.31 g").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm").await?;
         maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
         maker.fill("[data-test=lot-price] input", "1,250").await?;
@@ -95,7 +100,9 @@ fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
         maker.click("[data-test=do-weigh]").await?;
         maker.fill("[data-test=weight] input", "12 stone").await?;
         maker.press(Key::Tab + "").await?;
-        maker.sees("[data-test=weight]", "no unit of weight").await?;
+        maker
+            .sees("[data-test=weight]", "is not a unit of weight. Use g, kg, mg, oz, ozt, dwt, gr, ct or lb")
+            .await?;
         // A scale that types: its line and Enter only look, and nothing is booked yet.
         maker.fill("[data-test=weight] input", "+ 60.2 g").await?;
         maker.press(Key::Enter + "").await?;
@@ -233,7 +240,7 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
         // Five minutes at 24 an hour are 2.00, half an hour over 48 is 0.25, and 54.99 mm · 1.05 at 13.70 is 0.79.
         maker.sees("[data-test=cost-each]", "3.04").await?;
         maker.fill("[data-test=cost-bought] input", "0,40").await?;
-        maker.sees("[data-test=verdict]", "never cheaper made").await?;
+        maker.sees("[data-test=verdict]", "is never cheaper to make at this rate").await?;
         maker.fill("[data-test=cost-minutes] input", "-3").await?;
         maker.sees("[data-test=cost-minutes]", "negative").await?;
         maker.fill("[data-test=cost-minutes] input", "quick").await?;
@@ -257,10 +264,10 @@ fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
         let wrong = folder.path().join("wrong.csv");
         std::fs::write(&wrong, "name,metal,size_mm,length_mm\nGood,brass,1.6,1000\nBad,coper,1,5\n")?;
         chooser.send_keys(wrong.to_str().context("a path")?).await?;
-        maker.sees("[data-test=preview]", "1 of 2 cannot be brought in").await?;
+        maker.sees("[data-test=preview]", "1 of 2 cannot be imported").await?;
         maker.sees("[data-test=preview]", "Did you mean “copper”").await?;
         let open = maker.find("[data-test=bring-in]").await?.is_enabled().await?;
-        ensure!(!open, "a wrong file can be brought in");
+        ensure!(!open, "a wrong file can be imported");
         maker.press(Key::Escape + "").await?;
         maker.gone("[data-test=preview]").await?;
         let good = folder.path().join("good.csv");
@@ -354,6 +361,6 @@ fn an_empty_rack_says_how_to_begin() -> Result<()> {
         })()";
         maker.script(script).await?;
         maker.browser.driver.refresh().await?;
-        maker.sees("[data-test=no-lots]", "Nothing is on the rack yet").await
+        maker.sees("[data-test=no-lots]", "No wire yet. Add a spool: paste the shop’s listing, or enter what it is. From then on you see what is left of it").await
     })
 }

@@ -97,7 +97,7 @@ fn keys_are_listed() -> Result<()> {
         maker.open("/guide").await?;
         maker.sees("[data-test=gauge-table]", "11.684").await?;
         maker.browser.driver.find(By::Css("body")).await?.send_keys("?").await?;
-        maker.sees("[role=dialog]", "Walk from word to word").await
+        maker.sees("[role=dialog]", "Move from word to word in the sentence").await
     })
 }
 

@@ -158,7 +158,7 @@ export async function data<T>(call: Promise<{ data?: T; error?: unknown; respons
       type: '/problems/unreachable',
       title: 'No answer',
       status: 0,
-      detail: 'The Lorimant server does not answer. Start it again; nothing you kept is lost.',
+      detail: 'The Lorimant server doesn’t answer. Start it again; nothing you saved is lost.',
       errors: [],
     })
   }

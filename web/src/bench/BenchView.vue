@@ -54,13 +54,13 @@ const pieces = computed(() => (/^\d{1,6}$/.test(count.value.trim()) ? Number(cou
 
 async function begin() {
   if (busy.value || piece.value?.entry === undefined) return
-  fault.value = pieces.value ? '' : `“${count.value}” is no number of pieces: write 1 to 100000.`
+  fault.value = pieces.value ? '' : `“${count.value}” is not a number of pieces. Enter 1 to 100,000.`
   if (fault.value) return
   busy.value = true
   try {
     const body = { entry: piece.value.entry, pieces_n: pieces.value! }
     const { entry, undo } = await data(api.POST('/api/batches', { body }))
-    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    notice.did(`Started: ${entry.name}.`, undo, refresh)
     await refresh()
     await router.push(`/bench/${entry.id}`)
   } catch (thrown) {
@@ -76,7 +76,7 @@ async function putAway(row: BatchRow) {
     const { undo } = await data(
       api.POST('/api/batches/{id}/archive', { params: { path: { id: row.id } }, body }),
     )
-    notice.did(`Put away: ${row.name}.`, undo, refresh)
+    notice.did(`Closed: ${row.name}.`, undo, refresh)
     await refresh()
   } catch (thrown) {
     notice.fail(thrown)
@@ -84,14 +84,14 @@ async function putAway(row: BatchRow) {
   }
 }
 
-const acts = (row: BatchRow) => [{ label: 'Put away', test: 'put-away', act: () => void putAway(row) }]
+const acts = (row: BatchRow) => [{ label: 'Close batch', test: 'put-away', act: () => void putAway(row) }]
 
 function stands(row: BatchRow) {
   if (row.fault) return row.fault
   if (!row.next) return `all made: ${row.whole_n}`
   const ready = row.ready_at ? Date.parse(row.ready_at) - now.value : null
   if (ready !== null) return ready > 0 ? `${row.next}: ready in ${spanOf(ready)}` : `${row.next}: ready`
-  return `next: ${row.next}, ${minutesOf(row.left_min)} to go`
+  return `next: ${row.next}, about ${minutesOf(row.left_min)} left`
 }
 </script>
 
@@ -109,17 +109,17 @@ function stands(row: BatchRow) {
         placeholder="how many"
         data-test="how-many"
       />
-      of <PiecePicker v-model="piece" label="a kept piece" kept-only first />.
+      of <PiecePicker v-model="piece" label="a saved piece" kept-only first />.
       <v-btn type="submit" color="primary" variant="flat" :disabled="!piece || busy" data-test="begin-batch">
-        Begin
+        Start batch
       </v-btn>
     </form>
     <p v-if="fault" class="stop" role="alert">{{ fault }}</p>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!rows" class="quiet" role="status">Looking what is on the bench…</p>
+    <p v-else-if="!rows" class="quiet" role="status">Loading batches…</p>
     <p v-else-if="!rows.length" class="empty" data-test="empty">
-      Nothing is on the bench. Say how many of which kept piece, press Begin, and it is led step by step: what
-      to do, the number to read off, and one press for each piece done.
+      No batch on the bench. Choose a saved piece, enter how many, and press Start batch. You are led step by
+      step: what to do, the number to read off, one press for each piece done.
     </p>
     <ul v-else v-one-stop class="pieces batches" data-test="batches">
       <li v-for="row in rows" :key="row.id">
@@ -139,23 +139,23 @@ function stands(row: BatchRow) {
           <p :class="row.fault ? 'stop' : 'stands'">{{ stands(row) }}</p>
         </div>
         <span class="num whole"
-          >{{ row.whole_n }}<span class="quiet"> of {{ row.pieces_n }} whole</span></span
+          >{{ row.whole_n }}<span class="quiet"> of {{ row.pieces_n }} good</span></span
         >
         <MoreMenu :of="row.name" :acts="acts(row)" />
       </li>
     </ul>
     <section v-if="together?.passes.length" class="together" data-test="passes">
-      <h2>In one pass, the tool set once</h2>
+      <h2>Do these together, with one tool set-up</h2>
       <p v-for="pass in together.passes" :key="pass.named">
         <strong>{{ pass.named }}:</strong>
         <template v-for="(part, i) in pass.of" :key="part.batch"
           >{{ i ? ', then ' : ' '
           }}<router-link :to="`/bench/${part.batch}`">{{ part.n }} of {{ part.name }}</router-link></template
-        >. <span class="quiet">Saves {{ minutesOf(pass.saves_min) }} of setting up.</span>
+        >. <span class="quiet">Saves about {{ minutesOf(pass.saves_min) }} of set-up.</span>
       </p>
     </section>
     <section v-if="together?.loads.length" class="together" data-test="loads">
-      <h2>Into the barrel together</h2>
+      <h2>Tumble these together</h2>
       <p v-for="load in together.loads" :key="load.sentence + load.of.map((part) => part.batch).join()">
         <template v-for="(part, i) in load.of" :key="part.batch"
           >{{ i ? ' and ' : ''

@@ -15,7 +15,7 @@ function understood() {
 <template>
   <div v-if="caution && !read.includes(caution)" class="caution" role="note" data-test="caution">
     <p>{{ caution }}</p>
-    <v-btn variant="outlined" data-test="understood" @click="understood">I have seen to it</v-btn>
+    <v-btn variant="outlined" data-test="understood" @click="understood">Understood</v-btn>
   </div>
   <p v-else-if="caution" class="caution small">{{ caution }}</p>
 </template>

@@ -124,11 +124,11 @@ function placed(by: number) {
 }
 
 const does = computed(() => {
-  if (chain.value) return 'it is in'
+  if (chain.value) return 'It is in'
 
-  if (alone.value) return running.value ? 'taken out' : 'start it'
+  if (alone.value) return running.value ? 'Taken out' : 'Start it'
   if (once.value) return 'done'
-  return all.value === 1 ? 'done' : 'one more'
+  return all.value === 1 ? 'done' : 'One more'
 })
 
 function onward() {
@@ -192,13 +192,15 @@ const clicked = () => (keyed ? undefined : onward())
       <router-link to="/bench" class="way">Bench</router-link>
       <h1>{{ led.entry.name }}</h1>
       <span class="quiet">
-        <template v-if="task">step {{ task.step.step_n }} of {{ led.tasks.length }}, </template>
-        <template v-if="led.standing.left_min > 0">{{ minutesOf(led.standing.left_min) }} to go, </template>
-        {{ led.standing.whole_n }} whole
+        <template v-if="task">Step {{ task.step.step_n }} of {{ led.tasks.length }}, </template>
+        <template v-if="led.standing.left_min > 0"
+          >about {{ minutesOf(led.standing.left_min) }} left,
+        </template>
+        {{ led.standing.whole_n }} good
       </span>
       <RouteMenu v-if="fresh && making" :desk="making" />
       <span v-if="unanswered" class="watch" role="status" data-test="unanswered">
-        The server does not answer. What you press is kept here and told as soon as it does.
+        Saved here. It will sync when the server is back.
       </span>
     </header>
     <RestPrompt class="rest" :now="rest" />
@@ -216,9 +218,9 @@ const clicked = () => (keyed ? undefined : onward())
         <p class="text serif" data-test="instruction">{{ task.step.text }}</p>
         <p v-if="task.step.hint" :class="task.step.misfit ? 'watch' : 'quiet'">{{ task.step.hint }}</p>
         <label v-if="task.off_the_spool_mm !== undefined" class="from">
-          Cut from
+          Wire from
           <select v-model="lot" class="word" data-test="lot">
-            <option :value="null">wire that is not booked</option>
+            <option :value="null">wire not in stock</option>
             <option v-for="one in led.lots" :key="one.id" :value="one.id">{{ one.shown }}</option>
           </select>
         </label>
@@ -248,15 +250,13 @@ const clicked = () => (keyed ? undefined : onward())
             >{{ done }}<small> of {{ all }}</small></span
           >
           <span class="does">{{
-            may === 0 ? (left === 0 ? 'all done here' : 'waits for the step before') : does
+            may === 0 ? (left === 0 ? 'all done' : 'waits for the step before') : does
           }}</span>
         </button>
         <div class="asides">
-          <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back"
-            >Take one back</v-btn
-          >
+          <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back">Back one</v-btn>
           <v-btn variant="text" :disabled="!spoilable" data-test="spoiled" @click="spoiling = true">
-            One is spoiled
+            Scrap one
           </v-btn>
           <v-btn
             variant="text"
@@ -266,7 +266,9 @@ const clicked = () => (keyed ? undefined : onward())
           >
             {{ sound.on.value ? 'Sound is on' : 'Sound' }}
           </v-btn>
-          <span class="quiet keys">Space counts, Backspace takes back, x spoiled, [ ] look</span>
+          <span class="quiet keys"
+            >Space counts one, Backspace goes back, x scraps one, [ ] look at other steps</span
+          >
         </div>
       </section>
     </template>
@@ -293,9 +295,9 @@ const clicked = () => (keyed ? undefined : onward())
     <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" :rescue="rescue" @spoiled="spoil" />
   </div>
   <p v-else-if="gone" class="page stop" role="alert">
-    {{ gone }} <router-link to="/bench">Back to the bench</router-link>
+    {{ gone }} <router-link to="/bench">Back to Bench</router-link>
   </p>
-  <p v-else class="page quiet" role="status">Laying out the step…</p>
+  <p v-else class="page quiet" role="status">Loading the step…</p>
 </template>
 
 <style scoped>

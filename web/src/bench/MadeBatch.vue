@@ -21,7 +21,7 @@ async function bag() {
     const params = { path: { id: led.entry.id } }
     const body = { place: place.value.trim() }
     const { entry, undo } = await data(api.POST('/api/batches/{id}/bag', { params, body }))
-    notice.did(`In a bag: ${entry.name}.`, undo, refresh)
+    notice.did(`Bagged: ${entry.name}.`, undo, refresh)
     await refresh()
     await router.push(`/bag/${entry.id}`)
   } catch (thrown) {
@@ -37,7 +37,7 @@ async function putAway() {
     const { entry } = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
     const body = { revision: entry.revision, archived: true }
     const { undo } = await data(api.POST('/api/batches/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(`Put away: ${name}.`, undo, refresh)
+    notice.did(`Closed: ${name}.`, undo, refresh)
     await refresh()
     await router.push('/bench')
   } catch (thrown) {
@@ -51,17 +51,17 @@ async function putAway() {
     <p class="reads">{{ led.standing.whole_n }} <span class="of">made</span></p>
     <p class="text serif">{{ led.entry.sentence }}</p>
     <p v-for="(one, i) in led.standing.spoiled" :key="i" class="quiet">
-      {{ one.n }} spoiled at “{{ led.tasks[one.step_n - 1]?.step.named }}”{{
+      {{ one.n }} scrapped at “{{ led.tasks[one.step_n - 1]?.step.named }}”{{
         one.reason ? `: ${one.reason}` : ''
       }}
     </p>
     <p v-if="led.standing.whole_n" class="text serif">
-      They go into a bag in
+      Put them in a bag in
       <input
         v-model="place"
         class="word"
         placeholder="which drawer"
-        aria-label="Where the bag lies"
+        aria-label="Where the bag is"
         maxlength="80"
         data-test="place"
       />.
@@ -75,11 +75,9 @@ async function putAway() {
         size="large"
         :disabled="busy"
         data-test="fill-bag"
-        >Bag and label them</v-btn
+        >Bag and label</v-btn
       >
-      <v-btn class="ml-3" variant="text" data-test="put-away" @click="putAway"
-        >Put the batch away without</v-btn
-      >
+      <v-btn class="ml-3" variant="text" data-test="put-away" @click="putAway">Close without bagging</v-btn>
     </p>
   </form>
 </template>

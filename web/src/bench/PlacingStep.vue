@@ -43,7 +43,7 @@ const rowLeft = computed(() => Math.max(0, (shown.value?.row_done_n ?? 0) - prop
 async function found() {
   // None at all is a number of rows too.
   const rows_n = rows.value.trim() === '0' ? 0 : countOf(rows.value)
-  if (rows_n === null) return notice.say(`“${rows.value}” is no number of whole rows. Type one in figures.`)
+  if (rows_n === null) return notice.say(`“${rows.value}” is not a number of whole rows. Enter a number.`)
   try {
     const { done_n } = await ask({ done_n: props.done, rows_n })
     if (done_n !== props.done) emit('on', done_n - props.done)
@@ -70,20 +70,22 @@ async function found() {
     <PlacingCard :shown="shown" />
     <p class="row">
       <v-btn variant="outlined" :disabled="rowLeft === 0" data-test="row-done" @click="emit('on', rowLeft)">
-        The whole row is in
+        Whole row done
       </v-btn>
       <v-btn variant="text" data-test="lost" @click="counting = !counting">I lost my place</v-btn>
     </p>
     <form v-if="counting" class="lost" @submit.prevent="found">
-      Hold it up by its start and count the rows that are whole:
+      Hold it up by its start and count the finished rows:
       <input
         v-model="rows"
         class="word"
         inputmode="numeric"
-        aria-label="Whole rows counted"
+        aria-label="Finished rows"
         data-test="rows-counted"
       />
-      <v-btn type="submit" variant="outlined" density="comfortable" data-test="found">Go on from there</v-btn>
+      <v-btn type="submit" variant="outlined" density="comfortable" data-test="found"
+        >Continue from there</v-btn
+      >
     </form>
   </div>
 </template>

@@ -12,10 +12,10 @@ const due = computed(() => (now && Date.parse(now.now) - putOff.value > AGAIN_MS
 <template>
   <p v-if="due" class="told" role="status" data-test="rest">
     <span
-      >Your hands have been at it for {{ Math.round(due.at_it_min) }} minutes. Put the pliers down for
-      {{ Math.round(due.rest_min!) }} minutes: the place is held.</span
+      >You have worked for {{ Math.round(due.at_it_min) }} minutes. Rest your hands for
+      {{ Math.round(due.rest_min!) }} minutes. Your place is saved.</span
     >
-    <v-btn variant="outlined" data-test="rest-later" @click="putOff = Date.parse(due.now)">In a while</v-btn>
+    <v-btn variant="outlined" data-test="rest-later" @click="putOff = Date.parse(due.now)">Later</v-btn>
   </p>
 </template>
 

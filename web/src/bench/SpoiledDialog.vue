@@ -23,16 +23,18 @@ function spoil() {
 <template>
   <PaperDialog
     v-model="open"
-    title="One is spoiled"
+    title="Scrap one"
     :width="480"
     does="To the scrap"
     test="to-scrap"
     @submit="spoil"
   >
-    <p class="quiet">It leaves the batch at “{{ step }}”, and its wire goes to the scrap of its metal.</p>
-    <p v-if="rescue">
-      <router-link :to="rescue" data-test="to-rescue">See first what it can still become</router-link>
+    <p class="quiet">
+      One piece leaves the batch at “{{ step }}”, and its wire goes to the scrap of its metal.
     </p>
-    <PaperField v-model="reason" label="Why, if you like" name="reason" autofocus data-test="reason" />
+    <p v-if="rescue">
+      <router-link :to="rescue" data-test="to-rescue">See if it can be rescued first</router-link>
+    </p>
+    <PaperField v-model="reason" label="Reason (optional)" name="reason" autofocus data-test="reason" />
   </PaperDialog>
 </template>

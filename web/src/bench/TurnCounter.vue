@@ -69,18 +69,18 @@ useEventListener('keydown', (event) => {
 </script>
 
 <template>
-  <div class="counter" role="group" aria-label="Counter of turns">
+  <div class="counter" role="group" aria-label="Turn counter">
     <span class="turns num" data-test="turns"
-      >{{ turned }}<small> of {{ says }} lie</small></span
+      >{{ turned }}<small> of {{ says }}</small></span
     >
     <v-btn data-test="one-turn" @click="byHand(1)">One turn (t)</v-btn>
     <v-btn variant="text" :disabled="turned === 0" data-test="turn-back" @click="byHand(-1)">One less</v-btn>
     <v-btn v-if="!watching" :disabled="turned >= whole" data-test="winder" @click="start"
-      >Count by the winder</v-btn
+      >Count with the winder</v-btn
     >
     <v-btn v-else color="primary" variant="flat" data-test="winder-stop" @click="stop">Stop</v-btn>
     <p v-if="watching && caution" class="watch">
-      {{ caution }}<template v-if="simulated"> (It is the simulated winder that turns.)</template>
+      {{ caution }}<template v-if="simulated"> (This is the simulated winder.)</template>
     </p>
     <p v-if="fault" class="watch" role="alert">{{ fault }}</p>
   </div>

@@ -19,6 +19,8 @@ export function spanOf(ms: number): string {
   return minutes > 0 ? `${minutes} min` : `${seconds} s`
 }
 
-/** The minutes of some work, as one plans with them. */
-export const minutesOf = (minutes: number) =>
-  minutes < 1 ? 'less than a minute' : spanOf(Math.round(minutes) * 60_000)
+/** The minutes of some work, as one plans with them: fives above twenty. */
+export const minutesOf = (minutes: number) => {
+  if (minutes < 1) return 'less than a minute'
+  return spanOf((minutes > 20 ? Math.round(minutes / 5) * 5 : Math.round(minutes)) * 60_000)
+}

@@ -27,7 +27,7 @@ async function fromBag() {
   wrong.value = ''
   gives.value = []
   const rings_n = countOf(count.value)
-  if (rings_n === null) return (wrong.value = `“${count.value}” is no number of rings. Type one in figures.`)
+  if (rings_n === null) return (wrong.value = `“${count.value}” is not a number of rings. Enter a number.`)
   try {
     const body = {
       inside_mm: await read(inside.value, false),
@@ -101,24 +101,16 @@ watch(
       </ul>
     </section>
     <section>
-      <h2>A thickness wanted</h2>
+      <h2>By thickness</h2>
       <form class="line" @submit.prevent="forLook">
         A chain about
-        <input
-          v-model="across"
-          class="word"
-          placeholder="6 mm"
-          aria-label="How far across"
-          data-test="across"
-        />
-        across
+        <input v-model="across" class="word" placeholder="6 mm" aria-label="Width" data-test="across" />
+        wide
         <v-btn type="submit" variant="outlined" density="comfortable" data-test="across-ask"
           >Which wire?</v-btn
         >
       </form>
-      <p v-if="looked && !wires.length" class="quiet">
-        No rod on your list suits this weave in any usual wire.
-      </p>
+      <p v-if="looked && !wires.length" class="quiet">None of your rods suits this weave in a usual wire.</p>
       <ul class="gives">
         <li v-for="one in wires" :key="one.told">
           <button type="button" class="plain rod" @click="emit('set', one.request)">{{ one.told }}</button>

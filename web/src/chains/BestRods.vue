@@ -11,11 +11,10 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
 
 <template>
   <section>
-    <h2>This weave at its best</h2>
+    <h2>Best for this weave</h2>
     <p class="best serif">{{ backwards.best_told }}</p>
     <p v-if="!backwards.rods.length" class="quiet">
-      No round rod is on your list. <router-link to="/tools">Put your rods on it</router-link>, and they are
-      ranked here.
+      You have no round rods listed. <router-link to="/tools">Add your rods</router-link>to rank them here.
     </p>
     <ol class="rods">
       <li v-for="rod in shownRods" :key="rod.shown">

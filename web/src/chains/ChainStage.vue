@@ -134,7 +134,7 @@ const seenFrom = (side: (typeof sides)[number]) =>
       class="place"
       tabindex="0"
       role="img"
-      :aria-label="`${says} Turn it by dragging, or with the arrows.`"
+      :aria-label="`${says} Drag or use the arrow keys to turn it.`"
       data-test="chain-stage"
       @pointerdown="grab"
       @pointermove="drag"
@@ -144,7 +144,7 @@ const seenFrom = (side: (typeof sides)[number]) =>
     >
       <canvas ref="canvas" aria-hidden="true" />
     </div>
-    <span class="from no-print" role="group" aria-label="Seen from">
+    <span class="from no-print" role="group" aria-label="View from">
       <button
         v-for="side in sides"
         :key="side.key"

@@ -97,17 +97,17 @@ function goToTyped(event: Event) {
   const field = event.target as HTMLInputElement
   const typed = countOf(field.value)
   if (typed) goTo(typed)
-  else notice.say(`“${field.value}” is no number of a ring. Type one in figures.`)
+  else notice.say(`“${field.value}” is not a ring number. Enter a number.`)
   field.value = String(n.value)
 }
 
 const files = [
-  { file: 'plan.pdf', says: 'Plan and placing steps, PDF', hint: 'A4, six rows drawn at true size' },
+  { file: 'plan.pdf', says: 'Plan and weaving steps, PDF', hint: 'A4, six rows drawn at true size' },
   { file: 'drawing.svg', says: 'Drawing, SVG', hint: 'six rows from three sides, true size' },
   { file: 'chain.stl', says: 'Solid rings, STL', hint: 'its first 24 rows at most, mm' },
-  { file: 'rings.csv', says: 'Rings to make, CSV', hint: 'one line a part' },
-  { file: 'placings.csv', says: 'Placing steps, CSV', hint: 'one line a ring' },
-  { file: 'chain.json', says: 'Chain, JSON', hint: 'can be brought back in' },
+  { file: 'rings.csv', says: 'Rings to make, CSV', hint: 'one line per part' },
+  { file: 'placings.csv', says: 'Weaving steps, CSV', hint: 'one line per ring' },
+  { file: 'chain.json', says: 'Chain, JSON', hint: 'can be imported again' },
   { file: 'weave.json', says: 'Weave, JSON', hint: 'rings and links, for another workshop' },
 ]
 
@@ -127,18 +127,18 @@ async function take(file: string) {
 
 const words: Record<ChainSlot, Word> = {
   chains: { title: 'How many chains', hint: 'a count' },
-  length: { title: 'How long it is worn, clasp included', hint: '42 cm, 16 1/2 in', length: true },
+  length: { title: 'Length when worn, with the clasp', hint: '42 cm, 16 1/2 in', length: true },
   weave: { title: 'The weave', hint: 'byzantine, 4 in 1 sheet' },
-  across: { title: 'How many cells across', hint: 'a count' },
+  across: { title: 'Width in repeats', hint: 'a count' },
   temper: { title: 'Temper of the wire' },
   metal: { title: 'Metal' },
   size: { title: 'Size of the wire', hint: '1.2 mm, 16 awg, .050"', length: 'of-wire' },
-  lot: { title: 'The spool it is taken off', hint: 'lot 5, or any' },
+  lot: { title: 'Spool the wire comes from', hint: 'lot 5, or any' },
   winding: { title: 'How the rings are wound' },
   mandrel: { title: 'The rod they are wound on', hint: '5 mm, 3/16 in dowel' },
   cutting: { title: 'How the coil is cut' },
   blade: { title: 'Saw blade' },
-  second: { title: 'Rings of the second part', says: 'The same as the others, or of another metal.' },
+  second: { title: 'Rings of the second part', says: 'The same as the others, or another metal.' },
   'second-metal': { title: 'Metal of the second part' },
   'second-size': { title: 'Wire of the second part', hint: '1 mm, 18 awg', length: 'of-wire' },
   'second-mandrel': { title: 'Rod of the second part', hint: '4 mm, 5/32 in' },
@@ -147,10 +147,10 @@ const words: Record<ChainSlot, Word> = {
     title: 'Ease',
     hint: '5 mm, or -5 mm for room',
     length: true,
-    says: 'A chain gives in wear: it is made so much shorter. Less than nothing leaves room.',
+    says: 'A chain stretches with wear, so it is made this much shorter. A minus leaves room.',
   },
   spares: { title: 'Spare rings', hint: 'a count' },
-  spoiled: { title: 'What share is reckoned spoiled', hint: '3 %' },
+  spoiled: { title: 'Expected scrap', hint: '3 %' },
 }
 
 const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
@@ -209,7 +209,7 @@ onMounted(() => attempt(chain.open()))
       <SentenceLine :desk="chain" :words="(slot) => words[slot as ChainSlot]" />
       <p class="more quiet">
         <template v-if="hasSecond && !chain.draft?.second_ring">
-          Its {{ parts[1]?.name }} rings can be of
+          Its {{ parts[1]?.name }} rings can be
           <button
             type="button"
             class="plain link"
@@ -226,7 +226,7 @@ onMounted(() => attempt(chain.open()))
           data-test="all-alike"
           @click="set({ ...chain.draft!, second_ring: undefined })"
         >
-          All rings alike again</button
+          All rings the same again</button
         ><template v-if="chain.draft?.second_ring">. </template>
         <template v-for="(ring, i) in chain.worked?.ring_plans ?? []" :key="i">
           <button type="button" class="plain link" :data-test="`ring-plan-${i}`" @click="openRings(ring)">
@@ -236,8 +236,7 @@ onMounted(() => attempt(chain.open()))
         </template>
         <template v-if="chain.draft?.clasp">
           Its clasp is
-          <button type="button" class="plain link" data-test="clasp-room" @click="openClasp">
-            a finding of its own</button
+          <button type="button" class="plain link" data-test="clasp-room" @click="openClasp">a finding</button
           >.
         </template>
       </p>
@@ -263,12 +262,12 @@ onMounted(() => attempt(chain.open()))
         placing
       />
       <p class="steps no-print">
-        <v-btn variant="text" :disabled="n <= 1" data-test="ring-back" @click="step(-1)">One back</v-btn>
+        <v-btn variant="text" :disabled="n <= 1" data-test="ring-back" @click="step(-1)">Back one</v-btn>
         <input
           :value="n"
           class="word at"
           inputmode="numeric"
-          aria-label="Which ring is put in"
+          aria-label="Which ring to add"
           data-test="ring-n"
           @change="goToTyped"
         />
@@ -344,7 +343,7 @@ onMounted(() => attempt(chain.open()))
       />
     </template>
   </DeskFrame>
-  <p v-else class="page quiet" role="status">Laying out the chain…</p>
+  <p v-else class="page quiet" role="status">Loading the chain…</p>
 </template>
 
 <style scoped>

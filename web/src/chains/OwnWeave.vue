@@ -145,7 +145,7 @@ async function keep() {
     keptAs.value = { id: written.entry.id, revision: written.entry.revision }
     const refresh = () => queries.invalidateQueries({ queryKey: ['own-weaves'] })
     await refresh()
-    notice.did(`The weave “${body.name}” is kept.`, written.undo, refresh)
+    notice.did(`Saved the weave “${body.name}”.`, written.undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -158,18 +158,13 @@ function use() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="A weave of your own" :width="940">
+  <PaperDialog v-model="open" title="Your own weave" :width="940">
     <div class="own">
       <section>
         <p class="line">
-          <input
-            v-model="weave.name"
-            class="word name"
-            aria-label="What it is called"
-            data-test="weave-name"
-          />
+          <input v-model="weave.name" class="word name" aria-label="Name" data-test="weave-name" />
           <select class="word" aria-label="Start from" data-test="weave-from" @change="takeKnown">
-            <option value="">start from a known one</option>
+            <option value="">a known weave</option>
             <option v-for="one in known.data.value ?? []" :key="one.weave" :value="one.weave">
               {{ one.name }}
             </option>
@@ -177,19 +172,19 @@ function use() {
           <select
             v-if="own.data.value?.entries.length"
             class="word"
-            aria-label="Kept weaves"
+            aria-label="Saved weaves"
             data-test="weave-kept"
             @change="takeOwn"
           >
-            <option value="">open a kept one</option>
+            <option value="">open a saved weave</option>
             <option v-for="one in own.data.value.entries" :key="one.id" :value="String(one.id)">
               {{ one.name }}
             </option>
           </select>
         </p>
         <p class="quiet hint">
-          Tap a ring, then the ring it goes through; the same two again take the link out. Dark rings are the
-          cell, the pale ones the cells beside it.
+          Tap a ring, then the ring it goes through. Tap the same two again to remove the link. Dark rings are
+          one repeat; pale ones are the repeats beside it.
         </p>
         <LinkDiagram
           v-model="weave.links"
@@ -204,19 +199,19 @@ function use() {
             :disabled="weave.rings.length >= 12"
             data-test="add-ring"
             @click="addRing"
-            >One ring more</v-btn
+            >Add ring</v-btn
           >
           <v-btn variant="outlined" density="comfortable" :disabled="weave.rings.length < 2" @click="dropRing"
-            >One less</v-btn
+            >Remove ring</v-btn
           >
           <label>
-            each cell
+            each repeat
             <select v-model="goesOn" class="word" data-test="goes-on">
               <option value="0">goes straight on</option>
               <option value="90">turns by a quarter</option>
               <option value="180">turns by half</option>
-              <option value="free">turns as it likes</option>
-              <option value="sheet">goes on as a sheet</option>
+              <option value="free">turns freely</option>
+              <option value="sheet">continues as a sheet</option>
             </select>
           </label>
         </p>
@@ -227,14 +222,14 @@ function use() {
           </label>
         </p>
         <p v-if="weave.folds?.length" class="quiet hint">
-          {{ weave.folds.length }} of its rings are kept folded over others, as in the weave it came from.
+          {{ weave.folds.length }} of its rings stay folded over others, as in the weave it came from.
         </p>
       </section>
       <section class="result">
         <p v-if="job" role="status" class="quiet" data-test="relaxing">
-          Looking for how it lies: {{ far }}
+          Working out how it lies: {{ far }}
           <v-btn variant="text" density="comfortable" data-test="stop" @click="stop"
-            >Stop with the best</v-btn
+            >Stop and use the best</v-btn
           >
         </p>
         <template v-else-if="found">
@@ -245,11 +240,11 @@ function use() {
             class="picture"
             :rings="found.rings"
             :colours="[colour]"
-            :says="`${weave.name}, relaxed.`"
+            :says="`${weave.name}, worked out.`"
           />
         </template>
         <p v-else-if="!faults.length" class="quiet">
-          Relax it to see how it lies, and from which ratio on it can be.
+          Work it out to see how it lies, and the smallest ratio it needs.
         </p>
         <ul v-if="faults.length" class="stop" role="alert" data-test="weave-faults">
           <li v-for="fault in faults" :key="fault.sentence">{{ fault.sentence }}</li>
@@ -259,11 +254,11 @@ function use() {
     <div class="acts">
       <v-btn variant="text" @click="open = false">Close</v-btn>
       <v-btn variant="text" data-test="keep-weave" @click="keep">{{
-        keptAs ? 'Keep the change' : 'Keep the weave'
+        keptAs ? 'Save changes' : 'Save weave'
       }}</v-btn>
-      <v-btn variant="outlined" :disabled="!!job" data-test="relax" @click="relax">Relax it</v-btn>
+      <v-btn variant="outlined" :disabled="!!job" data-test="relax" @click="relax">Work it out</v-btn>
       <v-btn variant="flat" color="primary" :disabled="!found?.fits" data-test="use-weave" @click="use"
-        >Plan a chain of it</v-btn
+        >Plan a chain in it</v-btn
       >
     </div>
   </PaperDialog>

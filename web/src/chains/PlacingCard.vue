@@ -14,23 +14,21 @@ defineProps<{ shown: PlacingShown }>()
       ring {{ shown.placing.in_row }} of {{ shown.placing.of_row }}: <b>{{ shown.placing.ring }}</b>
     </p>
     <p class="text serif" data-test="placing-text">{{ shown.placing.text }}</p>
-    <ul class="key" aria-label="What is drawn how">
+    <ul class="key" aria-label="Key to the drawing">
       <li><span class="dot new" /> the new ring, its gap open</li>
       <li v-if="shown.placing.through.length">
         <span class="dot through" /> through {{ shown.placing.through.join(', ') }}
       </li>
       <li v-if="shown.placing.takes_up.length">
-        <span class="dot up" /> shut, taken up: {{ shown.placing.takes_up.join(', ') }}
+        <span class="dot up" /> closed, picked up: {{ shown.placing.takes_up.join(', ') }}
       </li>
     </ul>
     <details>
-      <summary>It went wrong</summary>
+      <summary>If it went wrong</summary>
       <p>{{ shown.placing.if_wrong }}</p>
     </details>
   </div>
-  <p v-else class="text serif">
-    All rings are in. Hang the clasp in the last row, or shut it round to the first.
-  </p>
+  <p v-else class="text serif">All rings are in. Hang the clasp in the last row, or join it to the first.</p>
 </template>
 
 <style scoped>

@@ -33,7 +33,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
         </button>
       </span>
       <span class="key quiet">
-        <span class="mark cannot" /> cannot <span class="mark stiff" /> stiff
+        <span class="mark cannot" /> not possible <span class="mark stiff" /> stiff
         <span class="mark usual" /> usual <span class="mark loose" /> loose
         <span class="mark floppy" /> floppy
       </span>

@@ -20,7 +20,7 @@ const { data: misfit, error } = useQuery({
 
 <template>
   <section class="causes" aria-label="Causes" data-test="causes">
-    <h2>Why number {{ pieceN }} came out so</h2>
+    <h2>Why number {{ pieceN }} came out like this</h2>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <template v-else-if="misfit">
       <p class="told" data-test="cause-told">

@@ -106,7 +106,7 @@ async function readCaliper() {
   }
   told.value = `${shows.simulated ? 'The simulated caliper shows' : 'The caliper shows'} ${shows.told}`
   if (!shows.steady) {
-    faults.value = ['Nothing was kept: the reading is jumpy.']
+    faults.value = ['Not saved: the reading isn’t steady.']
     return
   }
   await keep({ value: shows.mm, from: shows.simulated ? 'simulated' : 'caliper' })
@@ -116,15 +116,13 @@ async function setAside(reading_n: number, aside: boolean) {
   try {
     const body = { reading_n, aside }
     take(await data(api.POST('/api/checks/{id}/aside', { params: path.value, body })))
-    notice.say(aside ? 'Set aside: it counts for nothing now.' : 'Taken in again.', () =>
-      setAside(reading_n, !aside),
-    )
+    notice.say(aside ? 'Set aside. It no longer counts.' : 'Counts again.', () => setAside(reading_n, !aside))
   } catch (thrown) {
     notice.fail(thrown)
   }
 }
 
-const verdicts = { pass: 'passes', rework: 'put it right', reject: 'set it apart' }
+const verdicts = { pass: 'passes', rework: 'fix it', reject: 'set it apart' }
 const keys = computed(() => {
   const used = new Set([
     ...(sheet.value?.keys ?? []),
@@ -155,9 +153,9 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
 
 <template>
   <div class="page check">
-    <p class="crumb no-print"><router-link to="/check">What is measured</router-link></p>
+    <p class="crumb no-print"><router-link to="/check">Measurements</router-link></p>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!view" class="quiet" role="status">Looking…</p>
+    <p v-else-if="!view" class="quiet" role="status">Loading…</p>
     <template v-else-if="sheet && check">
       <h1>{{ view.entry.name }}</h1>
       <p class="quiet sentence">{{ view.entry.sentence }}</p>
@@ -185,12 +183,12 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                 class="field num"
                 inputmode="decimal"
                 autocomplete="off"
-                :aria-label="`What ${dimension.what} measures`"
-                placeholder="what it shows"
+                :aria-label="`${dimension.what}, measured`"
+                placeholder="reading"
                 data-test="reading"
               />
               <v-btn type="submit" size="large" :disabled="!typed.trim() || busy" data-test="keep-reading"
-                >Keep</v-btn
+                >Save reading</v-btn
               >
               <v-btn
                 size="large"
@@ -214,7 +212,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
               >
             </div>
           </template>
-          <p v-else class="which serif" data-test="all-measured">All of it is measured.</p>
+          <p v-else class="which serif" data-test="all-measured">Everything is measured.</p>
           <p v-if="told" class="quiet" role="status" data-test="caliper-told">{{ told }}</p>
           <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
           <div v-if="came?.one" class="came" :class="came.one.judged.verdict" role="status" data-test="came">
@@ -225,7 +223,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
               <b>{{ verdicts[came.one.judged.verdict] }}</b>
               <template v-if="came.one.judged.verdict !== 'pass'">. {{ came.one.judged.told }}</template>
               <template v-if="came.one.jumpy">
-                Its readings lie far apart: measure it again, or set one aside.</template
+                Its readings are far apart: measure it again, or set one aside.</template
               >
             </span>
           </div>
@@ -256,7 +254,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
             <tr>
               <th>Number</th>
               <th v-for="one in keys" :key="one.key" class="right">{{ one.what }}</th>
-              <th>What comes of it</th>
+              <th>Results</th>
             </tr>
           </thead>
           <tbody>

@@ -92,10 +92,10 @@ async function begin() {
   const chosen = piece.value
   const pieces_n = countOf(count.value)
   faults.value = !chosen
-    ? ['Say which piece is measured.']
+    ? ['Choose the piece to measure.']
     : pieces_n
       ? []
-      : [`“${count.value}” is no number of pieces: write 1 to 5000.`]
+      : [`“${count.value}” is not a number of pieces. Enter 1 to 5,000.`]
   if (!chosen || !pieces_n) return
   try {
     const trial =
@@ -115,7 +115,7 @@ async function begin() {
       trial: trial && { blank_mm: trial.blank_mm, over_mm: trial.over_mm ?? 0 },
     }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
-    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    notice.did(`Started: ${entry.name}.`, undo, refresh)
     await router.push(`/check/${entry.id}`)
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => fault.sentence)
@@ -127,7 +127,7 @@ async function putAway(id: number, revision: number, name: string) {
     const { undo } = await data(
       api.POST('/api/checks/{id}/archive', { params: { path: { id } }, body: { revision, archived: true } }),
     )
-    notice.did(`Put away: ${name}. It teaches nothing now.`, undo, refresh)
+    notice.did(`Archived: ${name}. It no longer counts.`, undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -151,14 +151,14 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
       aria-label="How many"
       data-test="check-count"
     />
-    <select v-model="what" class="word" aria-label="What of it" data-test="check-what">
+    <select v-model="what" class="word" aria-label="What kind" data-test="check-what">
       <option v-for="way in ways" :key="way.word" :value="way.word">{{ way.says }}</option>
     </select>
     of <PiecePicker v-model="piece" label="a piece" :also="onTheBench" />,
-    <select v-model="lot" class="word" aria-label="Off which lot" data-test="check-lot">
-      <option value="">off a spool not named</option>
+    <select v-model="lot" class="word" aria-label="From which lot" data-test="check-lot">
+      <option value="">lot not known</option>
       <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">
-        off lot {{ one.lot_n }}, {{ one.name }}
+        lot {{ one.lot_n }}, {{ one.name }}
       </option>
     </select>
     <template v-if="what === 'trial'">
@@ -167,7 +167,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
         v-model="blank"
         class="word short"
         placeholder="how long"
-        aria-label="Blank that was cut, flush to flush"
+        aria-label="Blank as cut, flush to flush"
         data-test="trial-blank"
       />
       with
@@ -175,7 +175,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
         v-model="over"
         class="word short"
         placeholder="nothing"
-        aria-label="Wire left over; with a minus where it was missing"
+        aria-label="Wire left over; with a minus if it was too short"
         data-test="trial-over"
       />
       over</template
@@ -185,7 +185,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
     >
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
     <span v-if="what === 'trial'" class="quiet hint"
-      >Over: what had to be trimmed off the end. Where wire was missing, write it with a minus.</span
+      >Left over: what you trimmed off the end. If it was too short, enter a minus.</span
     >
   </form>
 
@@ -193,19 +193,19 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
     v-if="all.length || find"
     v-model="find"
     class="find no-print"
-    label="Find a check"
+    label="Find a measurement"
     type="search"
     autocomplete="off"
     hide-details
     data-test="find-check"
   />
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!checks" class="quiet" role="status">Looking…</p>
+  <p v-else-if="!checks" class="quiet" role="status">Loading…</p>
   <p v-else-if="!all.length" class="empty" data-test="no-checks">
-    <template v-if="find">Nothing measured is called so.</template>
+    <template v-if="find">No measurement has that name.</template>
     <template v-else
-      >Nothing was measured yet. One coil, measured once, tells how its spool springs: the next plan off it
-      takes the right rod. Begin with the sentence above.</template
+      >Nothing measured yet. Measure one coil, and the next plan from that spool chooses the right rod. Start
+      with the sentence above.</template
     >
   </p>
   <ul v-else class="pieces checks" data-test="checks">
@@ -222,7 +222,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
         :of="row.name"
         :acts="[
           {
-            label: 'Put away',
+            label: 'Archive',
             test: 'put-away-check',
             act: () => putAway(row.id, row.revision, row.name),
           },

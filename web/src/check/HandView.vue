@@ -36,7 +36,7 @@ async function takeOver() {
     }
   }
   await put(own.value!.hand)
-  notice.say('Plans reckon with your own hand now.', () => put(before))
+  notice.say('Plans now use your own consistency.', () => put(before))
 }
 
 /** The history, page by page. */
@@ -54,7 +54,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!own" class="quiet" role="status">Looking…</p>
+  <p v-else-if="!own" class="quiet" role="status">Loading…</p>
   <div v-else class="two">
     <section>
       <h2>Where the ± of a ring comes from</h2>
@@ -63,16 +63,16 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         <thead>
           <tr>
             <th>Source</th>
-            <th class="right">Here</th>
-            <th class="right">Handbook</th>
-            <th class="right">Of all</th>
+            <th class="right">Yours</th>
+            <th class="right">Usual</th>
+            <th class="right">Share</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="one in own.sources" :key="one.source">
             <td>
               {{ one.shown }}
-              <span class="quiet">{{ one.seen_n ? `seen ${one.seen_n} times` : 'not measured' }}</span>
+              <span class="quiet">{{ one.seen_n ? `measured ${one.seen_n} times` : 'not measured' }}</span>
             </td>
             <td class="right num">{{ across(one.mm) }}</td>
             <td class="right">{{ across(one.handbook_mm) }}</td>
@@ -81,7 +81,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         </tbody>
       </table>
       <p v-if="!seen" class="quiet">
-        Nothing says yet how even your hand is: measure a few coils or rings, three readings each.
+        Not measured yet. Measure a few coils or rings, three readings each, to see how consistent you are.
       </p>
       <v-btn
         v-else
@@ -91,22 +91,20 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         :disabled="taken"
         data-test="take-hand"
         @click="takeOver"
-        >{{ taken ? 'Plans reckon with it' : 'Reckon plans with my own hand' }}</v-btn
+        >{{ taken ? 'Used by plans' : 'Use my consistency in plans' }}</v-btn
       >
     </section>
     <section>
-      <h2>How long steps take here</h2>
-      <p v-if="paces?.length" class="quiet">
-        Sittings are reckoned by these, and so is what a step asks of the hands.
-      </p>
+      <h2>How long steps take you</h2>
+      <p v-if="paces?.length" class="quiet">The schedule uses these times.</p>
       <p v-if="!paces?.length" class="quiet">
-        The Bench learns it: once four pieces of a batch are through a step, its minutes are known.
+        Learned at the bench: once four pieces of a batch have passed a step, its time is known.
       </p>
       <table v-else class="ledger" data-test="paces">
         <thead>
           <tr>
             <th>Step</th>
-            <th class="right">Against what is reckoned</th>
+            <th class="right">Compared with usual</th>
             <th class="right">From, to</th>
             <th class="right">Batches</th>
           </tr>
@@ -127,7 +125,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
   <ToleranceList class="passes" />
   <section v-if="history?.total" class="history" data-test="history">
     <h2>
-      All that was ever read <span class="quiet">{{ history.total }} readings</span>
+      All readings <span class="quiet">{{ history.total }} readings</span>
     </h2>
     <table class="ledger">
       <tbody>

@@ -48,7 +48,7 @@ async function attempt(work: (entry: PlierEntry, rolled: Loop[]) => Promise<void
   told.value = ''
   faults.value = []
   if (!chosen.value || !lot.value) {
-    faults.value = ['Say which pliers, and which wire the loops are of.']
+    faults.value = ['Choose the pliers and the wire of the loops.']
     return
   }
   try {
@@ -73,7 +73,7 @@ const calibrate = () =>
       await refreshDesks()
     }
     await refresh()
-    notice.did(`The ${entry.name} goes by your loops now: all marks follow.`, undo, refresh)
+    notice.did(`The ${entry.name} is calibrated with your loops. All marks follow.`, undo, refresh)
   })
 
 const wear = () =>
@@ -86,7 +86,7 @@ const wear = () =>
 
 <template>
   <p v-if="pliers && !tapered.length" class="empty">
-    No tapered pliers are in the drawer. <router-link to="/tools">Add yours</router-link>
+    You have no tapered pliers listed. <router-link to="/tools">Add yours</router-link>
   </p>
   <form v-else class="serif sentence" data-test="jaws" @submit.prevent="wear">
     On the
@@ -135,15 +135,15 @@ const wear = () =>
     />.
     <span class="acts">
       <v-btn type="submit" variant="flat" color="primary" data-test="jaw-wear">Has the mark slipped?</v-btn>
-      <v-btn data-test="jaw-calibrate" @click="calibrate">Calibrate the jaw by the two</v-btn>
+      <v-btn data-test="jaw-calibrate" @click="calibrate">Calibrate the jaw with both</v-btn>
     </span>
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
   </form>
   <p v-if="told" class="told" role="status" data-test="jaw-told">{{ told }}</p>
   <section v-if="tapered.length" class="seen" data-test="jaws-seen">
-    <h2>What measured pieces say of their marks</h2>
+    <h2>What your measurements say about the marks</h2>
     <p v-if="seen && !seen.length" class="quiet">
-      Nothing yet: once three loops of a piece that is planned on them were measured, pliers stand here.
+      Nothing yet. Measure three loops of a piece made on these pliers, and they appear here.
     </p>
     <dl v-else>
       <template v-for="one in seen" :key="one.plier">
@@ -155,8 +155,8 @@ const wear = () =>
     </dl>
   </section>
   <p class="quiet hint">
-    Loops spring open as they are let go; that is taken off before the jaw is reckoned. Marks wear off and
-    pliers differ: two loops tell where on this jaw each size is.
+    Loops spring open when you let go; that is taken into account. Marks wear off and pliers differ: two loops
+    show where each size is on this jaw.
   </p>
 </template>
 

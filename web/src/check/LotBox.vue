@@ -34,18 +34,17 @@ async function planWith() {
     </h2>
     <p class="told" data-test="lot-told">{{ known.told }}</p>
     <p v-if="known.rod && known.measured_n" data-test="lot-rod">
-      A ring of {{ across(known.rod.inside_mm) }} inside now takes the <b>{{ known.rod.now }}</b><template
+      A ring {{ across(known.rod.inside_mm) }} inside now needs the <b>{{ known.rod.now }}</b><template
         v-if="other"
       >
         instead of the {{ known.rod.handbook }}</template
       ><template v-if="surer"
-        >: ± {{ across(known.rod.now_mm) }} where the handbook leaves ±
-        {{ across(known.rod.handbook_mm) }}</template
+        >: ± {{ across(known.rod.now_mm) }} instead of ± {{ across(known.rod.handbook_mm) }}</template
       >.
       <v-btn class="no-print" data-test="plan-with-lot" @click="planWith">Plan with it</v-btn>
     </p>
     <router-link v-if="!open && known.measured_n" class="no-print" :to="`/check/lots?lot=${lotN}`"
-      >All that was measured of it</router-link
+      >All its measurements</router-link
     >
   </section>
 </template>

@@ -13,7 +13,7 @@ const within = (spread: number) => (100 * spread).toFixed(0)
 const per = (factor: number) => 100 * (factor - 1)
 const described = computed(
   () =>
-    `Springing against the handbook. The handbook leaves ± ${within(props.known.handbook_spread)} %. ${props.known.points
+    `Springback compared with usual. Usual spread ± ${within(props.known.handbook_spread)} %. ${props.known.points
       .map(
         (point, i) =>
           `Measurement ${i + 1}: ${per(point.flow).toFixed(0)} % ± ${(100 * point.spread).toFixed(0)} %`,
@@ -91,7 +91,7 @@ const option = computed(() => {
       interval: 1,
       axisLabel: { ...text, formatter: (at: number) => (at > 0 && at <= n ? String(at) : '') },
     },
-    yAxis: { ...axis, name: 'springs more, %', nameGap: 44, min: -edge, max: edge },
+    yAxis: { ...axis, name: 'springs back more, %', nameGap: 44, min: -edge, max: edge },
     series: [
       ...band('handbook', 1 - handbook_spread, 1 + handbook_spread, String(colours.quiet), 0.16),
       ...band('now', flow - spread, flow + spread, String(colours.primary), 0.3),
@@ -104,7 +104,7 @@ const option = computed(() => {
           symbol: 'none',
           silent: true,
           data: [
-            name(`handbook ± ${within(handbook_spread)} %`, 1, String(colours.quiet)),
+            name(`usual ± ${within(handbook_spread)} %`, 1, String(colours.quiet)),
             name('now', flow, String(colours.primary)),
           ],
         },

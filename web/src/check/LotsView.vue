@@ -28,15 +28,15 @@ const { data: known } = useQuery({
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!lots" class="quiet" role="status">Looking…</p>
+  <p v-else-if="!lots" class="quiet" role="status">Loading…</p>
   <p v-else-if="!lots.length" class="empty">
-    No wire lies on the rack. Once a spool is there, one measured coil tells how it springs.
-    <router-link to="/rack">Lay a spool on the rack</router-link>
+    No wire in stock yet. Once a spool is there, one measured coil shows how it springs back.
+    <router-link to="/rack">Add wire</router-link>
   </p>
   <div v-else class="lots">
     <nav class="list" aria-label="Lots">
       <p v-if="!measured.length" class="empty" data-test="no-lots">
-        No lot was measured yet: all plans go by the handbook’s ± 15 %.
+        No lot measured yet: plans use the usual ± 15 %.
         <router-link to="/check">Measure a coil</router-link>
       </p>
       <router-link
@@ -61,11 +61,11 @@ const { data: known } = useQuery({
       <ul class="points">
         <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
           <router-link :to="`/check/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>
-          <span class="num">{{ across(point.inside_mm) }}</span> inside, where the handbook says
+          <span class="num">{{ across(point.inside_mm) }}</span> inside, usually
           {{ across(point.handbook_mm) }}
           <template v-if="point.aside">, set aside</template>
           <template v-else-if="point.outlier"
-            >, does not go with the others: measure it again, or set it aside there</template
+            >, looks wrong: measure it again, or set it aside there</template
           >
         </li>
       </ul>

@@ -29,7 +29,7 @@ watch(
 
 async function match() {
   const n = countOf(size.value)
-  faults.value = n ? [] : [`“${size.value}” is no number of pieces: write 2 for pairs.`]
+  faults.value = n ? [] : [`“${size.value}” is not a number of pieces. Enter 2 for pairs.`]
   if (!n) return
   try {
     const body = { keys: chosen.value, size: n }
@@ -46,21 +46,21 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
 
 <template>
   <section class="match" data-test="match">
-    <h2>Which go together</h2>
+    <h2>Match pairs</h2>
     <form class="serif sentence no-print" @submit.prevent="match">
       Sets of
       <input
         v-model="size"
         class="word"
         inputmode="numeric"
-        aria-label="How many go together"
+        aria-label="Pieces in a set"
         data-test="set-size"
       />
-      alike in
+      the same in
       <label v-for="one in measurable()" :key="one.key" class="option">
         <input v-model="chosen" type="checkbox" :value="one.key" /> {{ one.what }}
       </label>
-      <v-btn type="submit" variant="flat" color="primary" data-test="match-them">Match them</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" data-test="match-them">Match</v-btn>
     </form>
     <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
     <template v-if="matching">
@@ -68,7 +68,7 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
         <li v-for="set in matching.sets" :key="set.pieces_n.join()" :class="{ watch: !set.passes }">
           <span class="num">{{ set.pieces_n.join(' + ') }}</span>
           <span class="quiet">{{ across(set.mismatch_mm) }} apart in {{ nameOf(set.worst) }}</span>
-          <span v-if="!set.passes">further than you let pass</span>
+          <span v-if="!set.passes">more than you allow</span>
         </li>
       </ul>
       <p v-if="matching.left_over_n.length" data-test="left-over">
@@ -77,8 +77,8 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
       <p class="quiet">
         {{
           matching.least
-            ? 'No other way of matching them has a smaller sum of differences.'
-            : 'No swap of two pieces would make it better.'
+            ? 'No other matching has smaller differences.'
+            : 'Swapping any two pieces would not make it better.'
         }}
       </p>
     </template>

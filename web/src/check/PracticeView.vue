@@ -21,7 +21,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
   try {
     const body = { name, piece, of, pieces_n, drill }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
-    notice.did(`Begun: ${entry.name}.`, undo, () => queries.invalidateQueries())
+    notice.did(`Started: ${entry.name}.`, undo, () => queries.invalidateQueries())
     await router.push(`/check/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
@@ -30,17 +30,17 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
 </script>
 
 <template>
-  <p class="quiet lead">In copper first: it forgives, and tells as much of the hand as silver does.</p>
+  <p class="quiet lead">Use copper first: it forgives, and shows as much about your hands as silver.</p>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!drills" class="quiet" role="status">Looking…</p>
+  <p v-else-if="!drills" class="quiet" role="status">Loading…</p>
   <div v-else class="drills">
     <section v-for="drill in drills" :key="drill.drill" :data-test="`drill-${drill.drill}`">
       <h2 class="serif">{{ drill.name }}</h2>
       <p>{{ drill.told }}</p>
       <p class="quiet">
-        To come under: ± <span class="num">{{ across(drill.target_mm) }}</span>
+        Goal: ± <span class="num">{{ across(drill.target_mm) }}</span>
       </p>
-      <v-btn variant="flat" color="primary" data-test="begin-drill" @click="begin(drill)">Begin a set</v-btn>
+      <v-btn variant="flat" color="primary" data-test="begin-drill" @click="begin(drill)">Start a set</v-btn>
       <p v-if="drill.progress" class="progress" data-test="progress">{{ drill.progress }}</p>
       <ul v-if="drill.sets.length" class="sets">
         <li v-for="set in drill.sets" :key="set.check">

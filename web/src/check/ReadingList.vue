@@ -41,7 +41,7 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: 'simulated cali
                 density="compact"
                 data-test="set-aside"
                 @click="emit('aside', one.reading_n, !one.aside)"
-                >{{ one.aside ? 'Take in again' : 'Set aside' }}</v-btn
+                >{{ one.aside ? 'Count again' : 'Set aside' }}</v-btn
               >
             </td>
           </tr>

@@ -19,12 +19,12 @@ const by = ref('')
 const faults = ref<string[]>([])
 const rescues = ref<Rescues | null>(null)
 const mishaps: { word: WentWrong['wrong']; says: string; by: string }[] = [
-  { word: 'cut-short', says: 'the blank was cut short', by: 'how much' },
-  { word: 'end-starved', says: 'the end ran out before the last bend', by: 'how much is missing' },
-  { word: 'eye-too-large', says: 'the eye came out too large', by: 'how much larger' },
-  { word: 'spiral-loose', says: 'the spiral came out loose', by: 'how far apart its turns lie' },
-  { word: 'turns-lifted', says: 'more than one turn was lifted', by: 'how many turns' },
-  { word: 'over-hammered', says: 'it was hammered too thin', by: 'how thick it is now' },
+  { word: 'cut-short', says: 'cut too short', by: 'how much' },
+  { word: 'end-starved', says: 'ran out of wire before the last bend', by: 'how much is missing' },
+  { word: 'eye-too-large', says: 'the eye is too large', by: 'how much larger' },
+  { word: 'spiral-loose', says: 'the spiral is loose', by: 'the gap between its turns' },
+  { word: 'turns-lifted', says: 'more than one turn lifted', by: 'how many turns' },
+  { word: 'over-hammered', says: 'hammered too thin', by: 'how thick it is now' },
 ]
 
 /** The steps it is made in; it went wrong at one of them. */
@@ -71,7 +71,7 @@ async function look() {
   faults.value = []
   const purpose = piece.value?.purpose
   if (!purpose || !('finding' in purpose)) {
-    faults.value = ['Choose a finding. Of rings nothing is lost but the ring itself.']
+    faults.value = ['Choose a finding. If a ring goes wrong, only that ring is lost.']
     return
   }
   try {
@@ -107,14 +107,14 @@ async function open(request: Rescues['options'][number]['request']) {
       data-test="wrong-by"
     />,
     <select v-model="at" class="word" aria-label="At which step" data-test="wrong-at">
-      <option value="">seen where it usually is</option>
-      <option value="0">seen before anything was bent</option>
+      <option value="">noticed where it usually is</option>
+      <option value="0">noticed before any bend</option>
       <option v-for="step in steps ?? []" :key="step.step_n" :value="String(step.step_n)">
-        seen at step {{ step.step_n }}, {{ step.named }}
+        noticed at step {{ step.step_n }}, {{ step.named }}
       </option></select
     >.
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now"
-      >What can it become</v-btn
+      >What can I make of it?</v-btn
     >
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
   </form>
@@ -123,14 +123,14 @@ async function open(request: Rescues['options'][number]['request']) {
       <li v-for="one in rescues.options" :key="one.told">
         <PieceSketch class="sketch" :colour="rescues.colour" :drawing="{ ...one.drawing, dimensions: [] }" />
         <p>{{ one.told }}</p>
-        <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">Draw it</v-btn>
+        <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">Open the drawing</v-btn>
       </li>
     </ul>
-    <p v-if="!rescues.options.length" class="watch">Nothing of this pattern can be made of what is left.</p>
+    <p v-if="!rescues.options.length" class="watch">Nothing of this kind can be made from what is left.</p>
     <p>{{ rescues.scrap }}</p>
   </template>
   <p v-else class="empty quiet">
-    Cut short, an eye too large, two turns lifted: what is left of the wire often still makes a good piece.
+    Cut short, an eye too large, two turns lifted: what is left often still makes a good piece.
   </p>
 </template>
 

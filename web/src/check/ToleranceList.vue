@@ -22,9 +22,9 @@ const kinds = [
   { key: 'ring_mm', label: 'Inside of a ring or coil' },
   { key: 'loop_mm', label: 'Inside of a loop or bend' },
   { key: 'length_mm', label: 'A length' },
-  { key: 'gap_mm', label: 'The gap of something closed' },
+  { key: 'gap_mm', label: 'The gap of a closed loop or ring' },
   { key: 'wire_mm', label: 'The wire' },
-  { key: 'pair_mm', label: 'The two of a pair, from each other' },
+  { key: 'pair_mm', label: 'Difference within a pair' },
 ] as const
 const tolerances = computed(() => settings.settings.tolerances)
 
@@ -45,7 +45,7 @@ const keep = () =>
     const kept = Object.fromEntries(kinds.map(({ key }) => [key, read[`tolerances.${key}`]])) as Tolerances
     await settings.keep({ tolerances: kept })
     open.value = false
-    notice.say('Noted what you let pass.', () =>
+    notice.say('Tolerances saved.', () =>
       settings.keep({ tolerances: before }).catch((thrown: unknown) => notice.fail(thrown)),
     )
   })
@@ -53,7 +53,7 @@ const keep = () =>
 
 <template>
   <section>
-    <h2>What passes</h2>
+    <h2>Tolerances</h2>
     <table class="ledger" data-test="tolerances">
       <tbody>
         <tr v-for="{ key, label } in kinds" :key="key">
@@ -65,8 +65,8 @@ const keep = () =>
     <v-btn class="no-print" data-test="change-tolerances" @click="edit">Change</v-btn>
     <PaperDialog
       v-model="open"
-      title="What passes"
-      name="What you let pass"
+      title="Tolerances"
+      name="How far off still passes"
       :width="440"
       does="Keep"
       test="keep-tolerances"
@@ -78,7 +78,7 @@ const keep = () =>
         v-model="texts[`tolerances.${key}`]"
         :name="`tolerances.${key}`"
         :label="label"
-        hint="as is usual if left out"
+        hint="usual if left empty"
         :data-test="key"
       />
     </PaperDialog>

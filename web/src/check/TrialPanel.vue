@@ -14,7 +14,7 @@ const queries = useQueryClient()
 const notice = useNotice()
 const { across } = useAmounts()
 const overOf = (mm: number) =>
-  Math.abs(mm) < 0.05 ? 'nothing over' : `${across(Math.abs(mm))} ${mm > 0 ? 'over' : 'missing'}`
+  Math.abs(mm) < 0.05 ? 'nothing left over' : `${across(Math.abs(mm))} ${mm > 0 ? 'over' : 'missing'}`
 const refresh = () => queries.invalidateQueries()
 
 /** What was over is known only once the piece is bent: it is written down here. */
@@ -57,7 +57,7 @@ async function accept() {
     const params = { path: { id: props.view.entry.id } }
     const body = { pattern: pattern.value!, revision: kept.value!.revision }
     const { entry, undo } = await data(api.POST('/api/checks/{id}/accept', { params, body }))
-    notice.did(`“${entry.name}” is cut so from now on; the revision before is kept.`, undo, refresh)
+    notice.did(`“${entry.name}” is cut like this from now on. The earlier revision is kept.`, undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -70,7 +70,7 @@ async function again() {
   try {
     const body = { ...record, name, trial, keys: record.keys ?? [] }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
-    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    notice.did(`Started: ${entry.name}.`, undo, refresh)
     await router.push(`/check/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
@@ -92,11 +92,11 @@ async function again() {
         v-model="over"
         class="word"
         placeholder="nothing"
-        aria-label="Wire left over; with a minus where it was missing"
+        aria-label="Wire left over; with a minus if it was too short"
         data-test="note-over"
         @change="note"
       />
-      over at the end <span class="quiet">(with a minus where it was missing).</span>
+      left over at the end <span class="quiet">(with a minus if it was too short).</span>
       <span v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</span>
     </form>
     <p v-if="view.sheet.trials_before?.length" class="quiet" data-test="trials-before">
@@ -105,7 +105,7 @@ async function again() {
         ><template v-if="i">; </template>{{ across(one.blank_mm) }}, {{ overOf(one.over_mm ?? 0) }}</template
       >.
     </p>
-    <p v-if="next.good">This one came out as it should.</p>
+    <p v-if="next.good">This one came out right.</p>
     <div class="acts no-print">
       <v-btn data-test="next-trial" @click="again">Try the next blank</v-btn>
       <v-btn
@@ -115,9 +115,9 @@ async function again() {
         :disabled="!kept"
         data-test="accept-trial"
         @click="accept"
-        >Cut “{{ kept?.name ?? '' }}” so from now on</v-btn
+        >Cut “{{ kept?.name ?? '' }}” like this from now on</v-btn
       >
-      <span v-else class="quiet">Keep the pattern to accept what the trial has shown.</span>
+      <span v-else class="quiet">Save the finding first to use what the trial showed.</span>
     </div>
   </section>
 </template>

@@ -68,12 +68,10 @@ async function bringIn(event: Event) {
     ] as const
     const said = brought.filter(([n]) => n > 0).map(([n, one, several]) => `${n} ${n === 1 ? one : several}`)
     emit('brought')
-    const here = answer.already_n ? ` ${answer.already_n} were kept already and are left alone.` : ''
+    const here = answer.already_n ? ` ${answer.already_n} were saved already and are left as they are.` : ''
     if (said.length)
-      notice.did(`Brought in ${said.join(', ')} from ${file.name}.${here}`, answer.undo, () =>
-        emit('brought'),
-      )
-    else notice.say(`All of ${file.name} is kept already; nothing was changed.`)
+      notice.did(`Imported ${said.join(', ')} from ${file.name}.${here}`, answer.undo, () => emit('brought'))
+    else notice.say(`Everything in ${file.name} is here already. Nothing was changed.`)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -81,28 +79,28 @@ async function bringIn(event: Event) {
 </script>
 
 <template>
-  <v-btn data-test="import" :disabled="busy" @click="chooser?.click()">Bring in</v-btn>
+  <v-btn data-test="import" :disabled="busy" @click="chooser?.click()">Import</v-btn>
   <p v-if="busy" class="coming" role="status" data-test="coming">
     <v-progress-linear
       :model-value="(share ?? 0) * 100"
       :indeterminate="share === null"
       color="primary"
-      aria-label="How far the workshop has come in"
+      aria-label="Import progress"
     />
-    {{ share === null ? 'Sending the file' : `Bringing the workshop in, ${Math.floor(share * 100)} %` }}
+    {{ share === null ? 'Sending the file' : `Importing the workshop, ${Math.floor(share * 100)} %` }}
   </p>
   <input
     ref="chooser"
     class="visually-hidden"
     type="file"
     accept=".json,.jsonl,application/json"
-    aria-label="File to bring in"
+    aria-label="File to import"
     tabindex="-1"
     data-test="import-file"
     @change="bringIn"
   />
   <section v-if="faults.length" class="import stop" role="alert" data-test="import-faults">
-    <p><b>Nothing was brought in.</b> Mend these and try again:</p>
+    <p><b>Nothing was imported.</b> Fix these and try again:</p>
     <ul>
       <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.sentence">
         <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}

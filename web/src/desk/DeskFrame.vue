@@ -32,7 +32,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
     <div class="table">
       <div class="left">
         <slot name="sentence" />
-        <dl v-if="bench.length" class="bench" aria-label="What the bench needs" data-test="bench">
+        <dl v-if="bench.length" class="bench" aria-label="Tools needed" data-test="bench">
           <div v-for="one in bench" :key="one.label">
             <dt>{{ one.label }}</dt>
             <dd class="num">{{ one.value }}</dd>
@@ -52,7 +52,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
             <slot name="tools" />
           </DeskTools>
           <span v-if="desk.kept" class="quiet of" data-test="kept-as">
-            {{ desk.kept.name }}<template v-if="desk.changed">, changed since it was kept</template>
+            {{ desk.kept.name }}<template v-if="desk.changed">, changed since saved</template>
           </span>
           <span class="states" role="group" aria-label="What is shown">
             <button

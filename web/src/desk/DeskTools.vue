@@ -14,8 +14,8 @@ const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>
 </script>
 
 <template>
-  <v-btn variant="flat" color="primary" :disabled="!sound" data-test="keep" @click="emit('keep')">Keep</v-btn>
-  <PaperMenu says="Take away" :disabled="!sound" test="take-away">
+  <v-btn variant="flat" color="primary" :disabled="!sound" data-test="keep" @click="emit('keep')">Save</v-btn>
+  <PaperMenu says="Print or export" :disabled="!sound" test="take-away">
     <button
       v-for="{ file, says, hint } in files"
       :key="file"

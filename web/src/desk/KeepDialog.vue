@@ -63,7 +63,7 @@ async function keep(asNew: boolean) {
     const undo = await props.desk.keep(name.value, note.value, asNew)
     open.value = false
     emit('kept')
-    if (undo !== null) notice.did(`Kept as “${name.value}”.`, undo, () => emit('undone'))
+    if (undo !== null) notice.did(`Saved as “${name.value}”.`, undo, () => emit('undone'))
   } catch (thrown) {
     current.value = standing(thrown) as typeof current.value
     if (!current.value) take(thrown)
@@ -76,9 +76,9 @@ async function keep(asNew: boolean) {
 <template>
   <PaperDialog
     v-model="open"
-    :title="`Keep this ${noun}`"
+    :title="`Save this ${noun}`"
     :width="520"
-    :does="desk.kept ? 'Keep the change' : 'Keep'"
+    :does="desk.kept ? 'Save changes' : 'Save'"
     test="keep-confirm"
     :busy="busy"
     @submit="keep(!desk.kept)"
@@ -86,7 +86,7 @@ async function keep(asNew: boolean) {
     <p class="serif quiet">{{ desk.sheet?.text }}</p>
     <PaperField v-model="name" name="name" label="Name" autofocus maxlength="80" data-test="plan-name" />
     <p v-if="alike" class="watch" role="status" data-test="alike">
-      “{{ alike.name }}” is kept already: {{ alike.sentence }} Two of one name are hard to tell apart.
+      “{{ alike.name }}” is saved already: {{ alike.sentence }} Two with one name are hard to tell apart.
     </p>
     <PaperField v-model="note" name="note" label="Note" lines data-test="plan-note" />
     <BothVersions
@@ -103,7 +103,7 @@ async function keep(asNew: boolean) {
     </BothVersions>
     <template #acts>
       <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)">
-        Keep as a new {{ noun }}
+        Save as a new {{ noun }}
       </v-btn>
     </template>
   </PaperDialog>

@@ -80,7 +80,7 @@ async function closed(escaped: boolean) {
   if (!escaped && why === undefined) return props.desk.remember(from as R)
   try {
     await props.desk.set(from as R, false)
-    if (!escaped) notice.say(`Left as it was. ${why}`)
+    if (!escaped) notice.say(`Not changed. ${why}`)
   } catch (thrown) {
     notice.fail(thrown)
   }

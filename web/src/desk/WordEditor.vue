@@ -218,7 +218,7 @@ onMounted(async () => {
         aria-label="Find among these"
       />
       <p v-if="choices.length && !listed.length" class="quiet says">
-        None of these is called so; what is typed is taken as it stands.
+        No match. What you typed is used as it is.
       </p>
       <div ref="list" v-one-stop="'.choice'" class="choices">
         <button

@@ -50,7 +50,11 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
     attempt(async () => {
       const { undo } = await shelf.archive(id, { revision, archived: !archived })
       await shelf.refresh()
-      notice.did(`“${record.name}” was ${archived ? 'taken out again' : 'put away'}.`, undo, shelf.refresh)
+      notice.did(
+        `“${record.name}” was ${archived ? 'restored from the archive' : 'archived'}.`,
+        undo,
+        shelf.refresh,
+      )
     })
 
   const pick = ({ id, record }: ShelfEntry<T>) =>
@@ -68,8 +72,8 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
       { label: 'Rename or change the note', test: 'rename', act: () => renaming(entry) },
       { label: 'Duplicate', test: 'duplicate', act: () => duplicate(entry) },
     ]
-    if (!entry.archived) lines.push({ label: 'Pick to be cut', test: 'pick', act: () => pick(entry) })
-    const away = entry.archived ? 'Take out again' : 'Put away'
+    if (!entry.archived) lines.push({ label: 'Add to cutting plan', test: 'pick', act: () => pick(entry) })
+    const away = entry.archived ? 'Restore' : 'Archive'
     return [...lines, { label: away, test: 'archive', act: () => archive(entry) }]
   }
 

@@ -58,7 +58,7 @@ const read = useDebounceFn(async () => {
 <template>
   <div class="page">
     <section aria-labelledby="gauges">
-      <h1 id="gauges">Wire sizes, both ways</h1>
+      <h1 id="gauges">Wire sizes</h1>
       <div class="both">
         <div>
           <PaperField
@@ -75,7 +75,7 @@ const read = useDebounceFn(async () => {
           </p>
           <p v-else class="quiet about">
             A gauge number means different sizes in different systems, and some countries use none. The mm is
-            what counts: measure with a caliper or micrometer when it matters.
+            what counts: measure with a caliper when it matters.
           </p>
         </div>
         <div>

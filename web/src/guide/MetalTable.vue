@@ -12,7 +12,7 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
 
 <template>
   <section class="metals" aria-labelledby="metals">
-    <h1 id="metals">Metals and the figures plans use</h1>
+    <h1 id="metals">Metals and their figures</h1>
     <p class="quiet">
       Typical handbook values for wrought wire, not a certificate: flow stress ±15 %, stiffness ±3 %,
       temperatures about. Source: metals handbooks (ASM Handbook vol. 2) and wire makers’ sheets; hardening
@@ -24,12 +24,12 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
           <tr>
             <th>Metal</th>
             <th class="right">stiffness, GPa</th>
-            <th class="right">flows at, MPa: soft</th>
+            <th class="right">yields at, MPa: soft</th>
             <th class="right">fully worked</th>
             <th class="right">breaks at strain</th>
             <th class="right">g/cm³</th>
             <th class="right">anneals, °C</th>
-            <th>hot enough when; then</th>
+            <th>how to tell it is hot enough; then</th>
             <th class="right">melts, °C</th>
             <th>joins by</th>
             <th>care</th>

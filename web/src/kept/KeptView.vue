@@ -129,7 +129,7 @@ async function open(entry: KeptPiece) {
 
 <template>
   <div class="page">
-    <h1>Kept</h1>
+    <h1>Saved</h1>
     <div class="bar">
       <PaperField
         v-model="find"
@@ -141,7 +141,7 @@ async function open(entry: KeptPiece) {
         @update:model-value="page = 0"
       />
       <fieldset class="kinds">
-        <legend class="visually-hidden">Which are shown</legend>
+        <legend class="visually-hidden">Show</legend>
         <label v-for="kind in kinds" :key="kind.value" class="option">
           <input
             v-model="which"
@@ -155,31 +155,30 @@ async function open(entry: KeptPiece) {
         </label>
       </fieldset>
       <label class="option">
-        <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> put away
+        <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> archived
       </label>
       <span class="grow" />
       <BringIn @brought="refresh" />
-      <PaperMenu says="Take out" test="take-out">
-        <SaveButton path="/api/kept/all.json" line data-test="take-out-json">All as JSON</SaveButton>
-        <SaveButton path="/api/plans/all.csv" line>The rings as CSV</SaveButton>
+      <PaperMenu says="Print or export" test="take-out">
+        <SaveButton path="/api/kept/all.json" line data-test="take-out-json">Everything as JSON</SaveButton>
+        <SaveButton path="/api/plans/all.csv" line>Rings as CSV</SaveButton>
       </PaperMenu>
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!found" class="quiet" role="status">Fetching what is kept…</p>
+    <p v-else-if="!found" class="quiet" role="status">Loading…</p>
     <p v-else-if="!entries.length" class="empty" data-test="empty">
-      <template v-if="find">Nothing kept here has “{{ find }}” in it.</template>
-      <template v-else-if="archived">Nothing has been put away.</template>
+      <template v-if="find">Nothing saved has “{{ find }}” in it.</template>
+      <template v-else-if="archived">Nothing is archived.</template>
       <template v-else-if="which === 'chains'">
-        No chain is kept yet. Plan one under <router-link to="/chain">Chain</router-link> and press Keep
-        there.
+        No chain saved yet. Plan one under <router-link to="/chain">Chains</router-link> and press Save there.
       </template>
       <template v-else-if="which === 'findings'">
-        No finding is kept yet. Open one under <router-link to="/patterns">Patterns</router-link>, make it
-        yours and press Keep: it stands here then, ready to be made again.
+        No finding saved yet. Open one under <router-link to="/patterns">Findings</router-link>, change it as
+        you like and press Save. It is listed here, ready to make again.
       </template>
       <template v-else>
-        Nothing is kept yet. <router-link to="/rings">Plan some rings</router-link> and press Keep: the plan
-        stands here then, ready to be made again.
+        Nothing saved yet. <router-link to="/rings">Plan some rings</router-link> and press Save. The plan is
+        listed here, ready to make again.
       </template>
     </p>
     <ul v-else v-one-stop class="pieces plans" data-test="plans">
@@ -203,7 +202,7 @@ async function open(entry: KeptPiece) {
             {{ entry.name }}
           </button>
           <span v-if="entry.namesakes_n" class="watch alike" data-test="namesakes">
-            {{ entry.namesakes_n === 1 ? 'another is' : `${entry.namesakes_n} others are` }} called the same
+            {{ entry.namesakes_n === 1 ? 'another has' : `${entry.namesakes_n} others have` }} the same name
           </span>
           <p class="sentence">{{ entry.sentence }}</p>
           <p v-if="entry.note" class="quiet note">{{ entry.note }}</p>

@@ -78,14 +78,14 @@ async function lay({ revision, request }: Revision) {
 <template>
   <PaperDialog v-model="open" title="Revisions" :name="`Revisions of ${kept?.name ?? ''}`" :width="680">
     <p class="quiet">
-      “{{ kept?.name }}” as it was. An earlier one is laid on its desk; it goes over the last one only when
-      you press Keep.
+      Earlier versions of “{{ kept?.name }}”. Open one to look at it; it replaces the last one only when you
+      press Save.
     </p>
     <ol class="list" data-test="revision-list">
       <li v-for="one in revisions ?? []" :key="one.revision" class="one" data-test="revision">
         <div>
           <b>{{ when(one.made_at) }}</b>
-          <span v-if="one.revision === kept?.revision" class="quiet"> as it stands</span>
+          <span v-if="one.revision === kept?.revision" class="quiet"> current</span>
           <span v-if="one.name !== kept?.name" class="quiet"> called “{{ one.name }}”</span>
           <p>{{ one.sentence }}</p>
         </div>

@@ -33,7 +33,7 @@ const at = defineModel<number>({ required: true })
         min="0"
         :max="steps.length - 1"
         step="1"
-        aria-label="Forming, from straight to finished"
+        aria-label="Steps, from straight to finished"
         :aria-valuetext="steps[at] ? `step ${at + 1} of ${steps.length}: ${steps[at]!.named}` : ''"
         data-test="slider"
       />

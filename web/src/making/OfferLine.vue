@@ -10,7 +10,7 @@ const said = computed(() => {
   const { label, chosen, group } = choice
   // An answer to a question is in force; a step put in or left out can be taken back.
   if (!chosen || (group && !choice.step_n && !label.startsWith('leave out'))) return label
-  return label.startsWith('leave out') ? label.replace('leave out', 'do again') : `do not ${label}`
+  return label.startsWith('leave out') ? label.replace('leave out', 'do again') : `don’t ${label}`
 })
 </script>
 

@@ -37,7 +37,7 @@ async function choose(choice: Choice<R>) {
 
 <template>
   <section data-test="steps">
-    <h2 class="question">Do</h2>
+    <h2 class="question">Step</h2>
     <ol v-one-stop>
       <li v-for="(step, i) in steps" :key="step.step_n" :class="{ now: at === i }">
         <button
@@ -69,9 +69,9 @@ async function choose(choice: Choice<R>) {
           </button>
           <template v-if="changing">
             <OfferLine v-for="choice in offers ?? []" :key="choice.label" :choice="choice" @choose="choose" />
-            <p v-if="!offers" class="quiet" role="status">Trying what it would change…</p>
+            <p v-if="!offers" class="quiet" role="status">Checking what it would change…</p>
             <p v-else-if="!offers.length" class="quiet">
-              It follows from the piece: change a word of the sentence, or choose under “Change the making”.
+              Part of the piece: change a word of the sentence, or choose under “Change the method”.
             </p>
           </template>
         </div>

@@ -28,15 +28,15 @@ const keep = () =>
     const params = { path: { id: now.id }, query: { revision: now.revision } }
     const { undo } = await data(api.PUT('/api/bags/{id}', { params, body: texts.value }))
     bag.value = null
-    notice.did('Changed the bag.', undo, () => emit('kept'))
+    notice.did('Bag changed.', undo, () => emit('kept'))
     emit('kept')
   })
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="The bag" does="Keep" test="keep-bag" @submit="keep">
-    <PaperField v-model="texts.name" name="name" label="What is in it" maxlength="80" autofocus />
-    <PaperField v-model="texts.place" name="place" label="Where it lies" maxlength="80" />
+  <PaperDialog v-model="open" title="Bag" does="Keep" test="keep-bag" @submit="keep">
+    <PaperField v-model="texts.name" name="name" label="Contents" maxlength="80" autofocus />
+    <PaperField v-model="texts.place" name="place" label="Where it is" maxlength="80" />
     <PaperField v-model="texts.note" name="note" label="Note" lines maxlength="400" />
   </PaperDialog>
 </template>

@@ -26,7 +26,7 @@ const labelling = ref<number[] | null>(null)
 async function make(pieces_n: number) {
   const params = { path: { id: id.value } }
   const { entry, undo } = await data(api.POST('/api/bags/{id}/again', { params, body: { pieces_n } }))
-  notice.did(`Begun as it was made: ${entry.name}.`, undo, () => queries.invalidateQueries())
+  notice.did(`Started: ${entry.name}, as it was made.`, undo, () => queries.invalidateQueries())
   await router.push(`/bench/${entry.id}`)
 }
 const label = () => save(`/api/bags/${id.value}/files/label.pdf`).catch(notice.fail)
@@ -40,9 +40,9 @@ const filled = computed(() => {
 <template>
   <div class="page" :style="{ '--metal': bag?.colour }">
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!bag" class="quiet" role="status">Opening the bag…</p>
+    <p v-else-if="!bag" class="quiet" role="status">Loading the bag…</p>
     <template v-else>
-      <p class="way"><router-link to="/orders/shelf">The shelf</router-link></p>
+      <p class="way"><router-link to="/orders/shelf">Finished stock</router-link></p>
       <h1>{{ bag.entry.name }}</h1>
       <section class="top">
         <PieceSketch v-if="bag.tasks.length" :drawing="bag.tasks.at(-1)!.drawing" class="drawing" />
@@ -55,7 +55,7 @@ const filled = computed(() => {
             Filled {{ bag.entry.record.filled_on
             }}<template v-if="bag.entry.record.place">, in {{ bag.entry.record.place }}</template
             ><template v-if="bag.entry.record.batch">, batch {{ bag.entry.record.batch }}</template
-            ><template v-if="bag.entry.archived">, off the shelf</template>.
+            ><template v-if="bag.entry.archived">, removed from stock</template>.
             <template v-if="bag.entry.record.note">{{ bag.entry.record.note }}</template>
           </p>
           <p class="does">
@@ -67,8 +67,8 @@ const filled = computed(() => {
           </p>
         </div>
       </section>
-      <h2>As it was made</h2>
-      <p v-if="bag.fault" class="watch">As the workshop is now, its steps cannot be shown: {{ bag.fault }}</p>
+      <h2>How it was made</h2>
+      <p v-if="bag.fault" class="watch">Its steps cannot be shown with your current tools: {{ bag.fault }}</p>
       <ol class="steps" data-test="recipe">
         <li v-for="task in bag.tasks" :key="task.step.step_n">
           <span class="num reads-small">{{ task.reads }}</span>

@@ -35,7 +35,7 @@ async function submit() {
   const done = await attempt(async () => {
     const typed = text.value.trim()
     if (!/^\d{1,7}$/.test(typed) || (!props.none && Number(typed) === 0))
-      throw refused([{ field: 'n', sentence: `“${typed}” is no number of pieces. Write it in figures.` }])
+      throw refused([{ field: 'n', sentence: `“${typed}” is not a number of pieces. Enter a number.` }])
     await props.work(Number(typed))
   })
   busy.value = false

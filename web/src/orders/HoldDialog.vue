@@ -39,14 +39,14 @@ const submit = () =>
     if (!now) return
     const { of, step_n, named, of_n } = now.work
     const at = from.value
-    if (!at) throw refused([{ field: '', sentence: 'There is no later sitting within four weeks.' }])
+    if (!at) throw refused([{ field: '', sentence: 'There is no later session within four weeks.' }])
     const sitting = later.value.find((one) => one.from === at)!
     const when = `${dayOf(sitting.day)}, ${sitting.clock}`
     if (!now.part) await props.hold({ 'not-before': { of, step_n, at } }, `${named}: not before ${when}.`)
     else {
       const first_n = countOf(first.value)
       if (!first_n || first_n >= of_n)
-        throw refused([{ field: 'first_n', sentence: `Of ${of_n}, 1 to ${of_n - 1} can be done first.` }])
+        throw refused([{ field: 'first_n', sentence: `You can do 1 to ${of_n - 1} of the ${of_n} first.` }])
       await props.hold(
         { parted: { of, step_n, first_n, at } },
         `${named}: ${first_n} first, the others ${when}.`,
@@ -59,7 +59,7 @@ const submit = () =>
 <template>
   <PaperDialog
     v-model="open"
-    :title="held?.part ? `Part ${held.work.named}` : `Not before: ${held?.work.named}`"
+    :title="held?.part ? `Split ${held.work.named}` : `Not before: ${held?.work.named}`"
     :width="420"
     does="Hold it there"
     test="hold-it"

@@ -18,10 +18,10 @@ const revision = ref(0)
 const weekly = ref<{ day: Day; from: string; to: string }[]>([])
 const texts = ref<Record<string, string>>({})
 const limits = [
-  ['most_min', 'Hand work in one sitting, minutes'],
-  ['most_effort_min', 'What hands bear in one sitting, as minutes of bending soft 0.8 mm copper'],
-  ['rest_every_min', 'A rest after so many minutes'],
-  ['rest_min', 'A rest is so many minutes'],
+  ['most_min', 'Handwork in one session, minutes'],
+  ['most_effort_min', 'Effort in one session (1 = a minute of bending soft 0.8 mm copper)'],
+  ['rest_every_min', 'Rest after, minutes'],
+  ['rest_min', 'Length of a rest, minutes'],
 ] as const
 const short = (time: string) => time.slice(0, 5)
 const long = (time: string) => (time.length === 5 ? `${time}:00` : time)
@@ -46,7 +46,7 @@ watch(open, async (now) => {
 const number = (key: string) => {
   const value = Number((texts.value[key] ?? '').trim().replace(',', '.'))
   if (texts.value[key]?.trim() && Number.isFinite(value)) return value
-  throw refused([{ field: `hours.${key}`, sentence: `“${texts.value[key]}” is no number of minutes.` }])
+  throw refused([{ field: `hours.${key}`, sentence: `“${texts.value[key]}” is not a number of minutes.` }])
 }
 
 const keep = () =>
@@ -81,20 +81,20 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
     test="keep-hours"
     @submit="keep"
   >
-    <h3>At the bench, week by week</h3>
+    <h3>Bench hours each week</h3>
     <div v-for="(one, i) in weekly" :key="i" class="time">
-      <select v-model="one.day" class="word" :aria-label="`Day of time ${i + 1}`">
+      <select v-model="one.day" class="word" :aria-label="`Day of session ${i + 1}`">
         <option v-for="day in days" :key="day" :value="day">
           {{ day[0]!.toUpperCase() + day.slice(1) }}
         </option>
       </select>
       <PaperField v-model="one.from" :name="`hours.weekly[${i}].from`" type="time" label="from" />
       <PaperField v-model="one.to" :name="`hours.weekly[${i}].to`" type="time" label="to" />
-      <v-btn variant="text" :aria-label="`Without ${one.day} ${one.from}`" @click="weekly.splice(i, 1)"
-        >Without</v-btn
+      <v-btn variant="text" :aria-label="`Remove ${one.day} ${one.from}`" @click="weekly.splice(i, 1)"
+        >Remove</v-btn
       >
     </div>
-    <v-btn variant="text" data-test="more-time" @click="more">Another time</v-btn>
+    <v-btn variant="text" data-test="more-time" @click="more">Add hours</v-btn>
     <PaperField
       v-for="[key, label] in limits"
       :key="key"
@@ -104,12 +104,7 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
       figures
     />
     <div class="time two">
-      <PaperField
-        v-model="texts.quiet_from"
-        name="hours.quiet_from"
-        type="time"
-        label="The barrel is silent from"
-      />
+      <PaperField v-model="texts.quiet_from" name="hours.quiet_from" type="time" label="No tumbling from" />
       <PaperField v-model="texts.quiet_to" name="hours.quiet_to" type="time" label="to" />
     </div>
     <PaperField
@@ -117,7 +112,7 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
       name="time_zone"
       label="Time zone of the workshop"
       :placeholder="here"
-      :hint="`Left empty, it is the server’s. This device is in ${here}.`"
+      :hint="`If empty, the server’s time zone. This device is in ${here}.`"
     />
   </PaperDialog>
 </template>

@@ -57,7 +57,7 @@ watch(open, async (now) => {
 function number(field: string, text: string) {
   const value = Number(text.trim().replace(',', '.'))
   if (text.trim() && Number.isFinite(value)) return value
-  throw refused([{ field, sentence: `“${text}” is no number.` }])
+  throw refused([{ field, sentence: `“${text}” is not a number.` }])
 }
 const paper = () =>
   Object.fromEntries(
@@ -67,7 +67,7 @@ function wish() {
   const n = number('bags', copies.value)
   if (!Number.isInteger(n) || n < 1 || n > 500)
     throw refused([
-      { field: 'bags', sentence: `“${copies.value}” copies cannot be printed: write 1 to 500.` },
+      { field: 'bags', sentence: `“${copies.value}” is not a number of copies. Enter 1 to 500.` },
     ])
   const of = (bags.value ?? []).flatMap((bag) => Array.from({ length: n }, () => bag))
   return { bags: of, used_n: number('used_n', used.value), paper: paper() }
@@ -78,7 +78,7 @@ const drawn = () => attempt(() => takeAway('/api/labels/labels.svg', wish()))
 const print = () =>
   attempt(async () => {
     const { labels_n, simulated } = await data(api.POST('/api/labels/print', { body: wish() }))
-    const on = simulated ? 'the simulated printer; they lie in its tray below' : 'the label printer'
+    const on = simulated ? 'the simulated printer (see its tray below)' : 'the label printer'
     notice.say(`${labels_n === 1 ? 'One label' : `${labels_n} labels`} went to ${on}.`)
     await refetch()
   })
@@ -90,7 +90,7 @@ const keepSizes = () =>
     await data(api.PUT('/api/settings', { params: { query }, body: { ...there.settings, labels } }))
     await settings.load()
     read.value = there.revision + 1
-    notice.say('These sizes are the workshop’s from now on.')
+    notice.say('Label sizes saved for the workshop.')
   })
 const many = computed(() => bags.value?.length ?? 0)
 </script>
@@ -106,7 +106,7 @@ const many = computed(() => bags.value?.length ?? 0)
   >
     <div class="two">
       <PaperField v-model="copies" name="bags" label="Copies of each" figures autofocus />
-      <PaperField v-model="used" name="used_n" label="Places used up on the first sheet" figures />
+      <PaperField v-model="used" name="used_n" label="Labels already used on the first sheet" figures />
     </div>
     <button
       type="button"
@@ -127,12 +127,12 @@ const many = computed(() => bags.value?.length ?? 0)
         :label="label"
         figures
       />
-      <v-btn variant="text" data-test="keep-sizes" @click="keepSizes">Keep these sizes</v-btn>
+      <v-btn variant="text" data-test="keep-sizes" @click="keepSizes">Save these sizes</v-btn>
     </div>
     <p class="quiet code">
-      The code on a label leads to the recipe as it was made, at {{ origin }}.<template v-if="here">
-        Only this machine reaches that: open Lorimant by its name in the network before you print, and a
-        telephone reaches it as well.</template
+      The code on a label opens the recipe as it was made, at {{ origin }}.<template v-if="here">
+        Only this computer can reach that address. Open Lorimant by its network name before you print, so that
+        a phone can reach it too.</template
       >
     </p>
     <ul v-if="tray?.length" class="tray" data-test="tray">

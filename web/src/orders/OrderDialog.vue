@@ -37,10 +37,12 @@ const keep = () =>
     const told = lines.value.map((line, i) => {
       const pieces_n = countOf(line.n)
       if (!pieces_n)
-        throw refused([{ field: `lines[${i}].pieces_n`, sentence: `“${line.n}” is no number of pieces.` }])
+        throw refused([{ field: `lines[${i}].pieces_n`, sentence: `“${line.n}” is not a number of pieces.` }])
       const spares_percent = Number(line.spares.replace(',', '.').replace('%', '') || 0)
       if (!Number.isFinite(spares_percent))
-        throw refused([{ field: `lines[${i}].spares_percent`, sentence: `“${line.spares}” is no share.` }])
+        throw refused([
+          { field: `lines[${i}].spares_percent`, sentence: `“${line.spares}” is not a percentage.` },
+        ])
       const { piece, handed_n, name } = now.record.lines[line.at]!
       return { name, piece, handed_n, pieces_n, spares_percent }
     })
@@ -49,7 +51,7 @@ const keep = () =>
     const params = { path: { id: now.id }, query: { revision: now.revision } }
     const { undo } = await data(api.PUT('/api/orders/{id}', { params, body }))
     order.value = null
-    notice.did(`Changed the order ${now.for_whom}.`, undo, () => emit('kept'))
+    notice.did(`Order changed ${now.for_whom}.`, undo, () => emit('kept'))
     emit('kept')
   })
 </script>
@@ -67,7 +69,7 @@ const keep = () =>
       v-model="texts.customer"
       name="customer"
       label="For"
-      placeholder="the shelf"
+      placeholder="stock"
       maxlength="80"
       autofocus
     />
@@ -84,9 +86,9 @@ const keep = () =>
       <v-btn
         v-if="lines.length > 1"
         variant="text"
-        :aria-label="`Without ${line.name}`"
+        :aria-label="`Remove ${line.name}`"
         @click="lines.splice(i, 1)"
-        >Without</v-btn
+        >Remove</v-btn
       >
     </div>
     <PaperField v-model="texts.note" name="note" label="Note" lines maxlength="2000" />

@@ -58,11 +58,12 @@ function read(): NewOrder | null {
   const fault = (field: string, sentence: string) => found.push({ field, sentence })
   const told = lines.value.map((line, i) => {
     const pieces_n = countOf(line.count)
-    if (!line.piece?.entry) fault(`lines[${i}].entry`, 'Say which kept piece.')
-    if (!pieces_n) fault(`lines[${i}].pieces_n`, `“${line.count}” is no number of pieces: write 1 to 100000.`)
+    if (!line.piece?.entry) fault(`lines[${i}].entry`, 'Choose a saved piece.')
+    if (!pieces_n)
+      fault(`lines[${i}].pieces_n`, `“${line.count}” is not a number of pieces. Enter 1 to 100,000.`)
     const spares = line.spares.trim().replace(/\s*%$/, '')
     if (spares && !/^\d{1,3}([.,]\d+)?$/.test(spares))
-      fault(`lines[${i}].spares_percent`, `“${line.spares}” is no share: write 10 for ten per cent.`)
+      fault(`lines[${i}].spares_percent`, `“${line.spares}” is not a percentage. Enter 10 for ten percent.`)
     return {
       entry: line.piece?.entry ?? 0,
       pieces_n: pieces_n ?? 0,
@@ -82,7 +83,7 @@ async function take() {
   busy.value = true
   try {
     const { undo, entry } = await data(api.POST('/api/orders', { body }))
-    notice.did(`Taken: ${entry.sentence}.`, undo, () => emit('taken'))
+    notice.did(`Order added: ${entry.sentence}.`, undo, () => emit('taken'))
     customer.value = due.value = ''
     lines.value = [fresh()]
     emit('taken')
@@ -98,8 +99,9 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
 
 <template>
   <p v-if="kept && !kept.total" class="watch" data-test="nothing-kept">
-    Only what is kept can be ordered, and nothing is yet: plan <router-link to="/rings">rings</router-link> or
-    draw a <router-link to="/patterns">finding</router-link>, and keep it.
+    Only saved pieces can be ordered, and there are none yet. Plan
+    <router-link to="/rings">rings</router-link> or a <router-link to="/patterns">finding</router-link>and
+    save it.
   </p>
   <form v-else ref="form" class="serif sentence" data-test="order" @submit.prevent="take">
     For
@@ -107,8 +109,8 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
       v-model="customer"
       class="word"
       :class="{ wrong: wrong('customer') }"
-      placeholder="the shelf"
-      aria-label="Who it is for"
+      placeholder="stock"
+      aria-label="Customer"
       maxlength="80"
       data-test="customer"
     />:
@@ -127,12 +129,12 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
       <PiecePicker
         :model-value="line.piece"
         :class="{ wrong: wrong(`lines[${i}].entry`) }"
-        label="a kept piece"
+        label="a saved piece"
         kept-only
         @update:model-value="chose(line, $event)"
       />
       in
-      <select v-model="line.wire" class="word" aria-label="Its wire" data-test="order-wire">
+      <select v-model="line.wire" class="word" aria-label="Wire" data-test="order-wire">
         <option value="">its own wire</option>
         <option v-for="shown in wires.keys()" :key="shown" :value="shown">{{ shown }}</option>
       </select>
@@ -143,18 +145,17 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
         :class="{ wrong: wrong(`lines[${i}].spares_percent`) }"
         inputmode="decimal"
         placeholder="no"
-        aria-label="Spares, per cent"
+        aria-label="Spares, percent"
         data-test="order-spares"
       /><template v-if="line.spares.trim()"> %</template> spares</span
-    >, due
-    <input v-model="due" type="date" class="word" aria-label="The day it is due" data-test="order-due" />.
+    >, due <input v-model="due" type="date" class="word" aria-label="Due date" data-test="order-due" />.
     <span class="does">
       <v-btn type="submit" color="primary" variant="flat" :disabled="busy" data-test="take-order"
-        >Take the order</v-btn
+        >Add order</v-btn
       >
-      <v-btn variant="text" data-test="another-line" @click="more">And another piece</v-btn>
+      <v-btn variant="text" data-test="another-line" @click="more">Add another piece</v-btn>
       <v-btn v-if="lines.length > 1" variant="text" data-test="line-less" @click="lines.pop()"
-        >Without the last</v-btn
+        >Remove the last</v-btn
       >
     </span>
     <ul v-if="faults.length" class="faults" role="alert">

@@ -3,9 +3,9 @@ import QuestionFrame from '../shared/QuestionFrame.vue'
 
 /** From what is wanted to what lies in bags. */
 const questions = [
-  { path: '/orders', name: 'What is ordered' },
-  { path: '/orders/sittings', name: 'When it is made' },
-  { path: '/orders/shelf', name: 'What lies in bags' },
+  { path: '/orders', name: 'Orders' },
+  { path: '/orders/sittings', name: 'Schedule' },
+  { path: '/orders/shelf', name: 'Finished stock' },
 ] as const
 </script>
 

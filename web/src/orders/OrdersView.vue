@@ -52,7 +52,7 @@ const begin = (order: OrderRow, line: number) =>
         body: {},
       }),
     )
-    notice.did(`Begun: ${entry.name}.`, undo, refresh)
+    notice.did(`Started: ${entry.name}.`, undo, refresh)
     await router.push(`/bench/${entry.id}`)
   })
 
@@ -83,31 +83,31 @@ const again = (order: OrderRow) =>
     }))
     const body = { customer: order.record.customer, note: order.record.note, lines }
     const { undo } = await data(api.POST('/api/orders', { body }))
-    notice.did(`Ordered once more for ${order.for_whom}.`, undo, refresh)
+    notice.did(`Ordered again for ${order.for_whom}.`, undo, refresh)
   })
 
 const acts = (order: OrderRow) => [
   { label: 'Change', test: 'change-order', act: () => (changing.value = order) },
-  { label: 'Order the same once more', test: 'order-again', act: () => again(order) },
-  { label: 'Put away', test: 'put-away-order', act: () => putAway(order, true) },
+  { label: 'Order the same again', test: 'order-again', act: () => again(order) },
+  { label: 'Close order', test: 'put-away-order', act: () => putAway(order, true) },
 ]
 
 const states = {
   'to-make': 'to make',
-  'in-the-making': 'in the making',
+  'in-the-making': 'in progress',
   ready: 'ready to hand over',
   'handed-over': 'handed over',
 }
 /** What is for the shelf is handed to nobody: it lies there. */
 const stateOf = (order: OrderRow) =>
-  order.state === 'ready' && !order.record.customer ? 'on the shelf' : states[order.state]
+  order.state === 'ready' && !order.record.customer ? 'in stock' : states[order.state]
 
 /** What covers a line, in words; what is none of it is left out. */
 const coverOf = (line: OrderRow['lines'][number], handed: number) =>
   [
     [handed, 'handed over'],
     [line.in_bags_n, 'in bags'],
-    [line.under_way_n, 'on their way'],
+    [line.under_way_n, 'in progress'],
     [line.to_make_n, 'to make'],
   ]
     .filter(([n]) => n)
@@ -120,10 +120,10 @@ const share = (order: OrderRow, i: number, n: number) =>
 <template>
   <OrderSentence @taken="refresh" />
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!orders" class="quiet" role="status">Looking what is ordered…</p>
+  <p v-else-if="!orders" class="quiet" role="status">Loading orders…</p>
   <p v-else-if="!orders.length" class="empty" data-test="no-orders">
-    Nothing is ordered. Say above who wants how many of what: bags on the shelf cover it first, and what is
-    still to be made is laid into your sittings.
+    No orders yet. Enter above who wants how many of what. Bags in stock cover it first; the rest goes into
+    your schedule.
   </p>
   <ul v-else class="sections" data-test="orders">
     <li v-for="order in orders" :key="order.id" :data-order="order.id">
@@ -157,7 +157,7 @@ const share = (order: OrderRow, i: number, n: number) =>
             variant="flat"
             data-test="begin-line"
             @click="begin(order, i)"
-            >Begin {{ line.to_make_n }}</v-btn
+            >Start batch of {{ line.to_make_n }}</v-btn
           >
           <v-btn
             v-if="line.in_bags_n && order.record.customer"
@@ -179,22 +179,22 @@ const share = (order: OrderRow, i: number, n: number) =>
       data-test="past-orders"
       @click="away = !away"
     >
-      Orders put away
+      Closed orders
     </button>
-    <router-link v-if="orders?.length" to="/rack/cut">Cut plan over everything open</router-link>
+    <router-link v-if="orders?.length" to="/rack/cut">Cutting plan for all open orders</router-link>
   </p>
   <ul v-if="away" v-one-stop class="past">
     <li v-for="one in past?.entries ?? []" :key="one.id">
       <span>{{ one.name }}: {{ one.sentence }}</span>
-      <v-btn size="small" @click="putAway(one, false)">Take out again</v-btn>
+      <v-btn size="small" @click="putAway(one, false)">Reopen</v-btn>
     </li>
-    <li v-if="past && !past.entries.length" class="quiet">None was put away.</li>
+    <li v-if="past && !past.entries.length" class="quiet">None closed.</li>
   </ul>
   <OrderDialog v-model="changing" @kept="refresh" />
   <CountDialog
     :open="!!handing"
     :title="handing ? `Hand over ${handing.order.record.lines[handing.line]!.name}` : ''"
-    :hint="handing ? `${handing.most} lie in bags for this line.` : ''"
+    :hint="handing ? `${handing.most} are in bags for this line.` : ''"
     :start="handing ? String(handing.most) : ''"
     does="Hand over"
     :work="handOver"

@@ -44,8 +44,8 @@ const sketch = (row: BagRow) => drawn.value?.get(JSON.stringify(row.record.piece
 const asks = {
   'taken-out': { title: 'Take out of', does: 'Take out' },
   'put-back': { title: 'Put back into', does: 'Put back' },
-  'counted-again': { title: 'Count again:', does: 'So many are in it' },
-  again: { title: 'Make again:', does: 'Begin' },
+  'counted-again': { title: 'Count again:', does: 'How many are in it' },
+  again: { title: 'Make again:', does: 'Start batch' },
 }
 const asking = ref<{ row: BagRow; what: keyof typeof asks } | null>(null)
 async function counted(n: number) {
@@ -54,7 +54,7 @@ async function counted(n: number) {
   if (what === 'again') {
     const body = { pieces_n: n }
     const { entry, undo } = await data(api.POST('/api/bags/{id}/again', { params: { path }, body }))
-    notice.did(`Begun as it was made: ${entry.name}.`, undo, refresh)
+    notice.did(`Started: ${entry.name}, as it was made.`, undo, refresh)
     await router.push(`/bench/${entry.id}`)
     return
   }
@@ -70,7 +70,7 @@ async function putAway(row: BagRow) {
     const { undo } = await data(
       api.POST('/api/bags/{id}/archive', { params: { path: { id: row.id } }, body }),
     )
-    notice.did(`Off the shelf: ${row.name}.`, undo, refresh)
+    notice.did(`Removed from stock: ${row.name}.`, undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -84,9 +84,9 @@ const labelling = ref<number[] | null>(null)
 const acts = (row: BagRow) => [
   { label: 'Put back', test: 'put-back', act: () => (asking.value = { row, what: 'put-back' }) },
   { label: 'Count again', test: 'count-again', act: () => (asking.value = { row, what: 'counted-again' }) },
-  { label: 'Name, place, note', test: 'change-bag', act: () => (changing.value = row) },
+  { label: 'Edit name, place, note', test: 'change-bag', act: () => (changing.value = row) },
   { label: 'Labels', test: 'labels', act: () => (labelling.value = [row.id]) },
-  { label: 'Off the shelf', test: 'off-the-shelf', act: () => void putAway(row) },
+  { label: 'Remove from stock', test: 'off-the-shelf', act: () => void putAway(row) },
 ]
 
 /** A bag that was filled before this program knew of it. */
@@ -97,15 +97,15 @@ const fault = ref('')
 async function add() {
   const pieces_n = countOf(count.value)
   fault.value = !piece.value?.entry
-    ? 'Say which kept piece is in it.'
+    ? 'Choose the saved piece in it.'
     : pieces_n
       ? ''
-      : `“${count.value}” is no number of pieces: write 1 to 100000.`
+      : `“${count.value}” is not a number of pieces. Enter 1 to 100,000.`
   if (fault.value) return
   try {
     const body = { entry: piece.value!.entry!, pieces_n: pieces_n!, place: place.value.trim() }
     const { entry, undo } = await data(api.POST('/api/bags', { body }))
-    notice.did(`On the shelf: ${entry.name}.`, undo, refresh)
+    notice.did(`Added to finished stock: ${entry.name}.`, undo, refresh)
     count.value = place.value = ''
     await refresh()
   } catch (thrown) {
@@ -126,7 +126,7 @@ const all = computed(() => bags.value?.entries ?? [])
       aria-label="How many"
       data-test="bag-count"
     />
-    of <PiecePicker v-model="piece" label="a kept piece" kept-only /> in
+    of <PiecePicker v-model="piece" label="a saved piece" kept-only /> in
     <input
       v-model="place"
       class="word short"
@@ -136,10 +136,10 @@ const all = computed(() => bags.value?.entries ?? [])
       data-test="bag-place"
     />.
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag"
-      >Lay it on the shelf</v-btn
+      >Add to finished stock</v-btn
     >
     <v-btn variant="text" class="survivor" data-test="survivor" @click="surviving = true"
-      >Make a single survivor again</v-btn
+      >Match a lost piece</v-btn
     >
     <span v-if="fault" class="stop fault" role="alert">{{ fault }}</span>
   </form>
@@ -154,22 +154,22 @@ const all = computed(() => bags.value?.entries ?? [])
       data-test="find-bag"
     />
     <v-btn :disabled="!ticked.length" data-test="labels-of-ticked" @click="labelling = ticked">
-      Labels of {{ ticked.length || 'those ticked' }}
+      Labels of {{ ticked.length || 'the selected bags' }}
     </v-btn>
   </div>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!bags" class="quiet" role="status">Looking on the shelf…</p>
+  <p v-else-if="!bags" class="quiet" role="status">Loading finished stock…</p>
   <p v-else-if="!all.length" class="empty" data-test="no-bags">
-    <template v-if="find">No bag is called so, and none lies there.</template>
+    <template v-if="find">No bag with that name.</template>
     <template v-else
-      >No bag lies on the shelf. One is filled when a batch is made; what lies there already is laid down with
-      the sentence above, and covers orders from then on.</template
+      >No bags yet. A batch fills one when it is done. Add what you already have with the sentence above; it
+      covers orders from then on.</template
     >
   </p>
   <ul v-else v-one-stop class="pieces bags" data-test="bags">
     <li v-for="row in all" :key="row.id">
       <label class="tick">
-        <input v-model="ticked" type="checkbox" :value="row.id" :aria-label="`Tick ${row.name}`" />
+        <input v-model="ticked" type="checkbox" :value="row.id" :aria-label="`Select ${row.name}`" />
       </label>
       <span class="face">
         <PieceSketch v-if="sketch(row)" :drawing="sketch(row)!.drawing" :colour="sketch(row)!.colour" lying />
@@ -197,7 +197,7 @@ const all = computed(() => bags.value?.entries ?? [])
   <CountDialog
     :open="!!asking"
     :title="asking ? `${asks[asking.what].title} ${asking.row.name}` : ''"
-    :hint="asking ? `${asking.row.counted} are in it.` : ''"
+    :hint="asking ? `There are ${asking.row.counted} in it.` : ''"
     :start="
       asking
         ? String(

@@ -82,7 +82,7 @@ const letGo = (id: number, revision: number) =>
   attempt(async () => {
     const body = { revision, archived: true }
     const { undo } = await data(api.POST('/api/holds/{id}/archive', { params: { path: { id } }, body }))
-    notice.did('Let go.', undo, refresh)
+    notice.did('Unpinned.', undo, refresh)
   })
 function backIn(sitting: AgendaSitting) {
   const held = planned.value?.holds.find(
@@ -92,12 +92,12 @@ function backIn(sitting: AgendaSitting) {
 }
 const acts = (work: SatWork) => [
   {
-    label: 'Not before another sitting…',
+    label: 'Not before another session…',
     test: 'not-before',
     act: () => (holding.value = { work, part: false }),
   },
   ...(work.of_n > 1
-    ? [{ label: 'Part it…', test: 'part-it', act: () => (holding.value = { work, part: true }) }]
+    ? [{ label: 'Split…', test: 'part-it', act: () => (holding.value = { work, part: true }) }]
     : []),
 ]
 
@@ -107,7 +107,7 @@ const nameOf = (of: SatWork['of'], step_n: number) => {
   return work ? `${work.named}, ${work.name}` : `step ${step_n}`
 }
 const toldHold = (record: Hold) => {
-  if ('skipped' in record) return `The sitting of ${dayAndClock(record.skipped.from)} is left out.`
+  if ('skipped' in record) return `Skipped the session of ${dayAndClock(record.skipped.from)}.`
   if ('parted' in record) {
     const { of, step_n, first_n, at } = record.parted
     return `${nameOf(of, step_n)}: ${first_n} first, the others not before ${dayAndClock(at)}.`
@@ -123,17 +123,18 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!agenda" class="quiet" role="status">Laying everything into your hours…</p>
+  <p v-else-if="!agenda" class="quiet" role="status">Planning your schedule…</p>
   <template v-else>
     <div class="bar no-print">
       <v-btn data-test="hours" @click="hours = true">Hours and limits</v-btn>
-      <v-btn :disabled="!busy" data-test="day-sheet" @click="take('day.pdf')">The next day’s sheet</v-btn>
+      <v-btn :disabled="!busy" data-test="day-sheet" @click="take('day.pdf')"
+        >Print the next day’s sheet</v-btn
+      >
       <v-btn :disabled="!busy" data-test="calendar" @click="take('sittings.ics')">Calendar</v-btn>
       <span class="quiet" role="status" data-test="looking">
-        <template v-if="looking">A better order is being looked for…</template>
+        <template v-if="looking">Looking for a better schedule…</template>
         <template v-else-if="busy"
-          >The best of {{ planned?.tried_n }} arrangements tried: tools are laid out
-          {{ agenda.layouts_n }} times.</template
+          >Best of {{ planned?.tried_n }} schedules tried, with {{ agenda.layouts_n }} tool set-ups.</template
         >
       </span>
     </div>
@@ -154,18 +155,18 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       </template>
     </section>
     <p v-if="!busy" class="empty" data-test="no-sittings">
-      Nothing is to be made. Take an order, or begin a batch at the Bench, and it is laid into your hours
-      here: by due day, with rests, and with the barrel running while you do something else.
+      Nothing to make. Add an order or start a batch, and it is planned into your hours here: by due date,
+      with rests, and with the tumbler running while you do something else.
     </p>
     <ol v-else class="sections sittings" data-test="sittings">
       <li v-for="sitting in shown" :key="sitting.from" :class="{ skipped: sitting.skipped }">
         <header>
           <h2 class="serif">{{ dayOf(sitting.day) }}</h2>
           <span class="num">{{ sitting.clock }}</span>
-          <span v-if="sitting.skipped" class="quiet">left out</span>
+          <span v-if="sitting.skipped" class="quiet">skipped</span>
           <span v-else-if="sitting.works.length" class="quiet">
-            {{ minutesOf(sitting.hands_min) }} of hand work<template v-if="sitting.effort_min > 0.5"
-              >, felt as {{ Math.round(sitting.effort_min) }} min of bending soft 0.8 mm copper</template
+            about {{ minutesOf(sitting.hands_min) }} of handwork<template v-if="sitting.effort_min > 0.5"
+              >, effort {{ Math.round(sitting.effort_min) }}</template
             >
           </span>
           <span v-else class="quiet">free</span>
@@ -175,10 +176,10 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
             variant="text"
             data-test="back-in"
             @click="backIn(sitting)"
-            >Sit down after all</v-btn
+            >Work after all</v-btn
           >
           <v-btn v-else size="small" variant="text" data-test="leave-out" @click="leaveOut(sitting)"
-            >Leave it out</v-btn
+            >Skip</v-btn
           >
         </header>
         <SittingLine
@@ -206,7 +207,7 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       </li>
     </ol>
     <section v-if="agenda.alone.length" class="alone">
-      <h2>By itself</h2>
+      <h2>On its own</h2>
       <ul>
         <li v-for="one in agenda.alone" :key="one.from + one.name">
           <span class="num">{{ dayAndClock(one.from) }} to {{ clock(one.to) }}</span> {{ one.named }},
@@ -215,18 +216,18 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       </ul>
     </section>
     <section v-if="planned?.holds.length" class="holds">
-      <h2>Held by hand</h2>
+      <h2>Pinned by you</h2>
       <ul data-test="holds">
         <li v-for="one in planned.holds" :key="one.id">
           {{ toldHold(one.record) }}
           <v-btn size="small" variant="text" data-test="let-go" @click="letGo(one.id, one.revision)"
-            >Let go</v-btn
+            >Unpin</v-btn
           >
         </li>
       </ul>
     </section>
     <p v-if="planned?.paces.length" class="quiet paces">
-      Your own pace is reckoned with:
+      Uses your own pace:
       <template v-for="(pace, i) in planned.paces" :key="pace.operation"
         >{{ i ? '; ' : '' }}{{ pace.operation.replaceAll('-', ' ') }} {{ pace.share.toFixed(2) }} times as
         long as usual</template

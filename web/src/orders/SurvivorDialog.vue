@@ -89,12 +89,12 @@ const draw = (one: Recipe) =>
 const make = (one: SurvivorOf) =>
   attempt(async () => {
     const pieces_n = countOf(n.value)
-    if (!pieces_n) throw refused([{ field: 'pieces_n', sentence: `“${n.value}” is no number of pieces.` }])
+    if (!pieces_n) throw refused([{ field: 'pieces_n', sentence: `“${n.value}” is not a number of pieces.` }])
     const path = { id: one.bag! }
     const { entry, undo } = one.bag
       ? await data(api.POST('/api/bags/{id}/again', { params: { path }, body: { pieces_n } }))
       : await data(api.POST('/api/batches', { body: { entry: one.entry!, pieces_n } }))
-    notice.did(`Begun: ${entry.name}.`, undo, () => queries.invalidateQueries())
+    notice.did(`Started: ${entry.name}.`, undo, () => queries.invalidateQueries())
     open.value = false
     await router.push(`/bench/${entry.id}`)
   })
@@ -103,7 +103,7 @@ const make = (one: SurvivorOf) =>
 <template>
   <PaperDialog
     v-model="open"
-    title="Make a single survivor again"
+    title="Match a lost piece"
     :width="560"
     does="Which is it?"
     :busy="busy"
@@ -111,7 +111,7 @@ const make = (one: SurvivorOf) =>
     @submit="look"
   >
     <p class="quiet">
-      Measure what is left, two things at least: what is kept and what lies in bags is held against it.
+      Measure what is left, at least two things. They are compared with everything saved and in stock.
     </p>
     <div class="two">
       <PaperField
@@ -129,22 +129,22 @@ const make = (one: SurvivorOf) =>
         placeholder="31.5 mm"
         data-test="survivor-long"
       />
-      <PaperField v-model="texts.short_mm" name="short_mm" label="The shorter way" />
+      <PaperField v-model="texts.short_mm" name="short_mm" label="The shorter way across" />
       <PaperField v-model="texts.inside_mm" name="inside_mm" label="Inside of a loop or ring" />
     </div>
     <template v-if="found">
       <p v-if="!found.length" class="watch" role="status">
-        Nothing that is kept comes near. Measure again, or have a recipe worked out.
+        Nothing saved comes close. Measure again, or let a recipe be worked out.
       </p>
       <template v-else-if="!recipes">
-        <PaperField v-model="n" name="pieces_n" label="How many are made" figures />
+        <PaperField v-model="n" name="pieces_n" label="How many to make" figures />
         <ul class="found" data-test="survivors">
           <li v-for="one in found" :key="`${one.bag} ${one.entry}`">
             <div>
               <strong>{{ one.name }}</strong>{{ ' ' }}
-              <span class="quiet">{{ one.bag ? 'as it lies in a bag' : 'as it is kept' }}</span>
+              <span class="quiet">{{ one.bag ? 'in finished stock' : 'saved' }}</span>
               <p :class="one.fits ? 'fits' : 'quiet'">
-                {{ one.fits ? 'Agrees: ' : 'Comes near: ' }}{{ one.told }}
+                {{ one.fits ? 'Matches: ' : 'Close: ' }}{{ one.told }}
               </p>
             </div>
             <v-btn :aria-label="`Make it: ${one.name}`" data-test="make-survivor" @click="make(one)"
@@ -156,11 +156,11 @@ const make = (one: SurvivorOf) =>
       <div class="anew">
         <PaperChoice v-model="metal" label="Its metal" :choices="words?.metals ?? []" data-test="its-metal" />
         <v-btn :disabled="busy" data-test="work-out-recipe" @click="workOut"
-          >Work out a recipe that measures so</v-btn
+          >Work out a recipe for these sizes</v-btn
         >
       </div>
       <p v-if="recipes && !recipes.length" class="watch" role="status">
-        No ring and none of the patterns measures so. Measure again, the inside of a loop as well.
+        No ring or finding has these sizes. Measure again, the inside of a loop as well.
       </p>
       <ul v-else-if="recipes" class="found" data-test="recipes">
         <li v-for="one in recipes" :key="one.sentence">
@@ -170,7 +170,7 @@ const make = (one: SurvivorOf) =>
             <p class="quiet">{{ one.told }}</p>
           </div>
           <v-btn :aria-label="`Draw it: ${one.sentence}`" data-test="draw-recipe" @click="draw(one)"
-            >Draw it</v-btn
+            >Open the drawing</v-btn
           >
         </li>
       </ul>

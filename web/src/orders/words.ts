@@ -1,6 +1,6 @@
 /** When an order is due, as one says it. */
 export function dueIn(days: number | undefined | null): string {
-  if (days === undefined || days === null) return 'no day agreed'
+  if (days === undefined || days === null) return 'no due date'
   if (days < -1) return `${-days} days late`
   if (days === -1) return 'a day late'
   if (days === 0) return 'due today'

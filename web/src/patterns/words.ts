@@ -8,8 +8,8 @@ const common: Record<string, Word> = {
   metal: { title: 'Metal' },
   section: { title: 'Section of the wire' },
   size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
-  lot: { title: 'The spool it is taken off', hint: 'lot 5, or any' },
-  plier: { title: 'The plier it is rolled on' },
+  lot: { title: 'Spool the wire comes from', hint: 'lot 5, or any' },
+  plier: { title: 'Pliers it is rolled on' },
   hand: { title: 'Which way round' },
 }
 

@@ -20,7 +20,7 @@ const { data: kinds } = useKinds()
 const { asked } = useAsked()
 const groups = computed(() => {
   const own = (kept.value?.entries ?? []).map(({ id, name, piece }): ChosenPiece => ({
-    key: `kept ${id}`,
+    key: `saved ${id}`,
     name,
     purpose: piece,
     entry: id,

@@ -34,7 +34,7 @@ const fromFeed = () =>
   attempt(async () => {
     const feed = await data(api.GET('/api/metal-prices/feed'))
     for (const one of feed.prices) prices.value[one.metal] = one.per_gram
-    source.value = `From ${feed.source}, ${feed.day}. They count once you keep them.`
+    source.value = `From ${feed.source}, ${feed.day}. Press Save to use them.`
   })
 
 async function keep() {
@@ -49,7 +49,7 @@ async function keep() {
     await settings.keep({ currency: currency.value, hour_rate: hour_rate ?? '0', metal_prices })
     open.value = false
     emit('kept')
-    notice.say('Prices are kept.')
+    notice.say('Prices saved.')
   } catch (thrown) {
     take(thrown)
     await settings.load()
@@ -71,7 +71,7 @@ async function keep() {
       <PaperField
         v-model="currency"
         name="currency"
-        label="What you reckon in"
+        label="Currency"
         placeholder="florins"
         maxlength="8"
         autofocus
@@ -80,7 +80,7 @@ async function keep() {
       <PaperField v-model="rate" name="hour_rate" label="Your hour rate" figures data-test="hour-rate" />
     </div>
     <h2 class="mt-4">A gram of metal</h2>
-    <p class="quiet">For what scrap is worth, and what the wire of a piece costs where no lot says.</p>
+    <p class="quiet">Used for scrap, and for pieces whose lot has no price.</p>
     <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">Fill in from the price list</v-btn>
     <p v-if="source" class="quiet">{{ source }}</p>
     <div class="prices">

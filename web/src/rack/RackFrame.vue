@@ -3,13 +3,13 @@ import QuestionFrame from '../shared/QuestionFrame.vue'
 
 /** The questions asked before cutting, in the order they come up. */
 const questions = [
-  { path: '/rack', name: 'What is there' },
-  { path: '/rack/choose', name: 'Which wire' },
-  { path: '/rack/cut', name: 'What to cut from' },
-  { path: '/rack/cost', name: 'What it costs' },
+  { path: '/rack', name: 'Stock' },
+  { path: '/rack/choose', name: 'Choose wire' },
+  { path: '/rack/cut', name: 'Cutting plan' },
+  { path: '/rack/cost', name: 'Cost' },
 ] as const
 </script>
 
 <template>
-  <QuestionFrame stage="The rack" :questions="questions" />
+  <QuestionFrame stage="Wire" :questions="questions" />
 </template>

@@ -69,18 +69,18 @@ onMounted(rank)
   <form v-if="slotName === 'rings'" class="part" @submit.prevent="plan.draft && choose(plan.draft)">
     <PaperField
       v-model="supply"
-      label="Or: I have this much wire"
+      label="Or enter the wire you have"
       placeholder="3 m, 10 ft, 50 g"
       persistent-placeholder
-      :hint="supplySaid || 'A length or a weight; the count follows'"
+      :hint="supplySaid || 'A length or a weight; the number of rings follows'"
       data-test="supply"
       @update:model-value="supplied"
     />
   </form>
   <template v-if="slotName === 'inside' && ideal">
     <p class="part">
-      The ideal rod is <b>{{ acrossNumber(ideal, 3) }} {{ acrossUnit }}</b
-      >. Those of yours that come near:
+      The ideal rod is <b>{{ acrossNumber(ideal) }} {{ acrossUnit }}</b
+      >. Your closest rods:
     </p>
     <button
       v-for="candidate in candidates"
@@ -97,7 +97,7 @@ onMounted(rank)
       </span>
     </button>
     <p v-if="!candidates.length" class="quiet">
-      You own no rod of this outline yet. Add one under <router-link to="/tools">Tools</router-link>.
+      You have no rod of this shape. Add one under <router-link to="/tools">Tools</router-link>.
     </p>
   </template>
 </template>

@@ -61,7 +61,7 @@ const files = [
   { file: 'cut-sheet.svg', says: 'Cut sheet, SVG', hint: 'the same page to draw on' },
   { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
   { file: 'plan.csv', says: 'Figures, CSV', hint: 'one line for a table' },
-  { file: 'plan.json', says: 'Plan, JSON', hint: 'can be brought back in' },
+  { file: 'plan.json', says: 'Plan, JSON', hint: 'can be imported again' },
 ]
 
 async function take(file: string) {
@@ -80,15 +80,15 @@ const words: Record<Slot, Word> = {
   metal: { title: 'Metal' },
   section: { title: 'Section of the wire' },
   size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
-  lot: { title: 'The spool it is taken off', hint: 'lot 5, or any' },
-  pulls: { title: 'How often it is pulled straight', hint: '12 times, or none' },
-  hammered: { title: 'What each ring is hammered to', hint: '0.8 mm, or not', length: true },
+  lot: { title: 'Spool the wire comes from', hint: 'lot 5, or any' },
+  pulls: { title: 'Pulls to straighten it', hint: '12 times, or none' },
+  hammered: { title: 'Thickness after hammering', hint: '0.8 mm, or not', length: true },
   making: { title: 'How it is made' },
   winding: { title: 'How it is wound' },
   mandrel: { title: 'The rod it is wound on', hint: '5 mm, 3/16 in dowel, 6 mm hexagonal rod' },
   cutting: { title: 'How the coil is cut' },
   blade: { title: 'Saw blade' },
-  inside: { title: 'The ring wanted in the hand', hint: '5 mm, 3/16"', length: true },
+  inside: { title: 'Ring size wanted', hint: '5 mm, 3/16"', length: true },
 }
 
 /** A fault at a part of what a word stands for: a rod's shape, a cut's filing. */
@@ -217,7 +217,7 @@ onMounted(() => attempt(plan.open()))
       />
     </template>
   </DeskFrame>
-  <p v-else class="page quiet" role="status">Laying out the plan…</p>
+  <p v-else class="page quiet" role="status">Loading the plan…</p>
 </template>
 
 <style scoped>

@@ -4,10 +4,14 @@ import { computed, useTemplateRef } from 'vue'
 import type { PlacedRod } from '../api/client'
 import { useAmounts } from '../shared/amounts'
 import { vOneStop } from '../shared/oneStop'
+import { useSettings } from '../shared/settings'
 
 const props = defineProps<{ rods: PlacedRod[]; ring: number }>()
 const emit = defineEmits<{ choose: [rod: PlacedRod] }>()
 const { acrossNumber } = useAmounts()
+const settings = useSettings()
+/** A rod is chosen by the ring it gives to a tenth of a millimetre, or a hundredth of an inch. */
+const ringOf = (mm: number) => acrossNumber(mm, settings.caliper.places_n - 1)
 
 const place = useTemplateRef<HTMLElement>('place')
 const { width } = useElementSize(place)
@@ -44,8 +48,8 @@ const shown = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Rods you own, placed by the ring each gives">
-    <p class="title"><b>Rods you own, placed by the ring each gives</b></p>
+  <section aria-label="Your rods, placed by the ring each gives">
+    <p class="title"><b>Your rods, placed by the ring each gives</b></p>
     <div ref="place" v-one-stop="'.rod'" class="line" :class="{ empty: !rods.length }">
       <span v-if="rods.length" class="axis" aria-hidden="true" />
       <button
@@ -62,13 +66,13 @@ const shown = computed(() => {
       >
         <span class="dot" aria-hidden="true" />
         <span :class="labelled ? 'says' : 'visually-hidden'">
-          <b>{{ acrossNumber(rod.ring_inside_diameter_mm) }}</b>
+          <b>{{ ringOf(rod.ring_inside_diameter_mm) }}</b>
           {{ ' ' }}<span class="name">{{ rod.shown }}</span>
         </span>
       </button>
       <p v-if="!rods.length" class="quiet">
-        You own no rod of this outline yet. <router-link to="/tools">Add rods under Tools</router-link>, and
-        they stand here by the ring each gives.
+        You have no rod of this shape yet. <router-link to="/tools">Add rods under Tools</router-link>to see
+        the ring each one gives.
       </p>
     </div>
   </section>

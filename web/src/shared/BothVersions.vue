@@ -17,18 +17,18 @@ const when = (text: string) =>
 <template>
   <div class="both" role="alert" data-test="conflict">
     <p class="stop">
-      It was changed elsewhere since you opened it, {{ when(at) }}. Nothing is lost: both are here.
+      Someone else changed this since you opened it, {{ when(at) }}. Nothing is lost: both versions are here.
     </p>
     <section>
       <h3>Yours</h3>
       <p class="serif">{{ yours }}</p>
-      <v-btn data-test="keep-mine" @click="emit('mine')">Keep yours over it</v-btn>
+      <v-btn data-test="keep-mine" @click="emit('mine')">Save yours over it</v-btn>
     </section>
     <section>
-      <h3>As it stands now</h3>
+      <h3>The other version</h3>
       <p class="serif">{{ theirs }}</p>
       <slot />
-      <v-btn data-test="open-theirs" @click="emit('theirs')">Open this one</v-btn>
+      <v-btn data-test="open-theirs" @click="emit('theirs')">Open the other version</v-btn>
     </section>
   </div>
 </template>

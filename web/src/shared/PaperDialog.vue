@@ -91,7 +91,7 @@ watch(
           {{ fault.sentence }}
         </p>
         <p v-if="asking" class="watch mt-2" role="alert" data-test="asking">
-          What is typed here is not kept yet. Escape once more leaves it.
+          Not saved yet. Press Escape again to leave.
         </p>
         <slot name="said" />
         <div class="acts">

@@ -80,7 +80,7 @@ export function useFieldFaults(names: readonly string[]) {
 export const refused = (errors: Fault[]) =>
   new Refused({
     type: '/problems/invalid',
-    title: 'Not quite',
+    title: 'Check this',
     status: 422,
     detail: errors.map((fault) => fault.sentence).join(' '),
     errors,

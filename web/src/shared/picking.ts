@@ -18,6 +18,6 @@ export function usePick() {
   return async (entry: number, name: string, pieces_n: number) => {
     const { undo } = await data(api.POST('/api/picks', { body: { entry, pieces_n } }))
     await refresh()
-    notice.did(`Picked “${name}” to be cut.`, undo, refresh)
+    notice.did(`Added “${name}” to the cutting plan.`, undo, refresh)
   }
 }

@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { onMounted, ref, useTemplateRef, watchEffect } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { api, data, whenLocked } from '../api/client'
 import AppHeader from './AppHeader.vue'
 import KeysDialog from './KeysDialog.vue'
 import LastDone from './LastDone.vue'
 import NoticeBar from './NoticeBar.vue'
+import PlanTabs from './PlanTabs.vue'
 import UnlockView from './UnlockView.vue'
+import { doors, isWithin } from './router'
 import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 
+const route = useRoute()
+/** Whether one is where something is planned. */
+const planning = computed(() => isWithin(route.path, doors[1].holds))
 const settings = useSettings()
 const notice = useNotice()
 const theme = useTheme()
@@ -53,8 +59,9 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
       <UnlockView @unlocked="open" />
     </template>
     <template v-else-if="locked === false">
-      <a class="skip" href="#work" @click.prevent="skip">To the work</a>
+      <a class="skip" href="#work" @click.prevent="skip">Skip to content</a>
       <AppHeader />
+      <PlanTabs v-if="planning" />
       <main id="work" ref="work" tabindex="-1">
         <router-view />
       </main>
@@ -69,6 +76,13 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
 /* A short view leaves its foot at the foot of the window. */
 main {
   flex: 1 0 auto;
+}
+
+/* Room for the doors at the foot of a phone. */
+@media (max-width: 600px) {
+  :deep(.v-application__wrap) {
+    padding-bottom: 54px;
+  }
 }
 
 .skip {

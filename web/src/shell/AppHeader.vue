@@ -3,7 +3,7 @@ import { mdiTuneVariant } from '@mdi/js'
 import { useElementSize, useResizeObserver } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { stages } from './router'
+import { beside, doors, isWithin } from './router'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import AskLine from './AskLine.vue'
@@ -19,15 +19,14 @@ const colour = computed(() =>
 const header = useTemplateRef<HTMLElement>('header')
 const nav = useTemplateRef<HTMLElement>('nav')
 const { width } = useElementSize(header, undefined, { box: 'border-box' })
-/** The stage one is in; some views stand elsewhere than their stage. */
-const at = computed(() => (route.meta.stage as string | undefined) ?? route.path)
 const curlAt = ref(0)
 const menu = ref(false)
 
-/** The wire along the head curls once, under the stage one is in. */
+/** The wire along the head curls once, under the door one is behind. */
 function placeCurl() {
   const active = nav.value?.querySelector<HTMLElement>('a[aria-current=page]')
-  if (active && header.value) {
+  if (!active) curlAt.value = 0
+  else if (header.value) {
     curlAt.value =
       active.getBoundingClientRect().left - header.value.getBoundingClientRect().left + active.offsetWidth / 2
   }
@@ -41,7 +40,7 @@ const wire = computed(() => {
 
 watch([() => route.path, width], () => nextTick(placeCurl), { flush: 'post' })
 useResizeObserver(nav, placeCurl)
-// The names of the stages change their widths once their type is there.
+// The names of the doors change their widths once their type is there.
 void document.fonts.ready.then(placeCurl)
 </script>
 
@@ -49,19 +48,28 @@ void document.fonts.ready.then(placeCurl)
   <header ref="header" class="head no-print" :style="{ '--metal': colour }">
     <div class="row">
       <router-link to="/today" class="name serif">Lorimant</router-link>
-      <nav ref="nav" aria-label="Stages of the work">
+      <nav ref="nav" aria-label="Main">
         <router-link
-          v-for="stage in stages"
-          :key="stage.path"
-          :to="stage.path"
-          :aria-current="at.startsWith(stage.path) ? 'page' : undefined"
-          >{{ stage.name }}</router-link
+          v-for="door in doors"
+          :key="door.path"
+          :to="door.path"
+          :aria-current="isWithin(route.path, door.holds) ? 'page' : undefined"
+          >{{ door.name }}</router-link
         >
       </nav>
       <AskLine class="ask" />
+      <nav class="beside" aria-label="Tools and reference">
+        <router-link
+          v-for="one in beside"
+          :key="one.path"
+          :to="one.path"
+          :aria-current="isWithin(route.path, [one.path]) ? 'page' : undefined"
+          >{{ one.name }}</router-link
+        >
+      </nav>
       <v-btn
         :icon="mdiTuneVariant"
-        aria-label="Units, look and screen"
+        aria-label="Settings"
         data-test="settings"
         density="comfortable"
         @click="menu = true"
@@ -98,7 +106,16 @@ void document.fonts.ready.then(placeCurl)
 
 nav {
   display: flex;
+  gap: 26px;
+}
+
+.beside {
   gap: 18px;
+}
+
+.beside a {
+  font-size: 1rem;
+  padding: 6px 2px;
 }
 
 nav a {
@@ -173,8 +190,41 @@ nav a[aria-current='page'] {
     flex-basis: 60px;
   }
 
+  .beside,
   .row > .v-btn {
     order: 2;
+    width: auto;
+  }
+}
+
+/* On a phone the doors stand in a bar at the foot, under the thumb. */
+@media (max-width: 600px) {
+  nav:not(.beside) {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 1004;
+    justify-content: space-around;
+    flex-wrap: nowrap;
+    gap: 0;
+    padding-bottom: env(safe-area-inset-bottom);
+    background: rgb(var(--v-theme-surface));
+    border-top: 1px solid rgba(var(--v-theme-on-background), 0.2);
+  }
+
+  nav:not(.beside) a {
+    flex: 1;
+    padding: 14px 2px;
+    text-align: center;
+  }
+
+  .ask {
+    order: 3;
+    flex-basis: 100%;
+    max-width: none;
+  }
+
+  .beside {
+    margin-left: auto;
   }
 }
 </style>

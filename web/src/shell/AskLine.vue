@@ -55,11 +55,11 @@ const usable = computed(
     !!(answer.value.request || answer.value.pattern || answer.value.chain),
 )
 const opens = {
-  rings: 'Open as a plan',
-  room: 'Open in the drawing room',
-  chain: 'Open as a chain',
-  'which-wire': 'See which wire',
-  cost: 'See what it costs',
+  rings: 'Open the plan',
+  room: 'Open the drawing',
+  chain: 'Open the chain',
+  'which-wire': 'Choose wire',
+  cost: 'See the cost',
 }
 
 function leave() {
@@ -147,7 +147,7 @@ useEventListener('pointerdown', (event) => {
       </ul>
       <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
       <p v-if="answer.headline" class="headline">{{ answer.headline }}</p>
-      <p v-if="answer.missing.length">Still to say: {{ answer.missing.join('; ') }}.</p>
+      <p v-if="answer.missing.length">Please add: {{ answer.missing.join('; ') }}.</p>
       <p v-if="answer.sentence.length" class="serif sentence">
         {{ answer.sentence.map((phrase) => phrase.text).join('') }}
       </p>

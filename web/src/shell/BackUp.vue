@@ -83,8 +83,8 @@ async function restore() {
 
 <template>
   <p class="quiet">
-    Everything is in one file. Back it up while you work, and restore it here or on another computer. What a
-    restore replaces is kept.
+    Everything is in one file. Back it up while you work, and restore it here or on another computer. A
+    restore keeps a copy of what it replaces.
   </p>
   <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">Back up</SaveButton>
   <v-btn data-test="restore-file" @click="chooser?.click()">Restore a backup</v-btn>
@@ -99,7 +99,7 @@ async function restore() {
   />
   <div>
     <SaveButton class="ml-n4" path="/api/workshop.jsonl" data-test="all-lines">
-      Export everything as open lines
+      Export everything as text
     </SaveButton>
   </div>
   <details v-if="shown.length" class="copies">
@@ -122,8 +122,8 @@ async function restore() {
     <p v-if="done" data-test="restored">{{ done }}</p>
     <template v-else>
       <p>
-        <b>{{ called }}</b> takes the place of everything that is here now. What is here now is kept as a
-        dated copy first.
+        <b>{{ called }}</b> replaces everything in this workshop. A dated copy of the current workshop is kept
+        first.
       </p>
       <p v-if="wrong" class="stop" role="alert" data-test="not-restored">{{ wrong }}</p>
     </template>

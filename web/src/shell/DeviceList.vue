@@ -46,7 +46,7 @@ async function signOut(device: { id: string; name: string; this: boolean }) {
   <section v-if="session" aria-labelledby="devices-title">
     <h3 id="devices-title">Signed-in devices</h3>
     <p v-if="!session.passphrase" class="quiet">
-      No passphrase is set: whoever reaches this address can use the workshop. Set one with
+      No passphrase is set: anyone who reaches this address can use the workshop. Set one with
       <code>lorimant passphrase</code>.
     </p>
     <ul v-else class="devices">

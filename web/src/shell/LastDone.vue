@@ -33,7 +33,7 @@ async function takeBack({ batch, sentence }: WrittenBatch) {
   try {
     const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
     await refresh()
-    notice.did(`Taken back: ${sentence}`, undo, refresh)
+    notice.did(`Undone: ${sentence}`, undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -50,23 +50,19 @@ const when = (text: string) =>
       {{ notice.last.text }}
       <button type="button" class="plain act" data-test="undo-last" @click="notice.last.undo">Undo</button>
     </span>
-    <span v-else class="quiet">What you keep, change and book can be taken back.</span>
-    <button type="button" class="plain act history" data-test="history" @click="open = true">
-      What was done
-    </button>
-    <PaperDialog v-model="open" title="What was done" :width="620">
+    <span v-else class="quiet">What you save, change and record can be undone.</span>
+    <button type="button" class="plain act history" data-test="history" @click="open = true">History</button>
+    <PaperDialog v-model="open" title="History" :width="620">
       <p class="quiet">
-        The last first. What something newer stands on is taken back after it; taking back can be taken back.
+        Newest first. Later changes to the same thing must be undone first. An undo can be undone too.
       </p>
-      <p v-if="!written" class="quiet" role="status">Looking it up…</p>
-      <p v-else-if="!written.length">Nothing has been written yet.</p>
+      <p v-if="!written" class="quiet" role="status">Loading…</p>
+      <p v-else-if="!written.length">Nothing recorded yet.</p>
       <ol v-else v-one-stop class="done" data-test="written">
         <li v-for="one in written" :key="one.batch">
           <span class="quiet when">{{ when(one.made_at) }}</span>
           <span>{{ one.sentence }}</span>
-          <v-btn size="small" :aria-label="`Take back: ${one.sentence}`" @click="takeBack(one)">
-            Take back
-          </v-btn>
+          <v-btn size="small" :aria-label="`Undo: ${one.sentence}`" @click="takeBack(one)"> Undo </v-btn>
         </li>
       </ol>
     </PaperDialog>

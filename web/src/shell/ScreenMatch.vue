@@ -24,7 +24,7 @@ function keep() {
 <template>
   <PaperDialog v-model="open" title="Match the screen" :width="760">
     <p>
-      Lay a bank card on the screen and move the slider until the bar is as long as its long edge, 85.6 mm.
+      Hold a bank card on the screen and move the slider until the bar is as long as its long edge, 85.6 mm.
     </p>
     <div class="track"><div class="bar" :style="{ width: `${width}px` }" /></div>
     <v-slider

@@ -41,11 +41,11 @@ const themes = [
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Units, look and screen" :width="460">
+  <PaperDialog v-model="open" title="Settings" :width="460">
     <fieldset
       v-for="group in [
-        { legend: 'First unit, and that of a bare number', key: 'unit', choices: units },
-        { legend: 'Gauge of a bare number, like 18 ga', key: 'gauge', choices: gauges },
+        { legend: 'Units, and how a number without a unit is read', key: 'unit', choices: units },
+        { legend: 'Gauge system, as in 18 ga', key: 'gauge', choices: gauges },
         { legend: 'Light or dark', key: 'theme', choices: themes },
       ] as const"
       :key="group.key"
@@ -72,7 +72,7 @@ const themes = [
       {{
         settings.pixelsPerMm
           ? 'This screen is matched: drawings can be shown at true size.'
-          : 'This screen is not matched yet, so drawings cannot be shown at true size.'
+          : 'This screen isn’t matched yet, so drawings cannot be shown at true size.'
       }}
     </p>
     <v-btn class="ml-n4" color="primary" data-test="match-screen" @click="matching = true">

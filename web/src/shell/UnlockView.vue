@@ -25,7 +25,7 @@ async function unlock() {
 <template>
   <main class="page unlock">
     <h1>This workshop is locked.</h1>
-    <p class="quiet">Type the passphrase that was set for it.</p>
+    <p class="quiet">Enter its passphrase.</p>
     <form @submit.prevent="unlock">
       <PaperField
         v-model="passphrase"

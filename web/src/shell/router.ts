@@ -2,20 +2,33 @@ import { createRouter, createWebHistory } from 'vue-router'
 import RingsView from '../rings/RingsView.vue'
 import TodayView from '../today/TodayView.vue'
 
-/** The views there are, in the order of the work. The frame shows these and no others. */
-export const stages = [
-  { path: '/today', name: 'Today' },
-  { path: '/rings', name: 'Rings' },
-  { path: '/chain', name: 'Chain' },
-  { path: '/kept', name: 'Kept' },
-  { path: '/patterns', name: 'Patterns' },
-  { path: '/rack', name: 'Rack' },
-  { path: '/orders', name: 'Orders' },
-  { path: '/bench', name: 'Bench' },
-  { path: '/check', name: 'Check' },
-  { path: '/tools', name: 'Tools' },
-  { path: '/guide', name: 'Guide' },
+/** The six doors, by stage of work, and the addresses behind each. */
+export const doors = [
+  { path: '/today', name: 'Today', holds: ['/today'] },
+  { path: '/rings', name: 'Plan', holds: ['/rings', '/patterns', '/chain', '/kept'] },
+  { path: '/rack', name: 'Wire', holds: ['/rack'] },
+  { path: '/orders', name: 'Orders', holds: ['/orders', '/bag'] },
+  { path: '/bench', name: 'Bench', holds: ['/bench'] },
+  { path: '/check', name: 'Measure', holds: ['/check'] },
 ] as const
+
+/** What stands beside the doors: not a stage of the work. */
+export const beside = [
+  { path: '/tools', name: 'Tools' },
+  { path: '/guide', name: 'Reference' },
+] as const
+
+/** What can be planned, and what was saved of it. */
+export const plans = [
+  { path: '/rings', name: 'Rings' },
+  { path: '/patterns', name: 'Findings' },
+  { path: '/chain', name: 'Chains' },
+  { path: '/kept', name: 'Saved' },
+] as const
+
+/** Whether an address is one of these or lies below it. */
+export const isWithin = (path: string, holds: readonly string[]) =>
+  holds.some((one) => path === one || path.startsWith(`${one}/`))
 
 const router = createRouter({
   history: createWebHistory(),
@@ -23,33 +36,33 @@ const router = createRouter({
     { path: '/', redirect: '/today' },
     { path: '/today', component: TodayView, meta: { title: 'Today' } },
     { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
-    { path: '/chain', component: () => import('../chains/ChainView.vue'), meta: { title: 'Chain' } },
-    { path: '/kept', component: () => import('../kept/KeptView.vue'), meta: { title: 'Kept plans' } },
+    { path: '/chain', component: () => import('../chains/ChainView.vue'), meta: { title: 'Chains' } },
+    { path: '/kept', component: () => import('../kept/KeptView.vue'), meta: { title: 'Saved' } },
     {
       path: '/patterns',
       component: () => import('../patterns/library/LibraryView.vue'),
-      meta: { title: 'Patterns' },
+      meta: { title: 'Findings' },
     },
     {
       path: '/patterns/room',
       component: () => import('../patterns/room/RoomView.vue'),
-      meta: { title: 'Drawing room' },
+      meta: { title: 'Finding' },
     },
     {
       path: '/rack',
       component: () => import('../rack/RackFrame.vue'),
       children: [
-        { path: '', component: () => import('../rack/stock/StockView.vue'), meta: { title: 'On the rack' } },
+        { path: '', component: () => import('../rack/stock/StockView.vue'), meta: { title: 'Wire stock' } },
         {
           path: 'choose',
           component: () => import('../rack/choose/ChooseView.vue'),
-          meta: { title: 'Choose a wire' },
+          meta: { title: 'Choose wire' },
         },
-        { path: 'cut', component: () => import('../rack/cut/CutView.vue'), meta: { title: 'Cut plan' } },
+        { path: 'cut', component: () => import('../rack/cut/CutView.vue'), meta: { title: 'Cutting plan' } },
         {
           path: 'cost',
           component: () => import('../rack/cost/CostView.vue'),
-          meta: { title: 'What it costs' },
+          meta: { title: 'Cost' },
         },
       ],
     },
@@ -61,35 +74,35 @@ const router = createRouter({
         {
           path: 'sittings',
           component: () => import('../orders/SittingsView.vue'),
-          meta: { title: 'Sittings' },
+          meta: { title: 'Schedule' },
         },
         {
           path: 'shelf',
           component: () => import('../orders/ShelfView.vue'),
-          meta: { title: 'On the shelf' },
+          meta: { title: 'Finished stock' },
         },
       ],
     },
     {
       path: '/bag/:id(\\d+)',
       component: () => import('../orders/BagView.vue'),
-      meta: { title: 'A bag', stage: '/orders' },
+      meta: { title: 'Bag' },
     },
-    { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: 'On the bench' } },
+    { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: 'Bench' } },
     {
       path: '/bench/:id(\\d+)',
       component: () => import('../bench/LeadView.vue'),
-      meta: { title: 'At the bench' },
+      meta: { title: 'Bench' },
     },
     {
       path: '/check',
       component: () => import('../check/CheckFrame.vue'),
       children: [
-        { path: '', component: () => import('../check/ChecksView.vue'), meta: { title: 'What is measured' } },
+        { path: '', component: () => import('../check/ChecksView.vue'), meta: { title: 'Measurements' } },
         {
           path: 'lots',
           component: () => import('../check/LotsView.vue'),
-          meta: { title: 'How lots spring' },
+          meta: { title: 'Springback' },
         },
         {
           path: 'practice',
@@ -99,23 +112,23 @@ const router = createRouter({
         {
           path: 'hand',
           component: () => import('../check/HandView.vue'),
-          meta: { title: 'How even my hand is' },
+          meta: { title: 'Consistency' },
         },
         { path: 'jaws', component: () => import('../check/JawView.vue'), meta: { title: 'Jaw marks' } },
         {
           path: 'rescue',
           component: () => import('../check/RescueView.vue'),
-          meta: { title: 'Something went wrong' },
+          meta: { title: 'Fix a problem' },
         },
       ],
     },
     {
       path: '/check/:id(\\d+)',
       component: () => import('../check/CheckView.vue'),
-      meta: { title: 'A check', stage: '/check' },
+      meta: { title: 'Measurement' },
     },
     { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
-    { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Guide' } },
+    { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Reference' } },
     { path: '/:rest(.*)', redirect: '/today' },
   ],
 })
@@ -124,7 +137,7 @@ router.afterEach((to) => {
   document.title = `${String(to.meta.title ?? '')} · Lorimant`
 })
 
-// The rack is opened in the middle of work: what it needs is fetched while nobody waits for it.
+// The stock is opened in the middle of work: what it needs is fetched while nobody waits for it.
 void router.isReady().then(() => {
   const fetch = () =>
     void Promise.all([import('../rack/RackFrame.vue'), import('../rack/stock/StockView.vue')])

@@ -70,7 +70,7 @@ async function everything() {
 async function takeBack(batch: number, sentence: string) {
   try {
     const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
-    notice.did(`Taken back: ${sentence}`, undo, everything)
+    notice.did(`Undone: ${sentence}`, undo, everything)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -84,16 +84,16 @@ const ask = () => document.getElementById('ask')?.focus()
     <header>
       <h1>{{ today }}</h1>
       <button type="button" class="plain ask serif" data-test="ask-here" @click="ask">
-        What do you want in your hand?
-        <span class="quiet">Press / and say it: 24 pairs hooks 21 ga sterling</span>
+        What do you want to make?
+        <span class="quiet">Press / and type it: 24 pairs ear wires 21 ga sterling</span>
       </button>
     </header>
     <section class="next">
       <template v-if="next && first">
-        <p class="quiet kind">{{ sitsNow ? 'Sit down now' : 'Next at the bench' }}</p>
+        <p class="quiet kind">{{ sitsNow ? 'Go to the bench' : 'Next at the bench' }}</p>
         <p class="when serif" data-test="next-sitting">
           {{ dayOf(next.day) }}, {{ next.clock }}
-          <span class="quiet">{{ minutesOf(next.hands_min) }} of hand work</span>
+          <span class="quiet">about {{ minutesOf(next.hands_min) }} of handwork</span>
         </p>
         <ol class="works">
           <li v-for="(work, i) in next.works.slice(0, 6)" :key="i">
@@ -107,23 +107,23 @@ const ask = () => document.getElementById('ask')?.focus()
         </ol>
         <p class="does">
           <v-btn color="primary" variant="flat" size="large" :to="linkOf(first.of)" data-test="sit-down">
-            {{ 'batch' in first.of ? 'To the bench' : 'To the order, to begin it' }}
+            {{ 'batch' in first.of ? 'To the bench' : 'Open the order to start it' }}
           </v-btn>
-          <v-btn variant="text" to="/orders/sittings">All sittings</v-btn>
+          <v-btn variant="text" to="/orders/sittings">Full schedule</v-btn>
         </p>
       </template>
       <template v-else-if="nothing">
-        <p class="when serif">Nothing is ordered, and nothing is on the bench.</p>
+        <p class="when serif">No orders, and nothing on the bench.</p>
         <p class="teach">
-          Take an order, for somebody or for the shelf: what lies in bags covers it, and what is to be made is
-          laid into your hours, led step by step, and bagged with a label that says how to make it again.
+          Add an order, for a customer or for stock. Bags you have cover it first; the rest goes into your
+          schedule, is led step by step, and is bagged with a label that tells how to make it again.
         </p>
         <v-btn color="primary" variant="flat" size="large" to="/orders" data-test="first-order"
-          >Take an order</v-btn
+          >Add an order</v-btn
         >
       </template>
-      <p v-else-if="planned" class="when serif">Nothing is waiting for your hands.</p>
-      <p v-else class="quiet" role="status">Looking what is next…</p>
+      <p v-else-if="planned" class="when serif">Nothing needs your hands right now.</p>
+      <p v-else class="quiet" role="status">Loading…</p>
       <ul v-if="led.length" class="led">
         <li v-for="row in led.slice(0, 4)" :key="row.id">
           On the bench: <router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link>, next
@@ -133,7 +133,7 @@ const ask = () => document.getElementById('ask')?.focus()
     </section>
     <aside>
       <section v-if="running.length" data-test="running">
-        <h2>By itself</h2>
+        <h2>On its own</h2>
         <p v-for="row in running" :key="row.id">
           <router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link>, {{ row.next }}:
           <strong class="num">{{
@@ -142,7 +142,7 @@ const ask = () => document.getElementById('ask')?.focus()
         </p>
       </section>
       <section v-if="late.length" data-test="late">
-        <h2>Too late as it stands</h2>
+        <h2>Will be late</h2>
         <p v-for="(one, i) in late.slice(0, 4)" :key="i" class="stop">{{ one.sentence }}</p>
         <p v-if="late.length > 4" class="stop">And {{ late.length - 4 }} more.</p>
         <p><router-link to="/orders/sittings">See what would help</router-link></p>
@@ -165,10 +165,10 @@ const ask = () => document.getElementById('ask')?.focus()
         <p v-for="need in short" :key="need.shown">
           <strong>{{ need.shown }}:</strong> {{ need.sentence }}
         </p>
-        <p><router-link to="/rack">To the rack</router-link></p>
+        <p><router-link to="/rack">To Wire</router-link></p>
       </section>
       <section v-if="last" data-test="last">
-        <h2>Last done</h2>
+        <h2>Latest change</h2>
         <p>
           {{ last.sentence }}
           <v-btn
@@ -176,7 +176,7 @@ const ask = () => document.getElementById('ask')?.focus()
             variant="text"
             data-test="take-last-back"
             @click="takeBack(last.batch, last.sentence)"
-            >Take it back</v-btn
+            >Undo</v-btn
           >
         </p>
       </section>

@@ -72,7 +72,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
 <template>
   <section>
     <h1>Saw blades</h1>
-    <p class="quiet lead">Tick the ones you own. Two or three teeth should stand in the wire.</p>
+    <p class="quiet lead">Tick the ones you own. Two or three teeth should be in the wire.</p>
     <table class="ledger middle" data-test="blades">
       <thead>
         <tr>

@@ -19,17 +19,17 @@ const open = ref(false)
 const texts = ref<Record<string, string>>({})
 const has = ref({ torch: true, guide_block: false, hammer_and_block: true, mallet: true })
 const owned = [
-  { key: 'torch', says: 'There is a torch', test: 'gear-torch' },
-  { key: 'guide_block', says: 'There is a guide block to saw heavy wire in', test: 'gear-guide' },
-  { key: 'hammer_and_block', says: 'There is a steel hammer with a polished block', test: 'gear-hammer' },
-  { key: 'mallet', says: 'There is a mallet', test: 'gear-mallet' },
+  { key: 'torch', says: 'I have a torch', test: 'gear-torch' },
+  { key: 'guide_block', says: 'I have a guide block for sawing heavy wire', test: 'gear-guide' },
+  { key: 'hammer_and_block', says: 'I have a steel hammer and a polished block', test: 'gear-hammer' },
+  { key: 'mallet', says: 'I have a mallet', test: 'gear-mallet' },
 ] as const
 const lengths = [
-  { key: 'gear.cutter_mm', label: 'Cutter takes soft wire up to' },
-  { key: 'gear.cutter_hard_mm', label: 'Hard wire up to' },
+  { key: 'gear.cutter_mm', label: 'Cutter: soft wire up to' },
+  { key: 'gear.cutter_hard_mm', label: 'Cutter: hard wire up to' },
   { key: 'gear.taper.narrow_mm', label: 'Taper, narrow end' },
   { key: 'gear.taper.wide_mm', label: 'Taper, wide end' },
-  { key: 'gear.taper.length_mm', label: 'Taper, between the two' },
+  { key: 'gear.taper.length_mm', label: 'Taper, length between the two' },
 ] as const
 const { faults, take } = useForm()
 const { show, exact } = useShownLengths()
@@ -43,7 +43,7 @@ const lines = computed(() => {
   const { hammer_and_block, mallet } = gear.value ?? {}
   return [
     ['Cutter', `wire to ${across(cutter_mm)} soft, ${across(cutter_hard_mm)} hard`],
-    ['Barrel', `${barrel_g ?? ''} g of pieces a load`],
+    ['Tumbler', `${barrel_g ?? ''} g of pieces a load`],
     [
       'Taper',
       taper
@@ -121,7 +121,7 @@ async function keep() {
       taper,
     } as Gear)
     open.value = false
-    notice.say('Noted what stands on your bench.', () => put(before).catch(failed))
+    notice.say('Equipment saved.', () => put(before).catch(failed))
   } catch (thrown) {
     take(thrown)
     await settings.load()
@@ -131,7 +131,7 @@ async function keep() {
 
 <template>
   <section>
-    <h1>On your bench</h1>
+    <h1>Equipment</h1>
     <table class="ledger middle" data-test="gear">
       <tbody>
         <tr v-for="[what, said] in lines" :key="what">
@@ -141,15 +141,8 @@ async function keep() {
       </tbody>
     </table>
     <v-btn class="ml-n4" data-test="edit-gear" @click="edit">Change these</v-btn>
-    <PaperDialog
-      v-model="open"
-      title="On your bench"
-      :width="560"
-      does="Keep"
-      test="keep-gear"
-      @submit="keep"
-    >
-      <p class="quiet">Left empty, a line is the usual; without a taper, cones are wound on any that fits.</p>
+    <PaperDialog v-model="open" title="Equipment" :width="560" does="Keep" test="keep-gear" @submit="keep">
+      <p class="quiet">Empty lines use the usual value. Without a taper, cones are wound on any that fits.</p>
       <div class="fields">
         <PaperField
           v-for="({ key, label }, i) in lengths"
@@ -164,7 +157,7 @@ async function keep() {
         <PaperField
           v-model="texts['gear.barrel_g']"
           name="gear.barrel_g"
-          label="Barrel takes pieces of"
+          label="Tumbler takes pieces of"
           figures
           data-test="gear.barrel_g"
         />

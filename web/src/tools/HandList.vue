@@ -18,10 +18,10 @@ const open = ref(false)
 const texts = ref<Record<string, string>>({})
 /** What moves a ring's inside from one to the next, in the order it comes about. */
 const sources = [
-  { key: 'rod_mm', label: 'The rod, as you measured it' },
-  { key: 'wood_mm', label: 'Besides, on a rod of wood' },
-  { key: 'hugging_mm', label: 'The coil not hugging the rod' },
-  { key: 'kerf_mm', label: 'The saw wandering' },
+  { key: 'rod_mm', label: 'Your measurement of the rod' },
+  { key: 'wood_mm', label: 'More, on a wooden rod' },
+  { key: 'hugging_mm', label: 'Coil not tight on the rod' },
+  { key: 'kerf_mm', label: 'Saw wandering' },
   { key: 'closing_mm', label: 'Closing the ring' },
   { key: 'roundness_mm', label: 'The ring not being round' },
   { key: 'caliper_mm', label: 'The caliper' },
@@ -58,7 +58,7 @@ async function keep() {
     // What is left out is the usual.
     await put(Object.fromEntries(sources.map(({ key }) => [key, read[`hand.${key}`]])) as Hand)
     open.value = false
-    notice.say('Noted how even your hand is.', () => put(before).catch(failed))
+    notice.say('Consistency saved.', () => put(before).catch(failed))
   } catch (thrown) {
     take(thrown)
     await settings.load()
@@ -68,14 +68,14 @@ async function keep() {
 
 <template>
   <section>
-    <h1>Your hand</h1>
+    <h1>Consistency</h1>
     <p class="quiet lead">
-      How far each of these moves a ring, as a rule. Together with the wire they make the ± in your hand.
+      How much each of these changes a ring, usually. Together with the wire they make the ± in your hand.
     </p>
     <table class="ledger middle" data-test="hand">
       <thead>
         <tr>
-          <th>What it comes from</th>
+          <th>Source</th>
           <th class="right">±, {{ acrossUnit }}</th>
         </tr>
       </thead>
@@ -87,8 +87,8 @@ async function keep() {
       </tbody>
     </table>
     <v-btn class="ml-n4" data-test="edit-hand" @click="edit">Change these</v-btn>
-    <PaperDialog v-model="open" title="Your hand" :width="520" does="Keep" test="keep-hand" @submit="keep">
-      <p class="quiet">Left empty, a line is the usual for a careful bench.</p>
+    <PaperDialog v-model="open" title="Consistency" :width="520" does="Keep" test="keep-hand" @submit="keep">
+      <p class="quiet">Empty lines use the usual value of a careful maker.</p>
       <div class="sources">
         <PaperField
           v-for="({ key, label }, i) in sources"

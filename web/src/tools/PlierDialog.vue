@@ -117,7 +117,7 @@ async function read(): Promise<Plier> {
     <PaperField
       v-model="texts.name"
       name="name"
-      label="What you call them"
+      label="Name"
       placeholder="slim round-nose"
       maxlength="60"
       autofocus

@@ -52,10 +52,10 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
 <template>
   <section class="pliers">
     <h1>Pliers</h1>
-    <p class="quiet lead">What loops are rolled on. Patterns say where on the jaw to hold the wire.</p>
+    <p class="quiet lead">What you roll loops on. Findings say where on the jaw to hold the wire.</p>
     <v-btn variant="flat" color="primary" data-test="add-plier" @click="editing = 'new'">Add pliers</v-btn>
     <p v-if="own && !own.entries.length" data-test="no-pliers">
-      None yet. Measure your round-nose pliers at two places of the jaw and add them.
+      None yet. Measure your round-nose pliers at two places on the jaw and add them.
     </p>
     <table v-else-if="own" class="ledger middle" data-test="pliers">
       <thead>

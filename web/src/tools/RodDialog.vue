@@ -91,7 +91,7 @@ async function read(): Promise<Mandrel> {
     @submit="keep"
   >
     <fieldset>
-      <legend class="visually-hidden">Outline</legend>
+      <legend class="visually-hidden">Shape</legend>
       <label v-for="choice in shapes" :key="choice.value" class="option">
         <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
       </label>
@@ -99,7 +99,7 @@ async function read(): Promise<Mandrel> {
     <PaperField
       v-model="texts.name"
       name="name"
-      label="What you call it"
+      label="Name"
       placeholder="drill shank, dowel, hex key"
       maxlength="60"
       autofocus

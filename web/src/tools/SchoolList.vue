@@ -38,9 +38,9 @@ async function choose(field: string, question: string, word: string) {
 
 <template>
   <section data-test="schools">
-    <h1>Your schools</h1>
+    <h1>Preferred methods</h1>
     <p class="quiet lead">
-      Where makers differ. Every route is written by these; one plan can be made otherwise where it is drawn.
+      Where makers differ. Every plan uses these; you can change them for one plan on its page.
     </p>
     <fieldset v-for="one in questions ?? []" :key="one.field" class="question">
       <legend>{{ one.question }}</legend>

@@ -88,11 +88,11 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
     <section>
       <h1>Rods</h1>
       <p class="quiet lead">
-        What you wind on. Plans choose among these and rank them by the ring each really gives.
+        What you wind on. Plans choose from these and rank them by the ring each really gives.
       </p>
       <div class="bar">
         <v-btn variant="flat" color="primary" data-test="add-rod" @click="editing = 'new'">Add a rod</v-btn>
-        <PaperMenu says="Take over a start set" test="start-sets">
+        <PaperMenu says="Add a standard set" test="start-sets">
           <button
             v-for="{ set, shown, rods_n } in sets ?? []"
             :key="set"
@@ -114,15 +114,15 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
         />
       </div>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-      <p v-else-if="!rods" class="quiet" role="status">Fetching your rods…</p>
+      <p v-else-if="!rods" class="quiet" role="status">Loading rods…</p>
       <p v-else-if="!sorted.length" class="empty" data-test="no-rods">
-        <template v-if="find">None of your rods has “{{ find }}” in its name.</template>
-        <template v-else>No rods yet. Take over a start set, or add the ones in your drawer.</template>
+        <template v-if="find">No rod has “{{ find }}” in its name.</template>
+        <template v-else>No rods yet. Add a standard set, or enter your own.</template>
       </p>
       <table v-else class="ledger middle" data-test="rods">
         <thead>
           <tr>
-            <th><span class="visually-hidden">Outline</span></th>
+            <th><span class="visually-hidden">Shape</span></th>
             <th>Rod</th>
             <th class="right">Size, {{ acrossUnit }}</th>
             <th class="right wide">{{ other }}</th>

@@ -32,13 +32,13 @@ words! {
         /// The planning of rings.
         Rings = "rings", "rings";
         /// The drawing room.
-        Room = "room", "drawing room";
+        Room = "room", "findings plan";
         /// The planning of chains.
         Chain = "chain", "chain";
         /// Choosing a wire.
-        WhichWire = "which-wire", "which wire";
+        WhichWire = "which-wire", "Choose wire";
         /// What it costs.
-        Cost = "cost", "what it costs";
+        Cost = "cost", "Cost";
     }
 }
 
@@ -130,15 +130,13 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     }
     let pieces = said.pattern.is_some() || said.ring_like();
     if said.tools != Tools::default() && said.pattern.is_none() {
-        reply.missing.push("what is to be made of it: name a finding, for example ear wires".to_owned());
+        reply.missing.push("what to make from it: name a finding, for example ear wires".to_owned());
         return reply;
     }
     if pieces && said.asks(Question::HowMany) && said.supply().is_none() {
         reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
     } else if !pieces && said.asks(Question::Cost) {
-        reply
-            .missing
-            .push("what is to be made: rings or a finding; what wire cost stands on the rack".to_owned());
+        reply.missing.push("what to make: rings or a finding. The price of wire is under Stock".to_owned());
     } else if said.asks(Question::WhatCanIMake) {
         said.answer_makes(workshop, kept, &mut reply);
     } else if let Some(kind) = said.pattern.as_ref().map(|kind| kind.value) {
@@ -200,15 +198,17 @@ impl Said {
         let what = match &self.pattern {
             Some(kind) => kind.value.0.plural.to_owned(),
             None if rings => "jump rings".to_owned(),
-            None => "a wire by itself".to_owned(),
+            None => "a wire on its own".to_owned(),
         };
         let mut point = |unused: Option<Unclear>| reply.unclear.extend(unused);
         fn at<T>(given: Option<&Given<T>>, line: &Line, what: &str) -> Option<Unclear> {
-            given.map(|given| given.pointed(line, format!("This says nothing of {what}: leave it out.")))
+            given.map(|given| {
+                given.pointed(line, format!("This has nothing to do with {what}: leave it out."))
+            })
         }
         if self.asks(Question::WhichWire) || self.asks(Question::Cost) {
-            point(at(self.supply_mm.as_ref(), line, "what is asked"));
-            point(at(self.supply_g.as_ref(), line, "what is asked"));
+            point(at(self.supply_mm.as_ref(), line, "what you want to know"));
+            point(at(self.supply_g.as_ref(), line, "what you want to know"));
         }
         if rings {
             return;
@@ -258,7 +258,7 @@ impl Said {
 
     pub(super) fn temper_or_soft(&self, reply: &mut Answer) -> Temper {
         if self.temper.is_none() {
-            reply.assumed.push("No temper is given: unlabelled wire is nearly always soft.".to_owned());
+            reply.assumed.push("No temper given. Wire sold without one is nearly always soft.".to_owned());
         }
         self.temper.as_ref().map_or(Temper::Soft, |given| given.value)
     }

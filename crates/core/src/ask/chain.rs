@@ -146,7 +146,7 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
     let clasp = clasp_of(&mut left);
     let ease_mm = ease_of(&mut left, workshop);
     let spares = left.counted("spare rings").or_else(|| left.counted("spare ring"));
-    let spoiled = left.counted("% spoiled");
+    let spoiled = left.counted("% scrap").or_else(|| left.counted("% spoiled"));
     let across = left.counted("cells across").or_else(|| left.counted("cell across"));
     let chains = left.counted("chains").or_else(|| left.counted("chain"));
     let length_mm = left.length(workshop);
@@ -189,12 +189,10 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
         None => None,
     };
     if ring.rings_n != USUAL_RINGS {
-        reply
-            .assumed
-            .push(format!("The length says how many rings it takes: the {} are not used.", ring.rings_n));
+        reply.assumed.push(format!("The length decides how many rings: the {} are not used.", ring.rings_n));
     }
     if length_mm.is_none() {
-        reply.assumed.push("No length is given: 20 cm are taken.".to_owned());
+        reply.assumed.push("No length given: using 20 cm.".to_owned());
     }
     let usual = ChainRequest::new(known.word, ring, length_mm.unwrap_or(200.0));
     #[expect(
@@ -225,7 +223,7 @@ fn of_weave(known: &Known, asks_ratio: bool, reply: Answer) -> Answer {
     let smallest =
         crate::chain::ladder::Ladder::of_known(known.word).map_or(0.0, |ladder| ladder.smallest_ratio());
     let headline = format!(
-        "{}: rings of inside {} to {} times their wire, about; less than {:.2} times cannot be.",
+        "{}: rings about {} to {} times their wire inside. Less than {:.2} times is not possible.",
         crate::words::capital(&known.weave.name),
         shown(known.usual[0], 1),
         shown(known.usual[1], 1),
@@ -247,7 +245,7 @@ fn planned(chain: ChainRequest, workshop: &Workshop, reply: Answer) -> Answer {
     if let Some(result) = sheet.result {
         let plan = result.plan;
         reply.headline = format!(
-            "{} rings, {} of them shut beforehand, for {} of {}; ratio {:.2}, {}{}.",
+            "{} rings, {} of them pre-closed, for {} of {}; ratio {:.2}, {}{}.",
             plan.rings_n,
             plan.shut_before_n,
             length_told(plan.finished_length_mm, unit),

@@ -141,24 +141,17 @@ impl Said {
                 reply.headline = match self.supply() {
                     _ if of_tools.is_some() => of_tools.unwrap_or_default(),
                     _ if self.asks(Question::WhichWire) => {
-                        format!("Every wire is weighed for {}.", kind.0.plural)
+                        format!("Compares wires for {}.", kind.0.plural)
                     }
                     _ if self.asks(Question::Cost) => {
-                        format!(
-                            "What {} of {} cost is worked out from your prices.",
-                            request.count_shown(),
-                            kind.0.plural
-                        )
+                        format!("What {} of {} cost, from your prices.", request.count_shown(), kind.0.plural)
                     }
                     Some(supply) => match supply.length_mm(&request.wire) {
                         Err(fault) => return reply.faults.push(fault),
                         Ok(there) => {
                             let makes = (there / blank.cut_mm + 1e-9).floor();
-                            let wanted = if self.count.is_some() {
-                                format!(" {n} are asked for.")
-                            } else {
-                                String::new()
-                            };
+                            let wanted =
+                                if self.count.is_some() { format!(" {n} wanted.") } else { String::new() };
                             format!(
                                 "{name}: {makes} of {} from {}.{wanted}",
                                 blank.line(unit),
@@ -167,7 +160,7 @@ impl Said {
                         }
                     },
                     None => format!(
-                        "{name}: cut {n} of {}, {}; {} of wire.",
+                        "{name}: cut {n} at {}, {}; {} of wire.",
                         blank.line(unit),
                         if marks.is_empty() {
                             "rolled from the end".to_owned()
@@ -192,11 +185,11 @@ impl Said {
     fn finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) -> Option<PatternRequest> {
         let usual = kind.0.usual();
         if self.metal.is_none() {
-            reply.assumed.push(format!("No metal is given: {} is taken, as usual for it.", usual.metal));
+            reply.assumed.push(format!("No metal given: using {}, as usual for it.", usual.metal));
         }
         if self.size_mm.is_none() {
             let size = usual.size_shown(workshop.habits.unit);
-            reply.assumed.push(format!("No wire size is given: {size} is taken, as usual for it."));
+            reply.assumed.push(format!("No wire size given: using {size}, as usual for it."));
         }
         let temper = match (&self.temper, &self.metal) {
             (Some(temper), _) => temper.value,
@@ -205,9 +198,8 @@ impl Said {
         };
         let (count, counted) = self.count.as_ref().map_or((1.0, Counted::Pairs), |count| count.value);
         if count > f64::from(MOST_PIECES) {
-            let said = format!(
-                "{count:.0} pieces are more than can be planned at once. Ask for at most {MOST_PIECES}."
-            );
+            let said =
+                format!("{count:.0} pieces are too many to plan at once. Enter at most {MOST_PIECES}.");
             reply.faults.push(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
             return None;
         }
@@ -222,7 +214,7 @@ impl Said {
         let pieces_n = (count * doubled) as u32;
         if self.count.is_none() {
             let one = if kind.0.paired { "one pair" } else { "one" };
-            reply.assumed.push(format!("No count is given: {one} is taken."));
+            reply.assumed.push(format!("No count given: using {one}."));
         }
         let mut parameters: BTreeMap<String, f64> =
             self.parameters.iter().map(|(name, given)| (name.clone(), given.value)).collect();

@@ -74,7 +74,7 @@ pub fn piece(
     let lower = name.to_lowercase();
     let part: Vec<&Kept> = all.iter().filter(|kept| kept.name.to_lowercase().contains(&lower)).collect();
     if let ([found], true) = (part.as_slice(), lower.chars().count() >= 4) {
-        return Ok((found.piece.clone(), vec![format!("“{}” is meant.", found.name)]));
+        return Ok((found.piece.clone(), vec![format!("Read as “{}”.", found.name)]));
     }
     let read = |text: &str| answer(text, workshop, kept);
     let mut reply = read(text);
@@ -83,7 +83,7 @@ pub fn piece(
         let with = read(&format!("{text} copper"));
         if with.request.is_some() || with.pattern.is_some() {
             assumed.push(
-                "No metal is given: copper is taken; what goes through what is a matter of sizes.".to_owned(),
+                "No metal given: using copper. What fits through what depends on sizes only.".to_owned(),
             );
             reply = with;
         }
@@ -101,7 +101,9 @@ pub fn piece(
     match (reply.pattern, reply.request) {
         (Some(finding), _) => Ok((Piece::Finding(finding), assumed)),
         (_, Some(rings)) => Ok((Piece::Rings(rings), assumed)),
-        _ if !reply.missing.is_empty() => Err(fault(format!("Say also {}.", reply.missing.join(" and ")))),
+        _ if !reply.missing.is_empty() => {
+            Err(fault(format!("Please also give {}.", reply.missing.join(" and "))))
+        }
         _ => {
             Err(fault("This names no ring and no finding. Write it as 6 mm ring of 18 ga copper.".to_owned()))
         }
@@ -134,7 +136,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
             reply.headline = "Neither of the two has an opening the other could go into.".to_owned();
         }
         Ok(fits) => {
-            let goes = |ok| if ok { "Goes" } else { "Does not go" };
+            let goes = |ok| if ok { "Goes" } else { "Doesn't fit" };
             let said: Vec<String> =
                 fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.sentence)).collect();
             reply.headline = said.join(" ");

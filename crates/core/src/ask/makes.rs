@@ -92,12 +92,12 @@ impl Said {
         let of = wire.as_ref().map_or_else(String::new, |wire| format!(" of {}", wire.shown(unit)));
         let best: Vec<String> = makes.iter().take(3).map(Makes::named).collect();
         reply.headline = if best.is_empty() {
-            format!("{there}{of} is not enough for any piece.")
+            format!("{there}{of} is not enough for one piece.")
         } else {
             format!("{there}{of} makes {}.", best.join(", or "))
         };
         if wire.is_none() {
-            reply.assumed.push("No wire is named: each piece is counted in its own.".to_owned());
+            reply.assumed.push("No wire given: each piece is calculated in its usual wire.".to_owned());
         }
         reply.makes = makes;
     }

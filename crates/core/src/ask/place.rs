@@ -121,7 +121,7 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -
             match said.pattern.as_ref().map(|kind| kind.value) {
                 Some(kind) => {
                     let labels: Vec<&str> = kind.0.parameters.iter().map(|p| p.label).take(4).collect();
-                    format!("“{words}” of what? Write its word before it: {}, wire.", labels.join(" …, "))
+                    format!("“{words}” of what? Put its word before it: {}, wire.", labels.join(" …, "))
                 }
                 None if bare => {
                     format!("{words} of what? Write “{words} rings”, “{words} ga” or “{words} mm inside”.")
@@ -345,10 +345,9 @@ fn settle(
         }
         Place::Inside => {
             reply.understood.push(format!("ring inside {}", plainly(value)));
-            reply.assumed.push(format!(
-                "{} is taken as the inside of the ring.",
-                caliper(value, workshop.habits.unit)
-            ));
+            reply
+                .assumed
+                .push(format!("{} is read as the inside of the ring.", caliper(value, workshop.habits.unit)));
             reply.assumed.extend(reading().as_ref().and_then(unit_said));
             said.inside_mm = Some(Given { value, from, to });
         }
@@ -360,7 +359,7 @@ fn settle(
             if let Some(parameter) = parameter {
                 reply.understood.push(format!("{} {}", parameter.label, plainly(value)));
                 reply.assumed.push(format!(
-                    "{} is taken for: {}.",
+                    "{} is read as: {}.",
                     caliper(value, workshop.habits.unit),
                     parameter.label
                 ));
@@ -369,7 +368,7 @@ fn settle(
             }
         }
         Place::Supply => {
-            reply.understood.push(format!("{text}: wire there is"));
+            reply.understood.push(format!("{text}: wire you have"));
             said.supply_mm = Some(Given { value, from, to });
         }
         Place::SupplyMass => {

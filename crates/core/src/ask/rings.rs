@@ -15,10 +15,11 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
 use crate::words::counted;
-use crate::words::length::{LengthUnit, caliper, shown};
+use crate::words::length::{LengthUnit, caliper, shown, thickness};
 
-/// An inside that was asked for beside a rod may differ so much from what the rod gives, mm.
-const SAME_RING_MM: f64 = 0.06;
+/// An inside that was asked for beside a rod may differ so much from what the rod gives, mm: half of what a caliper
+/// is read to, in inches, which is the coarser.
+const SAME_RING_MM: f64 = 0.13;
 /// The same as a share, for rings so wide that the wire's rounded size shows in them.
 const SAME_RING_SHARE: f64 = 0.003;
 
@@ -71,7 +72,7 @@ impl Said {
         };
         let counting = self.count.is_none() && self.supply().is_some();
         if self.count.is_none() && !counting && !self.asks(Question::WhatRod) {
-            reply.assumed.push(format!("No count is given: {rings_n} rings are taken."));
+            reply.assumed.push(format!("No count given: using {rings_n} rings."));
         }
         let inside = self.inside_wanted(&wire);
         let mandrel = match (&self.rod, inside) {
@@ -103,7 +104,7 @@ impl Said {
         match (&self.size_mm, &self.inside_mm, &self.ratio, &self.metal) {
             (None, Some(inside), Some(ratio), Some(metal)) => {
                 let size_mm = inside.value / ratio.value;
-                reply.assumed.push(format!("The ratio asks for wire of {}.", caliper(size_mm, unit)));
+                reply.assumed.push(format!("That ratio needs wire of {}.", thickness(size_mm, unit)));
                 let temper = self.temper_or_soft(reply);
                 Some(Wire {
                     metal: metal.value,
@@ -126,7 +127,7 @@ impl Said {
         let inside = self.inside_mm.as_ref().map_or(5.0, |given| given.value);
         let size_mm = self.size_mm.as_ref().map_or(inside / USUAL_RATIO, |given| given.value);
         let metal = self.metal.as_ref().map_or(Metal::Copper, |given| given.value);
-        reply.assumed.push(format!("Drawn in {metal} of {} to start from.", caliper(size_mm, unit)));
+        reply.assumed.push(format!("Shown in {metal} of {} to start with.", thickness(size_mm, unit)));
         Some(Wire {
             metal,
             section: self.section(),
@@ -219,7 +220,7 @@ impl Said {
                 let sign = if best.off_mm < 0.0 { "−" } else { "+" };
                 let off = format!("{sign}{}", caliper(best.off_mm.abs(), workshop.habits.unit));
                 reply.assumed.push(format!(
-                    "The ideal rod is {}. Of yours, the {} is taken: {off}.",
+                    "The ideal rod is {}. Of yours, the {} is closest: {off}.",
                     ideal.size_shown(workshop.habits.unit),
                     best.shown
                 ));
@@ -228,7 +229,7 @@ impl Said {
             None => {
                 let kind = if ideal.shape == Shape::Oval { "oval rods" } else { "rods" };
                 let said = format!(
-                    "No {kind} are listed under Tools: one of {} is taken.",
+                    "No {kind} listed under Tools: using one of {}.",
                     ideal.size_shown(workshop.habits.unit)
                 );
                 reply.assumed.push(said);
@@ -275,13 +276,12 @@ impl Said {
                     request.mandrel.shown_in(unit)
                 );
                 reply.headline = match from_supply {
-                    _ if which => "Every wire is weighed for these rings.".to_owned(),
-                    _ if self.asks(Question::Cost) => format!(
-                        "What {} cost is worked out from your prices.",
-                        counted(request.rings_n, "ring")
-                    ),
+                    _ if which => "Compares wires for these rings.".to_owned(),
+                    _ if self.asks(Question::Cost) => {
+                        format!("What {} cost, from your prices.", counted(request.rings_n, "ring"))
+                    }
                     _ if self.asks(Question::WhatRod) => format!(
-                        "Wind on the {}: rings of {} inside.",
+                        "Wind on the {}: rings {} inside.",
                         request.mandrel.shown_in(unit),
                         caliper(plan.ring_inside_diameter_mm, unit)
                     ),

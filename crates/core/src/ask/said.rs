@@ -20,7 +20,7 @@ use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
 use crate::words::counted;
-use crate::words::length::{self, Reading, Typed, caliper, caliper_number, inches, shown};
+use crate::words::length::{self, Reading, Typed, caliper, caliper_number, inches, shown, thickness};
 
 /// Largest wire that can be planned, mm; a longer length named as wire is so much of it.
 const THICKEST_MM: f64 = 13.0;
@@ -182,7 +182,10 @@ impl Gathering<'_> {
             Meaning::Hammered(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
                     self.said.hammered_mm = Some(read.mm);
-                    self.note(token, format!("hammered to {}", caliper(read.mm, self.workshop.habits.unit)));
+                    self.note(
+                        token,
+                        format!("hammered to {}", thickness(read.mm, self.workshop.habits.unit)),
+                    );
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
             },
@@ -216,7 +219,8 @@ impl Gathering<'_> {
                 if written.trim_end().ends_with("oz")
                     || written.contains("ounce") && !written.contains("troy")
                 {
-                    let said = "An ounce is read as 28.35 g; write ozt for the troy ounce of precious metals, 31.1 g.";
+                    let said = "An ounce is read as 28.35 g. Write ozt for the troy ounce of precious \
+                                metals, 31.1 g.";
                     self.reply.assumed.push(said.to_owned());
                 }
             }

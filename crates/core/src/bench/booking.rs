@@ -29,7 +29,7 @@ impl Batch {
             }
             (Happened::Spoiled, ..) => {
                 let mass_g = task.one_g * f64::from(event.n);
-                let note = format!("{}, spoiled at “{}”", self.name, task.step.named);
+                let note = format!("{}, scrapped at “{}”", self.name, task.step.named);
                 (mass_g >= LEAST_SCRAP_G).then(|| {
                     Books::Scrap(ScrapChange {
                         metal: self.piece.wire().metal,

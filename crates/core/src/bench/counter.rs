@@ -35,7 +35,7 @@ pub fn read(line: &str) -> Result<u32, Fault> {
         }
         _ => {
             let said = format!(
-                "The winder sent {}, which is no count of turns. It should send a line such as “turns 31.5”.",
+                "The winder sent {}, which is not a count of turns. It should send a line such as “turns 31.5”.",
                 quoted(text)
             );
             Err(Fault::new("line", said))

@@ -11,9 +11,9 @@ words! {
         /// So many more are done.
         Done = "done", "done";
         /// So many were counted that are not done.
-        TakenBack = "taken-back", "taken back";
+        TakenBack = "taken-back", "undone";
         /// So many were spoiled: they go to scrap.
-        Spoiled = "spoiled", "spoiled";
+        Spoiled = "spoiled", "scrapped";
         /// What runs by itself was started.
         Started = "started", "started";
         /// Of the coil in hand so many turns lie: what a counter shows, or what was counted by hand.

@@ -102,7 +102,7 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
             if catch(&all[*one].batch.piece, &all[*other].batch.piece)? {
                 caught.extend([*one, *other]);
                 pairs.push(match one == other {
-                    true => format!("{} into their own kind", all[*one].batch.name),
+                    true => format!("{} not hooked together", all[*one].batch.name),
                     false => format!("{} and {}", all[*one].batch.name, all[*other].batch.name),
                 });
             }
@@ -118,7 +118,7 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
     let mut sentence = format!("{mass_g:.0} g of {metals}: {}.", counted(fills_n, "load"));
     if !pairs.is_empty() {
         sentence.push_str(&format!(
-            " What hangs itself into each other: {}; {pick_out_min:.0} min to pick apart.",
+            " These hook together: {}. Allow {pick_out_min:.0} min to separate them.",
             pairs.join(", ")
         ));
     }

@@ -88,7 +88,7 @@ impl Batch {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "The batch has no name. Give it one, so that you find it again."));
+            faults.add(Fault::new("name", "Enter a name for the batch."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         faults.nest("piece", self.piece.check());

@@ -57,9 +57,8 @@ pub fn passes(all: &[Led]) -> Vec<Pass> {
             pass.steps.push(step);
             pass.saves_min += saves_min;
         } else {
-            let on =
-                if task.reads_of.starts_with("on ") { format!(", {}", task.reads_of) } else { String::new() };
-            let named = format!("{}{on}", task.step.named);
+            let tool = task.step.numbers.tool.as_ref().map(|tool| format!(", {tool}"));
+            let named = format!("{}{}", task.step.named, tool.unwrap_or_default());
             found.push((key, Pass { named, steps: vec![step], saves_min: 0.0 }));
         }
     }

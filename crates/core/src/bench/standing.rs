@@ -169,12 +169,12 @@ impl Batch {
         let at = at_step(event.step_n);
         let (Some(task), Some(now)) = (at.and_then(|i| tasks.get(i)), at.and_then(|i| standing.tasks.get(i)))
         else {
-            let said = format!("There is no step {}; this batch has {}.", event.step_n, tasks.len());
+            let said = format!("There is no step {}: this batch has {}.", event.step_n, tasks.len());
             return Err(Fault::new("step_n", said));
         };
         check_text("reason", "reason", &event.reason, 200)?;
         if !(8..=64).contains(&event.key.len()) || !event.key.is_ascii() {
-            return Err(Fault::new("key", "The key of an event has 8 to 64 plain characters."));
+            return Err(Fault::new("key", "The key of an event must be 8 to 64 plain characters."));
         }
         let named = &task.step.named;
         let many = |n: u32| match task.counted {
@@ -186,44 +186,36 @@ impl Batch {
         };
         match event.happened {
             Happened::Turned => self.may_turn(task, now, event.n),
-            _ if event.n == 0 => Err(Fault::new("n", "Count at least one.").limit(1.0)),
+            _ if event.n == 0 => Err(Fault::new("n", "Enter at least 1.").limit(1.0)),
             Happened::Done | Happened::Spoiled if event.n > now.may_n => {
                 if now.may_n == 0 && now.left_n == 0 {
                     return too_many(0, "Everything is done");
                 }
                 if now.may_n == 0 && at.is_some_and(|at| on_the_spool(tasks).contains(&at)) {
-                    return too_many(
-                        0,
-                        "One piece hangs on the spool: finish and cut it first, nothing more can be begun",
-                    );
+                    return too_many(0, "One piece is still on the spool. Finish it and cut it first");
                 }
                 if now.may_n == 0 {
-                    return too_many(0, "What comes before is not done yet: nothing is there");
+                    return too_many(0, "The step before it is not done yet");
                 }
-                too_many(
-                    now.may_n,
-                    &format!("{} are there, and {} would be too many", many(now.may_n), event.n),
-                )
+                too_many(now.may_n, &format!("There are {}, so {} is too many", many(now.may_n), event.n))
             }
             Happened::Spoiled if task.counted == Counted::Once => {
-                Err(Fault::new("happened", "Say what is spoiled at a step that counts pieces."))
+                Err(Fault::new("happened", "Scrap can only be recorded at a step that counts pieces."))
             }
             Happened::TakenBack => {
                 // What went on from here cannot be taken back here.
                 let gone_on = at.map_or(0, |at| self.gone_on(tasks, standing, at));
                 let most = now.done_n.saturating_sub(gone_on);
                 if event.n > most {
-                    return too_many(most, &format!("{} can be taken back", many(most)));
+                    return too_many(most, &format!("{} can be undone", many(most)));
                 }
                 Ok(())
             }
             Happened::Started if task.step.takes.unattended_min <= 0.0 => {
-                Err(Fault::new("happened", "Nothing runs by itself at this step."))
+                Err(Fault::new("happened", "Nothing runs on its own at this step."))
             }
-            Happened::Started if now.started_at.is_some() => too_many(0, "It runs already"),
-            Happened::Started if now.may_n == 0 => {
-                too_many(0, "What comes before is not done yet: nothing is there")
-            }
+            Happened::Started if now.started_at.is_some() => too_many(0, "It is already running"),
+            Happened::Started if now.may_n == 0 => too_many(0, "The step before it is not done yet"),
             Happened::Done | Happened::Spoiled | Happened::Started => Ok(()),
         }
     }
@@ -237,7 +229,7 @@ impl Batch {
             return Err(Fault::new("happened", format!("Everything is done at “{}”.", task.step.named)));
         }
         if n > MOST_TURNS {
-            let said = format!("{n} turns are more than a coil has; at most {MOST_TURNS}.");
+            let said = format!("{n} turns are too many for one coil. Enter at most {MOST_TURNS}.");
             return Err(Fault::new("n", said).limit(f64::from(MOST_TURNS)));
         }
         Ok(())

@@ -12,7 +12,7 @@ use crate::piece::Piece;
 use crate::piece::in_hand::InHand;
 use crate::rack::stock::scrap::Cleanliness;
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown, thickness};
 use crate::words::{counted, words};
 
 words! {
@@ -25,7 +25,7 @@ words! {
         /// Coils.
         Coil = "coil", "coil";
         /// Open rings put into a chain.
-        Placing = "placing", "ring put in";
+        Placing = "placing", "ring added";
         /// Nothing one by one: it is done once for all.
         Once = "once", "all at once";
     }
@@ -202,7 +202,7 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
         }
         Operation::Link => (String::new(), String::new()),
         Operation::Tumble => {
-            (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), "in the barrel".to_owned())
+            (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), "in the tumbler".to_owned())
         }
         Operation::Pickle => (format!("{:.0} min", step.takes.unattended_min), "in the pickle".to_owned()),
         Operation::Straighten => {
@@ -210,7 +210,7 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
             pulls.unwrap_or_default()
         }
         Operation::Hammer | Operation::Flatten => {
-            let thin = step.numbers.thickness_mm.map(|mm| (caliper(mm, unit), "thick".to_owned()));
+            let thin = step.numbers.thickness_mm.map(|mm| (thickness(mm, unit), "thick".to_owned()));
             thin.unwrap_or_default()
         }
         _ => match (turns_n, angle_to_deg) {
@@ -218,8 +218,10 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
                 let turns = turns + turns_more_n.unwrap_or(0.0);
                 (turned(turns), on)
             }
-            (None, Some(deg)) => {
-                place_read(&step.numbers, unit).unwrap_or((format!("{}°", shown(deg, 0)), on))
+            // Where the end is level with the tool, what is read is the tool's own size.
+            (None, Some(_)) => {
+                let tool = || tool_mm.map(|mm| (caliper(mm, unit), "across the tool".to_owned()));
+                place_read(&step.numbers, unit).or_else(tool).unwrap_or_default()
             }
             (None, None) => (String::new(), on),
         },

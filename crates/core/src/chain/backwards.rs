@@ -190,7 +190,10 @@ fn told(weave: &Weave, taut: &Taut) -> String {
             shown(taut.usual[1], 1)
         )
     } else {
-        format!("{}: cannot be at {:.2}; it takes {:.2}.", weave.name, taut.ratio, taut.smallest_ratio)
+        format!(
+            "{}: not possible at {:.2}; it needs at least {:.2}.",
+            weave.name, taut.ratio, taut.smallest_ratio
+        )
     }
 }
 
@@ -244,7 +247,7 @@ impl ChainRequest {
             best_ratio,
             best_inside_mm,
             best_told: format!(
-                "{} is at its best about {}: in {} wire, rings {} inside.",
+                "{} is at its best around {}: in {} wire, rings {} inside.",
                 weave.name,
                 shown(best_ratio, 2),
                 self.ring.wire.size_shown(unit),
@@ -277,7 +280,10 @@ impl ChainRequest {
                 shown(plan.mass_g, 1)
             ),
             None if !taut.fits() => {
-                format!("ratio {:.2}, cannot be: {} takes {:.2}", taut.ratio, weave.name, taut.smallest_ratio)
+                format!(
+                    "ratio {:.2}, not possible: {} needs {:.2}",
+                    taut.ratio, weave.name, taut.smallest_ratio
+                )
             }
             None => format!("ratio {:.2}, {}", taut.ratio, taut.suits.shown()),
         };

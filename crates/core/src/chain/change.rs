@@ -77,7 +77,7 @@ impl ChainRequest {
         if let Some((ring_slot, second)) = slot.of_ring() {
             let ring = if second { self.second_ring.as_ref() } else { Some(&self.ring) };
             let Some(ring) = ring else {
-                return Err(Fault::new("second_ring", "All its rings are alike.").into());
+                return Err(Fault::new("second_ring", "All its rings are the same.").into());
             };
             let at = if second { "second_ring" } else { "ring" };
             let changed = ring.changed(ring_slot, change, workshop).map_err(|faults| faults.within(at))?;
@@ -87,7 +87,7 @@ impl ChainRequest {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => Ok(self.nudged(slot, *steps, workshop)),
             Change::Pulled(_) => {
-                Err(Fault::new(field_of(slot), "A chain has no dimension to pull on its drawing. Type it.")
+                Err(Fault::new(field_of(slot), "A chain has no dimension to drag on its drawing. Type it.")
                     .into())
             }
         }
@@ -117,7 +117,7 @@ impl ChainRequest {
                 reason = "whole and within limits"
             )]
             read.map(|n| n as u32).ok_or_else(|| {
-                fault(format!("{} is not a number of {noun}. Type one up to {most}.", quoted(text)))
+                fault(format!("{} is not a number of {noun}. Enter one up to {most}.", quoted(text)))
             })
         };
         match slot {
@@ -125,9 +125,15 @@ impl ChainRequest {
             ChainSlot::Across => changed.across_n = count("cells across", 200)?,
             ChainSlot::Spares => changed.spares_n = count("spare rings", 10_000)?,
             ChainSlot::Spoiled => {
-                let said = text.trim().trim_end_matches("spoiled").trim().trim_end_matches('%').trim();
+                let said = text
+                    .trim()
+                    .trim_end_matches("spoiled")
+                    .trim_end_matches("scrap")
+                    .trim()
+                    .trim_end_matches('%')
+                    .trim();
                 let read = said.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
-                let wrong = || fault(format!("{} is no share from 0 to 50 %. Type it as 3 %.", quoted(text)));
+                let wrong = || fault(format!("{} is not between 0 and 50 %. Type it as 3 %.", quoted(text)));
                 changed.spoiled_share = read.ok_or_else(wrong)? / 100.0;
             }
             ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
@@ -164,9 +170,7 @@ impl ChainRequest {
                 }
             }
             _ => {
-                return Err(fault(
-                    "Whether the second part has rings of its own is chosen, not typed.".to_owned(),
-                ));
+                return Err(fault("Choose whether the second part has rings of its own.".to_owned()));
             }
         }
         Ok(changed)
@@ -266,7 +270,7 @@ impl ChainRequest {
 
     /// The second part's rings: as the first, or in another metal.
     fn second_choices(&self, choice: &dyn Fn(&str, Self) -> Choice<Self>) -> Vec<Choice<Self>> {
-        let alike = choice("all rings alike", Self { second_ring: None, ..self.clone() });
+        let alike = choice("all rings the same", Self { second_ring: None, ..self.clone() });
         if !self.has_second_part() {
             return vec![alike];
         }
@@ -287,7 +291,7 @@ impl ChainRequest {
     /// What comes of it in a few words, and whether it can be made.
     fn told_shortly(&self, unit: LengthUnit) -> (String, bool) {
         if !self.is_at_hand() {
-            return ("worked out when it is chosen".to_owned(), true);
+            return ("worked out when you choose it".to_owned(), true);
         }
         let taut = match self.taut() {
             Ok(taut) => taut,
@@ -295,7 +299,7 @@ impl ChainRequest {
         };
         let Taut { ratio, smallest_ratio, suits, .. } = taut;
         if !taut.fits() {
-            return (format!("cannot be: {ratio:.2}, and it takes {smallest_ratio:.2}"), false);
+            return (format!("not possible: {ratio:.2}, and it needs {smallest_ratio:.2}"), false);
         }
         match self.plan() {
             Ok(plan) => (

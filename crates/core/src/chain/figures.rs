@@ -3,15 +3,16 @@
 use super::{ChainPlan, ChainRequest, Suits};
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::holds::FIRST_SET;
+use crate::wire::strength::weight_that_pulls;
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper, long_length, shown};
 use crate::words::scale::of_wire;
 use crate::working::{Numbers, count, num, plain};
 
-const CONTACT: &str = "Rings as tori that touch: the longest repeat at which nothing overlaps and exactly the listed pairs \
-                       are linked, by sequential linear programs from several starts.";
+const CONTACT: &str = "Rings as tori that touch: the longest repeat at which nothing overlaps and exactly \
+                       the listed pairs are linked, found by sequential linear programs from several starts.";
 const TALLY: &str = "Counting.";
-const PLASTIC: &str = "Plastic hinge opposite the gap, the rings of one place sharing the load.";
+const PLASTIC: &str = "Plastic hinge opposite the gap. Rings side by side share the load.";
 
 impl ChainPlan {
     /// Every figure of the plan in the order it is read, with its working.
@@ -29,14 +30,14 @@ impl ChainPlan {
         let chains = request.chains_n;
         let rings = figure("rings", question, "rings in it", self.rings_n.to_string(), "")
             .more(format!(
-                "{} shut beforehand, {} open; {}",
+                "{} pre-closed, {} open; {}",
                 self.shut_before_n,
                 self.open_n,
                 counted(self.cells_n, "row")
             ))
-            .says("Rings of the chain itself: whole cells, as many as come nearest to the length.")
+            .says("Rings in the chain itself: whole repeats, as near to the length as possible.")
             .formula(
-                "cells × rings a cell",
+                "repeats × rings in a repeat",
                 [self.rings_per_cell, self.across_n]
                     .into_iter()
                     .filter(|n| *n > 1)
@@ -44,25 +45,21 @@ impl ChainPlan {
                     .comes_to(0, ""),
             )
             .assumes(
-                "No two linked rings are shut beforehand.",
-                "Exact; half a repeat of length at most.",
+                "No two linked rings are both pre-closed.",
+                "Exact, within half a repeat of length.",
                 TALLY,
             );
         let make = figure("rings-to-make", question, "rings to make", self.rings_to_make_n.to_string(), "")
-            .more(format!(
-                "{} % reckoned spoiled, {} spare",
-                shown(request.spoiled_share * 100.0, 1),
-                request.spares_n
-            ))
-            .says("With what is usually spoiled in opening and closing, and some kept for mending.")
+            .more(format!("{} % scrap, {} spare", shown(request.spoiled_share * 100.0, 1), request.spares_n))
+            .says("Includes the usual scrap from opening and closing, and a few spares for repairs.")
             .formula(
-                "rings × chains × (1 + spoiled) + spares",
+                "rings × chains × (1 + scrap) + spares",
                 (count(self.rings_n) * count(chains) * plain(1.0 + request.spoiled_share)
                     + count(request.spares_n))
                 .comes_to(2, "")
                 .so(&self.rings_to_make_n.to_string()),
             )
-            .assumes("The workshop's own share, to be changed.", "A habit, not a law.", TALLY);
+            .assumes("Set in your workshop settings.", "A habit, not a law.", TALLY);
         vec![rings, make]
     }
 
@@ -75,7 +72,7 @@ impl ChainPlan {
         let word = if off > 0.0 { "longer" } else { "shorter" };
         let more = if off.abs() > 1.0 {
             format!(
-                "{spread}; {} {word} than asked: whole rows",
+                "{spread}; {} {word} than asked: whole rows only",
                 caliper((off.abs() * 10.0).round() / 10.0, unit)
             )
         } else {
@@ -84,16 +81,16 @@ impl ChainPlan {
         let length = figure("chain-length", question, "finished length", shown(finished, 1), "mm")
             .ruler(finished)
             .more(more)
-            .says("Pulled taut, clasp included where there is one. Lying loose it is shorter.")
+            .says("Pulled taut, with the clasp if there is one. Lying loose it is shorter.")
             .formula(
-                "cells × repeat + clasp",
+                "repeats × length of one + clasp",
                 (count(self.cells_n) * num(self.repeat_mm, 3) + num(self.clasp_mm, 1)).comes_to(1, "mm"),
             )
             .assumes(
-                "Rings round and all alike; the clasp pulled straight.",
+                "Rings round and equal. The clasp pulled straight.",
                 format!(
-                    "± {} mm, one standard deviation, from what all rings of a coil share: metal, wire and kerf. What \
-                     differs from ring to ring evens out over {} rings.",
+                    "± {} mm, one standard deviation: what all rings of a coil share (metal, wire, kerf). \
+                     Differences from ring to ring even out over {} rings.",
                     shown(self.chain_length_spread_mm, 1),
                     self.rings_n
                 ),
@@ -103,50 +100,48 @@ impl ChainPlan {
             Suits::Stiff | Suits::Floppy => Some(Level::Watch),
             _ => None,
         };
-        let mut ratio =
-            figure("aspect-ratio", question, "inside Ø to wire", format!("{:.2}", self.aspect_ratio), "")
-                .more(format!("{}; {:.2} at least", self.suits.shown(), self.smallest_ratio))
-                .says(format!(
-                    "What is left of the ratio in your own rings after springback, kerf and closing. Usual is {} to {}, \
-                     about.",
-                    shown(self.usual_ratio[0], 1),
-                    shown(self.usual_ratio[1], 1)
-                ))
-                .formula(
-                    "ID / d",
-                    (num(self.ring_inside_mm, 3) / num(request.ring.wire.size_mm, 3)).comes_to(3, ""),
-                )
-                .assumes(
-                    "What is usual is our own judgement; the smallest is worked out.",
-                    "The smallest ratio found is an upper bound: a better pose could go a little below.",
-                    CONTACT,
-                );
+        let mut ratio = figure(
+            "aspect-ratio",
+            question,
+            "aspect ratio",
+            format!("{:.1}", self.aspect_ratio),
+            "",
+        )
+        .more(format!("{}; {:.2} at least", self.suits.shown(), self.smallest_ratio))
+        .says(format!(
+            "The aspect ratio of your finished rings, after springback, kerf and closing. Usual is \
+                     about {} to {}.",
+            shown(self.usual_ratio[0], 1),
+            shown(self.usual_ratio[1], 1)
+        ))
+        .formula("ID / d", (num(self.ring_inside_mm, 3) / num(request.ring.wire.size_mm, 3)).comes_to(3, ""))
+        .assumes(
+            "The usual range is our own judgement. The smallest is calculated.",
+            "The smallest ratio found is an upper limit: another arrangement could go a little lower.",
+            CONTACT,
+        );
         ratio.level = level;
         let repeat = figure("repeat", question, "one repeat", shown(self.repeat_mm, 2), "mm")
             .ruler(self.repeat_mm)
-            .says("From a cell to the next, taut.")
+            .says("From one repeat to the next, pulled taut.")
             .formula(
                 "longest shift without overlap",
                 Numbers::told(format!(
-                    "{} mm, found for rings of {} mm inside",
+                    "{} mm, found for rings {} mm inside",
                     shown(self.repeat_mm, 3),
                     shown(self.ring_inside_mm, 3)
                 )),
             )
-            .assumes(
-                "Pulled taut, no friction.",
-                "0.5 % of the repeat, and what the ring's own ± makes of it.",
-                CONTACT,
-            );
+            .assumes("Pulled taut, no friction.", "0.5 % of the repeat, plus the ring's own ±.", CONTACT);
         let [wide, deep] = self.across_mm;
         let across = figure(
             "chain-across",
             question,
-            "across it",
+            "width",
             format!("{} × {}", shown(wide, 1), shown(deep, 1)),
             "mm",
         )
-        .says("How far it reaches to either side of its length, taut.")
+        .says("How wide the chain is, pulled taut.")
         .formula(
             "outermost wire to outermost wire",
             Numbers::told(format!("{} and {} mm", shown(wide, 2), shown(deep, 2))),
@@ -158,12 +153,19 @@ impl ChainPlan {
     fn off_the_spool(&self, request: &ChainRequest, minutes: f64, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::OffTheSpool;
         let (wire, wire_unit) = long_length(self.off_the_spool_mm);
-        let spool = figure("wire", question, "wire off the spool", wire, wire_unit)
+        let spool = figure("wire", question, "{} g in all; {}", wire, wire_unit)
             .ruler(self.off_the_spool_mm)
             .more(format!("{} g in all; {}", shown(self.off_the_spool_g, 1), counted(self.coils_n, "coil")))
-            .says("For all rings to make, with kerf, tails and ragged ends, as the ring plan behind it has them.")
-            .formula("ring plan", Numbers::told(format!("{} rings: {} mm", self.rings_to_make_n, shown(self.off_the_spool_mm, 0))))
-            .assumes("As the ring plan.", "As the ring plan.", TALLY);
+            .says("For all rings, with kerf, tails and uneven ends, as in the ring plan.")
+            .formula(
+                "ring plan",
+                Numbers::told(format!(
+                    "{} rings: {} mm",
+                    self.rings_to_make_n,
+                    shown(self.off_the_spool_mm, 0)
+                )),
+            )
+            .assumes("From the ring plan.", "From the ring plan.", TALLY);
         let mass = figure("mass", question, "one chain weighs", shown(self.mass_g, 1), "g")
             .more(format!("{} of wire in it", of_wire(self.wire_length_mm, unit)))
             .says("Its rings, without the clasp.")
@@ -175,14 +177,18 @@ impl ChainPlan {
                     shown(self.mass_g, 2)
                 )),
             )
-            .assumes("Wire keeps its volume.", "± 2 %, twice that of the wire's size.", TALLY);
+            .assumes(
+                "Bending does not change the volume of the wire.",
+                "± 2 %, twice that of the wire's size.",
+                TALLY,
+            );
         let minutes = figure("minutes", question, "at the bench", shown(minutes, 0), "min")
             .more(format!("for {}, rings included", counted(request.chains_n, "chain")))
-            .says("Winding, cutting, shutting, opening and putting in.")
+            .says("Winding, cutting, closing, opening and weaving.")
             .formula("sum over the steps", Numbers::told(format!("{} min", shown(minutes, 0))))
             .assumes(
-                "A practised hand, until the workshop's own times are known.",
-                "Hands differ by half as much again.",
+                "A practised hand, until your own times are known.",
+                "People differ by half as much again.",
                 TALLY,
             );
         vec![spool, mass, minutes]
@@ -190,15 +196,16 @@ impl ChainPlan {
 
     fn will_it_hold(&self) -> Figure {
         let first = self.clasp_opens_n.map_or(self.rings_open_n, |clasp| clasp.min(self.rings_open_n));
-        figure("opens-at", Question::WillItHold, "opens at about", shown(first, 1), "N")
+        let (weight, unit) = weight_that_pulls(first);
+        figure("opens-at", Question::WillItHold, "starts to open at about", weight, unit)
             .more(self.opens_first.clone())
-            .says("Load at which a gap first stays open a little. Unsoldered rings open; that is what a chain gives way by.")
+            .says("Pull at which a gap first stays open a little. Unsoldered rings give way by opening.")
             .formula(
                 "0.6 · strands · Mp/R",
                 (num(FIRST_SET, 1) * count(self.strands_n) * num(self.one_ring_opens_n, 3)).comes_to(2, "N"),
             )
             .assumes(
-                "The rings of one place share the load evenly; in a kinked chain they do not.",
+                "Rings side by side share the load evenly; in a kinked chain they don't.",
                 "± 40 %. An estimate, not a rating.",
                 PLASTIC,
             )

@@ -154,7 +154,7 @@ pub fn from_rings(
     };
     if !taut.fits() {
         answer.told = format!(
-            "Rings of ratio {:.2} do not go into each other in {}: it takes {:.2} at least.",
+            "Rings with an aspect ratio of {:.2} don't fit into each other in {}: it needs at least {:.2}.",
             taut.ratio, weave.name, taut.smallest_ratio
         );
         return Ok(answer);
@@ -177,7 +177,7 @@ pub fn from_rings(
     answer.wire_length_mm = f64::from(all.rings_n) * each_mm;
     answer.mass_g = wire.mass_g(answer.wire_length_mm);
     answer.told = format!(
-        "{} rings, {} of them shut beforehand; ratio {:.2}, {}.",
+        "{} rings, {} of them pre-closed; ratio {:.2}, {}.",
         answer.rings_n,
         answer.shut_before_n,
         taut.ratio,

@@ -177,21 +177,21 @@ impl ChainRequest {
         faults.keep(chains.check("chains_n", f64::from(self.chains_n)));
         let spares = Span { noun: "number of spare rings", unit: "", least: 0.0, most: 10_000.0 };
         faults.keep(spares.check("spares_n", f64::from(self.spares_n)));
-        let spoiled = Span { noun: "spoiled share", unit: "", least: 0.0, most: 0.5 };
+        let spoiled = Span { noun: "scrap share", unit: "", least: 0.0, most: 0.5 };
         faults.keep(spoiled.check("spoiled_share", self.spoiled_share));
         for (at, ring) in [("ring", Some(&self.ring)), ("second_ring", self.second_ring.as_ref())] {
             let Some(ring) = ring else { continue };
             // Only round rings of round wire are tori.
             if ring.wire.section != Section::Round {
-                let said = "Chain is worked out for round wire. Take round wire for its rings.";
+                let said = "Chains are calculated for round wire only. Choose round wire for the rings.";
                 faults.add(Fault::new(format!("{at}.wire.section"), said));
             }
             if ring.mandrel.shape != Shape::Round {
-                let said = "Chain is worked out for round rings. Wind them on a round rod.";
+                let said = "Chains are calculated for round rings only. Choose a round rod.";
                 faults.add(Fault::new(format!("{at}.mandrel.shape"), said));
             }
             if ring.hammered_mm.is_some() {
-                let said = "Chain is worked out for rings as they are wound. Leave the hammering out.";
+                let said = "Chains are calculated for plain rings only. Choose “not hammered”.";
                 faults.add(Fault::new(format!("{at}.hammered_mm"), said));
             }
         }
@@ -199,7 +199,7 @@ impl ChainRequest {
             && design.parts().len() < 2
         {
             let said = format!(
-                "All rings of {} play the same part, so there is no second size or wire. Leave the second ring out.",
+                "All rings of {} do the same job, so there is no second size or wire. Leave out the second ring.",
                 design.name
             );
             faults.add(Fault::new("second_ring", said));
@@ -222,7 +222,7 @@ pub fn known_weave(word: &str) -> Result<&'static Weave, Faults> {
     let words = || weaves::all().iter().map(|known| known.word);
     let known: Vec<&str> = words().collect();
     let said = format!(
-        "There is no weave “{}”.{} The weaves there are: {}.",
+        "There is no weave “{}”.{} The weaves are: {}.",
         word.chars().take(40).collect::<String>(),
         did_you_mean(word, words()),
         known.join(", ")

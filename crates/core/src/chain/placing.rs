@@ -334,8 +334,8 @@ impl<'a> Building<'a> {
             });
             let all = all_of(&folded);
             told += &format!(
-                "Fold {all} back, one to either side, over {over} of their row; part {over} so that the folded rings show \
-                 between them. "
+                "Fold {all} back over {over} of their row, one to each side. Spread {over} so that the \
+                 folded rings show between them. "
             );
         }
         match takes_up {
@@ -343,7 +343,7 @@ impl<'a> Building<'a> {
             shut => {
                 told += &format!(
                     "Put {} ({}) on an open ring, {}. ",
-                    counted(u32::try_from(shut.len()).unwrap_or(0), "shut ring"),
+                    counted(u32::try_from(shut.len()).unwrap_or(0), "pre-closed ring"),
                     all_of(shut),
                     self.named(placed.ring, placed.ring)
                 );
@@ -351,10 +351,10 @@ impl<'a> Building<'a> {
         }
         match through {
             [] if n == 0 => {
-                told += "Shut it. Hang a loop of scrap wire in it: that marks the start.";
+                told += "Close it. Hang a loop of scrap wire in it to mark the start.";
             }
-            [] => told += "Shut it, and lay it beside the others of its row.",
-            there => told += &format!("Pass it through {}. Shut it.", all_of(there)),
+            [] => told += "Close it, and lay it beside the others of its row.",
+            there => told += &format!("Pass it through {}. Close it.", all_of(there)),
         }
         told
     }
@@ -362,11 +362,11 @@ impl<'a> Building<'a> {
     fn if_wrong(&self, placed: &Placed, through: &[String], (wire_mm, unit): (f64, LengthUnit)) -> String {
         let gap = caliper(gap_mm(wire_mm), unit);
         let open_up = format!(
-            "Open this ring only, sideways, to a gap of about {gap}, and pass it again: whatever was put in since \
-             hangs on and stays."
+            "Open this ring only, sideways, to a gap of about {gap}, and pass it again. Everything you \
+             added since stays on."
         );
         match through {
-            [] => format!("Nothing hangs on it yet: take it off and begin again. {open_up}"),
+            [] => format!("Nothing hangs on it yet: take it off and start it again. {open_up}"),
             [only] => {
                 let ring = self.named(placed.ring, placed.ring);
                 format!("If it missed {only}, {ring} comes away when you pull. {open_up}")
@@ -374,8 +374,8 @@ impl<'a> Building<'a> {
             [.., last] => {
                 let ring = self.named(placed.ring, placed.ring);
                 format!(
-                    "One too few: if {ring} missed {last}, then {last} swings free, the row leans to the other side, and \
-                     the next row does not lie level. {open_up}"
+                    "One link short: if {ring} missed {last}, then {last} swings free, the row leans to the \
+                     other side, and the next row isn't level. {open_up}"
                 )
             }
         }

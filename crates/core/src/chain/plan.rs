@@ -10,7 +10,8 @@ use crate::fault::{Fault, Faults};
 use crate::making::holds::Holds;
 use crate::ring::{RingPlan, RingRequest};
 use crate::tool::workshop::Workshop;
-use crate::words::length::{both, shown};
+use crate::wire::strength::load_told;
+use crate::words::length::both;
 
 /// What follows from a [`ChainRequest`]. Lengths in mm, masses in g, of one chain unless the name says otherwise.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -117,7 +118,7 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
     let repeat = taut.repeat_mm;
     if length_mm < repeat {
         let said = format!(
-            "{} are left for the rings, and one repeat of {} is {} long. Ask for at least that.",
+            "That leaves {} for the rings, and one repeat of {} is {} long. Enter at least that.",
             both((length_mm.max(0.0) * 10.0).round() / 10.0),
             weave.name,
             both((repeat * 100.0).ceil() / 100.0)
@@ -129,7 +130,7 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
     let rings = cells * weave.rings_n() as f64 * f64::from(across_n);
     if rings > f64::from(MOST_RINGS) {
         let said =
-            format!("That takes {rings:.0} rings; one plan holds {MOST_RINGS}. Ask for a shorter length.");
+            format!("That needs {rings:.0} rings; one plan holds {MOST_RINGS}. Enter a shorter length.");
         return Err(Fault::new("length_mm", said).limit(f64::from(MOST_RINGS)).into());
     }
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "at most a hundred thousand")]
@@ -310,8 +311,8 @@ impl ChainRequest {
     pub(super) fn does_not_fit(&self, weave: &Weave, taut: &Taut) -> Fault {
         let wire = self.ring.wire.size_mm;
         let said = format!(
-            "These rings have a ratio of {:.2} and do not go into each other in {}: it takes {:.2} at least. Wind rings of \
-             {} inside or more, or take thinner wire.",
+            "These rings have an aspect ratio of {:.2} and don't fit into each other in {}: it needs at \
+             least {:.2}. Use rings {} inside or more, or thinner wire.",
             taut.ratio,
             weave.name,
             taut.smallest_ratio,
@@ -378,18 +379,18 @@ fn opens_first(rings_n: f64, strands_n: u32, clasp_n: Option<f64>, has_clasp: bo
     };
     match clasp_n {
         Some(clasp) if clasp < rings_n => format!(
-            "The clasp opens first, at about {} N; the rings ({share}) at about {} N. Estimates, ± 40 %.",
-            shown(clasp, 1),
-            shown(rings_n, 1)
+            "The clasp opens first, at about {}; the rings ({share}) at about {}. Estimates, ± 40 %.",
+            load_told(clasp),
+            load_told(rings_n)
         ),
         Some(clasp) => format!(
-            "The rings open first ({share}), at about {} N; the clasp at about {} N. Estimates, ± 40 %.",
-            shown(rings_n, 1),
-            shown(clasp, 1)
+            "The rings open first ({share}), at about {}; the clasp at about {}. Estimates, ± 40 %.",
+            load_told(rings_n),
+            load_told(clasp)
         ),
         None => format!(
-            "The rings open first ({share}), at about {} N{}. An estimate, ± 40 %.",
-            shown(rings_n, 1),
+            "The rings open first ({share}), at about {}{}. An estimate, ± 40 %.",
+            load_told(rings_n),
             if has_clasp { "; the clasp does not open" } else { "" }
         ),
     }

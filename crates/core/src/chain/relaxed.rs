@@ -82,10 +82,11 @@ impl RelaxRequest {
         let bore = 2.0 - wire;
         let fits = solved.is_some();
         let told = if fits {
-            format!("Rings go into each other from {smallest_ratio:.2} on; it is drawn at {ratio:.2}.")
+            format!("Rings fit into each other from a ratio of {smallest_ratio:.2}. Drawn at {ratio:.2}.")
         } else {
             format!(
-                "Rings of ratio {ratio:.2} do not go into each other: it takes {smallest_ratio:.2} at least."
+                "Rings with a ratio of {ratio:.2} don't fit into each other: it needs at least \
+                 {smallest_ratio:.2}."
             )
         };
         let pose = solved.map(|solved| solved.pose);

@@ -39,8 +39,8 @@ impl ChainRequest {
             route.push(Box::new(Tumble { hours: schools.tumble_h }));
         }
         route.push(Box::new(Check {
-            text: "Lay it straight and look along it: every row lies like the one before, no gap is open, no ring hangs by one \
-                   link too few. Hold it up to the light once.",
+            text: "Lay it straight and look along it. Every row should lie like the one before, with no gap \
+                   open and no link missing. Hold it up to the light.",
         }));
         route
     }

@@ -95,7 +95,7 @@ const ROOM: [f64; 2] = [0.15, 0.05];
 /// Poses kept to pull taut from.
 const KEPT: usize = 4;
 /// What is said where nothing was found in the time there was.
-const GIVEN_UP: &str = "Nothing was found in the time there was. Let it look for longer.";
+const GIVEN_UP: &str = "Nothing found in the time allowed. Let it search longer.";
 /// Ratios closer than this are the same pose.
 const SAME: f64 = 2e-3;
 
@@ -173,18 +173,16 @@ impl Relaxing<'_> {
         let most = in_the_way.iter().max_by_key(|(_, n)| *n).map(|(pair, _)| *pair);
         let said = match most {
             Some(pair) if pair.linked => format!(
-                "No place was found where all of it holds: {} would have to go through each other and do not get there. \
-                 Leave that link out, or link others.",
+                "None found under these links: {} should go through each other and don't get there. Remove \
+                 that link, or link others.",
                 pair.named()
             ),
             Some(pair) => format!(
-                "No place was found where all of it holds: {} get caught in each other and are not to. Link them, or \
-                 leave out what draws them together.",
+                "None found under these links: {} get caught in each other and should not. Link them, or \
+                 remove what pulls them together.",
                 pair.named()
             ),
-            None => {
-                "No place was found where all of its folds hold. Leave a fold out, or link others.".to_owned()
-            }
+            None => "None found that keeps all its folds. Remove a fold, or link other rings.".to_owned(),
         };
         Fault::new("links", said)
     }

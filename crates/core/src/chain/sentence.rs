@@ -50,7 +50,7 @@ words! {
         /// Spare rings.
         Spares = "spares", "spare rings";
         /// What share of the rings is reckoned spoiled.
-        Spoiled = "spoiled", "spoiled share";
+        Spoiled = "spoiled", "scrap share";
     }
 }
 
@@ -201,7 +201,7 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     };
     say(", ", ease, ChainSlot::Ease);
     say(", ", counted(request.spares_n, "spare ring"), ChainSlot::Spares);
-    say(" and ", format!("{} % spoiled", shown(request.spoiled_share * 100.0, 1)), ChainSlot::Spoiled);
+    say(" and ", format!("{} % scrap", shown(request.spoiled_share * 100.0, 1)), ChainSlot::Spoiled);
     if let Some(size) = size {
         phrases.push(Phrase {
             text: format!(": rings {} inside", caliper(size.inside_mm, unit)),

@@ -182,7 +182,7 @@ impl ChainRequest {
         let described = format!("{} from the front.", self.design()?.name);
         Ok(Thumbnail {
             drawing: self.laid()?.drawing(3, 2, View::Front, described),
-            cut: format!("{} rings, {} of them shut beforehand", plan.rings_n, plan.shut_before_n),
+            cut: format!("{} rings, {} of them pre-closed", plan.rings_n, plan.shut_before_n),
             wire: format!("{} {}", self.ring.wire.metal, self.ring.wire.size_shown(unit)),
             colour: self.ring.wire.metal.figures().colour.to_owned(),
         })

@@ -43,11 +43,11 @@ words! {
     /// How a ratio suits a weave.
     pub enum Suits ("how a ratio suits") {
         /// The rings do not go into each other.
-        Cannot = "cannot", "cannot be";
+        Cannot = "cannot", "not possible";
         /// They just go: the chain hardly bends, and closing the last rings is hard.
         Stiff = "stiff", "stiff";
         /// What makers usually take.
-        Usual = "usual", "as usual";
+        Usual = "usual", "usual";
         /// It hangs open.
         Loose = "loose", "loose";
         /// The weave is hardly seen.
@@ -333,7 +333,7 @@ pub fn worked_out(
         }
     });
     let said = format!(
-        "How rings lie in {} is still being worked out. Look again in a few seconds.",
+        "How the rings lie in {} is still being worked out. Look again in a few seconds.",
         quoted(&weave.name)
     );
     Err(Fault::new("weave", said).into())
@@ -341,7 +341,7 @@ pub fn worked_out(
 
 /// What is said of a weave that was looked at for as long as is looked at any.
 const NOT_FOUND: &str =
-    "How its rings lie was not found in the time there was. Take fewer rings in a cell, or other links.";
+    "No arrangement of the rings was found in the time allowed. Use fewer rings in a repeat, or other links.";
 
 /// Works out what was [wanted](take_wanted). What is not found before this says no is not looked for again while the program
 /// runs.

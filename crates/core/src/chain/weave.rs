@@ -181,12 +181,12 @@ impl Weave {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "The weave has no name. Give it one, so that you find it again."));
+            faults.add(Fault::new("name", "Enter a name for the weave."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         let n = self.rings_n();
         if n == 0 || n > MOST_RINGS {
-            let said = format!("A cell of {n} rings cannot be worked out. Enter 1 to {MOST_RINGS} rings.");
+            let said = format!("A repeat of {n} rings cannot be calculated. Enter 1 to {MOST_RINGS} rings.");
             faults.add(Fault::new("rings", said).limit(MOST_RINGS as f64));
             return faults.into_result();
         }
@@ -213,19 +213,19 @@ impl Weave {
             let at = format!("links[{i}]");
             if link.ring >= n || link.through >= n {
                 let ring = link.ring.max(link.through);
-                let said = format!("There is no ring {ring} in a cell of {n}. They are counted from 0.");
+                let said = format!("There is no ring {ring} in a repeat of {n}. They are counted from 0.");
                 faults.add(Fault::new(&at, said));
             } else if link.cells_on.abs() > FARTHEST || link.cells_aside.abs() > FARTHEST {
-                let said = format!("A link over more than {FARTHEST} cells cannot be worked out.");
+                let said = format!("A link over more than {FARTHEST} repeats cannot be calculated.");
                 faults.add(Fault::new(&at, said).limit(f64::from(FARTHEST)));
             } else if link.cells_aside != 0 && !self.is_sheet() {
-                faults.add(Fault::new(&at, "A chain has no cells aside. Let it go on as a sheet."));
+                faults.add(Fault::new(&at, "A chain has no repeats beside it. Choose a sheet instead."));
             } else if *link == link.back() {
                 let said = format!("Ring {} cannot go through itself. Choose another ring.", name(link.ring));
                 faults.add(Fault::new(&at, said));
             } else if self.links[..i].iter().any(|one| one == link || *one == link.back()) {
                 let said = format!(
-                    "{} through {} is said twice. Leave one of the two out.",
+                    "{} through {} is entered twice. Remove one of them.",
                     name(link.ring),
                     name_at(link.through, link.cells_on, link.cells_aside)
                 );
@@ -233,7 +233,7 @@ impl Weave {
             }
         }
         if self.links.is_empty() {
-            let said = "No ring goes through another. Say which do: a chain needs one link at least.";
+            let said = "No ring goes through another yet. A chain needs at least one link.";
             faults.add(Fault::new("links", said));
         }
     }
@@ -244,7 +244,8 @@ impl Weave {
             let linked = all.all(|at| self.links_to(fold.ring, at.ring, at.cells_on, 0));
             if !linked || fold.held_by.is_empty() || fold.over[0] == fold.over[1] {
                 let said = format!(
-                    "Ring {} can be folded only over two rings that it goes through, and must be held by another.",
+                    "Ring {} can only be folded over two rings that it goes through, and another ring must \
+                     hold it.",
                     name(fold.ring)
                 );
                 faults.add(Fault::new(format!("folds[{i}]"), said));
@@ -268,7 +269,8 @@ impl Weave {
         }
         if let Some(loose) = reached.iter().position(Option::is_none) {
             let said = format!(
-                "Ring {} hangs on none of those that ring A hangs on: it falls apart into two. Link them.",
+                "Ring {} is not linked to anything that ring A is linked to: the chain falls apart in two. \
+                 Link them.",
                 name(loose)
             );
             return Some(Fault::new("links", said));
@@ -289,13 +291,11 @@ impl Weave {
             1 => None,
             0 => Some(Fault::new(
                 "links",
-                "Its cells do not hang together: no ring goes through one of the next cell. Link them.",
+                "The repeats are not linked: no ring goes through one in the next repeat. Link them.",
             )),
             n => Some(Fault::new(
                 "links",
-                format!(
-                    "It falls apart into {n} chains beside each other. Link each cell with the very next."
-                ),
+                format!("It falls apart into {n} chains side by side. Link each repeat with the very next."),
             )),
         }
     }
@@ -334,10 +334,10 @@ pub fn name(ring: usize) -> String {
 pub fn name_at(ring: usize, cells_on: i32, cells_aside: i32) -> String {
     let along = match cells_on {
         0 => String::new(),
-        1 => " of the next cell".to_owned(),
-        -1 => " of the cell before".to_owned(),
-        n if n > 0 => format!(" of the cell {n} on"),
-        n => format!(" of the cell {} back", -n),
+        1 => " of the next repeat".to_owned(),
+        -1 => " of the repeat before".to_owned(),
+        n if n > 0 => format!(" {n} repeats on"),
+        n => format!(" {} repeats back", -n),
     };
     let aside = match cells_aside {
         0 => String::new(),

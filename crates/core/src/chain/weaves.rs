@@ -95,21 +95,22 @@ fn written() -> Vec<Known> {
             also: &["single", "cable", "1 in 1", "one in one"],
             weave: weave("one in one", &["ring"], each(&[0], &[0], &[1]), QUARTER),
             usual: [2.8, 5.0],
-            like: "The plainest: each ring hangs in the one before. All strength is in one ring at a time.",
+            like: "The plainest: each ring hangs in the one before. One ring carries the whole load at each \
+                   point.",
         },
         Known {
             word: "two-in-two",
             also: &["double", "2 in 2", "two in two"],
             weave: weave("two in two", &["ring"; 2], each(&[0, 1], &[0, 1], &[1]), QUARTER),
             usual: [3.0, 5.0],
-            like: "Pairs through pairs: heavier than it looks, and a ring that opens loses nothing.",
+            like: "Pairs through pairs. It looks light, weighs more, and survives one ring opening.",
         },
         Known {
             word: "three-in-three",
             also: &["triple", "3 in 3", "three in three"],
             weave: weave("three in three", &["ring"; 3], each(&[0, 1, 2], &[0, 1, 2], &[1]), QUARTER),
             usual: [4.0, 6.0],
-            like: "Threes through threes: stout, for large rings.",
+            like: "Threes through threes: sturdy, for large rings.",
         },
         Known {
             word: "box",
@@ -123,7 +124,7 @@ fn written() -> Vec<Known> {
             also: &["byzantin"],
             weave: byzantine,
             usual: [3.4, 4.3],
-            like: "Folded pairs with a connecting pair between: supple, and it shows both faces of its rings.",
+            like: "Folded pairs joined by a connecting pair: supple, and it shows both faces of its rings.",
         },
         Known {
             word: "half-persian-3-in-1",
@@ -135,7 +136,7 @@ fn written() -> Vec<Known> {
                 STRAIGHT,
             ),
             usual: [4.1, 5.2],
-            like: "Two rows of slanting rings, flat on one side: it lies well and curves one way.",
+            like: "Two rows of slanting rings, flat on one side. It lies flat and curves one way.",
         },
         Known {
             word: "half-persian-4-in-1",
@@ -147,7 +148,7 @@ fn written() -> Vec<Known> {
                 STRAIGHT,
             ),
             usual: [4.8, 6.0],
-            like: "As three in one, closer: each ring lies through four.",
+            like: "As three in one, but closer: each ring goes through four.",
         },
         Known {
             word: "full-persian-6-in-1",
@@ -159,7 +160,7 @@ fn written() -> Vec<Known> {
                 STRAIGHT,
             ),
             usual: [5.3, 6.5],
-            like: "Four rows that slant against each other: square in section, the same from both sides.",
+            like: "Four rows that slant against each other: square in section, the same on both sides.",
         },
         Known {
             word: "four-in-one-sheet",
@@ -171,7 +172,7 @@ fn written() -> Vec<Known> {
                 GoesOn::Sheet,
             ),
             usual: [3.5, 5.0],
-            like: "Rows that lean by turns, each ring through four: a cloth that gives across its length.",
+            like: "Rows that lean in turn, each ring through four: a fabric that stretches across its length.",
         },
         Known {
             word: "six-in-one-sheet",
@@ -183,14 +184,14 @@ fn written() -> Vec<Known> {
                 GoesOn::Sheet,
             ),
             usual: [5.0, 6.5],
-            like: "As four in one, denser: each ring through three of either row beside it.",
+            like: "As four in one, but denser: each ring goes through three in each row beside it.",
         },
         Known {
             word: "spiral",
             also: &["spiral chain", "three strand spiral", "four in one spiral", "spiral three strands"],
             weave: weave("spiral", &["ring"], each(&[0], &[0], &[1, 2]), GoesOn::Chain { turn_deg: None }),
             usual: [3.2, 4.6],
-            like: "Each ring through the next two, always to the same side: round, and it turns as a rope does.",
+            like: "Each ring through the next two, always to the same side: round, and it twists like a rope.",
         },
     ]
 }

@@ -132,12 +132,12 @@ impl Cause {
                 gauges(amount)
             ),
             Self::Harder => format!(
-                "The wire springs {per_cent} {} than planned: {} than its label.",
+                "The wire springs back {per_cent} {} than planned: it is {} than its label says.",
                 if more { "more" } else { "less" },
                 if more { "harder" } else { "softer" }
             ),
             Self::Rod => {
-                format!("The rod is {by} {} than it is called.", if more { "thicker" } else { "thinner" })
+                format!("The rod is {by} {} than its label.", if more { "thicker" } else { "thinner" })
             }
         }
     }
@@ -147,24 +147,23 @@ impl Cause {
         let more = amount > 0.0;
         match self {
             Self::Mark => format!(
-                "Draw the mark anew and hold the wire {by} nearer the {}.",
+                "Draw the mark again. Hold the wire {by} nearer the {}.",
                 if more { "tip" } else { "base" }
             ),
             Self::Centre => format!(
-                "Begin the bend {by} nearer the {}, and press the mark into the middle of the jaw.",
+                "Start the bend {by} nearer the {}, and press the mark into the middle of the jaw.",
                 if more { "near end" } else { "far end" }
             ),
             Self::Blank => format!(
-                "Cut the next {by} {}; look at what the trim took.",
+                "Cut the next one {by} {}. Check how much the trimming took.",
                 if more { "shorter" } else { "longer" }
             ),
             Self::Open => {
-                "Roll on until the end meets the stem: relax the wrist, take a new hold, roll again."
-                    .to_owned()
+                "Keep rolling until the end meets the stem: relax the wrist, regrip, roll again.".to_owned()
             }
-            Self::Wire => "Measure the wire off the spool and say its real size in the plan.".to_owned(),
-            Self::Harder => "Measure a coil of this lot, so that plans know how it springs.".to_owned(),
-            Self::Rod => "Measure the rod where the coil lay, and change it under Tools.".to_owned(),
+            Self::Wire => "Measure the wire on the spool and enter its real size in the plan.".to_owned(),
+            Self::Harder => "Measure a coil of this lot, so that plans know how it springs back.".to_owned(),
+            Self::Rod => "Measure the rod where the coil was, and correct it under Tools.".to_owned(),
         }
     }
 }
@@ -301,7 +300,7 @@ pub fn causes(
         .filter_map(|(i, one)| Some((i, measured.get(&one.key)? - one.wanted)))
         .collect();
     if seen.is_empty() {
-        let said = "Nothing was measured yet that could tell a cause. Measure the piece first.";
+        let said = "Nothing measured yet points to a cause. Measure the piece first.";
         return Err(Fault::new("measured", said).into());
     }
     let chance: f64 = -0.5 * seen.iter().map(|(i, off)| (off / model.spread(*i)).powi(2)).sum::<f64>();
@@ -367,7 +366,7 @@ impl Model<'_> {
             .collect();
         let sure = causes.first().is_some_and(|first| first.share >= SURE);
         if chance >= 0.5 || causes.is_empty() {
-            let told = "It is as even as hands make it: nothing here asks for a cause.".to_owned();
+            let told = "As even as hands can make it: nothing here needs a cause.".to_owned();
             return Misfit { causes: vec![], sure: false, told, measure_next: None };
         }
         let next = match (sure, fits) {
@@ -377,18 +376,17 @@ impl Model<'_> {
             _ => None,
         };
         let told = match (sure, &causes[..]) {
-            (true, [first, ..]) => format!("{} Surely that.", first.told),
+            (true, [first, ..]) => format!("{} Very likely.", first.told),
             (false, [first, second, ..]) => {
                 let which = match next {
-                    Some(i) => format!("Measure the {}: it would tell them apart.", self.dimensions[i].what),
-                    None => "Nothing else measured on this piece would tell them apart: make one more with care for the one, and measure it.".to_owned(),
+                    Some(i) => format!("Measure the {} to tell them apart.", self.dimensions[i].what),
+                    None => "No other measurement of this piece tells them apart. Make one more, carefully, \
+                             and measure it."
+                        .to_owned(),
                 };
-                format!(
-                    "It may be two things that look alike here: {} or {}. {which}",
-                    first.cause, second.cause
-                )
+                format!("Two causes look alike here: {} or {}. {which}", first.cause, second.cause)
             }
-            (_, [first]) => format!("{} Or hands being uneven.", first.told),
+            (_, [first]) => format!("{} Or your hands vary this much.", first.told),
             _ => String::new(),
         };
         Misfit { causes, sure, told, measure_next: next.map(|i| self.dimensions[i].key.clone()) }

@@ -101,10 +101,10 @@ fn below(z: f64) -> f64 {
 
 fn told(share: f64) -> String {
     match (20.0 * share, 100.0 * share) {
-        (_, of_100) if of_100 >= 99.5 => "nearly all more would pass".to_owned(),
-        (_, of_100) if of_100 >= 97.5 => format!("{of_100:.0} of 100 more would pass"),
-        (of_20, _) if of_20 < 0.5 => "hardly any more would pass".to_owned(),
-        (of_20, _) => format!("{of_20:.0} of 20 more would pass"),
+        (_, of_100) if of_100 >= 99.5 => "nearly all would pass".to_owned(),
+        (_, of_100) if of_100 >= 97.5 => format!("{of_100:.0} of 100 would pass"),
+        (of_20, _) if of_20 < 0.5 => "hardly any would pass".to_owned(),
+        (of_20, _) => format!("{of_20:.0} of 20 would pass"),
     }
 }
 
@@ -121,7 +121,8 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
         let (middle, wide) = (measured::mean(&others), deviation(&others));
         if (mm - middle).abs() > 4.0 * wide.max(1e-6) {
             let told = format!(
-                "Number {n} is by itself: {} where the others are about {}. Measure it again; if it is so, something happened there.",
+                "Number {n} stands out: {} where the others are about {}. Measure it again. If it is right, \
+                 something happened there.",
                 caliper(*mm, unit),
                 caliper(middle, unit)
             );
@@ -133,7 +134,8 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
     {
         let side = if run[0].1 > mean { "larger" } else { "smaller" };
         let told = format!(
-            "{} in a row are {side} than the middle: something changed there and stayed. A new rod, another spool, the mark wiped off?",
+            "{} in a row are {side} than average: something changed and stayed. A new rod, another spool, a \
+             mark rubbed off?",
             run.len()
         );
         signs.push(Sign { told, pieces_n: numbers(run) });
@@ -142,8 +144,8 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
         let steady = |a: &(u32, f64), b: &(u32, f64)| if larger { b.1 > a.1 } else { b.1 < a.1 };
         if let Some(run) = longest(pieces, steady).filter(|run| run.len() >= RISING) {
             let told = format!(
-                "{} in a row are each {way} than the one before: something is moving. The {what} slips along the jaw, the wire grows \
-                 stiffer along the spool, or the tool wears.",
+                "{} in a row are each {way} than the one before: something is drifting. The {what} slips \
+                 along the jaw, the wire gets harder along the spool, or the tool wears.",
                 run.len()
             );
             signs.push(Sign { told, pieces_n: numbers(run) });

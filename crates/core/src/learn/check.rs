@@ -76,7 +76,7 @@ impl PieceCheck {
     pub fn check(&self, workshop: &Workshop) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "The check has no name. Give it one, so that you find it again."));
+            faults.add(Fault::new("name", "Enter a name for the measurement."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         let count = Span { noun: "number of pieces", unit: "", least: 1.0, most: MOST_PIECES };
@@ -90,7 +90,7 @@ impl PieceCheck {
             if !matches!(self.piece, Piece::Finding(_)) {
                 faults.add(Fault::new(
                     "trial",
-                    "Only a finding is tried blank by blank. Of rings measure a coil.",
+                    "Trial blanks are for findings only. For rings, measure a coil.",
                 ));
             }
         }
@@ -137,7 +137,7 @@ impl PieceCheck {
                     most: f64::from(u32::try_from(most).unwrap_or(0)),
                 };
                 if faults.keep(span.check("value", reading.value)).is_some() && reading.value.fract() != 0.0 {
-                    faults.add(Fault::new("value", "A grade is a whole number."));
+                    faults.add(Fault::new("value", "Enter a whole number as the grade."));
                 }
             }
         }
@@ -251,12 +251,12 @@ impl PieceCheck {
         if !readings.is_empty() && (of_any_lot(&self.piece) != of_any_lot(&new.piece) || self.of != new.of) {
             faults.add(Fault::new(
                 "piece",
-                "Its readings are of the piece as it was. Begin another check for another piece.",
+                "Its readings belong to the piece as it was. Start a new measurement for another piece.",
             ));
         }
         let last = readings.iter().map(|reading| reading.piece_n).max().unwrap_or(0);
         if last > new.pieces_n {
-            let said = format!("Number {last} was measured already: there are at least so many.");
+            let said = format!("Number {last} is already measured, so there are at least that many.");
             faults.add(Fault::new("pieces_n", said));
         }
         faults.into_result()

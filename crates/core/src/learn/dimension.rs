@@ -34,7 +34,7 @@ words! {
         /// It passes.
         Pass = "pass", "passes";
         /// It can be put right.
-        Rework = "rework", "put it right";
+        Rework = "rework", "fix it";
         /// It cannot.
         Reject = "reject", "set it apart";
     }
@@ -120,7 +120,7 @@ pub fn to_measure(
         (Piece::Chain(request), _) => of_rings(&request.rings()?, of, workshop),
         (Piece::Finding(request), CheckedOf::Piece) => of_finding(request, workshop),
         (Piece::Finding(request), CheckedOf::Coil) => {
-            let said = format!("A {} is no coil. Measure the finished piece.", request.kind.0.name);
+            let said = format!("A {} is not a coil. Measure the finished piece.", request.kind.0.name);
             Err(Fault::new("of", said).into())
         }
     }
@@ -134,24 +134,21 @@ fn told(wanted: f64, least: f64, most: f64, unit: LengthUnit) -> String {
 fn how(kind: Measures, what: &str) -> (String, u32) {
     match kind {
         Measures::Inside => {
-            (format!("Inner jaws across the {what}; turn it a third and read again, three readings."), 3)
+            (format!("Inner jaws across the {what}. Turn it a third each time: three readings."), 3)
         }
-        Measures::Bend => (
-            format!("Inner jaws across the {what} where it is widest; lift them off and read again, twice."),
-            2,
-        ),
+        Measures::Bend => (format!("Inner jaws across the {what} at its widest. Take two readings."), 2),
         Measures::Ball => {
-            (format!("Outer jaws across the {what}; turn it a quarter and read again, twice."), 2)
+            (format!("Outer jaws across the {what}. Turn it a quarter and read again: two readings."), 2)
         }
         Measures::Length => (format!("Outer jaws along the {what}, without squeezing."), 1),
         Measures::Gap => (
             format!(
-                "Feel for the {what} with a slip of paper, or read it with the inner jaws; 0 where none shows."
+                "Feel for the {what} with a slip of paper, or use the inner jaws. Enter 0 if there is none."
             ),
             1,
         ),
         Measures::Wire => (
-            "Outer jaws across the wire where it is straight and unmarked; turn it and read again."
+            "Outer jaws across the wire where it is straight and unmarked. Turn it and read again."
                 .to_owned(),
             2,
         ),
@@ -324,7 +321,7 @@ impl ToMeasure {
         let large = off > 0.0;
         let by = caliper(off.abs(), unit);
         let far = off.abs() > 0.25 * self.wanted.max(2.0);
-        let scrap = format!("Put it to the {} scrap, or keep it for practice.", piece.wire().metal);
+        let scrap = format!("Put it in the {} scrap, or keep it for practice.", piece.wire().metal);
         let rework = |told: String| Judged { verdict: Verdict::Rework, told, off };
         let reject = |told: String| Judged { verdict: Verdict::Reject, told: format!("{told} {scrap}"), off };
         let finding = matches!(piece, Piece::Finding(_));
@@ -332,57 +329,59 @@ impl ToMeasure {
         match self.kind {
             None => rework(self.felt_wrong().to_owned()),
             Some(Measures::Gap) => rework(format!(
-                "Open it sideways, go a little past, come back until the faces meet: {by} too wide now."
+                "Open it sideways, go a little past, come back until the ends meet. It is {by} too wide now."
             )),
             Some(Measures::Wire) => reject(format!(
-                "The wire is {by} {} than planned: another gauge, or stretched. Look at the spool's label.",
+                "The wire is {by} {} than planned: another gauge, or stretched. Check the spool's label.",
                 if large { "thicker" } else { "thinner" }
             )),
             Some(Measures::Inside) if self.key == "coil-inside" => Judged {
                 verdict: Verdict::Rework,
                 told: format!(
-                    "The coil is {by} {} than planned. Before cutting it, take the rod that this lot wants: see what was learned of the lot.",
+                    "The coil is {by} {} than planned. Before you cut it, choose the rod this lot needs: \
+                     see Springback.",
                     if large { "larger" } else { "smaller" }
                 ),
                 off,
             },
             Some(_) if far => reject(format!(
-                "The {} is {by} {}: too far off to be put right.",
+                "The {} is {by} {}: too far off to fix.",
                 self.what,
                 if large { "too large" } else { "too small" }
             )),
             Some(Measures::Bend) => rework(format!(
-                "Bend it again on a tool about {by} {}: {around} {} there, and the end moves by as much.",
+                "Bend it again on a tool about {by} {}. {around} {}, and the end moves by the same.",
                 if large { "thinner" } else { "thicker" },
-                if large { "less wire is needed" } else { "more wire goes in" }
+                if large { "less wire is used" } else { "more wire is used" }
             )),
             Some(Measures::Ball) if large => {
                 reject(format!("The {} is {by} too large and cannot shrink.", self.what))
             }
             Some(Measures::Ball) => rework(format!(
-                "Heat the {} once more until it has drawn in enough wire: {by} is missing across it, and the piece grows shorter. Hold it in tongs, with your eyes shielded.",
+                "Heat the {} again until it has drawn in enough wire: {by} is missing across it, and the \
+                 piece gets shorter. Hold it in tongs and shield your eyes.",
                 self.what
             )),
             Some(Measures::Inside) if finding && large => rework(format!(
                 "Open it, trim {around} off its end and roll it again nearer the tip of the jaw."
             )),
             Some(Measures::Inside) if finding => rework(format!(
-                "Open it and roll it again nearer the base of the jaw; {around} more wire goes into it."
+                "Open it and roll it again nearer the base of the jaw. It uses {around} more wire."
             )),
             Some(Measures::Inside) if large => {
                 rework(format!("Open it, file or cut {around} off one end, and close it again."))
             }
             Some(Measures::Inside) if off.abs() < 0.03 * self.wanted => {
-                rework(format!("Push it up a taper until it has grown {by}, then true it."))
+                rework(format!("Push it up a taper until it has grown {by}, then flatten it."))
             }
             Some(Measures::Inside) => reject(format!(
-                "The ring is {by} too small and cannot grow so far; use it where smaller rings go."
+                "The ring is {by} too small and cannot grow that much. Use it where smaller rings go."
             )),
             Some(Measures::Length) if large => {
-                rework(format!("Trim {by} off where it is free, or bend it again from the next loop."))
+                rework(format!("Trim {by} off a free end, or bend it again from the next loop."))
             }
             Some(Measures::Length) => reject(format!(
-                "The {} is {by} too short, and wire cannot be put back; pair it with one as short.",
+                "The {} is {by} too short, and wire cannot be put back. Pair it with one as short.",
                 self.what
             )),
         }
@@ -391,7 +390,8 @@ impl ToMeasure {
     fn felt_wrong(&self) -> &'static str {
         match self.key.as_str() {
             "flatness" => {
-                "Press it flat between smooth jaws or tap it with a mallet on the block, both sides alike."
+                "Press it flat between smooth jaws, or tap it with a mallet on the block, the same on both \
+                 sides."
             }
             "burr" => "File the end one way, or draw it across fine emery, until no fingertip feels it.",
             _ => "Round the tip in the cup burr, then smooth it on fine emery.",

@@ -35,7 +35,7 @@ impl<'a> HalfMade<'a> {
         let all = made.steps.len();
         let done_n = at_step_n.unwrap_or_else(|| usually(&made.steps));
         if done_n > all {
-            let said = format!("It is made in {all} steps; there is no step {done_n}.");
+            let said = format!("It has {all} steps; there is no step {done_n}.");
             return Err(Fault::new("at_step_n", said).into());
         }
         Ok(Self { made, done_n, request, workshop })
@@ -88,9 +88,10 @@ impl<'a> HalfMade<'a> {
             share if share > CRACK_STRAIN => None,
             share if share > WATCH_STRAIN => match Anneal::of(&self.request.wire, &self.workshop.gear) {
                 Ok(_) => Some(
-                    " Anneal it once it is straight: it uses most of what the metal has left. An estimate.",
+                    " Anneal it once it is straight: this uses most of the stretch the metal has left. \
+                     (Estimate.)",
                 ),
-                Err(_) => Some(" It uses most of what the metal has left. An estimate."),
+                Err(_) => Some(" This uses most of the stretch the metal has left. (Estimate.)"),
             },
             _ => Some(""),
         }

@@ -54,7 +54,11 @@ fn jaw_mm(rolled: &RolledLoop) -> Result<f64, Fault> {
     INSIDE.check("inside_mm", rolled.inside_mm)?;
     let tool = outline_for(&Bending::of(&rolled.wire), Outline::Round { diameter: rolled.inside_mm });
     tool.map(Outline::across).ok_or_else(|| {
-        Fault::new("inside_mm", "This wire springs straight before it would leave such a loop. Roll a smaller one, or take softer wire.")
+        Fault::new(
+            "inside_mm",
+            "This wire springs straight before it makes such a loop. Roll a smaller \
+                                 one, or use softer wire.",
+        )
     })
 }
 
@@ -78,7 +82,7 @@ fn jaw_mm(rolled: &RolledLoop) -> Result<f64, Fault> {
 /// Faults of the loops; a fault where the jaw is not tapered, or the two loops contradict each other.
 pub fn calibrated(plier: &Plier, near_tip: &RolledLoop, near_base: &RolledLoop) -> Result<Plier, Faults> {
     if plier.jaws != Jaws::RoundNose {
-        let said = "Only tapered jaws are calibrated by loops: on a step each place is one diameter, which is measured.";
+        let said = "Only tapered jaws are calibrated with loops. On stepped jaws, measure each step.";
         return Err(Fault::new("jaws", said).into());
     }
     let mut faults = Faults::none();
@@ -114,7 +118,7 @@ pub fn wear(plier: &Plier, loops: &[RolledLoop], unit: LengthUnit) -> Result<Jaw
     let place_of = |at_mm: f64| plier.diameter_at(at_mm);
     let taper = place_of(1.0).zip(place_of(0.0)).map(|(b, a)| b - a).filter(|taper| *taper > 1e-4);
     let Some(taper) = taper else {
-        let said = "The jaw is not tapered: nothing slips along it.";
+        let said = "The jaw is not tapered: slipping along it changes nothing.";
         return Err(Fault::new("plier", said).into());
     };
     if loops.is_empty() {
@@ -135,13 +139,14 @@ impl JawWear {
         let (off_mm, spread_mm) = (mean(offs), deviation(offs));
         let sure = LEAST_MM.max(2.0 * spread_mm / count(offs).sqrt());
         let told = match off_mm {
-            off if off.abs() < sure => "The mark is where it was, as far as these loops tell.".to_owned(),
+            off if off.abs() < sure => "As far as these loops show, the mark is still right.".to_owned(),
             off => {
                 let (way, back) =
                     if off > 0.0 { ("towards the base", "tip") } else { ("towards the tip", "base") };
                 format!(
-                    "Wire really lies {} {way} of the mark: it slipped, was drawn again elsewhere, or the jaw is worn. Draw the mark {} \
-                     nearer the {back}, or calibrate the jaw by two loops. A loop changes by {} for each millimetre.",
+                    "The wire really sits {} {way} of the mark: it slipped, the mark was redrawn elsewhere, \
+                     or the jaw is worn. Draw the mark {} nearer the {back}, or calibrate the jaw with two \
+                     loops. A loop changes by {} for each millimetre.",
                     on_ruler(off.abs(), unit),
                     on_ruler(off.abs(), unit),
                     caliper(taper, unit)

@@ -428,7 +428,7 @@ impl LotLearned {
         let per_cent = |share: f64| format!("{:.0} %", 100.0 * share.abs());
         if self.measured_n == 0 {
             return format!(
-                "Nothing of it was measured yet: the handbook's ± {} stands. Measure one coil, let go and not cut.",
+                "Not measured yet, so the usual ± {} applies. Measure one coil, let go and not cut.",
                 per_cent(HANDBOOK_SPREAD)
             );
         }
@@ -443,23 +443,24 @@ impl LotLearned {
             format!("{} measurements", self.measured_n)
         };
         let mut told = format!(
-            "It springs {against} the handbook says, ± {:.1} % where the handbook leaves ± {} ({n}).",
+            "It springs back {against} usual for this metal, ± {:.1} % (was ± {}; {n}).",
             100.0 * self.spread,
             per_cent(HANDBOOK_SPREAD)
         );
         if let Some(drift) = self.drift {
             let way = if drift.per_m > 0.0 { "stiffer" } else { "softer" };
             told.push_str(&format!(
-                " It grows {way} along the spool, {:.1} % a metre: plans take it as it is where the last one was measured.",
+                " It increases {way} along the spool, {:.1} % a metre. Plans use the value at the last \
+                 measurement.",
                 100.0 * drift.per_m.abs()
             ));
         }
         let odd = self.points.iter().filter(|point| point.outlier && !point.aside).count();
         if odd > 0 {
             told.push_str(if odd == 1 {
-                " One does not go with the others: measure it again, or set it aside; until then it counts as well."
+                " One reading looks wrong: measure it again, or set it aside. Until then it counts."
             } else {
-                " Some do not go with the others: measure them again, or set them aside; until then they count as well."
+                " Some readings look wrong: measure them again, or set them aside. Until then they count."
             });
         }
         told

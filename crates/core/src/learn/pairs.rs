@@ -98,24 +98,23 @@ pub fn matched(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> R
 fn check(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<(), Faults> {
     let mut faults = Faults::none();
     if !(2..=12).contains(&size) {
-        faults
-            .add(Fault::new("size", format!("A set of {size} cannot be matched. Ask for 2 to 12 together.")));
+        faults.add(Fault::new("size", format!("A set of {size} cannot be matched. Enter 2 to 12.")));
     }
     if pieces.len() > MOST_PIECES {
         let said =
-            format!("{} pieces are more than are matched at once. Take {MOST_PIECES} at most.", pieces.len());
+            format!("{} pieces are too many to match at once. Enter at most {MOST_PIECES}.", pieces.len());
         faults.add(Fault::new("pieces", said));
     }
     if tolerance_mm.is_empty() || tolerance_mm.iter().any(|mm| !mm.is_finite() || *mm <= 0.0) {
         faults.add(Fault::new(
             "tolerance_mm",
-            "Say for at least one dimension how far a set may differ in it, above 0 mm.",
+            "Enter for at least one dimension how much a set may differ, above 0 mm.",
         ));
     }
     for (i, piece) in pieces.iter().enumerate() {
         if piece.mm.len() != tolerance_mm.len() || piece.mm.iter().any(|mm| !mm.is_finite()) {
             let said = format!(
-                "Piece {} has {} measurements where {} are compared. Measure what is missing, or leave it out.",
+                "Piece {} has {} measurements, but {} are compared. Measure what is missing, or leave it out.",
                 piece.piece_n,
                 piece.mm.len(),
                 tolerance_mm.len()

@@ -94,8 +94,9 @@ impl Drill {
         };
         let (told, piece, of, key, pieces_n, target_mm) = match self {
             Self::Loops => (
-                "Draw one line round the jaw with a pen. Cut ten blanks to the first. Roll each loop at the line, its end level \
-                 with the jaw under a fingertip, the wrist relaxed between two turns. Measure the ten in the order you made them.",
+                "Draw one line round the jaw with a pen. Cut ten blanks to the first. Roll each loop at the \
+                 line, its end level with the jaw, and relax your wrist between turns. Measure them in the \
+                 order you made them.",
                 finding("eye-pin"),
                 CheckedOf::Piece,
                 "loop_mm",
@@ -103,8 +104,8 @@ impl Drill {
                 0.08,
             ),
             Self::Hooks => (
-                "Cut ten blanks to the first, roll all eyes, then bend all hooks over the same step. Lay each on the drawing. \
-                 Measure over all, in the order you made them.",
+                "Cut ten blanks to the first. Roll all the eyes, then bend all the hooks over the same \
+                 step. Lay each on the drawing. Measure the overall length, in the order you made them.",
                 finding("hook-clasp"),
                 CheckedOf::Piece,
                 "height",
@@ -112,8 +113,8 @@ impl Drill {
                 0.25,
             ),
             Self::Coil => (
-                "Wind twenty turns by hand, each laid against the last and held tight to the end. Hold it to the light: no gap \
-                 shows. Let go, slide it off, and measure its inside at ten places along it.",
+                "Wind twenty turns by hand, each against the last, tight to the end. Hold it to the light: \
+                 no gap should show. Let go, slide it off, and measure its inside at ten places.",
                 Piece::Rings(RingRequest::new(copper.clone(), Mandrel::round(5.0), 20)),
                 CheckedOf::Coil,
                 "coil-inside",
@@ -163,31 +164,34 @@ impl Drill {
         let mut told = match self {
             Self::Loops => match slip.filter(|slip| *slip > 1e-6) {
                 Some(slip) => {
-                    format!("Your hold wanders {} along the jaw.", on_ruler(spread_mm / slip, unit))
+                    format!("Your grip wanders {} along the jaw.", on_ruler(spread_mm / slip, unit))
                 }
-                None => format!("Your loops wander by {}.", by(spread_mm)),
+                None => format!("Your loops vary by {}.", by(spread_mm)),
             },
             Self::Hooks => format!("Your hooks differ by {} from one to the next.", by(spread_mm)),
             Self::Coil => format!(
-                "The coil's inside wanders by {} along it: that is how unevenly it was held.",
+                "The coil's inside varies by {} along it: that is how unevenly you held it.",
                 by(spread_mm)
             ),
         };
-        told.push_str(if met { " That is even enough to go on to silver." } else { " " });
+        told.push_str(if met { " Even enough to move on to silver." } else { " " });
         if !met {
-            told.push_str(&format!("Come under {}: ", by(target_mm)));
+            told.push_str(&format!("Get below {}: ", by(target_mm)));
             told.push_str(match self {
-                Self::Loops => "draw the line fresh, set the wire's middle on it, and look before each roll.",
+                Self::Loops => {
+                    "draw the line fresh, put the middle of the wire on it, and look before each \
+                                roll."
+                }
                 Self::Hooks => "press the same mark into the same step, and bend to the same stop.",
                 Self::Coil => {
-                    "keep the thumb behind the turn that is being laid, and do not pause with a slack wire."
+                    "keep your thumb behind the turn you are winding, and don't stop with slack wire."
                 }
             });
         }
         if off_mm.abs() > 2.0 * spread_mm / n.sqrt() && off_mm.abs() > 0.02 {
             let way = if off_mm > 0.0 { "larger" } else { "smaller" };
             told.push_str(&format!(
-                " All of them are {} {way} than meant: move the mark, not the hand.",
+                " All of them are {} {way} than planned: move the mark, not your hand.",
                 by(off_mm)
             ));
         }
@@ -208,10 +212,10 @@ pub fn progress(spreads_mm: &[f64], unit: LengthUnit) -> Option<String> {
     let (first, last) = spreads_mm.first().zip(spreads_mm.last()).filter(|_| spreads_mm.len() > 1)?;
     let share = last / first.max(1e-9);
     let said = match share {
-        share if share <= 0.55 => "half as uneven as at first, or less",
-        share if share <= 0.85 => "evener than at first",
+        share if share <= 0.55 => "half as uneven as at first, or better",
+        share if share <= 0.85 => "more even than at first",
         share if share < 1.15 => "about as even as at first",
-        _ => "less even than at first: rest the hands, and take it up another day",
+        _ => "less even than at first: rest your hands and try another day",
     };
     Some(format!(
         "{} sets, from {} to {}: {said}.",

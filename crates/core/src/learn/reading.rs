@@ -53,7 +53,7 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
     let wrong = |said: String| Fault::new("line", said);
     let nothing = || {
         wrong(format!(
-            "{} is no reading of a caliper. It sends a number and its unit: 5.08 mm.",
+            "{} is not a caliper reading. It should send a number and its unit: 5.08 mm.",
             quoted(line)
         ))
     };
@@ -66,7 +66,9 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
     let (marks, rest) = text.split_at(start);
     for mark in marks.split([',', ';', ':', ' ', '\t']).filter(|mark| !mark.is_empty()) {
         if MOVES.contains(&mark) {
-            return Err(wrong("The caliper is not still. Hold it and take the reading again.".to_owned()));
+            return Err(wrong(
+                "The caliper isn't still. Hold it steady and take the reading again.".to_owned(),
+            ));
         }
         if !STANDS.contains(&mark) {
             return Err(nothing());
@@ -91,7 +93,7 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
         "in" | "inch" | "\"" | "''" | "″" => value * MM_PER_INCH,
         "" => {
             let said = format!(
-                "{} has no unit, so that it may be millimetres or inches. Set the caliper to send its unit.",
+                "{} has no unit: it could be millimetres or inches. Set the caliper to send its unit.",
                 quoted(line)
             );
             return Err(wrong(said));
@@ -99,7 +101,7 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
         other if other.chars().any(|c| c.is_ascii_digit()) => return Err(nothing()),
         other => {
             return Err(wrong(format!(
-                "{} is not a length: {} is no unit of one. Is the right instrument connected?",
+                "{} is not a length: {} is not a unit of length. Is the right instrument connected?",
                 quoted(line),
                 quoted(other)
             )));
@@ -155,7 +157,7 @@ pub fn steadied(readings: &[f64], unit: LengthUnit) -> Option<Steadied> {
     let mm = sorted[sorted.len() / 2];
     let (apart_mm, steady) = (most - least, most - least <= JUMPY_MM + 1e-9);
     let told = match steady {
-        true => format!("{}, standing still.", caliper(mm, unit)),
+        true => format!("{}, steady.", caliper(mm, unit)),
         false => format!(
             "It jumps between {} and {}: hold it still, close the jaws lightly, wipe them, and read again.",
             caliper(least, unit),

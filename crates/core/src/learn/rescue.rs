@@ -21,11 +21,11 @@ words! {
         /// The blank was cut short.
         CutShort = "cut-short", "cut short";
         /// The end ran out before the last bend.
-        EndStarved = "end-starved", "the end starved";
+        EndStarved = "end-starved", "end too short";
         /// A loop or eye came out large.
-        EyeLarge = "eye-too-large", "the eye too large";
+        EyeLarge = "eye-too-large", "eye too large";
         /// A spiral came out loose.
-        SpiralLoose = "spiral-loose", "the spiral loose";
+        SpiralLoose = "spiral-loose", "spiral loose";
         /// More turns were lifted than one.
         TurnsLifted = "turns-lifted", "two turns lifted";
         /// It was hammered thinner than meant.
@@ -151,7 +151,7 @@ pub fn rescued(
         let straighten = if bent.is_empty() { "" } else { "Straighten it. " };
         let Some(anneal) = half.straightened_for(&bent, &single) else { continue };
         let told = format!(
-            "{straighten}Make your {} of it: {} of its {} are used.{anneal}",
+            "{straighten}Make your {} from it: it uses {} of its {}.{anneal}",
             other.name,
             on_ruler(blank_mm, unit),
             on_ruler(wire_mm, unit)
@@ -163,7 +163,7 @@ pub fn rescued(
     }
     let mass = request.wire.mass_g(wire_mm);
     let soldered = if half.joined() == Some(ClosedBy::Soldered) { " with solder on it" } else { "" };
-    let scrap = format!("Or put it to the {} scrap{soldered}: {} g.", request.wire.metal, shown(mass, 2));
+    let scrap = format!("Or put it in the {} scrap{soldered}: {} g.", request.wire.metal, shown(mass, 2));
     let colour = request.wire.metal.figures().colour.to_owned();
     Ok(Rescues { wire_mm, options, colour, scrap })
 }
@@ -220,7 +220,7 @@ fn gone_wrong(
         if !(parameter.min..=parameter.max).contains(&value) {
             let label = parameter.label;
             let said = format!(
-                "That makes the {label} {}; a {} can have from {} to {}. Look at what is really there.",
+                "That makes the {label} {}; a {} can have {} to {}. Measure it again.",
                 shown(value, 2),
                 request.kind.0.name,
                 shown(parameter.min, 2),
@@ -271,7 +271,8 @@ fn gone_wrong(
             let used = (h / mishap.by).ln() / crate::wire::strength::strain_left(&request.wire);
             if used > 1.0 {
                 let said = format!(
-                    "At {} it has more strain in it than the metal is expected to bear: look for cracks with a lens, and put it to the scrap. An estimate.",
+                    "At {} it has more strain than the metal should take: look for cracks with a lens, and \
+                     scrap it. (Estimate.)",
                     caliper(mishap.by, workshop.habits.unit)
                 );
                 return Err(Fault::new("by", said).into());
@@ -286,15 +287,15 @@ fn gone_wrong(
 fn as_it_is(mishap: WentWrong, base: &PatternRequest, gear: &Gear, unit: LengthUnit) -> String {
     match mishap.wrong {
         Wrong::TurnsLifted => format!(
-            "Trim what was lifted besides the first turn, and leave the cap {} turns.",
+            "Trim the extra lifted turns, leaving the first, so that the cap has {} turns.",
             shown(base.value("turns_n"), 1)
         ),
         Wrong::OverHammered => format!(
-            "Leave it at {}: it is stiffer and wider there.{}",
+            "Leave it at {}: it is harder and wider there.{}",
             caliper(mishap.by, unit),
             if Anneal::of(&base.wire, gear).is_ok() { " Anneal it before any further bend." } else { "" }
         ),
-        _ => "It still comes out whole.".to_owned(),
+        _ => "The piece still comes out complete.".to_owned(),
     }
 }
 

@@ -271,7 +271,7 @@ fn told(pieces: &[CheckedPiece], pieces_n: u32) -> String {
     }
     let n = |verdict: Verdict| pieces.iter().filter(|piece| piece.verdict == verdict).count();
     let mut told = format!("{} of {} measured pass", n(Verdict::Pass), pieces.len());
-    for (verdict, what) in [(Verdict::Rework, "to put right"), (Verdict::Reject, "to set apart")] {
+    for (verdict, what) in [(Verdict::Rework, "to fix"), (Verdict::Reject, "to set apart")] {
         if n(verdict) > 0 {
             told.push_str(&format!(", {} {what}", n(verdict)));
         }

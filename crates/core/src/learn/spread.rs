@@ -208,20 +208,18 @@ pub fn learned(readings: &[Readings], hand: &Hand, metal_mm: f64, unit: LengthUn
 
 fn narrows(first: &SourceSpread, unit: LengthUnit) -> String {
     let what = match first.source {
-        Source::Metal => "Measure one coil of each lot: plans then know how it springs.",
-        Source::Rod => {
-            "Measure the rods you use most, at the place where the coil lies, and say so under Tools."
-        }
+        Source::Metal => "Measure one coil of each lot: then plans know how it springs back.",
+        Source::Rod => "Measure the rods you use most, where the coil is wound, and enter it under Tools.",
         Source::Hand => {
-            "Wind with an even pull, and lay the thumb behind each turn; the drill of the coil without gaps is for that."
+            "Wind with an even pull, thumb behind each turn. Practise with the coil without gaps."
         }
-        Source::Cut => "Close each ring past its place and back, until the faces meet; saw along one line.",
+        Source::Cut => "Close each ring past its place and back, until the ends meet. Saw along one line.",
         Source::Reading => {
-            "Read each ring three times, turned by a third: rings are less round than they look."
+            "Read each ring three times, turning it a third: rings are less round than they look."
         }
     };
     format!(
-        "Most of it is {} (± {}, {:.0} % of all). {what}",
+        "Most of it is {} (± {}, {:.0} % of the total). {what}",
         first.shown,
         caliper(first.mm, unit),
         100.0 * first.share

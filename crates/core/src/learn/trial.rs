@@ -67,7 +67,7 @@ impl Trial {
     /// A fault at each that is out of its limits.
     pub fn check(&self) -> Result<(), Faults> {
         const BLANK: Span = Span { noun: "blank", unit: " mm", least: 2.0, most: 2000.0 };
-        const OVER: Span = Span { noun: "what was over", unit: " mm", least: -200.0, most: 500.0 };
+        const OVER: Span = Span { noun: "what was left over", unit: " mm", least: -200.0, most: 500.0 };
         let mut faults = Faults::none();
         faults.keep(BLANK.check("blank_mm", self.blank_mm));
         faults.keep(OVER.check("over_mm", self.over_mm));
@@ -109,7 +109,7 @@ pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> 
     faults.into_result()?;
     let Some(last) = trials.last() else {
         return Err(
-            Fault::new("trials", "Make one first: cut a blank, form it, and say what came out.").into()
+            Fault::new("trials", "Make one first: cut a blank, form it, and enter how it came out.").into()
         );
     };
     // What its own parts add up to, as they came out.
@@ -181,7 +181,7 @@ fn marks(
         let put_right = match jaw.filter(|(_, slip)| *slip > 1e-6) {
             None => format!("bend it on a {tool} tool, or measure how this lot springs"),
             Some((at, slip)) if is_first && at < off / slip => {
-                "the jaw is not so thin even at its tip; take one that is, or calibrate it by two loops"
+                "the jaw is not that thin even at its tip: use another, or calibrate it with two loops"
                     .to_owned()
             }
             Some((at, slip)) => {
@@ -208,13 +208,13 @@ fn step_told(unit: LengthUnit) -> &'static str {
 fn told(steps: i32, blank_mm: f64, unit: LengthUnit) -> String {
     let length = on_ruler(blank_mm, unit);
     match steps {
-        0 => format!("Cut the next to {length}, as the last."),
-        1 => format!("Cut the next {} longer: {length}.", step_told(unit)),
-        -1 => format!("Cut the next {} shorter: {length}.", step_told(unit)),
+        0 => format!("Cut the next one {length}, like the last."),
+        1 => format!("Cut the next one {} longer: {length}.", step_told(unit)),
+        -1 => format!("Cut the next one {} shorter: {length}.", step_told(unit)),
         steps => {
             let (by, way) =
                 (f64::from(steps.abs()) * ruler_step_mm(unit), if steps > 0 { "longer" } else { "shorter" });
-            format!("Cut the next {} {way}: {length}.", on_ruler(by, unit))
+            format!("Cut the next one {} {way}: {length}.", on_ruler(by, unit))
         }
     }
 }
@@ -230,25 +230,24 @@ fn reasons(
     let parts = longer_mm(request, &last.got_mm);
     if parts.abs() > 0.05 {
         let way = if parts > 0.0 { "more" } else { "less" };
-        reasons.push(format!(
-            "As they came out they took {} {way}: that is put right by the marks.",
-            caliper(parts.abs(), unit)
-        ));
+        reasons
+            .push(format!("Formed, they took {} {way}: the marks correct that.", caliper(parts.abs(), unit)));
     }
     if last.over_mm.abs() > 0.05 {
-        let way = if last.over_mm > 0.0 { "was over" } else { "was missing" };
+        let way = if last.over_mm > 0.0 { "left over" } else { "missing" };
         reasons.push(format!("{} {way} at the end.", caliper(last.over_mm.abs(), unit)));
     }
     if allowance_mm.abs() > DOUBTFUL * planned_mm {
         reasons.push(
-            "That is far from what its parts add up to: was the blank really so long, and what was over?"
+            "That is far from what its parts add up to. Was the blank really that long, and how much was \
+             left over?"
                 .to_owned(),
         );
     }
     let of = if trials_n > 1 { format!(", over {trials_n} trials") } else { String::new() };
     let way = if allowance_mm > 0.0 { "longer" } else { "shorter" };
     reasons.push(format!(
-        "In your hands a blank of it must be {} {way} than its parts{of}.",
+        "In your hands a blank needs {} {way} than its parts{of}.",
         caliper(allowance_mm.abs(), unit)
     ));
     reasons

@@ -38,9 +38,9 @@ impl Holds {
     pub fn told(&self) -> String {
         let (first, last) = (load_told(self.first_set_n), load_told(self.comes_off_n));
         if self.closed {
-            format!("closed for good, drawn out of shape at {last}")
+            format!("closed for good, pulls out of shape at {last}")
         } else {
-            format!("first set at {first}, comes off at {last}")
+            format!("starts to open at {first}, pulls open at {last}")
         }
     }
 }

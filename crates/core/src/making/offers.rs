@@ -76,12 +76,15 @@ fn anneals<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Choi
         let other = request.with_changes(changes.annealed_before(step.operation, nth));
         let (possible, figures) = tried(&other, workshop);
         let effect = if possible && used > WATCH_STRAIN && !chosen {
-            format!("It uses {:.0} % of what the metal has left as it is. {figures}", 100.0 * used)
+            format!(
+                "As it is, bending uses {:.0} % of the stretch the metal has left. {figures}",
+                100.0 * used
+            )
         } else {
             figures
         };
         offers.push(Choice {
-            group: Some("Anneal on the way".to_owned()),
+            group: Some("Anneal along the way".to_owned()),
             step_n: Some(step.step_n),
             advised: used > WATCH_STRAIN && possible && !chosen,
             ..Choice::of(format!("anneal before “{}”", step.named), effect, chosen, possible || chosen, other)

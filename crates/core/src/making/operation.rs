@@ -44,7 +44,7 @@ words! {
         /// Turns are wound on a rod or taper, to stay a coil.
         Coil = "coil", "wind";
         /// Turns are laid flat round each other.
-        Spiral = "spiral", "lay";
+        Spiral = "spiral", "coil";
         /// Turns are wrapped round the piece's own stem.
         Wrap = "wrap", "wrap";
         /// A turn is lifted to stand up.
@@ -64,9 +64,9 @@ words! {
         /// It is trued flat.
         True = "true", "true";
         /// Openings are pressed shut.
-        Close = "close", "shut";
+        Close = "close", "close";
         /// Rings of a chain are shut before it is begun.
-        ShutBefore = "shut-before", "shut beforehand";
+        ShutBefore = "shut-before", "pre-close";
         /// Rings of a chain are opened so that others' wire passes.
         OpenUp = "open-up", "open";
         /// Rings are put into a chain, one after the other.

@@ -172,7 +172,7 @@ impl Chooser<'_> {
             Some((place, _)) if off(&place) <= FIT_MM.max(FIT_SHARE * inside_mm) => place,
             Some((nearest, _)) => {
                 let misfit = format!(
-                    "You have no {what} of {wanted_shown}: the nearest, {}, gives {} instead of {}.",
+                    "You have no {what} of {wanted_shown}. The nearest, {}, gives {} instead of {}.",
                     nearest.tool,
                     nearest.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
                     caliper(inside_mm, unit)
@@ -186,7 +186,7 @@ impl Chooser<'_> {
                 }
             }
             None => ideal(format!(
-                "No pliers or rods are listed under Tools. A {what} of {wanted_shown} gives this bend."
+                "No pliers or rods are listed under Tools. A {what} of {wanted_shown} makes this bend."
             )),
         };
         (place, over)
@@ -235,7 +235,7 @@ impl Chooser<'_> {
     fn taper(&self, cone: Cone) -> (ToolPlace, f64) {
         let Some(wound) = cone.wound_for(&self.bending) else {
             let said =
-                "This wire springs straight from so wide a cone. Take a softer temper, or a smaller mouth.";
+                "This wire springs straight off such a wide cone. Use a softer temper or a smaller mouth.";
             return (ToolPlace { misfit: Some(said.to_owned()), ..plain(With::Taper) }, 1.0);
         };
         let place = ToolPlace {
@@ -279,15 +279,15 @@ impl Chooser<'_> {
             },
             best => {
                 let nearest = best.map_or_else(String::new, |(rod, left, _)| {
-                    format!(" The nearest you own, the {}, gives {}.", rod.shown_in(unit), sizes(left))
+                    format!(" The nearest you have, the {}, gives {}.", rod.shown_in(unit), sizes(left))
                 });
                 ToolPlace {
                     tool: format!("{} oval rod", sizes(ideal)),
                     diameter_mm: Some(ideal.across()),
                     gives_mm: Some(long_mm),
                     misfit: Some(format!(
-                        "No oval rod you own leaves {}; one of {} does.{nearest} Bend a round ring over two rods, \
-                         or wind it on a filed dowel.",
+                        "No oval rod of yours gives {}; one of {} does.{nearest} Bend a round ring over two \
+                         rods, or wind it on a dowel filed to shape.",
                         sizes(wanted),
                         sizes(ideal)
                     )),

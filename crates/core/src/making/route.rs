@@ -68,7 +68,7 @@ impl Inserted {
 
     const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
     const THIN: Span = Span { noun: "thickness", unit: " mm", least: 0.05, most: 13.0 };
-    const HOURS: Span = Span { noun: "time in the barrel", unit: " h", least: 0.25, most: 24.0 };
+    const HOURS: Span = Span { noun: "time in the tumbler", unit: " h", least: 0.25, most: 24.0 };
 
     fn check(&self, at: &str, faults: &mut Faults) {
         if let Some(n) = self.pulls_n {
@@ -87,16 +87,16 @@ impl Inserted {
         ];
         for (field, said, of) in only {
             if said && self.operation != of {
-                let said = format!("“{field}” says nothing of {}; it belongs to {of}.", self.operation);
+                let said = format!("“{field}” does not apply to {}, only to {of}.", self.operation);
                 faults.add(Fault::new(format!("{at}.{field}"), said));
             }
         }
         if self.before_n.is_some() && self.before.is_none() {
-            let said = "Say before which operation as well.";
+            let said = "Enter the operation this comes before.";
             faults.add(Fault::new(format!("{at}.before_n"), said));
         }
         if self.before.is_some() && self.after.is_some() {
-            faults.add(Fault::new(format!("{at}.after"), "Say before or after, not both."));
+            faults.add(Fault::new(format!("{at}.after"), "Enter before or after, not both."));
         }
     }
 
@@ -118,7 +118,7 @@ impl Inserted {
             (Operation::Tumble, _) => Box::new(Tumble { hours: self.hours.unwrap_or(2.0) }),
             (other, _) => {
                 return Err(format!(
-                    "“{other}” follows from the piece and is not put in by itself. Put in anneal, straighten, hammer, flux, \
+                    "“{other}” cannot be added by itself. You can add anneal, straighten, hammer, flux, \
                      fuse, solder, quench, pickle or tumble."
                 ));
             }
@@ -282,7 +282,7 @@ impl Changes {
         let mut faults = Faults::none();
         let n = self.with.len() + self.without.len();
         if n > MOST {
-            let said = format!("{n} changes are more than one route takes. Make at most {MOST}.");
+            let said = format!("{n} changes are too many for one route. Enter at most {MOST}.");
             #[expect(clippy::cast_precision_loss, reason = "100")]
             return Err(Fault::new("route", said).limit(MOST as f64).into());
         }
@@ -291,7 +291,7 @@ impl Changes {
             let at = format!("route.without.{i}");
             if !operation.may_be_left_out() {
                 let said =
-                    format!("Without “{operation}” it would not be this piece. Change the piece instead.");
+                    format!("Without “{operation}” this would be another piece. Change the piece instead.");
                 faults.add(Fault::new(at, said));
             } else if route.iter().any(|does| does.operation() == *operation) {
                 route.retain(|does| does.operation() != *operation);
@@ -310,8 +310,8 @@ impl Changes {
         let anneals = route.iter().filter(|does| does.operation() == Operation::Anneal).count();
         if anneals > MOST_ANNEALS {
             let said = format!(
-                "{anneals} anneals are more than a piece bears: its grain grows with each until it tears. Take at most \
-                 {MOST_ANNEALS}, or wider bends."
+                "{anneals} anneals are too many: the grain grows each time until the metal tears. Use at \
+                 most {MOST_ANNEALS}, or wider bends."
             );
             #[expect(clippy::cast_precision_loss, reason = "10")]
             faults.add(Fault::new("route.with", said).limit(MOST_ANNEALS as f64));

@@ -405,8 +405,8 @@ fn spent(piece: &Workpiece) -> String {
     let percent = |share: f64| format!("{:.0} %", share * 100.0);
     match (percent(least), percent(most)) {
         (_, most) if most == "0 %" => String::new(),
-        (least, most) if least == most => format!("It has spent {most} of what its metal bears."),
-        (least, most) => format!("It has spent {least} to {most} of what its metal bears."),
+        (least, most) if least == most => format!("Worked so far: {most} of what the metal can take."),
+        (least, most) => format!("Worked so far: {least} to {most} of what the metal can take."),
     }
 }
 
@@ -414,10 +414,10 @@ fn spent(piece: &Workpiece) -> String {
 fn cracks(share: f64, bench: &Bench) -> Option<String> {
     let (metal, gear) = (capital(bench.wire.metal.shown()), &bench.workshop.gear);
     if share > CRACK_STRAIN {
-        Some(format!("{metal} is expected to crack here. {} An estimate.", Anneal::advice(bench.wire, gear)))
+        Some(format!("{metal} will probably crack here. {} (Estimate.)", Anneal::advice(bench.wire, gear)))
     } else if share > WATCH_STRAIN {
         Some(format!(
-            "This uses {:.0} % of what the metal has left. {} An estimate.",
+            "Watch for cracks: this uses {:.0} % of the stretch the metal has left. {} (Estimate.)",
             share * 100.0,
             Anneal::advice(bench.wire, gear)
         ))

@@ -2,6 +2,7 @@
 
 use super::place::{Bent, With};
 use super::run::{From, Numbers, Turn};
+use crate::words::capital;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 
@@ -18,7 +19,7 @@ pub(crate) fn the(what: &str) -> String {
     if what.starts_with("both ") { what.to_owned() } else { format!("the {what}") }
 }
 
-/// A place on the wire: `12.5 mm from the left end`, `from the right end` where that is level with the jaw.
+/// A place on the wire: `12.5 mm from the left end`, `Right end level with the jaw`.
 pub(super) fn place(numbers: &Numbers, unit: LengthUnit) -> String {
     let at = numbers.at_mm.unwrap_or(0.0);
     let end = match (numbers.from.unwrap_or(From::NearEnd), numbers.doubled) {
@@ -29,7 +30,8 @@ pub(super) fn place(numbers: &Numbers, unit: LengthUnit) -> String {
         _ => "the left end",
     };
     if at < LEVEL_MM {
-        format!("from {end}, its face level with the jaw,")
+        let end = end.trim_start_matches("the ");
+        format!("{} level with the jaw", capital(end))
     } else {
         format!("{} from {end}", on_ruler(at, unit))
     }
@@ -47,13 +49,13 @@ pub(crate) fn turned(turns: f64) -> String {
     if text == "1" { "1 turn".to_owned() } else { format!("{text} turns") }
 }
 
-/// A tool in its place as words: `on the fine jaw, 6.4 mm from the tip`.
+/// A tool in its place as words: `on the fine jaw, 6.5 mm from the tip`.
 pub(super) fn held(bent: &Bent, unit: LengthUnit) -> String {
     let place = &bent.place;
     let size = place.diameter_mm.map(|d| caliper(d, unit));
     match (place.with, place.jaw_mm, size) {
-        (With::Jaw, Some(at), Some(size)) => {
-            format!("on the {}, {} from the tip (Ø {size})", place.tool, on_ruler(at, unit))
+        (With::Jaw, Some(at), _) => {
+            format!("on the {}, {} from the tip", place.tool, on_ruler(at, unit))
         }
         (With::Jaw, None, Some(size)) => format!("on the {}'s {size} step", place.tool),
         (With::Rod, ..) => format!("over the {}", place.tool),
@@ -64,20 +66,47 @@ pub(super) fn held(bent: &Bent, unit: LengthUnit) -> String {
     }
 }
 
-/// How far a bend goes, and where it comes back to: `go to 95°, it comes back to 90°`.
-pub(super) fn over(numbers: &Numbers) -> String {
-    let (to, left) = (numbers.angle_to_deg.unwrap_or(0.0), numbers.angle_left_deg.unwrap_or(0.0));
-    let (to, left) = (shown(to, 0), shown(left, 0));
-    if to == left { format!("to {left}°") } else { format!("go to {to}°, it comes back to {left}°") }
+/// How far to bend, as an eye sees it: `until it is square`, `until the end meets the stem`. Hands read no degrees;
+/// the angles themselves are among the step's numbers.
+pub(super) fn until(numbers: &Numbers) -> &'static str {
+    let left = numbers.angle_left_deg.unwrap_or(0.0);
+    match left {
+        _ if left > CLOSES_DEG => "until the end meets the stem",
+        _ if left < 15.0 => "a touch",
+        _ if left < 38.0 => "a little: a third of the way to square",
+        _ if left < 52.0 => "until it is half-way to square",
+        _ if left < 75.0 => "until it is two thirds of the way to square",
+        _ if left < 85.0 => "until it is just short of square",
+        _ if left <= 95.0 => "until it is square",
+        _ if left < 127.0 => "until it is a third past square",
+        _ if left < 143.0 => "until it is half-way from square to straight back",
+        _ if left < 170.0 => "until it is almost straight back",
+        _ if left <= 188.0 => "until both sides are parallel",
+        _ if left < 205.0 => "until the sides close in a little",
+        _ => "until it is well past straight back",
+    }
 }
+
+/// What to expect where a bend springs back so far that an eye sees it.
+pub(super) fn springs(numbers: &Numbers) -> Option<&'static str> {
+    let (to, left) = (numbers.angle_to_deg?, numbers.angle_left_deg?);
+    match to - left {
+        more if more > 12.0 => Some("It springs back a lot: go well past, then let go."),
+        more if more > 2.5 => Some("It springs back a little: go just past, then let go."),
+        _ => None,
+    }
+}
+
+/// Bends beyond this angle close by themselves and are rolled until they do, degrees.
+pub(crate) const CLOSES_DEG: f64 = 240.0;
 
 /// Which way: `to the left`; towards or away from the eye where it leaves the plane of the piece.
 pub(super) fn which_way(numbers: &Numbers) -> String {
     match (numbers.turn, numbers.plane_deg) {
         (Some(Turn::Left), _) => "to the left".to_owned(),
         (Some(Turn::Right), _) => "to the right".to_owned(),
-        (None, Some(plane)) if plane.to_radians().sin() > 0.5 => "up, towards your eye".to_owned(),
-        (None, Some(plane)) if plane.to_radians().sin() < -0.5 => "down, away from your eye".to_owned(),
+        (None, Some(plane)) if plane.to_radians().sin() > 0.5 => "up, towards you".to_owned(),
+        (None, Some(plane)) if plane.to_radians().sin() < -0.5 => "down, away from you".to_owned(),
         _ => String::new(),
     }
 }
@@ -88,5 +117,9 @@ pub(super) fn slipped(slip: f64, unit: LengthUnit) -> String {
         LengthUnit::Mm => 1.0,
         LengthUnit::Inch => MM_PER_INCH / 32.0,
     };
-    format!("{} of slip along the jaw changes it by {}.", on_ruler(far, unit), caliper(far * slip, unit))
+    format!(
+        "Slipping {} along the jaw changes the size by {}.",
+        on_ruler(far, unit),
+        caliper(far * slip, unit)
+    )
 }

@@ -44,14 +44,13 @@ impl Wear {
         match self {
             Self::Ear => (
                 1.0,
-                "A drop of 10 g, jerked at ten times its weight; an ear wire should open before the ear tears.",
+                "A 10 g drop, jerked at ten times its weight. An ear wire should open before the ear tears.",
             ),
-            Self::LightNecklace => (3.0, "30 g jerked at ten times its weight."),
-            Self::HeavyNecklace => (12.0, "120 g jerked at ten times its weight."),
-            Self::Bracelet => (
-                20.0,
-                "A bracelet snags on sleeves and handles: the swing of a forearm pulls with about 2 kg.",
-            ),
+            Self::LightNecklace => (3.0, "30 g, jerked at ten times its weight."),
+            Self::HeavyNecklace => (12.0, "120 g, jerked at ten times its weight."),
+            Self::Bracelet => {
+                (20.0, "A bracelet catches on sleeves and handles: a swinging arm pulls with about 2 kg.")
+            }
         }
     }
 
@@ -93,11 +92,11 @@ pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
         .collect();
     let first = ought.first()?;
     let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit_for(&ought).to_owned(), "")
-        .says("What it ought to bear before it first stays open, worn so: a suggestion, not a rule.")
-        .formula("first set against what it is worn as", Numbers::told(why.join(" ")))
+        .says("What it should hold before it starts to open, worn this way. A suggestion, not a rule.")
+        .formula("starts to open, against what it is worn as", Numbers::told(why.join(" ")))
         .assumes(
             "A jerk pulls with ten times the weight.",
-            "As uncertain as the load it is held against, ± 40 %.",
+            "As uncertain as the strength itself, ± 40 %.",
             "Trade experience.",
         );
     fit.level = (!first.bears).then_some(Level::Watch);

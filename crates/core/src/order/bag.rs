@@ -71,17 +71,14 @@ impl Bag {
         place: &str,
     ) -> Result<Self, Fault> {
         if standing.at.is_some() {
-            let said = "This batch is not done yet. Bag it once its last step is.";
+            let said = "This batch isn't done yet. You can bag it after its last step.";
             return Err(Fault::new("batch", said));
         }
         let (n, single) = batch.whole(standing);
         if n == 0 {
-            return Err(Fault::new(
-                "batch",
-                "Nothing of this batch is whole: there is nothing to put in a bag.",
-            ));
+            return Err(Fault::new("batch", "This batch has no good pieces, so there is nothing to bag."));
         }
-        let note = if single > 0 { "And a single one without its pair.".to_owned() } else { String::new() };
+        let note = if single > 0 { "And one single without its pair.".to_owned() } else { String::new() };
         Ok(Self {
             name: batch.name.clone(),
             piece: batch.made(standing),
@@ -117,10 +114,10 @@ impl Bag {
     pub fn counted(&self, counting: Counting, n: u32) -> Result<Self, Fault> {
         let left = match counting {
             _ if n == 0 && counting != Counting::CountedAgain => {
-                return Err(Fault::new("n", "Say how many; at least one.").limit(1.0));
+                return Err(Fault::new("n", "Enter how many, at least one.").limit(1.0));
             }
             Counting::TakenOut => self.n.checked_sub(n).ok_or_else(|| {
-                Fault::new("n", format!("{n} cannot be taken out: {} are in it.", self.n))
+                Fault::new("n", format!("{n} cannot be taken out: there are {} in it.", self.n))
                     .limit(f64::from(self.n))
             })?,
             Counting::PutBack => self.n.saturating_add(n),
@@ -135,7 +132,7 @@ impl Bag {
         if self.n <= MOST_IN_A_BAG {
             return Ok(());
         }
-        let said = format!("{} are more than a bag is said to hold; at most {MOST_IN_A_BAG}.", self.n);
+        let said = format!("{} are too many for one bag. Enter at most {MOST_IN_A_BAG}.", self.n);
         Err(Fault::new("n", said).limit(f64::from(MOST_IN_A_BAG)))
     }
 
@@ -165,7 +162,7 @@ impl Bag {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "The bag has no name. Say what is in it."));
+            faults.add(Fault::new("name", "Enter what is in the bag."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         faults.keep(check_text("place", "place", &self.place, 80));

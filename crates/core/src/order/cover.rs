@@ -11,11 +11,11 @@ use crate::words::words;
 
 words! {
     /// How far an order or a line of it is.
-    pub enum OrderState ("state of an order") {
+    pub enum OrderState ("status of an order") {
         /// Something of it is still to be begun.
         ToMake = "to-make", "to make";
         /// All of it is on its way.
-        InTheMaking = "in-the-making", "in the making";
+        InTheMaking = "in-the-making", "in progress";
         /// All of it lies in bags.
         Ready = "ready", "ready";
         /// All of it was handed over.

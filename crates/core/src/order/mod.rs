@@ -107,19 +107,19 @@ impl Line {
     fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "The line has no name. Say what is wanted."));
+            faults.add(Fault::new("name", "Enter a name for this line."));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         faults.keep(Self::SPARES.check("spares_percent", self.spares_percent));
         let n = self.piece.count();
         if n == 0 || n > MOST_PIECES {
-            let said = format!("{n} cannot be ordered. Order 1 to {MOST_PIECES}.");
+            let said = format!("{n} cannot be ordered. Enter 1 to {MOST_PIECES}.");
             faults.add(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
         } else {
             faults.nest("piece", self.piece.check());
         }
         if self.handed_n > n {
-            let said = format!("{} cannot be handed over of {n}.", self.handed_n);
+            let said = format!("{} cannot be handed over: only {n} were ordered.", self.handed_n);
             faults.add(Fault::new("handed_n", said).limit(f64::from(n)));
         }
         faults.into_result()
@@ -159,12 +159,12 @@ impl Order {
         if let Some(due) = self.due.filter(|due| !YEARS.contains(&due.year())) {
             let (from, to) = (YEARS.start(), YEARS.end());
             let said =
-                format!("The year {} is none an order is due in. Write one from {from} to {to}.", due.year());
+                format!("Orders cannot be due in the year {}. Enter a year from {from} to {to}.", due.year());
             faults.add(Fault::new("due", said));
         }
         if self.lines.is_empty() || self.lines.len() > MOST_LINES {
             let said = format!(
-                "An order of {} cannot be kept. Say 1 to {MOST_LINES}.",
+                "An order of {} lines cannot be saved. Enter 1 to {MOST_LINES}.",
                 counted(self.lines.len(), "line")
             );
             faults.add(Fault::new("lines", said));
@@ -192,7 +192,7 @@ impl Order {
         };
         let owed_n = wanted.owed_n();
         if n == 0 || n > owed_n {
-            let said = format!("{n} cannot be handed over: {owed_n} of {} are owed.", wanted.name);
+            let said = format!("{n} cannot be handed over: {owed_n} of {} are still owed.", wanted.name);
             return Err(Fault::new("n", said).limit(f64::from(owed_n)));
         }
         let in_hand = wanted.piece.in_hand(workshop);
@@ -201,7 +201,7 @@ impl Order {
         of_it.sort_by_key(|at| bags[*at].filled_on);
         let there_n: u32 = of_it.iter().map(|at| bags[*at].n).fold(0, u32::saturating_add);
         if n > there_n {
-            let said = format!("{n} cannot be handed over: {there_n} of {} lie in bags.", wanted.name);
+            let said = format!("{n} cannot be handed over: {there_n} of {} are in bags.", wanted.name);
             return Err(Fault::new("n", said).limit(f64::from(there_n)));
         }
         let mut left_n = n;

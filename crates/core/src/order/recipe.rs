@@ -83,7 +83,7 @@ impl UnknownSurvivor {
     pub fn recipes(&self, workshop: &Workshop) -> Result<Vec<Recipe>, Faults> {
         self.measured.check()?;
         let Some(wire_mm) = self.measured.wire_mm else {
-            let said = "A recipe begins with its wire: measure how thick that is.";
+            let said = "Start with the wire: measure how thick it is.";
             return Err(Fault::new("wire_mm", said).into());
         };
         let gauge = Gauge::nearest(workshop.habits.gauge, wire_mm).mm();

@@ -94,8 +94,7 @@ impl Survivor {
             }
         }
         if fields.iter().filter(|(_, value)| value.is_some()).count() < 2 {
-            let said =
-                "One measure fits too many pieces. Measure at least two: the wire, and how long it is.";
+            let said = "One measurement fits too many pieces. Enter at least two: the wire and the length.";
             faults.add(Fault::new("long_mm", said));
         }
         faults.into_result()

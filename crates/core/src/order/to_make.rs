@@ -51,7 +51,8 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
                     wanted.push(Wanted { of: job, batch, tasks, standing, due: of.order.due });
                 }
                 Err(faults) => {
-                    let sentence = format!("{} cannot be made as the workshop is now: {faults}", line.name);
+                    let sentence =
+                        format!("{} cannot be made with the workshop as it is now: {faults}", line.name);
                     cannot.push(Unmet { of: job, sentence });
                 }
             }

@@ -102,7 +102,7 @@ impl PatternRequest {
     pub fn fitted(&self, targets: &[Target]) -> Result<Self, Faults> {
         self.check()?;
         if targets.is_empty() {
-            return Err(Fault::new("targets", "Say what is wanted: a height, a width or a blank.").into());
+            return Err(Fault::new("targets", "Enter a height, a width or a cut length.").into());
         }
         let mut taken: Vec<&str> = vec![];
         for (i, target) in targets.iter().enumerate() {
@@ -111,7 +111,7 @@ impl PatternRequest {
             if taken.contains(&name) {
                 let label = self.kind.0.parameter(name).map_or(name, |p| p.label);
                 let said = format!(
-                    "The {} cannot be met as well: the {label} already gives way for another target.",
+                    "The {} cannot be changed too: the {label} is already used for another target.",
                     target.measure.shown()
                 );
                 return Err(Fault::new(format!("targets[{i}].measure"), said).into());
@@ -132,9 +132,9 @@ impl PatternRequest {
             }
         }
         let said = if targets.len() > 1 {
-            "These sizes pull against each other and cannot all be met. Leave one of them out."
+            "These sizes contradict each other. Leave one of them out."
         } else {
-            "This size cannot be reached: what gives way for it jumps past it. Ask for another."
+            "This size cannot be reached: the piece jumps past it. Enter another."
         };
         Err(Fault::new("targets", said).into())
     }

@@ -47,7 +47,7 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
                 let known = parameter.options.join(", ");
                 Fault::new(
                     field,
-                    format!("{} is not a way for the {}. Known: {known}.", quoted(text), parameter.label),
+                    format!("{} is not an option for the {}. Known: {known}.", quoted(text), parameter.label),
                 )
             })
         }
@@ -188,7 +188,8 @@ impl PatternRequest {
     fn no_such_word(&self, slot: &str) -> Fault {
         let own: Vec<&str> = self.kind.0.parameters.iter().map(|p| p.name).collect();
         let said = format!(
-            "{} is no word of this sentence. Known: pieces, kind, temper, metal, section, size, lot, plier, hand, {}.",
+            "{} is not a word of this sentence. Known: pieces, kind, temper, metal, section, size, lot, \
+             plier, hand, {}.",
             quoted(slot),
             own.join(", ")
         );
@@ -257,8 +258,8 @@ impl PatternRequest {
             "lot" | "size" => std::iter::once(None)
                 .chain(workshop.lots_of(&self.wire).map(Some))
                 .map(|lot| {
-                    let label = lot.map_or("off any spool".to_owned(), LotFactor::shown);
-                    let told = lot.map_or("the handbook's ± 15 %".to_owned(), LotFactor::told);
+                    let label = lot.map_or("not from a spool in stock".to_owned(), LotFactor::shown);
+                    let told = lot.map_or("± 15 %, as in handbooks".to_owned(), LotFactor::told);
                     let choice = with(label, wire(&|r| r.wire.lot = lot));
                     Choice { effect: format!("{}: {told}", choice.effect), ..choice }
                 })
@@ -285,8 +286,7 @@ impl PatternRequest {
                 })
                 .collect(),
             "plier" => {
-                let mut choices =
-                    vec![with("whatever suits each bend".to_owned(), wire(&|r| r.plier = None))];
+                let mut choices = vec![with("best for each bend".to_owned(), wire(&|r| r.plier = None))];
                 let own = workshop.pliers.iter();
                 choices.extend(own.map(|p| with(p.name.clone(), wire(&|r| r.plier = Some(p.name.clone())))));
                 choices
@@ -307,9 +307,9 @@ fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
         Ok(finished) => {
             let used = finished.tightest().map_or(0.0, |(_, share)| share);
             let load = finished.holds().map(|holds| load_told(holds.comes_off_n));
-            let gives = load.map_or(String::new(), |load| format!(", gives at {load}"));
+            let gives = load.map_or(String::new(), |load| format!(", pulls open at {load}"));
             let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
-            (true, format!("cut {cut}{gives}, uses {:.0} % of its stretch", 100.0 * used))
+            (true, format!("cut {cut}{gives}, bending uses {:.0} % of its stretch", 100.0 * used))
         }
     }
 }
@@ -342,7 +342,7 @@ fn pulled(parameter: &Parameter, value: f64, mm: f64, unit: LengthUnit) -> Resul
 }
 
 fn not_pulled(slot: &str) -> Fault {
-    Fault::new(slot, format!("{} is no dimension that can be pulled on the drawing. Type it.", quoted(slot)))
+    Fault::new(slot, format!("{} cannot be dragged on the drawing. Type it.", quoted(slot)))
 }
 
 /// A count of pieces or pairs as people type it, and whether it counts single pieces: `24 pairs`,
@@ -364,8 +364,7 @@ fn read_pieces(text: &str, singly: bool) -> Result<(u32, bool), Fault> {
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "whole and within limits")]
     let n = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);
     let n = n.ok_or_else(|| {
-        let said =
-            format!("{} is not a whole number. Type a count from 1 to {}.", quoted(text), super::MOST_PIECES);
+        let said = format!("{} is not a whole number. Enter 1 to {}.", quoted(text), super::MOST_PIECES);
         Fault::new("pieces_n", said)
     })?;
     Ok((n, singly))

@@ -14,7 +14,7 @@ use crate::tool::gear::Gear;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Balls, Nickel};
 use crate::words::capital;
-use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler, shown};
+use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler, shown, thickness};
 use crate::words::words;
 
 words! {
@@ -154,11 +154,11 @@ impl Formed<'_> {
         let closed = landing.gap_mm.abs() <= 0.01;
         let what = closure.what;
         let sentence = match (closed, closure.on) {
-            (true, None) => format!("The {what} closes face to face."),
+            (true, None) => format!("The {what} closes end to end."),
             (true, Some(on)) => {
                 let on = self.design.segments.get(on).map_or("wire", |segment| segment.what);
                 format!(
-                    "The {what} closes: its end face lands on the {on}, {} along it.",
+                    "The {what} closes: its end meets the {on}, {} along it.",
                     caliper(landing.along_mm, unit)
                 )
             }
@@ -191,19 +191,14 @@ impl Formed<'_> {
                 format!("The {a} runs through the {b}")
             };
             let sentence = format!(
-                "{whose}: {} apart where the wire is {} thick. Give them more room.",
+                "{whose}: {} apart, but the wire is {} thick. Give them more room.",
                 caliper(through.apart_mm, unit),
-                caliper(self.design.profile.thickness_mm(), unit)
+                thickness(self.design.profile.thickness_mm(), unit)
             );
             found.push(check(About::Through, Some(Level::Stop), sentence, Some(through.second)));
         }
         if !any {
-            found.push(check(
-                About::Through,
-                None,
-                "Nowhere does the wire run through itself.".to_owned(),
-                None,
-            ));
+            found.push(check(About::Through, None, "The wire touches itself nowhere.".to_owned(), None));
         }
     }
 
@@ -245,7 +240,7 @@ impl Formed<'_> {
                 let sentence = if short {
                     format!("Only {left} of stem is left: too short for a bead and a second loop.")
                 } else {
-                    format!("{left} of straight stem is left to use.")
+                    format!("{left} of straight stem to use.")
                 };
                 check(About::Stem, short.then_some(Level::Watch), sentence, Some(segment))
             }
@@ -255,7 +250,7 @@ impl Formed<'_> {
                     (
                         Some(Level::Watch),
                         format!(
-                            "The bore is {} wider than the cord, which may pull out.",
+                            "The bore is {} wider than the cord, so the cord may pull out.",
                             caliper(play, unit)
                         ),
                     )
@@ -274,12 +269,9 @@ impl Formed<'_> {
             Asks::Tip { kick_deg } => {
                 let plain = kick_deg <= 0.0;
                 let sentence = if plain {
-                    "The tip is not kicked out: the hook can work its way out of the ear.".to_owned()
+                    "The tip is not bent out: the ear wire can work its way out of the ear.".to_owned()
                 } else {
-                    format!(
-                        "The tip stands out by {}°: it stays in, and must be rounded.",
-                        shown(kick_deg, 0)
-                    )
+                    format!("The tip points out by {}°: it stays in the ear. Round it.", shown(kick_deg, 0))
                 };
                 check(About::Tip, plain.then_some(Level::Watch), sentence, None)
             }
@@ -290,10 +282,12 @@ impl Formed<'_> {
     fn takes(&self, opening: usize, ring_mm: f64, unit: LengthUnit) -> Option<Check> {
         let mouth = self.mouth_mm(opening)?;
         let what = self.design.openings.get(opening)?;
-        let (mouth_shown, ring) = (caliper(mouth, unit), caliper(ring_mm, unit));
+        let (mouth_shown, ring) = (caliper(mouth, unit), thickness(ring_mm, unit));
         let (level, sentence) = if mouth < ring_mm + CLEARANCE_MM {
-            let said =
-                format!("The {}'s mouth of {mouth_shown} does not let in a ring of {ring} wire.", what.what);
+            let said = format!(
+                "The {}'s mouth of {mouth_shown} is too narrow for a ring of {ring} wire.",
+                what.what
+            );
             (Some(Level::Watch), said)
         } else if mouth > 4.0 * ring_mm {
             let said = format!(
@@ -303,7 +297,7 @@ impl Formed<'_> {
             (Some(Level::Watch), said)
         } else {
             let said = format!(
-                "A ring of {ring} wire goes into the {}: its mouth is {mouth_shown}, closed below {ring} it holds.",
+                "A ring of {ring} wire fits the {}: its mouth is {mouth_shown}. Closed below {ring}, it holds.",
                 what.what
             );
             (None, said)
@@ -316,13 +310,13 @@ impl Formed<'_> {
         let name = capital(metal.shown());
         let (level, sentence) = match metal.figures().balls {
             Balls::Bright => (None, format!("{name} draws up to a bright ball.")),
-            Balls::Blackens => (None, format!("{name} draws up to a ball; it blackens, and wants pickle.")),
+            Balls::Blackens => (None, format!("{name} draws up to a ball. It blackens and needs pickle.")),
             Balls::Never => {
                 (Some(Level::Stop), format!("{} Choose another metal or another head.", never_melted(metal)))
             }
             Balls::Badly => (
                 Some(Level::Watch),
-                format!("{name} does not ball well at the bench. Try a scrap first, or take another head."),
+                format!("{name} does not ball well at the bench. Try a scrap first, or choose another head."),
             ),
         };
         check(About::Melts, level, sentence, Some(0))
@@ -332,7 +326,7 @@ impl Formed<'_> {
         let (pattern, wire) = (self.request.kind.0, &self.request.wire);
         if pattern.family == Family::EarWires {
             let take = piercings_take(unit);
-            let size = caliper(wire.size_mm, unit);
+            let size = thickness(wire.size_mm, unit);
             let (level, sentence) = if wire.size_mm < PIERCING_MM.0 {
                 (
                     Some(Level::Watch),
@@ -341,10 +335,10 @@ impl Formed<'_> {
             } else if wire.size_mm > PIERCING_MM.1 {
                 (
                     Some(Level::Watch),
-                    format!("{size} is thicker than usual piercings take, {take}. Ask the wearer."),
+                    format!("{size} is thicker than usual piercings take ({take}). Ask the wearer."),
                 )
             } else {
-                (None, format!("{size} goes through usual piercings, {take}."))
+                (None, format!("{size} fits usual piercings ({take})."))
             };
             found.push(check(About::Piercing, level, sentence, None));
         }
@@ -361,7 +355,8 @@ impl Formed<'_> {
             (Worn::Ear, f) if f.stains => (
                 Level::Watch,
                 format!(
-                    "{name} in the ear is worn by many and kept to practice by others: never in a fresh piercing, and some skins react."
+                    "Many wear {name} in the ear; others use it only for practice. Never in a fresh \
+                     piercing. Some skins react."
                 ),
             ),
             (Worn::Ear, f) if f.nickel == Nickel::Bound => (
@@ -371,7 +366,8 @@ impl Formed<'_> {
             (Worn::Ear, f) if f.rusts || f.tires => (
                 Level::Stop,
                 format!(
-                    "{name} is no metal for an ear: it corrodes or wears. Take silver, gold, niobium or titanium."
+                    "{name} does not belong in an ear: it corrodes or wears. Use silver, gold, niobium or \
+                     titanium."
                 ),
             ),
             _ => return,
@@ -399,21 +395,24 @@ impl FinishedFinding<'_> {
             (
                 Some(Level::Stop),
                 format!(
-                    "The {name} asks for {percent} % of the stretch the metal is expected to have left: expect cracks. {advice} An estimate."
+                    "The {name} will probably crack: it needs {percent} % of the stretch the metal has \
+                     left. {advice} (Estimate.)"
                 ),
             )
         } else if share > crate::wire::strength::WATCH_STRAIN {
             (
                 Some(Level::Watch),
                 format!(
-                    "The {name} uses {percent} % of the stretch the metal has left. {advice} An estimate."
+                    "The {name} is close to cracking: it uses {percent} % of the stretch the metal has \
+                     left. {advice} (Estimate.)"
                 ),
             )
         } else {
             (
                 None,
                 format!(
-                    "The tightest place, the {name}, uses {percent} % of the stretch the metal has left. An estimate."
+                    "The tightest bend, the {name}, uses {percent} % of the stretch the metal has left. \
+                     (Estimate.)"
                 ),
             )
         };

@@ -6,13 +6,15 @@ use super::form::Formed;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
 use crate::making::wear::ought_to_bear;
-use crate::wire::strength::{CRACK_STRAIN, GRAVITY, WATCH_STRAIN, strain_left_after};
+use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told, strain_left_after, weight_that_pulls};
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm, shown};
+use crate::words::mass::on_scale;
 use crate::working::{Expression, Numbers, count, num, plain, sum};
 
-const GEOMETRY: &str = "Geometry: wire keeps its volume in the bend, so its middle line keeps its length.";
-const COLLAPSE: &str = "Plastic bending of the section; Voce flow curve with typical handbook values.";
+const GEOMETRY: &str = "Geometry: bending does not change the volume of the wire, so its middle line keeps \
+                        its length.";
+const COLLAPSE: &str = "Plastic bending of the section. Voce flow curve with typical handbook values.";
 
 impl FinishedFinding<'_> {
     /// Every figure in the order it is read.
@@ -35,50 +37,56 @@ impl Formed<'_> {
         let step = on_ruler(ruler_step_mm(unit), unit);
         let how = match blank.surplus_at {
             Some(at) => format!(
-                "Rounded up to what a ruler reads, {step}; the {at} comes out {:.2} mm longer.",
+                "Rounded up to the ruler, {step}; the {at} comes out {:.2} mm longer.",
                 surplus_mm - blank.allowance_mm
             ),
-            None => "It closes at both ends: the ruler's nearest mark is taken.".to_owned(),
+            None => "It closes at both ends, so the ruler's nearest mark is used.".to_owned(),
         };
         let parts = sum([num(developed_mm, 3), num(filing_mm, 2), num(tails, 1)]).comes_to(3, "mm");
         let off_the_spool = (num(flush_mm, 2) + num(trim_mm, 2)).comes_to(2, "mm");
         let how = match blank.allowance_mm {
             0.0 => how,
             mm => format!(
-                "Trials have shown that a blank of it must be {:.2} mm {} than its parts add up to. {how}",
+                "Your trials showed that a blank must be {:.2} mm {} than calculated. {how}",
                 mm.abs(),
                 if mm > 0.0 { "longer" } else { "shorter" }
             ),
         };
         let each = figure("blank", Question::Cut, "cut, flush to flush", shown(flush_mm, 1), "mm")
             .measured_off(flush_mm)
-            .says("What to measure off for one piece, from the spool's flush end to the cut.")
+            .says("Cut length of one piece, from the spool's flush end to the cut.")
             .formula(
-                "developed + filing + tails; a sliver more comes off the spool",
+                "developed + filing + tails; a little more leaves the spool",
                 parts.so(&format!("{} mm", shown(flush_mm, 2))).then(&off_the_spool),
             )
             .assumes(
                 format!(
                     "A sliver of 0.6 wire thicknesses a piece; 0.15 filed off each end that is filed. {how}"
                 ),
-                "Marks and jaw places move it more than the sums do: make the first in copper.",
-                "Trade practice; the shares can be changed.",
+                "Marks and jaw places matter more than the calculation: make the first in copper.",
+                "Trade practice. You can change the shares.",
             );
         let segments = self.design.segments.iter().zip(&self.wire_mm).filter(|(_, mm)| **mm > 0.0);
         let segments = segments.map(|(segment, mm)| num(*mm, 2).named(segment.what));
-        let developed = figure("developed", Question::Cut, "in the piece", format!("{developed_mm:.2}"), "mm")
-            .ruler(developed_mm)
-            .more(format!("spool {}", caliper_number(cut_mm, unit)))
-            .says("Wire in the finished piece: the length of its middle line, segment by segment.")
-            .formula(
-                "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
-                sum(segments).comes_to(3, "mm"),
-            )
-            .assumes(
-                "Bends are round and legs are straight. Hammered stretches count shorter: they grow by (h/t)^0.3.",
-                format!("Wire size ± 1 % moves it by about {:.2} mm.", self.spread_mm()),
-                GEOMETRY,
-            );
+        let developed = figure(
+            "developed",
+            Question::Cut,
+            "in the piece",
+            format!("{developed_mm:.1}"),
+            "mm",
+        )
+        .ruler(developed_mm)
+        .more(format!("spool {}", caliper_number(cut_mm, unit)))
+        .says("Wire in the finished piece: the length of its middle line, segment by segment.")
+        .formula(
+            "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
+            sum(segments).comes_to(3, "mm"),
+        )
+        .assumes(
+            "Bends are round and legs are straight. Hammered parts count shorter: they grow by (h/t)^0.3.",
+            format!("Wire size ± 1 % changes it by about {:.2} mm.", self.spread_mm()),
+            GEOMETRY,
+        );
         vec![each, developed]
     }
 
@@ -96,12 +104,12 @@ impl Formed<'_> {
             let mm = to - from;
             figure(key, Question::InYourHand, label, format!("{mm:.1}"), "mm")
                 .ruler(mm)
-                .says(format!("The finished piece measured {way}, over the wire's own thickness."))
+                .says(format!("Size of the finished piece, {way}, including the wire's thickness."))
                 .formula(
-                    "largest − smallest place of the wire's surface",
+                    "largest − smallest position on the wire's surface",
                     (num(to, 3) - num(from, 3)).comes_to(3, "mm"),
                 )
-                .assumes("The piece lies flat as drawn.", "As well as it was formed.", GEOMETRY)
+                .assumes("The piece lies flat as drawn.", "Depends on how exactly it is formed.", GEOMETRY)
         };
         let mut figures = vec![
             measured("height", "height", (least.y, most.y), "from top to bottom"),
@@ -120,18 +128,14 @@ impl Formed<'_> {
         let (text, unit) = long_length(all);
         let wire = figure("wire-length", Question::OffTheSpool, &counted(n, "blank"), text, unit)
             .ruler(all)
-            .says("Wire to take off the spool for all blanks, trims and rounding included.")
+            .says("Wire off the spool for all blanks, with trims and rounding.")
             .formula("blanks × cut length", (count(n) * num(blank.cut_mm, 2).unit("mm")).comes_to(1, "mm"))
-            .assumes(
-                "The spool's end is flush; one more trim where it is not.",
-                "None but the ruler's.",
-                "Counting.",
-            );
+            .assumes("The spool's end is flush. If not, add one trim.", "Only the ruler's.", "Counting.");
         let mass = request.wire.mass_g(all);
         let each = request.wire.mass_g(blank.developed_mm);
         let density = request.wire.metal.figures().density_g_cm3;
-        let weight = figure("mass", Question::OffTheSpool, "they weigh", format!("{mass:.2}"), "g")
-            .more(format!("{each:.2} g each, finished"))
+        let weight = figure("mass", Question::OffTheSpool, "they weigh", on_scale(mass), "g")
+            .more(format!("{} g each, finished", on_scale(each)))
             .says("Weight of the blanks as cut.")
             .formula(
                 "length · area · density",
@@ -165,7 +169,7 @@ impl FinishedFinding<'_> {
         figures.push(
             figure("hand-effort", Question::WillItHold, "effort by hand", shown(effort, 1), "×")
                 .more(hardest.map_or(String::new(), |step| step.named.clone()))
-                .says("Effort of its hardest step, as a multiple of one bend in 20 AWG soft copper.")
+                .says("Effort of its hardest step, compared with one bend in 20 AWG soft copper.")
                 .formula("Mp / Mp(20 AWG soft copper)", Numbers::told(format!("{effort:.3}")))
                 .assumes("The same tool and grip.", "± 15 % from the metal.", COLLAPSE),
         );
@@ -175,11 +179,11 @@ impl FinishedFinding<'_> {
     fn load(&self, gives: &Gives) -> Figure {
         let Gives { segment, stress_mpa, modulus_mm3, strands, arm_mm, hinges, closed } = *gives;
         let (newtons, first) = (gives.load_n(), gives.holds().first_set_n);
-        let grams = newtons / GRAVITY * 1000.0;
+        let (weight, unit) = weight_that_pulls(newtons);
         let (verb, more) = if closed {
-            ("is drawn out of shape at about", format!("{grams:.0} g"))
+            ("pulls out of shape at about", format!("{newtons:.1} N"))
         } else {
-            ("gives at about", format!("first set {first:.1} · {grams:.0} g"))
+            ("pulls open at about", format!("starts to open at {}", load_told(first)))
         };
         let formula = if hinges > 1.0 { "F = 4·σ·Z / R" } else { "F = σ·Z / arm" };
         let mut load =
@@ -188,15 +192,23 @@ impl FinishedFinding<'_> {
             load = plain(times) * load;
         }
         let how = if closed {
-            "Closed for good: four hinges yield before it is drawn long."
+            "Joined: four hinges yield before it is pulled long."
         } else {
-            "As hard and as thick as its route leaves it."
+            "As hard and as thick as its steps leave it."
         };
-        figure("opens", Question::WillItHold, &format!("{} {verb}", self.name(segment)), format!("{newtons:.1}"), "N")
+        figure("opens", Question::WillItHold, &format!("{} {verb}", self.name(segment)), weight, unit)
             .more(more)
-            .says("Load at which the first bearing bend takes a set, pulled across. An estimate of plastic collapse for the piece as finished, not a rating.")
+            .says(
+                "Pull at which the first loaded bend opens for good. An estimate of plastic collapse for \
+                   the finished piece, not a rating.",
+            )
             .formula(formula, load.comes_to(2, "N"))
-            .assumes(how, "± 40 %: 15 from the metal, the rest from how it is pulled. A tenth of a millimetre stays open from 0.6 of it.", COLLAPSE)
+            .assumes(
+                how,
+                "± 40 %: 15 from the metal, the rest from how it is pulled. From 0.6 of it, a \
+                           tenth of a millimetre stays open.",
+                COLLAPSE,
+            )
     }
 
     fn strained_most(&self) -> Option<Figure> {
@@ -204,16 +216,16 @@ impl FinishedFinding<'_> {
         let mut tightest = figure(
             "strain-used",
             Question::WillItHold,
-            "tightest place uses",
+            "tightest bend uses",
             format!("{:.0}", 100.0 * used),
             "%",
         )
         .more(self.name(i).to_owned())
-        .says("Share of the stretch the metal has left that the tightest bend or the hammering uses up.")
+        .says("Share of the stretch the metal has left that the tightest bend or the hammering uses.")
         .formula("strain of the step / max(εf − strain before, 0.06)", self.share(i))
         .assumes(
-            "Smooth tools; no nicks.",
-            "Cracking is an estimate: above 60 % look, above 100 % expect it.",
+            "Smooth tools, no nicks.",
+            "Cracking is an estimate: above 60 % check for cracks, above 100 % expect them.",
             "Handbook fracture strains.",
         );
         tightest.level = match used {
@@ -261,11 +273,24 @@ impl FinishedFinding<'_> {
     fn hardest(&self) -> Figure {
         let formed = &self.formed;
         let bears = formed.design.bears.first().copied().unwrap_or(0);
-        figure("hardened", Question::WillItHold, &format!("the {} becomes", self.name(bears)), self.becomes(bears).shown().to_owned(), "")
-            .more(format!("from {}", formed.request.wire.temper))
-            .says("How hard its route leaves it: bending, hammering and tumbling move a piece along the same line as the supplier's tempers; heat makes it soft again.")
-            .formula("temper + what each step of its route adds", self.strains(bears).comes_to(3, ""))
-            .assumes("Strain adds up along the route.", "An estimate your own tests may correct.", COLLAPSE)
+        figure(
+            "hardened",
+            Question::WillItHold,
+            &format!("the {} becomes", self.name(bears)),
+            self.becomes(bears).shown().to_owned(),
+            "",
+        )
+        .more(format!("from {}", formed.request.wire.temper))
+        .says(
+            "How hard it ends up: bending, hammering and tumbling harden it like the supplier's \
+                   tempers; heat makes it soft again.",
+        )
+        .formula("temper + what each step adds", self.strains(bears).comes_to(3, ""))
+        .assumes(
+            "Strain adds up step by step.",
+            "An estimate. Your own tests may correct it.",
+            COLLAPSE,
+        )
     }
 }
 

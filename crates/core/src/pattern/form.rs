@@ -87,7 +87,7 @@ impl PatternRequest {
         if !finite {
             return Err(Fault::new(
                 "parameters",
-                "These dimensions cannot be followed. Bring them closer to the usual.",
+                "These sizes don't work together. Bring them closer to the usual ones.",
             )
             .into());
         }
@@ -142,8 +142,8 @@ impl PatternRequest {
             return Ok(());
         }
         let said = format!(
-            "{} bends both ways, and half-round wire has one flat side, which can lie inward only one way. Take round or \
-             square wire.",
+            "{} bends both ways, and the flat side of half-round wire can only face inward one way. Use \
+             round or square wire.",
             capital(self.kind.0.name)
         );
         Err(Fault::new("wire.section", said))

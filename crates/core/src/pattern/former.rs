@@ -26,7 +26,7 @@ impl<'a> Dims<'a> {
 
     /// The value of a parameter, by its name.
     pub fn of(&self, name: &str) -> f64 {
-        debug_assert!(self.request.kind.0.parameter(name).is_some(), "{name} is no parameter");
+        debug_assert!(self.request.kind.0.parameter(name).is_some(), "{name} is not a known size");
         self.request.value(name)
     }
 
@@ -264,7 +264,7 @@ impl Former {
         let h = self.h();
         if thickness_mm >= h {
             let said = format!(
-                "Wire {} thick cannot be hammered to {}. Make it thinner than the wire, or 0 to leave it round.",
+                "Wire {} thick cannot be hammered to {}. Enter less than the wire, or 0 to leave it round.",
                 both(h),
                 both(thickness_mm)
             );
@@ -282,7 +282,7 @@ impl Former {
             return Ok(());
         }
         let said = format!(
-            "The {} of {} is too large: {why} It can be at most {}.",
+            "The {} of {} is too large: {why} Enter at most {}.",
             parameter.label,
             both(low),
             both(high)

@@ -50,18 +50,18 @@ impl Tools {
             return match (self.jaw_mm, tapered.next(), tapered.next()) {
                 (None, ..) => Ok(None),
                 (Some(_), Some(only), None) => Ok(Some(only.clone())),
-                (Some(_), ..) => Err(Fault::new("plier", "Say which pliers the mark is on.")),
+                (Some(_), ..) => Err(Fault::new("plier", "Enter which pliers the mark is on.")),
             };
         };
         if let Some(own) = workshop.plier(name) {
             return match (own.jaws, self.jaw_mm) {
                 (Jaws::RoundNose, None) => {
                     let said =
-                        format!("Say where on the jaws of the {}: so many mm from the tip.", own.shown());
+                        format!("Enter where on the jaws of the {}: how many mm from the tip.", own.shown());
                     Err(Fault::new("jaw_mm", said))
                 }
                 (Jaws::Stepped | Jaws::Loop, Some(_)) => {
-                    let said = format!("The {} have steps, not a taper: leave the mark out.", own.shown());
+                    let said = format!("The {} have steps, not a taper. Leave the mark out.", own.shown());
                     Err(Fault::new("jaw_mm", said))
                 }
                 _ => Ok(Some(own.clone())),
@@ -94,7 +94,7 @@ impl Tools {
                 let yours =
                     if own.is_empty() { String::new() } else { format!(" Yours: {}.", own.join(", ")) };
                 let said = format!(
-                    "You have no pliers called {}.{yours} Two round jaws are written by their diameters: 5/7.",
+                    "You have no pliers called {}.{yours} Write two-jaw pliers by their diameters: 5/7.",
                     quoted(name)
                 );
                 Err(Fault::new("plier", said))
@@ -124,7 +124,7 @@ impl PatternRequest {
         self.check()?;
         let mut request = self.clone().settled();
         if tools.plier.is_none() && tools.jaw_mm.is_none() && tools.cut_mm.is_none() {
-            let said = "Say what is in hand: pliers, a mark on the jaw, or the length that is cut.";
+            let said = "Enter what you have: pliers, a mark on the jaw, or the length you cut.";
             return Err(Fault::new("cut_mm", said).into());
         }
         if let Some(mm) = tools.jaw_mm {
@@ -168,7 +168,7 @@ impl PatternRequest {
         // The nearest bend takes the jaw in any case: it was said that it is made on it.
         let taken = near.iter().filter(|one| one.2 <= REACHES.ln()).count().max(1);
         if near.is_empty() {
-            let said = format!("Nothing of {} is rolled on a jaw.", self.kind.0.plural);
+            let said = format!("No part of {} is rolled on a jaw.", self.kind.0.plural);
             return Err(Fault::new("plier", said).into());
         }
         let mut request = self.clone();
@@ -217,7 +217,7 @@ impl PatternRequest {
                 let takes = request.form_with(workshop)?.blank(unit).flush_mm;
                 let over = mark - takes;
                 let note = (over > step / 2.0).then(|| {
-                    format!("It takes {}; {} is left over", on_ruler(takes, unit), on_ruler(over, unit))
+                    format!("It needs {}; {} is left over", on_ruler(takes, unit), on_ruler(over, unit))
                 });
                 return Ok((request, note.into_iter().collect()));
             }
@@ -227,7 +227,7 @@ impl PatternRequest {
         let (request, scale) = self.in_proportion(mark, workshop).map_err(|nearest| {
             let said = match nearest {
                 Some(mm) => format!(
-                    "{} cannot be made of {}: the nearest takes {}.",
+                    "{} cannot be made from {}: the nearest needs {}.",
                     capital(self.kind.0.plural),
                     on_ruler(mark, unit),
                     on_ruler(mm, unit)
@@ -304,7 +304,7 @@ impl PatternRequest {
         of.extend(tools.jaw_mm.map(|mm| format!("at the mark {} from the tip", on_ruler(mm, unit))));
         let name = capital(self.kind.0.plural);
         let changes =
-            if fitted.changes.is_empty() { "just as usual".to_owned() } else { fitted.changes.join("; ") };
+            if fitted.changes.is_empty() { "the usual size".to_owned() } else { fitted.changes.join("; ") };
         format!("{name} {}: {changes}.", of.join(", "))
     }
 }

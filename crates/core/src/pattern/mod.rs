@@ -250,7 +250,7 @@ impl PatternRequest {
         }
         if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
             let said =
-                format!("{} pieces cannot be planned at once. Ask for 1 to {MOST_PIECES}.", self.pieces_n);
+                format!("{} pieces cannot be planned at once. Enter 1 to {MOST_PIECES}.", self.pieces_n);
             let limit = if self.pieces_n == 0 { 1.0 } else { f64::from(MOST_PIECES) };
             faults.add(Fault::new("pieces_n", said).limit(limit));
         }

@@ -192,7 +192,7 @@ impl Parameter {
         if self.unit == Unit::Choice && value.fract() != 0.0 {
             let ways: Vec<String> =
                 self.options.iter().enumerate().map(|(i, way)| format!("{i} is {way}")).collect();
-            let said = format!("{value} is between two ways for the {}. {}.", self.label, ways.join(", "));
+            let said = format!("{value} is between two options for the {}. {}.", self.label, ways.join(", "));
             return Err(Fault::new(field, said));
         }
         Ok(value)

@@ -55,7 +55,7 @@ pub const ENDS: Parameter = Parameter::mm(
     [0.0, 0.1, 5.0],
     "Thickness the ends are hammered to before they are rolled; 0 leaves them round.",
 )
-.or_none("ends left round");
+.or_none("ends not hammered");
 
 /// The thickness ends are hammered to before they are rolled; none where they are left round.
 ///
@@ -85,8 +85,8 @@ pub fn closes_on(
     }
     let least = (least * 100.0).ceil() / 100.0;
     let said = format!(
-        "A loop of {} inside needs {} of straight {leg} to close on, and there are {}. Lengthen it, or roll a smaller \
-         loop.",
+        "A loop of {} inside needs {} of straight {leg} to close on, and has {}. Lengthen it, or roll a \
+         smaller loop.",
         both(inside_mm),
         both(least),
         both(length_mm)
@@ -149,7 +149,7 @@ pub fn kicked_tip(f: &mut Former, kick_deg: f64, tip_mm: f64, left: bool) -> (us
 /// The fault of wraps that need more stem than there is.
 pub fn wraps_longer_than(parameter: &str, stem: &str, length_mm: f64, cover_mm: f64) -> Fault {
     let said = format!(
-        "The wraps cover {}, more than the {stem} of {}. Make it at least {}, or take fewer wraps.",
+        "The wraps cover {}, more than the {stem} of {}. Enter at least {}, or fewer wraps.",
         both(cover_mm),
         both(length_mm),
         both((cover_mm * 100.0).ceil() / 100.0)

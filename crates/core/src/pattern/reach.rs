@@ -26,7 +26,8 @@ impl Formed<'_> {
             let Some((segment, by_mm)) = self.in_the_way(&path, &steps[i], reach_mm) else { continue };
             let what = self.design.segments[segment].what;
             let said = format!(
-                "The {what} stands {} in the way of the jaw here: make this bend before it, or give the two more room.",
+                "The {what} is {} in the way of the jaw here. Make this bend before it, or give the two \
+                 more room.",
                 caliper(by_mm, unit)
             );
             let step = &mut steps[i];

@@ -44,12 +44,12 @@ impl PatternRequest {
                 put(Operation::Straighten, Place::Before(Operation::MakeFlush)),
             ),
             (
-                "tap it with a mallet, both sides alike",
+                "tap it with a mallet on both sides",
                 Operation::Hammer,
                 put(Operation::Hammer, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
             ),
             (
-                "tumble it two hours",
+                "tumble it for two hours",
                 Operation::Tumble,
                 put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
             ),
@@ -107,7 +107,7 @@ impl Routed for PatternRequest {
         let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
         let holds = finished.holds().map_or(String::new(), |holds| format!("; {}", holds.told()));
         let (hands, alone) = finished.made.minutes(self.blanks_n());
-        let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
+        let alone = if alone > 0.0 { format!(" and {alone:.0} min unattended") } else { String::new() };
         Ok(format!("cut {cut} each{holds}; {hands:.0} min for all{alone}."))
     }
 }

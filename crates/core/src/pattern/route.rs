@@ -122,7 +122,8 @@ impl Formed<'_> {
         }
         writing.finish(&mut route);
         route.push(Box::new(Check {
-            text: "Lay it on the drawing, or the second on the first: same length, loops closed, no burr under a fingertip.",
+            text: "Lay it on the drawing, or the second on the first: same length, loops closed, no burr \
+                   you can feel.",
         }));
         route
     }

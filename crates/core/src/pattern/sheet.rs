@@ -202,7 +202,7 @@ impl PatternRequest {
             };
             return Err(Fault::new(
                 "plier",
-                format!("The workshop has no plier called {}. {known}.", quoted(name)),
+                format!("There are no pliers called {}. {known}.", quoted(name)),
             )
             .into());
         }

@@ -64,15 +64,15 @@ impl PatternRequest {
         let mut differences = vec![];
         if (ratio - 1.0).abs() > 1e-9 {
             differences.push(format!(
-                "Every dimension is {} times what it was: the wire is that much thicker.",
+                "Every dimension is {} times what it was, because the wire is that much thicker.",
                 shown(ratio, 3)
             ));
         } else {
-            differences.push("The dimensions stay: the wire is as thick.".to_owned());
+            differences.push("The dimensions stay: the wire is the same thickness.".to_owned());
         }
         if request.allowance_mm != 0.0 {
             differences.push(format!(
-                "What trials have shown goes along: its blank is {} {} than its parts.",
+                "What your trials showed is kept: its blank is {} {} than calculated.",
                 on_ruler(request.allowance_mm.abs(), unit),
                 if request.allowance_mm > 0.0 { "longer" } else { "shorter" }
             ));
@@ -93,17 +93,17 @@ fn in_the_making(old: &FinishedFinding, new: &FinishedFinding, unit: LengthUnit)
         |piece: &FinishedFinding| shown(piece.formed.request.wire.mass_g(piece.blank.developed_mm), 2);
     let used = |piece: &FinishedFinding| shown(100.0 * piece.tightest().map_or(0.0, |(_, share)| share), 0);
     let mut differences = vec![
-        format!("Cut {} for each instead of {}.", cut(new), cut(old)),
+        format!("Cut {} each instead of {}.", cut(new), cut(old)),
         format!("One piece weighs {} g instead of {}.", weight(new), weight(old)),
         format!(
-            "The tightest place uses {} % of the stretch the metal has left, instead of {} %.",
+            "The tightest bend uses {} % of the stretch the metal has left, instead of {} %.",
             used(new),
             used(old)
         ),
     ];
     if let (Some(a), Some(b)) = (old.holds(), new.holds()) {
         let (a, b) = (load_told(a.comes_off_n), load_told(b.comes_off_n));
-        differences.push(format!("It gives at about {b} instead of {a}."));
+        differences.push(format!("It pulls open at about {b} instead of {a}."));
     }
     differences.push(format!("A bend takes {} times the effort.", shown(new.effort() / old.effort(), 2)));
     differences

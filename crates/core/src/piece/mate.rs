@@ -10,7 +10,7 @@ use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::load_told;
 use crate::words::capital;
-use crate::words::length::{LengthUnit, caliper};
+use crate::words::length::{LengthUnit, caliper, thickness};
 
 /// How one opening of the first piece takes the other.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -192,14 +192,14 @@ const MOST_PARTS: usize = 20;
 /// A fault at `parts` for fewer than two or more than twenty; the faults of a part, within `parts[i]`.
 pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults> {
     if !(2..=MOST_PARTS).contains(&parts.len()) {
-        let said = format!("A set of {} cannot be weighed; take 2 to {MOST_PARTS} parts.", parts.len());
+        let said = format!("A set of {} cannot be compared. Enter 2 to {MOST_PARTS} parts.", parts.len());
         return Err(Fault::new("parts", said).limit(20.0).into());
     }
     let mut held = vec![];
     for (i, piece) in parts.iter().enumerate() {
         let finished = piece.finished(workshop);
         let holds = finished.map_err(|faults| faults.within(&format!("parts[{i}]")))?.holds;
-        let told = holds.map_or("bears nothing that opens it".to_owned(), |holds| holds.told());
+        let told = holds.map_or("has nothing that opens".to_owned(), |holds| holds.told());
         held.push(PartHolds { called: piece.called(), told, holds });
     }
     let load = |part: &PartHolds| part.holds.map_or(f64::INFINITY, |holds| holds.comes_off_n);
@@ -207,11 +207,11 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults>
     let sentence = match held.as_slice() {
         [weak, next, ..] if weak.holds.is_some() => {
             let others = next.holds.map_or(String::new(), |holds| {
-                format!(" The {} comes off at {}.", next.called, load_told(holds.comes_off_n))
+                format!(" The {} pulls open at {}.", next.called, load_told(holds.comes_off_n))
             });
-            format!("Pulled apart, the {} gives first: {}.{others}", weak.called, weak.told)
+            format!("Pulled apart, the {} gives way first: {}.{others}", weak.called, weak.told)
         }
-        _ => "Nothing of this set opens when it is pulled.".to_owned(),
+        _ => "Nothing in this set opens when it is pulled.".to_owned(),
     };
     Ok(SetHolds { parts: held, sentence })
 }
@@ -225,22 +225,22 @@ fn gives_first(first: &Piece, second: &Piece, workshop: &Workshop) -> Option<Fit
 
 fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
     let what = capital(&hole.what);
-    let wire = caliper(wire_mm, unit);
+    let wire = thickness(wire_mm, unit);
     let inside = caliper(hole.inside_mm, unit);
     if wire_mm + CLEARANCE_MM > hole.inside_mm {
-        let sentence = format!("The {}: wire of {wire} does not go through its {inside} inside.", hole.what);
+        let sentence = format!("The {}: wire of {wire} does not fit through its {inside} inside.", hole.what);
         return Fit { ok: false, sentence };
     }
     match hole.mouth_mm {
         Some(mouth) if mouth < wire_mm + CLEARANCE_MM => {
             let sentence =
-                format!("{what}: its mouth of {} does not let {wire} wire in.", caliper(mouth, unit));
+                format!("{what}: its mouth of {} is too narrow for {wire} wire.", caliper(mouth, unit));
             Fit { ok: false, sentence }
         }
         Some(mouth) => {
             let sentence = format!(
-                "{what}: {wire} wire goes in through the mouth of {} and is held while pulled. Close the mouth below {wire} to \
-                 catch it for good.",
+                "{what}: {wire} wire goes in through the mouth of {} and stays while there is a pull. Close \
+                 the mouth below {wire} to keep it for good.",
                 caliper(mouth, unit)
             );
             Fit { ok: true, sentence }
@@ -252,7 +252,7 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
                 ", once one of the two is opened sideways"
             };
             let sentence = format!(
-                "{what}: {wire} wire passes its {inside} inside with {} to spare{open}.",
+                "{what}: {wire} wire fits its {inside} inside with {} to spare{open}.",
                 caliper(hole.inside_mm - wire_mm, unit)
             );
             Fit { ok: true, sentence }

@@ -159,12 +159,13 @@ fn priced(rack: &Rack, wire: &Wire) -> (Decimal, String) {
     match rack.per_metre(wire) {
         Some((mean, PriceFrom::Lots(n))) => {
             let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
-            (mean, format!("What {lots} of this wire on the rack cost."))
+            (mean, format!("What {lots} of this wire in stock cost."))
         }
-        Some((metre, PriceFrom::Metal)) => {
-            (metre, "No lot of this wire has a price: from the price of a gram of its metal.".to_owned())
-        }
-        None => (Decimal::ZERO, "Neither a lot of this wire nor its metal has a price: type one.".to_owned()),
+        Some((metre, PriceFrom::Metal)) => (
+            metre,
+            "No lot of this wire has a price. Calculated from the price of a gram of its metal.".to_owned(),
+        ),
+        None => (Decimal::ZERO, "Neither this wire nor its metal has a price yet. Enter one.".to_owned()),
     }
 }
 
@@ -196,7 +197,7 @@ impl CostRequest {
         }
         faults.keep(check_money("bought", self.bought));
         if self.pieces_n == 0 || self.pieces_n > 1_000_000 {
-            let said = format!("{} pieces cannot be reckoned; give 1 to 1 000 000.", self.pieces_n);
+            let said = format!("{} is not a number of pieces. Enter 1 to 1,000,000.", self.pieces_n);
             faults.add(Fault::new("pieces_n", said).limit(1_000_000.0));
         }
         faults.into_result()
@@ -257,21 +258,21 @@ impl CostRequest {
         );
         let one = if self.bought_pair { "a pair" } else { "one" };
         let unpaid =
-            if hours > Decimal::ZERO { "" } else { "Your hands are not counted yet: type the minutes. " };
+            if hours > Decimal::ZERO { "" } else { "Your time is not counted yet: enter the minutes. " };
         let sentence = match (self.bought, break_even_n, hour_earns) {
-            (None, ..) => format!("Type what {one} costs bought, to see whether making it pays."),
+            (None, ..) => format!("Enter what {one} costs to buy, to see whether making it pays."),
             (Some(bought), None, earns) => {
                 let earns =
-                    earns.map_or(String::new(), |e| format!(" Your hour earns {e}, less than its rate."));
-                format!("Bought for {}, {one} is never cheaper made at this rate.{earns}", money(bought))
+                    earns.map_or(String::new(), |e| format!(" Your hour earns {e}, less than your rate."));
+                format!("Bought for {}, {one} is never cheaper to make at this rate.{earns}", money(bought))
             }
             (Some(_), Some(count), earns) => {
                 let from = if count <= 1 {
-                    "Making pays from the first piece on.".to_owned()
+                    "Making pays from the first piece.".to_owned()
                 } else {
-                    format!("Making pays from {count} pieces on.")
+                    format!("Making pays from {count} pieces.")
                 };
-                earns.map_or(from.clone(), |e| format!("{from} Your hour earns {e} against buying."))
+                earns.map_or(from.clone(), |e| format!("{from} Your hour earns {e} compared with buying."))
             }
         };
         let sentence = format!("{unpaid}{sentence}");

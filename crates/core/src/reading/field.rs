@@ -119,7 +119,7 @@ impl TypedField {
         let text = self.text.trim();
         let fault = |said: String| Fault::new(self.field.as_str(), said);
         if text.is_empty() {
-            let said = || format!("Nothing is typed here. Write it as {}.", self.reads.example());
+            let said = || format!("Nothing entered. Write it as {}.", self.reads.example());
             return if self.needed { Err(fault(said())) } else { Ok(found) };
         }
         let lower = text.to_lowercase();
@@ -156,7 +156,7 @@ impl TypedField {
             return said;
         }
         let (text, noun, example) = (quoted(&self.text), self.reads.shown(), self.reads.example());
-        format!("{text} is no {noun}. Write it as {example}.")
+        format!("{text} is not a valid {noun}. Write it as {example}.")
     }
 }
 
@@ -210,7 +210,7 @@ fn a_length(text: &str, habits: Habits) -> Result<f64, String> {
 
 /// A length of this wire, to the micrometre where it was given by weight.
 fn of_wire(text: &str, wire: Option<&Wire>, habits: Habits) -> Result<f64, String> {
-    let wire = wire.ok_or("Say first which wire it is.")?;
+    let wire = wire.ok_or("Enter the wire first.")?;
     Ok(match amount(text, habits)? {
         Amount::Length(mm) => mm,
         Amount::Mass(grams) => (wire.length_of_mm(grams) * 1e3).round() / 1e3,

@@ -55,7 +55,7 @@ pub struct Either {
 pub const EITHER: &[Either] = &[
     Either {
         words: &["silver", "silber", "silberdraht", "argent", "plata"],
-        note: "Silver of which fineness? Sterling, fine, or a filled or plated wire.",
+        note: "What fineness of silver? Sterling, fine, or a filled or plated wire.",
         usual: None,
     },
     Either {
@@ -63,16 +63,16 @@ pub const EITHER: &[Either] = &[
         note: "“SS” is sterling silver to some shops and stainless steel to others.",
         usual: None,
     },
-    Either { words: &["fs"], note: "“FS” may be fine silver; ask.", usual: None },
-    Either { words: &["sf"], note: "“SF” may be silver-filled; ask.", usual: None },
+    Either { words: &["fs"], note: "“FS” could be fine silver: please check.", usual: None },
+    Either { words: &["sf"], note: "“SF” could be silver-filled: please check.", usual: None },
     Either {
         words: &["gold", "or", "oro"],
-        note: "Gold of which fineness, or gold-filled or plated?",
+        note: "What fineness of gold, or gold-filled or plated?",
         usual: None,
     },
     Either {
         words: &["bronze", "bronce"],
-        note: "Which bronze? Phosphor bronze is usual in wire; red brass is sold as bronze too.",
+        note: "Which bronze? Wire is usually phosphor bronze; red brass is also sold as bronze.",
         usual: Some(Metal::PhosphorBronze),
     },
     Either {
@@ -82,7 +82,7 @@ pub const EITHER: &[Either] = &[
     },
     Either {
         words: &["935"],
-        note: "935 silver is germanium sterling to some and plain silver of that fineness to others.",
+        note: "935 silver is germanium sterling to some, and plain silver of that fineness to others.",
         usual: Some(Metal::GermaniumSilver),
     },
     Either { words: &["14k"], note: "14 k solid or 14 k gold-filled?", usual: Some(Metal::Gold14k) },

@@ -35,7 +35,7 @@ pub fn read(text: &str, workshop: &Workshop) -> Result<Mandrel, Fault> {
         Ok(rod) if rest.trim().is_empty() => Ok(meant(rod, workshop)),
         _ => {
             let said = format!(
-                "{} is not a rod that can be read. Try 5 mm, 3/16 in dowel, 6 mm hexagonal rod or 8 × 5 mm oval rod.",
+                "{} is not a rod. Try 5 mm, 3/16 in dowel, 6 mm hexagonal rod or 8 × 5 mm oval rod.",
                 quoted(text)
             );
             Err(Fault::new("mandrel.diameter_mm", said))

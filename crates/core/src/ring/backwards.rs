@@ -160,12 +160,12 @@ impl RingTarget {
             faults.keep(Self::TARGET.check("target_inside_short_mm", short));
             let said = match self.shape {
                 Shape::Oval if short > target => format!(
-                    "The short way of {} is longer than the long one of {}.",
+                    "The short way of {} is longer than the long one of {}. Swap them.",
                     both(short),
                     both(target)
                 ),
                 Shape::Oval => String::new(),
-                shape => format!("A {shape} ring has no short way; leave it out."),
+                shape => format!("A {shape} ring has no short way. Leave it out."),
             };
             if !said.is_empty() {
                 faults.add(Fault::new("target_inside_short_mm", said).limit(target));
@@ -229,8 +229,8 @@ impl RingTarget {
         let smallest = self.ring_on(&bending, self.rod(least).outline()).map_or(0.0, Outline::across);
         if target < smallest - 1e-9 {
             let said = format!(
-                "This wire gives no ring of {} inside: on the thinnest rod it can take, {}, it gives {}. Ask for at least \
-                 that, or take thinner wire.",
+                "This wire makes no ring {} inside: on the thinnest rod it can take, {}, it gives {}. Enter \
+                 at least that, or use thinner wire.",
                 both(target),
                 both(least),
                 both(smallest)
@@ -246,14 +246,13 @@ impl RingTarget {
             None => Some(wanted),
         };
         let Some(closed) = shut else {
-            let said =
-                format!("No ring hammered so thin has an inside of only {}. Hammer it less.", both(target));
+            let said = format!("No ring hammered this thin is only {} inside. Hammer it less.", both(target));
             return Err(Fault::new("target_inside_diameter_mm", said));
         };
         let relaxed = closed.with_perimeter(closed.perimeter() + taken);
         outline_for(&bending, relaxed).map(Outline::across).ok_or_else(|| {
             let said = format!(
-                "This {} {} springs straight before it would give a ring of {} inside. Take softer or thicker wire, \
+                "This {} {} springs straight before it makes a ring {} inside. Use softer or thicker wire, \
                  or a smaller ring.",
                 self.wire.temper,
                 self.wire.metal,

@@ -12,7 +12,7 @@ use crate::wire::metal::{Nickel, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::capital;
-use crate::words::length::caliper;
+use crate::words::length::thickness;
 
 /// A short caution where the step is. The maker of the tool, local rules and qualified people come
 /// first.
@@ -35,17 +35,20 @@ impl Winding {
         match self {
             Self::Hand => caution(
                 Level::Note,
-                "The wire's end swings while you wind: safety glasses, and keep the tail under a thumb or clamp.",
+                "The end of the wire whips round as you wind: wear safety glasses and keep the tail under a \
+                 thumb or clamp.",
             ),
             Self::PinVise => caution(
                 Level::Note,
-                "Turn the vise slowly and keep tension until the end is clipped: a loose coil whips. Safety glasses.",
+                "Turn the vise slowly and keep tension until the end is clipped: a loose coil whips. Wear \
+                 safety glasses.",
             ),
             Self::SlowDrill => caution(
                 Level::Watch,
-                "A turning rod pulls in wire, hair, sleeves and gloves. Lowest speed, guide the wire with a wooden or \
-                 leather block held in the hand, foot or thumb off first. Some wear leather against the wire; near \
-                 rotation gloves can catch. Follow the drill maker's instructions.",
+                "A turning rod pulls in wire, hair, sleeves and gloves. Use the lowest speed, guide the \
+                 wire with a wood or leather block, and let go of the switch first. Some wear leather \
+                 against the wire, but gloves can catch near rotation. Follow the drill maker's \
+                 instructions.",
             ),
         }
     }
@@ -57,21 +60,22 @@ impl Method {
         match self {
             Self::Saw => caution(
                 Level::Note,
-                "Glasses on, apron under the pin, blade waxed. A dowel in the coil keeps it from rocking; do not squeeze \
-                 it: a trapped blade snaps and flies. Do not breathe the dust.",
+                "Wear glasses, apron under the pin, blade waxed. A dowel in the coil keeps it from rocking. \
+                 Don't squeeze it: a trapped blade snaps and flies. Don't breathe in the dust.",
             ),
             Self::DoubleFlush => caution(
                 Level::Note,
-                "Every snip throws a sliver: safety glasses, and a hand or cloth round the cut. Stay within the wire \
-                 the cutter's maker allows.",
+                "Every snip throws a sliver: wear safety glasses and hold a hand or cloth round the cut. \
+                 Don't cut thicker wire than the cutter's maker allows.",
             ),
             Self::Shears => caution(
                 Level::Note,
-                "Rings jump off the tips of the shears: safety glasses, fingers behind the blades, and file the burr.",
+                "Rings jump off the tips of the shears: wear safety glasses, keep fingers behind the \
+                 blades, and file the burr.",
             ),
             Self::SingleSnip => caution(
                 Level::Note,
-                "Cut ends fly and pinched ends are sharp: safety glasses, and file what will touch skin.",
+                "Cut ends fly and pinched ends are sharp: wear safety glasses, and file what will touch skin.",
             ),
         }
     }
@@ -103,21 +107,26 @@ impl RingPlan {
         if self.strain_used > CRACK_STRAIN {
             found.push(caution(
                 Level::Stop,
-                format!("This bend asks for more stretch than the metal is expected to have left: expect cracks. {advice} \
-                 An estimate."),
+                format!(
+                    "Will probably crack: this bend needs more stretch than the metal has left. \
+                         {advice} (Estimate.)"
+                ),
             ));
         } else if self.strain_used > WATCH_STRAIN {
             found.push(caution(
                 Level::Watch,
-                format!("This bend uses most of the stretch the metal has left. {advice} An estimate."),
+                format!(
+                    "Close to cracking: this bend uses most of the stretch the metal has left. {advice} \
+                         (Estimate.)"
+                ),
             ));
         }
         if self.hand_effort > BEYOND_HANDS {
             found.push(caution(
                 Level::Stop,
                 format!(
-                    "No hand winds this: it takes {:.0} times the effort of 20 AWG soft copper. Use thinner or softer wire, or a \
-                     bending machine.",
+                    "Too hard to wind by hand: {:.0} times the effort of 20 AWG soft copper. Use thinner or \
+                     softer wire, or a machine.",
                     self.hand_effort
                 ),
             ));
@@ -125,7 +134,7 @@ impl RingPlan {
         if self.springback_ratio < 0.7 {
             found.push(caution(
                 Level::Watch,
-                "Much of this coil springs open again, so small differences in the wire show. Wind a few turns as a \
+                "This coil springs open a lot, so small differences in the wire show. Wind a few turns as a \
                  trial and measure them.",
             ));
         }
@@ -136,9 +145,9 @@ impl RingPlan {
                 found.push(caution(
                     Level::Watch,
                     format!(
-                        "Even the finest blade has only {teeth:.1} teeth in wire of {}: cut with a light hand, or \
-                         use a flush cutter.",
-                        caliper(wire.size_mm, unit)
+                        "Even the finest blade has only {teeth:.1} teeth in wire of {}: saw lightly, or use \
+                         a flush cutter.",
+                        thickness(wire.size_mm, unit)
                     ),
                 ));
             }
@@ -146,7 +155,7 @@ impl RingPlan {
         if wire.section == Section::Square {
             found.push(caution(
                 Level::Note,
-                "Square wire must not twist as it is wound: guide it flat, and check each turn's face.",
+                "Square wire must not twist as you wind it: guide it flat and check each turn's face.",
             ));
         }
         if !matches!(request.mandrel.shape, Shape::Round | Shape::Oval) {
@@ -159,8 +168,7 @@ impl RingPlan {
         if self.hand_effort > 12.0 {
             found.push(caution(
                 Level::Watch,
-                "Heavy going for hands: wind in short sittings with straight wrists. Pain that stays is for a \
-                 clinician.",
+                "Heavy on the hands: wind in short sessions with straight wrists. If pain stays, see a doctor.",
             ));
         }
         if wire.metal.figures().nickel == Nickel::Contained {
@@ -175,7 +183,7 @@ impl RingPlan {
         if wire.temper >= Temper::ExtraHard {
             found.push(caution(
                 Level::Watch,
-                "Hard wire under tension whips when it slips: clamp both ends, face shielded.",
+                "Hard wire under tension whips when it slips: clamp both ends and shield your face.",
             ));
         }
         found.push(request.winding.caution());

@@ -14,7 +14,7 @@ use crate::wire::lot::LotFactor;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, load_told};
-use crate::words::length::{self, LengthUnit, caliper};
+use crate::words::length::{self, LengthUnit, caliper, thickness};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
 
@@ -47,7 +47,7 @@ impl RingRequest {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => self.nudged(slot, *steps, workshop),
             Change::Pulled(_) => {
-                let said = "A ring plan has no dimension to pull on its drawing. Type it.";
+                let said = "A ring plan has no dimension to drag on its drawing. Type it.";
                 Err(Fault::new(field_of(slot), said).into())
             }
         }?;
@@ -247,7 +247,9 @@ impl RingRequest {
             Slot::Lot | Slot::Size => lots(&self.wire, workshop)
                 .into_iter()
                 .map(|lot| {
-                    with(&lot.map_or("off any spool".to_owned(), LotFactor::shown), &|r| r.wire.lot = lot)
+                    with(&lot.map_or("not from a spool in stock".to_owned(), LotFactor::shown), &|r| {
+                        r.wire.lot = lot
+                    })
                 })
                 .collect(),
             Slot::Making => self.making_choices(workshop),
@@ -265,7 +267,7 @@ impl RingRequest {
                 thin.iter()
                     .map(|share| {
                         let label = to(*share)
-                            .map_or("left as wound".to_owned(), |mm| caliper(mm, workshop.habits.unit));
+                            .map_or("not hammered".to_owned(), |mm| thickness(mm, workshop.habits.unit));
                         with(&label, &|r| r.hammered_mm = to(*share))
                     })
                     .collect()
@@ -321,10 +323,10 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
     let ring = format!("ring {}", caliper(plan.ring_inside_diameter_mm, unit));
     match slot {
         Slot::Temper | Slot::Metal | Slot::Pulls | Slot::Hammered => {
-            let cracks = if plan.strain_used > CRACK_STRAIN { ": expect cracks" } else { "" };
+            let cracks = if plan.strain_used > CRACK_STRAIN { ": will probably crack" } else { "" };
             let used = 100.0 * plan.strain_used;
             format!(
-                "{ring}, opens at {}, uses {used:.0} % of its stretch{cracks}",
+                "{ring}, opens at {}, bending uses {used:.0} % of its stretch{cracks}",
                 load_told(plan.opening_force_n)
             )
         }
@@ -332,7 +334,7 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
             format!("{ring}, {:.1} g of wire, opens at {}", plan.wire_mass_g, load_told(plan.opening_force_n))
         }
         Slot::Lot | Slot::Size => {
-            let lot = request.wire.lot.map_or("the handbook's ± 15 %".to_owned(), LotFactor::told);
+            let lot = request.wire.lot.map_or("± 15 %, as in handbooks".to_owned(), LotFactor::told);
             format!("{ring} ± {}: {lot}", caliper(plan.ring_inside_hand_mm, unit))
         }
         Slot::Winding => request.winding.caution().text,
@@ -346,7 +348,10 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
             let blade = request.cutting.blade_for(request.wire.size_mm);
             let teeth = blade.teeth_in(request.wire.size_mm);
             let few = if teeth < LEAST_TEETH { ", few" } else { "" };
-            format!("kerf {}, {teeth:.1} teeth in the wire{few}: {ring}", caliper(blade.thickness_mm(), unit))
+            format!(
+                "kerf {}, {teeth:.1} teeth in the wire{few}: {ring}",
+                thickness(blade.thickness_mm(), unit)
+            )
         }
         Slot::Mandrel => match request.mandrel.shape {
             Shape::Oval => format!("{ring} long, {} short", caliper(plan.ring_inside_short_mm, unit)),
@@ -363,7 +368,7 @@ fn lots(wire: &Wire, workshop: &Workshop) -> Vec<Option<LotFactor>> {
 
 /// Whether a word takes something back: `no`, `none`, `0`.
 fn is_no(text: &str) -> bool {
-    matches!(text.trim().to_lowercase().as_str(), "no" | "none" | "not" | "0" | "left as wound")
+    matches!(text.trim().to_lowercase().as_str(), "no" | "none" | "not" | "0" | "not hammered")
 }
 
 fn read_pulls(text: &str) -> Result<u32, Fault> {
@@ -375,7 +380,7 @@ fn read_pulls(text: &str) -> Result<u32, Fault> {
         return Ok(0);
     }
     digits.parse().map_err(|_| {
-        Fault::new("pulls_n", format!("{} is not a number of pulls. Type one from 0 to 60.", quoted(text)))
+        Fault::new("pulls_n", format!("{} is not a number of pulls. Enter 0 to 60.", quoted(text)))
     })
 }
 
@@ -388,12 +393,12 @@ fn read_count(text: &str) -> Result<u32, Fault> {
     read.ok_or_else(|| {
         let why = match digits {
             digits if digits.starts_with('-') => "is negative",
-            digits if number::read_count(digits).is_some() => "is more than a plan can hold",
+            digits if number::read_count(digits).is_some() => "is too many for one plan",
             _ => "is not a whole number of rings",
         };
         Fault::new(
             "rings_n",
-            format!("{} {why}. Type a count from 1 to {}.", quoted(&text), super::MOST_RINGS),
+            format!("{} {why}. Enter a whole number from 1 to {}.", quoted(&text), super::MOST_RINGS),
         )
     })
 }
@@ -405,7 +410,7 @@ fn unknown(slot: Slot, text: &str) -> Fault {
         Slot::Section => Section::ALL.iter().map(|s| s.shown()).collect(),
         Slot::Winding => Winding::ALL.iter().map(|w| w.shown()).collect(),
         Slot::Making => {
-            let said = "What is put into a route is chosen, not typed.";
+            let said = "Choose steps to add to a route from the list.";
             return Fault::new(field_of(slot), said);
         }
         _ => Method::ALL.iter().map(|m| m.shown()).collect(),

@@ -9,7 +9,7 @@ use crate::tool::coil::Coil;
 use crate::tool::outline::Outline;
 use crate::tool::school::AnchorBy;
 use crate::wire::section::Section;
-use crate::words::length::{LengthUnit, caliper, inches, on_ruler};
+use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler};
 use crate::words::{counted, words};
 
 /// A coil longer than so many outside diameters is drawn with a break.
@@ -28,16 +28,8 @@ words! {
 /// The size a dimension says, in the unit the workshop reads first.
 fn told(mm: f64, unit: LengthUnit) -> String {
     match unit {
-        LengthUnit::Mm => format!("{mm:.2}"),
-        LengthUnit::Inch => inches(mm),
-    }
-}
-
-/// The same with its unit, where it stands in a sentence.
-fn with_unit(mm: f64, unit: LengthUnit) -> String {
-    match unit {
-        LengthUnit::Mm => format!("{mm:.2} mm"),
-        LengthUnit::Inch => inches(mm),
+        LengthUnit::Mm => caliper_number(mm, unit),
+        LengthUnit::Inch => caliper(mm, unit),
     }
 }
 
@@ -52,7 +44,7 @@ impl RingPlan {
         self.draw_ring(&mut sketch, request, coil, centre, unit);
         let state = match moment {
             Moment::Wound => "wound tight on",
-            Moment::Released => "sprung open, standing loose round",
+            Moment::Released => "sprung open, loose on",
         };
         sketch.finish(format!(
             "A coil of {} {state} the {}, and one ring cut from it, {} inside and {} outside.",
@@ -216,7 +208,7 @@ impl RingPlan {
             sketch.wire(Role::Wire, &half, coil.profile.size_mm);
         }
         let low = edge.y + step / 2.0 + coil.profile.size_mm / 2.0;
-        sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart", with_unit(step, unit)));
+        sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart", caliper(step, unit)));
     }
 }
 

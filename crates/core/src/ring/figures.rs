@@ -11,12 +11,13 @@ use crate::tool::mandrel::Shape;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::{LENGTH_SHARE, Section};
-use crate::wire::strength::{self, CRACK_STRAIN, GRAVITY, WATCH_STRAIN};
+use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN, load_told, weight_that_pulls};
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, long_length, shown};
+use crate::words::mass::on_scale;
 use crate::working::{Numbers, count, num, pi, plain, sum};
 
-const VOCE: &str = "Voce flow curve with typical handbook values; bending of plane sections past yield.";
+const VOCE: &str = "Voce flow curve with typical handbook values. Bending of plane sections past yield.";
 const GEOMETRY: &str = "Geometry.";
 const TALLY: &str = "Counting.";
 
@@ -39,7 +40,7 @@ impl FinishedRings {
         let wide = stretch.map_or(thickness, |stretch| request.in_its_plane(stretch).0);
         let taken = request.cutting.taken(request.wire.size_mm).from_ring_mm;
         let label = match request.mandrel.shape {
-            Shape::Round => "ring inside Ø",
+            Shape::Round => "ring inside",
             Shape::Oval => "inside, long way",
             _ => "inside across flats",
         };
@@ -51,11 +52,11 @@ impl FinishedRings {
             .collect();
         let metal = request.wire.lot.filter(|lot| lot.is_measured()).map_or_else(
             || "metal ±15 %, stiffness ±3 %".to_owned(),
-            |lot| format!("what is left to learn of lot {} ±{:.1} %", lot.lot_n, 100.0 * lot.spread),
+            |lot| format!("still unknown about lot {} ±{:.1} %", lot.lot_n, 100.0 * lot.spread),
         );
         let spread = format!(
-            "In your hand ± {:.2} mm, one standard deviation. Of that metal and kerf ± {:.2}: {metal}, wire size ±1 %, kerf \
-             ±0.02 mm; your hand adds {}, each in mm, in squares.",
+            "± {:.2} mm in your hand, one standard deviation. Of this, metal and kerf ± {:.2} ({metal}, \
+             wire size ±1 %, kerf ±0.02 mm). Your hand adds {}, each in mm, added as squares.",
             self.plan.ring_inside_hand_mm,
             self.plan.ring_inside_spread_mm,
             sources.join(", ")
@@ -83,52 +84,53 @@ impl FinishedRings {
         };
         let closing = match request.cutting.method {
             Method::Saw => "the saw's kerf is closed",
-            Method::DoubleFlush => "it is cut; flush cutting takes its sliver between rings, not out of them",
+            Method::DoubleFlush => "it is cut. Flush cutting takes its sliver between rings, not out of them",
             Method::Shears => "its burr is filed off and it is closed",
             Method::SingleSnip => "it is snipped, filed if you file it, and closed",
         };
-        let inside = figure("ring-inside", question, label, format!("{id:.2}"), "mm")
-            .ruler(id)
+        let inside = figure("ring-inside", question, label, String::new(), "mm")
+            .by_caliper(id)
             .more(format!("± {}", caliper_number(self.plan.ring_inside_hand_mm, unit)))
-            .says(format!("Inside of the ring in your hand, after the coil has sprung open and {closing}."))
+            .says(format!("Inside of the finished ring, after the coil has sprung open and {closing}."))
             .formula(formula, numbers)
             .assumes(
-                "The ring is closed true and flat. An unmeasured lot is taken as the handbook's.",
+                "The ring is closed flat and true. The usual springback is used until you measure the lot.",
                 spread,
                 VOCE,
             );
         let od = self.plan.ring_outside_diameter_mm;
-        let outside = figure("ring-outside", question, "outside", format!("{od:.2}"), "mm")
-            .ruler(od)
+        let outside = figure("ring-outside", question, "outside", String::new(), "mm")
+            .by_caliper(od)
             .says("Outside of the same ring: inside plus twice the wire's width in its plane.")
             .formula("ID + 2·w", (num(id, 3) + count(2) * num(wide, 3)).comes_to(3, "mm"))
             .assumes(
-                "Wire keeps its width in the bend.",
-                "As the inside, and twice ±1 % of the wire.",
+                "Bending doesn't change the width of the wire.",
+                "As the inside, plus twice ±1 % of the wire.",
                 GEOMETRY,
             );
-        let ratio = figure(
-            "aspect-ratio",
-            question,
-            "inside Ø to wire",
-            format!("{:.2}", self.plan.aspect_ratio),
-            "",
-        )
-        .says("Ratio of the ring's inside to its wire: what decides which weaves it will go into.")
-        .formula("ID / w", (num(id, 3) / num(wide, 3)).comes_to(3, ""))
-        .assumes(
-            "Measured in the plane of the ring.",
-            "As the inside, and ±1 % of the wire.",
-            GEOMETRY,
-        );
-        let gap = figure("gap-step", question, "gap stands sideways", format!("{:.2}", self.plan.gap_step_mm), "mm")
-            .ruler(self.plan.gap_step_mm)
-            .says("A cut ring is a turn of a helix: its ends stand one turn apart sideways until you twist it closed.")
+        let ratio =
+            figure("aspect-ratio", question, "aspect ratio", format!("{:.1}", self.plan.aspect_ratio), "")
+                .says("Inside of the ring ÷ wire size. It decides which weaves the ring fits.")
+                .formula("ID / w", (num(id, 3) / num(wide, 3)).comes_to(3, ""))
+                .assumes(
+                    "Measured in the plane of the ring.",
+                    "As the inside, plus ±1 % of the wire.",
+                    GEOMETRY,
+                );
+        let gap = figure("gap-step", question, "ends offset sideways", String::new(), "mm")
+            .by_caliper(self.plan.gap_step_mm)
+            .says(
+                "A cut ring is one turn of a helix: its ends are one turn apart sideways until you close it.",
+            )
             .formula(
                 "pitch · R1/R0",
                 (num(self.plan.pitch_mm, 3) / num(self.plan.springback_ratio, 4)).comes_to(3, "mm"),
             )
-            .assumes("Close coil, each turn against the last.", "± 1 % of the wire, more where turns were spread.", GEOMETRY);
+            .assumes(
+                "Close-wound, each turn against the last.",
+                "± 1 % of the wire, more where turns were spread.",
+                GEOMETRY,
+            );
         vec![inside, outside, ratio, gap]
     }
 
@@ -147,23 +149,35 @@ impl FinishedRings {
         let per_ring =
             1.0 + request.cutting.taken(request.wire.size_mm).between_mm / plan.relaxed_turn_length_mm;
         let ends = request.ends.ragged_turns;
-        let mut wound = figure("turns-wound", question, "turns to wind", plan.turns_per_coil_n.to_string(), "")
-            .says("Turns to wind for one coil, so that enough are left once it has sprung open: whole ones, that can be counted.")
-            .formula(
-                "(rings · turns per ring + ragged) · R1/R0, rounded up",
-                ((count(plan.rings_per_coil_n) * num(per_ring, 4) + plain(ends)) / num(ratio, 4))
-                    .comes_to(2, "")
-                    .so(&plan.turns_per_coil_n.to_string()),
-            )
-            .assumes("The coil springs open completely.", spread_of_turns(plan), VOCE);
+        let mut wound =
+            figure("turns-wound", question, "turns to wind", plan.turns_per_coil_n.to_string(), "")
+                .says(
+                    "Turns to wind for one coil, so that enough are left once it has sprung open. Rounded up \
+                   to whole turns you can count.",
+                )
+                .formula(
+                    "(rings · turns per ring + uneven ends) · R1/R0, rounded up",
+                    ((count(plan.rings_per_coil_n) * num(per_ring, 4) + plain(ends)) / num(ratio, 4))
+                        .comes_to(2, "")
+                        .so(&plan.turns_per_coil_n.to_string()),
+                )
+                .assumes("The coil springs open completely.", spread_of_turns(plan), VOCE);
         if plan.coils_n > 1 {
             wound = wound.more("for each coil".to_owned());
         }
         let left = turns * ratio;
-        let mut relaxed = figure("turns-relaxed", question, "left once sprung open", format!("{left:.1}"), "")
-            .says("Turns of a coil left when it has sprung: one per ring, more where slivers are trimmed, the ragged ends, and what makes the count whole.")
-            .formula("turns · R0/R1", (count(plan.turns_per_coil_n) * num(ratio, 4)).comes_to(2, ""))
-            .assumes("Half a turn is cut away ragged from each coil unless you say otherwise.", "As the springback.", VOCE);
+        let mut relaxed =
+            figure("turns-relaxed", question, "left once sprung open", format!("{left:.1}"), "")
+                .says(
+                    "Turns left in a coil once it has sprung open: one per ring, the slivers between them, \
+                   the uneven ends, and the rounding up.",
+                )
+                .formula("turns · R0/R1", (count(plan.turns_per_coil_n) * num(ratio, 4)).comes_to(2, ""))
+                .assumes(
+                    "Half a turn of each coil is cut away as uneven, unless you change it.",
+                    "As the springback.",
+                    VOCE,
+                );
         if plan.coils_n > 1 {
             relaxed = relaxed.more("in each coil".to_owned());
         }
@@ -180,8 +194,11 @@ impl FinishedRings {
         };
         let room = room_told(request);
         let coils = figure("coils", question, "coils", self.plan.coils_n.to_string(), "")
-            .more(format!("{} each at most", counted(self.plan.rings_per_coil_n, "ring")))
-            .says("Coils to wind on this rod. More rings than one coil holds mean more coils, each with its own tails.")
+            .more(format!("up to {} each", counted(self.plan.rings_per_coil_n, "ring")))
+            .says(
+                "Coils to wind on this rod. More rings than one coil holds need more coils, each with its \
+                   own tails.",
+            )
             .formula(
                 "rings / rings that fit one coil, rounded up",
                 (count(request.rings_n) / count(self.plan.rings_per_coil_n))
@@ -189,15 +206,23 @@ impl FinishedRings {
                     .so(&self.plan.coils_n.to_string()),
             )
             .assumes(room.clone(), "Exact.", TALLY);
-        let length =
-            figure("coil-length", question, "coil on the rod", format!("{:.1}", self.plan.coil_length_mm), "mm")
-                .ruler(self.plan.coil_length_mm)
-                .says("Length of one coil on the rod, close wound. A short rod means more coils, each with its own tails.")
-                .formula(
-                    pitch_formula,
-                    (count(self.plan.turns_per_coil_n) * num(self.plan.pitch_mm, 3)).comes_to(1, "mm"),
-                )
-                .assumes(room, "± 1 % of the wire; loose turns make it longer.", GEOMETRY);
+        let length = figure(
+            "coil-length",
+            question,
+            "coil on the rod",
+            format!("{:.1}", self.plan.coil_length_mm),
+            "mm",
+        )
+        .ruler(self.plan.coil_length_mm)
+        .says(
+            "Length of one coil on the rod, close-wound. A short rod means more coils, each with \
+                       its own tails.",
+        )
+        .formula(
+            pitch_formula,
+            (count(self.plan.turns_per_coil_n) * num(self.plan.pitch_mm, 3)).comes_to(1, "mm"),
+        )
+        .assumes(room, "± 1 % of the wire. Loose turns make it longer.", GEOMETRY);
         [coils, length]
     }
 
@@ -209,10 +234,10 @@ impl FinishedRings {
             "coil-inside",
             question,
             "coil springs to",
-            format!("{:.2}", self.plan.coil_inside_diameter_mm),
+            String::new(),
             "mm",
         )
-        .ruler(self.plan.coil_inside_diameter_mm)
+        .by_caliper(self.plan.coil_inside_diameter_mm)
         .says("Inside of the coil once it has sprung open. The bend relaxes by the moment that held it, divided by the wire's stiffness.")
         .formula(
             "1/R1 = 1/R0 − M/(E·I)",
@@ -220,14 +245,14 @@ impl FinishedRings {
         )
         .assumes(
             format!(
-                "{} is taken to flow at {:.0} MPa when it is wound (sold {}), rising towards {:.0} MPa.",
+                "{} is taken to yield at {:.0} MPa when wound (as sold {}), rising towards {:.0} MPa.",
                 request.wire.metal,
                 bending.flow.flow_stress(0.0),
                 request.wire.temper,
                 bending.flow.saturated
             ),
             request.wire.lot.filter(|lot| lot.is_measured()).map_or(
-                "Flow stress ±15 % until a lot is measured, stiffness ±3 %.".to_owned(),
+                "Yield ±15 % until you measure a lot, stiffness ±3 %.".to_owned(),
                 |lot| format!("Lot {} {}.", lot.lot_n, lot.told()),
             ),
             VOCE,
@@ -244,9 +269,10 @@ impl FinishedRings {
         let more_mm = plan.coil_wire_mm - in_turns_mm - ends_mm;
         let total = figure("wire-length", question, "wire to pull", value, unit)
             .ruler(plan.wire_length_mm)
-            .says("Everything that leaves the spool: turns wound, anchor and finishing tails, and what brings each coil to the metre stick's next mark.")
+            .says("Everything that leaves the spool: turns, anchor and finishing tails, rounded up to the \
+                   metre stick's next mark.")
             .formula(
-                "coils · (turns · turn length + tails + to the mark)",
+                "coils · (turns · turn length + tails + rounding up)",
                 (count(plan.coils_n)
                     * sum([
                         count(plan.turns_per_coil_n) * num(plan.turn_length_mm, 3),
@@ -262,11 +288,11 @@ impl FinishedRings {
                     shown(request.ends.anchor_mm, 1),
                     shown(request.ends.finish_mm, 1)
                 ),
-                "About ± 0.3 %; cut a little long when in doubt.",
+                "About ± 0.3 %. Cut a little long if in doubt.",
                 GEOMETRY,
             );
         let density = request.wire.metal.figures().density_g_cm3;
-        let mass = figure("wire-mass", question, "weight", format!("{:.1}", self.plan.wire_mass_g), "g")
+        let mass = figure("wire-mass", question, "weight", on_scale(self.plan.wire_mass_g), "g")
             .says("Weight of the wire that leaves the spool.")
             .formula(
                 "length · area · density",
@@ -281,9 +307,9 @@ impl FinishedRings {
                 "± 2 %, from ±1 % of the wire size.",
                 "Handbook density.",
             );
-        let each = figure("wire-per-ring", question, "wire per ring", format!("{per_ring:.2}"), "mm")
+        let each = figure("wire-per-ring", question, "wire per ring", format!("{per_ring:.1}"), "mm")
             .ruler(per_ring)
-            .says("What one ring costs in wire, its share of tails and losses included.")
+            .says("Wire used for one ring, with its share of tails and losses.")
             .formula(
                 "wire to pull / rings",
                 (num(self.plan.wire_length_mm, 1) / count(request.rings_n)).comes_to(3, "mm"),
@@ -299,14 +325,14 @@ impl FinishedRings {
         let becomes = figure(
             "becomes-rings",
             question,
-            "becomes rings",
+            "ends up in rings",
             format!("{:.1}", share(self.plan.rings_wire_mm)),
             "%",
         )
         .more(format!("{cut_name} {:.1} %, ends {:.1} %", share(self.plan.cutting_wire_mm), share(ends)))
         .says("Where the wire goes.")
         .formula(
-            "rings + cut + ragged + tails = all",
+            "rings + cut + uneven ends + tails = all",
             sum([
                 num(self.plan.rings_wire_mm, 1),
                 num(self.plan.cutting_wire_mm, 1),
@@ -315,7 +341,7 @@ impl FinishedRings {
             ])
             .comes_to(1, "mm"),
         )
-        .assumes("No ring is spoilt.", "Adds up exactly.", TALLY);
+        .assumes("No ring is scrapped.", "Adds up exactly.", TALLY);
         vec![total, mass, each, becomes]
     }
 
@@ -333,23 +359,33 @@ impl FinishedRings {
         let arm = self.plan.ring_inside_short_mm / 2.0 + to_middle;
         let load = num(flow, 1) * num(modulus, 4) / num(arm, 3);
         let first = Holds::of(force, closed).first_set_n;
-        let grams = force / GRAVITY * 1000.0;
-        let hold = figure("opening-force", question, if closed { "pulls out of shape at about" } else { "opens at about" }, force_shown(force), "N")
-            .more(format!("first set {} · {} g", force_shown(first), shown(grams, 0)))
-            .says(match (closed, request.mandrel.shape.sides()) {
-                (true, _) => "The ring is joined: it does not open. This pull draws it out of shape.",
-                (false, Some(_)) => "Pull that opens a closed, unsoldered ring with its gap at the side. It gives at a flat.",
-                (false, None) => "Pull that opens a closed, unsoldered ring with its gap at the side.",
-            })
-            .formula(
-                if closed { "F = 4·σ·Z / arm" } else { "F = σ·Z / arm" },
-                if closed { count(4) * load } else { load }.comes_to(2, "N"),
-            )
-            .assumes(
-                "An estimate of plastic collapse for the ring as bent, not a rating. A tenth of a millimetre stays open from 0.6 of it. Faces that do not meet open sooner.",
-                "± 40 %: 15 from the metal, the rest from how it is shut and pulled.",
-                VOCE,
-            );
+        let (weight, unit) = weight_that_pulls(force);
+        let hold = figure(
+            "opening-force",
+            question,
+            if closed { "pulls out of shape at about" } else { "opens at about" },
+            weight,
+            unit,
+        )
+        .more(format!("starts to open at {}", load_told(first)))
+        .says(match (closed, request.mandrel.shape.sides()) {
+            (true, _) => "The ring is joined, so it doesn't open. This pull draws it out of shape.",
+            (false, Some(_)) => {
+                "Pull that opens a closed, unsoldered ring with its gap at the side. It \
+                                     gives way at a flat."
+            }
+            (false, None) => "Pull that opens a closed, unsoldered ring with its gap at the side.",
+        })
+        .formula(
+            if closed { "F = 4·σ·Z / arm" } else { "F = σ·Z / arm" },
+            if closed { count(4) * load } else { load }.comes_to(2, "N"),
+        )
+        .assumes(
+            "An estimate of plastic collapse for the ring as bent, not a rating. From 0.6 of it, a \
+                 tenth of a millimetre stays open. Ends that don't meet open sooner.",
+            "± 40 %: 15 from the metal, the rest from how it is closed and pulled.",
+            VOCE,
+        );
         let fit = ought_to_bear(&Wear::AROUND, first);
         let used = self.plan.strain_used;
         let hardest = self.made.steps.iter().max_by(|a, b| {
@@ -363,14 +399,17 @@ impl FinishedRings {
         let after =
             hardest.and_then(|step| step.workpiece.stretches.first()).map_or(spent, |s| s.outer_strain);
         let left = strength::strain_left_after(request.wire.metal, spent);
-        let mut strain = figure("strain-used", question, "bend uses of its stretch", format!("{:.0}", 100.0 * used), "%")
-            .says(format!("Stretch of the outer fibre at the hardest step ({at}), as a share of what the metal has left before it breaks."))
+        let mut strain = figure("strain-used", question, "bending uses", format!("{:.0}", 100.0 * used), "%")
+            .says(format!(
+                "Stretch of the outer fibre at the hardest step ({at}), as a share of what the \
+                           metal can still take before it breaks."
+            ))
             .formula(
-                "strain of the step / max(εf − spent before, 0.06)",
+                "strain of the step / max(εf − strain before, 0.06)",
                 ((num(after, 3) - num(spent, 3)) / num(left, 3)).comes_to(3, ""),
             )
             .assumes(
-                "Above 60 % it is close to cracking. Above 100 % it is expected to crack. An estimate.",
+                "Above 60 % it is close to cracking, above 100 % it will probably crack. An estimate.",
                 "Breaking strain varies by a third between lots.",
                 "True strain of the outer fibre; handbook reduction of area.",
             );
@@ -383,7 +422,7 @@ impl FinishedRings {
         };
         let effort = figure("hand-effort", question, "effort to bend", shown(self.plan.hand_effort, 1), "×")
             .more("20 AWG soft copper".to_owned())
-            .says("How hard this wire is on the hand that bends it, against a wire everyone knows.")
+            .says("How hard this wire is on the hand, compared with a wire everyone knows.")
             .formula(
                 "σ·Z / (σ·Z of 20 AWG soft copper)",
                 Numbers::told(format!("{:.2} times its plastic moment", self.plan.hand_effort)),
@@ -414,14 +453,10 @@ fn spring_numbers(request: &RingRequest, bending: &Bending, ratio: f64) -> Numbe
 
 fn room_told(request: &RingRequest) -> String {
     match request.mandrel.coil_room_mm() {
-        Some(room) => format!("The rod takes {} mm of coil.", shown(room, 1)),
+        Some(room) => format!("The rod holds {} mm of coil.", shown(room, 1)),
         None => format!(
-            "No length is given for the rod: {} mm of coil, and by hand 100 turns, are taken as what hands hold.",
+            "The rod has no length entered: {} mm of coil is used, and by hand 100 turns, as hands can hold.",
             shown(request.coil_room_mm(), 0)
         ),
     }
-}
-
-fn force_shown(newtons: f64) -> String {
-    if newtons < 10.0 { format!("{newtons:.1}") } else { format!("{newtons:.0}") }
 }

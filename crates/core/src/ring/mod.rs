@@ -54,7 +54,7 @@ impl Default for Ends {
 
 impl Ends {
     const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 1000.0 };
-    const RAGGED: Span = Span { noun: "ragged part", unit: " turns", least: 0.0, most: 20.0 };
+    const RAGGED: Span = Span { noun: "uneven ends", unit: " turns", least: 0.0, most: 20.0 };
 
     fn check(&self, faults: &mut Faults) {
         faults.keep(Self::TAIL.check("ends.anchor_mm", self.anchor_mm));
@@ -113,7 +113,7 @@ pub(crate) fn by_hand() -> Winding {
 
 /// The fault of asking for more rings than a plan can hold.
 pub(crate) fn too_many(rings: f64) -> Fault {
-    let said = format!("{rings:.0} rings are more than one plan can hold. Ask for at most {MOST_RINGS}.");
+    let said = format!("{rings:.0} rings are too many for one plan. Enter at most {MOST_RINGS}.");
     Fault::new("rings_n", said).limit(f64::from(MOST_RINGS))
 }
 
@@ -198,7 +198,7 @@ impl RingRequest {
         faults.nest("mandrel", self.mandrel.check());
         faults.nest("cutting", self.cutting.check(self.wire.size_mm));
         if self.rings_n == 0 {
-            let said = "0 rings need no wire. Ask for at least 1.";
+            let said = "0 rings need no wire. Enter at least 1.";
             faults.add(Fault::new("rings_n", said).limit(1.0));
         } else if self.rings_n > MOST_RINGS {
             faults.add(too_many(f64::from(self.rings_n)));

@@ -194,8 +194,8 @@ impl RingRequest {
     fn closes_up(&self, coil: &Coil) -> Fault {
         let thickness = coil.profile.thickness_mm();
         let said = format!(
-            "Hammered so thin, the wire of so small a ring widens until no opening is left. Hammer it to no less than {}, or \
-             wind a larger ring.",
+            "Hammered this thin, the wire of such a small ring spreads until no opening is left. Hammer it \
+             to no less than {}, or wind a larger ring.",
             both((thickness * 0.7 * 100.0).round() / 100.0)
         );
         Fault::new("hammered_mm", said)
@@ -204,7 +204,7 @@ impl RingRequest {
     fn all_taken(&self, taken: Taken, coil: &Coil) -> Fault {
         let most = coil.relaxed.perimeter();
         let said = format!(
-            "Cutting takes {} of each ring and leaves no opening in it. It may take at most {}.",
+            "Cutting takes {} off each ring and leaves no opening. It may take at most {}.",
             both(taken.from_ring_mm),
             both(most)
         );
@@ -220,7 +220,7 @@ impl RingRequest {
             let one = Layout { rings_per_coil: 1, turns_per_ring };
             let least = self.turns_for(1.0, coil, one) * coil.pitch_mm;
             let said = format!(
-                "A coil of {} is too short for a single ring. This rod must take at least {} of coil.",
+                "A coil of {} is too short for a single ring. This rod must hold at least {} of coil.",
                 both(room),
                 both(least)
             );

@@ -17,7 +17,7 @@ use crate::tool::outline::Outline;
 use crate::tool::school::{Hardening, Joint, Schools};
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
-use crate::words::length::caliper;
+use crate::words::length::{caliper, thickness};
 use crate::words::sentence::Choice;
 
 /// A key that spreads a coil is thicker than its wire by so much.
@@ -100,7 +100,8 @@ impl RingRequest {
             route.push(Box::new(Tumble { hours: schools.tumble_h }));
         }
         route.push(Box::new(Check {
-            text: "Lay one on the drawing: faces meet without a gap, no burr under a fingertip, the same size as the first.",
+            text: "Lay one on the drawing. The ends should meet without a gap, with no burr, the same size \
+                   as the first.",
         }));
         route
     }
@@ -248,7 +249,7 @@ impl RingRequest {
         let put =
             |operation, place: Place| Self { route: self.route.toggled(operation, place), ..self.clone() };
         let unit = workshop.habits.unit;
-        let to = caliper(self.hammered_mm.unwrap_or(thin), unit);
+        let to = thickness(self.hammered_mm.unwrap_or(thin), unit);
         [
             ("pull the wire straight 10 times".to_owned(), self.pulls_n > 0, pulls),
             self.offer(
@@ -259,7 +260,7 @@ impl RingRequest {
             (format!("hammer each ring to {to}"), self.hammered_mm.is_some(), hammered),
             self.offer("fuse the joint", Operation::Fuse, put(Operation::Fuse, Place::After(after))),
             self.offer("solder the joint", Operation::Solder, put(Operation::Solder, Place::After(after))),
-            self.offer("tumble them two hours", Operation::Tumble, put(Operation::Tumble, Place::AtTheEnd)),
+            self.offer("tumble for two hours", Operation::Tumble, put(Operation::Tumble, Place::AtTheEnd)),
         ]
         .into_iter()
         .map(|(label, chosen, request)| {
@@ -308,7 +309,7 @@ impl Routed for RingRequest {
         let ring = caliper(finished.plan.ring_inside_diameter_mm, workshop.habits.unit);
         let holds = finished.holds.map_or(String::new(), |holds| format!(", {}", holds.told()));
         let (hands, alone) = finished.made.minutes(self.rings_n);
-        let alone = if alone > 0.0 { format!(" and {alone:.0} min alone") } else { String::new() };
+        let alone = if alone > 0.0 { format!(" and {alone:.0} min unattended") } else { String::new() };
         Ok(format!("ring {ring}{holds}; {hands:.0} min for all{alone}"))
     }
 }
@@ -318,11 +319,16 @@ impl Winding {
     #[must_use]
     pub fn danger(self) -> &'static str {
         match self {
-            Self::Hand => "The wire's end swings: safety glasses, and keep the tail under a thumb or clamp.",
-            Self::PinVise => "Keep tension until the end is clipped: a loose coil whips. Safety glasses.",
+            Self::Hand => {
+                "The end of the wire whips round: wear safety glasses and keep the tail under a \
+                           thumb or clamp."
+            }
+            Self::PinVise => {
+                "Keep tension until the end is clipped: a loose coil whips. Wear safety glasses."
+            }
             Self::SlowDrill => {
-                "A turning rod pulls in wire, hair, sleeves and gloves. Lowest speed, a guide block in the hand, foot or \
-                 thumb off first. Follow the drill maker's instructions."
+                "A turning rod pulls in wire, hair, sleeves and gloves. Use the lowest speed, guide with a \
+                 block, and let go of the switch first. Follow the drill maker's instructions."
             }
         }
     }
@@ -333,13 +339,16 @@ impl Method {
     pub(crate) fn danger(self) -> &'static str {
         match self {
             Self::Saw => {
-                "Glasses, apron under the pin. Do not squeeze the coil: a trapped blade snaps and flies. Do not breathe the \
-                 dust."
+                "Wear glasses, apron under the pin. Don't squeeze the coil: a trapped blade snaps and \
+                 flies. Don't breathe in the dust."
             }
-            Self::DoubleFlush => "Every snip throws a sliver: glasses, and a hand or cloth round the cut.",
-            Self::Shears => "Glasses, and fingers behind the blades: rings jump off the tips.",
+            Self::DoubleFlush => {
+                "Every snip throws a sliver: wear glasses and hold a hand or cloth round \
+                                  the cut."
+            }
+            Self::Shears => "Rings jump off the tips: wear glasses and keep fingers behind the blades.",
             Self::SingleSnip => {
-                "Cut ends fly and pinched ends are sharp: glasses, and file what will touch skin."
+                "Cut ends fly and pinched ends are sharp: wear glasses, and file what will touch skin."
             }
         }
     }

@@ -345,7 +345,7 @@ impl RingPlan {
             text: "next ring".to_owned(),
         });
         let sum = format!(
-            "× {} = {} + tails {} + ragged ends {} = {} off the spool",
+            "× {} = {} + tails {} + uneven ends {} = {} off the spool",
             request.rings_n,
             of_wire(self.rings_wire_mm + self.cutting_wire_mm, unit),
             of_wire(self.tails_wire_mm, unit),

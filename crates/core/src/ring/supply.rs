@@ -72,11 +72,11 @@ impl Supply {
             (Some(length), None) => Self::LENGTH.check("wire_length_mm", length),
             (None, Some(mass)) => Self::MASS.check("wire_mass_g", mass).map(|g| wire.length_of_mm(g)),
             (None, None) => {
-                let said = "Say how much wire there is: its length in mm or its mass in g.";
+                let said = "Enter the wire's length in mm or its weight in g.";
                 Err(Fault::new("wire_length_mm", said))
             }
             (Some(_), Some(_)) => {
-                let said = "Give the wire's length or its mass, not both.";
+                let said = "Enter the wire's length or its weight, not both.";
                 Err(Fault::new("wire_mass_g", said))
             }
         }
@@ -131,7 +131,7 @@ impl Supply {
         let left_mm = (there - used_mm).max(0.0);
         let sentence = match rings_n {
             0 => format!(
-                "{} is not enough for one ring with its tails: that takes {}.",
+                "{} is not enough for one ring with its tails: that needs {}.",
                 of_wire(there, unit),
                 pull(least_mm, unit)
             ),

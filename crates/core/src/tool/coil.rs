@@ -265,8 +265,8 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
     let size = wire.size_mm;
     if thickness > across + 1e-9 {
         let said = format!(
-            "Wire {} thick is thicker than the rod of {}, which would bend before the wire does. Take wire of at most \
-             {}, or a rod of at least {}.",
+            "Wire {} thick is thicker than the rod of {}, which would bend first. Use wire of at most {}, \
+             or a rod of at least {}.",
             both(thickness),
             both(across),
             both(across),
@@ -277,8 +277,8 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
     if wire.section == Section::Square && across < LEAST_SQUARE_RATIO * size {
         let least = LEAST_SQUARE_RATIO * size;
         let said = format!(
-            "Square wire of {} swells at its inner face on a rod of {} and its turns will not lie flat. Take a rod of at \
-             least {}.",
+            "Square wire of {} bulges on its inner face on a rod of {}, and the turns won't lie flat. Use a \
+             rod of at least {}.",
             both(size),
             both(across),
             both(least)
@@ -291,7 +291,7 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
 fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault {
     let most = 2.0 * (1.0 / bending.yield_curvature() - bending.profile.centroid_mm());
     let said = format!(
-        "On the {} this {} {} springs straight again: no part of it is bent past its yield. Take a rod well under \
+        "On the {} this {} {} springs straight again: nothing bends past its yield. Use a rod well under \
          {}, or softer or thicker wire.",
         mandrel.shown(),
         wire.temper,

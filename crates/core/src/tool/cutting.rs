@@ -8,7 +8,7 @@ use crate::words::length::both;
 use crate::words::words;
 
 /// What is minded at every cut.
-pub const CAUTION: &str = "Safety glasses, and hold both sides of the cut: ends fly.";
+pub const CAUTION: &str = "Wear safety glasses and hold both sides of the cut: ends fly.";
 
 words! {
     /// How a coil is cut into rings.
@@ -239,7 +239,7 @@ impl Cutting {
         let kerf = self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm());
         if self.method == Method::Saw && size_mm > 0.0 && kerf >= size_mm {
             let said = format!(
-                "A saw cut {} wide takes all of wire {} thick. Cut it with a flush cutter or snip it.",
+                "A saw cut {} wide takes all of wire {} thick. Use a flush cutter.",
                 both(kerf),
                 both(size_mm)
             );
@@ -250,8 +250,8 @@ impl Cutting {
             let right = Blade::suited_to(size_mm);
             if teeth < LEAST_TEETH && blade != right && size_mm.is_finite() {
                 let said = format!(
-                    "A {blade} blade has only {teeth:.1} teeth in wire of {} and would catch; two or three should \
-                     stand in it. Take a {right} blade.",
+                    "A {blade} blade has only {teeth:.1} teeth in wire of {} and would catch; two or three \
+                     should be in it. Use a {right} blade.",
                     both(size_mm)
                 );
                 faults.add(Fault::new("blade", said).limit(LEAST_TEETH));

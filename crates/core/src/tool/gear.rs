@@ -65,7 +65,7 @@ const CUTTER_MPA: f64 = 600.0;
 
 impl Gear {
     const CUTTER: Span = Span { noun: "wire that the cutter takes", unit: " mm", least: 0.2, most: 6.0 };
-    const BARREL: Span = Span { noun: "load of the barrel", unit: " g", least: 1.0, most: 20_000.0 };
+    const BARREL: Span = Span { noun: "load of the tumbler", unit: " g", least: 1.0, most: 20_000.0 };
 
     /// Checks its numbers.
     ///
@@ -76,7 +76,7 @@ impl Gear {
         faults.keep(Self::CUTTER.check("cutter_mm", self.cutter_mm));
         faults.keep(Self::CUTTER.check("cutter_hard_mm", self.cutter_hard_mm));
         if self.cutter_hard_mm > self.cutter_mm {
-            let said = "A cutter takes no thicker hard wire than soft. Make the hard one the smaller.";
+            let said = "A cutter can't take thicker hard wire than soft. Enter a smaller size for hard wire.";
             faults.add(Fault::new("cutter_hard_mm", said).limit(self.cutter_mm));
         }
         faults.keep(Self::BARREL.check("barrel_g", self.barrel_g));
@@ -136,7 +136,7 @@ impl Gear {
     /// # Errors
     /// A sentence where there is none.
     pub fn heats(&self) -> Result<(), String> {
-        let none = "no torch is listed under Tools. List yours, or leave the heat out.";
+        let none = "no torch is listed under Tools. Add yours, or leave the heat out.";
         if self.torch { Ok(()) } else { Err(none.to_owned()) }
     }
 }
@@ -151,7 +151,7 @@ impl Taper {
         faults.keep(Self::ACROSS.check("wide_mm", self.wide_mm));
         faults.keep(Self::LENGTH.check("length_mm", self.length_mm));
         if self.wide_mm <= self.narrow_mm {
-            let said = "A taper widens from its narrow end. Make the wide end the wider.";
+            let said = "A taper widens from its narrow end. Swap the two sizes.";
             faults.add(Fault::new("wide_mm", said).limit(self.narrow_mm));
         }
         faults.into_result()

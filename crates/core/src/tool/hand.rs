@@ -90,7 +90,7 @@ impl Hand {
         if wooden {
             sources.push(("wood", self.wood_mm));
         }
-        sources.push(("coil not hugging", self.hugging_mm));
+        sources.push(("coil not tight on the rod", self.hugging_mm));
         if sawn {
             sources.push(("kerf wandering", self.kerf_mm));
         }

@@ -146,7 +146,7 @@ impl Mandrel {
         }
         faults.keep(check_text("name", "rod's name", self.name.as_deref().unwrap_or_default(), 60));
         if self.tape_layers > 20 {
-            let said = format!("{} layers of tape are too many: at most 20.", self.tape_layers);
+            let said = format!("{} layers of tape are too many. Enter at most 20.", self.tape_layers);
             faults.add(Fault::new("tape_layers", said).limit(20.0));
         }
         if faults.is_empty() {
@@ -158,11 +158,11 @@ impl Mandrel {
     fn check_together(&self, faults: &mut Faults) {
         if let Some(short) = self.short_mm {
             if self.shape != Shape::Oval {
-                let said = format!("A {} rod has no short axis; leave it out.", self.shape);
+                let said = format!("A {} rod has no short axis. Leave it out.", self.shape);
                 faults.add(Fault::new("short_mm", said));
             } else if short > self.diameter_mm {
                 let said = format!(
-                    "The short axis of {} is longer than the long one of {}.",
+                    "The short axis of {} is longer than the long one of {}. Swap them.",
                     both(short),
                     both(self.diameter_mm)
                 );
@@ -171,14 +171,14 @@ impl Mandrel {
         }
         if self.corner_mm.is_some_and(|corner| corner > self.diameter_mm / 2.0) {
             let most = self.diameter_mm / 2.0;
-            let said = format!("The corners cannot be rounder than the rod: at most {}.", both(most));
+            let said = format!("The corners cannot be rounder than the rod. Enter at most {}.", both(most));
             faults.add(Fault::new("corner_mm", said).limit(most));
         }
         if let (Some(usable), Some(length)) = (self.usable_mm, self.length_mm)
             && usable > length
         {
             let said = format!(
-                "{} cannot be wound on a rod that is {} long: give at most its length.",
+                "{} cannot be wound on a rod that is {} long. Enter at most its length.",
                 both(usable),
                 both(length)
             );

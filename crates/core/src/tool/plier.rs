@@ -85,10 +85,7 @@ impl Plier {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new(
-                "name",
-                "The plier has no name. Give it one that tells it from your others.",
-            ));
+            faults.add(Fault::new("name", "Enter a name for the pliers."));
         } else {
             faults.keep(check_text("name", "name", self.name.trim(), 60));
         }
@@ -116,7 +113,8 @@ impl Plier {
                 faults.keep(Self::DIAMETER.check("base_mm", base));
                 if base <= tip {
                     let said = format!(
-                        "The base of {} is no thicker than the tip of {}. Round-nose jaws grow from tip to base.",
+                        "The base of {} is no thicker than the tip of {}. Round-nose jaws get thicker from \
+                         tip to base.",
                         both(base),
                         both(tip)
                     );
@@ -125,12 +123,13 @@ impl Plier {
             }
             (None, None, [first, second]) => {
                 if second.at_mm - first.at_mm < 1.0 || second.diameter_mm <= first.diameter_mm {
-                    let said = "The second place must lie at least 1 mm (0.04 in) further from the tip and be thicker.";
+                    let said = "The second place must be at least 1 mm (0.04 in) further from the tip, and \
+                                thicker.";
                     faults.add(Fault::new("measured[1].at_mm", said));
                 }
             }
             _ => {
-                let said = "Give the diameters at tip and base, or two measured places, not a mixture.";
+                let said = "Enter the diameters at tip and base, or two measured places, not a mix of both.";
                 faults.add(Fault::new("tip_mm", said));
             }
         }
@@ -141,7 +140,7 @@ impl Plier {
         let n = self.diameters_mm.len();
         if n < least || n > 12 || (self.jaws == Jaws::Loop && n != 2) {
             let right = if self.jaws == Jaws::Loop { "exactly 2" } else { "1 to 12" };
-            let said = format!("{n} diameters are given; {} jaws have {right}.", self.jaws.shown());
+            let said = format!("{n} diameters are entered; {} jaws have {right}.", self.jaws.shown());
             faults.add(Fault::new("diameters_mm", said));
         }
         for (i, diameter) in self.diameters_mm.iter().enumerate() {

@@ -62,28 +62,28 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     Straightening::Pulls.word(),
                     Straightening::Pulls.shown(),
-                    "Straighter, and stiffer by 0.02 of strain a pull: bends spring back more, and hold more.",
+                    "Straighter and a little harder with each pull: bends spring back more and hold more.",
                 ),
                 (
                     Straightening::AfterCutting.word(),
                     Straightening::AfterCutting.shown(),
-                    "As stiff as pulled on the spool; a short piece is hard to hold.",
+                    "As hard as pulled on the spool. A short piece is hard to hold.",
                 ),
             ],
         ),
         of(
             "flat_to",
-            "Where does the flat of the cutter go?",
+            "Which way does the flat side of the cutter face?",
             &[
                 (
                     FlatTo::Piece.word(),
                     FlatTo::Piece.shown(),
-                    "No trim afterwards; the spool is flushed before each piece.",
+                    "No trimming afterwards. The spool is flushed before each piece.",
                 ),
                 (
                     FlatTo::Spool.word(),
                     FlatTo::Spool.shown(),
-                    "Safe to reach for the spool; each piece is trimmed once.",
+                    "Good for the spool. Each piece is trimmed once.",
                 ),
             ],
         ),
@@ -94,17 +94,17 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     CutWhen::First.word(),
                     CutWhen::First.shown(),
-                    "All blanks of a batch alike; a short one is hard to hold.",
+                    "All blanks of a batch are equal. Short ones are hard to hold.",
                 ),
                 (
                     CutWhen::OnSpool.word(),
                     CutWhen::OnSpool.shown(),
-                    "The spool is the handle: no blank is too short to roll, and none is cut that spoils.",
+                    "The spool is the handle: no blank is too short to roll, and a mistake wastes less wire.",
                 ),
                 (
                     CutWhen::Long.word(),
                     CutWhen::Long.shown(),
-                    "Nothing comes out short; what is trimmed is scrap, and each pair is matched by eye.",
+                    "Nothing comes out short. The trimmings are scrap, and each pair is matched by eye.",
                 ),
             ],
         ),
@@ -120,23 +120,19 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     Marking::WithCut.word(),
                     Marking::WithCut.shown(),
-                    "The ruler is in hand already; nothing is laid out twice.",
+                    "The ruler is already in your hand. Nothing is measured twice.",
                 ),
             ],
         ),
         of(
             "wrap_tail",
-            "What is held while wire is wrapped?",
+            "How is the end held while wire is wrapped?",
             &[
-                (
-                    WrapTail::Held.word(),
-                    WrapTail::Held.shown(),
-                    "Sure in the fingers; a tail falls off each.",
-                ),
+                (WrapTail::Held.word(), WrapTail::Held.shown(), "A firm grip. Each piece loses a tail."),
                 (
                     WrapTail::Gripped.word(),
                     WrapTail::Gripped.shown(),
-                    "Nothing falls off; the last half turn marks easily.",
+                    "Nothing is lost. The last half turn marks easily.",
                 ),
             ],
         ),
@@ -147,14 +143,14 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     AnchorBy::Thumb.word(),
                     AnchorBy::Thumb.shown(),
-                    "Any rod; the tail slips if the grip does.",
+                    "Works on any rod. The tail slips if your grip does.",
                 ),
-                (AnchorBy::Hole.word(), AnchorBy::Hole.shown(), "Never slips; the rod must be drilled."),
-                (AnchorBy::Slot.word(), AnchorBy::Slot.shown(), "Quick in and out; the rod must be slotted."),
+                (AnchorBy::Hole.word(), AnchorBy::Hole.shown(), "Never slips. The rod needs a hole."),
+                (AnchorBy::Slot.word(), AnchorBy::Slot.shown(), "Quick in and out. The rod needs a slot."),
                 (
                     AnchorBy::Vise.word(),
                     AnchorBy::Vise.shown(),
-                    "Firm for thick wire; the jaw marks the tail.",
+                    "Firm for thick wire. The jaw marks the tail.",
                 ),
             ],
         ),
@@ -162,16 +158,16 @@ pub fn questions() -> Vec<SchoolQuestion> {
             "saw_from",
             "Where is a coil sawn from?",
             &[
-                (SawFrom::Pin.word(), SawFrom::Pin.shown(), "Any bore; the coil must not be squeezed."),
+                (SawFrom::Pin.word(), SawFrom::Pin.shown(), "Any bore. Don't squeeze the coil."),
                 (
                     SawFrom::Inside.word(),
                     SawFrom::Inside.shown(),
-                    "The frame stands still; the bore must let the blade move.",
+                    "The frame stands still. The bore must be wide enough for the blade.",
                 ),
                 (
                     SawFrom::Dowel.word(),
                     SawFrom::Dowel.shown(),
-                    "Nothing rattles; the dowel is used up, and its rings are less alike.",
+                    "Nothing rattles. The dowel is used up, and its rings are less alike.",
                 ),
             ],
         ),
@@ -183,7 +179,7 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     "true",
                     "at a slight slant",
-                    "Each kerf guides the blade into the next ring; faces lean a little.",
+                    "Each cut guides the blade into the next ring. The faces lean a little.",
                 ),
             ],
         ),
@@ -191,28 +187,28 @@ pub fn questions() -> Vec<SchoolQuestion> {
             "spread",
             "Is a coil spread before it is snipped?",
             &[
-                ("false", "as it comes", "Nothing more to do; the blade pinches its way in."),
+                ("false", "as wound", "Nothing more to do. The blades squeeze their way in."),
                 (
                     "true",
                     "spread with a key first",
-                    "The blade gets in cleanly; each ring is to be pressed flat again.",
+                    "The cutter gets in cleanly. Each ring must be pressed flat again.",
                 ),
             ],
         ),
         of(
             "joint",
-            "How is the joint of a ring left?",
+            "How is the joint of a ring finished?",
             &[
-                (Joint::Open.word(), Joint::Open.shown(), "No torch; it opens where its metal gives."),
+                (Joint::Open.word(), Joint::Open.shown(), "No torch. It opens where the metal gives."),
                 (
                     Joint::Fuse.word(),
                     Joint::Fuse.shown(),
-                    "Holds some four times as much; soft afterwards, and only metals that can.",
+                    "Holds about four times as much. Soft afterwards, and only some metals can.",
                 ),
                 (
                     Joint::Solder.word(),
                     Joint::Solder.shown(),
-                    "Holds some four times as much; soft afterwards, its scrap is kept apart.",
+                    "Holds about four times as much. Soft afterwards, and its scrap is kept apart.",
                 ),
             ],
         ),
@@ -223,30 +219,30 @@ pub fn questions() -> Vec<SchoolQuestion> {
                 (
                     Hardening::Mallet.word(),
                     Hardening::Mallet.shown(),
-                    "Only where it bears; by hand, piece by piece.",
+                    "Only where it carries load. By hand, piece by piece.",
                 ),
                 (
                     Hardening::Tumble.word(),
                     Hardening::Tumble.shown(),
-                    "All over and shiny, two hours alone; loud.",
+                    "All over and shiny. Two hours unattended, and loud.",
                 ),
-                (Hardening::None.word(), Hardening::None.shown(), "As forming left it."),
+                (Hardening::None.word(), Hardening::None.shown(), "As formed."),
             ],
         ),
         of(
             "rounding",
             "How are tips rounded?",
             &[
-                (Rounding::File.word(), Rounding::File.shown(), "Takes 0.15 thicknesses off; any tip."),
+                (Rounding::File.word(), Rounding::File.shown(), "Takes off 0.15 of the thickness. Any tip."),
                 (
                     Rounding::CupBurr.word(),
                     Rounding::CupBurr.shown(),
-                    "Quick and even; a burr for each gauge.",
+                    "Quick and even. Needs a burr for each gauge.",
                 ),
                 (
                     Rounding::Barrel.word(),
                     Rounding::Barrel.shown(),
-                    "Takes nothing off; two hours in the barrel, a softer edge.",
+                    "Takes nothing off. Two hours in the tumbler, a softer edge.",
                 ),
             ],
         ),
@@ -254,11 +250,11 @@ pub fn questions() -> Vec<SchoolQuestion> {
             "hammer_first",
             "What comes first, rounding the tips or hammering?",
             &[
-                ("false", "tips first", "The tip is easy to hold; a blow near it can raise a new edge."),
+                ("false", "tips first", "The tip is easy to hold. A blow near it can raise a new edge."),
                 (
                     "true",
                     "hammering first",
-                    "The file takes off what the blows raised; a hard tip files slowly.",
+                    "The file takes off what the blows raised. A hard tip files slowly.",
                 ),
             ],
         ),
@@ -266,29 +262,25 @@ pub fn questions() -> Vec<SchoolQuestion> {
             "neck",
             "What comes first, the loop or the neck below it?",
             &[
-                (NeckWhen::Usual.word(), NeckWhen::Usual.shown(), "The order its page has."),
+                (NeckWhen::Usual.word(), NeckWhen::Usual.shown(), "In the finding's usual order."),
                 (
                     NeckWhen::First.word(),
                     NeckWhen::First.shown(),
-                    "Its start is measured off; the loop closes on it.",
+                    "Its start is measured. The loop closes on it.",
                 ),
                 (
                     NeckWhen::After.word(),
                     NeckWhen::After.shown(),
-                    "The loop is rolled to the wire's end, then set back by eye until it is centred.",
+                    "The loop is rolled at the end of the wire, then bent back by eye until it is centred.",
                 ),
             ],
         ),
         of(
             "shut_as_built",
-            "When are the rings shut that go into a chain shut?",
+            "When are the pre-closed rings of a chain closed?",
             &[
-                ("false", "all beforehand", "One hand movement at a time; the shut ones lie ready."),
-                (
-                    "true",
-                    "while it is built",
-                    "Nothing to count out; the pliers are put down less, the eye changes more.",
-                ),
+                ("false", "all before", "One movement at a time. The closed ones lie ready."),
+                ("true", "along the way", "Nothing to count out. You change pliers less and look more."),
             ],
         ),
     ]

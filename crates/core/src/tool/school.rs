@@ -23,9 +23,9 @@ words! {
     /// Which side of a cut is flush.
     pub enum FlatTo ("side of the cutter") {
         /// The piece's second face is flush, the spool's end pinched and flushed again before the next.
-        Piece = "piece", "flat of the cutter to the piece";
+        Piece = "piece", "flat side of the cutter towards the piece";
         /// The spool stays flush and safe to reach for, the piece's far end is trimmed.
-        Spool = "spool", "flat of the cutter to the spool";
+        Spool = "spool", "flat side of the cutter towards the spool";
     }
 }
 
@@ -59,7 +59,7 @@ words! {
     /// How a joint is left.
     pub enum Joint ("way of leaving a joint") {
         /// Shut, not joined.
-        Open = "open", "shut, not joined";
+        Open = "open", "closed, not joined";
         /// Fused.
         Fuse = "fuse", "fused";
         /// Soldered.
@@ -73,7 +73,7 @@ words! {
         /// With a mallet on the block.
         Mallet = "mallet", "with a mallet";
         /// In the barrel.
-        Tumble = "tumble", "in the barrel";
+        Tumble = "tumble", "in the tumbler";
         /// Left as forming made it.
         None = "none", "not at all";
     }
@@ -87,7 +87,7 @@ words! {
         /// With a cup burr.
         CupBurr = "cup-burr", "with a cup burr";
         /// In the barrel; nothing is filed off.
-        Barrel = "barrel", "in the barrel";
+        Barrel = "barrel", "in the tumbler";
     }
 }
 
@@ -215,7 +215,7 @@ pub const PULL_STRAIN: f64 = 0.02;
 impl Schools {
     const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
     const LONG: Span = Span { noun: "length to trim", unit: " mm", least: 1.0, most: 50.0 };
-    const HOURS: Span = Span { noun: "time in the barrel", unit: " h", least: 0.25, most: 24.0 };
+    const HOURS: Span = Span { noun: "time in the tumbler", unit: " h", least: 0.25, most: 24.0 };
 
     /// Strain that straightening spends before anything else is done.
     ///

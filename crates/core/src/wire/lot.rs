@@ -35,7 +35,7 @@ pub const HANDBOOK_SPREAD: f64 = {
     // The square root of 0.15² + 0.03², which cannot be taken in a constant.
     let (root, squares) =
         (0.152_970_585_407_784, FLOW_STRESS_SPREAD * FLOW_STRESS_SPREAD + MODULUS_SPREAD * MODULUS_SPREAD);
-    assert!(root * root - squares < 1e-12 && squares - root * root < 1e-12, "the spread of the handbook");
+    assert!(root * root - squares < 1e-12 && squares - root * root < 1e-12, "usual handbook spread");
     root
 };
 
@@ -67,7 +67,7 @@ impl LotFactor {
     /// A fault at the first that is out of its limits, or at a number no lot has.
     pub fn check(self) -> Result<(), Fault> {
         if self.lot_n < 1 {
-            let said = format!("No lot has the number {}. Lots are numbered from 1.", self.lot_n);
+            let said = format!("There is no lot number {}. Lots are numbered from 1.", self.lot_n);
             return Err(Fault::new("lot_n", said).limit(1.0));
         }
         Self::FLOW.check("flow", self.flow)?;
@@ -86,12 +86,17 @@ impl LotFactor {
     pub fn told(self) -> String {
         let spread = 100.0 * self.spread;
         if !self.is_measured() {
-            return format!("not measured: the handbook's ± {spread:.0} %");
+            return format!("not measured: ± {spread:.0} %, as in handbooks");
         }
         match 100.0 * (self.flow - 1.0) {
-            off if off >= 0.5 => format!("springs {off:.0} % more than the handbook, ± {spread:.0} %"),
-            off if off <= -0.5 => format!("springs {:.0} % less than the handbook, ± {spread:.0} %", -off),
-            _ => format!("springs as the handbook says, ± {spread:.0} %"),
+            off if off >= 0.5 => format!(
+                "springs back {off:.0} % more than usual for this metal, ± \
+                                          {spread:.0} %"
+            ),
+            off if off <= -0.5 => {
+                format!("springs back {:.0} % less than usual for this metal, ± {spread:.0} %", -off)
+            }
+            _ => format!("springs back as usual for this metal, ± {spread:.0} %"),
         }
     }
 
@@ -108,7 +113,7 @@ impl LotFactor {
         let read = said.parse::<i64>().ok().filter(|n| *n > 0);
         read.map(Some).ok_or_else(|| {
             let said = format!(
-                "{} is no lot. Type its number as the rack shows it, for example lot 5, or any.",
+                "{} is not a lot. Enter its number as shown in Stock, for example lot 5, or any.",
                 crate::words::quoted(text)
             );
             Fault::new("wire.lot.lot_n", said)
@@ -137,6 +142,6 @@ impl LotFactor {
     /// ```
     #[must_use]
     pub fn shown(self) -> String {
-        format!("off lot {}", self.lot_n)
+        format!("from lot {}", self.lot_n)
     }
 }

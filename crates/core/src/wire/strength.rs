@@ -4,6 +4,7 @@ use crate::wire::Wire;
 use crate::wire::bending::{Bending, FlowCurve};
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::{Profile, Section};
+use crate::words::length::shown;
 
 /// Share of the metal's remaining strain above which to warn: anneal, or bend wider.
 pub const WATCH_STRAIN: f64 = 0.6;
@@ -14,15 +15,37 @@ const LEAST_LEFT: f64 = 0.06;
 /// Standard gravity, m/s²: newtons in a kilogram-force.
 pub const GRAVITY: f64 = 9.806_65;
 
-/// A load as a maker feels it: newtons, and the weight whose pull that is: `6.6 N (670 g)`.
+/// A pull as a maker feels it, the weight that pulls so, in two figures: a number and `g` or `kg`. Newtons are for the
+/// working.
+///
+/// ```
+/// use lorimant_core::wire::strength::weight_that_pulls;
+///
+/// assert_eq!(weight_that_pulls(6.56), ("670".to_owned(), "g"));
+/// assert_eq!(weight_that_pulls(41.3), ("4.2".to_owned(), "kg"));
+/// assert_eq!(weight_that_pulls(170.0), ("17".to_owned(), "kg"));
+/// ```
+#[must_use]
+pub fn weight_that_pulls(newtons: f64) -> (String, &'static str) {
+    let grams = newtons / GRAVITY * 1000.0;
+    let tens = 10_f64.powf(grams.max(1.0).log10().floor() - 1.0);
+    let grams = (grams / tens).round() * tens;
+    match grams {
+        grams if grams >= 1000.0 => (shown(grams / 1000.0, 1), "kg"),
+        grams => (shown(grams, if grams < 10.0 { 1 } else { 0 }), "g"),
+    }
+}
+
+/// The same in one text: `670 g`.
 ///
 /// ```
 /// use lorimant_core::wire::strength::load_told;
 ///
-/// assert_eq!(load_told(6.56), "6.6 N (669 g)");
+/// assert_eq!(load_told(6.56), "670 g");
 /// ```
 pub fn load_told(newtons: f64) -> String {
-    format!("{newtons:.1} N ({:.0} g)", newtons / GRAVITY * 1000.0)
+    let (weight, unit) = weight_that_pulls(newtons);
+    format!("{weight} {unit}")
 }
 
 /// Strain that two hours of tumbling in steel shot put into the wire. Trade experience, an estimate.

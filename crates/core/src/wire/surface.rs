@@ -45,10 +45,10 @@ impl Surface {
     pub fn bears_heat(self) -> Result<(), String> {
         let why = match self {
             Self::Bare | Self::Filled => return Ok(()),
-            Self::Plated => "its plated skin would run into the core or burn off",
-            Self::Coated => "its enamel or lacquer would burn, with poisonous fumes",
+            Self::Plated => "its plating would melt into the core or burn off",
+            Self::Coated => "its enamel or lacquer would burn and give off poisonous fumes",
             Self::Galvanised => "its zinc would burn to poisonous fumes",
         };
-        Err(format!("{self} wire is never heated: {why}. Take bare wire, or leave the torch out."))
+        Err(format!("{self} wire is never heated: {why}. Use bare wire, or leave the torch out."))
     }
 }

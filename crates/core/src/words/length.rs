@@ -84,13 +84,13 @@ pub struct Reading {
 /// A sentence that shows the ways a length can be typed, when the text is none of them.
 pub fn read(text: &str, habits: Habits) -> Result<Reading, String> {
     if text.trim().is_empty() {
-        return Err("Nothing is typed here. Try 5, 5 mm, 3/16\", 2 1/4 in or 18 awg.".to_owned());
+        return Err("Nothing entered. Try 5, 5 mm, 3/16\", 2 1/4 in or 18 awg.".to_owned());
     }
     let lower = text.trim().to_lowercase();
     let ways = "Try 5, 5 mm, 0.5 cm, 3/16\", 2 1/4 in, 18 awg or 18 swg.";
     let typed = terminated(typed, space0)
         .parse(lower.as_str())
-        .map_err(|_| format!("{} is not a length that can be read. {ways}", quoted(text)))?;
+        .map_err(|_| format!("{} is not a length. {ways}", quoted(text)))?;
     understand(typed, habits)
 }
 
@@ -149,7 +149,7 @@ pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
         Typed::Bare(n) => match habits.unit {
             LengthUnit::Mm => (n, None),
             LengthUnit::Inch => {
-                (n * MM_PER_INCH, Some("A bare number is read as inches in this workshop.".into()))
+                (n * MM_PER_INCH, Some("A number without a unit is read as inches in this workshop.".into()))
             }
         },
         Typed::Fraction(n) => {
@@ -158,12 +158,12 @@ pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
         Typed::Mm(mm) => (mm, None),
         Typed::Gauge(system, number) => (gauge_mm(system, number)?, None),
         Typed::BareGauge(number) => {
-            let note = format!("Read as {}, this workshop's gauge.", habits.gauge);
+            let note = format!("Read as {}, your gauge system.", habits.gauge);
             (gauge_mm(habits.gauge, number)?, Some(note))
         }
     };
     if !mm.is_finite() {
-        return Err("That number is too large to be a length.".to_owned());
+        return Err("That number is too large for a length.".to_owned());
     }
     let nearest = if mm > 0.0 {
         GaugeSystem::ALL.iter().map(|system| Gauge::nearest(*system, mm)).collect()
@@ -176,7 +176,7 @@ pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
 fn gauge_mm(system: GaugeSystem, number: i32) -> Result<f64, String> {
     Gauge::new(system, number).map(Gauge::mm).ok_or_else(|| {
         let thickest = Gauge { system, number: *Gauge::numbers(system).start() };
-        format!("{system} has no number {number}: it runs from {thickest} to 40.")
+        format!("{system} has no number {number}. It runs from {thickest} to 40.")
     })
 }
 
@@ -367,25 +367,57 @@ pub fn on_ruler(mm: f64, unit: LengthUnit) -> String {
     }
 }
 
-/// A size as a caliper reads it, in the unit read first: `3.91 mm`, `0.154 in`.
+/// What a caliper's reading is rounded to, mm: a tenth, or half that below 2 mm, where a fit needs it. Of inches a
+/// hundredth, or a thousandth below 2 mm.
+#[must_use]
+pub fn caliper_step_mm(mm: f64, unit: LengthUnit) -> f64 {
+    match (unit, mm.abs() < 2.0) {
+        (LengthUnit::Mm, false) => 0.1,
+        (LengthUnit::Mm, true) => 0.05,
+        (LengthUnit::Inch, false) => 0.01 * MM_PER_INCH,
+        (LengthUnit::Inch, true) => 0.001 * MM_PER_INCH,
+    }
+}
+
+/// A size as a caliper is read at the bench, in the unit read first: `3.9 mm`, `0.15 in`. The exact figure is in the
+/// working.
 ///
 /// ```
 /// use lorimant_core::words::length::{LengthUnit, caliper};
 ///
-/// assert_eq!((caliper(3.912, LengthUnit::Mm), caliper(3.912, LengthUnit::Inch)), ("3.91 mm".into(), "0.154 in".into()));
+/// assert_eq!((caliper(3.912, LengthUnit::Mm), caliper(3.912, LengthUnit::Inch)), ("3.9 mm".into(), "0.15 in".into()));
+/// assert_eq!(caliper(0.33, LengthUnit::Mm), "0.35 mm");
 /// ```
 pub fn caliper(mm: f64, unit: LengthUnit) -> String {
+    format!("{} {}", caliper_number(mm, unit), unit.shown())
+}
+
+/// The number of [`caliper`] without its unit, for sizes that share one: `6 × 4.1 mm`.
+pub fn caliper_number(mm: f64, unit: LengthUnit) -> String {
+    let step = caliper_step_mm(mm, unit);
+    let read = (mm / step).round() * step;
+    // Too small for the step, it is said as it is rather than as nothing.
+    let read = if read == 0.0 { mm } else { read };
     match unit {
-        LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
-        LengthUnit::Inch => format!("{:.3} in", mm / MM_PER_INCH),
+        LengthUnit::Mm => shown(read, 2),
+        LengthUnit::Inch if mm.abs() < 2.0 => format!("{:.3}", read / MM_PER_INCH),
+        LengthUnit::Inch => format!("{:.2}", read / MM_PER_INCH),
     }
 }
 
-/// The number of [`caliper`] without its unit, for sizes that share one: `6.02 × 4.1 mm`.
-pub fn caliper_number(mm: f64, unit: LengthUnit) -> String {
+/// The thickness of wire, of a saw blade or of what is hammered, as a micrometer or a label gives it: `0.81 mm`,
+/// `0.032 in`.
+///
+/// ```
+/// use lorimant_core::words::length::{LengthUnit, thickness};
+///
+/// assert_eq!((thickness(0.812, LengthUnit::Mm), thickness(0.812, LengthUnit::Inch)), ("0.81 mm".into(), "0.032 in".into()));
+/// ```
+#[must_use]
+pub fn thickness(mm: f64, unit: LengthUnit) -> String {
     match unit {
-        LengthUnit::Mm => shown(mm, 2),
-        LengthUnit::Inch => format!("{:.3}", mm / MM_PER_INCH),
+        LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
+        LengthUnit::Inch => format!("{:.3} in", mm / MM_PER_INCH),
     }
 }
 

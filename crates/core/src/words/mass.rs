@@ -60,3 +60,15 @@ pub fn read(text: &str) -> Option<f64> {
     let text = text.trim().to_lowercase();
     mass.parse(text.as_str()).ok()
 }
+
+/// Grams as a bench scale shows them: tenths, hundredths below 5 g.
+///
+/// ```
+/// use lorimant_core::words::mass::on_scale;
+///
+/// assert_eq!((on_scale(17.283), on_scale(2.6871)), ("17.3".to_owned(), "2.69".to_owned()));
+/// ```
+#[must_use]
+pub fn on_scale(g: f64) -> String {
+    if g < 5.0 { format!("{g:.2}") } else { format!("{g:.1}") }
+}

@@ -96,7 +96,7 @@ pub fn quoted(typed: &str) -> String {
 #[must_use]
 pub fn unknown(noun: &str, typed: &str, known: &[&str]) -> String {
     let hint = did_you_mean(typed, known.iter().copied());
-    format!("{} is not a {noun} known here.{hint} Known: {}.", quoted(typed), known.join(", "))
+    format!("{} is not a known {noun}.{hint} Known: {}.", quoted(typed), known.join(", "))
 }
 
 /// ` Did you mean “copper”?` for a word near a known one, with its leading space; otherwise nothing.

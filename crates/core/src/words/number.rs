@@ -235,10 +235,10 @@ pub fn unmistakable(text: &str) -> Result<f64, String> {
     let whole = separated(text.trim()).filter(|(_, rest)| rest.is_empty());
     match whole {
         Some((Separated { value, thousands: Some(thousands) }, _)) => {
-            Err(format!("{} may be {value} or {thousands}. Write it as one of these.", quoted(text)))
+            Err(format!("{} could be {value} or {thousands}. Write it as one of these.", quoted(text)))
         }
         Some((Separated { value, .. }, _)) => Ok(value),
-        None => read(text).ok_or_else(|| format!("{} is no number. Write it as 12.5.", quoted(text))),
+        None => read(text).ok_or_else(|| format!("{} is not a number. Write it as 12.5.", quoted(text))),
     }
 }
 
@@ -262,8 +262,8 @@ pub fn decimal(text: &str) -> Result<Decimal, String> {
     let places = text.rfind(['.', ',']).map_or(0, |at| text.len() - at - 1);
     let places =
         if value.fract() == 0.0 && places == 3 { 0 } else { u32::try_from(places).unwrap_or(0).min(6) };
-    let mut exact =
-        Decimal::from_f64_retain(value).ok_or_else(|| format!("{} is too much money.", quoted(text)))?;
+    let mut exact = Decimal::from_f64_retain(value)
+        .ok_or_else(|| format!("{} is too large for an amount of money.", quoted(text)))?;
     exact.rescale(places);
     Ok(exact)
 }

@@ -9,7 +9,7 @@ use lorimant_core::words::counted;
 /// they are the same wherever summer time begins.
 pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     let mut calendar = Calendar::new();
-    calendar.name(if workshop.is_empty() { "Sittings at the bench" } else { workshop });
+    calendar.name(if workshop.is_empty() { "Bench sessions" } else { workshop });
     for sitting in agenda.sittings.iter().filter(|one| !one.works.is_empty()) {
         let until = sitting.works.iter().map(|work| work.to).max().unwrap_or(sitting.to);
         calendar.push(event(
@@ -23,7 +23,7 @@ pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     for (i, alone) in agenda.alone.iter().enumerate() {
         let title = format!("{}: {}", alone.named, alone.name);
         let named = format!("alone-{i}");
-        calendar.push(event(&named, &title, "Runs by itself.", (alone.from, alone.to), agenda.begins));
+        calendar.push(event(&named, &title, "Runs on its own.", (alone.from, alone.to), agenda.begins));
     }
     calendar.done().to_string()
 }

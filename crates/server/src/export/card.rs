@@ -82,7 +82,7 @@ impl Card<'_> {
             "50 mm: measure it before you trust the drawing",
         );
         self.page.check_bar("check-2-in", width - margin - 50.8, foot, 50.8, "2 in");
-        let said = "Lorimant pattern card. Strength and cracking figures are estimates, not ratings. Print at 100 %.";
+        let said = "Lorimant card. Strength and cracking figures are estimates, not ratings. Print at 100 %.";
         self.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), said);
         let mut next = Page::new(width, height);
         let head = format!("{}, page {}", self.name, self.done.len() + 2);

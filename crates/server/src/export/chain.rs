@@ -85,7 +85,7 @@ impl Chain {
         let request = &kept.request;
         let sheet = request.sheet(workshop);
         let worked = sheet.result.clone();
-        let worked = worked.ok_or_else(|| Problem::internal("This chain could not be worked out."))?;
+        let worked = worked.ok_or_else(|| Problem::internal("This chain could not be calculated."))?;
         let laid = request.laid()?;
         let (rows, across) = (worked.plan.cells_n.min(ROWS), worked.plan.across_n.min(ROWS));
         let views = [View::Front, View::Side, View::Along]
@@ -175,7 +175,7 @@ fn pages(of: &Chain) -> Vec<String> {
             HEIGHT - 8.0,
             Type::sans(2.8).quiet(),
             &format!(
-                "{}. Loads and minutes are estimates. Glasses on when cutting; rest your hands.",
+                "{}. Loads and minutes are estimates. Wear glasses when cutting. Rest your hands.",
                 of.date
             ),
         );
@@ -217,7 +217,7 @@ fn pages(of: &Chain) -> Vec<String> {
     pages.push(std::mem::replace(&mut page, begun()).finish(&title));
     y = 32.0;
     let head = format!(
-        "Building it: shut {} rings beforehand, open {}; {} rows.",
+        "Weaving it: pre-close {} rings, open {}; {} rows.",
         plan.shut_before_n, plan.open_n, plan.cells_n
     );
     page.text(LEFT, y, Type::sans(4.2).bold(), &head);
@@ -247,7 +247,7 @@ fn pages(of: &Chain) -> Vec<String> {
     let again = of.placings[..until].iter().find(|placing| placing.row > rows - of.period);
     if let (Some(first), true) = (again, until < of.placings.len()) {
         let rest = format!(
-            "From here on it repeats: steps {} to {until} again and again, each time {} on, to row {}.",
+            "From here it repeats: steps {} to {until} again and again, each time {} on, to row {}.",
             first.n,
             counted(of.period, "row"),
             plan.cells_n

@@ -53,7 +53,7 @@ pub(crate) fn pdf(sheet: &PlanSheet, settings: &Settings) -> anyhow::Result<Vec<
 }
 
 fn pages(sheet: &PlanSheet, settings: &Settings) -> Vec<String> {
-    let title = format!("Cut plan: {}", sheet.wire.shown(settings.unit));
+    let title = format!("Cutting plan: {}", sheet.wire.shown(settings.unit));
     let longest = sheet.plan.stock.iter().map(|cut| cut.length_mm).fold(1.0, f64::max);
     let mut pages = vec![];
     let mut page = Page::new(WIDTH, HEIGHT);
@@ -126,7 +126,7 @@ fn strip(
 
 fn foot(mut page: Page, number: usize, title: &str) -> String {
     let said =
-        format!("Lorimant cut plan, page {number}. Strips are to scale with each other; red is scrap.");
+        format!("Lorimant cutting plan, page {number}. Strips are to scale with each other; red is scrap.");
     page.text(LEFT, 291.0, Type::sans(2.8).quiet(), &said);
     page.finish(title)
 }

@@ -53,7 +53,7 @@ fn draw(
             LEFT,
             HEIGHT - 8.0,
             Type::sans(2.8).quiet(),
-            "Minutes are estimates. Rest when your hands say so.",
+            "Minutes are estimates. Rest when your hands need it.",
         );
         page
     };
@@ -66,7 +66,7 @@ fn draw(
         page.text(LEFT, y, Type::serif(5.0), "Nothing is planned for this day.");
     }
     for sitting in of_day {
-        let head = format!("{}: {:.0} min of hand work", sitting.clock, sitting.hands_min);
+        let head = format!("{}: about {:.0} min of handwork", sitting.clock, sitting.hands_min);
         page.text(LEFT, y, Type::sans(4.2).bold(), &head);
         y += 8.0;
         for work in &sitting.works {
@@ -92,7 +92,7 @@ fn draw(
     }
     let alone = agenda.alone.iter().filter(|one| one.from.to_zoned_datetime(zone.clone()).date() == day);
     for one in alone {
-        let line = format!("By itself, {} to {}: {}, {}", wall(one.from), wall(one.to), one.named, one.name);
+        let line = format!("On its own, {} to {}: {}, {}", wall(one.from), wall(one.to), one.named, one.name);
         if y > FOOT {
             pages.push(std::mem::replace(&mut page, begun()).finish(&title));
             y = 32.0;

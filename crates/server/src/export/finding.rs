@@ -75,7 +75,7 @@ impl Finding {
         request.form_with(workshop)?;
         let sheet = request.sheet(workshop);
         let worked = sheet.result.clone();
-        let worked = worked.ok_or_else(|| Problem::internal("This pattern could not be worked out."))?;
+        let worked = worked.ok_or_else(|| Problem::internal("This finding could not be calculated."))?;
         let date = jiff::ZonedDateTime::now().date().to_string();
         Ok(Self {
             pattern,

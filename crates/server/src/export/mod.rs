@@ -89,7 +89,7 @@ impl Sheetable {
         let request: &RingRequest = &plan.request;
         let sheet = request.sheet(workshop);
         let worked =
-            sheet.result.clone().ok_or_else(|| Problem::internal("This plan could not be worked out."))?;
+            sheet.result.clone().ok_or_else(|| Problem::internal("This plan could not be calculated."))?;
         let date = jiff::ZonedDateTime::now().date().to_string();
         Ok(Self { plan, sheet, worked, workshop: settings.workshop_name.clone(), unit: settings.unit, date })
     }

@@ -25,8 +25,8 @@ const DPI: f32 = 96.0;
 fn printable(page: &str) -> Result<(), Fault> {
     typeset::unprintable(page).map_or(Ok(()), |letter| {
         let said = format!(
-            "“{letter}” (U+{:04X}) cannot be printed: the type that comes with this program does not have it. Write \
-             the name and the note for the paper in letters it has, Latin, Greek or Cyrillic.",
+            "“{letter}” (U+{:04X}) cannot be printed: the program's fonts don't have it. Use Latin, Greek \
+             or Cyrillic letters in the name and the note.",
             u32::from(letter)
         );
         Err(Fault::new("name", said))

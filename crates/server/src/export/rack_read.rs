@@ -51,8 +51,7 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         .trim(csv::Trim::All)
         .flexible(true)
         .from_reader(text.as_bytes());
-    let unreadable =
-        |error: csv::Error| Fault::new("file", format!("This is no table that can be read: {error}."));
+    let unreadable = |error: csv::Error| Fault::new("file", format!("This table cannot be read: {error}."));
     let headings: Vec<String> = reader.headers().map_err(unreadable)?.iter().map(str::to_lowercase).collect();
     let table = Table::told_by(&headings)?;
     let mut rows = vec![];
@@ -64,7 +63,8 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         let beyond = record.iter().skip(headings.len()).any(|cell| !cell.is_empty());
         if beyond {
             let said = format!(
-                "This line has {} cells and the table {} columns. Put a text with separators in it in quotation marks.",
+                "This line has {} cells, but the table has {} columns. Put text that contains separators in \
+                 quotation marks.",
                 record.len(),
                 headings.len()
             );
@@ -118,7 +118,7 @@ impl Cells<'_> {
                 if rest.len() == 3 && (1..=3).contains(&whole.len()) && whole != "0" =>
             {
                 let said = format!(
-                    "{} may be {whole},{rest} or {whole}{rest}. Write it as one of these.",
+                    "{} could be {whole},{rest} or {whole}{rest}. Write it as one of these.",
                     quoted(&cell)
                 );
                 faults.add(Fault::new(heading, said));
@@ -137,7 +137,7 @@ impl Cells<'_> {
         let cell = self.cell(heading, faults)?;
         let said = || {
             let cell = quoted(&cell);
-            format!("{cell} is no amount of money. Write it as 1240.50, without its currency.")
+            format!("{cell} is not an amount of money. Write it as 1240.50, without the currency.")
         };
         faults.keep(number::decimal(&cell).map_err(|_| Fault::new(heading, said())))
     }
@@ -202,7 +202,7 @@ impl Cells<'_> {
         let length_mm = faults.keep(amount).map_or(0.0, |(length_mm, _)| length_mm);
         lot.bought_mm = Some(length_mm).filter(|mm| *mm > 0.0);
         checked(faults, lot.check())?;
-        let ledger = vec![Movement { kind: MovementKind::Bought, length_mm, note: "brought in".to_owned() }];
+        let ledger = vec![Movement { kind: MovementKind::Bought, length_mm, note: "imported".to_owned() }];
         Ok(LotWithLedger { lot, ledger })
     }
 

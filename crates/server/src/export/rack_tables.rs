@@ -69,8 +69,8 @@ impl Table {
         let Some(table) = Self::ALL.into_iter().find(|table| table.needed().iter().all(has)) else {
             let wanted: Vec<String> = Self::ALL.iter().map(|table| table.needed().join(", ")).collect();
             let said = format!(
-                "The first line must hold the headings of a table of lots ({}), of the ledger ({}), of how wires are \
-                 kept ({}), or of scrap ({}).",
+                "The first line must be the headings of a table of lots ({}), of stock history ({}), of how \
+                 wires are kept ({}), or of scrap ({}).",
                 wanted[0], wanted[1], wanted[2], wanted[3]
             );
             return Err(Fault::new("line 1", said));
@@ -78,7 +78,7 @@ impl Table {
         if let Some(heading) = headings.iter().find(|heading| !table.headings().contains(&heading.as_str())) {
             let shown: String = heading.chars().take(40).collect();
             let said =
-                format!("“{shown}” is no heading of this table. Known: {}.", table.headings().join(", "));
+                format!("“{shown}” is not a heading of this table. Known: {}.", table.headings().join(", "));
             return Err(Fault::new("line 1", said));
         }
         Ok(table)

@@ -57,7 +57,8 @@ impl Restored {
     fn of(kept: &std::path::Path) -> Self {
         let kept = kept.file_name().map_or_else(String::new, |name| name.to_string_lossy().into_owned());
         Self {
-            sentence: format!("The copy is restored. What was here before is kept as “{kept}”."), kept
+            sentence: format!("The copy is restored. The workshop as it was before is saved as “{kept}”."),
+            kept,
         }
     }
 }
@@ -68,7 +69,7 @@ impl Restored {
     responses((status = 200, body = Restored), (status = 400, body = Problem), (status = 422, body = Problem),
         (status = 503, body = Problem)))]
 async fn restore(Shared(state): Shared<State>, body: Body) -> Result<Json<Restored>, Problem> {
-    let broken = |_| Problem::unreadable("The file broke off before its end. Nothing was changed.");
+    let broken = |_| Problem::unreadable("The file ended too early. Nothing was changed.");
     let folder = tempfile::tempdir().map_err(StoreError::Unopened)?;
     let path = folder.path().join("copy.lorimant");
     let mut copy = tokio::fs::File::create(&path).await.map_err(StoreError::Unopened)?;

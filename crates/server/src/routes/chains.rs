@@ -187,7 +187,7 @@ fn relax_state(state: &State, job: u64, stop: bool) -> Result<Json<RelaxState>, 
     let jobs = &state.relaxing;
     let found = if stop { jobs.stop(job) } else { jobs.state(job) };
     let (progress, done) =
-        found.ok_or_else(|| Problem::missing("This search is not remembered. Start it again."))?;
+        found.ok_or_else(|| Problem::missing("This search is no longer running. Start it again."))?;
     let working = done.is_none();
     let (relaxed, faults) = match done {
         Some(Ok(relaxed)) => (Some(relaxed), vec![]),

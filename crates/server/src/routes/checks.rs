@@ -176,13 +176,14 @@ fn typed() -> ReadFrom {
 impl NewReading {
     fn read(self, workshop: &Workshop) -> Result<(String, CaliperReading), Faults> {
         if !(8..=64).contains(&self.press.chars().count()) {
-            let said = "A reading needs a key of 8 to 64 characters, so that it counts once however often it is sent.";
+            let said = "A reading needs a key of 8 to 64 characters, so that it counts only once however \
+                        often it is sent.";
             return Err(Fault::new("press", said).into());
         }
         let value = match (self.value, &self.typed) {
             (Some(value), None) => value,
             (None, Some(text)) => read_typed(text, workshop.habits)?,
-            _ => return Err(Fault::new("typed", "Say what was read: a value, or what was typed.").into()),
+            _ => return Err(Fault::new("typed", "Enter the reading: a value, or what you typed.").into()),
         };
         let reading = CaliperReading {
             reading_n: 0,
@@ -313,7 +314,8 @@ async fn accept_trial(
 ) -> Result<Json<Written<KeptPattern>>, Problem> {
     let Json(view) = shown(&state, id).await?;
     let Some(next) = view.sheet.next_blank else {
-        let said = "This check is of no trial: there is no blank to accept. Begin a trial of the pattern.";
+        let said = "This measurement is not a trial, so there is no blank to accept. Start a trial of the \
+                    finding.";
         return Err(Fault::new("trial", said).into());
     };
     let written = write(&state, move |t| {
@@ -380,12 +382,12 @@ async fn read_caliper(
         jaws.lay(mm);
     }
     let lines = caliper.lines().await;
-    let lines = lines.map_err(|error| Problem::no_device("caliper", &error, "type what it shows"))?;
+    let lines = lines.map_err(|error| Problem::no_device("caliper", &error, "type the reading"))?;
     let readings = lines.iter().map(|line| read_line(line)).collect::<Result<Vec<f64>, _>>()?;
     let Some(steadied) = steadied(&readings, workshop.habits.unit) else {
         return Err(Fault::new(
             "line",
-            "The caliper sent no reading. Press its button, or type what it shows.",
+            "The caliper sent no reading. Press its button, or type the reading.",
         )
         .into());
     };

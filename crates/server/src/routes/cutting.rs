@@ -93,7 +93,7 @@ struct JobState {
 
 fn job_state(state: &State, id: u64) -> Result<Json<JobState>, Problem> {
     let no_job = || {
-        let said = format!("There is no cut plan being worked out under number {id}. Start it again.");
+        let said = format!("There is no cutting plan number {id} being worked out. Start it again.");
         Problem::missing(said)
     };
     let (progress, done) = state.cutting.state(id).ok_or_else(no_job)?;
@@ -272,7 +272,7 @@ async fn book_cuts(
     if cuts.lots.is_empty() {
         return Err(Faults::from(Fault::new(
             "lots",
-            "Nothing is ticked off as cut, so there is nothing to book.",
+            "Nothing is selected as cut, so there is nothing to book.",
         ))
         .into());
     }
@@ -283,7 +283,7 @@ async fn book_cuts(
     let lots = cuts.lots.into_iter().filter_map(|lot| lot.without(at_the_bench)).collect();
     let cuts = Cuts { lots, ..cuts };
     if cuts.lots.is_empty() {
-        let said = "All of this is cut for batches and orders: press it at the Bench as you cut, and it is booked there.";
+        let said = "All of this is for batches and orders: it is booked at the bench as you cut.";
         return Err(Faults::from(Fault::new("lots", said)).into());
     }
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
@@ -300,8 +300,8 @@ async fn book_cuts(
     let lots = if lots_n == 1 { "one lot".to_owned() } else { format!("{lots_n} lots") };
     let blanks = counted(blanks, "blank");
     let picked = match left {
-        Some(0) => " Nothing of it is picked any more.".to_owned(),
-        Some(left) => format!(" {left} of what is picked are still to be cut."),
+        Some(0) => " The list is now empty.".to_owned(),
+        Some(left) => format!(" {left} on the list are still to be cut."),
         None => String::new(),
     };
     let sentence = format!("Booked: {blanks} from {lots}.{picked}");
@@ -328,6 +328,6 @@ async fn cut_plan_file(
             let bytes = made(&state, move || cut_plan::csv(&sheet)).await?;
             Ok(file("text/csv; charset=utf-8", &name, bytes))
         }
-        _ => Err(Problem::no_such_file("A cut plan is", &name, "cut-plan.pdf and cut-plan.csv")),
+        _ => Err(Problem::no_such_file("A cutting plan is", &name, "cut-plan.pdf and cut-plan.csv")),
     }
 }

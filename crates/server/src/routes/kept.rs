@@ -129,7 +129,7 @@ async fn draw_thumbnails(
 ) -> Result<Json<Vec<Option<Thumbnail>>>, Problem> {
     let n = pieces.len();
     if n > MOST_DRAWN {
-        let said = format!("{n} pieces are too many to draw at once. Ask for at most {MOST_DRAWN}.");
+        let said = format!("{n} pieces are too many to draw at once. Enter at most {MOST_DRAWN}.");
         return Err(Fault::new("pieces", said).limit(200.0).into());
     }
     let workshop = state.store.workshop();

@@ -86,7 +86,8 @@ async fn to_print(
     headers: &HeaderMap,
 ) -> Result<(Vec<ToPrint>, LabelPaper, Settings), Problem> {
     if labels.bags.is_empty() || labels.bags.len() > MOST_LABELS {
-        let said = format!("{} labels cannot be printed at once. Say 1 to {MOST_LABELS}.", labels.bags.len());
+        let said =
+            format!("{} labels cannot be printed at once. Enter 1 to {MOST_LABELS}.", labels.bags.len());
         return Err(Faults::from(Fault::new("bags", said)).into());
     }
     let (settings, _) = read(state, crate::store::settings).await?;

@@ -231,7 +231,7 @@ async fn book_movement(
             Movement::typed(kind, &typed, &note, &wire, state.store.workshop().habits)?
         }
         _ => {
-            return Err(Fault::new("typed", "Say how much it is: length_mm or typed, one of the two.").into());
+            return Err(Fault::new("typed", "Enter how much: length_mm or typed, one of the two.").into());
         }
     };
     line.check()?;
@@ -408,7 +408,7 @@ async fn lay_on_scale(
     Body(on): Body<OnTheScale>,
 ) -> Result<StatusCode, Problem> {
     let Some(pan) = state.instruments.scale.pan() else {
-        return Err(Fault::new("lot", "A real scale is connected: lay the spool on it.").into());
+        return Err(Fault::new("lot", "A real scale is connected: put the spool on it.").into());
     };
     match on.lot {
         Some(id) => {

@@ -58,11 +58,11 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
         (None, Some(finding), None) => ("finding", Piece::Finding(finding)),
         (None, None, Some(chain)) => ("chain", Piece::Chain(Box::new(chain))),
         (None, None, None) => {
-            let said = "Say what is to be made: “rings”, a plan of rings, “finding”, a finding, or “chain”, a chain.";
+            let said = "Enter what to make: “rings”, “finding” or “chain”.";
             return Err(Fault::new("rings", said).into());
         }
         (_, finding, _) => {
-            let said = "“rings”, “finding” and “chain” are several pieces. Ask for one at a time.";
+            let said = "“rings”, “finding” and “chain” are several pieces. Enter one at a time.";
             return Err(Fault::new(if finding.is_some() { "finding" } else { "chain" }, said).into());
         }
     };

@@ -171,7 +171,7 @@ impl NewLine {
             }
             (None, Some(piece)) => (piece.called().to_owned(), piece.with_count(pieces_n)),
             _ => {
-                let said = "Say which kept plan or pattern, or give a piece; one of the two.";
+                let said = "Choose a saved plan or finding, or give a piece; one of the two.";
                 return Err(Faults::from(Fault::new("entry", said)).into());
             }
         };
@@ -256,7 +256,7 @@ async fn begin_line(
     };
     let pieces_n = wish.pieces_n.unwrap_or(standing.to_make_n);
     if pieces_n == 0 && wish.pieces_n.is_none() {
-        let said = "All of this line lies in bags or is on its way. Say how many more, if you want more.";
+        let said = "All of this line is in bags or in progress. Enter how many more, if you want more.";
         return Err(Faults::from(Fault::new("pieces_n", said)).into());
     }
     Pick { entry: id, pieces_n }.check()?;

@@ -161,7 +161,7 @@ async fn how_many(
         (None, Some(typed)) => Supply::read(&typed, state.store.workshop().habits)?,
         _ => {
             return Err(
-                Fault::new("supply", "Say how much wire there is: supply or typed, one of the two.").into()
+                Fault::new("supply", "Enter the wire you have: supply or typed, one of the two.").into()
             );
         }
     };

@@ -105,7 +105,7 @@ async fn sign_out(Shared(state): Shared<State>, Path(id): Path<String>) -> Resul
     if state.sessions.sign_out(&id).await {
         return Ok(StatusCode::NO_CONTENT);
     }
-    Err(Problem::missing("This device is not signed in any more."))
+    Err(Problem::missing("This device is no longer signed in."))
 }
 
 /// Locks the workshop for this browser.

@@ -182,7 +182,7 @@ async fn plan_sittings(
 ) -> Result<Json<PlannedSittings>, Problem> {
     let plan = plan(&state, &last, tries.clamp(1, 4000), help).await?;
     let Plan { given: Given { holds, settings, paces, .. }, agenda, tried_n } = &*plan;
-    let zone = settings.zone().iana_name().unwrap_or("the machine's").to_owned();
+    let zone = settings.zone().iana_name().unwrap_or("the server's").to_owned();
     let (holds, paces) = (holds.clone(), paces.clone());
     Ok(Json(PlannedSittings { agenda: agenda.clone(), holds, paces, zone, tried_n: *tried_n }))
 }
@@ -208,7 +208,7 @@ async fn sittings_file(
     Query(OfDay { day }): Query<OfDay>,
 ) -> Result<Response, Problem> {
     if !["sittings.ics", "day.pdf"].contains(&name.as_str()) {
-        return Err(Problem::no_such_file("Sittings are", &name, "sittings.ics and day.pdf"));
+        return Err(Problem::no_such_file("The schedule is", &name, "sittings.ics and day.pdf"));
     }
     let plan = plan(&state, &last, sixty(), false).await?;
     let Plan { given: Given { settings, .. }, agenda, .. } = &*plan;

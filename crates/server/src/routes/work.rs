@@ -43,7 +43,7 @@ pub(crate) async fn aside<T: Send + 'static>(
         let begun = Instant::now();
         taut::while_waiting(move || begun.elapsed() < WEAVE, work)
     };
-    tokio::task::spawn_blocking(work).await.map_err(|_| Problem::internal("This could not be worked out."))
+    tokio::task::spawn_blocking(work).await.map_err(|_| Problem::internal("This could not be calculated."))
 }
 
 /// How long an answer waits for a weave of a maker's own to be worked out, before it says that it still is.
@@ -63,7 +63,7 @@ pub(crate) async fn heavily<T: Send + 'static>(
         drop(turn);
         done
     });
-    done.await.map_err(|_| Problem::internal("This could not be worked out."))
+    done.await.map_err(|_| Problem::internal("This could not be calculated."))
 }
 
 /// Works something of the trade out with the workshop's tools and habits, without holding up other requests.
@@ -109,5 +109,5 @@ async fn off_thread<T: Send + 'static>(
     // The file and its writer never wait for a weave to be worked out.
     let work = move || taut::while_waiting(|| false, || device::working_for(device, || work(&store)));
     let done = tokio::task::spawn_blocking(work).await;
-    done.map_err(|_| Problem::internal("The work broke off. Nothing was changed."))?.map_err(Problem::from)
+    done.map_err(|_| Problem::internal("Something went wrong. Nothing was changed."))?.map_err(Problem::from)
 }

@@ -74,7 +74,7 @@ pub(crate) fn happen(
         return Ok(now);
     }
     if now.entry.archived {
-        let said = "This batch is closed. Open it again before you go on with it.";
+        let said = "This batch is closed. Reopen it first.";
         return Err(StoreError::Refused(Fault::new("happened", said).into()));
     }
     now.entry
@@ -110,10 +110,8 @@ fn is_told(t: &Transaction, id: i64, event: &Event) -> Result<bool> {
     let same = (step_n, happened.as_str(), n) == (event.step_n, event.happened.word(), event.n);
     let said = match (entry == id, same) {
         (true, true) => return Ok(true),
-        (true, false) => {
-            "This key was used for another press of this batch. Give each press a key of its own."
-        }
-        (false, _) => "This press was told of another batch already. Give each press a key of its own.",
+        (true, false) => "This key was used for another press of this batch. Give each press its own key.",
+        (false, _) => "This press belongs to another batch. Give each press its own key.",
     };
     Err(StoreError::Refused(Fault::new("key", said).into()))
 }
@@ -208,7 +206,7 @@ fn take_back(stand: &mut Vec<(u32, Option<i64>)>, n: u32) -> Result<Vec<i64>> {
             stand.pop();
         } else if booked.is_some() {
             let said = format!(
-                "{of_n} were cut at one press: take back as many, so that their wire goes back to its lot."
+                "{of_n} were cut in one press: undo that many, so that their wire goes back to its lot."
             );
             return Err(StoreError::Refused(Fault::new("n", said).limit(f64::from(*of_n)).into()));
         } else {

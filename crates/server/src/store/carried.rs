@@ -74,8 +74,8 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
         let [id] = ids.as_slice() else {
             let shown: String = one.lot.chars().take(60).collect();
             let said = match ids.len() {
-                0 => format!("There is no lot “{shown}” on the rack."),
-                n => format!("{n} lots are called “{shown}”: give them different names first."),
+                0 => format!("There is no lot “{shown}” in stock."),
+                n => format!("{n} lots are called “{shown}”. Give them different names first."),
             };
             return Err(StoreError::Refused(Fault::new(format!("movements[{i}].lot"), said).into()));
         };
@@ -115,8 +115,8 @@ fn picked(t: &Transaction, pick: &NamedPick) -> Result<i64> {
     let shown = quoted(&pick.name);
     let said = match ids.as_slice() {
         [id] => return Ok(*id),
-        [] => format!("There is no kept plan or pattern {shown} to pick."),
-        _ => format!("Several kept pieces are called {shown}: give them different names first."),
+        [] => format!("There is no saved plan or finding {shown}."),
+        _ => format!("Several saved pieces are called {shown}. Give them different names first."),
     };
     Err(StoreError::Refused(Fault::new("name", said).into()))
 }

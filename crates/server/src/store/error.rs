@@ -91,7 +91,7 @@ fn at(address: Option<&str>) -> String {
 impl StoreError {
     /// What was taken back is not taken back again.
     pub(crate) fn taken_back() -> Self {
-        Self::NotUndoable("not undone: it was taken back already".to_owned())
+        Self::NotUndoable("not undone: it was undone already".to_owned())
     }
 
     /// The same seen from a larger record: what was refused is said at its place there.

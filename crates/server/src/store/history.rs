@@ -79,10 +79,23 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
         let (shelf, name): (String, Option<String>) = (row.get(2)?, row.get(3)?);
         let name = name.unwrap_or_default();
         let (new, was_away, is_away): (bool, Option<bool>, bool) = (row.get(4)?, row.get(5)?, row.get(6)?);
+        let work = matches!(shelf.as_str(), "batch" | "order");
         let did = match (new, was_away.unwrap_or(false), is_away) {
             (true, ..) => "added",
-            (_, false, true) => "put away",
-            (_, true, false) => "took out again",
+            (_, false, true) => {
+                if work {
+                    "closed"
+                } else {
+                    "archived"
+                }
+            }
+            (_, true, false) => {
+                if work {
+                    "reopened"
+                } else {
+                    "restored"
+                }
+            }
             _ => "changed",
         };
         let text = format!("{did} {} “{name}”", noun(&shelf));
@@ -94,12 +107,15 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
 pub(super) fn noun(shelf: &str) -> &str {
     match shelf {
         "pattern" => "finding",
+        "check" => "measurement",
+        "plan" => "ring plan",
+        "pick" => "cutting list:",
         "chain" => "chain",
         "weave" => "weave",
         "plier" => "pliers",
-        "keeping" => "how a wire is kept:",
+        "keeping" => "when to buy",
         "order" => "order of",
-        "hold" => "in the sittings:",
+        "hold" => "in the schedule:",
         other => other,
     }
 }
@@ -126,7 +142,7 @@ fn booked(
             let kind = kind.parse().map_or(kind, |kind: MovementKind| kind.to_string());
             format!("{} {kind}, “{of}”", of_wire(amount, unit))
         };
-        let text = if back { format!("took back: {text}") } else { text };
+        let text = if back { format!("undid: {text}") } else { text };
         deeds.entry(row.get(0)?).or_default().push(Deed { made_at: row.get(1)?, text });
     }
     Ok(())

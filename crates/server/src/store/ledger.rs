@@ -94,7 +94,8 @@ fn not_overdrawn(left: i64, change: i64, field: &str, (unit, noun): (&str, &str)
         return Ok(());
     }
     let (left, out) = (millimetres(left), millimetres(-change));
-    let said = format!("That takes {out} {unit} off {noun}, and {left} {unit} are left. Nothing was booked.");
+    let said =
+        format!("That takes {out} {unit} off {noun}, and only {left} {unit} are left. Nothing was booked.");
     Err(StoreError::Refused(Fault::new(field, said).limit(left).into()))
 }
 
@@ -153,7 +154,8 @@ pub(crate) fn reverse(t: &Transaction, batch: i64, id: i64) -> Result<()> {
         .prepare_cached(sql)?
         .query_row([id], |row| Ok((row.get(0)?, row.get(1)?, row.get(2)?, row.get(3)?)))
         .optional()?;
-    let (lot, pile, amount, reversed) = line.ok_or(StoreError::Missing { what: "line of the ledger", id })?;
+    let (lot, pile, amount, reversed) =
+        line.ok_or(StoreError::Missing { what: "line of the history", id })?;
     if reversed {
         return Err(StoreError::taken_back());
     }

@@ -169,13 +169,13 @@ fn only_read_because(error: &StoreError) -> Option<String> {
     };
     match code {
         rusqlite::ErrorCode::DiskFull | rusqlite::ErrorCode::SystemIoFailure => Some(
-            "the disk the workshop's file is on has no room left, or fails. Everything can be read. Make room, then start the \
-             program again"
+            "the disk with the workshop's file is full or failing. Everything can be read. Free some space, \
+             then start the program again"
                 .to_owned(),
         ),
         rusqlite::ErrorCode::ReadOnly | rusqlite::ErrorCode::PermissionDenied => Some(
-            "the workshop's file may only be read. Give this program the right to write to it and to its folder, then \
-             start it again"
+            "the workshop's file is read-only. Let this program write to it and to its folder, then start \
+             it again"
                 .to_owned(),
         ),
         rusqlite::ErrorCode::DatabaseCorrupt => Some(DAMAGED.to_owned()),

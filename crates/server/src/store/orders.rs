@@ -113,8 +113,7 @@ pub(crate) fn remake(
 ) -> Result<Entry<Batch>> {
     let entry: Entry<Batch> = Shelf::Batches.get(t, id)?;
     if bench::is_begun(t, id)? {
-        let said =
-            "Something of this batch is done already: how it is made stays. Put it away and begin another.";
+        let said = "This batch has been started, so its method stays. Close it and start another.";
         return Err(StoreError::Refused(Fault::new("changes", said).into()));
     }
     let piece = entry.record.piece.changed(changes);
@@ -193,7 +192,7 @@ pub(crate) fn fill_bag(
 ) -> Result<Entry<Bag>> {
     let led = bench::led(t, id, workshop)?;
     if led.entry.archived {
-        let said = "This batch was put away already. Take it out again first.";
+        let said = "This batch is closed. Reopen it first.";
         return Err(StoreError::Refused(Fault::new("batch", said).into()));
     }
     let bag = Bag::of(&led.entry.record, id, &led.standing, filled_on, place.trim());

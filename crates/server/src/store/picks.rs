@@ -46,7 +46,7 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
             Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
         None => {
-            let said = format!("There is no kept plan, pattern or chain number {entry} to pick.");
+            let said = format!("There is no saved plan, finding or chain number {entry}.");
             Err(StoreError::Refused(Fault::new("entry", said).into()))
         }
     }

@@ -24,7 +24,7 @@ pub(super) fn check(find: &str) -> Result<()> {
     if find.chars().count() <= LONGEST {
         return Ok(());
     }
-    let said = format!("That is long for something to find; at most {LONGEST} characters are looked for.");
+    let said = format!("That search is too long; enter at most {LONGEST} characters.");
     Err(StoreError::Refused(Fault::new("find", said).limit(200.0).into()))
 }
 

@@ -25,7 +25,8 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
     let booked = ledger::of_batch(transaction, undone)?;
     if batch::booked_at_the_bench(transaction, undone)? {
-        let said = "It was booked with a press at the bench. Take the press back there, and what was booked goes back with it.";
+        let said =
+            "It was booked by a press at the bench. Undo the press there, and its booking is undone too.";
         return Err(StoreError::Refused(Fault::new("batch", said).into()));
     }
     if changes.is_empty() && booked.is_empty() {
@@ -102,12 +103,12 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
             let sql = "SELECT count(*) OVER (), made_at, device FROM happened WHERE entry = ?1 AND EXISTS \
                        (SELECT 1 FROM happened WHERE entry = ?1 GROUP BY step_n HAVING sum(CASE happened \
                        WHEN 'taken-back' THEN -n WHEN 'turned' THEN 0 ELSE n END) > 0) ORDER BY id DESC LIMIT 1";
-            let instead = "Take those back at the bench first, or close the batch without bagging";
+            let instead = "Undo those at the bench first, or close the batch without bagging";
             (Later::of(connection, sql, [id])?, "press", instead)
         }
         "check" => {
             let sql = "SELECT count(*) OVER (), made_at, device FROM readings WHERE entry = ?1 ORDER BY id DESC LIMIT 1";
-            let instead = "Set the readings aside, or archive the check";
+            let instead = "Set the readings aside, or archive the measurement";
             (Later::of(connection, sql, [id])?, "reading", instead)
         }
         "lot" => {
@@ -115,14 +116,14 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
                        WHERE l.lot = ?1 AND l.batch <> ?2 AND l.reverses IS NULL \
                        AND NOT EXISTS (SELECT 1 FROM ledger AS back WHERE back.reverses = l.id) \
                        ORDER BY l.id DESC LIMIT 1";
-            let instead = "Take those back first, or correct the length of the lot";
-            (Later::of(connection, sql, [id, undone])?, "entry in its ledger", instead)
+            let instead = "Undo those first, or correct the length of the lot";
+            (Later::of(connection, sql, [id, undone])?, "entry in its history", instead)
         }
         _ => return Ok(()),
     };
     let Some(later) = later else { return Ok(()) };
     let what = match (what, later.n) {
-        ("entry in its ledger", n) if n > 1 => format!("{n} entries in its ledger"),
+        ("entry in its history", n) if n > 1 => format!("{n} entries in its history"),
         ("press", n) if n > 1 => format!("{n} presses"),
         (what, n) => counted(n, what),
     };

@@ -207,9 +207,9 @@ pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought
         }
         (true, true) => Ok(Brought::Here),
         (true, false) => {
-            let said = "This workshop has things of its own, and a whole one is only brought into an empty one. Start \
-                        the program with a new file (--data) and bring it in there; plans and the rack can be \
-                        brought in by themselves.";
+            let said = "This workshop already has data, and a whole one can only be imported into an empty \
+                        one. Start the program with a new file (--data) and import it there. Plans and \
+                        stock can be imported on their own.";
             Err(StoreError::Refused(Fault::new("file", said).into()))
         }
     }
@@ -236,11 +236,11 @@ impl At {
         match error {
             StoreError::Refused(faults) => self.fault(&faults.to_string()),
             StoreError::Record(error) => self.fault(&error.to_string()),
-            StoreError::Sqlite(rusqlite::Error::SqliteFailure(broken, said))
+            StoreError::Sqlite(rusqlite::Error::SqliteFailure(broken, why))
                 if broken.code == rusqlite::ErrorCode::ConstraintViolation =>
             {
-                let said = said.unwrap_or_default();
-                self.fault(&format!("this does not fit what stands before it ({said})"))
+                tracing::info!("a line of a file does not fit: {}", why.unwrap_or_default());
+                self.fault("this does not fit the lines before it")
             }
             other => other,
         }
@@ -249,7 +249,7 @@ impl At {
     /// The heading comes first, and nothing comes behind the end.
     fn placed(&mut self, line: &Line) -> Result<()> {
         if self.ended {
-            return Err(self.fault("nothing can stand behind the end"));
+            return Err(self.fault("nothing may follow the end"));
         }
         match line {
             Line::Workshop { format, version } => {
@@ -263,11 +263,11 @@ impl At {
             Line::End { lines_n } => {
                 self.ended = true;
                 if *lines_n + 1 != self.line_n {
-                    return Err(self.fault(&format!("{lines_n} lines should stand before the end")));
+                    return Err(self.fault(&format!("there should be {lines_n} lines before the end")));
                 }
             }
             _ if !self.heading => {
-                return Err(self.fault("a workshop begins with its heading"));
+                return Err(self.fault("a workshop starts with its heading"));
             }
             _ => {}
         }
@@ -283,7 +283,7 @@ fn check(line: &Line) -> Result<()> {
     let mut faults = Faults::none();
     let mut number = |field: &str, n: i64| {
         if !(1..=MOST).contains(&n) {
-            faults.add(Fault::new(field, format!("{n} is no {field}; it is from 1 to {MOST}")));
+            faults.add(Fault::new(field, format!("{n} is not a valid {field}; it must be from 1 to {MOST}")));
         }
     };
     match line {
@@ -305,7 +305,7 @@ fn check(line: &Line) -> Result<()> {
         _ => &[],
     };
     for moment in moments.iter().filter(|moment| moment.parse::<jiff::Timestamp>().is_err()) {
-        faults.add(Fault::new("made_at", format!("{} is no moment in time", quoted(moment))));
+        faults.add(Fault::new("made_at", format!("{} is not a date and time", quoted(moment))));
     }
     match line {
         Line::Ledger(LedgerLine { lot, pile, kind, amount, note, .. }) => {
@@ -320,22 +320,23 @@ fn check(line: &Line) -> Result<()> {
                 }
             };
             if !known {
-                faults.add(Fault::new("kind", format!("{} is nothing a ledger books", quoted(kind))));
+                faults.add(Fault::new("kind", format!("{} is not a kind of stock change", quoted(kind))));
             }
             if amount.checked_abs().is_none_or(|amount| amount > MOST) {
-                faults.add(Fault::new("amount", format!("{amount} is more than a ledger holds")));
+                faults.add(Fault::new("amount", format!("{amount} is more than a lot can hold")));
             }
             faults.keep(check_text("note", "note", note, 400));
         }
         Line::Happened(HappenedLine { step_n, n, reason, key, .. }) => {
             if !(1..=1000).contains(step_n) || *n > 100_000 || !(8..=64).contains(&key.len()) {
-                faults.add(Fault::new("happened", "this is no press of a batch"));
+                faults.add(Fault::new("happened", "this is not a press of a batch"));
             }
             faults.keep(check_text("reason", "reason", reason, 200));
         }
         Line::Reading(ReadingLine { value, dimension, .. }) => {
             if !(0.0..=300.0).contains(value) {
-                faults.add(Fault::new("value", format!("{value} is no reading; it is from 0 to 300")));
+                faults
+                    .add(Fault::new("value", format!("{value} is not a reading; it must be from 0 to 300")));
             }
             faults.keep(check_text("dimension", "dimension", dimension, 80));
         }

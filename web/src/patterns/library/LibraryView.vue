@@ -59,7 +59,7 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
 
 <template>
   <div class="page library">
-    <h1>Patterns</h1>
+    <h1>Findings</h1>
     <div class="bar">
       <PaperField
         v-model="find"
@@ -72,7 +72,7 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
       <label
         v-for="filter in [
           {
-            label: 'Family',
+            label: 'Kind',
             model: family,
             choices: choices.families,
             set: (v: string | null) => (family = v),
@@ -96,15 +96,15 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
         </select>
       </label>
       <router-link v-if="own" class="own" to="/kept" data-test="to-kept">
-        Your own {{ own }} stand under Kept
+        Your own {{ own }} are under Saved
       </router-link>
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!kinds" class="quiet" role="status">Fetching the patterns…</p>
+    <p v-else-if="!kinds" class="quiet" role="status">Loading findings…</p>
     <template v-else>
-      <section aria-label="Ready to make">
+      <section aria-label="Findings to choose from">
         <p v-if="!ready.length" class="quiet" data-test="none-ready">
-          No finding here is like that. Ask for another word, family or wire.
+          No finding matches. Try another word, kind or wire.
         </p>
         <ul v-one-stop class="grid" data-test="ready">
           <li v-for="kind in ready" :key="kind.kind" class="cell">

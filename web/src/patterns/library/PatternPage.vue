@@ -18,7 +18,7 @@ defineProps<{ kind: PatternKind }>()
         <dd>{{ fault.cause }}</dd>
       </template>
     </dl>
-    <h3>What can be chosen</h3>
+    <h3>Options</h3>
     <dl class="two">
       <template v-for="parameter in kind.parameters" :key="parameter.name">
         <dt>{{ parameter.label }}</dt>

@@ -36,7 +36,7 @@ const marks = { stop: 'Stop', watch: 'Watch', note: 'Note' } as const
       data-test="all-checks"
       @click="all = !all"
     >
-      {{ well.length }} {{ well.length === 1 ? 'check is' : 'checks are' }} well{{ all ? ':' : '' }}
+      {{ well.length }} {{ well.length === 1 ? 'check passed' : 'checks passed' }}{{ all ? ':' : '' }}
     </button>
     <ul v-if="all">
       <li v-for="check in well" :key="check.sentence">{{ check.sentence }}</li>

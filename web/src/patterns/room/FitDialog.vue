@@ -82,7 +82,7 @@ async function fit() {
     await pattern.set(request)
     open.value = false
     notice.say(
-      changes.length ? `Fitted. ${changes.join('; ')}.` : 'It comes out so already: nothing changed.',
+      changes.length ? `Done. ${changes.join('; ')}.` : 'It is that size already. Nothing changed.',
       async () => pattern.undo(),
     )
   })
@@ -93,8 +93,8 @@ async function fit() {
 <template>
   <PaperDialog v-model="open" title="Fit it" does="Fit it" test="fit" :busy="busy" @submit="fit">
     <p class="quiet">
-      Say what size you want and the free lengths are solved for it. Or say what you have in hand, and its
-      sizes follow.
+      Enter the size you want, and the free lengths are worked out. Or enter what you have, and the sizes
+      follow.
     </p>
     <fieldset v-for="group in groups" :key="group.legend">
       <legend>{{ group.legend }}</legend>

@@ -8,7 +8,7 @@ defineProps<{ fits: Fit[] }>()
 <template>
   <ul class="fits" data-test="fits">
     <li v-for="fit in fits" :key="fit.sentence" :class="{ watch: !fit.ok }">
-      <b>{{ fit.ok ? 'Goes.' : 'Does not go.' }}</b> {{ fit.sentence }}
+      <b>{{ fit.ok ? 'Fits.' : 'Doesn’t fit.' }}</b> {{ fit.sentence }}
     </li>
     <li v-if="!fits.length">Neither of the two has an opening the other could go into.</li>
   </ul>

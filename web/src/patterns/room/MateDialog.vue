@@ -91,8 +91,8 @@ watch(open, () => {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Goes with" :width="620">
-    <p class="quiet">Whether a ring or a finding goes into this one, with a little to spare.</p>
+  <PaperDialog v-model="open" title="What fits" :width="620">
+    <p class="quiet">Check whether a ring or a finding fits this one.</p>
     <PaperField
       v-model="typed"
       name="typed"
@@ -109,7 +109,7 @@ watch(open, () => {
       </p>
       <FitList :fits="found.fits" />
     </template>
-    <h3 v-if="others.length">Or one that is kept; ticked, it is a part of one set with this</h3>
+    <h3 v-if="others.length">Or choose a saved one; ticked, it counts as a set with this</h3>
     <p v-if="weakest" class="read" role="status" data-test="weakest">{{ weakest.sentence }}</p>
     <div class="list">
       <template v-for="other in others" :key="other.id">
@@ -118,7 +118,7 @@ watch(open, () => {
             v-model="set"
             type="checkbox"
             :value="other.id"
-            :aria-label="`${other.name} is of the set`"
+            :aria-label="`${other.name} is in the set`"
             data-test="of-set"
         /></label>
         <button

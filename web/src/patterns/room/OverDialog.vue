@@ -40,10 +40,10 @@ async function bringBack(request: PatternRequest) {
 
 <template>
   <PaperDialog v-model="open" title="Compare" :width="640">
-    <p class="quiet">What you choose is laid over the drawing in outline, and what differs is listed.</p>
+    <p class="quiet">The other piece is drawn over this one in outline, with a list of differences.</p>
     <div class="list">
       <template v-if="pattern.kept && revisions?.length">
-        <h3>Revisions of “{{ pattern.kept.name }}”</h3>
+        <h3>Earlier revisions of “{{ pattern.kept.name }}”</h3>
         <div v-for="one in revisions" :key="one.revision" class="one" data-test="revision">
           <button
             type="button"
@@ -53,11 +53,11 @@ async function bringBack(request: PatternRequest) {
             Revision {{ one.revision }}, {{ when(one.made_at) }}
             <span class="quiet">{{ one.sentence }}</span>
           </button>
-          <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">Bring back</v-btn>
+          <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">Restore</v-btn>
         </div>
       </template>
-      <h3>Kept patterns</h3>
-      <p v-if="!others.length" class="quiet">None are kept yet.</p>
+      <h3>Saved findings</h3>
+      <p v-if="!others.length" class="quiet">None saved yet.</p>
       <button
         v-for="entry in others"
         :key="entry.id"

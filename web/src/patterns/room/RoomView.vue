@@ -47,7 +47,7 @@ const last = computed(() => (form.value?.steps.length ?? 1) - 1)
 const at = ref(0)
 const views = (['front', 'side', 'temper', 'about'] as const).map((key) => ({
   key,
-  says: key === 'about' ? 'what to know' : key,
+  says: key === 'about' ? 'good to know' : key,
   test: `show-${key}`,
 }))
 const shown = ref<(typeof views)[number]['key']>('front')
@@ -127,9 +127,9 @@ const files = [
   { file: 'card-a4.pdf', says: 'Pattern card A4, PDF', hint: 'the same, larger' },
   { file: 'card.svg', says: 'Pattern card, SVG', hint: 'millimetres, to draw on' },
   { file: 'drawing.dxf', says: 'Drawing, DXF', hint: 'centreline and outline, mm' },
-  { file: 'bends.csv', says: 'Bend table, CSV', hint: 'one line a mark' },
+  { file: 'bends.csv', says: 'Bend table, CSV', hint: 'one line per mark' },
   { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
-  { file: 'pattern.json', says: 'Pattern, JSON', hint: 'can be brought back in' },
+  { file: 'pattern.json', says: 'Pattern, JSON', hint: 'can be imported again' },
 ]
 
 async function attempt(work: Promise<unknown> | undefined) {
@@ -225,7 +225,7 @@ async function toRings() {
     v-model:shown="shown"
     v-model:true-size="trueSize"
     :desk="pattern"
-    title="Drawing room"
+    title="Finding"
     :views="views"
     :files="files"
     beside="Figures and steps"
@@ -244,18 +244,18 @@ async function toRings() {
     <p v-if="laid" class="compared" data-test="compared">
       <b>Over it, {{ laid.name }}:</b>{{ ' ' }}
       <span v-if="over.error.value" class="stop" role="alert">{{ over.error.value.message }}</span>
-      <template v-else-if="compared">{{ compared.differences.join('; ') || 'nothing differs' }}.</template>
+      <template v-else-if="compared">{{ compared.differences.join('; ') || 'no differences' }}.</template>
       <button type="button" class="plain take-off" data-test="take-off" @click="laid = null">
-        Take it off
+        Remove it
       </button>
     </p>
     <p v-if="pattern.worked?.wound_as" class="compared" data-test="wound-as">
-      Several of them are wound as a coil and cut, not bent one by one.
+      Several of these are wound as a coil and cut, not bent one by one.
       <button type="button" class="plain take-off" @click="toRings">Plan the coil under Rings</button>
     </p>
     <p v-if="shown === 'temper'" class="compared quiet" data-test="temper-legend">
-      How much of what the metal bears is spent after this step: over 60 % anneal or bend wider, at 100 %
-      expect it to crack. Estimates.
+      How much of what the metal can take is used after this step. Over 60 %, anneal or bend wider; at 100 %,
+      expect cracks. Estimates.
     </p>
     <PatternPage v-if="shown === 'about' && kind" :kind="kind" class="drawing" />
     <div v-else-if="drawn" class="drawing stage" :class="{ stale: !pattern.sound }">
@@ -297,7 +297,7 @@ async function toRings() {
       <label class="plier quiet">
         Rolled on
         <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
-          <option value="">whatever suits each bend</option>
+          <option value="">best for each bend</option>
           <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
         </select>
       </label>
@@ -328,7 +328,7 @@ async function toRings() {
       <OverDialog v-model="comparing" @lay="over.lay" />
     </template>
   </DeskFrame>
-  <p v-else class="page quiet" role="status">Laying out the drawing…</p>
+  <p v-else class="page quiet" role="status">Loading the drawing…</p>
 </template>
 
 <style scoped>

@@ -9,7 +9,7 @@ const emit = defineEmits<{ try: [how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror
 <template>
   <PaperMenu says="Try it" test="try">
     <button type="button" class="plain menu-line" data-test="open-fit" @click="emit('try', 'fit')">
-      Fit it to a size, or to your tools
+      Fit to a size or to your tools
     </button>
     <button type="button" class="plain menu-line" data-test="open-wire" @click="emit('try', 'wire')">
       In another wire
@@ -21,7 +21,7 @@ const emit = defineEmits<{ try: [how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror
       With a ring or another piece
     </button>
     <button type="button" class="plain menu-line" data-test="open-over" @click="emit('try', 'over')">
-      Against a revision or another piece
+      Compare with a revision or another piece
     </button>
   </PaperMenu>
 </template>

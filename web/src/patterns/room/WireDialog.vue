@@ -59,7 +59,7 @@ async function use() {
     @submit="use"
   >
     <p class="quiet">
-      Practise in copper, then cut silver: the proportions stay, the blank is worked out anew.
+      Practise in copper, then cut silver: the proportions stay, and the cut length is worked out again.
     </p>
     <div class="row">
       <PaperChoice

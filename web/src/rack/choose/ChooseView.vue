@@ -71,11 +71,11 @@ function toggle(one: WireCandidate) {
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const loads = [
   { label: 'Opens at, as made', of: (one: WireCandidate) => one.holds_shown?.[0] ?? '' },
-  { label: 'after the barrel', of: (one: WireCandidate) => one.holds_shown?.[1] ?? '' },
+  { label: 'after tumbling', of: (one: WireCandidate) => one.holds_shown?.[1] ?? '' },
 ]
 const others: { label: string; of: (one: WireCandidate) => string }[] = [
   { label: 'Effort (20 AWG soft copper is 1)', of: (one) => one.effort.toFixed(1) },
-  { label: 'Stretch used at its tightest bend', of: (one) => percent(one.strain_used) },
+  { label: 'Stretch used at the tightest bend', of: (one) => percent(one.strain_used) },
   { label: 'Springs back', of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
   { label: 'Wire of one, as cut', of: (one) => `${across(one.blank_mm)}, ${one.mass_g.toFixed(3)} g` },
   { label: 'costs', of: (one) => money(one.cost) || 'no price yet' },
@@ -113,12 +113,12 @@ async function use(one: WireCandidate) {
         <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
-      >, that bears
+      >, that holds
       <input
         v-model="bears"
         class="word short"
         inputmode="decimal"
-        aria-label="Load it bears, newtons"
+        aria-label="Load to hold, newtons"
         data-test="bears"
       />
       N,
@@ -153,11 +153,11 @@ async function use(one: WireCandidate) {
     <p v-for="(fault, i) in faults" :key="fault.field" class="stop hint" role="alert">
       {{ fault.sentence }}
       <span v-if="found && i === faults.length - 1" class="watch" data-test="old">
-        What stands here is of what was asked before.
+        These results are for your previous settings.
       </span>
     </p>
     <p v-if="!found && !faults.length" class="quiet" role="status">
-      {{ piece ? 'Weighing every wire…' : 'Choose a piece, and every wire is weighed for it.' }}
+      {{ piece ? 'Comparing wires…' : 'Choose a piece to compare wires for it.' }}
     </p>
     <div v-if="found" class="found">
       <ol v-one-stop class="list" data-test="candidates">
@@ -197,7 +197,7 @@ async function use(one: WireCandidate) {
                 {{ opened === key(one) ? 'fewer reasons' : 'every reason' }}
               </button>
               <button type="button" class="plain act" data-test="use-candidate" @click="use(one)">
-                make it of this
+                use this wire
               </button>
             </p>
           </div>
@@ -233,21 +233,21 @@ async function use(one: WireCandidate) {
             </tr>
           </tbody>
         </table>
-        <p v-else class="quiet">Tick two to four wires to set them side by side.</p>
+        <p v-else class="quiet">Select two to four wires to compare them.</p>
         <section v-for="school in found.schools" :key="school.question" class="school">
           <h2>{{ school.question }}</h2>
           <p>{{ school.some }}</p>
           <p>{{ school.others }}</p>
         </section>
         <details v-if="found.left_out.length">
-          <summary>{{ found.left_out.length }} metals cannot serve</summary>
+          <summary>{{ found.left_out.length }} metals are not suitable</summary>
           <ul>
             <li v-for="one in found.left_out" :key="one.metal">
               <b>{{ one.shown }}</b> <span class="quiet">{{ one.because }}</span>
             </li>
           </ul>
         </details>
-        <p class="quiet">{{ found.weighed_n }} wires weighed.</p>
+        <p class="quiet">{{ found.weighed_n }} wires compared.</p>
       </aside>
     </div>
   </div>

@@ -126,11 +126,11 @@ watch([typedFaults, error], () => {
         <PaperWord
           v-model="texts.loss_share"
           name="loss_share"
-          label="Lost besides: scrap, trials, percent"
+          label="Other losses: scrap, trials, percent"
           figures
           data-test="cost-loss_share"
         />
-        % more goes to scrap and trials, and blades, abrasives and fuel come to
+        % more goes to scrap and trials; blades, abrasives and fuel cost
         <PaperWord
           v-model="texts.consumables"
           name="consumables"
@@ -138,16 +138,16 @@ watch([typedFaults, error], () => {
           figures
           data-test="cost-consumables"
         />
-        each. One takes my hands
+        each. My time for one:
         <PaperWord
           v-model="texts.minutes"
           name="minutes"
-          label="Your hands, for one, minutes"
+          label="Your time for one, minutes"
           placeholder="how many"
           figures
           data-test="cost-minutes"
         />
-        minutes, setting up
+        minutes, set-up
         <PaperWord
           v-model="texts.setting_up_minutes"
           name="setting_up_minutes"
@@ -156,7 +156,7 @@ watch([typedFaults, error], () => {
           figures
           data-test="cost-setting_up_minutes"
         />
-        once, and my hour is worth
+        once, and an hour costs
         <PaperWord
           v-model="texts.hour_rate"
           name="hour_rate"
@@ -164,7 +164,7 @@ watch([typedFaults, error], () => {
           placeholder="how much"
           figures
           data-test="cost-hour_rate"
-        />. {{ inPairs ? 'A pair' : 'One' }} is bought for
+        />. {{ inPairs ? 'A pair' : 'One' }} costs to buy
         <PaperWord
           v-model="texts.bought"
           name="bought"
@@ -178,9 +178,9 @@ watch([typedFaults, error], () => {
       <v-btn class="ml-n4 no-print" @click="pricing = true">Prices, currency and hour rate</v-btn>
       <PricesDialog v-model="pricing" @kept="start" />
     </section>
-    <section v-if="cost" class="answer" aria-label="What it comes to" aria-live="polite" data-test="cost">
+    <section v-if="cost" class="answer" aria-label="Result" aria-live="polite" data-test="cost">
       <p class="watch old" :class="{ now: old }" :aria-hidden="!old" :data-test="old ? 'old' : undefined">
-        This is of what stood there before.
+        This is for your previous entries.
       </p>
       <p class="large">
         <span class="num" data-test="cost-each">{{ money(cost.each) }}</span> <span class="quiet">one</span>
@@ -199,7 +199,7 @@ watch([typedFaults, error], () => {
             <td class="right num">{{ money(cost.consumables) }}</td>
           </tr>
           <tr>
-            <td>Your hands, setting up shared out</td>
+            <td>Your time, with set-up shared</td>
             <td class="right num">{{ money(cost.hand) }}</td>
           </tr>
           <tr>
@@ -211,12 +211,10 @@ watch([typedFaults, error], () => {
       <p class="serif verdict" data-test="verdict">{{ cost.sentence }}</p>
       <p class="quiet working">One: {{ cost.working }}</p>
     </section>
-    <p v-else-if="!piece" class="empty">
-      Keep a plan or a finding first, or choose one as it is usually made.
-    </p>
+    <p v-else-if="!piece" class="empty">Save a plan or a finding first, or choose a usual one.</p>
     <p v-else-if="!faults.length" class="empty serif teach" data-test="no-price">
-      Say what {{ byFoot ? 'a foot' : 'a metre' }} of this wire costs, and here stands what one comes to. Wire
-      that is received with its price says it by itself.
+      Enter what {{ byFoot ? 'a foot' : 'a metre' }} of this wire costs to see the cost of one. Wire added
+      with its price fills this in.
     </p>
   </div>
 </template>

@@ -57,7 +57,7 @@ const lost = computed(() => Math.max(props.piece.scrap_mm > 0 ? 2 : 0, props.pie
       >
         {{ group.label }}
       </text>
-      <text v-if="stays > 90" class="quiet-text" :x="rest + stays / 2" y="16.5">stays</text>
+      <text v-if="stays > 90" class="quiet-text" :x="rest + stays / 2" y="16.5">left</text>
     </svg>
   </div>
 </template>

@@ -49,7 +49,7 @@ const change = (row: PickedRow, event: Event) =>
     const body = { entry: row.record.entry, pieces_n }
     const { undo } = await data(api.PUT('/api/picks/{id}', { params, body }))
     await refresh()
-    notice.did(`${pieces_n} of “${row.what}” are picked.`, undo, refresh)
+    notice.did(`Added to the cutting plan: ${pieces_n} of “${row.what}”.`, undo, refresh)
   })
 
 const drop = (row: PickedRow) =>
@@ -59,14 +59,14 @@ const drop = (row: PickedRow) =>
       api.POST('/api/picks/{id}/archive', { params: { path: { id: row.id } }, body }),
     )
     await refresh()
-    notice.did(`“${row.what}” is off the list.`, undo, refresh)
+    notice.did(`Removed from the cutting plan: “${row.what}”.`, undo, refresh)
   })
 </script>
 
 <template>
   <div class="cut">
-    <section class="picks no-print" aria-label="Picked to be made">
-      <h2>Picked to be made</h2>
+    <section class="picks no-print" aria-label="To be cut">
+      <h2>To be cut</h2>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <ul v-else data-test="picks">
         <li v-for="row in picks ?? []" :key="row.id">
@@ -84,27 +84,25 @@ const drop = (row: PickedRow) =>
             <p>{{ row.what }}</p>
             <p class="quiet">{{ row.blanks }}</p>
           </div>
-          <v-btn size="small" :aria-label="`Take off: ${row.what}`" data-test="drop-pick" @click="drop(row)">
-            Take off
+          <v-btn size="small" :aria-label="`Remove: ${row.what}`" data-test="drop-pick" @click="drop(row)">
+            Remove
           </v-btn>
         </li>
       </ul>
       <form class="add" @submit.prevent="pick">
-        <PiecePicker v-model="piece" label="Pick something kept…" kept-only />
-        <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="pick-it"
-          >Pick it</v-btn
-        >
+        <PiecePicker v-model="piece" label="Add a saved piece…" kept-only />
+        <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="pick-it">Add</v-btn>
       </form>
       <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="pick-fault">
         {{ fault.sentence }}
       </p>
     </section>
-    <section aria-label="Cut plan">
+    <section aria-label="Cutting plan">
       <p v-if="wantedError" class="stop" role="alert">{{ wantedError.message }}</p>
-      <p v-else-if="!wanted" class="quiet" role="status">Looking through the rack…</p>
+      <p v-else-if="!wanted" class="quiet" role="status">Loading stock…</p>
       <p v-else-if="!wanted.length" class="empty" data-test="nothing-picked">
-        Nothing is picked. Pick kept plans or findings, say how many, and here stands what to cut from which
-        spool or rest.
+        Nothing to cut yet. Add saved plans or findings and how many, and this shows what to cut from which
+        spool or offcut.
       </p>
       <WirePlan v-for="of in wanted ?? []" :key="of.shown" :of="of" />
     </section>

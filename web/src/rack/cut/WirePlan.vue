@@ -144,7 +144,7 @@ async function takeFile(file: string) {
   <article class="wire-plan" data-test="wire-plan">
     <header>
       <h2>{{ of.shown }}</h2>
-      <span class="quiet">{{ metres(of.wanted_mm) }} wanted</span>
+      <span class="quiet">{{ metres(of.wanted_mm) }} needed</span>
       <span class="acts no-print">
         <button
           type="button"
@@ -168,7 +168,7 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.trim_mm"
         name="trim_mm"
-        label="Off each end made flush"
+        label="Lost at each flush trim"
         figures
         data-test="trim"
         @change="solve"
@@ -191,15 +191,15 @@ async function takeFile(file: string) {
     </div>
     <p v-if="job !== null" class="quiet working" role="status" data-test="working">
       <progress :value="progress?.tried_n ?? 0" :max="progress?.of_n ?? 1" />
-      {{ progress ? `Best so far: ${metres(progress.scrap_mm)} of scrap.` : 'Working the cuts out…' }}
-      <v-btn size="small" @click="stop">Stop with the best so far</v-btn>
+      {{ progress ? `Best so far: ${metres(progress.scrap_mm)} of scrap.` : 'Planning the cuts…' }}
+      <v-btn size="small" @click="stop">Stop and use the best so far</v-btn>
     </p>
     <p v-for="fault in elsewhere" :key="fault.field + fault.sentence" class="stop" role="alert">
       {{ fault.sentence }}
     </p>
     <template v-if="plan">
       <p v-for="short in plan.short" :key="short.demand" class="stop" data-test="short">
-        <b>{{ short.n }} of “{{ short.demand }}” are short:</b> {{ metres(short.length_mm) }} of wire.
+        <b>{{ short.n }} of “{{ short.demand }}” short:</b> {{ metres(short.length_mm) }} of wire.
       </p>
       <ul class="strips">
         <li v-for="piece in plan.stock" :key="piece.stock" data-test="strip">
@@ -231,13 +231,13 @@ async function takeFile(file: string) {
       </p>
       <div class="no-print">
         <v-btn variant="flat" color="primary" :disabled="!cut.length" data-test="book-cuts" @click="book">
-          Book what is ticked
+          Book the selected cuts
         </v-btn>
-        <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">Tick all</v-btn>
-        <span v-if="cut.length && of.picks.length" class="quiet">What is cut comes off the picked list.</span>
+        <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">Select all</v-btn>
+        <span v-if="cut.length && of.picks.length" class="quiet">What you book comes off this list.</span>
         <p v-if="of.at_the_bench.length" class="quiet bench" data-test="at-the-bench">
-          For batches and orders: {{ of.at_the_bench.join(', ') }}. They are counted and booked at the Bench
-          as they are cut, not here.
+          For batches and orders: {{ of.at_the_bench.join(', ') }}. Count and book these at the bench, not
+          here.
         </p>
       </div>
     </template>

@@ -14,9 +14,7 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
 <template>
   <section data-test="buying-list">
     <h2>To buy</h2>
-    <p v-if="!missing.length" class="quiet">
-      Nothing is missing, for what is picked to be made and what you always keep.
-    </p>
+    <p v-if="!missing.length" class="quiet">Nothing is short.</p>
     <ul v-else>
       <li v-for="need in missing" :key="need.shown">
         <p class="wire">
@@ -29,7 +27,7 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
           {{ need.source ? `From: ${need.source}.` : '' }}
         </p>
         <button v-if="!need.packs_n" type="button" class="plain say" @click="emit('keep', need.wire)">
-          say how it is sold
+          enter how it is sold
         </button>
       </li>
     </ul>

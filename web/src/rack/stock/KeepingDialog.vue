@@ -55,7 +55,7 @@ const keep = () =>
     const { entry, undo } = await data(api.PUT('/api/keepings', { body }))
     wire.value = null
     await refresh()
-    notice.did(`Noted when to buy ${entry.name} again.`, undo, refresh)
+    notice.did(`Saved when to buy ${entry.name} again.`, undo, refresh)
   })
 </script>
 
@@ -72,8 +72,8 @@ const keep = () =>
     <PaperField
       v-model="texts.keep_mm"
       name="keep_mm"
-      label="Always keep this much"
-      hint="Less than that, after what is picked, and it stands on the buying list."
+      label="Keep at least"
+      hint="If less is left, it appears on the shopping list."
       placeholder="5 m, 50 g"
       autofocus
       data-test="keep-length"
@@ -95,7 +95,7 @@ const keep = () =>
       v-model="texts.shortest_useful_mm"
       name="shortest_useful_mm"
       label="Shortest offcut worth keeping"
-      :hint="`Shorter ends go to scrap. Left empty: ${how ? across(how.usual_shortest_mm) : ''}.`"
+      :hint="`Shorter ends go to scrap. If empty: ${how ? across(how.usual_shortest_mm) : ''}.`"
     />
     <PaperField v-model="texts.source" name="source" label="Bought from" maxlength="120" />
   </PaperDialog>

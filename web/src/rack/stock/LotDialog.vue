@@ -134,7 +134,7 @@ async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
   const { metal, temper, section, surface, kind } = picked.value
   const asked = { size: ['length', 'needed'], tare_g: 'mass', price: 'money', skin_share: 'percent' } as const
   const shown = { ...texts.value, skin_share: skinned.value ? texts.value.skin_share : '' }
-  const missing = metal ? [] : [{ field: 'metal', sentence: 'Say which metal it is.' }]
+  const missing = metal ? [] : [{ field: 'metal', sentence: 'Choose the metal.' }]
   const found = await readFields(shown, asked).catch((thrown) => {
     throw refused([...missing, ...faultsOf(thrown)])
   })
@@ -177,7 +177,7 @@ const keep = () =>
     const { lot, length_mm } = await typed()
     if (entry.value === 'new') {
       const { undo } = await data(api.POST('/api/lots', { body: { lot, length_mm } }))
-      notice.did(`“${lot.name}” is on the rack.`, undo, refresh)
+      notice.did(`“${lot.name}” added to stock.`, undo, refresh)
     } else {
       const { id, revision, record } = entry.value
       const body = { ...lot, bought_mm: record.bought_mm }
@@ -200,11 +200,11 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
 <template>
   <PaperDialog
     v-model="open"
-    :title="isNew ? 'Receive wire' : 'Change what is written of it'"
-    :name="isNew ? 'Receive wire' : 'Change the lot'"
+    :title="isNew ? 'Add wire' : 'Edit lot'"
+    :name="isNew ? 'Add wire' : 'Change the lot'"
     :width="680"
     :unkept="restored"
-    :does="isNew ? 'Put it on the rack' : 'Keep'"
+    :does="isNew ? 'Add to stock' : 'Save'"
     test="keep-lot"
     @submit="keep"
   >
@@ -212,9 +212,9 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
       <PaperField
         v-model="listing"
         name="listing"
-        label="Paste the shop's line"
+        label="Paste the shop’s listing"
         placeholder=".925 HH sq 20ga 5ft 14.80"
-        hint="Metal, size, temper, amount and price in any order; it fills in what it says."
+        hint="Metal, size, temper, amount and price in any order. It fills in what it finds."
         autofocus
         maxlength="300"
         data-test="listing"
@@ -278,12 +278,12 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         :choices="words?.surfaces ?? []"
         data-test="lot-surface"
       /><template v-if="skinned">
-        with a skin of
+        with an outer layer of
         <PaperWord
           v-model="texts.skin_share"
           name="skin_share"
           :also="['lot.skin_share']"
-          label="Skin, % of weight"
+          label="Outer layer, % of weight"
           placeholder="5"
           figures
         />
@@ -310,15 +310,15 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         figures
         data-test="lot-price"
       />
-      {{ currency }}, came in on
+      {{ currency }}, bought on
       <PaperWord
         v-model="texts.bought_on"
         name="bought_on"
         :also="['lot.bought_on']"
-        label="Came in"
+        label="Bought on"
         day
         data-test="lot-bought-on"
-      />; empty it weighs
+      />; the empty spool weighs
       <PaperWord
         v-model="texts.tare_g"
         name="tare_g"
@@ -328,12 +328,12 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         figures
         data-test="lot-tare"
       />
-      g. On its tag stands
+      g. Its tag says
       <PaperWord
         v-model="texts.name"
         name="name"
         :also="['lot.name']"
-        label="What stands on its tag"
+        label="Name on its tag"
         placeholder="Blue spool"
         :most="60"
         data-test="lot-name"

@@ -71,7 +71,7 @@ const book = () =>
     const body = { kind: kind.value, typed: texts.value.amount ?? '', note: texts.value.note ?? '' }
     const booked = await data(api.POST('/api/lots/{id}/ledger', { params: path.value, body }))
     start(null)
-    done(`Booked: ${metres(Math.abs(booked.length_mm))} ${shownKind(body.kind)}.`, booked.undo)
+    done(`Recorded: ${metres(Math.abs(booked.length_mm))} ${shownKind(body.kind)}.`, booked.undo)
   })
 
 const readScale = (lay: boolean) =>
@@ -127,8 +127,8 @@ const bookWeight = () =>
     const body = { ...(await onTheScale()), book: true, sure: !!weighed.value.doubt }
     const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
     start(null)
-    if (undo) done('The ledger now says what the scale said.', undo)
-    else notice.say('The ledger says the same already.')
+    if (undo) done('Stock corrected to the scale.', undo)
+    else notice.say('Stock already agrees with the scale.')
   })
 
 const setAside = () =>
@@ -138,14 +138,14 @@ const setAside = () =>
     const body = { name: texts.value.name ?? '', length_mm: amount }
     const { undo } = await data(api.POST('/api/lots/{id}/set-aside', { params: path.value, body }))
     start(null)
-    done(`“${body.name}” lies on the rack as an offcut.`, undo)
+    done(`“${body.name}” added as an offcut.`, undo)
   })
 
 const reverse = (line: LedgerLine) =>
   attempt(async () => {
     const params = { path: { id: line.id } }
     const { undo } = await data(api.POST('/api/ledger/{id}/reverse', { params }))
-    done('Reversed: the line stays, and another takes it back.', undo)
+    done('Reversed. Both lines stay in the history.', undo)
   })
 
 const putAway = () =>
@@ -154,7 +154,7 @@ const putAway = () =>
     const body = { revision, archived: !archived }
     const { undo } = await data(api.POST('/api/lots/{id}/archive', { params: { path: { id } }, body }))
     opened.value = null
-    done(`“${name}” was ${archived ? 'put back on the rack' : 'taken off the rack'}.`, undo)
+    done(`“${name}” was ${archived ? 'restored' : 'archived'}.`, undo)
   })
 
 function edit() {
@@ -165,7 +165,7 @@ function edit() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" name="A lot and its ledger" :width="760">
+  <PaperDialog v-model="open" name="Lot and history" :width="760">
     <div ref="panel" class="panel" tabindex="-1" data-test="lot-panel">
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <template v-else-if="lot">
@@ -185,12 +185,12 @@ function edit() {
           </template>
         </p>
         <div class="acts">
-          <v-btn data-test="do-book" @click="start('book')">Book a change</v-btn>
+          <v-btn data-test="do-book" @click="start('book')">Record a change</v-btn>
           <v-btn data-test="do-weigh" @click="start('weigh')">Weigh it</v-btn>
           <v-btn data-test="do-aside" @click="start('aside')">Set an offcut aside</v-btn>
           <v-btn data-test="change-lot" @click="edit">Change</v-btn>
           <v-btn data-test="put-away" @click="putAway">
-            {{ lot.archived ? 'Put back' : 'Take off the rack' }}
+            {{ lot.archived ? 'Restore' : 'Archive' }}
           </v-btn>
         </div>
         <form v-if="doing === 'book'" class="doing" novalidate @submit.prevent="book">
@@ -207,23 +207,21 @@ function edit() {
             />
             <PaperField v-model="texts.note" name="note" label="What for" maxlength="200" />
           </div>
-          <v-btn type="submit" variant="flat" color="primary" data-test="book-movement">Book</v-btn>
+          <v-btn type="submit" variant="flat" color="primary" data-test="book-movement">Record</v-btn>
           <v-btn @click="start(null)">Cancel</v-btn>
         </form>
         <form v-else-if="doing === 'weigh'" class="doing" novalidate @submit.prevent="bookWeight">
           <p class="quiet">
-            Lay it on the scale with its spool{{
+            Put it on the scale with its spool{{
               lot.record.tare_g ? ` (empty: ${grams(lot.record.tare_g)})` : ''
-            }}, or type what the scale shows.
-            <template v-if="simulated"
-              >The scale here is the simulated one that ships with the program.</template
-            >
+            }}, or type the weight.
+            <template v-if="simulated">This is the simulated scale that comes with the program.</template>
           </p>
           <div class="fields">
             <PaperField
               v-model="texts.weight"
               name="typed"
-              label="Weight, spool and all"
+              label="Weight with the spool"
               placeholder="182.31 g"
               autofocus
               data-test="weight"
@@ -235,13 +233,13 @@ function edit() {
               v-model="texts.tare"
               name="tare_g"
               label="The empty spool, g"
-              hint="0 if the wire lies there without it; it is noted on the lot"
+              hint="0 if the wire is weighed without it. Saved with the lot."
               figures
               data-test="weigh-tare"
               @update:model-value="typedOn"
             />
             <v-btn data-test="read-scale" @click="readScale(simulated)">
-              {{ simulated ? 'Lay it on and read' : 'Read the scale' }}
+              {{ simulated ? 'Put it on and read' : 'Read the scale' }}
             </v-btn>
           </div>
           <p v-if="weighed" data-test="weighed">{{ weighed.sentence }}</p>
@@ -253,7 +251,7 @@ function edit() {
             :disabled="!texts.weight"
             data-test="book-weight"
           >
-            {{ weighed?.doubt ? 'It is so: correct the ledger' : 'Correct the ledger' }}
+            {{ weighed?.doubt ? 'It is right: correct the stock' : 'Correct the stock' }}
           </v-btn>
           <v-btn @click="start(null)">Cancel</v-btn>
         </form>

@@ -18,7 +18,7 @@ const faults = ref<Fault[]>([])
 
 const tables = [
   { file: 'lots.csv', title: 'Lots' },
-  { file: 'ledger.csv', title: 'Ledger' },
+  { file: 'ledger.csv', title: 'History' },
   { file: 'keepings.csv', title: 'How wires are kept' },
   { file: 'scrap.csv', title: 'Scrap' },
 ]
@@ -57,9 +57,9 @@ async function bringIn() {
     const { undo, rows_n, already_n } = await send(false)
     open.value = false
     await refresh()
-    const left = already_n ? ` ${already_n} lots were on the rack already and are left alone.` : ''
-    if (undo) notice.did(`Brought in ${rows_n - already_n} records from ${name.value}.${left}`, undo, refresh)
-    else notice.say('All of this is on the rack already; nothing was changed.')
+    const left = already_n ? ` ${already_n} lots were here already and are left as they are.` : ''
+    if (undo) notice.did(`Imported ${rows_n - already_n} records from ${name.value}.${left}`, undo, refresh)
+    else notice.say('All of this is in stock already. Nothing was changed.')
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -67,9 +67,9 @@ async function bringIn() {
 </script>
 
 <template>
-  <PaperMenu says="Files" test="rack-files">
+  <PaperMenu says="Import or export" test="rack-files">
     <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
-      Bring in a table or JSON
+      Import a table or JSON
     </button>
     <button
       v-for="{ file, title } in tables"
@@ -90,7 +90,7 @@ async function bringIn() {
     class="visually-hidden"
     type="file"
     accept=".csv,.json,text/csv,application/json"
-    aria-label="Table or JSON file to bring in"
+    aria-label="Table or JSON file to import"
     tabindex="-1"
     data-test="rack-file"
     @change="look"
@@ -105,13 +105,13 @@ async function bringIn() {
       </ul>
       <template v-if="seen">
         <p v-if="seen.wrong_n" class="stop">
-          {{ seen.wrong_n }} of {{ seen.rows_n }} cannot be brought in. Mend the file; until then nothing of
-          it comes in.
+          {{ seen.wrong_n }} of {{ seen.rows_n }} cannot be imported. Fix the file first; nothing is imported
+          until then.
         </p>
         <p v-else>
           {{ seen.rows_n }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
-          written yet.{{
-            seen.already_n ? ` ${seen.already_n} are on the rack already and are left alone.` : ''
+          saved yet.{{
+            seen.already_n ? ` ${seen.already_n} are in stock already and are left as they are.` : ''
           }}
         </p>
         <table class="ledger">
@@ -140,7 +140,7 @@ async function bringIn() {
           data-test="bring-in"
           @click="bringIn"
         >
-          Bring it in
+          Import
         </v-btn>
         <v-btn @click="open = false">Cancel</v-btn>
       </div>

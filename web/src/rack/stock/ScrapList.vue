@@ -58,7 +58,7 @@ const book = () =>
     const { undo } = await data(api.POST('/api/scrap', { body }))
     adding.value = false
     await refresh()
-    notice.did(out.value ? 'Taken off the pile.' : 'Put on its pile.', undo, refresh)
+    notice.did(out.value ? 'Taken from the scrap.' : 'Added to the scrap.', undo, refresh)
   })
 </script>
 
@@ -66,7 +66,8 @@ const book = () =>
   <section data-test="scrap">
     <h2>Scrap</h2>
     <p v-if="!grouped.length" class="quiet">
-      No scrap yet. Keep metals apart, and solder apart from clean: clean wire melts into balls at the bench.
+      No scrap yet. Keep metals apart, and soldered apart from clean: clean scrap melts into balls at the
+      bench.
     </p>
     <table v-else class="ledger">
       <tbody v-one-stop="'tr'">
@@ -88,19 +89,19 @@ const book = () =>
       </tbody>
       <tfoot>
         <tr>
-          <td class="quiet" colspan="2">reckoned at, an estimate</td>
+          <td class="quiet" colspan="2">estimated at</td>
           <td class="right num">{{ money(heap?.value) }}</td>
         </tr>
       </tfoot>
     </table>
     <div class="no-print">
-      <v-btn class="ml-n4" data-test="add-scrap" @click="start()">Put scrap on a pile</v-btn>
+      <v-btn class="ml-n4" data-test="add-scrap" @click="start()">Add scrap</v-btn>
       <v-btn data-test="prices" @click="pricing = true">Metal prices</v-btn>
     </div>
     <PricesDialog v-model="pricing" @kept="refresh" />
     <PaperDialog
       v-model="adding"
-      :title="out ? 'Take from a pile' : 'Put scrap on a pile'"
+      :title="out ? 'Take scrap out' : 'Add scrap'"
       name="Scrap"
       :width="440"
       does="Book"
@@ -111,7 +112,7 @@ const book = () =>
       <PaperChoice v-model="cleanliness" label="How clean" :choices="words?.cleanlinesses ?? []" />
       <PaperField v-model="typed" name="mass_g" label="Weight, g" figures autofocus data-test="scrap-mass" />
       <PaperField v-model="note" name="note" label="Note" maxlength="200" />
-      <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not put in</label>
+      <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not added</label>
     </PaperDialog>
   </section>
 </template>

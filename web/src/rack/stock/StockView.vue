@@ -86,7 +86,7 @@ function choose(next: Wire['metal']) {
     <section class="lots" aria-label="Lots">
       <div class="bar no-print">
         <v-btn variant="flat" color="primary" data-test="receive" @click="receiving = 'new'">
-          Receive wire
+          Add wire
         </v-btn>
         <PaperField
           v-if="!empty"
@@ -127,7 +127,7 @@ function choose(next: Wire['metal']) {
           </option>
         </select>
         <label class="holds">
-          that give a piece of
+          that make a piece of
           <input
             v-model.lazy="holds"
             class="word"
@@ -139,20 +139,21 @@ function choose(next: Wire['metal']) {
         </label>
         <span class="grow" />
         <label class="option">
-          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up
+          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up or
+          archived
         </label>
       </div>
       <p v-for="fault in holdsFaults" :key="fault.sentence" class="stop" role="alert" data-test="holds-fault">
         {{ fault.sentence }}
       </p>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-      <p v-else-if="!rack" class="quiet" role="status">Fetching the rack…</p>
+      <p v-else-if="!rack" class="quiet" role="status">Loading stock…</p>
       <p v-else-if="!groups.length" class="empty" :class="{ 'serif teach': empty }" data-test="no-lots">
-        <template v-if="find || metal || kind || holdsMm">Nothing on the rack is like that.</template>
-        <template v-else-if="usedUp">No lot is used up or put away.</template>
+        <template v-if="find || metal || kind || holdsMm">No wire matches.</template>
+        <template v-else-if="usedUp">No lot is used up or archived.</template>
         <template v-else>
-          Nothing is on the rack yet. Receive a spool: paste the shop's line, or say what it is; from then on
-          the rack knows what is left of it.
+          No wire yet. Add a spool: paste the shop’s listing, or enter what it is. From then on you see what
+          is left of it.
         </template>
       </p>
       <div v-else v-one-stop="'.lot'" data-test="lots">
@@ -161,7 +162,7 @@ function choose(next: Wire['metal']) {
             <h2>{{ group.shown }}</h2>
             <span class="quiet">{{ metres(group.left) }}</span>
             <span v-if="(missing.get(group.shown) ?? 0) > 0" class="watch low" data-test="low">
-              low: {{ metres(missing.get(group.shown) ?? 0) }} missing
+              low: {{ metres(missing.get(group.shown) ?? 0) }} short
             </span>
             <button
               type="button"
@@ -188,7 +189,7 @@ function choose(next: Wire['metal']) {
           <span class="quiet"
             >{{ page * most + 1 }} to {{ page * most + rack.lots.length }} of {{ rack.total }}</span
           >
-          <v-btn :disabled="(page + 1) * most >= rack.total" @click="page += 1">On</v-btn>
+          <v-btn :disabled="(page + 1) * most >= rack.total" @click="page += 1">Next</v-btn>
         </nav>
       </div>
     </section>

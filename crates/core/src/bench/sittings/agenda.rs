@@ -112,8 +112,7 @@ impl Hold {
         if usize::try_from(step_n).is_ok_and(|n| (1..=steps_n).contains(&n)) {
             return Ok(());
         }
-        let said =
-            "There is no such step to hold: its batch or order is not open any more, or has fewer steps.";
+        let said = "There is no such step to pin. Its batch or order is closed, or has fewer steps.";
         Err(Fault::new("of", said))
     }
 }
@@ -405,7 +404,7 @@ impl Laid {
         let late = planned.late.iter().map(|late| {
             let (of, name, due) = &self.wanted[late.job];
             let due = due.map_or(String::new(), |day| format!(", due {}", day.strftime("%-d %B")));
-            Unmet { of: *of, sentence: format!("{name}{due}, is done {} too late.", span(late.by_min)) }
+            Unmet { of: *of, sentence: format!("{name}{due}: {} late.", span(late.by_min)) }
         });
         let unplaced = planned.unplaced.iter().map(|one| {
             let (of, name, _) = &self.wanted[one.job];
@@ -455,12 +454,12 @@ fn span(min: f64) -> String {
 
 fn why(placed: &Placed, due: Option<Date>) -> String {
     match (placed.because, due) {
-        (Because::Pinned, _) => "Held there by hand.".to_owned(),
-        (Because::SameTools, _) => "Its tools are laid out already.".to_owned(),
-        (Because::WasReadyThen, _) => "What comes before it is only ready then.".to_owned(),
-        (Because::Due, Some(day)) => format!("Due {}, which presses most.", day.strftime("%-d %B")),
-        (Because::Due, None) => "Its due day presses most.".to_owned(),
-        (Because::GoesOn, _) => "It goes on with what was begun.".to_owned(),
-        (Because::Time, _) => "There is time for it.".to_owned(),
+        (Because::Pinned, _) => "Pinned by you.".to_owned(),
+        (Because::SameTools, _) => "The tools are already out.".to_owned(),
+        (Because::WasReadyThen, _) => "The step before it is ready only then.".to_owned(),
+        (Because::Due, Some(day)) => format!("Due {}: most urgent.", day.strftime("%-d %B")),
+        (Because::Due, None) => "Most urgent.".to_owned(),
+        (Because::GoesOn, _) => "Continues the same batch.".to_owned(),
+        (Because::Time, _) => "Fills free time.".to_owned(),
     }
 }

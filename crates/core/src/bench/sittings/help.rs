@@ -31,19 +31,16 @@ impl Sittings {
         for more_min in [30.0, 60.0, 120.0] {
             let sittings = lengthened(&self.sittings, more_min);
             let longer = Self { sittings, most_min: self.most_min + more_min, ..self.clone() };
-            ways.push((format!("Sit {more_min:.0} minutes longer each time"), longer));
+            ways.push((format!("Work {more_min:.0} minutes longer each session"), longer));
         }
-        ways.push(("Add a second sitting of an hour after each".to_owned(), self.twice()));
+        ways.push(("Add a second session of an hour after each one".to_owned(), self.twice()));
         let mut softer = self.clone();
         for work in softer.jobs.iter_mut().flat_map(|job| &mut job.works) {
             work.effort_each_min *= 0.6;
         }
-        ways.push((
-            "Take softer or thinner wire, so that the hand feels three fifths of it".to_owned(),
-            softer,
-        ));
+        ways.push(("Use softer or thinner wire, about two fifths easier on the hands".to_owned(), softer));
         for (share, said) in [(0.75, "three quarters"), (0.5, "half")] {
-            ways.push((format!("Make {said} as many of what is late"), self.fewer(share)));
+            ways.push((format!("Make {said} as many of the late pieces"), self.fewer(share)));
         }
         let mut help = vec![];
         for (sentence, plan) in ways {
@@ -51,8 +48,8 @@ impl Sittings {
             let helps = cheaper((cost.0, cost.1, 0, 0.0), (now.0, now.1 - 1.0, 0, 0.0));
             if helps {
                 let in_time = cost.0 == 0 && cost.1 <= 0.0;
-                let then = if in_time { "everything is done in time" } else { "more of it is" };
-                help.push(Help { sentence: format!("{sentence}: then {then}."), in_time });
+                let then = if in_time { "everything is done on time" } else { "more is done on time" };
+                help.push(Help { sentence: format!("{sentence}: {then}."), in_time });
             }
         }
         Ok(help)

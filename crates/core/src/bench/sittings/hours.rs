@@ -120,17 +120,19 @@ impl Hours {
         let limits = [self.most_min, self.most_effort_min, self.rest_every_min, self.rest_min];
         check_limits(&mut faults, limits);
         if self.weekly.len() > MOST_TIMES {
-            let said = format!("{} times a week are more than {MOST_TIMES}.", self.weekly.len());
+            let said =
+                format!("{} sessions a week are too many. Enter at most {MOST_TIMES}.", self.weekly.len());
             faults.add(Fault::new("weekly", said));
         }
         for (i, one) in self.weekly.iter().enumerate().take(MOST_TIMES) {
             if one.to <= one.from {
-                let said = format!("{}: it ends before it begins. Say when it ends the same day.", one.day);
+                let said =
+                    format!("{}: it ends before it starts. Enter an end time on the same day.", one.day);
                 faults.add(Fault::new(format!("weekly[{i}].to"), said));
             }
             let into = |other: &BenchTime| one.day == other.day && one.from < other.to && other.from < one.to;
             if self.weekly[..i].iter().any(into) {
-                let said = format!("{}: two times at the bench run into each other.", one.day);
+                let said = format!("{}: two sessions overlap.", one.day);
                 faults.add(Fault::new(format!("weekly[{i}].from"), said));
             }
         }

@@ -300,7 +300,7 @@ impl Sittings {
             let mut before = f64::NEG_INFINITY;
             for (i, one) in stretches.iter().enumerate() {
                 if !sound(one) || one.from_min < before {
-                    let said = "It must end after it begins, and begin after the one before it ends.";
+                    let said = "A session must end after it starts, and start after the one before it ends.";
                     faults.add(Fault::new(format!("{field}[{i}]"), said));
                 }
                 before = one.to_min;
@@ -308,19 +308,20 @@ impl Sittings {
         }
         for (i, job) in self.jobs.iter().enumerate() {
             if job.due_min.is_some_and(|due| !due.is_finite()) {
-                faults.add(Fault::new(format!("jobs[{i}].due_min"), "Its due day must be a moment in time."));
+                faults
+                    .add(Fault::new(format!("jobs[{i}].due_min"), "Enter a date and time for the due date."));
             }
             for (j, work) in job.works.iter().enumerate() {
                 let all = [work.setting_up_min, work.each_min, work.effort_each_min, work.unattended_min];
                 if all.iter().any(|value| !value.is_finite() || *value < 0.0) {
-                    let said = "Its minutes must be none or more.";
+                    let said = "Minutes cannot be negative.";
                     faults.add(Fault::new(format!("jobs[{i}].works[{j}]"), said));
                 }
             }
         }
         for (i, pin) in self.pins.iter().enumerate() {
             if self.jobs.get(pin.job).is_none_or(|job| pin.work >= job.works.len()) {
-                faults.add(Fault::new(format!("pins[{i}]"), "There is no such work to hold."));
+                faults.add(Fault::new(format!("pins[{i}]"), "There is no such work to pin."));
             }
         }
         faults.into_result()
@@ -330,10 +331,10 @@ impl Sittings {
 /// Checks the limits of a sitting: minutes of hand work, effort, time between rests, rest.
 fn check_limits(faults: &mut Faults, [most_min, effort_min, every_min, rest_min]: [f64; 4]) {
     const MINUTES: Span =
-        Span { noun: "minutes of hand work in a sitting", unit: " min", least: 1.0, most: 1440.0 };
+        Span { noun: "minutes of handwork in a session", unit: " min", least: 1.0, most: 1440.0 };
     const REST: Span = Span { noun: "rest", unit: " min", least: 0.0, most: 240.0 };
     const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 1440.0 };
-    const EFFORT: Span = Span { noun: "effort of a sitting", unit: " min", least: 1.0, most: 100_000.0 };
+    const EFFORT: Span = Span { noun: "effort of a session", unit: " min", least: 1.0, most: 100_000.0 };
     faults.keep(MINUTES.check("most_min", most_min));
     faults.keep(EFFORT.check("most_effort_min", effort_min));
     faults.keep(EVERY.check("rest_every_min", every_min));

@@ -285,17 +285,15 @@ impl Sittings {
             let Some(work) = self.jobs[job].works.get(here.work) else { continue };
             let named = &work.named;
             let sentence = if self.sittings.is_empty() {
-                "No sitting is planned: say when you sit at the bench.".to_owned()
+                "No bench hours yet: enter when you work at the bench.".to_owned()
             } else if work.effort_each_min > self.most_effort_min {
-                format!(
-                    "One “{named}” is more for the hand than a sitting allows: take softer or thinner wire."
-                )
+                format!("One “{named}” is too much for the hands in one session: use softer or thinner wire.")
             } else if work.setting_up_min + work.each_min
                 > longest.min(self.most_min).min(self.rest_every_min)
             {
-                format!("One “{named}” takes longer than a sitting, or than the time between rests.")
+                format!("One “{named}” takes longer than a session, or than the time between rests.")
             } else {
-                format!("There is no time left for “{named}” and what follows: add a sitting, or make fewer.")
+                format!("No time left for “{named}” and the steps after it: add hours, or make fewer.")
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
             let n = after.fold(here.left_n, u32::saturating_add);

@@ -31,15 +31,16 @@ impl Does for Anchor {
                 AnchorBy::Hole => {
                     format!("Put {tail} of the end through the hole in the rod and bend it over.")
                 }
-                AnchorBy::Slot => format!("Lay {tail} of the end into the slot of the rod and bend it over."),
+                AnchorBy::Slot => format!("Put {tail} of the end into the slot in the rod and bend it over."),
                 AnchorBy::Vise => {
-                    format!("Clamp {tail} of the end and the rod together in the jaws of a vise.")
+                    format!("Clamp {tail} of the end together with the rod in the vise.")
                 }
             },
-            Winding::PinVise => format!("Catch {tail} of the end in the pin vise together with the rod."),
+            Winding::PinVise => format!("Grip {tail} of the end in the pin vise together with the rod."),
             Winding::SlowDrill => {
                 format!(
-                    "Catch {tail} of the end in the chuck together with the rod, and keep both hands behind the guide."
+                    "Grip {tail} of the end in the chuck together with the rod. Keep both hands behind the \
+                     guide."
                 )
             }
         };

@@ -61,26 +61,25 @@ impl Does for Anneal {
         piece.soften();
         let (from, to) = figures.anneals_c;
         let mut hints = vec![
-            "What is bent after it springs back less, and it holds less until it is hardened.".to_owned(),
+            "Bends made after this spring back less. The piece is weaker until it is hardened again."
+                .to_owned(),
         ];
         if figures.balls == Balls::Never || figures.joins == [Joining::SolderGently] {
-            hints.push(
-                "Its skin runs into the core where it gets too hot: as little heat as will do.".to_owned(),
-            );
+            hints.push("Too much heat ruins its outer layer: use as little as you can.".to_owned());
         }
         if figures.hot_short {
-            hints.push("It breaks if you move or strike it while it is hot.".to_owned());
+            hints.push("Don't move or strike it while it is hot: it breaks.".to_owned());
         }
         Ok(Done {
             what: "piece".to_owned(),
             text: format!(
-                "Heat it evenly until {} (about {from} to {to} °C), and hold it there {} s. Then {}.",
+                "Heat it evenly until {} (about {from} to {to} °C). Hold it there {} s. Then {}.",
                 annealing.cue, annealing.soak_s, annealing.cooling
             ),
             hints,
             caution: Some(
-                "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near. Never heat plated, \
-                 coated or galvanised wire. Follow the torch maker and local rules.",
+                "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. Never \
+                 heat plated, coated or galvanised wire. Follow the torch maker and local rules.",
             ),
             // A coil's wire is annealed as one bundle, rings and findings piece by piece.
             takes: Takes {

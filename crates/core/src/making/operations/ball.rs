@@ -21,8 +21,8 @@ pub struct Ball {
 /// Why a metal must not be melted at the bench, in a sentence.
 pub(crate) fn never_melted(metal: Metal) -> String {
     let why = match metal.figures().skin_share {
-        Some(_) => "its skin runs into the core",
-        None => "in air it turns brittle",
+        Some(_) => "its outer layer would melt into the core",
+        None => "it turns brittle in air",
     };
     format!("{} must not be melted: {why}.", capital(metal.shown()))
 }
@@ -60,16 +60,19 @@ impl Does for Ball {
                 ..Numbers::default()
             },
             text: format!(
-                "Hold the left end upright in the flame until it draws up to a ball of {}; that takes {} of the wire. \
-                 Then {}.",
+                "Hold the wire upright, its left end in the flame, until it draws up to a ball of {}. That uses {} of \
+                 wire. Then {}.",
                 caliper(self.ball_mm, unit),
                 on_ruler(self.length_mm, unit),
                 figures.cooling
             ),
-            hints: vec!["The flame leaves the stem soft near the ball: pull it stiff afterwards.".to_owned()],
+            hints: vec![
+                "The flame leaves the stem soft near the ball. Pull it through smooth jaws afterwards."
+                    .to_owned(),
+            ],
             caution: Some(
-                "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near. Do not heat plated \
-                 or filled wire. Follow the torch maker and local rules.",
+                "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. Never \
+                 heat plated or filled wire. Follow the torch maker and local rules.",
             ),
             takes: Takes::minutes(4.0, 0.7),
             ..Done::default()

@@ -2,7 +2,7 @@
 
 use crate::making::place::{Bent, Chooser};
 use crate::making::run::{From, Turn};
-use crate::making::telling::{held, hinted, over, place, slipped, the, which_way};
+use crate::making::telling::{CLOSES_DEG, held, hinted, place, slipped, springs, the, until, which_way};
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::shape::path::Curve;
 use crate::shape::{Course, Segment};
@@ -106,9 +106,6 @@ pub struct Bend {
     pub hint: &'static str,
 }
 
-/// Bends beyond this angle close by themselves and are rolled until they do, degrees.
-const CLOSES_DEG: f64 = 240.0;
-
 impl Bend {
     fn text(&self, numbers: &Numbers, bent: &Bent, bench: &Bench) -> String {
         let unit = bench.unit();
@@ -117,32 +114,26 @@ impl Bend {
             None => the(self.what),
         };
         let (at, way, with) = (place(numbers, unit), which_way(numbers), held(bent, unit));
+        let (way, until) = (if way.is_empty() { way } else { format!(" {way}") }, until(numbers));
         let both = match (numbers.doubled, numbers.from) {
-            (true, Some(From::Parted)) => " Then the other's, at the same place of the jaw.",
-            (true, _) => " Do both wires alike.",
+            (true, Some(From::Parted)) => " Then the other one, at the same place on the jaw.",
+            (true, _) => " Bend both wires the same way.",
             _ => "",
         };
+        let fold_in_middle = numbers.from == Some(From::Fold) || self.middle();
         let told = match self.operation {
-            Operation::Fold if numbers.from == Some(From::Fold) || self.middle() => format!(
-                "Fold it back on itself at {} and press the two wires together.",
-                place(numbers, unit)
-            ),
-            Operation::Fold => {
-                format!("Fold {the} back, {at}, {way}, and press the two wires together.")
+            Operation::Fold if fold_in_middle => {
+                format!("{at}: fold it back on itself and press the two wires together.")
             }
-            _ if self.set_back => format!(
-                "Set the loop back {with}, {way}, where it meets the stem, until it stands centred: {}.",
-                over(numbers)
-            ),
-            Operation::Lift => format!("Lift {the} upright to make the bail, and close it on the coil."),
-            Operation::Loop if numbers.angle_left_deg.is_some_and(|deg| deg > CLOSES_DEG) => {
-                format!("Roll {the} {at} {with}, {way}, until it closes: {}.", over(numbers))
+            Operation::Fold => format!("{at}: fold {the} back{way} and press the two wires together."),
+            _ if self.set_back => {
+                format!("Where the loop meets the stem, bend it back{way} {with} until it sits centred.")
             }
-            Operation::Loop => format!("Roll {the} {at} {with}, {way}: {}.", over(numbers)),
-            Operation::Kick => format!("Turn {the} aside {at} {with}, {way}: {}.", over(numbers)),
-            _ => format!("Bend {the} {at} {with}, {way}: {}.", over(numbers)),
+            Operation::Lift => format!("Lift {the} upright to make the bail. Close it against the coil."),
+            Operation::Loop => format!("{at}: roll {the}{way} {with} {until}."),
+            _ => format!("{at}: bend {the}{way} {with} {until}."),
         };
-        told.replace(", ,", ",").replace(" , ", ", ").replace(",:", ":").replace(", :", ":") + both
+        told + both
     }
 
     /// Whether it is the fold in the middle of doubled wire.
@@ -210,10 +201,11 @@ impl Does for Bend {
             let off = bent.place.diameter_mm.is_some_and(|own| (own - mm).abs() > 0.03);
             hints.extend(off.then(|| {
                 let gives = bent.place.gives_mm.map_or(String::new(), |mm| caliper(mm, bench.unit()));
-                format!("{} would be just right; this one gives {gives} inside.", caliper(mm, bench.unit()))
+                format!("{} would be exact. This tool leaves {gives} inside.", caliper(mm, bench.unit()))
             }));
         }
         hints.extend(bent.place.slip_mm.map(|slip| slipped(slip, bench.unit())));
+        hints.extend(springs(&numbers).map(str::to_owned));
         // A loop is rolled until its end meets what it closes on.
         piece.shut |= self.operation == Operation::Loop && left > CLOSES_DEG;
         let turns = left / 360.0;

@@ -40,11 +40,11 @@ impl Does for Close {
         is_cut(piece)?;
         shut(piece, self.ring_mm)?;
         let text = if self.ring_mm.is_some() {
-            "Shut each ring sideways: swing the ends past each other, push them together a little, and let them come \
-             back face to face. Never pull them apart."
+            "Close each ring sideways. Swing the ends past each other, push them together a little, and let \
+             them spring back face to face. Never pull them apart."
                 .to_owned()
         } else {
-            format!("Press {} closed: past closed, then let it come back.", the(self.what))
+            format!("Press {} closed: go past closed, then let it spring back.", the(self.what))
         };
         Ok(Done {
             what: self.what.to_owned(),

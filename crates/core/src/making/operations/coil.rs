@@ -35,7 +35,7 @@ impl Does for Coil {
         let (c, shape) = (profile.centroid_mm(), self.formed.shape);
         let inside = shape.course.tightest_mm().unwrap_or(0.0);
         let Some(made) = bending.wound_radius(inside / 2.0 + c) else {
-            return Err("this wire springs straight from so wide a rod. Take a softer temper.".to_owned());
+            return Err("this wire springs straight off such a wide rod. Use a softer temper.".to_owned());
         };
         let (from, to) = self.formed.here(piece);
         let used = bench.share(piece.outer_between(from, to), outer_strain(profile, made));
@@ -56,7 +56,7 @@ impl Does for Coil {
             Course::Cone { small_mm, large_mm, turns, .. } => {
                 let cone = Cone { small_mm, large_mm, turns }.wound_for(&bending);
                 let Some(cone) = cone else {
-                    return Err("its wide end springs straight. Take a softer temper.".to_owned());
+                    return Err("its wide end springs straight. Use a softer temper.".to_owned());
                 };
                 numbers.tool_to_mm = Some(cone.large_mm);
                 let taper = bench.workshop.gear.taper;
@@ -64,7 +64,8 @@ impl Does for Coil {
                 numbers.jaw_mm = place(cone.small_mm);
                 if taper.is_some() && (place(cone.small_mm).is_none() || place(cone.large_mm).is_none()) {
                     misfit = Some(format!(
-                        "Your taper is not {} to {} across anywhere. Take another, or other mouths.",
+                        "Your taper has no place that is {} to {} across. Use another taper, or change the \
+                         mouths.",
                         caliper(cone.small_mm, unit),
                         caliper(cone.large_mm, unit)
                     ));
@@ -75,8 +76,8 @@ impl Does for Coil {
                     format!("{}{}", caliper(mm, unit), from_end.unwrap_or_default())
                 };
                 format!(
-                    "Wind {} on the taper, from where it is {} across to where it is {}, each turn against the last. Let \
-                     it spring open: {} left, mouths of {} and {}.",
+                    "Wind {} on the taper, from where it is {} across to where it is {}. Keep each turn \
+                     against the last. Let it spring open: {} left, mouths {} and {}.",
                     turned(cone.turns),
                     mark(cone.small_mm),
                     mark(cone.large_mm),
@@ -89,8 +90,8 @@ impl Does for Coil {
                 let more = self.more_n * wound / left;
                 numbers.turns_more_n = Some(more);
                 format!(
-                    "Wind {} in all {}, close together: {} for the {}, and {} that will be lifted. Let it spring open: {} left, \
-                     {} inside.",
+                    "Wind {} in all {}, close together: {} for the {}, and {} to lift later. Let it spring \
+                     open: {} left, {} inside.",
                     turned(wound + more),
                     held(&bent, unit),
                     turned(wound),
@@ -118,7 +119,8 @@ impl Does for Coil {
             hints,
             misfit,
             caution: Some(
-                "The wire's end swings: glasses, and a thumb on the tail. With a drill, no gloves near the rod.",
+                "The end of the wire whips round: wear glasses and keep a thumb on the tail. With a drill, \
+                 no gloves near the rod.",
             ),
             takes: Takes::minutes(1.0, 0.5 + 0.1 * wound).effort(bench.effort(spent)),
             ..Done::default()

@@ -6,7 +6,7 @@ use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::school::FlatTo;
-use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown};
+use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown, thickness};
 
 /// A piece is measured off from the spool's flush end and cut.
 #[derive(Debug, Clone)]
@@ -51,11 +51,13 @@ impl Does for Cut {
         piece.take_off(piece.length_mm - self.length_mm - self.sliver_mm, true);
         let (flat, far) = match self.flat_to {
             FlatTo::Piece => (
-                "Flat of the cutter to the piece: both its faces are flush, and the spool's new end is pinched.",
+                "Flat side of the cutter towards the piece: both its ends are flush, and the end left on \
+                 the spool is pinched.",
                 End::Flush,
             ),
             FlatTo::Spool => (
-                "Flat of the cutter to the spool: it stays flush for the next, and this piece's right end is pinched.",
+                "Flat side of the cutter towards the spool: the spool stays flush for the next piece, and \
+                 this piece's right end is pinched.",
                 End::Pinched,
             ),
         };
@@ -64,19 +66,19 @@ impl Does for Cut {
         let template = match n {
             _ if self.formed_mm.is_some() => String::new(),
             1 => String::new(),
-            2 => " Cut both; the first is the template.".to_owned(),
-            n => format!(" Cut all {n}; the first is the template."),
+            2 => " Cut both, using the first as the template.".to_owned(),
+            n => format!(" Cut all {n}, using the first as the template."),
         };
         let unit = bench.unit();
         let gear = &bench.workshop.gear;
         let saw = gear.sawn(bench.wire);
         let misfit = gear.too_thick(bench.wire).map(|most| {
-            format!("Thicker than your cutter takes as hard as it is ({}): saw it.", caliper(most, unit))
+            format!("Thicker than your cutter can take ({} at this hardness): saw it.", thickness(most, unit))
         });
         let on_ruler_mm = self.length_mm - self.formed_mm.unwrap_or(0.0) + self.surplus_mm;
         let ruler = on_ruler(on_ruler_mm, unit);
         let from = match self.formed_mm {
-            Some(_) => "from where the bend ends, along the straight wire",
+            Some(_) => "from the end of the bend, along the straight wire",
             None => "from the flush end",
         };
         let at_the_bend = self.formed_mm.is_some() && on_ruler_mm < ruler_step_mm(unit) * 2.0;
@@ -84,14 +86,14 @@ impl Does for Cut {
             // What is wound off the spool is clipped, not measured.
             (None, FlatTo::Piece) if at_the_bend => "Clip the wire where the last turn ends.".to_owned(),
             (Some(saw), _) if at_the_bend => format!("Where the last turn ends, {saw}."),
-            (Some(saw), _) => format!("Mark {ruler} {from}. There {saw}."),
+            (Some(saw), _) => format!("Mark {ruler} {from}. Then {saw} there."),
             (None, FlatTo::Piece) => format!("Cut {ruler} {from}."),
             // This end is pinched: it is trimmed to the mark.
-            (None, FlatTo::Spool) => format!("Mark {ruler} {from}, and cut just past the mark."),
+            (None, FlatTo::Spool) => format!("Mark {ruler} {from}. Cut just past the mark."),
         };
         let trials = (self.allowance_mm != 0.0).then(|| {
             format!(
-                "Trials have shown that it takes {} {} than its parts add up to.",
+                "Your trials showed it needs {} {} than calculated.",
                 caliper(self.allowance_mm.abs(), unit),
                 if self.allowance_mm > 0.0 { "more" } else { "less" }
             )
@@ -99,22 +101,28 @@ impl Does for Cut {
         let longer = self
             .surplus_at
             .filter(|_| self.surplus_mm > 0.05 && self.allowance_mm == 0.0 && !at_the_bend)
-            .map(|at| format!("The {at} comes out {} longer than drawn.", caliper(self.surplus_mm, unit)));
+            .map(|at| {
+                format!(
+                    "Rounded to the ruler: the {at} comes out {} longer than drawn.",
+                    caliper(self.surplus_mm, unit)
+                )
+            });
         let short = (self.formed_mm.is_none() && self.length_mm < LEAST_HELD_MM).then(|| {
             format!(
-                "Shorter than fingers hold ({}): grip it in smooth pliers, or roll its first end on the spool and cut last.",
+                "Shorter than {}: too short to hold. Grip it in smooth pliers, or roll the first end on the \
+                 spool and cut last.",
                 caliper(LEAST_HELD_MM, unit)
             )
         });
         let saved = self.formed_mm.filter(|_| self.length_mm < LEAST_HELD_MM).map(|_| {
             let (one, all) = (caliper(LEAST_HELD_MM, unit), long_told(f64::from(n) * LEAST_HELD_MM, unit));
-            format!("Rolled on the spool it needs no tail to hold it by: {one} saved on each, {all} in all.")
+            format!("Rolled on the spool, no extra is needed to hold it: saves {one} each, {all} in all.")
         });
         let marked = self.mark.as_ref().map(|mark| mark.told(unit)).filter(|told| !told.is_empty());
         let marked = marked.map_or(String::new(), |told| format!(" {told}"));
         let all = f64::from(n) * self.each_mm;
         let template = if n > 1 {
-            format!("{template} All take {} off the spool.", long_told(all, unit))
+            format!("{template} Together they use {} of wire.", long_told(all, unit))
         } else {
             template
         };

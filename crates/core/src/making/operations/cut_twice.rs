@@ -43,14 +43,12 @@ impl Does for CutTwice {
                 ..Numbers::default()
             },
             text: format!(
-                "Snip one turn off, the flat of the cutter to the ring; turn the cutter round and trim the coil's pinched \
-                 end flush, a sliver of {}; and again, {} times.",
+                "Snip off one turn, flat side of the cutter to the ring. Turn the cutter round and trim {} \
+                 off the coil to make it flush. Repeat {} times.",
                 caliper(self.sliver_mm, bench.unit()),
                 self.rings_n
             ),
-            hints: vec![
-                "Grip deep in the jaw. Two flat faces, slightly mismatched where they meet.".to_owned(),
-            ],
+            hints: vec!["Grip deep in the jaw. Both faces are flat, but don't quite match.".to_owned()],
             misfit: too_thick(bench),
             caution: Some(self.caution),
             takes: Takes::minutes(1.0, 0.12),

@@ -3,7 +3,7 @@
 use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
-use crate::words::length::{caliper, on_ruler};
+use crate::words::length::{on_ruler, thickness};
 
 /// A stretch is hammered thinner on the block: an end that is to be a paddle, or a bend that is to be stiff.
 #[derive(Debug, Clone)]
@@ -40,20 +40,22 @@ impl Does for Flatten {
         let Some(((from, to), _, grown)) = self.stretches.first().copied() else {
             return Err("there is nothing to hammer.".to_owned());
         };
-        let thin = caliper(self.thickness_mm, unit);
+        let thin = thickness(self.thickness_mm, unit);
         let text = if self.operation == Operation::Flatten {
             let far = self.rolled == Some(true);
             *(if far { &mut piece.far } else { &mut piece.near }) = End::Hammered;
-            let marked = if self.rolled.is_some() { "Set off every mark first. " } else { "" };
+            let marked = if self.rolled.is_some() { "Make all marks first. " } else { "" };
             format!(
-                "{marked}Hammer the first {} from the {} end flat on the block to {thin} thick, turning it over: it grows to {}.",
+                "{marked}Hammer the first {} from the {} end flat, to {thin} thick. Turn it over as you go. \
+                 It grows to {}.",
                 on_ruler(to - from, unit),
                 if far { "right" } else { "left" },
                 on_ruler(grown, unit)
             )
         } else {
             format!(
-                "Hammer {} on the block to {thin}, both sides alike; it opens, so press it back to the drawing afterwards.",
+                "Hammer {} to {thin} on the block, the same on both sides. It opens a little: press it back \
+                 to the drawing.",
                 crate::making::telling::the(self.what)
             )
         };
@@ -76,7 +78,7 @@ impl Does for Flatten {
                 ..Numbers::default()
             },
             text,
-            caution: Some("Safety glasses; fingers clear of the block."),
+            caution: Some("Wear safety glasses. Keep fingers clear of the block."),
             takes: Takes::minutes(0.5, 0.7).effort(bench.effort(0.0)),
             ..Done::default()
         })

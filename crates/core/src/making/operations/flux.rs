@@ -15,21 +15,22 @@ impl Does for Flux {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Fuse, Joining::Solder, Joining::SolderGently]) {
-            return Err(format!("{metal} is neither fused nor soldered at the bench. Leave the flux out."));
+            return Err(format!("{metal} is neither fused nor soldered at the bench. Leave out the flux."));
         }
         bench.wire.surface.bears_heat()?;
         if !piece.shut {
             return Err(
-                "its faces do not meet yet. Shut it first: flux between open faces burns off.".to_owned()
+                "the ends don't meet yet. Close it first: flux burns off between open ends.".to_owned()
             );
         }
         piece.fluxed = true;
         Ok(Done {
             what: "joint".to_owned(),
-            text: "Brush flux on the joint, thin and all round, and let it dry.".to_owned(),
-            hints: vec!["It keeps the air off while the metal is hot, and does nothing else.".to_owned()],
+            text: "Brush a thin coat of flux all round the joint. Let it dry.".to_owned(),
+            hints: vec!["Flux keeps air off the hot metal. It does nothing else.".to_owned()],
             caution: Some(
-                "Flux can hold fluorides: not on skin, not in the eyes, air moving. Follow its maker's sheet.",
+                "Flux may contain fluorides: keep it off skin and out of eyes, and work in fresh air. \
+                 Follow the maker's safety sheet.",
             ),
             takes: Takes::minutes(1.0, 0.15),
             ..Done::default()

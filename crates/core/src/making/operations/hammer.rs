@@ -3,7 +3,7 @@
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
 use crate::shape::hammered;
 use crate::tool::outline::Outline;
-use crate::words::length::caliper;
+use crate::words::length::{caliper, thickness};
 
 /// A ring is hammered flat on the block: it grows, and its wire is wide in its plane.
 #[derive(Debug, Clone, Copy)]
@@ -23,14 +23,14 @@ impl Does for HammerRing {
             return Err("there is no ring yet. Cut the coil first.".to_owned());
         };
         if !piece.shut {
-            return Err("the blows would push it open further. Shut it first.".to_owned());
+            return Err("the blows would open it further. Close it first.".to_owned());
         }
         let h = stretch.thickness_mm;
         if self.to_mm >= h {
             return Err(format!(
-                "wire {} thick cannot be hammered to {}. Make it thinner than it is.",
-                caliper(h, unit),
-                caliper(self.to_mm, unit)
+                "wire {} thick cannot be hammered to {}. Enter a smaller thickness.",
+                thickness(h, unit),
+                thickness(self.to_mm, unit)
             ));
         }
         let strain = (h / self.to_mm).ln();
@@ -39,7 +39,7 @@ impl Does for HammerRing {
         let outline = piece.outline.unwrap_or(Outline::Round { diameter: inside });
         // As thick as it is now, and as wide.
         let Some(grown) = hammered::grown_from(stretch.width_mm, h, outline, self.to_mm) else {
-            return Err("so thin, its wire widens until no opening is left. Hammer it less.".to_owned());
+            return Err("this thin, the wire spreads until no opening is left. Hammer it less.".to_owned());
         };
         piece.flatten((0.0, all), self.to_mm);
         let width = piece.stretches.first().map_or(stretch.width_mm, |s| s.width_mm);
@@ -56,14 +56,14 @@ impl Does for HammerRing {
                 ..Numbers::default()
             },
             text: format!(
-                "Hammer it on the polished block to {}, both sides alike, shut it again and true it flat: it grows to {} \
-                 inside, its wire {} wide.",
-                caliper(self.to_mm, unit),
+                "Hammer it to {} on the polished block, the same on both sides. Close it again and flatten \
+                 it. It grows to {} inside, with the wire {} wide.",
+                thickness(self.to_mm, unit),
                 caliper(inside, unit),
-                caliper(width, unit)
+                thickness(width, unit)
             ),
-            hints: vec!["A hard edge cuts thin wire: a domed face, and mirror-smooth.".to_owned()],
-            caution: Some("Safety glasses; fingers clear of the block."),
+            hints: vec!["A sharp hammer edge cuts thin wire: use a domed, mirror-smooth face.".to_owned()],
+            caution: Some("Wear safety glasses. Keep fingers clear of the block."),
             takes: Takes::minutes(0.5, 0.6).effort(bench.effort(stretch.strain)),
             ..Done::default()
         })

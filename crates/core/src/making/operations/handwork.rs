@@ -15,8 +15,8 @@ pub struct Handwork {
     pub hint: &'static str,
 }
 
-const BLOWS: &str = "Safety glasses; fingers clear of the block.";
-const DUST: &str = "Do not breathe the dust.";
+const BLOWS: &str = "Wear safety glasses. Keep fingers clear of the block.";
+const DUST: &str = "Don't breathe in the dust.";
 
 impl Does for Handwork {
     fn operation(&self) -> Operation {
@@ -31,29 +31,29 @@ impl Does for Handwork {
             }
             Operation::Press => (format!("Press {the} straight in smooth jaws."), None, (0.2, 0.3)),
             Operation::Level => (
-                format!("Level {the} on an abrasive on a flat plate, coarse, then fine."),
+                format!("Level {the} on abrasive paper on a flat plate: coarse, then fine."),
                 Some(DUST),
                 (0.5, 1.0),
             ),
             Operation::Texture => {
                 piece.harden(MALLETED);
                 let text = format!(
-                    "Texture the {}, once it is flat and shut: light blows, side by side.",
+                    "Texture the {} once it is flat and closed: light blows, side by side.",
                     self.what
                 );
                 (text, Some(BLOWS), (0.5, 0.8))
             }
             Operation::Bevel => (
-                format!("Bevel {the}: small blows or a file, slanting outward all round."),
+                format!("Bevel {the} with light blows or a file, slanting outward all round."),
                 Some(BLOWS),
                 (0.3, 0.8),
             ),
             Operation::True => (
-                format!("True {the}: tap it with a mallet on the flat block until it does not rock."),
+                format!("Flatten {the}: tap it with a mallet on the flat block until it doesn't rock."),
                 Some(BLOWS),
                 (0.2, 0.3),
             ),
-            other => return Err(format!("“{other}” is more than hand work.")),
+            other => return Err(format!("“{other}” cannot be done by hand.")),
         };
         Ok(Done {
             what: self.what.to_owned(),

@@ -4,33 +4,32 @@ use crate::making::workpiece::ClosedBy;
 use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
 use crate::wire::metal::{Joining, Metal};
 
-const CAUTION: &str = "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near; flux fumes. Never \
-                       heat plated, coated or galvanised wire. Follow the torch maker and local rules.";
+const CAUTION: &str = "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. \
+                       Flux gives off fumes. Never heat plated, coated or galvanised wire. Follow the torch \
+                       maker and local rules.";
 
 /// Both faces must meet before they are joined.
 fn meets(piece: &Workpiece) -> Result<(), String> {
     if piece.joined.is_some() {
         return Err("it is joined already.".to_owned());
     }
-    if piece.shut { Ok(()) } else { Err("its faces do not meet yet. Shut it first.".to_owned()) }
+    if piece.shut { Ok(()) } else { Err("the ends don't meet yet. Close it first.".to_owned()) }
 }
 
 /// What is to know of a piece that is joined in a flame.
 fn after_heat(piece: &Workpiece, metal: Metal) -> Vec<String> {
     let bare = (!piece.fluxed)
-        .then_some("No flux is on it: brush some on first, or air keeps the joint from flowing.");
-    let soft = "The heat leaves the whole of it soft; the barrel makes it hard again.";
-    let brittle = "It is brittle while it is hot: do not move it before it is cold.";
+        .then_some("No flux on it yet. Brush some on first, or air keeps the joint from flowing.");
+    let soft = "The heat leaves it soft all over. The tumbler hardens it again.";
+    let brittle = "It is brittle while hot: don't move it until it is cold.";
     let brittle = metal.figures().hot_short.then_some(brittle);
     bare.into_iter().chain([soft]).chain(brittle).map(str::to_owned).collect()
 }
 
 fn ways(metal: Metal) -> String {
     match metal.joining().as_str() {
-        "not at the bench" => {
-            "It is not joined at the bench: leave it shut, or take another metal.".to_owned()
-        }
-        ways => format!("It is joined so: {ways}."),
+        "not at the bench" => "Leave this metal closed but not joined, or choose another metal.".to_owned(),
+        ways => format!("Ways to join it: {ways}."),
     }
 }
 
@@ -57,8 +56,8 @@ impl Does for Fuse {
         let hints = after_heat(piece, metal);
         Ok(Done {
             what: "joint".to_owned(),
-            text: "Lay it on charcoal, which takes up the oxygen. Heat all of it evenly, then the joint; take the flame away \
-                   at the moment it shines like water."
+            text: "Put it on charcoal. Heat all of it evenly, then the joint. Take the flame away the \
+                   moment it shines like water."
                 .to_owned(),
             hints,
             caution: Some(CAUTION),
@@ -91,17 +90,20 @@ impl Does for Solder {
         let gently = metal.joins_by(&[Joining::SolderGently]);
         let mut hints = after_heat(piece, metal);
         if gently {
-            hints.push("As little heat as will do: its skin runs into the core.".to_owned());
+            hints.push(
+                "Use as little heat as you can: too much melts its outer layer into the core.".to_owned(),
+            );
         }
         Ok(Done {
             what: "joint".to_owned(),
-            text: "Lay it on charcoal, set a chip of solder under the joint, heat all of it evenly and draw the solder through with \
-                   the flame."
+            text: "Put it on charcoal with a chip of solder under the joint. Heat all of it evenly. Draw \
+                   the solder through with the flame."
                 .to_owned(),
             hints,
             caution: Some(
-                "Torch: fireproof surface, air moving, hair and sleeves back, an extinguisher near; flux fumes, no solder \
-                 with cadmium. Never heat plated, coated or galvanised wire. Follow the makers and local rules.",
+                "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. Flux \
+                 gives off fumes; use cadmium-free solder. Never heat plated, coated or galvanised wire. \
+                 Follow the makers and local rules.",
             ),
             takes: Takes::minutes(4.0, 0.85),
             ..Done::default()

@@ -66,8 +66,8 @@ impl Does for ShutRings {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
             text: format!(
-                "Shut {} sideways, until the faces meet and no light shows between them, and lay them on a pile of their own: \
-                 they are put on as they are.",
+                "Close {} sideways until the ends meet and no light shows through. Put them in a pile of \
+                 their own.",
                 counted(self.n, "ring")
             ),
             takes: Takes::minutes(0.3, share(0.25, self.n, self.of_n)).effort(bench.effort(0.0)),
@@ -87,8 +87,8 @@ impl Does for OpenRings {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), ..Numbers::default() },
             text: format!(
-                "Open {} sideways, ends past each other, to a gap of about {}, all alike: so wide that a wire \
-                 passes. Never pull the ends apart. A second pile.",
+                "Open {} sideways, ends past each other, to a gap of about {}: wide enough for the wire to \
+                 pass. Never pull the ends apart. Make a second pile.",
                 counted(self.n, "ring"),
                 caliper(gap_mm(bench.wire.size_mm), bench.unit())
             ),
@@ -106,24 +106,23 @@ impl Does for LinkRings {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         shut(piece, Some(self.ring_mm))?;
-        let at_the_end =
-            "Put it down at the end of a row, not within one. Count the rows when you take it up again.";
+        let at_the_end = "Stop at the end of a row, not in the middle. Count the rows before you go on.";
         let mut hints = vec![at_the_end.to_owned()];
         if self.others_too {
             hints.push(
-                "Some of its rings are of another wire or size: wind those by their own plan first."
+                "Some of its rings are of other wire or size: make those from their own plan first."
                     .to_owned(),
             );
         }
         let on_the_way = match self.shut_n {
             0 => String::new(),
-            n => format!(" Of the rest, shut {n} as you come to them."),
+            n => format!(" Close the other {n} as you come to them."),
         };
         Ok(Done {
             what: "rings".to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
             text: format!(
-                "Put the {} in, one after the other, as each is drawn; shut each before the next.{on_the_way}",
+                "Add the {} one at a time, as drawn. Close each before you add the next.{on_the_way}",
                 counted(self.n, "open ring")
             ),
             hints,

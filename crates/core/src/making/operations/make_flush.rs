@@ -24,8 +24,7 @@ impl Does for MakeFlush {
         piece.take_off(self.sliver_mm, false);
         piece.gone_mm = 0.0;
         piece.near = End::Flush;
-        let again =
-            if self.before_each && bench.pieces_n > 1 { " Do it again before each piece." } else { "" };
+        let again = if self.before_each && bench.pieces_n > 1 { " Do this before each piece." } else { "" };
         Ok(Done {
             what: "end".to_owned(),
             numbers: Numbers {
@@ -36,7 +35,7 @@ impl Does for MakeFlush {
             text: match bench.workshop.gear.sawn(bench.wire) {
                 Some(saw) => format!("At the spool's end, {saw}.{again}"),
                 None => {
-                    format!("Snip the spool's end flush, the flat of the cutter towards the spool.{again}")
+                    format!("Snip the spool's end flush, flat side of the cutter towards the spool.{again}")
                 }
             },
             caution: Some(CAUTION),

@@ -49,8 +49,8 @@ impl Does for MarkOut {
         let text = self.told(bench.unit());
         let template = match bench.pieces_n {
             1 => "",
-            2 => " Lay the second beside the first and mark across.",
-            _ => " Lay the others beside the first and mark across.",
+            2 => " For the second, lay it beside the first and mark across.",
+            _ => " For the others, lay each beside the first and mark across.",
         };
         let first = self.at.first().copied();
         #[expect(clippy::cast_precision_loss, reason = "a handful of marks")]
@@ -64,9 +64,7 @@ impl Does for MarkOut {
                 ..Numbers::default()
             },
             text: format!("{text}{template}"),
-            hints: vec![
-                "A fine permanent marker; what is left of it comes off with a drop of alcohol.".to_owned(),
-            ],
+            hints: vec!["Use a fine permanent marker. Alcohol takes off what is left.".to_owned()],
             takes: Takes::minutes(0.3, each_min),
             marks: self.at.clone(),
             ..Done::default()

@@ -22,14 +22,14 @@ impl Does for Part {
     }
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
-        let Some((from, to)) = self.span else { return Err("there is no fold to part it at.".to_owned()) };
+        let Some((from, to)) = self.span else { return Err("there is no fold to cut.".to_owned()) };
         piece.cut_out(from - piece.gone_mm, to - piece.gone_mm);
         Ok(Done {
             what: self.what.to_owned(),
             numbers: Numbers { from: Some(From::Fold), length_mm: Some(to - from), ..Numbers::default() },
             text: format!(
-                "Part them last, when tumbling and finishing are done: cut {} off both wires where they are straight \
-                 ({} of wire), the flat of the cutter to the pieces.",
+                "Cut them apart last, after tumbling and finishing. Cut {} off both wires where they are \
+                 straight ({} of wire), flat side of the cutter to the pieces.",
                 the(self.what),
                 caliper(to - from, bench.unit())
             ),

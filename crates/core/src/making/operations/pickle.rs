@@ -15,23 +15,24 @@ impl Does for Pickle {
         let metal = bench.wire.metal;
         if !metal.figures().pickles {
             let why = if metal.is_steel() {
-                "in a pot that has seen copper or silver, iron plates copper onto all that lies in it"
+                "in a pot that has held copper or silver, iron plates copper onto everything"
             } else {
                 "the acid eats it"
             };
-            return Err(format!("{metal} does not go into pickle: {why}. Leave the pickle out."));
+            return Err(format!("{metal} does not go into pickle: {why}. Leave out the pickle."));
         }
         if piece.hot {
-            return Err("it is still hot: acid spatters. Cool it first.".to_owned());
+            return Err("it is still hot, and acid spatters. Cool it first.".to_owned());
         }
         piece.fluxed = false;
         Ok(Done {
             what: "piece".to_owned(),
-            text: "Lay it in warm pickle until the flux is off; rinse and neutralise. It only takes off flux and scale."
+            text: "Leave it in warm pickle until the flux is off. Rinse and neutralise. Pickle only removes \
+                   flux and scale."
                 .to_owned(),
             caution: Some(
-                "Acid: add acid to water, lid on, brass or plastic tongs, gloves and glasses. Follow local rules for what \
-                 is left of it.",
+                "Acid: add acid to water, keep the lid on, use brass or plastic tongs, gloves and glasses. \
+                 Follow local rules for disposal.",
             ),
             takes: Takes { unattended_min: 10.0, ..Takes::minutes(2.0, 0.05) },
             ..Done::default()

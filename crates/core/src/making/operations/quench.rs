@@ -23,7 +23,7 @@ impl Does for Quench {
             text: format!("{}.", capital(cooling.shown())),
             hints: figures
                 .hot_short
-                .then(|| "It breaks if you move or strike it while it is hot.".to_owned())
+                .then(|| "Don't move or strike it while it is hot: it breaks.".to_owned())
                 .into_iter()
                 .collect(),
             caution: Some(if wet {

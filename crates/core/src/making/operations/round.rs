@@ -37,15 +37,16 @@ impl Does for Round {
         let (text, caution) = match self.by {
             Rounding::File => (
                 format!("Round and smooth {the}: file in one direction, then emery, coarse before fine."),
-                Some("Do not breathe the dust. Test the tip on your own skin only when it is smooth."),
+                Some("Don't breathe in the dust. Test the tip on your own skin only once it is smooth."),
             ),
             Rounding::CupBurr => (
-                format!("Round {the} in a cup burr that takes the wire, a few light turns, then emery."),
+                format!("Round {the} in a cup burr that fits the wire, a few light turns. Then emery."),
                 Some(
-                    "Glasses; do not breathe the dust. Test the tip on your own skin only when it is smooth.",
+                    "Wear glasses. Don't breathe in the dust. Test the tip on your own skin only once it is \
+                     smooth.",
                 ),
             ),
-            Rounding::Barrel => (format!("Leave {the} to the barrel, which rounds it."), None),
+            Rounding::Barrel => (format!("Leave {the} as cut: the tumbler rounds it."), None),
         };
         Ok(Done {
             what: self.what.to_owned(),

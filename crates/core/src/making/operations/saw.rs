@@ -40,23 +40,24 @@ impl Does for Saw {
         };
         if self.from == SawFrom::Inside && coil.inside_mm < THREADED_MM {
             return Err(format!(
-                "a blade does not move in a bore of {}; it wants {}. Saw from outside, on a pin.",
+                "a saw blade needs a bore of {1} and this one is {0}. Saw from outside, on a bench pin.",
                 caliper(coil.inside_mm, bench.unit()),
                 caliper(THREADED_MM, bench.unit())
             ));
         }
         let how = match self.from {
             SawFrom::Pin => {
-                "Lay the coil in the notch of the bench pin with a dowel in it, so that it does not rock, and saw along it from outside"
+                "Put the coil in the notch of the bench pin with a dowel inside, so it doesn't rock. Saw \
+                 along it from outside"
             }
             SawFrom::Inside => {
-                "Thread the blade through the coil, teeth out and toward the handle, begin at the top edge and saw along \
-                 it with the frame held still"
+                "Thread the blade through the coil, teeth out and towards the handle. Start at the top \
+                 edge. Hold the frame still and saw along the coil"
             }
-            SawFrom::Dowel => "Saw along the coil on the dowel, so that no ring rattles",
+            SawFrom::Dowel => "Saw along the coil on its dowel, so that no ring rattles",
         };
         let slant =
-            if self.slanted { ", at a slight slant, so that each kerf leads into the next ring" } else { "" };
+            if self.slanted { ", at a slight slant, so that each cut leads into the next ring" } else { "" };
         piece.length_mm = self.turn_mm - self.kerf_mm;
         piece.pieces_n = self.rings_n;
         piece.inside_mm = Some(coil.inside_mm);

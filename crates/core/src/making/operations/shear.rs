@@ -43,9 +43,10 @@ impl Does for Shear {
             what: "coil".to_owned(),
             numbers: Numbers { length_mm: Some(self.filed_mm), times_n: Some(bites_n), ..Numbers::default() },
             text: format!(
-                "Cut along the coil with the tips of sheet shears, {bite} a bite, {bites_n} times. File the burr off both faces."
+                "Cut along the coil with the tips of sheet shears, {bite} at a time, {bites_n} cuts. File \
+                 the burr off both faces."
             ),
-            hints: vec!["More turns a bite and the rings bend.".to_owned()],
+            hints: vec!["Taking more turns at a time bends the rings.".to_owned()],
             caution: Some(self.caution),
             takes: Takes::minutes(0.5, 0.12),
             lost: vec![(Lost::Dust, self.filed_mm * f64::from(self.rings_n))],

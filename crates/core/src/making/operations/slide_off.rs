@@ -45,9 +45,9 @@ impl Does for SlideOff<'_> {
         piece.take_off(self.tails_mm + self.ragged_mm, true);
         let unit = bench.unit();
         let slide = if self.stays {
-            "Clip the wire, let the coil spring open, and leave it on the dowel."
+            "Clip the wire. Let the coil spring open. Leave it on the dowel."
         } else {
-            "Clip the wire, let the coil spring open, and slide it off."
+            "Clip the wire. Let the coil spring open and slide it off."
         };
         Ok(Done {
             what: "coil".to_owned(),
@@ -58,7 +58,7 @@ impl Does for SlideOff<'_> {
                 ..Numbers::default()
             },
             text: format!(
-                "{slide} It has {} now, {} inside. Take the tails and the ragged ends off.",
+                "{slide} It now has {}, {} inside. Cut off the tails and uneven ends.",
                 turned(coil.turns_n),
                 caliper(coil.inside_mm, unit)
             ),

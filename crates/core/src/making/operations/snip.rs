@@ -4,7 +4,7 @@ use super::saw::cut_to;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
-use crate::words::length::caliper;
+use crate::words::length::thickness;
 
 /// One snip a ring.
 #[derive(Debug, Clone)]
@@ -36,7 +36,7 @@ impl Does for Snip {
         (piece.near, piece.far) = (end, end);
         cut_to(piece);
         let n = f64::from(self.rings_n);
-        let file = if filed { " File both faces of each flat." } else { "" };
+        let file = if filed { " File both faces flat." } else { "" };
         Ok(Done {
             what: "coil".to_owned(),
             numbers: Numbers {
@@ -45,7 +45,7 @@ impl Does for Snip {
                 ..Numbers::default()
             },
             text: format!("Snip along the coil, one turn at a time, {} times.{file}", self.rings_n),
-            hints: vec!["Pinched faces close for simple chain; they do not solder.".to_owned()],
+            hints: vec!["Pinched ends will do for simple chain. They cannot be soldered.".to_owned()],
             misfit: too_thick(bench),
             caution: Some(self.caution),
             takes: Takes::minutes(0.5, if filed { 0.2 } else { 0.04 }),
@@ -57,6 +57,6 @@ impl Does for Snip {
 
 /// What is wrong where the coil's wire is thicker than the cutter takes.
 pub(super) fn too_thick(bench: &Bench) -> Option<String> {
-    let most = caliper(bench.workshop.gear.too_thick(bench.wire)?, bench.unit());
-    Some(format!("Thicker than your cutter takes ({most} as hard as it is): saw it instead."))
+    let most = thickness(bench.workshop.gear.too_thick(bench.wire)?, bench.unit());
+    Some(format!("Thicker than your cutter can take ({most} at this hardness): saw it."))
 }

@@ -26,7 +26,7 @@ impl Does for Spiral {
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let (profile, unit) = (bench.wire.profile(), bench.unit());
         let (bent, spent) = self.formed.tool(Operation::Spiral, piece, bench);
-        let Some(bent) = bent else { return Err("there is nothing to lay in it.".to_owned()) };
+        let Some(bent) = bent else { return Err("there is no spiral to coil.".to_owned()) };
         let shape = self.formed.shape;
         let inside = shape.course.tightest_mm().unwrap_or(0.0);
         let radius = inside / 2.0 + profile.centroid_mm();
@@ -54,12 +54,12 @@ impl Does for Spiral {
             what: self.what.to_owned(),
             segments: self.formed.segments(),
             text: format!(
-                "Start the {} {} {}, {}{}, then lay {} flat in smooth jaws, each against the last.",
-                self.what,
+                "{}: start the {} {} {}{}. Coil {} flat in smooth jaws, each turn against the last.",
                 place(&numbers, unit),
-                held(&bent, unit),
+                self.what,
                 which_way(&numbers),
-                if inside > 0.0 { "" } else { ", and squeeze its middle shut" },
+                held(&bent, unit),
+                if inside > 0.0 { "" } else { ". Squeeze its middle shut" },
                 turned(left)
             ),
             numbers,

@@ -28,7 +28,7 @@ impl Does for Spread {
                 ..Numbers::default()
             },
             text: format!(
-                "Spread the coil with a key or rod of {key}, a little thicker than the wire, turn by turn."
+                "Spread the coil turn by turn with a key or rod of {key}, a little thicker than the wire."
             ),
             takes: Takes::minutes(0.3, bench.shared(0.5)),
             ..Done::default()

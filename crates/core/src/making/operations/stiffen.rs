@@ -32,7 +32,10 @@ impl Does for Stiffen {
             None => piece.harden(MALLETED),
         }
         let text = if self.hint.is_empty() {
-            format!("Tap {} with a mallet on the block, both sides alike, to stiffen it.", the(self.what))
+            format!(
+                "Tap {} with a mallet on the block, the same on both sides, to harden it.",
+                the(self.what)
+            )
         } else {
             format!("Stiffen {}.", the(self.what))
         };
@@ -40,7 +43,7 @@ impl Does for Stiffen {
             what: self.what.to_owned(),
             text,
             hints: hinted(self.hint),
-            caution: Some("Safety glasses; fingers clear of the block."),
+            caution: Some("Wear safety glasses. Keep fingers clear of the block."),
             takes: Takes::minutes(0.3, 0.3),
             ..Done::default()
         })

@@ -35,7 +35,7 @@ impl Straighten {
                 ..Numbers::default()
             },
             text: format!(
-                "Pull the {what} {} through smooth plastic jaws, holding it behind the bend: straight, and stiffer.",
+                "Pull the {what} {} through smooth plastic jaws. Hold it behind the bend.",
                 counted(self.pulls_n, "time")
             ),
             takes: Takes::minutes(0.2, 0.1 + 0.05 * f64::from(self.pulls_n)),
@@ -54,12 +54,12 @@ impl Does for Straighten {
             return Ok(self.pull(what, span, piece));
         }
         if piece.coil.is_some() || piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent) {
-            return Err("what is bent already would be pulled straight. Straighten before it.".to_owned());
+            return Err("it would pull out the bends already made. Straighten first.".to_owned());
         }
         let what = "wire".to_owned();
         if self.by == Straightening::Fingers {
             let text =
-                "Run the wire through your fingers or a cloth until it lies straight, still on the spool.";
+                "Run the wire through your fingers or a cloth until it is straight, still on the spool.";
             return Ok(Done {
                 what,
                 text: text.to_owned(),
@@ -73,7 +73,7 @@ impl Does for Straighten {
             numbers: Numbers { pulls_n: Some(self.pulls_n), ..Numbers::default() },
             text: if self.by == Straightening::AfterCutting && piece.far != End::Raw {
                 format!(
-                    "Pull each piece {} through smooth plastic jaws, its end held in pliers.",
+                    "Pull each piece {} through smooth plastic jaws. Hold its end in pliers.",
                     counted(self.pulls_n, "time")
                 )
             } else {
@@ -82,11 +82,8 @@ impl Does for Straighten {
                     counted(self.pulls_n, "time")
                 )
             },
-            hints: vec![
-                "Each pull stiffens it by about 0.02 of strain, which what is bent afterwards feels."
-                    .to_owned(),
-            ],
-            caution: Some("Hold the far end: a wire that slips out of the jaws whips. Safety glasses."),
+            hints: vec!["Each pull hardens the wire a little, and later bends spring back more.".to_owned()],
+            caution: Some("Hold the far end: a wire that slips out of the jaws whips. Wear safety glasses."),
             takes: Takes::minutes(0.5, bench.shared(0.1 + 0.05 * f64::from(self.pulls_n))),
             ..Done::default()
         })

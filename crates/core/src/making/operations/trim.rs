@@ -36,7 +36,7 @@ impl Trim {
         let unit = bench.unit();
         let how = match bench.workshop.gear.sawn(bench.wire) {
             Some(_) => "sawn square and filed flush",
-            None => "the flat of the cutter to the piece",
+            None => "flat side of the cutter to the piece",
         };
         match self.left {
             Left::Stretch(what, left_mm) => {
@@ -49,11 +49,11 @@ impl Trim {
                 format!("Trim the {what} to {left}, {how}.{match_it}")
             }
             Left::Marked(mm) => {
-                format!("Trim the {} flush at the mark, {how}: {} are left.", self.what, on_ruler(mm, unit))
+                format!("Trim the {} flush at the mark, {how}. {} stays.", self.what, on_ruler(mm, unit))
             }
             Left::NoTail => {
                 let off = on_ruler(self.off_mm, unit);
-                format!("Trim the {} off, about {off}, {how}.", self.what)
+                format!("Trim about {off} off the {}, {how}.", self.what)
             }
         }
     }
@@ -78,7 +78,7 @@ impl Does for Trim {
 
     fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.length_mm <= self.off_mm {
-            return Err("there is no more wire than would be trimmed off.".to_owned());
+            return Err("there is less wire than would be trimmed off.".to_owned());
         }
         piece.take_off(self.off_mm, self.far);
         *(if self.far { &mut piece.far } else { &mut piece.near }) = End::Flush;

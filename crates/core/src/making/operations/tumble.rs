@@ -27,7 +27,7 @@ impl Does for Tumble {
         let plain = |end| matches!(end, End::Raw | End::Flush | End::Pinched);
         let formed = piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent);
         if !formed && plain(piece.near) && plain(piece.far) {
-            return Err("straight wire comes out bent. Tumble what is formed.".to_owned());
+            return Err("straight wire comes out bent. Tumble it once it is formed.".to_owned());
         }
         let long = (self.hours / USUAL_H).min(2.0);
         for stretch in &mut piece.stretches {
@@ -35,18 +35,21 @@ impl Does for Tumble {
             stretch.outer_strain += long * TUMBLED;
         }
         let loads = bench.workshop.gear.loads(f64::from(bench.pieces_n) * bench.wire.mass_g(piece.length_mm));
-        let in_loads = if loads > 1.0 { format!(", in {loads:.0} loads") } else { String::new() };
+        let in_loads = if loads > 1.0 { format!(" in {loads:.0} loads") } else { String::new() };
         Ok(Done {
             what: "pieces".to_owned(),
             text: format!(
-                "Tumble {} h in steel shot with a drop of soap and water to cover{in_loads}; rinse, pick out, dry.",
+                "Tumble {} h{in_loads} in steel shot, water to cover and a drop of soap. Rinse, sort and dry.",
                 shown(self.hours, 2)
             ),
             hints: vec![
-                "It hardens the surface, shines and rounds tips at once. The barrel runs without you."
+                "Tumbling hardens the surface, shines and rounds tips in one go. It runs on its own."
                     .to_owned(),
             ],
-            caution: Some("The barrel is loud, and water and motors do not mix: follow its maker."),
+            caution: Some(
+                "The tumbler is loud. Keep water away from the motor, and follow the maker's \
+                           instructions.",
+            ),
             takes: Takes { unattended_min: self.hours * 60.0 * loads, ..Takes::minutes(6.0 * loads, 0.05) },
             ..Done::default()
         })

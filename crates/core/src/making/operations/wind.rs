@@ -38,7 +38,7 @@ impl Does for Wind<'_> {
         let bending = Bending::after(bench.wire, spent);
         let Some(coil) = Coil::wind_with(&bending, self.rod.outline()) else {
             return Err(
-                "on this rod the wire springs straight again. Take a smaller rod or softer wire.".to_owned()
+                "the wire springs straight off this rod. Use a smaller rod or softer wire.".to_owned()
             );
         };
         let made = coil.tightest_mm();
@@ -55,13 +55,13 @@ impl Does for Wind<'_> {
         let rod = self.rod.shown_in(unit);
         let how = match self.winding {
             Winding::Hand => "",
-            Winding::PinVise => " Turn the vise and let the wire run on.",
-            Winding::SlowDrill => " Use the lowest speed and a guide block of wood or leather.",
+            Winding::PinVise => " Turn the vise and let the wire feed on.",
+            Winding::SlowDrill => " Use the lowest speed, and a guide block of wood or leather.",
         };
         let (turns, wire) = (counted(self.turns_n, "turn"), pull(self.wire_mm, unit));
         let coils = match self.coils_n {
-            1 => format!("Wind {turns} on the {rod}: {wire} of wire."),
-            n => format!("Wind {n} coils of {turns} on the {rod}: {wire} of wire each."),
+            1 => format!("Wind {turns} on the {rod}. Uses {wire} of wire."),
+            n => format!("Wind {n} coils of {turns} on the {rod}. Uses {wire} of wire each."),
         };
         Ok(Done {
             what: "coil".to_owned(),
@@ -76,10 +76,9 @@ impl Does for Wind<'_> {
                 strain_used: Some(used),
                 ..Numbers::default()
             },
-            text: format!("{coils}{how} Lay each turn against the last, under even tension."),
+            text: format!("{coils}{how} Keep each turn against the last, with even tension."),
             hints: vec![
-                "Keep the tension until the end is clipped; a turn that lies loose gives a larger ring."
-                    .to_owned(),
+                "Keep the tension until the end is clipped. Loose turns make larger rings.".to_owned(),
             ],
             caution: Some(self.caution),
             takes: Takes::minutes(

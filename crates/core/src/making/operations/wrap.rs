@@ -48,7 +48,7 @@ impl Does for Wrap {
         let (count, rule) = self.counted;
         let text = if self.goes_on {
             format!(
-                "Go on wrapping, close together, until there are {} in all, counted as {rule}.",
+                "Keep wrapping, close together, until there are {} in all, counted as {rule}.",
                 shown(count, 2)
             )
         } else if (turns - count).abs() < 1e-9 {

@@ -32,9 +32,9 @@ pub static PATTERN: Pattern = Pattern {
             Mishap::new("The ball is pitted", "It was held in the flame too long, or the wire was dirty."),
             Mishap::new(
                 "The ball sits to one side",
-                "The wire was not upright: let it hang straight down as it draws up.",
+                "The wire was not upright. Let it hang straight down as it draws up.",
             ),
-            Mishap::new("The stem is limp", "The heat annealed it: pull it through smooth jaws a few times."),
+            Mishap::new("The stem is limp", "The heat annealed it. Pull it through smooth jaws a few times."),
         ],
     },
     form,
@@ -48,7 +48,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     if d.of("ball_mm") <= f.h() {
         let said = format!(
-            "A ball of {} is no thicker than its wire of {} and stops nothing. Make it thicker than the wire.",
+            "A ball of {} is no thicker than its wire of {} and stops nothing. Enter a larger ball.",
             both(d.of("ball_mm")),
             both(f.h())
         );
@@ -57,7 +57,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let most = LARGEST_BALL * f.h();
     if d.of("ball_mm") > most {
         let said = format!(
-            "A ball of {} falls off wire of {} before it is drawn up. Make it no larger than {}, or use thicker wire.",
+            "A ball of {} falls off wire of {} before it draws up. Enter at most {}, or use thicker wire.",
             both(d.of("ball_mm")),
             both(f.h()),
             both(most)

@@ -28,13 +28,14 @@ pub static PATTERN: Pattern = Pattern {
             "wound on",
             &["a rod", "the cord itself"],
             1.0,
-            "On the cord itself the wire springs open to its play.",
+            "Wound on the cord itself, the wire springs open to its play.",
         ),
         Parameter::turns(
             "turns_n",
             "turns",
             [16.0, 2.0, 100.0],
-            "Turns of the coil, the lifted one not counted; as many as make it three and a half bores high if left out.",
+            "Turns of the coil, without the lifted one. If left out, as many as make it three and a half \
+             bores high.",
         )
         .from(|request| {
             let bore = request.value("cord_mm") + request.value("fit_mm");
@@ -45,17 +46,20 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &["cord_mm"],
     free: Free { height: "turns_n", width: "cord_mm", blank: "turns_n" },
     page: Page {
-        purpose: "Closes the end of a cord: the cord is glued or pinched into the coil, the lifted turn takes the clasp. Two make a cord.",
-        wires: "0.6 to 0.8 mm; 1.0 mm is hard going. Soft to half-hard: the lifted turn must bend up without cracking.",
+        purpose: "Closes the end of a cord. The cord is glued or pinched into the coil, and the lifted turn \
+                  takes the clasp. Two make a cord.",
+        wires: "0.6 to 0.8 mm; 1.0 mm is heavy work. Soft to half-hard: the lifted turn must bend up \
+                without cracking.",
         faults: &[
             Mishap::new(
                 "The two caps differ in height",
-                "The turns were counted differently, or one is pressed looser: press both together and count on the same side.",
+                "The turns were counted differently, or one is pressed looser. Press both together and \
+                 count on the same side.",
             ),
-            Mishap::new("The bail leans", "Two turns were lifted by mistake: trim one, the cap is not lost."),
+            Mishap::new("The bail leans", "Two turns were lifted by mistake. Trim one; the cap is fine."),
             Mishap::new(
                 "The cord pulls out",
-                "The bore is too wide: wind on a thinner rod, springback included.",
+                "The bore is too wide. Wind on a thinner rod, springback included.",
             ),
         ],
     },

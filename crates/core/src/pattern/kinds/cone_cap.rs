@@ -37,17 +37,18 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &["small_mm", "large_mm"],
     free: Free { height: "turns_n", width: "large_mm", blank: "turns_n" },
     page: Page {
-        purpose: "Gathers several strands: their knot hides in the cone, one wire leaves the narrow mouth. Two make a strand.",
+        purpose: "Gathers several strands: their knot hides in the cone, and one wire leaves the narrow \
+                  mouth. Two make a strand.",
         wires: "0.8 to 1.3 mm. Soft: the turns must lie close on the taper.",
         faults: &[
-            Mishap::new("Turns spread", "Back them off a little and lay them again, each against the last."),
+            Mishap::new("Turns spread", "Unwind them a little and wind them again, each against the last."),
             Mishap::new(
                 "The mouths are ragged",
                 "They were not levelled: coarse, then fine abrasive, on a flat plate.",
             ),
             Mishap::new(
                 "The two differ",
-                "They were wound on different places of the taper: mark both mouths on it.",
+                "They were wound at different places on the taper. Mark both mouths on it.",
             ),
         ],
     },
@@ -59,7 +60,12 @@ const SLANT: f64 = 0.21;
 
 fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let (small, large, turns, h) = (d.of("small_mm"), d.of("large_mm"), d.of("turns_n"), f.h());
-    Former::under(small, large, &PATTERN.parameters[0], "the narrow mouth is no wider than the wide one.")?;
+    Former::under(
+        small,
+        large,
+        &PATTERN.parameters[0],
+        "the narrow mouth is wider than the wide one. Swap them.",
+    )?;
     // Along the slant each turn lies one wire from the last; what of it goes outward fixes the taper.
     let outward = (large - small) / (2.0 * turns * h);
     if outward >= 1.0 {
@@ -78,7 +84,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "cone",
         Course::Cone { small_mm: small, large_mm: large, turns, pitch_mm: -pitch_mm, roll_deg: 90.0 },
     );
-    f.step(Operation::Coil, "cone", &[cone]).hint = "Mark where it starts on the taper. Where turns spread, back them off a little and lay them again; tape gives a slippery taper grip.";
+    f.step(Operation::Coil, "cone", &[cone]).hint = "Mark where it starts on the taper. If turns spread, \
+                                                     unwind a little and wind them again. Tape gives a \
+                                                     slippery taper grip.";
     f.step(Operation::Press, "turns", &[]).hint = "Put it back on the taper for that.";
     f.step(Operation::Level, "both mouths", &[]);
     // The tail anchors the wire on the rod, and comes off when it is wound.

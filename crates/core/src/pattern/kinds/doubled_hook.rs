@@ -41,16 +41,17 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
         purpose: "Twice the wire and twice the strength, with a rounded nose and no cut end to catch.",
-        wires: "0.8 to 1.3 mm, a size thinner than a single hook. Soft to half-hard; the fold asks most of the wire.",
+        wires: "0.8 to 1.3 mm, a size thinner than a single hook. Soft to half-hard: the fold is hardest on \
+                the wire.",
         faults: &[
             Mishap::new(
                 "The two wires part",
-                "They were not pressed together before bending: fold, press, then bend both as one.",
+                "They were not pressed together before bending. Fold, press, then bend both as one.",
             ),
-            Mishap::new("The fold snaps", "The wire was too hard: fold softer wire."),
+            Mishap::new("The fold snaps", "The wire was too hard. Fold softer wire."),
             Mishap::new(
                 "The ring does not go in",
-                "The mouth is narrower than the ring's wire: open the bend or take a thinner ring.",
+                "The mouth is narrower than the ring's wire. Open the bend or use a thinner ring.",
             ),
         ],
     },
@@ -85,9 +86,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.pressed.extend((0..fold).map(|i| (i, last - i)));
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
     f.step(Operation::Loop, "both eyes", &[eye, last]).hint =
-        "Both at one mark of the jaw, so that they are alike.";
+        "Roll both at one mark on the jaw, so that they match.";
     f.step(Operation::Fold, "wire", &[fold]).hint =
-        "Press the two wires together along their length, and nip the gap at the fold shut.";
+        "Press the two wires together along their length, and pinch the gap at the fold shut.";
     if let Some(lift) = lift {
         f.step(Operation::Kick, "nose", &[lift, last - lift]);
         f.shows("lift_deg", Lies::Angle(lift));

@@ -27,22 +27,22 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the eye is hammered to; 0 leaves it round.",
         )
-        .or_none("eye left round"),
+        .or_none("eye not hammered"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
     sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "loop_mm", blank: "stem_mm" },
     page: Page {
-        purpose: "Carries beads and links them on: the eye at one end is made first, the other when the beads are on.",
+        purpose: "Carries beads and links them: one eye is made first, the other once the beads are on.",
         wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Half-hard keeps the stem straight; soft rolls more easily.",
         faults: &[
             Mishap::new(
                 "The eye leans over",
-                "It was not bent back: bend the neck back until the eye stands over the stem.",
+                "It was not bent back. Bend the neck back until the eye sits over the stem.",
             ),
             Mishap::new(
                 "The stem is too short for the last bead",
-                "The second loop needs its own wire: leave about its blank beyond the beads.",
+                "The second loop needs wire too: leave about its cut length beyond the beads.",
             ),
         ],
     },
@@ -54,7 +54,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.hammer(&[rolled], d.of("hammered_mm"), "hammered_mm")?;
     f.step(Operation::Loop, "loop", &[rolled]);
-    f.step(Operation::Bend, "neck", &[neck]).hint = "Bend back until the loop stands centred over the stem.";
+    f.step(Operation::Bend, "neck", &[neck]).hint = "Bend back until the loop sits centred over the stem.";
     if d.of("hammered_mm") > 0.0 {
         f.step(Operation::Hammer, "loop", &[]);
         f.step(Operation::Close, "loop", &[]);

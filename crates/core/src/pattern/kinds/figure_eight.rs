@@ -25,7 +25,7 @@ pub static PATTERN: Pattern = Pattern {
             "second_mm",
             "second loop",
             [3.0, 0.8, 30.0],
-            "Inside of the second loop; as the first if nothing is said.",
+            "Inside of the second loop; the same as the first if left out.",
         )
         .from(|request| request.value("loop_mm")),
         Parameter::mm(
@@ -41,7 +41,7 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &["loop_mm", "second_mm"],
     free: Free { height: "apart_mm", width: "loop_mm", blank: "loop_mm" },
     page: Page {
-        purpose: "Joins two things that turn freely against each other; the plainest of hand-made links.",
+        purpose: "Joins two things that turn freely against each other. The plainest handmade link.",
         wires: "0.8 to 1.3 mm. Half-hard holds its loops; soft wire is easier and can be hammered flat afterwards.",
         faults: &[
             Mishap::new(
@@ -49,8 +49,8 @@ pub static PATTERN: Pattern = Pattern {
                 "The jaw slipped, or the crossing mark was off the middle of the blank.",
             ),
             Mishap::new(
-                "The loops do not lie in one plane",
-                "The crossing twisted: straighten it in smooth jaws until the loops flow into each other.",
+                "The loops are not in one plane",
+                "The crossing twisted. Straighten it in smooth jaws until the loops run smoothly into each other.",
             ),
             Mishap::new("A gap stays", "The loop was not rolled until its end meets the crossing."),
         ],
@@ -69,7 +69,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Loop, "second loop", &[second]).hint = "Turn the wire end for end, not over.";
     f.step(Operation::Close, "loops", &[]);
     f.step(Operation::Press, "crossing", &[]).hint =
-        "Until the loops flow into each other and lie in one plane.";
+        "Until the loops run smoothly into each other, in one plane.";
     // Lean the crossing so that the two centres stand one above the other.
     let across = f.mean(first_mm) + f.mean(second_mm);
     f.stands = (crossing, -90.0 - across.atan2(touching + d.of("apart_mm")).to_degrees());

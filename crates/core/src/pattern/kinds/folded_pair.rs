@@ -39,28 +39,31 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "Two hooks that cannot help matching: one wire folded in half, both crowns bent together, both tips kicked and rounded side by side. The fold at the front stays until the tumbling is done, so a pair is never parted by accident; then the loops are rolled.",
+        purpose: "Two ear wires that cannot help matching: one wire folded in half, both crowns bent \
+                  together, both tips kicked and rounded side by side. The fold at the front stays until \
+                  the tumbling is done. Then it is cut and the loops are rolled.",
         wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "One is longer",
-                "The fold was not in the middle: fold at half the blank exactly, and trim the two tips even.",
+                "The fold was not in the middle. Fold at exactly half the blank, and trim the two tips even.",
             ),
             Mishap::new(
                 "The loops are not alike",
-                "They were rolled at different places of the jaw: mark it, and roll one straight after the other.",
+                "They were rolled at different places on the jaw. Mark it, and roll one straight after the \
+                 other.",
             ),
             Mishap::new(
                 "It works out of the ear",
-                "The tip has no kick, or the crown is too wide for the ear.",
+                "The tip is not bent out, or the crown is too wide for the ear.",
             ),
             Mishap::new(
                 "It opens under a heavy drop",
-                "The wire is too soft or thin: harden the crown, or take thicker wire.",
+                "The wire is too soft or thin. Harden the crown, or use thicker wire.",
             ),
             Mishap::new(
                 "It scratches",
-                "The tip is not rounded: cup burr or emery, one direction, then test it on your own ear.",
+                "The tip is not rounded. Use a cup burr or emery, one direction, then test it on your own ear.",
             ),
         ],
     },
@@ -92,7 +95,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     }
     f.step(Operation::Fold, "wire", &[fold]);
     f.step(Operation::Bend, "both necks", &[neck, last - neck]).hint =
-        "Both front legs together, near the fold: what lies beyond it becomes the loops.";
+        "Both front legs together, near the fold: what is beyond it becomes the loops.";
     f.step(Operation::Bend, "both crowns", &[crown, last - crown]);
     if d.of("tip_deg") > 0.0 {
         f.step(Operation::Kick, "both tips", &[kick, last - kick]).hint = "Trim the two tips even first.";

@@ -33,18 +33,18 @@ pub static PATTERN: Pattern = Pattern {
             "curl_mm",
             "tip curled to",
             [0.0, 0.6, 12.0],
-            "Inside of the curl the tip is rolled into, instead of kicking it out; 0 leaves it uncurled.",
+            "Inside of the curl the tip is rolled into, instead of bending it out; 0 leaves it uncurled.",
         )
         .or_none("tip not curled"),
         Parameter::deg(
             "tip_deg",
             "tip out",
             [30.0, 5.0, 80.0],
-            "How far the tip is kicked outward; 0 leaves it plain.",
+            "How far the tip is bent out; 0 leaves it plain.",
         )
         .from(|request| if request.value("curl_mm") > 0.0 { 0.0 } else { 30.0 })
         .or_none("tip left plain"),
-        Parameter::mm("tip_mm", "tip", [3.0, 1.0, 20.0], "Length of the kicked tip.").grows(),
+        Parameter::mm("tip_mm", "tip", [3.0, 1.0, 20.0], "Length of the bent tip.").grows(),
         Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
         Parameter::mm(
             "hammered_mm",
@@ -52,23 +52,25 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the bend is hammered to; 0 leaves it round.",
         )
-        .or_none("bend left round"),
+        .or_none("bend not hammered"),
         ENDS,
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
     sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
-        purpose: "The plainest clasp: a ring drops over the hook and is held by the pull. Its nose closes in a little; the tip is kicked out, or rolled into a small curl.",
-        wires: "1.0 to 1.6 mm (18 to 14 AWG): gauge rises with the size of the clasp. Soft wire forms and is hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        purpose: "The plainest clasp: a ring drops over the hook and the pull keeps it there. Its nose \
+                  closes in a little; the tip is bent out, or rolled into a small curl.",
+        wires: "1.0 to 1.6 mm (18 to 14 AWG), thicker for larger clasps. Soft wire is easy to form and is \
+                hardened afterwards; half-hard needs stronger hands and holds as it is.",
         faults: &[
             Mishap::new(
                 "It opens",
-                "Too soft, too thin or too wide: harden the bend on the block, or take thicker wire.",
+                "Too soft, too thin or too wide. Harden the bend on the block, or use thicker wire.",
             ),
             Mishap::new(
                 "The ring does not go in",
-                "The mouth is narrower than the ring's wire: open the bend or take a thinner ring.",
+                "The mouth is narrower than the ring's wire. Open the bend or use a thinner ring.",
             ),
             Mishap::new(
                 "It slips off when slack",
@@ -89,7 +91,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
     let (curl_mm, tip_deg) = (d.of("curl_mm"), d.of("tip_deg"));
     if curl_mm > 0.0 && tip_deg > 0.0 {
-        let said = "A tip is either curled or kicked outward. Make one of the two 0.";
+        let said = "A tip is either curled or bent out. Set one of the two to 0.";
         return Err(Fault::new("parameters.tip_deg", said));
     }
     if curl_mm > 0.0 {

@@ -38,30 +38,30 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the crown is hammered to; 0 leaves it round.",
         )
-        .or_none("crown left round"),
+        .or_none("crown not hammered"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
     sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "The everyday ear wire: a drop hangs in the plain loop, which is opened sideways like a door to take it.",
+        purpose: "The everyday ear wire. The drop hangs in the plain loop, which is opened sideways to take it.",
         wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "The pair does not match",
-                "The crown of one slipped along the jaw or rod: mark both blanks from the same template.",
+                "The crown of one slipped along the jaw or rod. Mark both blanks from the same template.",
             ),
             Mishap::new(
                 "It works out of the ear",
-                "The tip has no kick, or the crown is too wide for the ear.",
+                "The tip is not bent out, or the crown is too wide for the ear.",
             ),
             Mishap::new(
                 "It opens under a heavy drop",
-                "The wire is too soft or thin: harden the crown, or take thicker wire.",
+                "The wire is too soft or thin. Harden the crown, or use thicker wire.",
             ),
             Mishap::new(
                 "It scratches",
-                "The tip is not rounded: cup burr or emery, one direction, then test it on your own ear.",
+                "The tip is not rounded. Use a cup burr or emery, one direction, then test it on your own ear.",
             ),
         ],
     },

@@ -29,7 +29,7 @@ pub static PATTERN: Pattern = Pattern {
         purpose: "Links that keep their direction: the gap stays at the side and the pull at the ends.",
         wires: "0.8 to 1.3 mm. Half-hard where it stays unsoldered.",
         faults: &[
-            Mishap::new("It turns round in the chain", "The two axes are too alike."),
+            Mishap::new("It turns round in the chain", "The two axes are too similar."),
             Mishap::new(
                 "One end is rounder than the other",
                 "The oval rod was turned in the hand while winding.",
@@ -45,7 +45,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         short,
         long,
         &PATTERN.parameters[1],
-        "an oval's short way is no longer than its long way.",
+        "an oval's short way is longer than its long way. Swap them.",
     )?;
     let ring = f.lay("ring", Course::Oval { long_mm: long, short_mm: short });
     f.stands = (ring, 0.0);

@@ -27,13 +27,14 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "stem_mm", width: "stem_mm", blank: "stem_mm" },
     page: Page {
         purpose: "A flat head that stops a bead and shows: plain, textured or filed to a shape.",
-        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the paddle is hammered far, and the stem is stiffened afterwards by pulling it through smooth jaws.",
+        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the paddle is hammered \
+                far. The stem is hardened afterwards by pulling it through smooth jaws.",
         faults: &[
             Mishap::new(
                 "It cracks at the edge",
-                "It was hammered too far: use softer wire, or leave it thicker.",
+                "It was hammered too far. Use softer wire, or leave it thicker.",
             ),
-            Mishap::new("It leans", "The blows fell on one side: turn it over as often as you strike."),
+            Mishap::new("It leans", "The blows fell on one side. Turn it over after each few blows."),
         ],
     },
     form,

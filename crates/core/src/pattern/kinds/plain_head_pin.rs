@@ -26,15 +26,17 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "stem_mm", width: "fold_mm", blank: "stem_mm" },
     page: Page {
         purpose: "Stops a bead from below without torch or hammer: the end is folded back on itself and pressed.",
-        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the fold asks much of the wire; the stem is stiffened afterwards by pulling it through smooth jaws.",
+        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the fold is hard on \
+                the wire. The stem is hardened afterwards by pulling it through smooth jaws.",
         faults: &[
             Mishap::new(
                 "The bead slips over it",
-                "The fold is no wider than two wires: choose a bead with a smaller hole, or make a balled or paddle head.",
+                "The fold is no wider than two wires. Choose a bead with a smaller hole, or make a balled \
+                 or paddle head.",
             ),
             Mishap::new(
                 "It snaps at the fold",
-                "The wire was hard: fold softer wire, once, and press it together slowly.",
+                "The wire was hard. Fold softer wire, once, and press it together slowly.",
             ),
         ],
     },

@@ -30,26 +30,27 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the sides are hammered to; 0 leaves it round.",
         )
-        .or_none("sides left round"),
+        .or_none("sides not hammered"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
     sized_by: &[],
     free: Free { height: "side_mm", width: "bulge_deg", blank: "side_mm" },
     page: Page {
-        purpose: "A pointed oval worn as a hoop-like hook: the point sits above the lobe, the free end meets the loop below.",
+        purpose: "A pointed oval worn like a small hoop: the point sits above the lobe, and the free end \
+                  meets the loop below.",
         wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "One side bows more",
-                "The point is not in the middle of what is left beside the loop: halve that, not the blank.",
+                "The point is not in the middle of what is left beside the loop. Halve that, not the blank.",
             ),
             Mishap::new(
                 "The point cracks",
-                "It was bent over a sharp edge: use a rounded tip, and softer wire.",
+                "It was bent over a sharp edge. Use a rounded tip, and softer wire.",
             ),
             Mishap::new(
                 "The pair does not match",
-                "The crown of one slipped along the jaw or rod: mark both blanks from the same template.",
+                "The crown of one slipped along the jaw or rod. Mark both blanks from the same template.",
             ),
         ],
     },
@@ -62,7 +63,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     if inside <= 0.0 {
         let least = f.profile.centroid_mm() * bulge.to_radians();
         let said = format!(
-            "A side of {} cannot turn {} degrees. Make it longer than {}.",
+            "A side of {} cannot turn {} degrees. Enter more than {}.",
             both(d.of("side_mm")),
             shown(bulge, 0),
             both(least)
@@ -79,7 +80,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.hammer(&[front, back], d.of("hammered_mm"), "hammered_mm")?;
     f.step(Operation::Loop, "loop", &[rolled]);
     f.step(Operation::Bend, "sides", &[front, back]).hint =
-        "Curve both sides alike over a large round before the point is made.";
+        "Curve both sides alike over a large round before you make the point.";
     f.step(Operation::Bend, "point", &[point]);
     f.step(Operation::Round, "tip", &[]);
     f.step(Operation::Hammer, "sides", &[]);

@@ -28,10 +28,10 @@ pub static PATTERN: Pattern = Pattern {
         purpose: "One ring to match another, when a coil is not worth winding. Many rings are planned under Rings.",
         wires: "0.8 to 1.3 mm for most work. Soft if it will be fused or soldered; half-hard holds better unsoldered.",
         faults: &[
-            Mishap::new("The ends stand apart", "The bend relaxed: bend past closed, then return."),
+            Mishap::new("The ends stand apart", "The bend sprang back. Bend past closed, then return."),
             Mishap::new(
                 "A flat place beside the gap",
-                "The last stretch at each end was not bent: start and finish at the very end of the wire.",
+                "The last bit at each end was not bent. Start and finish at the very end of the wire.",
             ),
         ],
     },

@@ -23,9 +23,9 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::choice(
             "sides",
             "sides",
-            &["one side shut for good", "both sides open"],
+            &["one side closed for good", "both sides open"],
             1.0,
-            "Whether one side is shut on the piece it hangs from.",
+            "Whether one side is closed on the piece it hangs from.",
         ),
         Parameter::mm("body_mm", "body", [8.0, 0.5, 60.0], "Straight between the bends.").grows(),
         Parameter::deg("turn_deg", "turned", [200.0, 150.0, 230.0], "How far an open side turns."),
@@ -40,7 +40,7 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the bends are hammered to; 0 leaves it round.",
         )
-        .or_none("bends left round"),
+        .or_none("bends not hammered"),
         ENDS,
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
@@ -48,19 +48,21 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "body_mm", width: "bend_mm", blank: "body_mm" },
     page: Page {
         purpose: "Hooks into a ring at each end of a necklace; one side is usually closed for good.",
-        wires: "1.0 to 1.6 mm (18 to 14 AWG): gauge rises with the size of the clasp. Soft wire forms and is hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        wires: "1.0 to 1.6 mm (18 to 14 AWG), thicker for larger clasps. Soft wire is easy to form and is \
+                hardened afterwards; half-hard needs stronger hands and holds as it is.",
         faults: &[
             Mishap::new(
                 "It opens",
-                "Too soft, too thin or too wide: harden the bend on the block, or take thicker wire.",
+                "Too soft, too thin or too wide. Harden the bend on the block, or use thicker wire.",
             ),
             Mishap::new(
                 "The ring does not go in",
-                "The mouth is narrower than the ring's wire: open the bend or take a thinner ring.",
+                "The mouth is narrower than the ring's wire. Open the bend or use a thinner ring.",
             ),
             Mishap::new(
                 "One hook is larger",
-                "The quarter marks were off: mark at a quarter, half and three quarters of what is left between the curls.",
+                "The quarter marks were off. Mark at a quarter, half and three quarters of what is left \
+                 between the curls.",
             ),
         ],
     },
@@ -82,7 +84,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     let other = f.lay("second nose", Course::straight(d.of("nose_mm")));
     let last = flat_loop(f, "second curl", (curl_mm, flat), 0.0);
     f.openings.retain(|opening| opening.mouth.is_some());
-    let second = if shut { ("shut side", lower, None) } else { ("second hook", lower, Some((body, last))) };
+    let second = if shut { ("closed side", lower, None) } else { ("second hook", lower, Some((body, last))) };
     for (what, bend, mouth) in [("first hook", upper, Some((first, body))), second] {
         f.openings.push(Opening { what, inside_mm: bend_mm, mouth });
         f.bears.push(bend);
@@ -96,7 +98,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Bend, "first bend", &[upper]);
     let second = f.step(Operation::Bend, "second bend", &[lower]);
     if shut {
-        second.hint = "Hang it into its piece before it is shut: the curl comes to lie on the body.";
+        second.hint = "Hang it in its piece before you close it: the curl ends up against the body.";
     }
     f.step(Operation::Hammer, "bends", &[]);
     f.stands = (body, -60.0);

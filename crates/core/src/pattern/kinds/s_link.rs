@@ -30,13 +30,13 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the bends are hammered to; 0 leaves it round.",
         )
-        .or_none("bends left round"),
+        .or_none("bends not hammered"),
         Parameter::choice(
             "face",
             "face",
             &["face left plain", "face textured, edges bevelled"],
             1.0,
-            "What is done to its faces, once they are flat.",
+            "How its faces are finished, once they are flat.",
         ),
         ENDS,
     ],
@@ -49,7 +49,7 @@ pub static PATTERN: Pattern = Pattern {
         faults: &[
             Mishap::new(
                 "The S is lopsided",
-                "The middle mark was off: both bends start from the middle of what the curls leave.",
+                "The middle mark was off. Both bends start from the middle of what the curls leave.",
             ),
             Mishap::new("The curls point the wrong way", "They turn against the large bend beside them."),
         ],
@@ -71,7 +71,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.closures.push(Closure { what: "first curl", far_end: false, on: Some(upper) });
     f.closures.push(Closure { what: "second curl", far_end: true, on: Some(lower) });
     f.step(Operation::Loop, "both curls", &[first, last]).hint =
-        "Two-jaw loop pliers make curls and bends alike.";
+        "Two-jaw loop pliers make matching curls and bends.";
     f.step(Operation::Bend, "first bend", &[upper]);
     f.step(Operation::Bend, "second bend", &[lower]);
     f.step(Operation::Hammer, "bends", &[]);

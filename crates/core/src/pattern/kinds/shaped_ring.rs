@@ -34,15 +34,15 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "across_mm", width: "across_mm", blank: "across_mm" },
     page: Page {
         purpose: "Rings with a shape of their own, for frames and links that lie flat against each other.",
-        wires: "1.0 to 1.6 mm. Soft: the corners ask much of the wire.",
+        wires: "1.0 to 1.6 mm. Soft: the corners are hard on the wire.",
         faults: &[
             Mishap::new(
                 "The corners crack",
-                "Their radius is too small for this temper: use softer wire, or round them more.",
+                "Their radius is too small for this temper. Use softer wire, or round them more.",
             ),
             Mishap::new(
                 "The sides bow",
-                "They were bent between corners: press them straight in smooth jaws.",
+                "They were bent between corners. Press them straight in smooth jaws.",
             ),
         ],
     },

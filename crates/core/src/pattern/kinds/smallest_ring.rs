@@ -29,12 +29,12 @@ pub static PATTERN: Pattern = Pattern {
     free: Free { height: "turns_n", width: "turns_n", blank: "turns_n" },
     page: Page {
         purpose: "Tiny spacers and stops, and the bead at the end of a cord: as small as this wire can be wound.",
-        wires: "Any wire that stands the bend: soft. Wind it on a length of itself.",
+        wires: "Any wire that survives the bend: soft. Wind it on a length of itself.",
         faults: &[
-            Mishap::new("It cracks", "The wire is harder than soft, or was worked before: use soft wire."),
+            Mishap::new("It cracks", "The wire is harder than soft, or was worked before. Use soft wire."),
             Mishap::new(
                 "It will not come off",
-                "It was wound too tight on bent wire: wind on a straight, waxed length.",
+                "It was wound too tight on bent wire. Wind on a straight, waxed length.",
             ),
         ],
     },

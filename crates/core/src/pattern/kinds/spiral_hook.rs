@@ -32,7 +32,7 @@ pub static PATTERN: Pattern = Pattern {
             "space_mm",
             "ring space",
             [2.6, 0.6, 12.0],
-            "Inside of the space bent beside the spiral, which its ring hangs in; 0 leaves it out.",
+            "Inside of the space bent beside the spiral for its ring; 0 leaves it out.",
         )
         .or_none("no ring space")
         .grows(),
@@ -44,8 +44,14 @@ pub static PATTERN: Pattern = Pattern {
         )
         .grows(),
         Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend.").grows(),
-        Parameter::mm("catch_mm", "catch", [6.0, 1.0, 60.0], "Straight the ring sits in, from bend to lift.")
-            .grows(),
+        Parameter::mm(
+            "catch_mm",
+            "catch",
+            [6.0, 1.0, 60.0],
+            "Straight part where the ring sits, from bend \
+                                                              to lift.",
+        )
+        .grows(),
         Parameter::deg("lift_deg", "tip lifted", [35.0, 0.0, 80.0], "How far the tip is lifted away."),
         Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the lifted tip.").grows(),
         Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
@@ -54,12 +60,14 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
-        purpose: "A hook that is its own ornament: the cord or chain hangs from the spiral, the ring sits in the catch.",
-        wires: "1.0 to 1.6 mm (18 to 14 AWG): gauge rises with the size of the clasp. Soft wire forms and is hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        purpose: "A hook that is its own ornament: the cord or chain hangs from the spiral, and the ring \
+                  sits in the catch.",
+        wires: "1.0 to 1.6 mm (18 to 14 AWG), thicker for larger clasps. Soft wire is easy to form and is \
+                hardened afterwards; half-hard needs stronger hands and holds as it is.",
         faults: &[
             Mishap::new(
                 "The end is too short for the hook",
-                "The spiral is loose: each turn against the last, or it starves the rest.",
+                "The spiral is loose. Keep each turn against the last, or it uses up the rest of the wire.",
             ),
             Mishap::new(
                 "The ring slips out",
@@ -67,7 +75,7 @@ pub static PATTERN: Pattern = Pattern {
             ),
             Mishap::new(
                 "It opens",
-                "Too soft, too thin or too wide: harden the bend on the block, or take thicker wire.",
+                "Too soft, too thin or too wide. Harden the bend on the block, or use thicker wire.",
             ),
         ],
     },

@@ -33,12 +33,12 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "loop_mm", blank: "stem_mm" },
     page: Page {
-        purpose: "An open clover leaf that stops a bead from below and is an ornament itself.",
+        purpose: "An open clover leaf that stops a bead from below, and is an ornament too.",
         wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Half-hard keeps the stem straight; soft rolls more easily.",
         faults: &[
             Mishap::new(
                 "The three loops differ",
-                "They were rolled at different places on the jaw: mark it once.",
+                "They were rolled at different places on the jaw. Mark it once.",
             ),
             Mishap::new("It leans", "The last bend did not bring the stem under the third loop."),
         ],
@@ -75,7 +75,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.closures.push(Closure { what: "first loop", far_end: false, on: Some(crossing) });
     f.step(Operation::Loop, "first loop", &[first]);
     f.step(Operation::Loop, "counter-loop", &[crossing, second]).hint =
-        "The other way round: the two make an eight.";
+        "The other way round: the two make a figure eight.";
     f.step(Operation::Loop, "third loop", &[over, third]).hint =
         "In the waist of the eight, over its crossing.";
     f.step(Operation::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the third loop.";

@@ -41,30 +41,31 @@ pub static PATTERN: Pattern = Pattern {
             [0.0, 0.1, 5.0],
             "Thickness the crown is hammered to; 0 leaves it round.",
         )
-        .or_none("crown left round"),
+        .or_none("crown not hammered"),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
     sized_by: &[],
     free: Free { height: "drop_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "An ear wire whose loop cannot open: the drop is hung before the wraps are closed. The long front lets it swing below the lobe.",
+        purpose: "An ear wire whose loop cannot open: hang the drop before the wraps are closed. The long \
+                  front lets it swing below the lobe.",
         wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
         faults: &[
             Mishap::new(
                 "The pair does not match",
-                "The crown of one slipped along the jaw or rod: mark both blanks from the same template.",
+                "The crown of one slipped along the jaw or rod. Mark both blanks from the same template.",
             ),
             Mishap::new(
                 "It works out of the ear",
-                "The tip has no kick, or the crown is too wide for the ear.",
+                "The tip is not bent out, or the crown is too wide for the ear.",
             ),
             Mishap::new(
                 "It opens under a heavy drop",
-                "The wire is too soft or thin: harden the crown, or take thicker wire.",
+                "The wire is too soft or thin. Harden the crown, or use thicker wire.",
             ),
             Mishap::new(
                 "The wraps differ from the other's",
-                "They were counted differently: count both by the same rule, on the same side.",
+                "They were counted differently. Count both the same way, on the same side.",
             ),
         ],
     },
@@ -90,7 +91,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.tails_mm.1 = WRAP_TAIL_MM;
     f.step(Operation::Loop, "loop", &[neck, neck + 1]);
     f.step(Operation::Wrap, "wraps", &wraps).hint =
-        "Hang the drop in first, or open its own loop for it afterwards.";
+        "Hang the drop in first, or open the drop's own loop afterwards.";
     f.step(Operation::Bend, "crown", &[crown]);
     if d.of("tip_deg") > 0.0 {
         f.step(Operation::Kick, "tip", &[bend]);

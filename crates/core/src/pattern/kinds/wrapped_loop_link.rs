@@ -33,16 +33,17 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &["room_mm"],
     free: Free { height: "room_mm", width: "loop_mm", blank: "room_mm" },
     page: Page {
-        purpose: "Carries a bead between two loops that cannot open. The neighbours are hung in before the second wrap is closed.",
-        wires: "0.5 to 0.8 mm, whatever goes through the bead. Soft to half-hard: hard wire will not lie close in the wraps.",
+        purpose: "Carries a bead between two loops that cannot open. Hang in the neighbours before you \
+                  close the second wraps.",
+        wires: "0.5 to 0.8 mm, whatever goes through the bead. Soft to half-hard: hard wire won't wrap closely.",
         faults: &[
             Mishap::new(
                 "The bead rattles",
-                "The room is longer than the bead: measure the bead, not the hole.",
+                "The room is longer than the bead. Measure the bead, not the hole.",
             ),
             Mishap::new(
                 "The wraps spread",
-                "They were pulled along the stem: each turn against the last, then pressed together.",
+                "They were pulled along the stem. Keep each turn against the last, then press them together.",
             ),
             Mishap::new("A cut end scratches", "The tail was not trimmed flush and pressed in."),
         ],

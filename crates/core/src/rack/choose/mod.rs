@@ -193,7 +193,7 @@ const MOST_OF_A_METAL: usize = 3;
 pub const MOST_COMPARED: usize = 4;
 
 impl ChooseRequest {
-    const BEARS: Span = Span { noun: "load to bear", unit: " N", least: 0.0, most: 10_000.0 };
+    const BEARS: Span = Span { noun: "load to hold", unit: " N", least: 0.0, most: 10_000.0 };
 
     /// The load and the price; the piece is checked by working it out.
     fn check(&self) -> Result<(), Faults> {
@@ -276,10 +276,7 @@ impl ChooseRequest {
         let schools =
             candidates.first().map(|best| self.schools(&best.wire, &duty, workshop)).unwrap_or_default();
         let no_load = (!duty.bears()).then(|| {
-            format!(
-                "No load is given for {}: they do not open as a ring or a hook does, so none is weighed.",
-                duty.name
-            )
+            format!("No load is given for {}: they don't open the way a ring or a hook does.", duty.name)
         });
         Ok(Choosing { candidates, left_out, schools, weighed_n, no_load })
     }
@@ -296,8 +293,7 @@ impl ChooseRequest {
     ) -> Result<Vec<WireCandidate>, Faults> {
         self.check()?;
         if wires.is_empty() || wires.len() > MOST_COMPARED {
-            let said =
-                format!("{} wires cannot be set side by side; take 1 to {MOST_COMPARED}.", wires.len());
+            let said = format!("{} wires are too many to compare. Choose 1 to {MOST_COMPARED}.", wires.len());
             return Err(Fault::new("wires", said).limit(4.0).into());
         }
         let mut faults = Faults::none();

@@ -16,7 +16,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
-use crate::words::length::{LengthUnit, caliper, shown};
+use crate::words::length::{LengthUnit, shown, thickness};
 use crate::words::scale::of_wire;
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
@@ -74,20 +74,20 @@ impl ChooseRequest {
         let figures = metal.figures();
         let worn = self.worn(duty);
         if figures.nickel == Nickel::Contained && worn != Worn::Between {
-            return Some("It contains nickel: not against skin, not in an ear.".to_owned());
+            return Some("Contains nickel: not against skin, not in an ear.".to_owned());
         }
         if figures.rusts && worn != Worn::Between {
-            return Some("It rusts against skin.".to_owned());
+            return Some("Rusts against skin.".to_owned());
         }
         if self.joined == Joined::Fused && !metal.joins_by(&[Joining::Fuse]) {
-            return Some(format!("It does not fuse to itself; joined by: {}.", metal.joining()));
+            return Some(format!("Does not fuse to itself. Ways to join it: {}.", metal.joining()));
         }
         let soldered = [Joining::Solder, Joining::SolderGently, Joining::Braze];
         if self.joined == Joined::Soldered && !metal.joins_by(&soldered) {
-            return Some(format!("It is not soldered at the bench; joined by: {}.", metal.joining()));
+            return Some(format!("Not soldered at the bench. Ways to join it: {}.", metal.joining()));
         }
         if self.finish == Finish::Darkened && !figures.darkens {
-            return Some("The usual baths do not darken it.".to_owned());
+            return Some("The usual patinas don't darken it.".to_owned());
         }
         None
     }
@@ -198,13 +198,13 @@ impl ChooseRequest {
             cautions.insert(
                 0,
                 format!(
-                    "Expected to crack at its tightest bend. {} An estimate.",
+                    "Will probably crack at its tightest bend. {} (Estimate.)",
                     Anneal::advice(wire, &workshop.gear)
                 ),
             );
         }
         if self.worn(duty) == Worn::Ear && wire.metal.figures().stains {
-            cautions.push("In the ear it is worn by many and kept to practice by others.".to_owned());
+            cautions.push("Many wear it in the ear; others use it only for practice.".to_owned());
         }
         cautions.retain(|caution| !caution.is_empty());
         Some(WireCandidate {
@@ -218,7 +218,7 @@ impl ChooseRequest {
             springback_ratio: measured.springback_ratio,
             blank_mm: measured.blank_mm,
             mass_g,
-            on_rack: (left_mm > 0.0).then(|| format!("{} on the rack", of_wire(left_mm, habits.unit))),
+            on_rack: (left_mm > 0.0).then(|| format!("{} in stock", of_wire(left_mm, habits.unit))),
             cost,
             misses: points.iter().map(|(_, miss)| miss).sum::<f64>() + unfit_miss + to_buy(wire, rack),
             reasons: said.into_iter().map(|(_, sentence)| sentence).collect(),
@@ -244,49 +244,47 @@ impl ChooseRequest {
             Point::Ear => ear_told(wire, unit),
             Point::Skin if miss <= 0.0 => return None,
             Point::Skin if wire.metal.figures().stains => "Stains skin.".to_owned(),
-            Point::Skin => "Its skin is thin: polish and solder gently.".to_owned(),
+            Point::Skin => "Its outer layer is thin: polish and solder gently.".to_owned(),
             Point::Hands => {
                 let effort = shown(measured.effort, 1);
                 if miss > 0.0 {
                     let most = comfortable(self.maker);
                     format!(
-                        "{effort} times the effort of 20 AWG soft copper: more than {most:.0} tires the hands."
+                        "Heavy on the hands: {effort} times the effort of 20 AWG soft copper, more than \
+                         {most:.0}."
                     )
                 } else {
-                    format!("{effort} times the effort of 20 AWG soft copper: easy on the hands.")
+                    format!("Easy on the hands: {effort} times the effort of 20 AWG soft copper.")
                 }
             }
             Point::Strain => {
-                let bends = if miss > 0.0 { "look for cracks" } else { "bends without complaint" };
+                let bends = if miss > 0.0 { "watch for cracks" } else { "bends well" };
                 format!(
                     "Its tightest bend uses {} % of the stretch it has left: {bends}.",
                     percent(measured.strain_used)
                 )
             }
             Point::Springback => {
-                format!(
-                    "Springs back {} % once released.",
-                    shown(100.0 * (1.0 - measured.springback_ratio), 1)
-                )
+                format!("Springs back {} % when let go.", shown(100.0 * (1.0 - measured.springback_ratio), 1))
             }
             Point::Temper if miss <= 0.0 => return None,
             Point::Temper => temper_told(wire),
             Point::Looks => {
                 let ratio = wire.size_mm / duty.drawn_mm;
                 if (ratio - 1.0).abs() < 0.02 {
-                    "As thick as it is drawn.".to_owned()
+                    "As thick as drawn.".to_owned()
                 } else {
                     let way = if ratio > 1.0 { "thicker" } else { "thinner" };
-                    format!("{} % {way} than it is drawn.", percent((ratio - 1.0).abs()))
+                    format!("{} % {way} than drawn.", percent((ratio - 1.0).abs()))
                 }
             }
             Point::Money => {
                 let cost = cost?;
                 match self.most_each {
                     Some(most) if cost > most => {
-                        format!("Its wire costs {cost} a piece, more than the {most} allowed.")
+                        format!("The wire costs {cost} a piece, more than the {most} you allow.")
                     }
-                    _ => format!("Its wire costs {cost} a piece."),
+                    _ => format!("The wire costs {cost} a piece."),
                 }
             }
         })
@@ -297,21 +295,23 @@ impl ChooseRequest {
         if measured.closed {
             let now = load_told(measured.holds_n);
             return match miss {
-                m if m <= 0.0 => format!("Closed for good: drawn out of shape at about {now}."),
-                _ => format!("Closed for good, and drawn out of shape at about {now}: less than asked for."),
+                m if m <= 0.0 => format!("Joined: pulls out of shape at about {now}."),
+                _ => format!("Not strong enough: joined, but pulls out of shape at about {now}."),
             };
         }
         let holds = format!(
-            "Opens at about {} as made, {} after the barrel",
+            "Opens at about {} as made, {} after tumbling",
             load_told(measured.holds_n),
             load_told(measured.holds_hardened_n)
         );
         let asked = load_told(self.bears_n);
         match (self.bears_n, miss) {
             (n, _) if n <= 0.0 => format!("{holds}."),
-            (_, m) if m <= 0.0 => format!("{holds}: more than the {asked} asked for."),
-            (_, m) if m <= 0.3 => format!("{holds}: the {asked} asked for only once it is hardened."),
-            _ => format!("{holds}: less than the {asked} asked for."),
+            (_, m) if m <= 0.0 => format!("{holds}: strong enough for the {asked} you need."),
+            (_, m) if m <= 0.3 => {
+                format!("{holds}: strong enough for the {asked} you need only once hardened.")
+            }
+            _ => format!("{holds}: not strong enough for the {asked} you need."),
         }
     }
 
@@ -329,7 +329,7 @@ impl ChooseRequest {
             let said = |m: Measured| {
                 let load = if duty.bears() {
                     format!(
-                        " opens at {} as made and {} after the barrel,",
+                        " opens at {} as made and {} after tumbling,",
                         load_told(m.holds_n),
                         load_told(m.holds_hardened_n)
                     )
@@ -340,9 +340,9 @@ impl ChooseRequest {
                 format!("effort {},{load} springs back {springs} %", shown(m.effort, 1))
             };
             schools.push(Schools {
-                question: "Start soft, or half-hard?",
-                some: format!("Dead soft, worked hard afterwards: {}.", said(soft)),
-                others: format!("Half-hard, and stop there: {}.", said(half)),
+                question: "Start soft or half-hard?",
+                some: format!("Dead soft, hardened afterwards: {}.", said(soft)),
+                others: format!("Half-hard, used as it is: {}.", said(half)),
             });
         }
         if self.worn(duty) == Worn::Ear {
@@ -360,7 +360,7 @@ impl ChooseRequest {
             if let (Some(thick), Some(thin)) = (in_size(20), in_size(22)) {
                 schools.push(Schools {
                     question: "How thick in the ear?",
-                    some: format!("Thicker for large and heavy, {thick}."),
+                    some: format!("Thicker for large and heavy earrings, {thick}."),
                     others: format!(
                         "Thinner for small ears, {thin}. The size between is ideal and hard to buy."
                     ),
@@ -373,20 +373,22 @@ impl ChooseRequest {
 
 fn ear_told(wire: &Wire, unit: LengthUnit) -> String {
     let (least, most) = PIERCING_MM;
-    let (size, take) = (caliper(wire.size_mm, unit), piercings_take(unit));
+    let (size, take) = (thickness(wire.size_mm, unit), piercings_take(unit));
     if (least..=most).contains(&wire.size_mm) {
-        format!("{size} goes through usual piercings, {take}.")
+        format!("{size} fits usual piercings, {take}.")
     } else {
-        format!("{size} is outside what usual piercings take, {take}.")
+        format!("{size} does not fit usual piercings, {take}.")
     }
 }
 
 fn temper_told(wire: &Wire) -> String {
     let figures = wire.metal.figures();
     match wire.temper {
-        _ if figures.tires => "Too soft to hold, and tires when bent to and fro.".to_owned(),
+        _ if figures.tires => "Too soft to hold, and it tires when bent to and fro.".to_owned(),
         Temper::Soft if figures.stays_soft => "Stays soft unless it is worked hard.".to_owned(),
-        Temper::Soft => "Soft: it must be worked hard afterwards, or it opens.".to_owned(),
-        temper => format!("Sold {temper}, it fights and marks; hardly anything here wants it."),
+        Temper::Soft => "Soft: it must be hardened afterwards, or it opens.".to_owned(),
+        temper => {
+            format!("{temper} wire resists bending and shows tool marks. Hardly anything here needs it.")
+        }
     }
 }

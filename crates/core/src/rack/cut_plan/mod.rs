@@ -183,7 +183,7 @@ impl CutPlan {
         let mut faults = Faults::none();
         if self.stock.len() > MOST_STOCK {
             let said = format!(
-                "{} pieces of stock are too many for one plan; at most {MOST_STOCK}.",
+                "{} pieces of stock are too many for one plan. Enter at most {MOST_STOCK}.",
                 self.stock.len()
             );
             faults.add(Fault::new("stock", said).limit(5000.0));
@@ -203,7 +203,10 @@ impl CutPlan {
             }
             let blanks: u64 = piece.cuts.iter().map(|cut| u64::from(cut.n)).sum();
             if blanks > MOST_BLANKS {
-                let said = format!("{blanks} blanks are too many for one piece; at most {MOST_BLANKS}.");
+                let said = format!(
+                    "{blanks} blanks are too many for one piece of stock. Enter at most \
+                                    {MOST_BLANKS}."
+                );
                 faults.add(Fault::new(format!("stock[{i}].cuts"), said).limit(100_000.0));
             }
         }
@@ -239,13 +242,13 @@ impl CutRequest {
         let mut faults = Faults::none();
         if self.stock.len() > MOST_STOCK {
             let said = format!(
-                "{} pieces of stock are too many to plan at once; at most {MOST_STOCK}.",
+                "{} pieces of stock are too many to plan at once. Enter at most {MOST_STOCK}.",
                 self.stock.len()
             );
             faults.add(Fault::new("stock", said).limit(5000.0));
         }
         if self.demand.is_empty() || self.demand.len() > MOST_DEMANDS {
-            let said = format!("{} lengths are wanted. Ask for 1 to {MOST_DEMANDS}.", self.demand.len());
+            let said = format!("{} lengths are entered. Enter 1 to {MOST_DEMANDS}.", self.demand.len());
             faults.add(Fault::new("demand", said).limit(1000.0));
         }
         for (i, stock) in self.stock.iter().enumerate() {
@@ -258,7 +261,7 @@ impl CutRequest {
         named_once("demand", self.demand.iter().map(|demand| demand.id.as_str()), &mut faults);
         let blanks: u64 = self.demand.iter().map(|demand| u64::from(demand.n)).sum();
         if blanks > MOST_BLANKS {
-            let said = format!("{blanks} blanks are too many to plan at once; at most {MOST_BLANKS}.");
+            let said = format!("{blanks} blanks are too many to plan at once. Enter at most {MOST_BLANKS}.");
             faults.add(Fault::new("demand", said).limit(100_000.0));
         }
         faults.keep(Self::LOSS.check("trim_mm", self.trim_mm));
@@ -329,9 +332,9 @@ fn named_once<'a>(field: &str, ids: impl Iterator<Item = &'a str>, faults: &mut 
     for (i, id) in ids.enumerate() {
         let length = id.chars().count();
         if length == 0 || length > 80 {
-            faults.add(Fault::new(format!("{field}[{i}].id"), "Give it a name of 1 to 80 characters."));
+            faults.add(Fault::new(format!("{field}[{i}].id"), "Enter a name of 1 to 80 characters."));
         } else if !seen.insert(id) {
-            let said = format!("“{id}” stands twice. Give each a name of its own.");
+            let said = format!("“{id}” is used twice. Give each its own name.");
             faults.add(Fault::new(format!("{field}[{i}].id"), said));
         }
     }

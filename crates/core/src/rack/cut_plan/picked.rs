@@ -98,7 +98,7 @@ pub fn by_wire(
             let id = named_apart(&pick.what, &of.demand);
             if let Some(lot) = wire.lot {
                 of.of_lots.push(format!(
-                    "{id} is planned for lot {}: cut it from that one, or plan it off another.",
+                    "{id} is planned for lot {}. Cut it from that lot, or plan it without one.",
                     lot.lot_n
                 ));
             }

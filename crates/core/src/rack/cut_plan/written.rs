@@ -99,8 +99,8 @@ impl CutRequest {
         let (scrap_mm, offcut_mm) = self.left(stock, counts);
         // Several of one length are cut by the first of them: it is measured, the others are held to it.
         let each = |cut: &Cut| match (on_ruler(cut.ruler_mm.unwrap_or(cut.length_mm), unit), cut.n) {
-            (length, 1) => format!("one at {length} ({})", cut.demand),
-            (length, n) => format!("the template at {length} and {} more by it ({})", n - 1, cut.demand),
+            (length, 1) => format!("one {length} ({})", cut.demand),
+            (length, n) => format!("the template {length} and {} more from it ({})", n - 1, cut.demand),
         };
         let each: Vec<String> = cuts.iter().map(each).collect();
         let rest = if offcut_mm > 0.0 {
@@ -133,21 +133,23 @@ impl CutPlan {
         let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
         let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
         let made = match short {
-            0 => "everything is made".to_owned(),
+            0 => "everything is cut".to_owned(),
             1 => "1 is short".to_owned(),
             n => format!("{n} are short"),
         };
         let near = if self.optimal {
-            "no plan does better".to_owned()
+            "no plan uses less".to_owned()
         } else {
-            format!("at most {} % more wire than any plan must use", shown((100.0 * self.gap).max(0.01), 2))
+            format!(
+                "at most {} % more wire than the best possible plan",
+                shown((100.0 * self.gap).max(0.01), 2)
+            )
         };
         let blanks = counted(blanks, "blank");
         let pairs = match self.split_pairs_n {
             0 => String::new(),
-            1 => " One pair has its two from different lots: keep them apart from the others and match them."
-                .to_owned(),
-            n => format!(" {n} pairs have their two from different lots: match those by measuring."),
+            1 => " The two of one pair come from different lots: keep them apart and match them.".to_owned(),
+            n => format!(" {n} pairs have their two from different lots: measure and match those."),
         };
         format!(
             "{blanks} from {}: {made}, {} is scrap; {near}.{pairs}",

@@ -140,14 +140,16 @@ impl Listing {
             per.iter().filter_map(|(price, of)| Some(format!("{} a {of}", money((*price)?)))).collect();
         let of_blank = |mm| match self.price_of(mm) {
             Some(price) => format!("{} for the wire of one.", money(price)),
-            None => "The line does not say what its wire costs.".to_owned(),
+            None => "The line gives no price.".to_owned(),
         };
         let foreign = written != reckoned_in && !reckoned_in.is_empty();
         Prices {
             said: (!per.is_empty()).then(|| format!("That is {}.", per.join(", "))),
             of_blank: blank_mm.map(of_blank),
             foreign: foreign.then(|| {
-                format!("The line says {written}, you reckon in {reckoned_in}: type the price over.")
+                format!(
+                    "The line gives {written}, but you use {reckoned_in}. Enter the price in {reckoned_in}."
+                )
             }),
         }
     }

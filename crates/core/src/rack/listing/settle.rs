@@ -45,7 +45,12 @@ fn first<T: Copy + PartialEq>(
     let one = all.first().copied();
     let other = all.iter().find(|other| Some(**other) != one);
     let said = one.zip(other).map(|(one, other)| {
-        format!("The {noun} is said twice: {} and {}. {} is taken.", name(one), name(*other), name(one))
+        format!(
+            "There are two values for the {noun}: {} and {}. Using {}.",
+            name(one),
+            name(*other),
+            name(one)
+        )
     });
     (one, said)
 }
@@ -77,7 +82,7 @@ impl Settling {
         // A word for several metals beside one that says which adds nothing: `silver sterling`.
         match (metal, self.said.either.first()) {
             (None, Some(either)) => self.doubt(either.note),
-            (None, None) => self.listing.missing.push("The metal is not said.".to_owned()),
+            (None, None) => self.listing.missing.push("No metal given.".to_owned()),
             _ => {}
         }
     }
@@ -98,11 +103,11 @@ impl Settling {
             self.doubt(format!("{flat}: a flat wire? Only round, square and half-round wire is known here."));
         }
         let Some((size_mm, text)) = all.first().cloned() else {
-            return self.listing.missing.push("The size is not said.".to_owned());
+            return self.listing.missing.push("No size given.".to_owned());
         };
         if let Some((other_mm, other)) = all.iter().find(|(mm, _)| (mm / size_mm - 1.0).abs() > SAME_SIZE) {
             self.doubt(format!(
-                "The size is said twice: {text} and {other} ({} mm). {text} is taken.",
+                "There are two sizes: {text} and {other} ({} mm). Using {text}.",
                 shown(*other_mm, 3)
             ));
         }
@@ -134,7 +139,7 @@ impl Settling {
             all.push((mm, gauge_text(gauge)));
         }
         let (n, own) = (gauge.number, own.shown());
-        self.doubt(format!("Gauge {n} of which system? It is {}; {own} is taken.", sizes.join(", ")));
+        self.doubt(format!("Gauge {n} in which system? It could be {}. Using {own}.", sizes.join(", ")));
     }
 
     /// How much is sold: one pack times how many, by length, by weight, or both.
@@ -149,9 +154,9 @@ impl Settling {
         for n in std::mem::take(&mut self.said.mass_or_gauge) {
             if self.listing.size_mm.is_some() && mass.is_none() && length.is_none() {
                 self.listing.mass_g = Some(n * packs);
-                self.doubt(format!("“{n}g” is read as {n} grams: the size is said besides."));
+                self.doubt(format!("“{n}g” is read as {n} grams, because the size is given separately."));
             } else {
-                self.doubt(format!("“{n}g” may be a gauge or grams; it is read as neither."));
+                self.doubt(format!("“{n}g” could be a gauge or grams. It was not used."));
             }
         }
         let (length_mm, mass_g) = (length.map(|q| q.value() * packs), mass.map(|q| q.value() * packs));
@@ -159,10 +164,10 @@ impl Settling {
         self.listing.mass_g = mass_g.or(self.listing.mass_g);
         let sold = self.listing.length_mm.is_some() || self.listing.mass_g.is_some();
         if !sold && !matches!(self.said.per, Some(Per::Length(_) | Per::Mass(_))) {
-            self.listing.missing.push("How much is sold is not said.".to_owned());
+            self.listing.missing.push("No amount given.".to_owned());
         }
         if !sold && packs > 1.0 {
-            self.doubt(format!("{packs} of what length? It is not said."));
+            self.doubt(format!("How long is each of the {packs}? No length is given."));
         }
     }
 
@@ -182,7 +187,7 @@ impl Settling {
         let precious = self.listing.metal.is_some_and(|metal| metal.figures().precious);
         let ounces = std::mem::take(&mut self.said.ounces);
         if precious && !ounces.is_empty() {
-            self.doubt("Ounces of precious metal are nearly always troy, 31.1 g; that is taken.");
+            self.doubt("Precious metal is nearly always sold in troy ounces (31.1 g). Using those.");
         }
         let scale = if precious { TROY_OUNCE_G } else { OUNCE_G };
         ounces.into_iter().map(|ounce| Quantity { scale, ..ounce }).collect()
@@ -194,7 +199,7 @@ impl Settling {
         let differs = |other: &&Quantity| (other.value() / one.value() - 1.0).abs() > same;
         if let Some(other) = all.iter().find(differs) {
             self.doubt(format!(
-                "The {noun} is said twice: {} and {}. {} is taken.",
+                "There are two values for the {noun}: {} and {}. Using {}.",
                 one.text, other.text, one.text
             ));
         }
@@ -205,7 +210,7 @@ impl Settling {
     /// Says how the comma of a quantity was read, where it could part thousands.
     fn decimal_comma(&mut self, quantity: &Quantity) {
         if quantity.number.thousands.is_some() {
-            self.doubt(format!("The comma of {} is read as a decimal one.", quantity.text));
+            self.doubt(format!("The comma in {} is read as a decimal comma.", quantity.text));
         }
     }
 
@@ -217,7 +222,7 @@ impl Settling {
             prices.iter().find(|other| Some(other.number.value) != one.as_ref().map(|one| one.number.value)),
         ) {
             let (a, b) = (one.text.trim(), other.text.trim());
-            self.doubt(format!("The price is said twice: {a} and {b}. {a} is taken."));
+            self.doubt(format!("There are two prices: {a} and {b}. Using {a}."));
         }
         let (number, currency) = match one {
             Some(price) => (price.number, price.currency.or(self.said.currency)),
@@ -225,7 +230,7 @@ impl Settling {
                 Some(number) => (number, self.said.currency),
                 None => {
                     self.both_ways();
-                    return self.listing.missing.push("The price is not said.".to_owned());
+                    return self.listing.missing.push("No price given.".to_owned());
                 }
             },
         };
@@ -238,7 +243,7 @@ impl Settling {
             _ => value,
         };
         if packs > 1.0 && self.said.per.is_none() {
-            self.doubt(format!("{} is taken as the price of all {packs} together.", shown(value, 2)));
+            self.doubt(format!("{} is read as the price of all {packs} together.", shown(value, 2)));
         }
         self.listing.price = Decimal::from_f64(total).map(|price| price.round_dp(4));
         self.per_unit();
@@ -255,7 +260,7 @@ impl Settling {
             return None;
         }
         self.said.bare.remove(at);
-        self.doubt(format!("{text} is taken for the price; its currency is not said."));
+        self.doubt(format!("{text} is read as the price. No currency is given."));
         Some(number)
     }
 
@@ -283,7 +288,7 @@ impl Settling {
             if !self.fits_metal(number.value) {
                 let metal = self.listing.metal.map_or("metal", Metal::shown);
                 self.doubt(format!(
-                    "{} for so much {metal} is far from what it costs: check price and amount.",
+                    "{} for this much {metal} is far from its usual price: check price and amount.",
                     shown(number.value, 2)
                 ));
             }
@@ -306,7 +311,7 @@ impl Settling {
             }
             _ => {
                 self.doubt(format!(
-                    "The price may be {} or {thousands}; {} is taken.",
+                    "The price could be {} or {thousands}. Using {}.",
                     number.value, number.value
                 ));
                 number.value
@@ -329,7 +334,7 @@ impl Settling {
         let weighs = wire.mass_g(length);
         if (mass / weighs - 1.0).abs() > SAME_MASS {
             self.doubt(format!(
-                "{} m of this wire weigh {} g, not {} g: is the spool weighed too, or the size another?",
+                "{} m of this wire weigh {} g, not {} g. Was the spool weighed too, or is the size different?",
                 shown(length / 1000.0, 2),
                 shown(weighs, 1),
                 shown(mass, 1)
@@ -377,10 +382,10 @@ impl Settling {
         if self.listing.temper.is_none() {
             self.listing
                 .missing
-                .push("No temper is given: unlabelled wire is nearly always soft.".to_owned());
+                .push("No temper given. Wire sold without one is nearly always soft.".to_owned());
         }
         if self.listing.section.is_none() {
-            self.listing.missing.push("No section is given: it is nearly always round.".to_owned());
+            self.listing.missing.push("No section given. It is nearly always round.".to_owned());
         }
     }
 }

@@ -4,7 +4,7 @@
 pub(super) const SURFACES: &[(&str, &str, &[&str])] = &[
     (
         "plated",
-        "Plated: a skin of about 1 % that tools scrape off.",
+        "Plated: a layer of about 1 % that tools scrape off.",
         &["plated", "versilbert", "vergoldet", "plaqué", "plaque", "bañado"],
     ),
     (
@@ -14,7 +14,7 @@ pub(super) const SURFACES: &[(&str, &str, &[&str])] = &[
     ),
     (
         "galvanised",
-        "Galvanised: its zinc burns to poisonous fumes, so it must not be heated.",
+        "Galvanised: its zinc gives off poisonous fumes, so it must not be heated.",
         &["galvanised", "galvanized", "verzinkt", "galvanisé", "galvanise", "galvanizado"],
     ),
 ];

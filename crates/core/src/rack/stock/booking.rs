@@ -101,13 +101,13 @@ impl LotCut {
         for (i, cut) in self.cuts.iter().enumerate() {
             faults.keep(Self::BLANK.check(&format!("cuts[{i}].length_mm"), cut.length_mm));
             if cut.n == 0 || cut.n > 100_000 {
-                let said = format!("{} blanks cannot be booked; give 1 to 100 000.", cut.n);
+                let said = format!("{} is not a number of blanks. Enter 1 to 100,000.", cut.n);
                 faults.add(Fault::new(format!("cuts[{i}].n"), said).limit(100_000.0));
             }
             faults.keep(check_text(&format!("cuts[{i}].what"), "name of what it is for", &cut.what, 120));
         }
         if self.cuts.is_empty() {
-            faults.add(Fault::new("cuts", "Nothing is cut from this lot: leave it out."));
+            faults.add(Fault::new("cuts", "Nothing is cut from this lot. Leave it out."));
         }
         faults.keep(Self::LOSS.check("trim_mm", self.trim_mm));
         faults.keep(Self::LOSS.check("kerf_mm", self.kerf_mm));
@@ -121,7 +121,7 @@ impl LotCut {
         let rest = left_mm - blanks - trimmed;
         if rest < -LEAST_MM {
             let said = format!(
-                "These blanks take {} with their trims, and {} are left of the lot: {} are missing.",
+                "These blanks need {} with their trims, and the lot has {} left: {} short.",
                 on_ruler(blanks + trimmed, unit),
                 on_ruler(left_mm, unit),
                 on_ruler(-rest, unit)
@@ -142,9 +142,9 @@ impl LotCut {
                 lines.push(Movement { kind, length_mm: -length_mm, note: note.to_owned() });
             }
         };
-        out(MovementKind::Trimmed, trimmed.min(left_mm - blanks), "ends made flush, kerfs");
+        out(MovementKind::Trimmed, trimmed.min(left_mm - blanks), "flush cuts and kerf");
         if rest < self.shortest_useful_mm {
-            out(MovementKind::Scrapped, rest, "rest too short to use");
+            out(MovementKind::Scrapped, rest, "too short to use");
         }
         Ok(lines)
     }
@@ -242,7 +242,7 @@ impl Lot {
         let beside = match same.as_slice() {
             [] => "the first of this wire".to_owned(),
             [one] => format!("beside “{one}”"),
-            [one, more @ ..] => format!("beside “{one}” and {} more of this wire", more.len()),
+            [one, more @ ..] => format!("beside “{one}” and {} more lots of this wire", more.len()),
         };
         let wire = self.wire.shown(unit);
         format!("A new lot, “{}”, {beside}: {} of {wire}.", self.name.trim(), of_wire(length_mm, unit))

@@ -52,7 +52,7 @@ pub fn shortest_useful_mm(wire: &Wire) -> f64 {
 
 impl Keeping {
     const USEFUL: Span = Span { noun: "shortest useful length", unit: " mm", least: 0.0, most: 100_000.0 };
-    const KEEP: Span = Span { noun: "length to keep", unit: " mm", least: 0.0, most: 10_000_000.0 };
+    const KEEP: Span = Span { noun: "length to keep in stock", unit: " mm", least: 0.0, most: 10_000_000.0 };
     const PACK: Span = Span { noun: "pack", unit: " mm", least: 10.0, most: 10_000_000.0 };
 
     /// Of a wire of which nothing was said.
@@ -157,13 +157,13 @@ impl Need {
             (Some(n), Some(pack)) if n > 0 => {
                 format!(" Buy {} of {}.", counted(n, "pack"), metres(pack))
             }
-            _ if missing_mm > 0.0 => " Say how it is sold, to have it counted in packs.".to_owned(),
+            _ if missing_mm > 0.0 => " Enter how it is sold to see the number of packs.".to_owned(),
             _ => String::new(),
         };
         let name = wire.shown(unit);
         let sentence = if missing_mm > 0.0 {
             format!(
-                "{} there, {} wanted, {} to keep: {} are missing.{buy}",
+                "{} in stock, {} needed, {} to keep: {} short.{buy}",
                 metres(there_mm),
                 metres(wanted_mm),
                 metres(keep_mm),
@@ -171,7 +171,7 @@ impl Need {
             )
         } else {
             format!(
-                "{} there, {} wanted, {} to keep: enough.",
+                "{} in stock, {} needed, {} to keep: enough.",
                 metres(there_mm),
                 metres(wanted_mm),
                 metres(keep_mm)

@@ -111,7 +111,7 @@ const MOST_MONEY: i64 = 10_000_000;
 pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
     match amount {
         Some(amount) if amount < Decimal::ZERO || amount > Decimal::from(MOST_MONEY) => {
-            let said = format!("An amount of {amount} cannot be right. Give 0 to {MOST_MONEY}.");
+            let said = format!("{amount} is not a possible amount. Enter 0 to {MOST_MONEY}.");
             Err(Fault::new(field, said))
         }
         _ => Ok(()),
@@ -119,7 +119,7 @@ pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
 }
 
 impl Lot {
-    const SKIN: Span = Span { noun: "share of skin", unit: "", least: 0.0001, most: 0.5 };
+    const SKIN: Span = Span { noun: "share of the outer layer", unit: "", least: 0.0001, most: 0.5 };
     pub(super) const TARE: Span =
         Span { noun: "weight of the empty spool", unit: " g", least: 0.0, most: 100_000.0 };
 
@@ -138,7 +138,7 @@ impl Lot {
         let mut faults = Faults::none();
         let length = self.name.trim().chars().count();
         if length == 0 || length > 60 {
-            let said = "Give the lot a name of 1 to 60 characters, as it stands on its tag.";
+            let said = "Enter a name of 1 to 60 characters, as on the spool's tag.";
             faults.add(Fault::new("name", said).limit(60.0));
         } else {
             faults.keep(check_text("name", "lot's name", &self.name, 60));
@@ -146,14 +146,14 @@ impl Lot {
         faults.nest("wire", self.wire.check());
         if self.wire.surface != Surface::Bare {
             let said =
-                "What lies on a lot's wire is said once, in the lot's own surface. Leave it out of the wire.";
+                "Enter the plating or coating once, under the lot's surface. Leave it out of the wire.";
             faults.add(Fault::new("wire.surface", said));
         }
         if let Some(share) = self.skin_share {
             faults.keep(Self::SKIN.check("skin_share", share));
             if !self.surface.is_skin() {
                 let said = format!(
-                    "{} wire has no skin of metal: leave the share out.",
+                    "{} wire has no outer layer of metal. Leave the share out.",
                     words::capital(self.surface.shown())
                 );
                 faults.add(Fault::new("skin_share", said));
@@ -169,8 +169,10 @@ impl Lot {
         if let Some(day) = &self.bought_on
             && day.parse::<jiff::civil::Date>().is_err()
         {
-            let said =
-                format!("“{}” is no day. Write it as 2026-11-25.", day.chars().take(20).collect::<String>());
+            let said = format!(
+                "“{}” is not a date. Write it as 2026-11-25.",
+                day.chars().take(20).collect::<String>()
+            );
             faults.add(Fault::new("bought_on", said));
         }
         faults.keep(check_text("note", "note", &self.note, 500));
@@ -268,7 +270,7 @@ impl Lot {
             return Ok(());
         }
         let said = format!(
-            "Lot {lot_n} is {}, and this is {}. Name the spool it was really cut from.",
+            "Lot {lot_n} is {}, but this is {}. Choose the spool it was really cut from.",
             self.covered_wire().shown(unit),
             wire.shown(unit)
         );
@@ -309,7 +311,7 @@ pub fn both_ways(wire: &Wire, length_mm: Option<f64>, mass_g: Option<f64>) -> Re
         (Some(mm), None) => LENGTH.check("length_mm", mm).map(|mm| (mm, wire.mass_g(mm))),
         (None, Some(grams)) => MASS.check("mass_g", grams).map(|grams| (wire.length_of_mm(grams), grams)),
         _ => {
-            let said = "Say how much it is: its length, or its weight without the spool, not both.";
+            let said = "Enter how much it is: its length, or its weight without the spool.";
             Err(Fault::new("length_mm", said))
         }
     }

@@ -44,11 +44,11 @@ impl MovementKind {
         LENGTH.check("length_mm", length_mm.abs())?;
         match self {
             Self::Bought if length_mm < 0.0 => {
-                Err(Fault::new("length_mm", "Bought wire comes in: give its length without a minus."))
+                Err(Fault::new("length_mm", "Bought wire adds length. Enter it without a minus."))
             }
             Self::Cut | Self::Trimmed | Self::Tried | Self::Scrapped if length_mm > 0.0 => Err(Fault::new(
                 "length_mm",
-                format!("Wire that was {self} goes out: its change of length is negative."),
+                format!("Wire that was {self} leaves stock. Enter a negative length."),
             )),
             _ => Ok(()),
         }
@@ -146,7 +146,7 @@ impl Movement {
             MovementKind::Corrected => sign,
             _ if sign < 0.0 => {
                 let said = format!(
-                    "Wire that was {kind} goes one way only: write {} without a sign.",
+                    "Wire that was {kind} goes one way only. Write {} without a sign.",
                     quoted(amount)
                 );
                 return Err(fault(said).into());

@@ -60,14 +60,10 @@ impl Mark {
     fn refusal(self) -> Option<&'static str> {
         match self {
             Self::AtRest | Self::Which => None,
-            Self::Moving => Some("The scale is not at rest. Wait until it is and take the reading again."),
-            Self::TooMuch => Some("The scale says that this is more than it can weigh. Take some off it."),
-            Self::TooLittle => {
-                Some("The scale says that its pan is off or lifted. Lay the pan on and set it to zero.")
-            }
-            Self::Broken => {
-                Some("The scale says that something is wrong with it, and gives no weight. See its manual.")
-            }
+            Self::Moving => Some("The scale is not steady yet. Wait, then take the reading again."),
+            Self::TooMuch => Some("The scale is overloaded. Take some weight off."),
+            Self::TooLittle => Some("The scale's pan is off or lifted. Put it back and press zero."),
+            Self::Broken => Some("The scale reports a fault and gives no weight. See its manual."),
         }
     }
 }
@@ -98,7 +94,7 @@ pub fn read(line: &str) -> Result<f64, Fault> {
     let text: String = line.trim().to_lowercase().chars().map(plain).collect();
     let said = quoted(line.trim());
     let fault = |sentence: String| Fault::new("typed", sentence);
-    let nothing = || fault(format!("{said} is no weight. A scale sends, or you type, 182.31 g."));
+    let nothing = || fault(format!("{said} is not a weight. Enter one such as 182.31 g."));
     let (marks, rest) = marks_before(text.trim());
     let (negative, signed, rest) = sign(rest);
     let Some((number, rest)) = separated(rest).filter(|_| starts_number(rest)) else {
@@ -117,12 +113,12 @@ pub fn read(line: &str) -> Result<f64, Fault> {
     // Scales part no thousands; a person may.
     let grams = match number {
         Separated { value, thousands: Some(thousands) } if marks.is_empty() && !signed => {
-            return Err(fault(format!("{said} may be {value} or {thousands}. Write it as one of these.")));
+            return Err(fault(format!("{said} could be {value} or {thousands}. Write it as one of these.")));
         }
         Separated { value, .. } => value * unit,
     };
     if negative && grams > 0.0 {
-        return Err(fault(format!("{said} is less than nothing: set the scale to zero first.")));
+        return Err(fault(format!("{said} is below zero. Zero the scale first.")));
     }
     MASS.check("typed", grams)
 }
@@ -170,9 +166,7 @@ fn unit_g<'a>(text: &'a str, nothing: &impl Fn() -> Fault) -> Result<(f64, &'a s
     if word.is_empty() {
         return Err(nothing());
     }
-    let said = format!(
-        "{} is no unit of weight known here. Known: g, kg, mg, oz, ozt, dwt, gr, ct, lb.",
-        quoted(word)
-    );
+    let said =
+        format!("{} is not a unit of weight. Use g, kg, mg, oz, ozt, dwt, gr, ct or lb.", quoted(word));
     Err(Fault::new("typed", said))
 }

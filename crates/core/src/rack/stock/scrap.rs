@@ -43,7 +43,7 @@ impl Cleanliness {
     /// Where it goes.
     pub fn goes(self) -> &'static str {
         match self {
-            Self::Clean => "melts into balls and castings at the bench",
+            Self::Clean => "can be melted into balls and castings at the bench",
             Self::Soldered | Self::Mixed | Self::Dust => "goes to a refiner",
         }
     }

@@ -87,15 +87,15 @@ impl Lot {
     ) -> Result<Weighed, Fault> {
         let spoolless = (self.kind != StockKind::Spool).then_some(0.0);
         let tare = self.tare_g.or(tare_g).or(spoolless).ok_or_else(|| {
-            let said = "What does the empty spool weigh? Type it in grams, or 0 where the wire lies on the scale \
-                        without it.";
+            let said =
+                "What does the empty spool weigh? Enter grams, or 0 if the wire was weighed without it.";
             Fault::new("tare_g", said)
         })?;
         let tare = Self::TARE.check("tare_g", tare)?;
         let wire_g = gross_g - tare;
         if wire_g < 0.0 {
             let said = format!(
-                "{} g is less than the empty spool, {} g. Is it the right spool, or is its tare wrong?",
+                "{} g is less than the empty spool, {} g. Is it the right spool, and is its empty weight right?",
                 shown(gross_g, 2),
                 shown(tare, 2)
             );
@@ -105,10 +105,10 @@ impl Lot {
         let spread_mm = 2.0 * SIZE_SPREAD * length_mm;
         let differs_mm = length_mm - held.left_mm;
         let off = if differs_mm.abs() <= 2.0 * spread_mm {
-            "as near as a scale can tell to what the ledger says".to_owned()
+            "the same as in stock, as near as the scale can tell".to_owned()
         } else {
             format!(
-                "{} {} than the ledger says",
+                "{} {} than in stock",
                 of_wire(differs_mm.abs(), unit),
                 if differs_mm > 0.0 { "more" } else { "less" }
             )
@@ -119,7 +119,7 @@ impl Lot {
             format!("{} g{less} is {}, {off}.", shown(gross_g, 2), with_spread(length_mm, spread_mm, unit));
         let asked = format!("Is it the right spool, and is {} g right?", shown(gross_g, 2));
         let doubt = if length_mm - 2.0 * spread_mm > held.most_mm {
-            Some(format!("That is more than this lot ever held, {}. {asked}", of_wire(held.most_mm, unit)))
+            Some(format!("That is more than this lot ever had, {}. {asked}", of_wire(held.most_mm, unit)))
         } else if length_mm + 2.0 * spread_mm < FORGOTTEN * held.left_mm {
             let left = of_wire(held.left_mm, unit);
             Some(format!("That is less than half of what should be left, {left}. {asked}"))

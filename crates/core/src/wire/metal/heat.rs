@@ -8,7 +8,7 @@ words! {
     /// How a maker sees that a metal is hot enough to be soft.
     pub enum HeatCue ("heat cue") {
         /// A felt marker's line fades: aluminium melts before it glows.
-        MarkerFades = "marker-fades", "a felt-marker line drawn on it just fades";
+        MarkerFades = "marker-fades", "a felt-tip line drawn on it just fades";
         /// The surface turns matt white, before any glow.
         TurnsWhite = "turns-white", "its surface turns matt white";
         /// Paste flux melts clear.
@@ -28,9 +28,9 @@ words! {
         /// In water at once: slow cooling spoils it.
         WaterAtOnce = "water-at-once", "quench it in water at once";
         /// In water, once it no longer glows.
-        WaterWhenBlack = "water-when-black", "wait until it no longer glows in shade, then quench it in water";
+        WaterWhenBlack = "water-when-black", "wait until the glow is gone in shade, then quench it in water";
         /// In air, untouched: it is brittle while hot or cracks in cold water.
-        Air = "air", "leave it untouched until it is cold; do not quench it";
+        Air = "air", "leave it alone until it is cold; do not quench it";
         /// Slowly, in something that keeps it warm.
         Slow = "slow", "bury it in dry ash or sand for an hour; do not quench it";
     }

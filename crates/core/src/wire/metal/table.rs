@@ -211,7 +211,7 @@ pub(super) const GOLD_FILLED: Figures = Figures {
     balls: Balls::Never,
     joins: &[Joining::SolderGently],
     gram_costs: (0.3, 12.0),
-    care: "The gold is a skin, 1/20 of the weight: do not file through it.",
+    care: "The gold is an outer layer, 1/20 of the weight: do not file through it.",
     colour: "#cda349",
     called: &[
         "gold filled",
@@ -240,7 +240,7 @@ pub(super) const SILVER_FILLED: Figures = Figures {
     balls: Balls::Never,
     joins: &[Joining::SolderGently],
     gram_costs: (0.05, 5.0),
-    care: "The silver is a skin: do not file through it. It wears in time.",
+    care: "The silver is an outer layer: do not file through it. It wears off in time.",
     colour: "#b3b1a8",
     called: &["silver filled", "silverfilled", "silber gefüllt", "argent rempli", "relleno de plata"],
     ..mechanics([108.0, 110.0, 510.0, 0.48, 8.70, 1.2])
