@@ -32,6 +32,7 @@ mod one_truth;
 mod orders;
 mod pairs;
 mod patterns;
+mod plain_words;
 mod pliers;
 mod reach;
 mod recipes;

@@ -19,14 +19,14 @@ use lorimant_core::rack::stock::price::Rack;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::tool::mandrel::Mandrel;
-use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Schools, Straightening, WrapTail};
+use lorimant_core::tool::school::Schools;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::words::length::{Habits, LengthUnit, on_ruler, pull};
 use rstest::rstest;
 
-use crate::common::bench;
+use crate::common::{bench, ways};
 
 fn wires() -> [Wire; 5] {
     [
@@ -35,22 +35,6 @@ fn wires() -> [Wire; 5] {
         Wire::round(Metal::Brass, 1.3, Temper::QuarterHard),
         Wire::round(Metal::FineSilver, 1.0237, Temper::Soft),
         Wire::round(Metal::StainlessSteel, 0.7, Temper::Soft),
-    ]
-}
-
-/// Each way of making that changes a number, one after the other.
-fn ways() -> Vec<Schools> {
-    let usual = Schools::default();
-    vec![
-        usual,
-        Schools { straightening: Straightening::Pulls, pulls_n: 8, ..usual },
-        Schools { straightening: Straightening::AfterCutting, pulls_n: 12, ..usual },
-        Schools { flat_to: FlatTo::Spool, ..usual },
-        Schools { cut: CutWhen::OnSpool, ..usual },
-        Schools { cut: CutWhen::Long, ..usual },
-        Schools { wrap_tail: WrapTail::Gripped, ..usual },
-        Schools { rounding: Rounding::Barrel, ..usual },
-        Schools { hardening: Hardening::Tumble, ..usual },
     ]
 }
 

@@ -92,7 +92,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
 .frame {
   display: flex;
   flex-direction: column;
-  min-height: calc(100dvh - 100px);
+  min-height: calc(100dvh - 138px);
 }
 
 .table {
@@ -135,7 +135,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
 
 @media (min-width: 901px) and (min-height: 700px) {
   .frame {
-    height: calc(100dvh - 100px);
+    height: calc(100dvh - 138px);
   }
 
   .table {

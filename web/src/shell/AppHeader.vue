@@ -57,7 +57,8 @@ void document.fonts.ready.then(placeCurl)
           >{{ door.name }}</router-link
         >
       </nav>
-      <AskLine class="ask" />
+      <AskLine v-if="route.path !== '/today'" class="ask" />
+      <span v-else class="ask" />
       <nav class="beside" aria-label="Tools and reference">
         <router-link
           v-for="one in beside"

@@ -8,6 +8,10 @@ import { useAsked } from '../shared/asked'
 import { useNotice } from '../shared/notice'
 import { isTyping } from '../shared/typing'
 
+defineProps<{
+  /** Whether it is what its page is for, not a line in the head. */
+  large?: boolean
+}>()
 const desk = useToDesk()
 const { asked } = useAsked()
 const notice = useNotice()
@@ -62,6 +66,19 @@ const opens = {
   cost: 'See the cost',
 }
 
+/** Three things to ask, to be pressed. */
+const examples = [
+  '24 pairs of ear wires, 20 ga sterling',
+  'how many turns for 200 rings 5 mm inside 18 ga copper',
+  'what can I make with 2 ft of 20 ga copper',
+]
+async function tryOut(example: string) {
+  text.value = example
+  open.value = true
+  field.value?.focus()
+  await ask()
+}
+
 function leave() {
   open.value = false
   field.value?.blur()
@@ -101,6 +118,7 @@ useEventListener('keydown', (event) => {
   if (event.key === '/' && !isTyping(event)) {
     event.preventDefault()
     field.value?.focus()
+    field.value?.select()
   }
 })
 useEventListener('pointerdown', (event) => {
@@ -109,7 +127,7 @@ useEventListener('pointerdown', (event) => {
 </script>
 
 <template>
-  <div ref="box" class="ask-line">
+  <div ref="box" class="ask-line" :class="{ large }">
     <label class="line">
       <span class="slash" aria-hidden="true">/</span>
       <input
@@ -119,11 +137,13 @@ useEventListener('pointerdown', (event) => {
         type="text"
         aria-label="Ask: rings, findings, sizes, lengths"
         :placeholder="
-          route.path.startsWith('/patterns')
-            ? '24 pairs hooks 20 ga sterling half-hard'
-            : route.path === '/chain'
-              ? '42 cm byzantine 1.2 mm red brass 5 mm rod'
-              : '120 rings 5 mm inside copper 18 soft'
+          large
+            ? 'Type what you want to make'
+            : route.path.startsWith('/patterns')
+              ? '24 pairs hooks 20 ga sterling half-hard'
+              : route.path === '/chain'
+                ? '42 cm byzantine 1.2 mm red brass 5 mm rod'
+                : '120 rings 5 mm inside copper 18 soft'
         "
         autocomplete="off"
         spellcheck="false"
@@ -135,7 +155,7 @@ useEventListener('pointerdown', (event) => {
         @keydown.esc="((open = false), field?.blur())"
       />
     </label>
-    <section v-if="open && answer" class="popover reply" aria-live="polite" data-test="answer">
+    <section v-if="(open || large) && answer" class="popover reply" aria-live="polite" data-test="answer">
       <p v-if="answer.unclear.length" class="typed">
         <template v-for="(part, i) in marked" :key="i"
           ><mark v-if="part.unclear">{{ part.text }}</mark
@@ -166,6 +186,12 @@ useEventListener('pointerdown', (event) => {
         {{ opens[answer.opens ?? 'rings'] }}
       </v-btn>
     </section>
+    <p v-if="large" class="try">
+      Try:
+      <button v-for="one in examples" :key="one" type="button" class="plain" @click="tryOut(one)">
+        {{ one }}
+      </button>
+    </p>
   </div>
 </template>
 
@@ -222,6 +248,40 @@ input::placeholder {
 
 .reply p {
   margin: 0 0 8px;
+}
+
+.large .line {
+  padding: 6px 2px;
+}
+
+.large input {
+  min-height: 48px;
+  font: clamp(1.4rem, 2.8vw, 2.2rem) var(--serif);
+}
+
+.large .reply {
+  position: static;
+  width: auto;
+  max-height: none;
+  margin-top: 14px;
+}
+
+.large .headline {
+  font: clamp(1.3rem, 2.2vw, 1.8rem) / 1.25 var(--serif);
+}
+
+.try {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 20px;
+  margin: 10px 0 0;
+  color: rgb(var(--v-theme-quiet));
+}
+
+.try button {
+  min-height: 28px;
+  color: rgb(var(--v-theme-primary));
+  text-align: left;
 }
 
 .reply ul {

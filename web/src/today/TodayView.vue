@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { api, data } from '../api/client'
 import { minutesOf, spanOf, useServerClock } from '../bench/clock'
 import { dayOf, dueIn } from '../orders/words'
+import AskLine from '../shell/AskLine.vue'
 import { useNotice } from '../shared/notice'
 import { useRackRefresh } from '../shared/picking'
 
@@ -59,7 +60,6 @@ const nothing = computed(() => orders.value && batches.value && !orders.value.le
 const linkOf = (of: { batch: number } | { line: unknown } | object) =>
   'batch' in of ? `/bench/${(of as { batch: number }).batch}` : '/orders'
 
-const today = new Date().toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
 const clock = (moment: string) =>
   new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 
@@ -76,21 +76,18 @@ async function takeBack(batch: number, sentence: string) {
   }
   await everything()
 }
-const ask = () => document.getElementById('ask')?.focus()
 </script>
 
 <template>
   <div class="page today">
     <header>
-      <h1>{{ today }}</h1>
-      <button type="button" class="plain ask serif" data-test="ask-here" @click="ask">
-        What do you want to make?
-        <span class="quiet">Press / and type it: 24 pairs ear wires 21 ga sterling</span>
-      </button>
+      <h1 class="visually-hidden">Today</h1>
+      <p class="quiet for serif">Cut lists, mandrels and bench steps for wire findings</p>
+      <AskLine large />
     </header>
     <section class="next">
       <template v-if="next && first">
-        <p class="quiet kind">{{ sitsNow ? 'Go to the bench' : 'Next at the bench' }}</p>
+        <p class="quiet kind">{{ sitsNow ? 'Now at the bench' : 'Next at the bench' }}</p>
         <p class="when serif" data-test="next-sitting">
           {{ dayOf(next.day) }}, {{ next.clock }}
           <span class="quiet">about {{ minutesOf(next.hands_min) }} of handwork</span>
@@ -107,7 +104,7 @@ const ask = () => document.getElementById('ask')?.focus()
         </ol>
         <p class="does">
           <v-btn color="primary" variant="flat" size="large" :to="linkOf(first.of)" data-test="sit-down">
-            {{ 'batch' in first.of ? 'To the bench' : 'Open the order to start it' }}
+            {{ 'batch' in first.of ? 'Go to the bench' : 'Open the order to start it' }}
           </v-btn>
           <v-btn variant="text" to="/orders/sittings">Full schedule</v-btn>
         </p>
@@ -165,7 +162,7 @@ const ask = () => document.getElementById('ask')?.focus()
         <p v-for="need in short" :key="need.shown">
           <strong>{{ need.shown }}:</strong> {{ need.sentence }}
         </p>
-        <p><router-link to="/rack">To Wire</router-link></p>
+        <p><router-link to="/rack">Go to Wire</router-link></p>
       </section>
       <section v-if="last" data-test="last">
         <h2>Latest change</h2>
@@ -194,20 +191,12 @@ const ask = () => document.getElementById('ask')?.focus()
 
 header {
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 4px 34px;
+  margin-bottom: 8px;
 }
 
-.ask {
-  font-size: 1.15rem;
-  min-height: 34px;
-  border-bottom: 2px solid rgb(var(--v-theme-primary));
-}
-
-.ask .quiet {
-  font-family: var(--sans);
+.for {
+  margin: 0 0 2px;
+  font-size: 1.35rem;
 }
 
 .kind {

@@ -143,7 +143,7 @@ fn how(kind: Measures, what: &str) -> (String, u32) {
         Measures::Length => (format!("Outer jaws along the {what}, without squeezing."), 1),
         Measures::Gap => (
             format!(
-                "Feel for the {what} with a slip of paper, or use the inner jaws. Enter 0 if there is none."
+                "Feel for the {what} with a slip of paper, or use the inner jaws. Enter 0 if you find none."
             ),
             1,
         ),

@@ -118,7 +118,7 @@ impl Inserted {
             (Operation::Tumble, _) => Box::new(Tumble { hours: self.hours.unwrap_or(2.0) }),
             (other, _) => {
                 return Err(format!(
-                    "“{other}” cannot be added by itself. You can add anneal, straighten, hammer, flux, \
+                    "“{other}” cannot be added on its own. You can add anneal, straighten, hammer, flux, \
                      fuse, solder, quench, pickle or tumble."
                 ));
             }

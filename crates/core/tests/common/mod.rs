@@ -11,6 +11,7 @@ use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::{Jaws, Plier};
+use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Schools, Straightening, WrapTail};
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -87,4 +88,20 @@ pub fn planted(
     let uneven =
         |measure: Measure| (measure.key, (measure.mm + chance.normal(spread(measure.kind))).max(0.0));
     formed.slipped(&made, slips).measures().into_iter().map(uneven).collect()
+}
+
+/// Each way of making that changes a number, one after the other.
+pub fn ways() -> Vec<Schools> {
+    let usual = Schools::default();
+    vec![
+        usual,
+        Schools { straightening: Straightening::Pulls, pulls_n: 8, ..usual },
+        Schools { straightening: Straightening::AfterCutting, pulls_n: 12, ..usual },
+        Schools { flat_to: FlatTo::Spool, ..usual },
+        Schools { cut: CutWhen::OnSpool, ..usual },
+        Schools { cut: CutWhen::Long, ..usual },
+        Schools { wrap_tail: WrapTail::Gripped, ..usual },
+        Schools { rounding: Rounding::Barrel, ..usual },
+        Schools { hardening: Hardening::Tumble, ..usual },
+    ]
 }

@@ -331,7 +331,7 @@ impl Store {
         // It stands written now, whatever comes of reading: that must never be said to have failed.
         let workshop = read_workshop(writer);
         if let Err(error) = &workshop {
-            tracing::error!(%error, "the workshop could not be read anew");
+            tracing::error!(%error, "the workshop could not be read again");
         }
         self.know(workshop.ok());
     }

@@ -92,7 +92,7 @@ impl Place {
     /// The same as SQLite is told it.
     pub(super) fn name(&self) -> Result<&str> {
         self.path.to_str().ok_or_else(|| {
-            StoreError::Unopened(io::Error::new(io::ErrorKind::InvalidInput, "its name is no text"))
+            StoreError::Unopened(io::Error::new(io::ErrorKind::InvalidInput, "its name is not readable text"))
         })
     }
 

@@ -130,8 +130,8 @@ impl Bend {
                 format!("Where the loop meets the stem, bend it back{way} {with} until it sits centred.")
             }
             Operation::Lift => format!("Lift {the} upright to make the bail. Close it against the coil."),
-            Operation::Loop => format!("{at}: roll {the}{way} {with} {until}."),
-            _ => format!("{at}: bend {the}{way} {with} {until}."),
+            Operation::Loop => format!("{at}: roll {the}{way} {with}. Roll {until}."),
+            _ => format!("{at}: bend {the}{way} {with}. Bend {until}."),
         };
         told + both
     }

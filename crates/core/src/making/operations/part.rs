@@ -29,7 +29,7 @@ impl Does for Part {
             numbers: Numbers { from: Some(From::Fold), length_mm: Some(to - from), ..Numbers::default() },
             text: format!(
                 "Cut them apart last, after tumbling and finishing. Cut {} off both wires where they are \
-                 straight ({} of wire), flat side of the cutter to the pieces.",
+                 straight ({} of wire). Keep the flat side of the cutter to the pieces.",
                 the(self.what),
                 caliper(to - from, bench.unit())
             ),

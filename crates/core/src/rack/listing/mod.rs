@@ -132,8 +132,8 @@ impl Listing {
     /// assert_eq!(prices.foreign.unwrap(), "The line says EUR, you reckon in florins: type the price over.");
     /// assert_eq!(prices.of_blank.unwrap(), "0.04 EUR for the wire of one.");
     /// ```
-    pub fn prices(&self, reckoned_in: &str, blank_mm: Option<f64>) -> Prices {
-        let written = self.currency.as_deref().unwrap_or(reckoned_in);
+    pub fn prices(&self, currency: &str, blank_mm: Option<f64>) -> Prices {
+        let written = self.currency.as_deref().unwrap_or(currency);
         let money = |amount: Decimal| format!("{:.2} {written}", amount.round_dp(2)).trim_end().to_owned();
         let per = [(self.per_metre, "metre"), (self.per_gram, "gram")];
         let per: Vec<String> =
@@ -142,14 +142,12 @@ impl Listing {
             Some(price) => format!("{} for the wire of one.", money(price)),
             None => "The line gives no price.".to_owned(),
         };
-        let foreign = written != reckoned_in && !reckoned_in.is_empty();
+        let foreign = written != currency && !currency.is_empty();
         Prices {
             said: (!per.is_empty()).then(|| format!("That is {}.", per.join(", "))),
             of_blank: blank_mm.map(of_blank),
             foreign: foreign.then(|| {
-                format!(
-                    "The line gives {written}, but you use {reckoned_in}. Enter the price in {reckoned_in}."
-                )
+                format!("The line gives {written}, but you use {currency}. Enter the price in {currency}.")
             }),
         }
     }
