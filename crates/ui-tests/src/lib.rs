@@ -198,7 +198,13 @@ impl Maker {
     /// When it cannot.
     pub async fn click(&self, css: &str) -> Result<()> {
         self.until(&format!("{css} to be clicked"), || async {
-            self.find(css).await?.click().await?;
+            let there = self.find(css).await?;
+            if there.click().await.is_err() {
+                // It lies under the doors at the foot of a phone: a person scrolls it up.
+                let scroll = "arguments[0].scrollIntoView({ block: 'center' })";
+                self.driver().execute(scroll, vec![there.to_json()?]).await?;
+                there.click().await?;
+            }
             Ok(true)
         })
         .await

@@ -120,7 +120,7 @@ fn escape_asks_before_it_throws_typed_work_away() -> Result<()> {
         maker.click("[data-test=add-rod]").await?;
         maker.fill("[data-test=rod-name] input", "grey dowel").await?;
         maker.press(Key::Escape + "").await?;
-        maker.sees("[data-test=asking]", "not kept yet").await?;
+        maker.sees("[data-test=asking]", "Not saved yet").await?;
         maker.fill("[data-test=diameter_mm] input", "7 mm").await?;
         maker.gone("[data-test=asking]").await?;
         maker.press(Key::Escape + "").await?;

@@ -10,7 +10,7 @@ async fn bracelet(maker: &Maker) -> Result<()> {
     maker.open("/today").await?;
     maker.press("/").await?;
     maker.press("18 cm byzantine 1.2 mm red brass 5 mm rod").await?;
-    maker.sees("[data-test=answer]", "pre-close").await?;
+    maker.sees("[data-test=answer]", "pre-closed").await?;
     maker.press(Key::Enter + "").await?;
     maker.sees("[data-test=sentence]", "1 chain of 18 cm in Byzantine").await
 }
@@ -27,7 +27,7 @@ fn a_bracelet_is_planned_and_its_wire_changed() -> Result<()> {
         // Thicker wire: what no longer goes says so, and the drawing of what went stays.
         maker.click("[data-slot=size]").await?;
         maker.press("2 mm").await?;
-        maker.sees("body", "it takes 3.27 at least").await?;
+        maker.sees("body", "at least 3.27").await?;
         maker.press(Key::Escape + "").await?;
         maker.sees("[data-test=sentence]", "1.2 mm").await?;
         ensure!(maker.text("[data-figure=rings]").await? == rings, "the rings of the same chain are others");
@@ -54,7 +54,7 @@ fn backwards_leads_to_a_rod_and_a_bag_says_how_long() -> Result<()> {
         maker.fill("[data-test=bag-wire]", "1.2 mm").await?;
         maker.click("[data-test=bag-ask]").await?;
         maker.sees("[data-test=gives]", "from 300 rings").await?;
-        maker.sees("[data-test=gives]", "cannot be").await?;
+        maker.sees("[data-test=gives]", "not possible").await?;
         maker.fill("[data-test=bag-inside]", "soup").await?;
         maker.click("[data-test=bag-ask]").await?;
         maker.sees("[data-test=backwards]", "soup").await?;
@@ -144,9 +144,9 @@ fn a_weave_of_ones_own_relaxes_is_kept_and_planned() -> Result<()> {
         maker.click("[data-ring=B]").await?;
         maker.click("[data-ring='A of the next cell']").await?;
         maker.click("[data-test=relax]").await?;
-        maker.sees("[data-test=relaxed]", "from 2.00 on").await?;
+        maker.sees("[data-test=relaxed]", "from a ratio of 2.00").await?;
         maker.click("[data-test=keep-weave]").await?;
-        maker.sees("body", "The weave “Reed weave” is kept").await?;
+        maker.sees("body", "Saved the weave “Reed weave”").await?;
         maker.click("[data-test=use-weave]").await?;
         maker.sees("[data-test=sentence]", "Reed weave").await?;
         maker.sees("[data-figure=rings]", "rings in it").await

@@ -40,7 +40,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
         let before = maker.text("[data-slot=mandrel]").await?;
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Lake sleeves").await?;
-        maker.choose("[data-test=check-lot]", "from lot 45, Silver, new in October").await?;
+        maker.choose("[data-test=check-lot]", "lot 45, Silver, new in October").await?;
         maker.click("[data-test=start-check]").await?;
         maker.sees("[data-test=measure-next]", "coil").await?;
         ensure!(maker.count("[data-test=check-drawing] svg").await? >= 1, "what to measure is not drawn");
@@ -49,7 +49,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
         maker.sees("[data-test=caliper-told]", "simulated caliper").await?;
         read(maker, 2).await?;
         maker.sees("[data-test=all-measured]", "Everything is measured").await?;
-        maker.sees("[data-test=lot-told]", "less than the handbook says").await?;
+        maker.sees("[data-test=lot-told]", "less than usual for this metal").await?;
         maker.sees("[data-test=lot-rod]", "instead of").await?;
         maker.is_accessible().await?;
         maker.click("[data-test=plan-with-lot]").await?;
@@ -209,7 +209,7 @@ fn a_drill_is_run_and_what_is_typed_wrong_is_said() -> Result<()> {
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=came]", "3.02").await?;
         read(maker, 29).await?;
-        maker.sees("[data-test=all-measured]", "All of it").await?;
+        maker.sees("[data-test=all-measured]", "Everything is measured").await?;
         maker.sees("[data-test=feedback]", "along the jaw").await?;
         maker.is_accessible().await?;
         maker.open("/check/practice").await?;

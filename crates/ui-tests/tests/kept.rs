@@ -118,7 +118,7 @@ fn a_plan_goes_out_as_files_and_comes_back_in() -> Result<()> {
         let others = maker.browser.downloads().join("others.json");
         std::fs::write(&others, std::fs::read_to_string(&saved)?.replace("Second row only.", "Third row."))?;
         chooser.send_keys(others.display().to_string()).await?;
-        maker.sees("[data-test=notice]", "Brought in 1 plan").await?;
+        maker.sees("[data-test=notice]", "Imported 1 plan").await?;
         maker.until("two plans", || async { Ok(maker.count("[data-test=plans] .plan").await? == 2) }).await
     })
 }
@@ -215,7 +215,7 @@ fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
         maker.open("/patterns/room?kind=eye-pin").await?;
         maker.click("[data-test=keep]").await?;
         maker.fill("[data-test=plan-name] input", "water sprites, ear wires").await?;
-        maker.sees("[data-test=alike]", "is kept already: 24 pairs of open hooks").await?;
+        maker.sees("[data-test=alike]", "is saved already: 24 pairs of open hooks").await?;
         maker.fill("[data-test=plan-name] input", "Water sprites, pins").await?;
         maker.gone("[data-test=alike]").await?;
         maker.fill("[data-test=plan-name] input", "Water sprites, ear wires").await?;
@@ -269,7 +269,7 @@ fn a_backup_is_restored_in_the_settings() -> Result<()> {
         let chooser = maker.browser.driver.find(By::Css("[data-test=restore-chooser]")).await?;
         chooser.send_keys(saved.to_str().context("a path")?).await?;
         maker.click("[data-test=restore]").await?;
-        maker.sees("[data-test=restored]", "is kept as").await?;
+        maker.sees("[data-test=restored]", "is saved as").await?;
         maker.click("[data-test=restore]").await?;
         maker.browser.driver.goto(format!("{address}/kept")).await?;
         maker.find("[data-test=plans] .plan").await?;

@@ -201,7 +201,7 @@ fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> R
         maker.is_accessible().await?;
         maker.click("[data-test=written] li button").await?;
         maker.sees("[data-test=last-done]", "Undone").await?;
-        maker.sees("[data-test=written] li", "Took back").await?;
+        maker.sees("[data-test=written] li", "Undid").await?;
         maker.open("/rack/cut").await?;
         maker
             .until("the picks are back", || async { Ok(maker.text("[data-test=picks]").await? == picked) })
@@ -223,7 +223,7 @@ fn walking_through_what_can_be_picked_picks_nothing_and_twice_the_same_is_more_o
         maker.find("[data-test=pick-it]:not([disabled])").await?;
         ensure!(maker.count("[data-test=picks] li").await? == rows, "arrow keys picked something");
         maker.click("[data-test=pick-it]").await?;
-        maker.sees("[data-test=notice]", "Picked").await?;
+        maker.sees("[data-test=notice]", "Added").await?;
         let after = maker.count("[data-test=picks] li").await?;
         ensure!(after <= rows + 1, "{rows} rows became {after}");
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
@@ -657,7 +657,7 @@ fn undo_takes_nothing_back_that_another_went_on_with() -> Result<()> {
         maker.has_chosen("[data-test=lot-metal] select", "sterling silver").await?;
         maker.fill("[data-test=lot-name] input", "Square silver").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=notice]", "is on the rack").await?;
+        maker.sees("[data-test=notice]", "added to stock").await?;
         maker
             .script(
                 "const lots = (await (await fetch('/api/lots?most=500')).json()).lots;

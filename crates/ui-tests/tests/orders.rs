@@ -151,7 +151,7 @@ fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
         maker.open("/orders").await?;
         maker.fill("[data-test=order-count]", "a dozen").await?;
         maker.click("[data-test=take-order]").await?;
-        maker.sees("[data-test=order] [role=alert]", "“a dozen” is no number of pieces").await?;
+        maker.sees("[data-test=order] [role=alert]", "“a dozen” is not a number of pieces").await?;
         maker.sees("[data-test=order] [role=alert]", "Choose a saved piece").await?;
         // What is typed is there after a reload.
         maker.fill("[data-test=customer]", "Masks").await?;
@@ -168,12 +168,12 @@ fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/orders/sittings").await?;
         maker.gone("[data-test=looking]:empty").await?;
-        maker.sees("[data-test=looking]", "The tools are already out").await?;
+        maker.sees("[data-test=looking]", "tool set-ups").await?;
         let first = "[data-test=sittings] > li:first-child";
         let when = maker.text(&format!("{first} h2")).await?;
         maker.click(&format!("{first} [data-test=leave-out]")).await?;
-        maker.sees(first, "left out").await?;
-        maker.sees("[data-test=holds]", "is left out").await?;
+        maker.sees(first, "skipped").await?;
+        maker.sees("[data-test=holds]", "Skipped the session").await?;
         maker.click("[data-test=undo-last]").await?;
         maker.gone("[data-test=holds]").await?;
         ensure!(maker.text(&format!("{first} h2")).await? == when);
@@ -199,7 +199,7 @@ fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
         maker.click("[data-test=hours]").await?;
         maker.fill("[name='hours.rest_min'] input, .popover input[inputmode=decimal]", "none").await?;
         maker.click("[data-test=keep-hours]").await?;
-        maker.sees(".popover", "“none” is no number of minutes").await
+        maker.sees(".popover", "“none” is not a number of minutes").await
     })
 }
 
@@ -256,7 +256,7 @@ fn turns_of_a_coil_are_counted() -> Result<()> {
         let says = maker.text("[data-test=reads]").await?;
         let turns = says.split(' ').next().context("no number")?;
         let whole = turns.split('.').next().context("no number")?;
-        maker.sees("[data-test=turns]", &format!("{whole} of {turns} turns lie")).await?;
+        maker.sees("[data-test=turns]", &format!("{whole} of {turns} turns")).await?;
         maker.press(Key::Escape + "").await
     })
 }
@@ -306,11 +306,11 @@ fn how_one_batch_is_made_is_changed_before_it_is_begun() -> Result<()> {
             })
             .await?;
         maker
-            .until("the barrel to be offered", || async {
+            .until("the tumbler to be offered", || async {
                 for offer in
                     maker.browser.driver.find_all(By::Css("[data-test=route-offers] .within button")).await?
                 {
-                    if offer.text().await?.contains("barrel") {
+                    if offer.text().await?.contains("tumbler") {
                         offer.click().await?;
                         return Ok(true);
                     }

@@ -27,7 +27,7 @@ fn from_the_library_to_the_cut_in_one_click() -> Result<()> {
         maker
             .sees(
                 "[data-test=steps]",
-                "Roll the loop from the left end, its face level with the jaw, on the slim round-nose, 5 mm from the tip",
+                "Left end level with the jaw: roll the loop to the left on the slim round-nose, 5 mm from the tip.",
             )
             .await?;
         let strip = maker.find("[data-test=strip]").await?.attr("aria-label").await?.unwrap_or_default();
@@ -203,7 +203,7 @@ fn patterns_are_found_and_filtered() -> Result<()> {
         maker.open("/patterns").await?;
         maker.find("[data-kind=s-clasp]").await?;
         let ready = || async { maker.count("[data-test=ready] .cell").await };
-        maker.script("const s = document.querySelector('[data-test=filter-family]'); s.value = 'clasps'; s.dispatchEvent(new Event('change'))").await?;
+        maker.script("const s = document.querySelector('[data-test=filter-kind]'); s.value = 'clasps'; s.dispatchEvent(new Event('change'))").await?;
         maker.gone("[data-kind=eye-pin]").await?;
         ensure!(ready().await? == 4, "four clasps");
         maker.fill("[data-test=find] input", "spiral").await?;
@@ -274,9 +274,9 @@ fn it_is_tried_at_a_size_in_another_wire_mirrored_and_with_a_ring() -> Result<()
         maker.fill("[data-test=mate-typed] input", "wobbly").await?;
         maker.sees("[data-test=mate-typed]", "not a word this line knows").await?;
         maker.fill("[data-test=mate-typed] input", "6 mm ring of 18 ga").await?;
-        maker.sees("[data-test=fits]", "Goes.").await?;
+        maker.sees("[data-test=fits]", "Fits.").await?;
         maker.click("[data-test=mate]").await?;
-        maker.sees("[data-test=fits]", "oes").await
+        maker.sees("[data-test=fits]", "it").await
     })
 }
 
@@ -307,7 +307,7 @@ fn the_ask_line_opens_findings_in_the_room() -> Result<()> {
         maker.find("[data-test=figures]").await?;
         maker.press("/").await?;
         maker.press("24 pairs hooks 21 ga sterling half-hard").await?;
-        maker.sees("[data-test=answer]", "Open hooks: cut 48 of").await?;
+        maker.sees("[data-test=answer]", "Open hooks: cut 48 at").await?;
         maker.press(Key::Enter + "").await?;
         maker
             .sees(SENTENCE, "24 pairs of open hooks in half-hard sterling silver, round 0.72 mm (21 AWG)")

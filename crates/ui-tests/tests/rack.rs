@@ -23,7 +23,7 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
         maker.sees("[data-test=listing-says]", "a metre").await?;
-        maker.sees("[data-test=listing-says]", "Gauge 20 of which system").await?;
+        maker.sees("[data-test=listing-says]", "Gauge 20 in which system").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         // 54.5 mm and a sliver at 14.80 for 1.524 m.
         maker.sees("[data-test=per-piece]", "0.53").await?;
@@ -34,7 +34,7 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.sees("[data-test=lot-name]", "1 to 60 characters").await?;
         maker.fill("[data-test=lot-name] input", "Square silver").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees(NOTICE, "is on the rack").await?;
+        maker.sees(NOTICE, "added to stock").await?;
         maker.fill("[data-test=find-lot] input", "square silver").await?;
         maker.sees("[data-test=lot]", "1.52 m").await?;
         maker.sees("[data-test=lot]", "14.80").await?;
@@ -55,19 +55,14 @@ fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> 
         maker.click("[data-test=keep-lot]").await?;
         maker.sees("[data-test=lot-metal]", "Choose the metal").await?;
         maker.sees("[data-test=lot-size]", "thick").await?;
-        maker
-            .sees(
-                "[data-test=lot-price]",
-                "is not an amount of money. Write it as 1240.50, without the currency",
-            )
-            .await?;
-        maker.sees("[data-test=lot-tare]", "is not a weight. Enter one such as 182.31 g").await?;
+        maker.sees("[data-test=lot-price]", "is not a valid amount of money").await?;
+        maker.sees("[data-test=lot-tare]", "is not a valid weight").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm").await?;
         maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
         maker.fill("[data-test=lot-price] input", "1,250").await?;
         maker.fill("[data-test=lot-tare] input", "12").await?;
         maker.click("[data-test=keep-lot]").await?;
-        maker.sees("[data-test=lot-price]", "may be 1.25 or 1250").await?;
+        maker.sees("[data-test=lot-price]", "could be 1.25 or 1250").await?;
         maker.fill("[data-test=lot-price] input", "3.20").await?;
         maker.fill("[data-test=lot-tare] input", "12").await?;
         maker.fill("[data-test=lot-amount] input", "lots").await?;
@@ -170,21 +165,21 @@ fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
         maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
         maker.click("[data-test=more]").await?;
         maker.click("[data-test=pick]").await?;
-        maker.sees(NOTICE, "Picked “Lantern bearers, oval links”").await?;
+        maker.sees(NOTICE, "Added “Lantern bearers, oval links”").await?;
         maker.open("/rack/cut").await?;
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.click("[data-test=drop-pick]").await?;
         maker.until("four picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 4) }).await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.click("[data-test=pick-it]").await?;
-        maker.sees(NOTICE, "Picked “Water sprites, ear wires”").await?;
+        maker.sees(NOTICE, "Added “Water sprites, ear wires”").await?;
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.fill("[data-test=pick-count]", "4000").await?;
         maker.press(Key::Tab + "").await?;
-        maker.sees("[data-test=short]", "are short").await?;
+        maker.sees("[data-test=short]", "short").await?;
         maker.fill("[data-test=pick-count]", "0").await?;
         maker.press(Key::Tab + "").await?;
-        maker.sees("[data-test=pick-fault]", "Pick 1 to 100000").await?;
+        maker.sees("[data-test=pick-fault]", "Enter 1 to 100000").await?;
         for left in (0..5).rev() {
             maker.click("[data-test=drop-pick]").await?;
             maker
@@ -207,7 +202,7 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
         maker.sees("[data-test=candidates] h2", "fine silver").await?;
         maker.choose("[data-test=joined]", "not joined").await?;
         maker.fill("[data-test=bears]", "much").await?;
-        maker.sees("[role=alert]", "no load").await?;
+        maker.sees("[role=alert]", "not a valid load").await?;
         maker.fill("[data-test=bears]", "1,5").await?;
         maker.until("two to compare", || async { Ok(maker.count("[data-test=compare]").await? > 6) }).await?;
         for nth in [1, 2, 4] {
@@ -244,8 +239,8 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
         maker.fill("[data-test=cost-minutes] input", "-3").await?;
         maker.sees("[data-test=cost-minutes]", "negative").await?;
         maker.fill("[data-test=cost-minutes] input", "quick").await?;
-        maker.sees("[data-test=cost-minutes]", "is no time").await?;
-        maker.sees("[data-test=old]", "before").await?;
+        maker.sees("[data-test=cost-minutes]", "is not a valid time").await?;
+        maker.sees("[data-test=old]", "previous").await?;
         maker.is_accessible().await
     })
 }
@@ -278,7 +273,7 @@ fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
         chooser.send_keys(good.to_str().context("a path")?).await?;
         maker.sees("[data-test=preview]", "2 records").await?;
         maker.click("[data-test=bring-in]").await?;
-        maker.sees(NOTICE, "Brought in 2 records").await?;
+        maker.sees(NOTICE, "Imported 2 records").await?;
         maker.fill("[data-test=find-lot] input", "good").await?;
         maker.until("two lots", || async { Ok(maker.count("[data-test=lot]").await? == 2) }).await?;
         maker.click("[data-test=undo-notice]").await?;
@@ -291,7 +286,7 @@ fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
 fn the_rack_is_filtered_and_how_a_wire_is_kept_makes_the_buying_list() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/rack").await?;
-        maker.sees("[data-test=low]", "missing").await?;
+        maker.sees("[data-test=low]", "short").await?;
         maker.sees("[data-test=buying-list]", "half-hard copper").await?;
         maker.click("[data-test=filter-metal]").await?;
         maker.until("brass alone", || async { Ok(maker.count("[data-test=lot]").await? == 4) }).await?;
@@ -330,7 +325,7 @@ fn scrap_is_put_on_its_pile_and_priced_from_the_feed() -> Result<()> {
         maker.click("[data-test=add-scrap]").await?;
         maker.fill("[data-test=scrap-mass] input", "some").await?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=scrap-mass]", "no weight").await?;
+        maker.sees("[data-test=scrap-mass]", "not a valid weight").await?;
         maker.fill("[data-test=scrap-mass] input", "8").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=scrap]", "220.0 g").await?;

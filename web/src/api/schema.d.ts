@@ -7948,7 +7948,7 @@ export interface components {
             state: components["schemas"]["OrderState"];
         };
         /**
-         * @description The word for a state of an order.
+         * @description The word for a status of an order.
          * @enum {string}
          */
         OrderState: "to-make" | "in-the-making" | "ready" | "handed-over";

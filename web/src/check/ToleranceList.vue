@@ -68,7 +68,7 @@ const keep = () =>
       title="Tolerances"
       name="How far off still passes"
       :width="440"
-      does="Keep"
+      does="Save"
       test="keep-tolerances"
       @submit="keep"
     >

@@ -41,7 +41,7 @@ const rename = () =>
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Rename" does="Keep the name" test="rename-confirm" @submit="rename">
+  <PaperDialog v-model="open" title="Rename" does="Rename" test="rename-confirm" @submit="rename">
     <PaperField v-model="name" name="name" label="Name" maxlength="80" autofocus data-test="rename-name" />
     <PaperField v-model="note" name="note" label="Note" lines />
   </PaperDialog>

@@ -37,7 +37,7 @@ async function choose(choice: Choice<R>) {
 
 <template>
   <section data-test="steps">
-    <h2 class="question">Step</h2>
+    <h2 class="question">Steps</h2>
     <ol v-one-stop>
       <li v-for="(step, i) in steps" :key="step.step_n" :class="{ now: at === i }">
         <button

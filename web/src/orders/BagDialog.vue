@@ -34,7 +34,7 @@ const keep = () =>
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Bag" does="Keep" test="keep-bag" @submit="keep">
+  <PaperDialog v-model="open" title="Bag" does="Save" test="keep-bag" @submit="keep">
     <PaperField v-model="texts.name" name="name" label="Contents" maxlength="80" autofocus />
     <PaperField v-model="texts.place" name="place" label="Where it is" maxlength="80" />
     <PaperField v-model="texts.note" name="note" label="Note" lines maxlength="400" />

@@ -77,7 +77,7 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
     v-model="open"
     title="Hours and limits"
     :width="560"
-    does="Keep"
+    does="Save"
     test="keep-hours"
     @submit="keep"
   >

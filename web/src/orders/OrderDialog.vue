@@ -61,7 +61,7 @@ const keep = () =>
     v-model="open"
     title="Change the order"
     :width="520"
-    does="Keep"
+    does="Save"
     test="keep-order"
     @submit="keep"
   >

@@ -165,9 +165,7 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
           <span class="num">{{ sitting.clock }}</span>
           <span v-if="sitting.skipped" class="quiet">skipped</span>
           <span v-else-if="sitting.works.length" class="quiet">
-            about {{ minutesOf(sitting.hands_min) }} of handwork<template v-if="sitting.effort_min > 0.5"
-              >, effort {{ Math.round(sitting.effort_min) }}</template
-            >
+            about {{ minutesOf(sitting.hands_min) }} of handwork
           </span>
           <span v-else class="quiet">free</span>
           <v-btn

@@ -169,7 +169,7 @@ const make = (one: SurvivorOf) =>
             {{ one.sentence }}
             <p class="quiet">{{ one.told }}</p>
           </div>
-          <v-btn :aria-label="`Draw it: ${one.sentence}`" data-test="draw-recipe" @click="draw(one)"
+          <v-btn :aria-label="`Open the drawing: ${one.sentence}`" data-test="draw-recipe" @click="draw(one)"
             >Open the drawing</v-btn
           >
         </li>

@@ -63,7 +63,7 @@ async function keep() {
     title="Money"
     name="Metal prices and hour rate"
     :width="560"
-    does="Keep"
+    does="Save"
     test="keep-prices"
     @submit="keep"
   >

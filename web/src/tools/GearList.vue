@@ -141,7 +141,7 @@ async function keep() {
       </tbody>
     </table>
     <v-btn class="ml-n4" data-test="edit-gear" @click="edit">Change these</v-btn>
-    <PaperDialog v-model="open" title="Equipment" :width="560" does="Keep" test="keep-gear" @submit="keep">
+    <PaperDialog v-model="open" title="Equipment" :width="560" does="Save" test="keep-gear" @submit="keep">
       <p class="quiet">Empty lines use the usual value. Without a taper, cones are wound on any that fits.</p>
       <div class="fields">
         <PaperField

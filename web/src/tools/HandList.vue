@@ -87,7 +87,7 @@ async function keep() {
       </tbody>
     </table>
     <v-btn class="ml-n4" data-test="edit-hand" @click="edit">Change these</v-btn>
-    <PaperDialog v-model="open" title="Consistency" :width="520" does="Keep" test="keep-hand" @submit="keep">
+    <PaperDialog v-model="open" title="Consistency" :width="520" does="Save" test="keep-hand" @submit="keep">
       <p class="quiet">Empty lines use the usual value of a careful maker.</p>
       <div class="sources">
         <PaperField

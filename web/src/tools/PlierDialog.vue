@@ -104,7 +104,7 @@ async function read(): Promise<Plier> {
     :title="entry === 'new' ? 'Add pliers' : 'Change the pliers'"
     name="A pair of pliers"
     :width="460"
-    does="Keep"
+    does="Save"
     test="keep-plier"
     @submit="keep"
   >

@@ -86,7 +86,7 @@ async function read(): Promise<Mandrel> {
     :title="entry === 'new' ? 'Add a rod' : 'Change the rod'"
     name="A rod"
     :width="440"
-    does="Keep"
+    does="Save"
     test="keep-rod"
     @submit="keep"
   >

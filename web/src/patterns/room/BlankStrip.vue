@@ -32,7 +32,7 @@ const emit = defineEmits<{ point: [mark: Mark | null] }>()
 
 const id = useId()
 const edge = 6
-const { across, acrossNumber, acrossUnit } = useAmounts()
+const { acrossNumber, acrossUnit } = useAmounts()
 /** As a mark is measured off: to a tenth of a millimetre, or a thousandth of an inch. */
 const marked = (mm: number) => acrossNumber(mm, acrossUnit.value === 'mm' ? 1 : 3)
 /** The strip stays as high as it is while one drags. */
@@ -103,7 +103,7 @@ const sum = computed(() => {
   ] as const
   const parts = others.filter(([, mm]) => mm > 0.005).map(([what, mm]) => `${what} ${marked(mm)}`)
   const all = [`${marked(developed_mm)} in the piece`, ...parts].join(' + ')
-  return `${all} = ${across(flush_mm)} flush to flush; ${marked(cut_mm)} ${acrossUnit.value} off the spool`
+  return `${all} = ${marked(flush_mm)} ${acrossUnit.value} flush to flush; ${marked(cut_mm)} ${acrossUnit.value} off the spool`
 })
 const said = computed(() =>
   props.form.marks
@@ -203,7 +203,7 @@ const said = computed(() =>
             :style="{ fillOpacity: Math.min(1, 0.06 + one.share * 1.4) }"
           />
           <text v-if="one.width > 44" :x="one.from + one.width / 2" :y="top + lane + 20" text-anchor="middle">
-            {{ one.says }}{{ one.width > 130 ? ' spent' : '' }}
+            {{ one.says }}{{ one.width > 130 ? ' used' : '' }}
           </text>
         </g>
         <StripRuler

@@ -65,7 +65,7 @@ const keep = () =>
     title="When to buy this wire again"
     name="When to buy a wire again"
     :width="460"
-    does="Keep"
+    does="Save"
     test="keep-keeping"
     @submit="keep"
   >
