@@ -25,7 +25,7 @@ function spoil() {
     v-model="open"
     title="Scrap one"
     :width="480"
-    does="To the scrap"
+    does="Scrap it"
     test="to-scrap"
     @submit="spoil"
   >

@@ -81,7 +81,7 @@ const filled = computed(() => {
         :open="again"
         :title="`Make again: ${bag.entry.name}`"
         :start="filled"
-        does="Begin"
+        does="Start batch"
         :work="make"
         @close="again = false"
       />

@@ -61,7 +61,7 @@ const submit = () =>
     v-model="open"
     :title="held?.part ? `Split ${held.work.named}` : `Not before: ${held?.work.named}`"
     :width="420"
-    does="Hold it there"
+    does="Pin it"
     test="hold-it"
     @submit="submit"
   >

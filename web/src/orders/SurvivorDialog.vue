@@ -105,7 +105,7 @@ const make = (one: SurvivorOf) =>
     v-model="open"
     title="Match a lost piece"
     :width="560"
-    does="Which is it?"
+    does="Find matches"
     :busy="busy"
     test="which-is-it"
     @submit="look"

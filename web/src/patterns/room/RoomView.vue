@@ -318,7 +318,7 @@ async function toRings() {
       <KeepDialog
         v-model="keeping"
         :desk="pattern"
-        noun="pattern"
+        noun="finding"
         @kept="refreshKept()"
         @undone="((pattern.kept = null), refreshKept())"
       />

@@ -104,7 +104,7 @@ const book = () =>
       :title="out ? 'Take scrap out' : 'Add scrap'"
       name="Scrap"
       :width="440"
-      does="Book"
+      does="Record"
       test="book-scrap"
       @submit="book"
     >
