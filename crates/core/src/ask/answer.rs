@@ -4,7 +4,7 @@ use serde::Serialize;
 
 use super::line::{LONGEST, Line, Unclear};
 use super::makes::{Kept, Makes};
-use super::said::{Given, Said, gather};
+use super::said::{Parsed, ParsedAt, gather};
 use super::token::{Question, scan};
 use crate::chain::ChainRequest;
 use crate::fault::Fault;
@@ -191,7 +191,7 @@ fn held_back(unclear: &[Unclear]) -> bool {
     unclear.iter().any(|one| one.holds_back)
 }
 
-impl Said {
+impl Parsed {
     /// Points at what was said and says nothing of what is asked about.
     fn point_at_unused(&self, line: &Line, reply: &mut Answer) {
         let rings = self.ring_like() || self.asks(Question::WhatCanIMake) && self.pattern.is_none();
@@ -201,7 +201,7 @@ impl Said {
             None => "a wire on its own".to_owned(),
         };
         let mut point = |unused: Option<Unclear>| reply.unclear.extend(unused);
-        fn at<T>(given: Option<&Given<T>>, line: &Line, what: &str) -> Option<Unclear> {
+        fn at<T>(given: Option<&ParsedAt<T>>, line: &Line, what: &str) -> Option<Unclear> {
             given.map(|given| {
                 given.pointed(line, format!("This has nothing to do with {what}: leave it out."))
             })

@@ -7,7 +7,7 @@ use winnow::combinator::{alt, opt, terminated};
 use winnow::prelude::*;
 
 use super::answer::{Answer, View};
-use super::said::Said;
+use super::said::Parsed;
 use super::token::{Counted, Meaning, Question, length_alone};
 use super::vocabulary;
 use crate::fault::Fault;
@@ -107,7 +107,7 @@ fn alone(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> ModalR
     Err(backtrack())
 }
 
-impl Said {
+impl Parsed {
     /// Answers about a finding: the wire and dimensions that were said, the usual ones for the rest.
     pub(super) fn answer_finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) {
         let Some(mut request) = self.finding(kind, workshop, reply) else { return };

@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use super::answer::Answer;
-use super::said::Said;
+use super::said::Parsed;
 use crate::pattern::{Kind, PatternRequest};
 use crate::piece::Piece;
 use crate::ring::supply::Supply;
@@ -53,7 +53,7 @@ impl Makes {
     }
 }
 
-impl Said {
+impl Parsed {
     /// Answers what can be made of the wire that was named, as long as it goes.
     pub(super) fn answer_makes(&self, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>, reply: &mut Answer) {
         let Some(supply) = self.supply() else {

@@ -5,7 +5,7 @@
 
 use super::answer::Answer;
 use super::line::{Line, Unclear};
-use super::said::{Given, Said, plainly};
+use super::said::{Parsed, ParsedAt, plainly};
 use super::token::{Counted, Question};
 use crate::tool::workshop::Workshop;
 use crate::words::gauge::MM_PER_INCH;
@@ -64,7 +64,7 @@ pub(super) fn place(
     quantities: Vec<Quantity>,
     line: &Line,
     workshop: &Workshop,
-    said: &mut Said,
+    said: &mut Parsed,
     reply: &mut Answer,
 ) {
     if quantities.is_empty() {
@@ -108,7 +108,7 @@ pub(super) fn place(
     }
 }
 
-fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -> Unclear {
+fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop) -> Unclear {
     let Quantity { from, to, written } = *quantity;
     let text = line.typed(from, to);
     let words = text.trim();
@@ -137,14 +137,14 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Said, workshop: &Workshop) -
 }
 
 pub(super) struct Placing<'a> {
-    pub said: &'a Said,
+    pub said: &'a Parsed,
     quantities: &'a [Quantity],
     pub text: String,
     workshop: &'a Workshop,
 }
 
 impl<'a> Placing<'a> {
-    fn new(said: &'a Said, quantities: &'a [Quantity], line: &'a Line, workshop: &'a Workshop) -> Self {
+    fn new(said: &'a Parsed, quantities: &'a [Quantity], line: &'a Line, workshop: &'a Workshop) -> Self {
         let text = line.typed(0, usize::MAX).to_lowercase();
         Self { said, quantities, text, workshop }
     }
@@ -301,7 +301,7 @@ fn settle(
     value: f64,
     line: &Line,
     workshop: &Workshop,
-    said: &mut Said,
+    said: &mut Parsed,
     reply: &mut Answer,
 ) {
     let Quantity { from, to, written } = quantity;
@@ -329,7 +329,7 @@ fn settle(
         Place::Count => {
             let noun = if said.pattern.is_some() { "pieces" } else { "rings" };
             reply.understood.push(format!("{text}: {value} {noun}"));
-            said.count = Some(Given { value: (value, Counted::Unsaid), from, to });
+            said.count = Some(ParsedAt { value: (value, Counted::Unsaid), from, to });
         }
         Place::Size => {
             let reading = reading();
@@ -341,7 +341,7 @@ fn settle(
                 }
                 said.readings.push(reading.clone());
             }
-            said.size_mm = Some(Given { value, from, to });
+            said.size_mm = Some(ParsedAt { value, from, to });
         }
         Place::Inside => {
             reply.understood.push(format!("ring inside {}", plainly(value)));
@@ -349,7 +349,7 @@ fn settle(
                 .assumed
                 .push(format!("{} is read as the inside of the ring.", caliper(value, workshop.habits.unit)));
             reply.assumed.extend(reading().as_ref().and_then(unit_said));
-            said.inside_mm = Some(Given { value, from, to });
+            said.inside_mm = Some(ParsedAt { value, from, to });
         }
         Place::Sized(at) => {
             let parameter = said.pattern.as_ref().and_then(|kind| {
@@ -364,17 +364,17 @@ fn settle(
                     parameter.label
                 ));
                 reply.assumed.extend(reading().as_ref().and_then(unit_said));
-                said.parameters.insert(parameter.name.to_owned(), Given { value, from, to });
+                said.parameters.insert(parameter.name.to_owned(), ParsedAt { value, from, to });
             }
         }
         Place::Supply => {
             reply.understood.push(format!("{text}: wire you have"));
-            said.supply_mm = Some(Given { value, from, to });
+            said.supply_mm = Some(ParsedAt { value, from, to });
         }
         Place::SupplyMass => {
             reply.understood.push(format!("{value} g"));
             reply.assumed.push(format!("{text} is read as {value} grams."));
-            said.supply_g = Some(Given { value, from, to });
+            said.supply_g = Some(ParsedAt { value, from, to });
         }
         Place::Converted => said.readings.extend(reading()),
         Place::Nowhere => reply.unclear.push(pointed(&quantity, line, said, workshop)),

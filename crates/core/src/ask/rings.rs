@@ -2,7 +2,7 @@
 
 use super::answer::{Answer, View};
 use super::line::Line;
-use super::said::Said;
+use super::said::Parsed;
 use super::token::{Counted, Question};
 use crate::making::Changes;
 use crate::ring::backwards::RingTarget;
@@ -31,7 +31,7 @@ fn differs(given_mm: f64, gives_mm: f64) -> bool {
 /// Inside over wire of rings when only a wire is asked for: what most chain is made of.
 const USUAL_RATIO: f64 = 5.0;
 
-impl Said {
+impl Parsed {
     fn cutting(&self) -> Cutting {
         let method = self.method.as_ref().map_or(Method::Saw, |given| given.value);
         let blade = self.blade.as_ref().map(|given| given.value);

@@ -34,13 +34,13 @@ pub(super) fn plainly(mm: f64) -> String {
 
 /// Something the line says, and where.
 #[derive(Debug, Clone, PartialEq)]
-pub(super) struct Given<T> {
+pub(super) struct ParsedAt<T> {
     pub value: T,
     pub from: usize,
     pub to: usize,
 }
 
-impl<T> Given<T> {
+impl<T> ParsedAt<T> {
     /// The stretch it stands in, pointed at.
     pub fn pointed(&self, line: &Line, why: impl Into<String>) -> Unclear {
         Unclear {
@@ -55,42 +55,42 @@ impl<T> Given<T> {
 
 /// Everything a line can say. Lengths in mm, masses in g.
 #[derive(Default)]
-pub(super) struct Said {
-    pub count: Option<Given<(f64, Counted)>>,
-    pub metal: Option<Given<Metal>>,
-    pub temper: Option<Given<Temper>>,
-    pub section: Option<Given<Section>>,
-    pub surface: Option<Given<Surface>>,
-    pub size_mm: Option<Given<f64>>,
+pub(super) struct Parsed {
+    pub count: Option<ParsedAt<(f64, Counted)>>,
+    pub metal: Option<ParsedAt<Metal>>,
+    pub temper: Option<ParsedAt<Temper>>,
+    pub section: Option<ParsedAt<Section>>,
+    pub surface: Option<ParsedAt<Surface>>,
+    pub size_mm: Option<ParsedAt<f64>>,
     /// The tools or the cut that the sizes follow from.
     pub tools: Tools,
     /// The spool it is taken from.
     pub lot: Option<LotFactor>,
-    pub winding: Option<Given<Winding>>,
-    pub method: Option<Given<Method>>,
+    pub winding: Option<ParsedAt<Winding>>,
+    pub method: Option<ParsedAt<Method>>,
     pub filed: bool,
-    pub blade: Option<Given<Blade>>,
-    pub rod: Option<Given<Mandrel>>,
-    pub inside_mm: Option<Given<f64>>,
+    pub blade: Option<ParsedAt<Blade>>,
+    pub rod: Option<ParsedAt<Mandrel>>,
+    pub inside_mm: Option<ParsedAt<f64>>,
     /// Short way across, where two sizes were given.
-    pub short_mm: Option<Given<f64>>,
-    pub outside_mm: Option<Given<f64>>,
-    pub ratio: Option<Given<f64>>,
-    pub supply_mm: Option<Given<f64>>,
-    pub supply_g: Option<Given<f64>>,
+    pub short_mm: Option<ParsedAt<f64>>,
+    pub outside_mm: Option<ParsedAt<f64>>,
+    pub ratio: Option<ParsedAt<f64>>,
+    pub supply_mm: Option<ParsedAt<f64>>,
+    pub supply_g: Option<ParsedAt<f64>>,
     pub about_rings: bool,
     pub oval: bool,
     pub pulls_n: u32,
     pub hammered_mm: Option<f64>,
-    pub pattern: Option<Given<Kind>>,
+    pub pattern: Option<ParsedAt<Kind>>,
     pub mirrored: bool,
-    pub parameters: BTreeMap<String, Given<f64>>,
+    pub parameters: BTreeMap<String, ParsedAt<f64>>,
     pub questions: Vec<Question>,
     /// Every length read, for a line that only converts.
     pub readings: Vec<Reading>,
 }
 
-impl Said {
+impl Parsed {
     pub fn asks(&self, question: Question) -> bool {
         self.questions.contains(&question)
     }
@@ -107,9 +107,9 @@ impl Said {
 }
 
 /// Gathers what a line says, and notes in the reply what was understood of it and what was not.
-pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: &mut Answer) -> Said {
+pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: &mut Answer) -> Parsed {
     let mut gathering = Gathering {
-        said: Said::default(),
+        said: Parsed::default(),
         unplaced: vec![],
         kind: tokens.iter().find_map(|token| match token.meaning {
             Meaning::Pattern(kind) => Some(kind),
@@ -128,7 +128,7 @@ pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: 
 }
 
 struct Gathering<'a> {
-    said: Said,
+    said: Parsed,
     unplaced: Vec<Quantity>,
     /// The pattern spoken of, wherever in the line.
     kind: Option<Kind>,
@@ -139,8 +139,8 @@ struct Gathering<'a> {
 
 /// Keeps the first of what is said twice, and points at the second where it says another thing.
 fn once<T: PartialEq>(
-    slot: &mut Option<Given<T>>,
-    given: Given<T>,
+    slot: &mut Option<ParsedAt<T>>,
+    given: ParsedAt<T>,
     noun: &str,
     line: &Line,
     reply: &mut Answer,
@@ -168,7 +168,7 @@ impl Gathering<'_> {
         let Token { from, to, .. } = *token;
         macro_rules! once {
             ($slot:ident, $value:expr, $noun:literal) => {
-                once(&mut self.said.$slot, Given { value: $value, from, to }, $noun, self.line, self.reply)
+                once(&mut self.said.$slot, ParsedAt { value: $value, from, to }, $noun, self.line, self.reply)
             };
         }
         match &token.meaning {
@@ -238,7 +238,7 @@ impl Gathering<'_> {
         let Token { from, to, .. } = *token;
         macro_rules! once {
             ($slot:ident, $value:expr, $noun:literal) => {
-                once(&mut self.said.$slot, Given { value: $value, from, to }, $noun, self.line, self.reply)
+                once(&mut self.said.$slot, ParsedAt { value: $value, from, to }, $noun, self.line, self.reply)
             };
         }
         match word {
@@ -293,7 +293,7 @@ impl Gathering<'_> {
                     && other.label.split(' ').next_back() == Some(parameter.label))
         };
         for one in all.iter().filter(same) {
-            let given = Given { value, from: token.from, to: token.to };
+            let given = ParsedAt { value, from: token.from, to: token.to };
             self.said.parameters.insert(one.name.to_owned(), given);
             let text = dimension_text(value, one.unit, self.workshop.habits.unit);
             self.note(token, format!("{} {text}", one.label));
@@ -313,7 +313,7 @@ impl Gathering<'_> {
         let far = a.mm / b.mm > MOST_OVAL;
         match count {
             Some(n) if counts && far && !takes_two => {
-                let counted = Given { value: (n, Counted::Unsaid), from, to };
+                let counted = ParsedAt { value: (n, Counted::Unsaid), from, to };
                 once(&mut self.said.count, counted, "count", self.line, self.reply);
                 self.reply.understood.push(counted_text(n, Counted::Unsaid));
                 self.unplaced.push(Quantity::length(second, from, to));
@@ -339,12 +339,12 @@ impl Gathering<'_> {
                 self.said.oval |= long > short;
                 once(
                     &mut self.said.inside_mm,
-                    Given { value: long, from, to },
+                    ParsedAt { value: long, from, to },
                     "inside",
                     self.line,
                     self.reply,
                 );
-                self.said.short_mm = Some(Given { value: short, from, to });
+                self.said.short_mm = Some(ParsedAt { value: short, from, to });
             }
         }
     }
@@ -356,7 +356,7 @@ impl Gathering<'_> {
             Ok(reading) => reading,
         };
         let value = reading.mm;
-        let given = Given { value, from, to };
+        let given = ParsedAt { value, from, to };
         let gauge = matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
         let bare = matches!(typed, Typed::Bare(_));
         let (slot, noun) = match role {

@@ -4,7 +4,7 @@ use super::{ChainPlan, ChainRequest};
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::operations::{Check, LinkRings, OpenRings, ShutRings, Tumble};
-use crate::making::{Changes, Does};
+use crate::making::{Changes, Perform};
 use crate::ring::route::FinishedRings;
 use crate::ring::{RingPlan, RingRequest};
 use crate::tool::school::{Hardening, Joint, Schools};
@@ -18,11 +18,11 @@ impl ChainRequest {
     }
 
     /// What follows its rings' own route, for the rings of all chains.
-    pub(super) fn building(&self, plan: &ChainPlan, schools: &Schools) -> Vec<Box<dyn Does>> {
+    pub(super) fn building(&self, plan: &ChainPlan, schools: &Schools) -> Vec<Box<dyn Perform>> {
         let all = |n: u32| n * self.chains_n;
         let ring_mm = self.ring.cutting.taken(self.ring.wire.size_mm).from_ring_mm;
         let others_too = self.second_ring.is_some();
-        let mut route: Vec<Box<dyn Does>> = vec![];
+        let mut route: Vec<Box<dyn Perform>> = vec![];
         let as_built = schools.shut_as_built && plan.shut_before_n > 0;
         if plan.shut_before_n > 0 && !as_built {
             route.push(Box::new(ShutRings { n: all(plan.shut_before_n), of_n: plan.rings_to_make_n }));

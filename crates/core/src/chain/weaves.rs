@@ -188,8 +188,15 @@ fn written() -> Vec<Known> {
         },
         Known {
             word: "spiral",
-            also: &["spiral chain", "three strand spiral", "four in one spiral", "spiral three strands"],
-            weave: weave("spiral", &["ring"], each(&[0], &[0], &[1, 2]), GoesOn::Chain { turn_deg: None }),
+            // The links alternate in direction: a twist of three strands. What shops call the four-in-one spiral links
+            // always the same way and wants larger rings; it is another weave, which is not known here yet.
+            also: &["three strand twist", "three strand spiral", "spiral chain", "spiral three strands"],
+            weave: weave(
+                "three-strand twist",
+                &["ring"],
+                each(&[0], &[0], &[1, 2]),
+                GoesOn::Chain { turn_deg: None },
+            ),
             usual: [3.2, 4.6],
             like: "Each ring through the next two, always to the same side: round, and it twists like a rope.",
         },

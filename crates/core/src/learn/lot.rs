@@ -159,7 +159,7 @@ fn inside_bent(wound: &RingRequest, of: Inside, bending: &Bending) -> Option<f64
 }
 
 /// Measurements of pieces made in the same way: the rod's own error is one for all of them.
-struct Alike<'a> {
+struct SameRod<'a> {
     wound: &'a RingRequest,
     of: Inside,
     /// Their places in the list, insides and own spreads, mm.
@@ -170,7 +170,7 @@ struct Alike<'a> {
     gives_mm: Vec<f64>,
 }
 
-impl<'a> Alike<'a> {
+impl<'a> SameRod<'a> {
     fn of(measured: &'a [MeasuredInside], hand: &Hand) -> Vec<Self> {
         let mut groups: Vec<Self> = vec![];
         for (i, one) in measured.iter().enumerate() {
@@ -234,7 +234,7 @@ struct Belief {
 }
 
 impl Belief {
-    fn of(grid: &[f64], groups: &[Alike], measured: &[MeasuredInside], without: Option<usize>) -> Self {
+    fn of(grid: &[f64], groups: &[SameRod], measured: &[MeasuredInside], without: Option<usize>) -> Self {
         let means: Vec<_> = groups.iter().map(|group| group.mean(measured, without)).collect();
         let logs: Vec<f64> = grid
             .iter()
@@ -302,7 +302,7 @@ pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {
             drift: None,
         };
     }
-    let mut groups = Alike::of(measured, hand);
+    let mut groups = SameRod::of(measured, hand);
     let mut values = grid(1.0, HANDBOOK_SPREAD);
     groups.iter_mut().for_each(|group| group.ask(&values));
     let mut belief = Belief::of(&values, &groups, measured, None);
@@ -338,7 +338,7 @@ pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {
     }
 }
 
-fn points(groups: &[Alike], values: &[f64], belief: &Belief, measured: &[MeasuredInside]) -> Vec<LotPoint> {
+fn points(groups: &[SameRod], values: &[f64], belief: &Belief, measured: &[MeasuredInside]) -> Vec<LotPoint> {
     let mut points: Vec<(usize, LotPoint)> = vec![];
     for group in groups {
         let handbook_mm = inside_with(group.wound, group.of, 1.0).unwrap_or(0.0);
@@ -377,7 +377,7 @@ fn points(groups: &[Alike], values: &[f64], belief: &Belief, measured: &[Measure
 }
 
 /// The factor that gives just this inside, within the limits, by halving.
-fn flow_giving(group: &Alike, inside_mm: f64) -> f64 {
+fn flow_giving(group: &SameRod, inside_mm: f64) -> f64 {
     let (mut low, mut high) = LIMITS;
     for _ in 0..40 {
         let middle = f64::midpoint(low, high);

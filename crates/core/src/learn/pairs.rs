@@ -68,7 +68,7 @@ const NEAR: usize = 12;
 /// Faults where a set has fewer than two pieces, a dimension is missing or is no number, or there are too many.
 pub fn matched(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<Matching, Faults> {
     check(pieces, tolerance_mm, size)?;
-    let all = Alike { pieces, tolerance_mm };
+    let all = Matcher { pieces, tolerance_mm };
     let mut order: Vec<usize> = (0..pieces.len()).collect();
     order.sort_by(|a, b| {
         all.share(*a, 0).total_cmp(&all.share(*b, 0)).then(pieces[*a].piece_n.cmp(&pieces[*b].piece_n))
@@ -125,7 +125,7 @@ fn check(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<
     faults.into_result()
 }
 
-struct Alike<'a> {
+struct Matcher<'a> {
     pieces: &'a [MeasuredPiece],
     tolerance_mm: &'a [f64],
 }
@@ -133,7 +133,7 @@ struct Alike<'a> {
 /// Sets and who is left, by places in the list.
 type Sets = (Vec<Vec<usize>>, Vec<usize>);
 
-impl Alike<'_> {
+impl Matcher<'_> {
     fn share(&self, i: usize, dimension: usize) -> f64 {
         self.pieces[i].mm[dimension] / self.tolerance_mm[dimension]
     }

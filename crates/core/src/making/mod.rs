@@ -20,6 +20,6 @@ pub mod workpiece;
 
 pub use operation::Operation;
 pub use route::{Changes, Inserted};
-pub use run::{Bench, Does, Done, Made, Numbers, Step, run};
+pub use run::{Bench, Done, Made, Numbers, Perform, Step, run};
 pub use takes::Takes;
 pub use workpiece::Workpiece;

@@ -6,7 +6,7 @@ use super::operation::Operation;
 use super::operations::{
     Anneal, Flux, Fuse, HammerRing, Pickle, Quench, Solder, Stiffen, Straighten, Tumble,
 };
-use super::run::Does;
+use super::run::Perform;
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::school::{PULL_STRAIN, SchoolChanges, Straightening};
 use crate::words::counted;
@@ -100,7 +100,7 @@ impl Inserted {
         }
     }
 
-    fn does(&self) -> Result<Box<dyn Does>, String> {
+    fn does(&self) -> Result<Box<dyn Perform>, String> {
         Ok(match (self.operation, self.to_mm) {
             (Operation::Anneal, _) => Box::new(Anneal),
             (Operation::Straighten, _) => Box::new(Straighten {
@@ -278,7 +278,7 @@ impl Changes {
     ///
     /// # Errors
     /// A fault at each change that cannot be: what makes the piece left out, an unknown place, too many.
-    pub fn apply<'a>(&self, route: Vec<Box<dyn Does + 'a>>) -> Result<Vec<Box<dyn Does + 'a>>, Faults> {
+    pub fn apply<'a>(&self, route: Vec<Box<dyn Perform + 'a>>) -> Result<Vec<Box<dyn Perform + 'a>>, Faults> {
         let mut faults = Faults::none();
         let n = self.with.len() + self.without.len();
         if n > MOST {
@@ -322,7 +322,7 @@ impl Changes {
 }
 
 /// Where in the route a change stands.
-fn place(route: &[Box<dyn Does + '_>], inserted: &Inserted, at: &str) -> Result<usize, Fault> {
+fn place(route: &[Box<dyn Perform + '_>], inserted: &Inserted, at: &str) -> Result<usize, Fault> {
     let missing = |field: &str, operation: Operation| {
         Fault::new(format!("{at}.{field}"), format!("There is no “{operation}” in this route."))
     };

@@ -219,7 +219,7 @@ impl Bench<'_> {
 }
 
 /// One operation, on a workpiece.
-pub trait Does {
+pub trait Perform {
     /// Which it is.
     fn operation(&self) -> Operation;
 
@@ -227,7 +227,7 @@ pub trait Does {
     ///
     /// # Errors
     /// Why it cannot be done to the piece as it is, in a sentence.
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String>;
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String>;
 
     /// The end whose tail it takes off: whether it is the far one; none where it takes none.
     fn takes_tail(&self) -> Option<bool> {
@@ -312,13 +312,13 @@ impl Made {
 ///
 /// # Errors
 /// The first that cannot be done: a fault at its place in the route, with the reason.
-pub fn run(route: &[Box<dyn Does + '_>], piece: Workpiece, bench: &Bench) -> Result<Made, Faults> {
+pub fn run(route: &[Box<dyn Perform + '_>], piece: Workpiece, bench: &Bench) -> Result<Made, Faults> {
     let mut piece = piece;
     let mut steps = Vec::with_capacity(route.len());
     for (i, does) in route.iter().enumerate() {
         let operation = does.operation();
         let cool = waits_to_cool(&mut piece, operation, bench);
-        let done = cool.and_then(|()| does.do_to(&mut piece, bench)).map_err(|why| {
+        let done = cool.and_then(|()| does.perform(&mut piece, bench)).map_err(|why| {
             let said = format!("Step {}, {operation}: {}", i + 1, why);
             Fault::new(format!("route.{i}"), said)
         })?;

@@ -1,7 +1,7 @@
 //! Many rings alike are not bent one by one: they are wound as a coil and cut.
 
 use super::PatternRequest;
-use super::form::Formed;
+use super::form::FormedPiece;
 use crate::ring::RingRequest;
 use crate::shape::Course;
 use crate::tool::coil::{Coil, outline_for};
@@ -40,7 +40,7 @@ impl PatternRequest {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// A length of its own wire, where one turn of it is wound on nothing else.
     fn on_its_own_wire(&self) -> Option<Mandrel> {
         let own_mm = self.design.profile.thickness_mm();

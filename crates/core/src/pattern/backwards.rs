@@ -4,7 +4,7 @@ use kurbo::common::solve_itp;
 use serde::{Deserialize, Serialize};
 
 use super::PatternRequest;
-use super::form::Formed;
+use super::form::FormedPiece;
 use super::sentence::value_text;
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::workshop::Workshop;
@@ -148,8 +148,8 @@ impl PatternRequest {
         let fitted = self.fitted(targets)?;
         let (before, finished) = (self.form()?, fitted.finished(workshop)?);
         let after = &finished.formed;
-        let inside = |formed: &Formed, i: usize| formed.design.segments.get(i)?.course.tightest_mm();
-        let moved = |i: usize, by: &Formed| match (inside(&before, i), inside(by, i)) {
+        let inside = |formed: &FormedPiece, i: usize| formed.design.segments.get(i)?.course.tightest_mm();
+        let moved = |i: usize, by: &FormedPiece| match (inside(&before, i), inside(by, i)) {
             (Some(old), Some(new)) => (new - old).abs() >= SEEN_MM,
             (old, new) => old.is_some() != new.is_some(),
         };

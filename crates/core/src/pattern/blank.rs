@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::form::Formed;
+use super::form::FormedPiece;
 use super::is_nothing;
 use crate::making::Operation;
 use crate::shape::Segment;
@@ -65,7 +65,7 @@ impl Blank {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// The blank it is made from, for a ruler of this unit.
     ///
     /// ```

@@ -3,7 +3,7 @@
 use glam::DVec3;
 use kurbo::{BezPath, Cap, Join, PathEl, Stroke, StrokeOpts, stroke};
 
-use super::form::Formed;
+use super::form::FormedPiece;
 use crate::shape::Course;
 use crate::shape::path::{Curve, Placed};
 use crate::shape::view::centreline;
@@ -59,7 +59,7 @@ fn through(placed: &Placed) -> Line {
     Line::Through((0..=steps).map(|i| placed.at(f64::from(i) / n).0).collect())
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// The finished piece's centreline from end to end; a ball has none.
     pub fn lines(&self) -> Vec<Line> {
         let drawn = self.path.placed.iter().filter(|placed| placed.length_mm > 1e-9);

@@ -3,9 +3,9 @@
 use glam::DVec3;
 use serde::Serialize;
 
+use super::design::{Closure, DesignCheck};
 use super::finished::FinishedFinding;
-use super::form::Formed;
-use super::former::{Asks, Closure};
+use super::form::FormedPiece;
 use super::{Family, Worn};
 use crate::figure::Level;
 use crate::making::operations::{Anneal, never_melted};
@@ -86,7 +86,7 @@ pub const CLEARANCE_MM: f64 = 0.1;
 /// Shortest straight stem that a bead and a second loop can use, mm.
 const LEAST_STEM_MM: f64 = 12.0;
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Where an end face lands: the distance of its nearer corner from the other wire's surface.
     pub fn landing(&self, closure: &Closure) -> Option<Landing> {
         let half = self.design.profile.thickness_mm() / 2.0;
@@ -230,10 +230,10 @@ impl Formed<'_> {
         mouths
     }
 
-    fn asked(&self, asks: &Asks, unit: LengthUnit) -> Option<Check> {
+    fn asked(&self, asks: &DesignCheck, unit: LengthUnit) -> Option<Check> {
         Some(match *asks {
-            Asks::Takes { opening, ring_mm } => self.takes(opening, ring_mm, unit)?,
-            Asks::Stem { segment } => {
+            DesignCheck::Takes { opening, ring_mm } => self.takes(opening, ring_mm, unit)?,
+            DesignCheck::Stem { segment } => {
                 let length = self.wire_mm.get(segment).copied()?;
                 let short = length < LEAST_STEM_MM;
                 let left = on_ruler(length, unit);
@@ -244,7 +244,7 @@ impl Formed<'_> {
                 };
                 check(About::Stem, short.then_some(Level::Watch), sentence, Some(segment))
             }
-            Asks::Bore { bore_mm, cord_mm } => {
+            DesignCheck::Bore { bore_mm, cord_mm } => {
                 let play = bore_mm - cord_mm;
                 let (level, sentence) = if play > 0.6 {
                     (
@@ -266,7 +266,7 @@ impl Formed<'_> {
                 };
                 check(About::Bore, level, sentence, Some(0))
             }
-            Asks::Tip { kick_deg } => {
+            DesignCheck::Tip { kick_deg } => {
                 let plain = kick_deg <= 0.0;
                 let sentence = if plain {
                     "The tip is not bent out: the ear wire can work its way out of the ear.".to_owned()
@@ -275,7 +275,7 @@ impl Formed<'_> {
                 };
                 check(About::Tip, plain.then_some(Level::Watch), sentence, None)
             }
-            Asks::Melts => self.melts(),
+            DesignCheck::Melts => self.melts(),
         })
     }
 

@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::form::Formed;
+use super::form::FormedPiece;
 use super::sentence::value_text;
 use super::{PatternRequest, Unit};
 use crate::drawing::Drawing;
@@ -59,8 +59,8 @@ impl PatternRequest {
     }
 }
 
-impl Formed<'_> {
-    fn differences(&self, other: &Formed, unit: LengthUnit) -> Vec<String> {
+impl FormedPiece<'_> {
+    fn differences(&self, other: &FormedPiece, unit: LengthUnit) -> Vec<String> {
         let (mine, theirs) = (self.request, other.request);
         let mut found = vec![];
         let mut differ = |label: &str, here: String, there: String| {
@@ -92,8 +92,8 @@ impl Formed<'_> {
     }
 
     /// How far another piece is moved on paper, right and down, to lie middle on middle and top on top.
-    fn laid_on(&self, other: &Formed) -> [f64; 2] {
-        let middle = |formed: &Formed| (formed.extent.least.x + formed.extent.most.x) / 2.0;
+    fn laid_on(&self, other: &FormedPiece) -> [f64; 2] {
+        let middle = |formed: &FormedPiece| (formed.extent.least.x + formed.extent.most.x) / 2.0;
         // Paper runs down, the bench runs up.
         [middle(self) - middle(other), other.extent.most.y - self.extent.most.y]
     }

@@ -5,8 +5,8 @@ use kurbo::{BezPath, Circle, Line, ParamCurve as _, Point, Shape as _};
 use serde::Serialize;
 
 use super::Unit;
-use super::form::Formed;
-use super::former::Lies;
+use super::design::DimensionPlace;
+use super::form::FormedPiece;
 use crate::drawing::{Anchor, Drawing, Place, Role, Sketch, svg_path};
 use crate::figure::Level;
 use crate::making::run::Marked;
@@ -102,7 +102,7 @@ struct Bare {
 
 impl Bare {
     /// The same with the tool of a step in place, and marks across it, mm along its middle.
-    fn stage(&self, formed: &Formed, step: Option<&Step>, marks: &[f64]) -> DrawnPiece {
+    fn stage(&self, formed: &FormedPiece, step: Option<&Step>, marks: &[f64]) -> DrawnPiece {
         let mut sketch = self.sketch.clone();
         for mark in marks {
             let (at, ahead) = self.path.along(*mark);
@@ -156,7 +156,7 @@ pub fn dimension_text(value: f64, unit: Unit, first: LengthUnit) -> String {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// The piece after each step of its route. What forms nothing leaves the wire as it was drawn before.
     pub fn stages(&self, steps: &[Step]) -> Vec<DrawnPiece> {
         let blank = self.blank(LengthUnit::Mm);
@@ -255,17 +255,17 @@ impl Formed<'_> {
             let text = format!("{} {value}", parameter.label);
             let placed = |i: usize| self.path.placed.get(i);
             match *lies {
-                Lies::Along(i) => {
+                DimensionPlace::Along(i) => {
                     let Some(line) = placed(i) else { continue };
                     self.beside(sketch, (line.at(0.0).0, line.at(1.0).0), middle, away, text, parameter.name);
                 }
-                Lies::From(i, j) => {
+                DimensionPlace::From(i, j) => {
                     let (Some(a), Some(b)) = (placed(i), placed(j)) else { continue };
                     self.beside(sketch, (a.at(0.0).0, b.at(1.0).0), middle, away, text, parameter.name);
                 }
-                Lies::Across(i) => self.across(sketch, (i, false), text, parameter.name),
-                Lies::AcrossBeside(i) => self.across(sketch, (i, true), text, parameter.name),
-                Lies::Angle(i) => {
+                DimensionPlace::Across(i) => self.across(sketch, (i, false), text, parameter.name),
+                DimensionPlace::AcrossBeside(i) => self.across(sketch, (i, true), text, parameter.name),
+                DimensionPlace::Angle(i) => {
                     let Some(bend) = placed(i) else { continue };
                     let at = bend.at(0.5).0;
                     // A kicked tip has room on its inner side; outside stand the lengths.

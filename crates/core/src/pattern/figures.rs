@@ -2,7 +2,7 @@
 
 use super::blank::Blank;
 use super::finished::{FinishedFinding, Gives};
-use super::form::Formed;
+use super::form::FormedPiece;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
 use crate::making::wear::ought_to_bear;
@@ -29,7 +29,7 @@ impl FinishedFinding<'_> {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     fn cut(&self, blank: &Blank, unit: LengthUnit) -> Vec<Figure> {
         let Blank { developed_mm, trim_mm, flush_mm, cut_mm, surplus_mm, .. } = *blank;
         let filing_mm = blank.left_filing_mm + blank.right_filing_mm;

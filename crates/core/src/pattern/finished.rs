@@ -2,7 +2,7 @@
 
 use super::PatternRequest;
 use super::blank::Blank;
-use super::form::Formed;
+use super::form::FormedPiece;
 use super::mark::Mark;
 use super::pull::Hold;
 use crate::fault::Faults;
@@ -17,7 +17,7 @@ use crate::wire::metal::Temper;
 /// A finished finding, and how it came to be.
 pub struct FinishedFinding<'a> {
     /// Its wire, laid as it is designed.
-    pub formed: Formed<'a>,
+    pub formed: FormedPiece<'a>,
     /// What is cut for it.
     pub blank: Blank,
     /// Where each segment lies on the blank, from its left flush end, mm.
@@ -139,7 +139,7 @@ impl FinishedFinding<'_> {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Where it gives first after everything that was done to it, as hard and as thick as it is now; none where nothing
     /// of it bears.
     ///

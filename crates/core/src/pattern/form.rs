@@ -5,7 +5,7 @@ use std::cell::OnceCell;
 use glam::DVec3;
 
 use super::PatternRequest;
-use super::former::{Dims, Former};
+use super::design::{Design, Dims};
 use crate::fault::{Fault, Faults};
 use crate::making::place::Chooser;
 use crate::making::{Operation, Step};
@@ -20,11 +20,11 @@ use crate::wire::section::Section;
 use crate::words::capital;
 
 /// A piece as it is when finished.
-pub struct Formed<'a> {
+pub struct FormedPiece<'a> {
     /// What was asked for.
     pub request: &'a PatternRequest,
     /// Its design.
-    pub design: Former,
+    pub design: Design,
     /// Its wire, followed through space as it stands on the drawing.
     pub path: Path,
     /// How its wire bends when it is first bent.
@@ -71,15 +71,15 @@ impl PatternRequest {
     ///
     /// # Errors
     /// Every fault of [`PatternRequest::check`]; then the first thing that cannot be made.
-    pub fn form(&self) -> Result<Formed<'_>, Faults> {
+    pub fn form(&self) -> Result<FormedPiece<'_>, Faults> {
         self.form_as(self)
     }
 
     /// Lays the wire with the sizes that tools give it instead of those that were drawn.
-    fn form_as(&self, sizes: &Self) -> Result<Formed<'_>, Faults> {
+    fn form_as(&self, sizes: &Self) -> Result<FormedPiece<'_>, Faults> {
         sizes.check()?;
         let profile = self.wire.profile();
-        let mut design = Former::new(profile);
+        let mut design = Design::new(profile);
         (self.kind.0.form)(&Dims::new(sizes), &mut design)?;
         let segments = &design.segments;
         let path = self.standing(&design, segments, false);
@@ -95,7 +95,7 @@ impl PatternRequest {
         let wire_mm = segments.iter().map(|segment| segment.wire_mm(profile)).collect();
         let extent = extent(&design, &path);
         let (bending, schools) = (Bending::of(&self.wire), Schools::default());
-        Ok(Formed {
+        Ok(FormedPiece {
             request: self,
             schools,
             path,
@@ -113,7 +113,7 @@ impl PatternRequest {
     ///
     /// # Errors
     /// As [`PatternRequest::form`].
-    pub fn form_on(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
+    pub fn form_on(&self, workshop: &Workshop) -> Result<FormedPiece<'_>, Faults> {
         let formed = self.form()?.by(self.schools(workshop));
         match formed.play_on_its_rod(workshop) {
             Some(play) => {
@@ -151,7 +151,7 @@ impl PatternRequest {
 
     /// Follows segments and stands them as the pattern stands, or with the longest straight stretch
     /// level while they still are `mostly_straight`.
-    fn standing(&self, design: &Former, segments: &[Segment], mostly_straight: bool) -> Path {
+    fn standing(&self, design: &Design, segments: &[Segment], mostly_straight: bool) -> Path {
         let path = Path::follow(segments, design.profile, Frame::default());
         let (index, heading) =
             if mostly_straight { (longest_straight(segments), 0.0) } else { design.stands };
@@ -184,7 +184,7 @@ fn longest_straight(segments: &[Segment]) -> usize {
 }
 
 /// What a finished piece covers.
-fn extent(design: &Former, path: &Path) -> Extent {
+fn extent(design: &Design, path: &Path) -> Extent {
     let half = design.profile.thickness_mm() / 2.0;
     let (mut least, mut most) = (DVec3::INFINITY, DVec3::NEG_INFINITY);
     let mut cover = |at: DVec3, reach: DVec3| {
@@ -215,7 +215,7 @@ fn extent(design: &Former, path: &Path) -> Extent {
 /// The parameter that says how much wider a bore is than what goes into it.
 const PLAY: &str = "fit_mm";
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Play that its coil has on the rod it is wound on, mm; none where it has none, or no such rod is at hand.
     fn play_on_its_rod(&self, workshop: &Workshop) -> Option<f64> {
         let parameter = self.request.kind.0.parameter(PLAY)?;
@@ -235,12 +235,12 @@ impl Formed<'_> {
     }
 }
 
-impl<'a> Formed<'a> {
+impl<'a> FormedPiece<'a> {
     /// The same request laid otherwise than it was designed.
-    pub(super) fn laid_as(&self, design: Former) -> Formed<'a> {
+    pub(super) fn laid_as(&self, design: Design) -> FormedPiece<'a> {
         let path = self.request.standing(&design, &design.segments, false);
         let wire_mm = design.segments.iter().map(|segment| segment.wire_mm(design.profile)).collect();
-        Formed {
+        FormedPiece {
             request: self.request,
             extent: extent(&design, &path),
             path,
@@ -254,7 +254,7 @@ impl<'a> Formed<'a> {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// The same piece, made by these schools.
     #[must_use]
     pub fn by(mut self, schools: Schools) -> Self {

@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 
 use super::backwards::{Fitted, Measure, Target};
-use super::form::Formed;
+use super::form::FormedPiece;
 use super::{Parameter, PatternRequest, Unit};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
@@ -181,8 +181,8 @@ impl PatternRequest {
     }
 
     /// The dimension that is the inside of a bend, but for a constant.
-    fn sizes(&self, formed: &Formed, segment: usize) -> Option<&'static Parameter> {
-        let inside = |formed: &Formed| formed.design.segments.get(segment)?.course.tightest_mm();
+    fn sizes(&self, formed: &FormedPiece, segment: usize) -> Option<&'static Parameter> {
+        let inside = |formed: &FormedPiece| formed.design.segments.get(segment)?.course.tightest_mm();
         let now = inside(formed)?;
         let mut lengths = self.kind.0.parameters.iter().filter(|parameter| parameter.unit == Unit::Mm);
         lengths.find(|parameter| {
@@ -282,7 +282,7 @@ impl PatternRequest {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Inside that is left of a segment bent round a diameter, mm: sprung open, and grown where it is hammered afterwards.
     pub(super) fn leaves_mm(&self, segment: usize, diameter_mm: f64) -> Option<f64> {
         let shape = self.design.segments.get(segment)?;

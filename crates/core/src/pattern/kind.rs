@@ -5,7 +5,7 @@ use std::str::FromStr;
 
 use serde::{Deserialize, Serialize};
 
-use super::former::{Dims, Former};
+use super::design::{Design, Dims};
 use super::kinds;
 use super::page::Page;
 use super::parameter::Parameter;
@@ -72,7 +72,7 @@ pub struct Pattern {
     /// What it is for, which wire and why, what goes wrong.
     pub page: Page,
     /// Lays the wire.
-    pub form: fn(&Dims, &mut Former) -> Result<(), Fault>,
+    pub form: fn(&Dims, &mut Design) -> Result<(), Fault>,
 }
 
 /// The wire a pattern is usually made of.

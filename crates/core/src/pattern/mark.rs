@@ -75,7 +75,7 @@ impl Mark {
     }
 }
 
-impl super::form::Formed<'_> {
+impl super::form::FormedPiece<'_> {
     /// Marks on the blank from left to right, read off the route.
     pub fn marks(&self, spans: &[(f64, f64)], made: &Made, unit: LengthUnit) -> Vec<Mark> {
         let mut first: Vec<Option<&Step>> = vec![None; spans.len()];

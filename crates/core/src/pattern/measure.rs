@@ -1,8 +1,8 @@
 //! What a caliper can be laid on: the dimensions of a formed piece, as it was drawn or as it came out.
 
 use super::Unit;
-use super::form::Formed;
-use super::former::{Forming, Lies};
+use super::design::{DimensionPlace, Forming};
+use super::form::FormedPiece;
 use crate::making::Operation;
 use crate::shape::Course;
 use crate::words::words;
@@ -38,7 +38,7 @@ pub struct Measure {
     pub mm: f64,
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Everything a caliper can be laid on, the dimensions of the drawing first.
     ///
     /// ```
@@ -78,12 +78,14 @@ impl Formed<'_> {
     }
 
     /// How large a drawn dimension is, mm; nothing for an angle.
-    fn laid(&self, lies: Lies) -> Option<(Measures, f64)> {
+    fn laid(&self, lies: DimensionPlace) -> Option<(Measures, f64)> {
         let placed = |i: usize| self.path.placed.get(i);
         match lies {
-            Lies::Along(i) => Some((Measures::Length, placed(i)?.length_mm)),
-            Lies::From(i, j) => Some((Measures::Length, placed(i)?.at(0.0).0.distance(placed(j)?.at(1.0).0))),
-            Lies::Across(i) | Lies::AcrossBeside(i) => {
+            DimensionPlace::Along(i) => Some((Measures::Length, placed(i)?.length_mm)),
+            DimensionPlace::From(i, j) => {
+                Some((Measures::Length, placed(i)?.at(0.0).0.distance(placed(j)?.at(1.0).0)))
+            }
+            DimensionPlace::Across(i) | DimensionPlace::AcrossBeside(i) => {
                 let mm = match self.design.segments.get(i)?.course {
                     Course::Ball { diameter_mm } => return Some((Measures::Ball, diameter_mm)),
                     Course::Oval { long_mm, .. } => long_mm,
@@ -91,7 +93,7 @@ impl Formed<'_> {
                 };
                 Some((if self.is_rolled(i) { Measures::Inside } else { Measures::Bend }, mm))
             }
-            Lies::Angle(_) => None,
+            DimensionPlace::Angle(_) => None,
         }
     }
 

@@ -7,7 +7,7 @@ use crate::shape::{Course, Segment};
 use crate::words::length::both;
 
 use super::Parameter;
-use super::former::{Closure, Former, Opening};
+use super::design::{Closure, Design, Opening};
 use crate::making::Operation;
 
 /// Inside of the small bend that turns a tip aside, in thicknesses of the wire.
@@ -27,13 +27,13 @@ pub fn full_turns(wraps: f64, as_seen: bool) -> f64 {
 }
 
 /// A loop rolled in the plane of its stem, at either end of the wire, to the left or to the `right`.
-pub fn plain_loop(f: &mut Former, what: &'static str, inside_mm: f64, right: bool) -> usize {
+pub fn plain_loop(f: &mut Design, what: &'static str, inside_mm: f64, right: bool) -> usize {
     flat_loop(f, what, (inside_mm, None), if right { 180.0 } else { 0.0 })
 }
 
 /// The same, its end hammered flat first where that is asked for; rolled in a plane turned about the wire.
 pub fn flat_loop(
-    f: &mut Former,
+    f: &mut Design,
     what: &'static str,
     (inside_mm, flat): (f64, Option<f64>),
     roll_deg: f64,
@@ -61,7 +61,7 @@ pub const ENDS: Parameter = Parameter::mm(
 ///
 /// # Errors
 /// A fault when that is thicker than the wire.
-pub fn flat_ends(f: &Former, thickness_mm: f64) -> Result<Option<f64>, Fault> {
+pub fn flat_ends(f: &Design, thickness_mm: f64) -> Result<Option<f64>, Fault> {
     f.thinner(thickness_mm, "ends_mm")?;
     Ok(Some(thickness_mm).filter(|mm| *mm > 0.0))
 }
@@ -72,7 +72,7 @@ pub fn flat_ends(f: &Former, thickness_mm: f64) -> Result<Option<f64>, Fault> {
 /// # Errors
 /// A fault at the leg's parameter when it is shorter.
 pub fn closes_on(
-    f: &Former,
+    f: &Design,
     inside_mm: f64,
     leg: &str,
     length_mm: f64,
@@ -96,7 +96,7 @@ pub fn closes_on(
 
 /// A loop from the near end that stands centred over the stem that follows: loop, then neck. Gives
 /// both.
-pub fn centred_loop(f: &mut Former, what: &'static str, inside_mm: f64) -> (usize, usize) {
+pub fn centred_loop(f: &mut Design, what: &'static str, inside_mm: f64) -> (usize, usize) {
     let (neck_mm, h) = (NECK * f.h(), f.h());
     let (r, neck) = (f.mean(inside_mm), f.mean(neck_mm));
     let rolled = f.lay(what, Course::left(inside_mm, on_neck_deg(inside_mm, (h, h), neck)));
@@ -107,7 +107,7 @@ pub fn centred_loop(f: &mut Former, what: &'static str, inside_mm: f64) -> (usiz
 }
 
 /// A wrapped loop at the end of a stem: neck, loop crossing in front, wraps down the stem.
-pub fn wrapped_loop(f: &Former, inside_mm: f64, turns: f64) -> Vec<Segment> {
+pub fn wrapped_loop(f: &Design, inside_mm: f64, turns: f64) -> Vec<Segment> {
     let h = f.h();
     let neck_mm = NECK * h;
     let (r, neck) = (f.mean(inside_mm), f.mean(neck_mm));
@@ -130,12 +130,12 @@ pub fn wrapped_loop(f: &Former, inside_mm: f64, turns: f64) -> Vec<Segment> {
 }
 
 /// Height of stem that wraps cover, mm.
-pub fn wraps_cover_mm(f: &Former, turns: f64) -> f64 {
+pub fn wraps_cover_mm(f: &Design, turns: f64) -> f64 {
     f.h() * (turns + 1.0)
 }
 
 /// A tip turned aside: bend and straight end. `left` says which way. Gives both, bend first.
-pub fn kicked_tip(f: &mut Former, kick_deg: f64, tip_mm: f64, left: bool) -> (usize, usize) {
+pub fn kicked_tip(f: &mut Design, kick_deg: f64, tip_mm: f64, left: bool) -> (usize, usize) {
     let inside = KICK * f.h();
     let course = if left { Course::left(inside, kick_deg) } else { Course::right(inside, kick_deg) };
     let bend = f.lay("tip bend", course);

@@ -6,7 +6,7 @@
 use glam::DVec3;
 use kurbo::common::solve_itp;
 
-use super::form::Formed;
+use super::form::FormedPiece;
 use crate::shape::path::Placed;
 
 /// Where a neighbour holds on.
@@ -72,7 +72,7 @@ impl<'a> Held<'a> {
 /// The two holds, their segments, and where along each the neighbour lies, as a share of it.
 type LineOfPull<'a> = ((Hold, Hold), &'a Placed, &'a Placed, (f64, f64));
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Every segment that carries the pull, with the arm of the pull there: the greatest distance of its middle line
     /// from the line of pull, mm. Empty where nothing of it opens.
     ///

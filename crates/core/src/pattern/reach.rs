@@ -1,6 +1,6 @@
 //! Whether a jaw or rod still gets in where a bend is made: what is formed already may stand in its way.
 
-use super::form::Formed;
+use super::form::FormedPiece;
 use crate::making::{Operation, Step};
 use crate::shape::path::Path;
 use crate::tool::plier::Plier;
@@ -12,7 +12,7 @@ const STANDS_OUT_MM: f64 = 10.0;
 /// Share of the wire's thickness that may be in the jaw's place: it gives a little.
 const GIVES: f64 = 0.1;
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Says at each step whose tool does not get in what stands in its way.
     pub(super) fn say_what_is_in_the_way(&self, steps: &mut [Step], workshop: &Workshop) {
         let unit = workshop.habits.unit;

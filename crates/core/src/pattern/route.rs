@@ -1,8 +1,8 @@
 //! The route of a finding: cutting, its bends in their order, finishing.
 
 use super::blank::Blank;
-use super::form::Formed;
-use super::former::Forming;
+use super::design::Forming;
+use super::form::FormedPiece;
 use super::writing::{LOOP_DEG, Route, Writing};
 use crate::fault::Faults;
 use crate::making::operations::{Check, Cut, Left, MakeFlush, MarkOut, Straighten, Trim};
@@ -12,7 +12,7 @@ use crate::tool::school::{CutWhen, FlatTo, Marking, NeckWhen, Straightening};
 use crate::tool::workshop::Workshop;
 use crate::words::length::LengthUnit;
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Its route, run with what is changed about it, here or in the request itself: every operation with its numbers, and
     /// the workpiece after each.
     ///
@@ -129,7 +129,7 @@ impl Formed<'_> {
     }
 }
 
-impl Formed<'_> {
+impl FormedPiece<'_> {
     /// Forming steps in the order the workshop does them: some hammer before they round the tips.
     fn in_order<'s>(&self, steps: &'s [Forming]) -> Vec<&'s Forming> {
         let mut steps: Vec<&Forming> = steps.iter().collect();

@@ -6,7 +6,7 @@ use super::blank::Blank;
 use super::check::Check;
 use super::drawn::DrawnPiece;
 use super::finished::FinishedFinding;
-use super::form::Formed;
+use super::form::FormedPiece;
 use super::mark::Mark;
 use super::{Kind, PatternRequest};
 use crate::drawing::Thumbnail;
@@ -190,7 +190,7 @@ impl PatternRequest {
     ///
     /// # Errors
     /// As [`PatternRequest::form`]; and a fault at `plier` when the workshop has none of that name.
-    pub fn form_with(&self, workshop: &Workshop) -> Result<Formed<'_>, Faults> {
+    pub fn form_with(&self, workshop: &Workshop) -> Result<FormedPiece<'_>, Faults> {
         let formed = self.form_on(workshop)?;
         let asked = self.plier.as_deref().map(str::trim).filter(|name| !name.is_empty());
         if let Some(name) = asked.filter(|name| workshop.plier(name).is_none()) {

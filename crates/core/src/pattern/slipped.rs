@@ -3,8 +3,8 @@
 //!
 //! The wire is as long as it was cut: what one part takes more, the straight next to it has less.
 
-use super::form::Formed;
-use super::former::Former;
+use super::design::Design;
+use super::form::FormedPiece;
 use crate::making::run::From;
 use crate::making::{Made, Operation, Step};
 use crate::shape::{Course, Segment};
@@ -34,7 +34,7 @@ impl Default for Slips {
     }
 }
 
-impl<'a> Formed<'a> {
+impl<'a> FormedPiece<'a> {
     /// The piece as it comes out of this making with these slips.
     ///
     /// ```
@@ -51,7 +51,7 @@ impl<'a> Formed<'a> {
     /// assert!((formed.developed_mm() - short.developed_mm() - 2.0).abs() < 1e-9);
     /// ```
     #[must_use]
-    pub fn slipped(&self, made: &Made, slips: &Slips) -> Formed<'a> {
+    pub fn slipped(&self, made: &Made, slips: &Slips) -> FormedPiece<'a> {
         let mut design = self.design.clone();
         let profile = Profile { size_mm: design.profile.size_mm * slips.size, ..design.profile };
         let mut laying = Laying { segments: design.segments.clone(), before: design.profile, after: profile };
@@ -77,7 +77,7 @@ struct Laying {
 
 impl Laying {
     /// One bend, bent as it is in this wire on this tool at this place.
-    fn bent(&mut self, formed: &Formed, step: &Step, i: usize, slips: &Slips) {
+    fn bent(&mut self, formed: &FormedPiece, step: &Step, i: usize, slips: &Slips) {
         let Some(segment) = self.segments.get(i).copied() else { return };
         let numbers = &step.numbers;
         let rolled = step.operation == Operation::Loop;
@@ -103,7 +103,7 @@ impl Laying {
     }
 
     /// Inside and share of the angle that are left of a bend on its tool in this wire; nothing where it is as planned.
-    fn sprung(&self, formed: &Formed, i: usize, slips: &Slips) -> Option<(f64, f64)> {
+    fn sprung(&self, formed: &FormedPiece, i: usize, slips: &Slips) -> Option<(f64, f64)> {
         if slips.flow == 1.0 && slips.size == 1.0 {
             return None;
         }
@@ -148,7 +148,7 @@ impl Laying {
     }
 
     /// The bend that turns furthest, so much further on: what lies before it longer, what lies after it shorter.
-    fn off_centre(&mut self, mm: f64, design: &Former) {
+    fn off_centre(&mut self, mm: f64, design: &Design) {
         if mm == 0.0 {
             return;
         }

@@ -1,8 +1,8 @@
 //! The steps of a design written out as operations, each with its numbers.
 
 use super::blank::Blank;
-use super::form::Formed;
-use super::former::Forming;
+use super::design::Forming;
+use super::form::FormedPiece;
 use super::part::COUNTED;
 use crate::making::operations::{
     self, Ball, Bend, Close, Coil, Flatten, Handwork, Left, Part, Round, Spiral, Stiffen, Straighten, Trim,
@@ -10,18 +10,18 @@ use crate::making::operations::{
 };
 use crate::making::run::{From, Marked};
 use crate::making::telling::LEVEL_MM;
-use crate::making::{Does, Operation};
+use crate::making::{Operation, Perform};
 use crate::shape::{Course, Segment, ball_wire_mm};
 use crate::tool::school::{Hardening, NeckWhen, Rounding, Straightening};
 
-pub(super) type Route = Vec<Box<dyn Does>>;
+pub(super) type Route = Vec<Box<dyn Perform>>;
 
 /// A bend of a loop that turns less than this is the neck that centres it, degrees.
 pub(super) const LOOP_DEG: f64 = 200.0;
 
 /// What the steps of a design are written out with.
 pub(super) struct Writing<'a> {
-    pub formed: &'a Formed<'a>,
+    pub formed: &'a FormedPiece<'a>,
     pub blank: &'a Blank,
     pub spans: Vec<(f64, f64)>,
 }
@@ -41,12 +41,12 @@ impl<'a> Writing<'a> {
         }
     }
 
-    fn formed(&self, i: usize, other: Option<usize>) -> Option<operations::Formed> {
+    fn formed(&self, i: usize, other: Option<usize>) -> Option<operations::FormedStretch> {
         let (shape, span) = self.segment(i)?;
         let from = if other.is_some() { From::NearEnd } else { self.from(span) };
         let blank_mm = self.blank.flush_exact_mm();
         let mirrored = self.formed.request.mirrored;
-        Some(operations::Formed {
+        Some(operations::FormedStretch {
             segment: i,
             shape: *shape,
             span,

@@ -7,7 +7,7 @@ use crate::fault::{Fault, Faults};
 use crate::making::Changes;
 use crate::shape::hammered as hammer;
 use crate::tool::coil::Coil;
-use crate::tool::cutting::{Method, Taken};
+use crate::tool::cutting::{CutLoss, Method};
 use crate::tool::outline::Outline;
 use crate::tool::school::PULL_STRAIN;
 use crate::tool::workshop::Workshop;
@@ -201,7 +201,7 @@ impl RingRequest {
         Fault::new("hammered_mm", said)
     }
 
-    fn all_taken(&self, taken: Taken, coil: &Coil) -> Fault {
+    fn all_taken(&self, taken: CutLoss, coil: &Coil) -> Fault {
         let most = coil.relaxed.perimeter();
         let said = format!(
             "Cutting takes {} off each ring and leaves no opening. It may take at most {}.",
@@ -211,7 +211,7 @@ impl RingRequest {
         Fault::new("cutting.kerf_mm", said).limit(most)
     }
 
-    pub(crate) fn layout(&self, coil: &Coil, taken: Taken) -> Result<Layout, Fault> {
+    pub(crate) fn layout(&self, coil: &Coil, taken: CutLoss) -> Result<Layout, Fault> {
         let turns_per_ring = 1.0 + taken.between_mm / coil.relaxed_turn_mm();
         let room = self.coil_room_mm();
         let relaxed = self.most_turns(coil) * coil.springback_ratio;
@@ -234,7 +234,7 @@ impl RingRequest {
     fn assemble(
         &self,
         (coil, bending): (&Coil, &Bending),
-        taken: Taken,
+        taken: CutLoss,
         inside: Outline,
         layout: Layout,
         workshop: &Workshop,

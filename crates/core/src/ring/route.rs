@@ -10,7 +10,7 @@ use crate::making::operations::{
 };
 use crate::making::route::Place;
 use crate::making::workpiece::Stretch;
-use crate::making::{Bench, Changes, Does, Made, Operation, Step, Workpiece, run};
+use crate::making::{Bench, Changes, Made, Operation, Perform, Step, Workpiece, run};
 use crate::tool::coil::Winding;
 use crate::tool::cutting::Method;
 use crate::tool::outline::Outline;
@@ -25,11 +25,11 @@ const KEY: f64 = 1.15;
 
 impl RingRequest {
     /// Its operations by these schools up to cutting, before a maker changes anything.
-    fn until_cut(&self, plan: &RingPlan, spent: f64, schools: &Schools) -> Vec<Box<dyn Does + '_>> {
+    fn until_cut(&self, plan: &RingPlan, spent: f64, schools: &Schools) -> Vec<Box<dyn Perform + '_>> {
         let taken = self.cutting.taken(self.wire.size_mm);
         let stays =
             self.cutting.method == Method::Saw && schools.saw_from == crate::tool::school::SawFrom::Dowel;
-        let mut route: Vec<Box<dyn Does + '_>> = vec![
+        let mut route: Vec<Box<dyn Perform + '_>> = vec![
             Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n, stretch: None }),
             Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding, by: schools.anchor }),
             Box::new(Wind {
@@ -77,9 +77,9 @@ impl RingRequest {
     }
 
     /// What is done to rings once they are cut, where they stay single.
-    fn finishing(&self, schools: &Schools) -> Vec<Box<dyn Does>> {
+    fn finishing(&self, schools: &Schools) -> Vec<Box<dyn Perform>> {
         let taken = self.cutting.taken(self.wire.size_mm);
-        let mut route: Vec<Box<dyn Does>> = vec![];
+        let mut route: Vec<Box<dyn Perform>> = vec![];
         route.push(Box::new(Close { what: "ring", ring_mm: Some(taken.from_ring_mm) }));
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
@@ -147,7 +147,7 @@ impl RingRequest {
         schools: &Schools,
         changes: &Changes,
         workshop: &Workshop,
-        then: &dyn Fn() -> Vec<Box<dyn Does>>,
+        then: &dyn Fn() -> Vec<Box<dyn Perform>>,
     ) -> Result<FinishedRings, Faults> {
         schools.check().map_err(|faults| faults.within("schools"))?;
         let changes = if changes.is_empty() { &self.route } else { changes };
@@ -157,7 +157,7 @@ impl RingRequest {
         loop {
             let plan = self.plan_at(workshop, spent)?;
             let mut operations = self.until_cut(&plan, spent, schools);
-            operations.extend(then().into_iter().map(|does| does as Box<dyn Does + '_>));
+            operations.extend(then().into_iter().map(|does| does as Box<dyn Perform + '_>));
             let route = changes.apply(operations)?;
             let made = run(&route, Workpiece::of(&self.wire, plan.wire_length_mm), &bench)?;
             let before = made.steps.iter().take_while(|step| step.operation != Operation::Wind).last();

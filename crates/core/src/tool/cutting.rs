@@ -178,7 +178,7 @@ impl Default for Cutting {
 
 /// What a way of cutting takes of the wire for each ring, mm.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Taken {
+pub struct CutLoss {
     /// Lost out of the ring's own turn, so that closing it makes the ring smaller: kerf or filing.
     pub from_ring_mm: f64,
     /// Lost between rings, so that each ring needs more than a turn of the coil: the sliver.
@@ -205,7 +205,7 @@ impl Cutting {
     /// let snipped = Cutting { method: Method::SingleSnip, ..Cutting::default() };
     /// assert_eq!(snipped.taken(1.0).from_ring_mm, 0.0);
     /// ```
-    pub fn taken(&self, size_mm: f64) -> Taken {
+    pub fn taken(&self, size_mm: f64) -> CutLoss {
         let (from_ring_mm, between_mm) = match self.method {
             Method::Saw => (self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm()), 0.0),
             Method::DoubleFlush => (0.0, self.sliver_mm.unwrap_or(SLIVER * size_mm)),
@@ -213,7 +213,7 @@ impl Cutting {
             Method::SingleSnip if self.filed => (2.0 * FILING * size_mm, 0.0),
             Method::SingleSnip => (0.0, 0.0),
         };
-        Taken { from_ring_mm, between_mm }
+        CutLoss { from_ring_mm, between_mm }
     }
 
     /// Checks it against the wire it is to cut.

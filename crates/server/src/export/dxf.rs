@@ -4,7 +4,7 @@
 use std::fmt::Write as _;
 
 use lorimant_core::pattern::cad::Line;
-use lorimant_core::pattern::form::Formed;
+use lorimant_core::pattern::form::FormedPiece;
 
 /// A DXF file being written: pairs of a group code and a value, each on its own line.
 struct Groups(String);
@@ -59,7 +59,7 @@ const IN_SPACE: u16 = 8;
 const VERTEX_IN_SPACE: u16 = 32;
 
 /// Writes the finished piece as seen from the front.
-pub(super) fn write(formed: &Formed) -> String {
+pub(super) fn write(formed: &FormedPiece) -> String {
     let mut to = Groups(String::new());
     to.text(0, "SECTION");
     to.text(2, "HEADER");

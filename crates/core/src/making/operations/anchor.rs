@@ -1,6 +1,6 @@
 //! Anchor the tail.
 
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::coil::Winding;
 use crate::tool::school::AnchorBy;
 use crate::words::length::on_ruler;
@@ -16,12 +16,12 @@ pub struct Anchor {
     pub by: AnchorBy,
 }
 
-impl Does for Anchor {
+impl Perform for Anchor {
     fn operation(&self) -> Operation {
         Operation::Anchor
     }
 
-    fn do_to(&self, _: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, _: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let tail = on_ruler(self.tail_mm, bench.unit());
         let text = match self.winding {
             Winding::Hand => match self.by {

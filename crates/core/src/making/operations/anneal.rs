@@ -1,6 +1,6 @@
 //! Anneal.
 
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::tool::gear::Gear;
 use crate::wire::Wire;
 use crate::wire::metal::heat::Annealing;
@@ -50,12 +50,12 @@ impl Anneal {
     }
 }
 
-impl Does for Anneal {
+impl Perform for Anneal {
     fn operation(&self) -> Operation {
         Operation::Anneal
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let figures = bench.wire.metal.figures();
         let annealing = Self::of(bench.wire, &bench.workshop.gear)?;
         piece.soften();

@@ -2,7 +2,7 @@
 
 use crate::making::run::From;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::{Balls, Metal};
 use crate::words::capital;
 use crate::words::length::{caliper, on_ruler};
@@ -30,12 +30,12 @@ pub(crate) fn never_melted(metal: Metal) -> String {
 /// How far from a ball the wire is softened by it, mm.
 const SOFTENED_MM: f64 = 15.0;
 
-impl Does for Ball {
+impl Perform for Ball {
     fn operation(&self) -> Operation {
         Operation::Ball
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         bench.wire.surface.bears_heat()?;
         bench.workshop.gear.heats()?;
         let figures = bench.wire.metal.figures();

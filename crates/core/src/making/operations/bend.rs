@@ -3,7 +3,7 @@
 use crate::making::place::{Bent, Chooser};
 use crate::making::run::{From, Turn};
 use crate::making::telling::{CLOSES_DEG, held, hinted, place, slipped, springs, the, until, which_way};
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::shape::path::Curve;
 use crate::shape::{Course, Segment};
 use crate::wire::bending::Bending;
@@ -11,7 +11,7 @@ use crate::words::length::caliper;
 
 /// A stretch of a finding's blank, and the shape it gets.
 #[derive(Debug, Clone, Copy)]
-pub struct Formed {
+pub struct FormedStretch {
     /// Its segment.
     pub segment: usize,
     /// Its shape, as the wire runs from the near end.
@@ -30,7 +30,7 @@ pub struct Formed {
     pub fold_mm: f64,
 }
 
-impl Formed {
+impl FormedStretch {
     /// The tool for it as hard as the wire is there now, and how the wire bends there.
     pub(super) fn tool(&self, operation: Operation, piece: &Workpiece, bench: &Bench) -> (Option<Bent>, f64) {
         let (from, to) = self.here(piece);
@@ -99,7 +99,7 @@ pub struct Bend {
     /// Which of several alike, and of how many: `(2, 6)`.
     pub which: Option<(usize, usize)>,
     /// The stretch.
-    pub formed: Formed,
+    pub formed: FormedStretch,
     /// Whether it is a neck that is set back once the loop above it is rolled.
     pub set_back: bool,
     /// The pattern's own way, where it has one.
@@ -143,12 +143,12 @@ impl Bend {
     }
 }
 
-impl Does for Bend {
+impl Perform for Bend {
     fn operation(&self) -> Operation {
         self.operation
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let profile = self.formed.shape.bent_profile(bench.wire.profile());
         let (bent, spent) = self.formed.tool(self.operation, piece, bench);
         let Some(bent) = bent else { return Err("there is nothing to bend in it.".to_owned()) };

@@ -1,6 +1,6 @@
 //! Check.
 
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 
 /// The piece is laid on its drawing, or beside the first.
 #[derive(Debug, Clone, Copy)]
@@ -9,12 +9,12 @@ pub struct Check {
     pub text: &'static str,
 }
 
-impl Does for Check {
+impl Perform for Check {
     fn operation(&self) -> Operation {
         Operation::Check
     }
 
-    fn do_to(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn perform(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
         let takes = Takes::minutes(0.3, 0.2);
         Ok(Done { what: "piece".to_owned(), text: self.text.to_owned(), takes, ..Done::default() })
     }

@@ -1,7 +1,7 @@
 //! Press shut.
 
 use crate::making::telling::the;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 
 /// Openings are shut sideways: past closed, and back.
 #[derive(Debug, Clone, Copy)]
@@ -31,12 +31,12 @@ pub(super) fn shut(piece: &mut Workpiece, ring_mm: Option<f64>) -> Result<(), St
     Ok(())
 }
 
-impl Does for Close {
+impl Perform for Close {
     fn operation(&self) -> Operation {
         Operation::Close
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         shut(piece, self.ring_mm)?;
         let text = if self.ring_mm.is_some() {

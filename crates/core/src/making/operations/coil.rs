@@ -1,8 +1,8 @@
 //! Wind a coil or a cone that stays one.
 
-use super::bend::Formed;
+use super::bend::FormedStretch;
 use crate::making::telling::{held, hinted, slipped, turned};
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::shape::Course;
 use crate::tool::coil::Cone;
 use crate::wire::bending::Bending;
@@ -15,19 +15,19 @@ pub struct Coil {
     /// What it makes.
     pub what: &'static str,
     /// The stretch.
-    pub formed: Formed,
+    pub formed: FormedStretch,
     /// Turns left of what is wound on with it and lifted afterwards.
     pub more_n: f64,
     /// The pattern's own way, where it has one.
     pub hint: &'static str,
 }
 
-impl Does for Coil {
+impl Perform for Coil {
     fn operation(&self) -> Operation {
         Operation::Coil
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let (profile, unit) = (bench.wire.profile(), bench.unit());
         let (bent, spent) = self.formed.tool(Operation::Coil, piece, bench);
         let Some(bent) = bent else { return Err("there is nothing to wind in it.".to_owned()) };

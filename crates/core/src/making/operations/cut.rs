@@ -3,7 +3,7 @@
 use super::MarkOut;
 use crate::making::run::From;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::school::FlatTo;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown, thickness};
@@ -42,12 +42,12 @@ fn long_told(mm: f64, unit: LengthUnit) -> String {
 /// Shortest wire that fingers hold while its end is rolled, mm: two fingertips and the jaw.
 const LEAST_HELD_MM: f64 = 20.0;
 
-impl Does for Cut {
+impl Perform for Cut {
     fn operation(&self) -> Operation {
         Operation::Cut
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         piece.take_off(piece.length_mm - self.length_mm - self.sliver_mm, true);
         let (flat, far) = match self.flat_to {
             FlatTo::Piece => (

@@ -4,7 +4,7 @@ use super::saw::cut_to;
 use super::snip::too_thick;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::caliper;
 
 /// Snip, turn the cutter round, trim the pinched face, and again.
@@ -20,12 +20,12 @@ pub struct CutTwice {
     pub caution: &'static str,
 }
 
-impl Does for CutTwice {
+impl Perform for CutTwice {
     fn operation(&self) -> Operation {
         Operation::CutTwice
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
             return Err("there is no coil to cut. Wind it first.".to_owned());
         };

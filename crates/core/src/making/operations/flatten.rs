@@ -2,7 +2,7 @@
 
 use crate::making::run::From;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::{on_ruler, thickness};
 
 /// A stretch is hammered thinner on the block: an end that is to be a paddle, or a bend that is to be stiff.
@@ -22,12 +22,12 @@ pub struct Flatten {
     pub blank_mm: f64,
 }
 
-impl Does for Flatten {
+impl Perform for Flatten {
     fn operation(&self) -> Operation {
         self.operation
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let unit = bench.unit();
         let gone = piece.gone_mm;
         let mut used: f64 = 0.0;

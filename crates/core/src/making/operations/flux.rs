@@ -1,18 +1,18 @@
 //! Flux.
 
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::Joining;
 
 /// Flux is brushed on what will be heated.
 #[derive(Debug, Clone, Copy)]
 pub struct Flux;
 
-impl Does for Flux {
+impl Perform for Flux {
     fn operation(&self) -> Operation {
         Operation::Flux
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Fuse, Joining::Solder, Joining::SolderGently]) {
             return Err(format!("{metal} is neither fused nor soldered at the bench. Leave out the flux."));

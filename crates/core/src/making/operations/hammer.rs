@@ -1,6 +1,6 @@
 //! Hammer a ring.
 
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::shape::hammered;
 use crate::tool::outline::Outline;
 use crate::words::length::{caliper, thickness};
@@ -12,12 +12,12 @@ pub struct HammerRing {
     pub to_mm: f64,
 }
 
-impl Does for HammerRing {
+impl Perform for HammerRing {
     fn operation(&self) -> Operation {
         Operation::Hammer
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let unit = bench.unit();
         let (Some(inside), Some(stretch)) = (piece.inside_mm, piece.stretches.first().copied()) else {
             return Err("there is no ring yet. Cut the coil first.".to_owned());

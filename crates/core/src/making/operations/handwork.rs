@@ -1,7 +1,7 @@
 //! What hands do to a piece that changes no length of it: press straight, level, texture, bevel, true.
 
 use crate::making::telling::{hinted, the};
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::strength::MALLETED;
 
 /// Work that leaves the wire where it is.
@@ -18,12 +18,12 @@ pub struct Handwork {
 const BLOWS: &str = "Wear safety glasses. Keep fingers clear of the block.";
 const DUST: &str = "Don't breathe in the dust.";
 
-impl Does for Handwork {
+impl Perform for Handwork {
     fn operation(&self) -> Operation {
         self.operation
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let the = the(self.what);
         let (text, caution, minutes) = match self.operation {
             Operation::Press if self.what == "turns" => {

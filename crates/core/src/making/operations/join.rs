@@ -1,7 +1,7 @@
 //! Fuse, or solder.
 
 use crate::making::workpiece::ClosedBy;
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::{Joining, Metal};
 
 const CAUTION: &str = "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. \
@@ -37,12 +37,12 @@ fn ways(metal: Metal) -> String {
 #[derive(Debug, Clone, Copy)]
 pub struct Fuse;
 
-impl Does for Fuse {
+impl Perform for Fuse {
     fn operation(&self) -> Operation {
         Operation::Fuse
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Fuse]) {
             return Err(format!("{metal} does not fuse to itself. {}", ways(metal)));
@@ -71,12 +71,12 @@ impl Does for Fuse {
 #[derive(Debug, Clone, Copy)]
 pub struct Solder;
 
-impl Does for Solder {
+impl Perform for Solder {
     fn operation(&self) -> Operation {
         Operation::Solder
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Solder, Joining::SolderGently]) {
             return Err(format!("{metal} is not soldered at the bench. {}", ways(metal)));

@@ -1,7 +1,7 @@
 //! Rings to chain: some are shut beforehand, the others opened, and they are put in one by one.
 
 use super::close::{is_cut, shut};
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::counted;
 use crate::words::length::caliper;
 
@@ -55,12 +55,12 @@ pub fn gap_mm(wire_mm: f64) -> f64 {
     (wire_mm * 1.3 * 10.0).ceil() / 10.0
 }
 
-impl Does for ShutRings {
+impl Perform for ShutRings {
     fn operation(&self) -> Operation {
         Operation::ShutBefore
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         Ok(Done {
             what: "rings".to_owned(),
@@ -76,12 +76,12 @@ impl Does for ShutRings {
     }
 }
 
-impl Does for OpenRings {
+impl Perform for OpenRings {
     fn operation(&self) -> Operation {
         Operation::OpenUp
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         Ok(Done {
             what: "rings".to_owned(),
@@ -98,12 +98,12 @@ impl Does for OpenRings {
     }
 }
 
-impl Does for LinkRings {
+impl Perform for LinkRings {
     fn operation(&self) -> Operation {
         Operation::Link
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         shut(piece, Some(self.ring_mm))?;
         let at_the_end = "Stop at the end of a row, not in the middle. Count the rows before you go on.";

@@ -3,7 +3,7 @@
 use crate::making::run::From;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 
 /// The spool's end is made flush: the flat of the cutter towards the spool, a sliver falls off.
@@ -15,12 +15,12 @@ pub struct MakeFlush {
     pub before_each: bool,
 }
 
-impl Does for MakeFlush {
+impl Perform for MakeFlush {
     fn operation(&self) -> Operation {
         Operation::MakeFlush
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         piece.take_off(self.sliver_mm, false);
         piece.gone_mm = 0.0;
         piece.near = End::Flush;

@@ -1,7 +1,7 @@
 //! Mark out a blank.
 
 use crate::making::run::{From, Marked};
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::listed;
 
@@ -40,12 +40,12 @@ impl MarkOut {
     }
 }
 
-impl Does for MarkOut {
+impl Perform for MarkOut {
     fn operation(&self) -> Operation {
         Operation::Mark
     }
 
-    fn do_to(&self, _: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, _: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let text = self.told(bench.unit());
         let template = match bench.pieces_n {
             1 => "",

@@ -38,7 +38,7 @@ pub use anchor::Anchor;
 pub use anneal::Anneal;
 pub use ball::Ball;
 pub(crate) use ball::never_melted;
-pub use bend::{Bend, Formed};
+pub use bend::{Bend, FormedStretch};
 pub use check::Check;
 pub use close::Close;
 pub use coil::Coil;

@@ -3,7 +3,7 @@
 use crate::making::run::From;
 use crate::making::takes::Lost;
 use crate::making::telling::the;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::words::length::caliper;
 
@@ -16,12 +16,12 @@ pub struct Part {
     pub span: Option<(f64, f64)>,
 }
 
-impl Does for Part {
+impl Perform for Part {
     fn operation(&self) -> Operation {
         Operation::Part
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some((from, to)) = self.span else { return Err("there is no fold to cut.".to_owned()) };
         piece.cut_out(from - piece.gone_mm, to - piece.gone_mm);
         Ok(Done {

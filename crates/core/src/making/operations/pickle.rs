@@ -1,17 +1,17 @@
 //! Pickle.
 
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 
 /// Flux and scale are taken off in warm pickle.
 #[derive(Debug, Clone, Copy)]
 pub struct Pickle;
 
-impl Does for Pickle {
+impl Perform for Pickle {
     fn operation(&self) -> Operation {
         Operation::Pickle
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.figures().pickles {
             let why = if metal.is_steel() {

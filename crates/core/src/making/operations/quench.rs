@@ -1,6 +1,6 @@
 //! Cool.
 
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::heat::Cooling;
 use crate::words::capital;
 
@@ -8,12 +8,12 @@ use crate::words::capital;
 #[derive(Debug, Clone, Copy)]
 pub struct Quench;
 
-impl Does for Quench {
+impl Perform for Quench {
     fn operation(&self) -> Operation {
         Operation::Quench
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let figures = bench.wire.metal.figures();
         let cooling = figures.cooling;
         piece.hot = false;

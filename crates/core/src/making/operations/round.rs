@@ -3,7 +3,7 @@
 use crate::making::takes::Lost;
 use crate::making::telling::{hinted, the};
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::school::Rounding;
 
 /// Tips and edges are rounded and smoothed.
@@ -21,12 +21,12 @@ pub struct Round {
     pub hint: &'static str,
 }
 
-impl Does for Round {
+impl Perform for Round {
     fn operation(&self) -> Operation {
         Operation::Round
     }
 
-    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
         for (mm, far) in [(self.near_mm, false), (self.far_mm, true)] {
             if mm > 0.0 {
                 piece.take_off(mm, far);

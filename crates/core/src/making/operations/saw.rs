@@ -2,7 +2,7 @@
 
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::school::SawFrom;
 use crate::words::counted;
 use crate::words::length::caliper;
@@ -29,12 +29,12 @@ pub struct Saw {
 /// Room a blade wants inside a coil to be threaded through and moved, mm.
 const THREADED_MM: f64 = 3.0;
 
-impl Does for Saw {
+impl Perform for Saw {
     fn operation(&self) -> Operation {
         Operation::Saw
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
             return Err("there is no coil to saw. Wind it first.".to_owned());
         };

@@ -3,7 +3,7 @@
 use super::saw::cut_to;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 
 /// The tips of sheet shears: flusher than a side cutter.
 #[derive(Debug, Clone)]
@@ -21,12 +21,12 @@ pub struct Shear {
 /// Thicker wire is sheared one turn at a bite, mm.
 const THICK_MM: f64 = 1.0;
 
-impl Does for Shear {
+impl Perform for Shear {
     fn operation(&self) -> Operation {
         Operation::Shear
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
             return Err("there is no coil to cut. Wind it first.".to_owned());
         };

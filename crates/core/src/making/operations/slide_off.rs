@@ -2,7 +2,7 @@
 
 use crate::making::takes::Lost;
 use crate::making::telling::turned;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::coil::Coil;
 use crate::tool::cutting::CAUTION;
 use crate::tool::mandrel::Mandrel;
@@ -24,12 +24,12 @@ pub struct SlideOff<'a> {
     pub stays: bool,
 }
 
-impl Does for SlideOff<'_> {
+impl Perform for SlideOff<'_> {
     fn operation(&self) -> Operation {
         Operation::SlideOff
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(mut coil) = piece.coil.filter(|coil| coil.on_the_rod) else {
             return Err("there is no coil on a rod. Wind it first.".to_owned());
         };

@@ -3,7 +3,7 @@
 use super::saw::cut_to;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::thickness;
 
 /// One snip a ring.
@@ -19,12 +19,12 @@ pub struct Snip {
     pub caution: &'static str,
 }
 
-impl Does for Snip {
+impl Perform for Snip {
     fn operation(&self) -> Operation {
         Operation::Snip
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
             return Err("there is no coil to snip. Wind it first.".to_owned());
         };

@@ -1,8 +1,8 @@
 //! Lay a flat spiral.
 
-use super::bend::Formed;
+use super::bend::FormedStretch;
 use crate::making::telling::{held, hinted, place, slipped, turned, which_way};
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::shape::Course;
 use crate::wire::bending::Bending;
 use crate::wire::strength::outer_strain;
@@ -13,17 +13,17 @@ pub struct Spiral {
     /// What it makes.
     pub what: &'static str,
     /// The stretch.
-    pub formed: Formed,
+    pub formed: FormedStretch,
     /// The pattern's own way, where it has one.
     pub hint: &'static str,
 }
 
-impl Does for Spiral {
+impl Perform for Spiral {
     fn operation(&self) -> Operation {
         Operation::Spiral
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let (profile, unit) = (bench.wire.profile(), bench.unit());
         let (bent, spent) = self.formed.tool(Operation::Spiral, piece, bench);
         let Some(bent) = bent else { return Err("there is no spiral to coil.".to_owned()) };

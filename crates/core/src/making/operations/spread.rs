@@ -1,6 +1,6 @@
 //! Spread the coil.
 
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::caliper;
 
 /// The coil is spread with a key, so that a cutter gets between its turns.
@@ -10,12 +10,12 @@ pub struct Spread {
     pub key_mm: f64,
 }
 
-impl Does for Spread {
+impl Perform for Spread {
     fn operation(&self) -> Operation {
         Operation::Spread
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.coil.is_none() {
             return Err("there is no coil to spread.".to_owned());
         }

@@ -1,7 +1,7 @@
 //! Stiffen with a mallet.
 
 use crate::making::telling::{hinted, the};
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::strength::MALLETED;
 
 /// A part is stiffened on the block with a mallet, which keeps the wire round.
@@ -15,12 +15,12 @@ pub struct Stiffen {
     pub hint: &'static str,
 }
 
-impl Does for Stiffen {
+impl Perform for Stiffen {
     fn operation(&self) -> Operation {
         Operation::Hammer
     }
 
-    fn do_to(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, _: &Bench) -> Result<Done, String> {
         match self.span {
             Some((from, to)) => {
                 let gone = piece.gone_mm;

@@ -2,7 +2,7 @@
 
 use crate::making::run::From;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::school::{PULL_STRAIN, Straightening};
 use crate::words::counted;
 
@@ -44,12 +44,12 @@ impl Straighten {
     }
 }
 
-impl Does for Straighten {
+impl Perform for Straighten {
     fn operation(&self) -> Operation {
         Operation::Straighten
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if let Some((what, span)) = self.stretch {
             return Ok(self.pull(what, span, piece));
         }

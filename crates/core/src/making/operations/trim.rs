@@ -3,7 +3,7 @@
 use crate::making::run::From;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::words::length::{on_ruler, ruler_mark_mm};
 
@@ -67,7 +67,7 @@ impl Trim {
     }
 }
 
-impl Does for Trim {
+impl Perform for Trim {
     fn operation(&self) -> Operation {
         Operation::Trim
     }
@@ -76,7 +76,7 @@ impl Does for Trim {
         (!matches!(self.left, Left::Marked(_))).then_some(self.far)
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.length_mm <= self.off_mm {
             return Err("there is less wire than would be trimmed off.".to_owned());
         }

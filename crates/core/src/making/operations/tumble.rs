@@ -1,7 +1,7 @@
 //! Tumble.
 
 use crate::making::workpiece::End;
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::strength::{TUMBLED, tumbled_strain};
 use crate::words::length::shown;
 
@@ -15,12 +15,12 @@ pub struct Tumble {
 /// The time that the handbook's strain is for, hours; the surface takes no more than that in twice the time.
 const USUAL_H: f64 = 2.0;
 
-impl Does for Tumble {
+impl Perform for Tumble {
     fn operation(&self) -> Operation {
         Operation::Tumble
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.coil.is_some() {
             return Err("a coil would tangle and fill with shot. Cut it into rings first.".to_owned());
         }

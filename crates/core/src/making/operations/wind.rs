@@ -1,7 +1,7 @@
 //! Wind a coil for rings.
 
 use crate::making::workpiece::Coiled;
-use crate::making::{Bench, Does, Done, Numbers, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::coil::{Coil, Winding};
 use crate::tool::mandrel::Mandrel;
 use crate::wire::bending::Bending;
@@ -27,12 +27,12 @@ pub struct Wind<'a> {
     pub caution: &'static str,
 }
 
-impl Does for Wind<'_> {
+impl Perform for Wind<'_> {
     fn operation(&self) -> Operation {
         Operation::Wind
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let profile = bench.wire.profile();
         let spent = piece.strain_between(0.0, piece.length_mm);
         let bending = Bending::after(bench.wire, spent);

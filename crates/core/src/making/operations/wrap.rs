@@ -1,8 +1,8 @@
 //! Wrap the tail round the stem.
 
-use super::bend::Formed;
+use super::bend::FormedStretch;
 use crate::making::telling::hinted;
-use crate::making::{Bench, Does, Done, Operation, Takes, Workpiece};
+use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::bending::Bending;
 use crate::wire::strength::outer_strain;
 use crate::words::length::shown;
@@ -13,7 +13,7 @@ pub struct Wrap {
     /// What it makes.
     pub what: &'static str,
     /// The stretch.
-    pub formed: Formed,
+    pub formed: FormedStretch,
     /// What is wrapped before it in one go: a first half turn that leads down from the loop.
     pub goes_on: bool,
     /// How many are counted in all, and by which rule.
@@ -22,12 +22,12 @@ pub struct Wrap {
     pub hint: &'static str,
 }
 
-impl Does for Wrap {
+impl Perform for Wrap {
     fn operation(&self) -> Operation {
         Operation::Wrap
     }
 
-    fn do_to(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
+    fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let profile = bench.wire.profile();
         let (from, to) = self.formed.here(piece);
         let spent = piece.strain_between(from, to);

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -43,7 +43,7 @@ pub static PATTERN: Pattern = Pattern {
 /// Largest ball that hangs on its wire, in thicknesses of it. Trade experience, an estimate.
 const LARGEST_BALL: f64 = 4.0;
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let ball = f.lay("ball", Course::Ball { diameter_mm: d.of("ball_mm") });
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     if d.of("ball_mm") <= f.h() {
@@ -68,9 +68,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Hammer, "stem", &[]).hint =
         "Pull the stem through smooth jaws: the flame left it soft.";
     f.stands = (stem, 90.0);
-    f.asks.push(Asks::Stem { segment: stem });
-    f.asks.push(Asks::Melts);
-    f.shows("ball_mm", Lies::Across(ball));
-    f.shows("stem_mm", Lies::Along(stem));
+    f.asks.push(DesignCheck::Stem { segment: stem });
+    f.asks.push(DesignCheck::Melts);
+    f.shows("ball_mm", DimensionPlace::Across(ball));
+    f.shows("stem_mm", DimensionPlace::Along(stem));
     Ok(())
 }

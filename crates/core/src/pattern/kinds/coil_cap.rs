@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::WRAP_TAIL_MM;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -69,7 +69,7 @@ pub static PATTERN: Pattern = Pattern {
 /// How many bores high a cap usually is.
 const HEIGHT_BORES: f64 = 3.5;
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let bore = d.of("cord_mm") + d.of("fit_mm");
     let (h, turns) = (f.h(), d.of("turns_n"));
     let coil =
@@ -82,11 +82,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.tails_mm.0 = WRAP_TAIL_MM;
     f.stands = (coil, 180.0);
     f.openings.push(Opening { what: "bail", inside_mm: bore, mouth: None });
-    f.asks.push(Asks::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });
+    f.asks.push(DesignCheck::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });
     f.pressed.push((coil, bail));
     if d.second("wound_on") {
         f.own_rod = Some(Mandrel { name: Some("cord".to_owned()), ..Mandrel::round(d.of("cord_mm")) });
     }
-    f.shows("turns_n", Lies::Angle(coil));
+    f.shows("turns_n", DimensionPlace::Angle(coil));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::WRAP_TAIL_MM;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -58,9 +58,9 @@ pub static PATTERN: Pattern = Pattern {
 /// How much of each turn's thickness goes outward, as cones are usually wound.
 const SLANT: f64 = 0.21;
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (small, large, turns, h) = (d.of("small_mm"), d.of("large_mm"), d.of("turns_n"), f.h());
-    Former::under(
+    Design::under(
         small,
         large,
         &PATTERN.parameters[0],
@@ -93,6 +93,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.tails_mm.0 = WRAP_TAIL_MM;
     f.stands = (cone, 180.0);
     f.openings.push(Opening { what: "narrow mouth", inside_mm: small, mouth: None });
-    f.shows("turns_n", Lies::Angle(cone));
+    f.shows("turns_n", DimensionPlace::Angle(cone));
     Ok(())
 }

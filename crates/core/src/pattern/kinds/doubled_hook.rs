@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Closure, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Closure, Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{ENDS, KICK, closes_on, flat_ends, flat_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -58,7 +58,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     // Sideways, away from the other wire.
     let flat = flat_ends(f, d.of("ends_mm"))?;
     let eye = flat_loop(f, "eye", (d.of("eye_mm"), flat), -90.0);
@@ -91,7 +91,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         "Press the two wires together along their length, and pinch the gap at the fold shut.";
     if let Some(lift) = lift {
         f.step(Operation::Kick, "nose", &[lift, last - lift]);
-        f.shows("lift_deg", Lies::Angle(lift));
+        f.shows("lift_deg", DimensionPlace::Angle(lift));
     }
     f.step(Operation::Bend, "hook", &[bend, last - bend]);
     f.step(Operation::Hammer, "bend", &[]);
@@ -99,10 +99,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.bears.push(bend);
     f.pulled(eye, bend);
     f.strands = 2.0;
-    f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });
-    f.shows("eye_mm", Lies::Across(eye));
-    f.shows("shank_mm", Lies::Along(shank));
-    f.shows("bend_mm", Lies::Across(bend));
-    f.shows("nose_mm", Lies::Along(nose));
+    f.asks.push(DesignCheck::Takes { opening: 1, ring_mm: d.of("ring_mm") });
+    f.shows("eye_mm", DimensionPlace::Across(eye));
+    f.shows("shank_mm", DimensionPlace::Along(shank));
+    f.shows("bend_mm", DimensionPlace::Across(bend));
+    f.shows("nose_mm", DimensionPlace::Along(nose));
     Ok(())
 }

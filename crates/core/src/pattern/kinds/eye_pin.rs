@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::centred_loop;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -49,7 +49,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (rolled, neck) = centred_loop(f, "loop", d.of("loop_mm"));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.hammer(&[rolled], d.of("hammered_mm"), "hammered_mm")?;
@@ -66,8 +66,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     // There is always something to hold, and nothing is cut that spoils.
     f.on_spool = true;
     f.stands = (stem, -90.0);
-    f.asks.push(Asks::Stem { segment: stem });
-    f.shows("loop_mm", Lies::Across(rolled));
-    f.shows("stem_mm", Lies::Along(stem));
+    f.asks.push(DesignCheck::Stem { segment: stem });
+    f.shows("loop_mm", DimensionPlace::Across(rolled));
+    f.shows("stem_mm", DimensionPlace::Along(stem));
     Ok(())
 }

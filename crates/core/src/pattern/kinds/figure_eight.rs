@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Dims, Former, Lies};
+use crate::pattern::design::{Design, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{ENDS, flat_ends, flat_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -58,7 +58,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (first_mm, second_mm) = (d.of("loop_mm"), d.of("second_mm"));
     let touching = crossing_mm(f.mean(first_mm), f.mean(second_mm), f.h());
     let flat = flat_ends(f, d.of("ends_mm"))?;
@@ -76,7 +76,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.bears.push(if first_mm >= second_mm { first } else { second });
     f.pressed.push((first, second));
     f.pulled(first, second);
-    f.shows("loop_mm", Lies::Across(first));
-    f.shows("second_mm", Lies::Across(second));
+    f.shows("loop_mm", DimensionPlace::Across(first));
+    f.shows("second_mm", DimensionPlace::Across(second));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{KICK, NECK};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -70,7 +70,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (loop_mm, neck_mm, h) = (d.of("loop_mm"), NECK * f.h(), f.h());
     let (r, neck_r) = (f.mean(loop_mm), f.mean(neck_mm));
     f.lay("tip", Course::straight(d.of("tip_mm")));
@@ -107,10 +107,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.stands = (back, 90.0);
     f.bears.push(crown);
     f.pulled(rolled, crown);
-    f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
-    f.shows("loop_mm", Lies::Across(rolled));
-    f.shows("front_mm", Lies::Along(front));
-    f.shows("crown_mm", Lies::Across(crown));
-    f.shows("back_mm", Lies::From(0, back));
+    f.asks.push(DesignCheck::Tip { kick_deg: d.of("tip_deg") });
+    f.shows("loop_mm", DimensionPlace::Across(rolled));
+    f.shows("front_mm", DimensionPlace::Along(front));
+    f.shows("crown_mm", DimensionPlace::Across(crown));
+    f.shows("back_mm", DimensionPlace::From(0, back));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{ENDS, closes_on, flat_ends, flat_loop, kicked_tip};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -81,7 +81,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let flat = flat_ends(f, d.of("ends_mm"))?;
     let eye = flat_loop(f, "eye", (d.of("eye_mm"), flat), 0.0);
     closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
@@ -100,14 +100,14 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
         f.openings.retain(|opening| opening.what != "tip");
         f.step(Operation::Loop, "eye and tip", &[eye, curl]);
         f.step(Operation::Bend, "hook", &[bend]);
-        f.shows("curl_mm", Lies::AcrossBeside(curl));
+        f.shows("curl_mm", DimensionPlace::AcrossBeside(curl));
     } else {
         f.step(Operation::Loop, "eye", &[eye]);
         f.step(Operation::Bend, "hook", &[bend]);
     }
     if tip_deg > 0.0 {
         let (kick, _) = kicked_tip(f, tip_deg, d.of("tip_mm"), true);
-        f.shows("tip_deg", Lies::Angle(kick));
+        f.shows("tip_deg", DimensionPlace::Angle(kick));
     }
     f.hammer(&[bend], d.of("hammered_mm"), "hammered_mm")?;
     if curl_mm <= 0.0 {
@@ -117,10 +117,10 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.stands = (shank, 90.0);
     f.bears.push(bend);
     f.pulled(eye, bend);
-    f.asks.push(Asks::Takes { opening: 1, ring_mm: d.of("ring_mm") });
-    f.shows("eye_mm", Lies::Across(eye));
-    f.shows("shank_mm", Lies::Along(shank));
-    f.shows("bend_mm", Lies::Across(bend));
-    f.shows("nose_mm", Lies::Along(nose));
+    f.asks.push(DesignCheck::Takes { opening: 1, ring_mm: d.of("ring_mm") });
+    f.shows("eye_mm", DimensionPlace::Across(eye));
+    f.shows("shank_mm", DimensionPlace::Along(shank));
+    f.shows("bend_mm", DimensionPlace::Across(bend));
+    f.shows("nose_mm", DimensionPlace::Along(nose));
     Ok(())
 }

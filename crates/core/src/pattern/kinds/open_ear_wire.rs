@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -68,7 +68,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let rolled = plain_loop(f, "loop", d.of("loop_mm"), d.second("loop_side"));
     f.step(Operation::Loop, "loop", &[rolled]);
     closes_on(f, d.of("loop_mm"), "front", d.of("front_mm"), "front_mm")?;
@@ -83,11 +83,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.stands = (front, 90.0);
     f.bears.push(crown);
     f.pulled(rolled, crown);
-    f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
-    f.shows("loop_mm", Lies::Across(rolled));
-    f.shows("front_mm", Lies::Along(front));
-    f.shows("crown_mm", Lies::Across(crown));
-    f.shows("back_mm", Lies::From(back, tip));
-    f.shows("tip_deg", Lies::Angle(bend));
+    f.asks.push(DesignCheck::Tip { kick_deg: d.of("tip_deg") });
+    f.shows("loop_mm", DimensionPlace::Across(rolled));
+    f.shows("front_mm", DimensionPlace::Along(front));
+    f.shows("crown_mm", DimensionPlace::Across(crown));
+    f.shows("back_mm", DimensionPlace::From(back, tip));
+    f.shows("tip_deg", DimensionPlace::Angle(bend));
     Ok(())
 }

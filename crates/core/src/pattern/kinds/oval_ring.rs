@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Closure, Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -39,9 +39,9 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (long, short) = (d.of("long_mm"), d.of("short_mm"));
-    Former::under(
+    Design::under(
         short,
         long,
         &PATTERN.parameters[1],
@@ -56,6 +56,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.bears.push(ring);
     // Pulled across with its gap at the side.
     f.pull = Some((Hold::At(ring, 0.25), Hold::At(ring, 0.75)));
-    f.shows("long_mm", Lies::Across(ring));
+    f.shows("long_mm", DimensionPlace::Across(ring));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -40,15 +40,15 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let paddle = f.lay("paddle", Course::straight(d.of("paddle_mm")));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.hammer(&[paddle], d.of("thickness_mm"), "thickness_mm")?;
     f.step(Operation::Flatten, "end", &[paddle]);
     f.step(Operation::Round, "edges", &[]);
     f.stands = (stem, 90.0);
-    f.asks.push(Asks::Stem { segment: stem });
-    f.shows("paddle_mm", Lies::Along(paddle));
-    f.shows("stem_mm", Lies::Along(stem));
+    f.asks.push(DesignCheck::Stem { segment: stem });
+    f.shows("paddle_mm", DimensionPlace::Along(paddle));
+    f.shows("stem_mm", DimensionPlace::Along(stem));
     Ok(())
 }

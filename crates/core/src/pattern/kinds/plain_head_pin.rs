@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -43,14 +43,14 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let folded = f.lay("fold", Course::straight(d.of("fold_mm")));
     let bend = f.lay("turn of the fold", Course::left(0.0, 180.0));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.step(Operation::Fold, "end", &[folded, bend]);
     f.stands = (stem, 90.0);
-    f.asks.push(Asks::Stem { segment: stem });
-    f.shows("fold_mm", Lies::Along(folded));
-    f.shows("stem_mm", Lies::Along(stem));
+    f.asks.push(DesignCheck::Stem { segment: stem });
+    f.shows("fold_mm", DimensionPlace::Along(folded));
+    f.shows("stem_mm", DimensionPlace::Along(stem));
     Ok(())
 }

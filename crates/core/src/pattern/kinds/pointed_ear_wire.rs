@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Closure, Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -57,7 +57,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let bulge = d.of("bulge_deg");
     let inside = 2.0 * (d.of("side_mm") / bulge.to_radians() - f.profile.centroid_mm());
     if inside <= 0.0 {
@@ -87,9 +87,9 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.stands = (front, 90.0 + bulge / 2.0);
     f.bears.push(point);
     f.pulled(rolled, point);
-    f.shows("loop_mm", Lies::Across(rolled));
-    f.shows("side_mm", Lies::From(front, front));
-    f.shows("point_mm", Lies::Angle(point));
-    f.shows("bulge_deg", Lies::Angle(back));
+    f.shows("loop_mm", DimensionPlace::Across(rolled));
+    f.shows("side_mm", DimensionPlace::From(front, front));
+    f.shows("point_mm", DimensionPlace::Angle(point));
+    f.shows("bulge_deg", DimensionPlace::Angle(back));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Closure, Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -38,7 +38,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let ring = f.lay("ring", Course::left(d.of("inside_mm"), 360.0));
     f.stands = (ring, 0.0);
     f.step(Operation::Bend, "ring", &[ring]);
@@ -48,6 +48,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.bears.push(ring);
     // Pulled across with its gap at the side.
     f.pull = Some((Hold::At(ring, 0.25), Hold::At(ring, 0.75)));
-    f.shows("inside_mm", Lies::Across(ring));
+    f.shows("inside_mm", DimensionPlace::Across(ring));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{ENDS, closes_on, flat_ends, flat_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -69,7 +69,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (curl_mm, bend_mm, turn) = (d.of("curl_mm"), d.of("bend_mm"), d.of("turn_deg"));
     let shut = !d.second("sides");
     let flat = flat_ends(f, d.of("ends_mm"))?;
@@ -102,12 +102,12 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     }
     f.step(Operation::Hammer, "bends", &[]);
     f.stands = (body, -60.0);
-    f.asks.push(Asks::Takes { opening: 0, ring_mm: d.of("ring_mm") });
-    f.shows("bend_mm", Lies::Across(upper));
-    f.shows("body_mm", Lies::Along(body));
-    f.shows("nose_mm", Lies::Along(other));
-    f.shows("turn_deg", Lies::Angle(upper));
-    f.shows("curl_mm", Lies::AcrossBeside(last));
+    f.asks.push(DesignCheck::Takes { opening: 0, ring_mm: d.of("ring_mm") });
+    f.shows("bend_mm", DimensionPlace::Across(upper));
+    f.shows("body_mm", DimensionPlace::Along(body));
+    f.shows("nose_mm", DimensionPlace::Along(other));
+    f.shows("turn_deg", DimensionPlace::Angle(upper));
+    f.shows("curl_mm", DimensionPlace::AcrossBeside(last));
     Ok(())
 }
 

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Closure, Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{ENDS, flat_ends};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -57,7 +57,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (bend_mm, curl_mm, h) = (d.of("bend_mm"), d.of("curl_mm"), f.h());
     let flat = flat_ends(f, d.of("ends_mm"))?;
     let curl_deg = on_neck_deg(curl_mm, (flat.unwrap_or(h), h), f.mean(bend_mm));
@@ -91,8 +91,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     }
     f.pressed.extend([(first, lower), (upper, last)]);
     f.pulled(upper, lower);
-    f.shows("bend_mm", Lies::Across(upper));
-    f.shows("curl_mm", Lies::AcrossBeside(last));
-    f.shows("turn_deg", Lies::Angle(lower));
+    f.shows("bend_mm", DimensionPlace::Across(upper));
+    f.shows("curl_mm", DimensionPlace::AcrossBeside(last));
+    f.shows("turn_deg", DimensionPlace::Angle(lower));
     Ok(())
 }

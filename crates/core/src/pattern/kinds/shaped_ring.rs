@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Closure, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Closure, Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::pull::Hold;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -49,13 +49,13 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let sides = 4.0 + 2.0 * d.of("sides");
     let (across, corner) = (d.of("across_mm"), d.of("corner_mm"));
     let half = std::f64::consts::PI / sides;
     // A flat is what the corners' roundings leave of the polygon's side.
     let flat = (across - 2.0 * corner) * half.tan();
-    Former::under(corner, across / 2.0, &PATTERN.parameters[2], "the corners would leave no flats.")?;
+    Design::under(corner, across / 2.0, &PATTERN.parameters[2], "the corners would leave no flats.")?;
     let first = f.lay("half a flat", Course::straight(flat / 2.0));
     let (mut corners, mut flats) = (vec![], vec![]);
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "4, 6 or 8")]
@@ -77,6 +77,6 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     // Pulled across with its gap at the side: a quarter of the way round from it, in the middle of a flat or a corner.
     let quarter = |sides_on: usize| Hold::At(sides_on / 2, 0.5);
     f.pull = Some((quarter(n as usize), quarter(3 * n as usize)));
-    f.shows("across_mm", Lies::From(first, last));
+    f.shows("across_mm", DimensionPlace::From(first, last));
     Ok(())
 }

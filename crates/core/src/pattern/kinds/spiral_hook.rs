@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::kicked_tip;
 use crate::pattern::pull::Hold;
@@ -82,7 +82,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let pitch_mm = f.h();
     let spiral = f.lay(
         "spiral",
@@ -99,7 +99,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     if let Some(space) = space {
         f.step(Operation::Bend, "ring space", &[space]);
         f.openings.push(Opening { what: "ring space", inside_mm: space_mm, mouth: None });
-        f.shows("space_mm", Lies::Across(space));
+        f.shows("space_mm", DimensionPlace::Across(space));
     }
     f.step(Operation::Bend, "hook", &[bend]);
     let (lift, tip) = kicked_tip(f, d.of("lift_deg"), d.of("tip_mm"), space.is_none());
@@ -113,11 +113,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.stands = (shank, 90.0);
     f.bears.push(bend);
     f.pull = Some((space.map_or(Hold::Closed(spiral), Hold::In), Hold::In(bend)));
-    f.asks.push(Asks::Takes { opening: takes, ring_mm: d.of("ring_mm") });
-    f.shows("shank_mm", Lies::Along(shank));
-    f.shows("bend_mm", Lies::Across(bend));
-    f.shows("catch_mm", Lies::Along(catch));
-    f.shows("lift_deg", Lies::Angle(lift));
-    f.shows("turns_n", Lies::Angle(spiral));
+    f.asks.push(DesignCheck::Takes { opening: takes, ring_mm: d.of("ring_mm") });
+    f.shows("shank_mm", DimensionPlace::Along(shank));
+    f.shows("bend_mm", DimensionPlace::Across(bend));
+    f.shows("catch_mm", DimensionPlace::Along(catch));
+    f.shows("lift_deg", DimensionPlace::Angle(lift));
+    f.shows("turns_n", DimensionPlace::Angle(spiral));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Closure, Dims, Former, Lies};
+use crate::pattern::design::{Closure, Design, DesignCheck, DimensionPlace, Dims};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
@@ -46,7 +46,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (loop_mm, neck_mm, h) = (d.of("loop_mm"), d.of("notch_mm"), f.h());
     let (r, n) = (f.mean(loop_mm), f.mean(neck_mm));
     // Left, right and top of a waist, the neighbours' outsides touching: their middles lie c from the waist.
@@ -84,8 +84,8 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     // The head lies over itself.
     let head = first..=stem;
     f.pressed.extend(head.clone().flat_map(|a| head.clone().filter(move |b| a < *b).map(move |b| (a, b))));
-    f.asks.push(Asks::Stem { segment: stem });
-    f.shows("loop_mm", Lies::Across(third));
-    f.shows("stem_mm", Lies::Along(stem));
+    f.asks.push(DesignCheck::Stem { segment: stem });
+    f.shows("loop_mm", DimensionPlace::Across(third));
+    f.shows("stem_mm", DimensionPlace::Along(stem));
     Ok(())
 }

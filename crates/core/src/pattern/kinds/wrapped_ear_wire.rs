@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Asks, Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{
     COUNTED, KICK, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm, wraps_longer_than,
@@ -72,7 +72,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let turns = full_turns(d.of("wraps_n"), d.second("counted"));
     let tip = f.lay("tip", Course::straight(d.of("tip_mm")));
     let bend = f.lay("tip bend", Course::right(KICK * f.h(), d.of("tip_deg")));
@@ -103,11 +103,11 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.bears.push(crown);
     f.pull = Some((Hold::In(crown), Hold::Closed(neck + 1)));
     f.wrapped.push(neck + 1);
-    f.asks.push(Asks::Tip { kick_deg: d.of("tip_deg") });
-    f.shows("loop_mm", Lies::Across(neck + 1));
-    f.shows("drop_mm", Lies::Along(front));
-    f.shows("crown_mm", Lies::Across(crown));
-    f.shows("back_mm", Lies::From(tip, back));
-    f.shows("tip_deg", Lies::Angle(bend));
+    f.asks.push(DesignCheck::Tip { kick_deg: d.of("tip_deg") });
+    f.shows("loop_mm", DimensionPlace::Across(neck + 1));
+    f.shows("drop_mm", DimensionPlace::Along(front));
+    f.shows("crown_mm", DimensionPlace::Across(crown));
+    f.shows("back_mm", DimensionPlace::From(tip, back));
+    f.shows("tip_deg", DimensionPlace::Angle(bend));
     Ok(())
 }

@@ -2,7 +2,7 @@
 
 use crate::fault::Fault;
 use crate::making::Operation;
-use crate::pattern::former::{Dims, Former, Lies, Opening};
+use crate::pattern::design::{Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{COUNTED, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
@@ -51,7 +51,7 @@ pub static PATTERN: Pattern = Pattern {
     form,
 };
 
-fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
+fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let turns = full_turns(d.of("wraps_n"), d.second("counted"));
     let near = backwards(&wrapped_loop(f, d.of("loop_mm"), turns));
     f.segments.extend(near);
@@ -77,7 +77,7 @@ fn form(d: &Dims, f: &mut Former) -> Result<(), Fault> {
     f.step(Operation::Wrap, "second wraps", &far_wraps);
     f.stands = (stem, 90.0);
     f.wrapped.extend([stem - 2, stem + 2]);
-    f.shows("loop_mm", Lies::Across(stem + 2));
-    f.shows("room_mm", Lies::Along(stem));
+    f.shows("loop_mm", DimensionPlace::Across(stem + 2));
+    f.shows("room_mm", DimensionPlace::Along(stem));
     Ok(())
 }

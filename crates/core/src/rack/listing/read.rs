@@ -54,7 +54,7 @@ pub(super) struct SaidGauge {
 
 /// Everything a line says, in the order it says it.
 #[derive(Debug, Default)]
-pub(super) struct Said {
+pub(super) struct Parsed {
     pub metals: Vec<Metal>,
     pub either: Vec<&'static Either>,
     pub tempers: Vec<Temper>,
@@ -121,9 +121,9 @@ fn tidied(line: &str) -> String {
 }
 
 /// Cuts a line, in lower case, into what it says.
-pub(super) fn read(line: &str) -> Said {
+pub(super) fn read(line: &str) -> Parsed {
     let tidy = tidied(line);
-    let mut said = Said::default();
+    let mut said = Parsed::default();
     let mut rest = tidy.trim_start();
     while !rest.is_empty() {
         rest = said.next(rest).trim_start();
@@ -162,7 +162,7 @@ fn number(rest: &str) -> Option<(Separated, &str)> {
     separated(rest)
 }
 
-impl Said {
+impl Parsed {
     /// Understands what stands at the front; gives the rest.
     fn next<'a>(&mut self, rest: &'a str) -> &'a str {
         let taken = self.priced(rest).or_else(|| self.named(rest)).or_else(|| self.counted(rest));

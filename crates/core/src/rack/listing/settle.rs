@@ -4,7 +4,7 @@ use rust_decimal::Decimal;
 use rust_decimal::prelude::FromPrimitive as _;
 
 use super::Listing;
-use super::read::{Per, Quantity, Said, SaidGauge};
+use super::read::{Parsed, Per, Quantity, SaidGauge};
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
 use crate::words::gauge::{Gauge, GaugeSystem};
@@ -20,13 +20,13 @@ const SAME_LENGTH: f64 = 0.04;
 const SAME_MASS: f64 = 0.15;
 
 struct Settling {
-    said: Said,
+    said: Parsed,
     habits: Habits,
     listing: Listing,
 }
 
 /// Weighs what a line says.
-pub(super) fn settle(said: Said, habits: Habits) -> Listing {
+pub(super) fn settle(said: Parsed, habits: Habits) -> Listing {
     let mut settling = Settling { said, habits, listing: Listing::default() };
     settling.words();
     settling.size();

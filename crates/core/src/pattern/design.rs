@@ -51,7 +51,7 @@ pub struct Forming {
 
 /// How a dimension lies on the drawing.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub enum Lies {
+pub enum DimensionPlace {
     /// Along a straight segment.
     Along(usize),
     /// Across the inside of a turn.
@@ -88,7 +88,7 @@ pub struct Opening {
 
 /// A question a pattern asks of the finished shape.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub enum Asks {
+pub enum DesignCheck {
     /// Does wire of this size fit through the mouth of an opening (its place in the list)?
     Takes {
         /// Which opening.
@@ -119,7 +119,7 @@ pub enum Asks {
 
 /// A pattern's design, in the making.
 #[derive(Clone)]
-pub struct Former {
+pub struct Design {
     /// The wire's section.
     pub profile: Profile,
     /// The wire from end to end.
@@ -129,7 +129,7 @@ pub struct Former {
     /// Which segment stands how on the drawing: its heading in degrees.
     pub stands: (usize, f64),
     /// Dimensions to draw, by the name of their parameter.
-    pub dimensions: Vec<(&'static str, Lies)>,
+    pub dimensions: Vec<(&'static str, DimensionPlace)>,
     /// End faces that land.
     pub closures: Vec<Closure>,
     /// Places for other parts.
@@ -145,7 +145,7 @@ pub struct Former {
     /// Tails to hold at the near and the far end, mm.
     pub tails_mm: (f64, f64),
     /// Further checks.
-    pub asks: Vec<Asks>,
+    pub asks: Vec<DesignCheck>,
     /// Wires that carry the load side by side.
     pub strands: f64,
     /// Whether its near end is usually formed while it hangs on the spool.
@@ -154,7 +154,7 @@ pub struct Former {
     pub own_rod: Option<Mandrel>,
 }
 
-impl Former {
+impl Design {
     /// Centre of a ball: it has swallowed the wire's end, a little past its own surface.
     pub(super) fn ball_centre(&self, placed: &Placed, diameter_mm: f64) -> DVec3 {
         placed.start.at - placed.start.ahead() * (diameter_mm / 2.0 - self.h() / 4.0)
@@ -234,7 +234,7 @@ impl Former {
     }
 
     /// Draws a parameter as a dimension.
-    pub fn shows(&mut self, parameter: &'static str, lies: Lies) {
+    pub fn shows(&mut self, parameter: &'static str, lies: DimensionPlace) {
         self.dimensions.push((parameter, lies));
     }
 
