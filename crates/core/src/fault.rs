@@ -154,7 +154,7 @@ fn is_no_letter(sign: char) -> bool {
 /// use lorimant_core::fault::check_text;
 ///
 /// let fault = check_text("note", "note", "too long", 3).unwrap_err();
-/// assert_eq!(fault.sentence, "The note is 8 characters long; at most 3 are kept.");
+/// assert_eq!(fault.sentence, "The note is 8 characters long. Use at most 3.");
 /// let fault = check_text("note", "note", "cod\u{202e}e", 30).unwrap_err();
 /// assert!(fault.sentence.starts_with("The note holds a sign that cannot be seen (U+202E)."));
 /// ```

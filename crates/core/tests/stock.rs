@@ -197,7 +197,7 @@ proptest! {
 #[test]
 fn an_amount_is_given_one_way() {
     let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
-    assert!(both_ways(&wire, Some(1.0), Some(1.0)).unwrap_err().sentence.contains("not both"));
+    assert!(both_ways(&wire, Some(1.0), Some(1.0)).unwrap_err().sentence.contains("Enter how much it is"));
     assert_eq!(both_ways(&wire, None, None).unwrap_err().field, "length_mm");
     assert_eq!(both_ways(&wire, None, Some(-1.0)).unwrap_err().field, "mass_g");
 }

@@ -71,7 +71,7 @@ async fn an_order_is_made_bagged_and_handed_over() {
     assert_eq!(line(&workshop).await["state"], "ready");
     let over = format!("/api/orders/{}/hand-over", order["id"]);
     let much = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 11 })).await;
-    assert!(much.fault("n").contains("10 of hooks are owed"), "{}", much.text());
+    assert!(much.fault("n").contains("10 of hooks are still owed"), "{}", much.text());
     let handed = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 10 })).await;
     assert_eq!(handed.status, StatusCode::OK, "{}", handed.text());
     assert_eq!(line(&workshop).await["state"], "handed-over");

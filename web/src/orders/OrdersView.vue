@@ -69,7 +69,7 @@ const putAway = ({ id, revision, name }: { id: number; revision: number; name: s
   attempt(async () => {
     const body = { revision, archived }
     const { undo } = await data(api.POST('/api/orders/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(`${archived ? 'Put away' : 'Taken out again'}: ${name}.`, undo, refresh)
+    notice.did(`${archived ? 'Closed' : 'Reopened'}: ${name}.`, undo, refresh)
   })
 
 /** The same once more: a new order for the same, due no day. */

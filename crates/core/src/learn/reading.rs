@@ -41,7 +41,7 @@ const MOVES: [&str; 7] = ["us", "u", "unstable", "d", "motion", "~", "?"];
 /// assert!((read_line("0.2000 in").unwrap() - 5.08).abs() < 1e-12);
 /// assert!(read_line("5.08").unwrap_err().sentence.contains("unit"));
 /// assert!(read_line("182.31 g").unwrap_err().sentence.contains("not a length"));
-/// assert!(read_line("US 5.08 mm").unwrap_err().sentence.contains("not still"));
+/// assert!(read_line("US 5.08 mm").unwrap_err().sentence.contains("isn't still"));
 /// assert!(read_line("1 2.34 mm").is_err());
 /// ```
 ///

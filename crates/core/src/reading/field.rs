@@ -101,7 +101,7 @@ pub struct ReadField {
 /// let share = read(&[typed("5 %", Reads::Percent)], None, habits).unwrap();
 /// assert_eq!(share[0].value, Some(0.05));
 /// let faults = read(&[typed("1,250", Reads::Money)], None, habits).unwrap_err();
-/// assert_eq!(faults.0[0].sentence, "“1,250” may be 1.25 or 1250. Write it as one of these.");
+/// assert_eq!(faults.0[0].sentence, "“1,250” could be 1.25 or 1250. Write it as one of these.");
 /// ```
 ///
 /// # Errors
@@ -177,7 +177,7 @@ pub enum Amount {
 ///
 /// assert_eq!(amount("3 m", Habits::default()), Ok(Amount::Length(3000.0)));
 /// assert_eq!(amount("1,250.0 g", Habits::default()), Ok(Amount::Mass(1250.0)));
-/// assert!(amount("1,250 g", Habits::default()).unwrap_err().contains("may be 1.25 or 1250"));
+/// assert!(amount("1,250 g", Habits::default()).unwrap_err().contains("could be 1.25 or 1250"));
 /// ```
 ///
 /// # Errors

@@ -74,12 +74,12 @@ impl LotFactor {
         Self::SPREAD.check("spread", self.spread).map(|_| ())
     }
 
-    /// What is learned of it, in a few words: `springs 8 % more than the handbook, ± 2 %`.
+    /// What is learned of it, in a few words: `springs back 8 % more than usual for this metal, ± 2 %`.
     ///
     /// ```
     /// use lorimant_core::wire::lot::LotFactor;
     ///
-    /// assert_eq!(LotFactor { lot_n: 5, flow: 1.08, spread: 0.02 }.told(), "springs 8 % more than the handbook, ± 2 %");
+    /// assert_eq!(LotFactor { lot_n: 5, flow: 1.08, spread: 0.02 }.told(), "springs back 8 % more than usual for this metal, ± 2 %");
     /// assert_eq!(LotFactor::unmeasured(5).told(), "not measured: the handbook's ± 15 %");
     /// ```
     #[must_use]
@@ -133,12 +133,12 @@ impl LotFactor {
         (self.lot_n != lot_n).then(|| format!("not lot {}, which it is planned for", self.lot_n))
     }
 
-    /// As sentences name it: `off lot 5`.
+    /// As sentences name it: `from lot 5`.
     ///
     /// ```
     /// use lorimant_core::wire::lot::LotFactor;
     ///
-    /// assert_eq!(LotFactor::unmeasured(5).shown(), "off lot 5");
+    /// assert_eq!(LotFactor::unmeasured(5).shown(), "from lot 5");
     /// ```
     #[must_use]
     pub fn shown(self) -> String {

@@ -77,7 +77,7 @@ pub struct Reading {
 ///
 /// let mm = |text| read(text, Habits::default()).unwrap().mm;
 /// assert_eq!((mm("5"), mm("0.5 cm"), mm("2 1/4 in")), (5.0, 5.0, 57.15));
-/// assert_eq!(read("18 ga", Habits::default()).unwrap().note.unwrap(), "Read as AWG, this workshop's gauge.");
+/// assert_eq!(read("18 ga", Habits::default()).unwrap().note.unwrap(), "Read as AWG, your gauge system.");
 /// ```
 ///
 /// # Errors
@@ -103,7 +103,7 @@ const LEAST_GAUGE: f64 = 14.0;
 /// use lorimant_core::words::length::{Habits, read_size};
 ///
 /// let size = |text| read_size(text, Habits::default()).unwrap();
-/// assert_eq!(size("18").note.as_deref(), Some("Read as AWG, this workshop's gauge."));
+/// assert_eq!(size("18").note.as_deref(), Some("Read as AWG, your gauge system."));
 /// assert_eq!(size("1.2").mm, 1.2);
 /// assert_eq!(size("2").mm, 2.0);
 /// ```

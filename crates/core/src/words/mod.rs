@@ -91,7 +91,7 @@ pub fn quoted(typed: &str) -> String {
 ///
 /// ```
 /// let said = lorimant_core::words::unknown("metal", "coper", &["brass", "copper"]);
-/// assert_eq!(said, "“coper” is not a metal known here. Did you mean “copper”? Known: brass, copper.");
+/// assert_eq!(said, "“coper” is not a known metal. Did you mean “copper”? Known: brass, copper.");
 /// ```
 #[must_use]
 pub fn unknown(noun: &str, typed: &str, known: &[&str]) -> String {

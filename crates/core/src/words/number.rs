@@ -226,7 +226,7 @@ pub fn read(text: &str) -> Option<f64> {
 ///
 /// assert_eq!(unmistakable("12,5"), Ok(12.5));
 /// assert_eq!(unmistakable("1,250.00"), Ok(1250.0));
-/// assert_eq!(unmistakable("1,250").unwrap_err(), "“1,250” may be 1.25 or 1250. Write it as one of these.");
+/// assert_eq!(unmistakable("1,250").unwrap_err(), "“1,250” could be 1.25 or 1250. Write it as one of these.");
 /// ```
 ///
 /// # Errors

@@ -129,7 +129,7 @@ impl Listing {
     ///
     /// let line = decode("copper round 1 mm soft 10 m 8.00 EUR", Habits::default());
     /// let prices = line.prices("florins", Some(50.0));
-    /// assert_eq!(prices.foreign.unwrap(), "The line says EUR, you reckon in florins: type the price over.");
+    /// assert_eq!(prices.foreign.unwrap(), "The line gives EUR, but you use florins. Enter the price in florins.");
     /// assert_eq!(prices.of_blank.unwrap(), "0.04 EUR for the wire of one.");
     /// ```
     pub fn prices(&self, currency: &str, blank_mm: Option<f64>) -> Prices {

@@ -69,7 +69,7 @@ impl Lot {
     /// assert!((weighed.differs_mm + 100.0).abs() < 0.1);
     /// // There was never a kilometre on it.
     /// let heavy = lot.weighed(lot.wire.mass_g(1e6), None, held, LengthUnit::Mm).unwrap();
-    /// assert!(heavy.doubt.unwrap().contains("more than this lot ever held"));
+    /// assert!(heavy.doubt.unwrap().contains("more than this lot ever had"));
     /// // Another, nearly empty spool was laid on.
     /// let light = lot.weighed(62.0 + lot.wire.mass_g(900.0), None, held, LengthUnit::Mm).unwrap();
     /// assert!(light.doubt.unwrap().contains("less than half of what should be left"));

@@ -363,7 +363,7 @@ impl Metal {
     /// ```
     /// use lorimant_core::wire::metal::Metal;
     ///
-    /// assert!(Metal::Aluminium.annealing_shown().starts_with("a felt-marker line"));
+    /// assert!(Metal::Aluminium.annealing_shown().starts_with("a felt-tip line"));
     /// assert_eq!(Metal::Titanium.annealing_shown(), "not in air");
     /// ```
     pub fn annealing_shown(self) -> String {
