@@ -21,14 +21,7 @@ function spoil() {
 </script>
 
 <template>
-  <PaperDialog
-    v-model="open"
-    title="Scrap one"
-    :width="480"
-    does="Scrap it"
-    test="to-scrap"
-    @submit="spoil"
-  >
+  <PaperDialog v-model="open" title="Scrap one" :width="480" does="Scrap it" test="to-scrap" @submit="spoil">
     <p class="quiet">
       One piece leaves the batch at “{{ step }}”, and its wire goes to the scrap of its metal.
     </p>

@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router'
 import { beside, doors, isWithin } from './router'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
-import AskLine from './AskLine.vue'
+import AskLine from '../today/AskLine.vue'
 import SettingsMenu from './SettingsMenu.vue'
 
 const route = useRoute()

@@ -25,6 +25,14 @@ const beside = { _disableGlobalStack: true }
 </template>
 
 <style scoped>
+/* Above the doors at the foot of a phone. */
+@media (max-width: 600px) {
+  .v-snackbar {
+    --v-snackbar-margin: 8px;
+    margin-bottom: 54px;
+  }
+}
+
 .undo {
   text-decoration: underline;
 }

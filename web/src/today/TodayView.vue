@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { api, data } from '../api/client'
 import { minutesOf, spanOf, useServerClock } from '../bench/clock'
 import { dayOf, dueIn } from '../orders/words'
-import AskLine from '../shell/AskLine.vue'
+import AskLine from './AskLine.vue'
 import { useNotice } from '../shared/notice'
 import { useRackRefresh } from '../shared/picking'
 
