@@ -156,7 +156,7 @@ fn is_no_letter(sign: char) -> bool {
 /// let fault = check_text("note", "note", "too long", 3).unwrap_err();
 /// assert_eq!(fault.sentence, "The note is 8 characters long. Use at most 3.");
 /// let fault = check_text("note", "note", "cod\u{202e}e", 30).unwrap_err();
-/// assert!(fault.sentence.starts_with("The note holds a sign that cannot be seen (U+202E)."));
+/// assert!(fault.sentence.starts_with("The note contains an invisible character (U+202E)."));
 /// ```
 pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
     if let Some(sign) = text.chars().find(|sign| is_no_letter(*sign)) {

@@ -80,7 +80,7 @@ impl LotFactor {
     /// use lorimant_core::wire::lot::LotFactor;
     ///
     /// assert_eq!(LotFactor { lot_n: 5, flow: 1.08, spread: 0.02 }.told(), "springs back 8 % more than usual for this metal, ± 2 %");
-    /// assert_eq!(LotFactor::unmeasured(5).told(), "not measured: the handbook's ± 15 %");
+    /// assert_eq!(LotFactor::unmeasured(5).told(), "not measured: ± 15 %, as in handbooks");
     /// ```
     #[must_use]
     pub fn told(self) -> String {
