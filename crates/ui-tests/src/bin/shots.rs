@@ -108,7 +108,7 @@ async fn at_the_first_bend(maker: &Maker) -> Result<()> {
     maker.find("[data-test=press]").await?;
     maker
         .until("the first bend", || async {
-            if maker.text("[data-test=instruction]").await?.starts_with("Bend") {
+            if maker.text("[data-test=instruction]").await?.contains(": bend ") {
                 return Ok(true);
             }
             maker.press(" ").await?;
