@@ -34,75 +34,22 @@ fn text_of(steps: &[String], operation: &str) -> String {
     steps.iter().find(|step| step.starts_with(operation)).cloned().unwrap_or_default()
 }
 
+/// How most metals are cooled.
+const GLOW_GONE: &str = "glow is gone";
+
 /// What a bench handbook says of each: how hot is seen, how it is cooled, whether it fuses, solders, goes into pickle.
 #[rstest]
-#[case(
-    Metal::Copper,
-    "dull red",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
-#[case(
-    Metal::Brass,
-    "dull red",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
-#[case(
-    Metal::RedBrass,
-    "dull red",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
+#[case(Metal::Copper, "dull red", GLOW_GONE, false, true, true)]
+#[case(Metal::Brass, "dull red", GLOW_GONE, false, true, true)]
+#[case(Metal::RedBrass, "dull red", GLOW_GONE, false, true, true)]
 #[case(Metal::PhosphorBronze, "dull red", "do not quench", false, true, true)]
 #[case(Metal::NickelSilver, "dull red", "do not quench", false, true, true)]
-#[case(
-    Metal::SterlingSilver,
-    "flux",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
+#[case(Metal::SterlingSilver, "flux", GLOW_GONE, false, true, true)]
 #[case(Metal::GermaniumSilver, "flux", "do not quench", true, true, true)]
-#[case(
-    Metal::FineSilver,
-    "white",
-    "wait until the glow is gone in shade, then quench it in water",
-    true,
-    true,
-    true
-)]
-#[case(
-    Metal::GoldFilled,
-    "flux",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
-#[case(
-    Metal::SilverFilled,
-    "flux",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
-#[case(
-    Metal::Gold14k,
-    "dull red",
-    "wait until the glow is gone in shade, then quench it in water",
-    false,
-    true,
-    true
-)]
+#[case(Metal::FineSilver, "white", GLOW_GONE, true, true, true)]
+#[case(Metal::GoldFilled, "flux", GLOW_GONE, false, true, true)]
+#[case(Metal::SilverFilled, "flux", GLOW_GONE, false, true, true)]
+#[case(Metal::Gold14k, "dull red", GLOW_GONE, false, true, true)]
 #[case(Metal::Aluminium, "felt-tip", "do not quench", false, false, false)]
 #[case(Metal::StainlessSteel, "bright orange", "at once", false, false, false)]
 #[case(Metal::MildSteel, "cherry red", "an hour", false, false, false)]

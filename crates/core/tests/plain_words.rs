@@ -67,6 +67,53 @@ fn instructions_are_short_and_name_no_angle(#[values(LengthUnit::Mm, LengthUnit:
     assert!(found.is_empty(), "{}", found.join("\n"));
 }
 
+/// What each phrase of an angle means, degrees, by the words themselves: square is a right angle, parallel sides half a turn.
+const MEANS_DEG: [(&str, f64); 8] = [
+    ("its ends meet", 360.0),
+    ("it is a third of the way to square", 30.0),
+    ("it is half-way to square", 45.0),
+    ("it is two thirds of the way to square", 60.0),
+    ("it is square", 90.0),
+    ("it is a third past square", 120.0),
+    ("it is half-way from square to straight back", 135.0),
+    ("both sides are parallel", 180.0),
+];
+
+/// Who bends until the words are true has the angle that is drawn, to what an eye tells; else the words lead to the drawing.
+#[rstest]
+fn the_words_of_a_bend_are_true_of_its_angle() {
+    let shop = workshop(LengthUnit::Mm);
+    let mut seen = 0;
+    for kind in Kind::all() {
+        let request = PatternRequest::usual(kind);
+        let finished = request.finished(&shop).unwrap();
+        for step in &finished.made.steps {
+            let (Some(left), Some((_, words))) =
+                (step.numbers.angle_left_deg, step.text.rsplit_once(" until "))
+            else {
+                continue;
+            };
+            let words = words.split('.').next().unwrap();
+            let means = MEANS_DEG.iter().find(|(said, _)| *said == words);
+            let meets = words == "the end meets the wire" || words == "it sits centred";
+            let drawn = words.ends_with("as drawn");
+            assert!(means.is_some() || meets || drawn, "{}: “{words}” means no angle", kind.0.name);
+            assert!(
+                means.is_none_or(|(_, deg)| (deg - left).abs() <= 5.0),
+                "{}: “{words}” for {left}",
+                kind.0.name
+            );
+            assert!(
+                !meets || left > 240.0 || words == "it sits centred",
+                "{}: {left} closes nothing",
+                kind.0.name
+            );
+            seen += 1;
+        }
+    }
+    assert!(seen > 40, "{seen} bends only");
+}
+
 /// Words and phrases that nobody says at a bench, or that have a plainer one; as they stand in texts, not in names.
 const DIALECT: &[&str] = &[
     "put away",

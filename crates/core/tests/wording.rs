@@ -5,6 +5,7 @@
 
 use crate::common::{bench, ring_of};
 use lorimant_core::ask::answer;
+use lorimant_core::chain::{ChainRequest, weaves};
 use lorimant_core::pattern::{Kind, PatternRequest, Unit};
 use lorimant_core::piece::Piece;
 use lorimant_core::piece::mate::mate;
@@ -44,6 +45,7 @@ fn wrong(text: &str) -> Option<String> {
                 words.iter().any(|word| ["inf", "nan", "infinity", "-0"].contains(&plain(word).as_str()));
             endless.then(|| format!("a figure without end in: {text}"))
         })
+        .or_else(|| text.contains(['{', '}']).then(|| format!("a place that was not filled in: {text}")))
 }
 
 fn texts(value: &Value, found: &mut Vec<String>) {
@@ -71,6 +73,7 @@ fn a_wrong_sentence_is_found() {
     assert!(wrong("After the tumbling 1 pairs of hooks.").is_some());
     assert!(wrong("Its mouth is inf mm wide.").is_some());
     assert!(wrong("Rings of of copper.").is_some());
+    assert!(wrong("{} g in all").is_some());
     assert!(wrong("11 pairs, 1 pair and 0.1 turns of it.").is_none());
 }
 
@@ -127,6 +130,18 @@ fn every_ring_plan_reads_well(#[case] rings_n: u32, #[case] wire_mm: f64, #[case
             if let Ok(many) = supply.makes(&request, &workshop) {
                 reads_well(&many);
             }
+        }
+    }
+}
+
+/// Every weave, of rings that it usually takes.
+#[test]
+fn every_chain_reads_well() {
+    for known in weaves::all() {
+        let ratio = f64::midpoint(known.usual[0], known.usual[1]);
+        for unit in [LengthUnit::Mm, LengthUnit::Inch] {
+            let request = ChainRequest::new(known.word, ring_of(1.2, 1.2 * ratio), 190.0);
+            reads_well(&request.sheet(&shop(unit)));
         }
     }
 }

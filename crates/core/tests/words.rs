@@ -12,7 +12,7 @@ use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::wire::surface::Surface;
-use lorimant_core::words::length::{LengthUnit, inch_fraction, rod_size};
+use lorimant_core::words::length::{Habits, LengthUnit, inch_fraction, rod_size};
 use lorimant_core::words::sentence::{self};
 use proptest::prelude::*;
 use rstest::rstest;
@@ -272,7 +272,8 @@ proptest! {
     ) {
         let plan = request.plan().ok();
         let line = sentence::text(&write(&request, plan.as_ref(), unit));
-        let answer = answer(&line, &Workshop::default(), &Vec::new);
+        let reader = Workshop { habits: Habits { unit, ..Habits::default() }, ..Workshop::default() };
+        let answer = answer(&line, &reader, &Vec::new);
         prop_assert!(answer.unclear.is_empty(), "{line}: {:?}", answer.unclear);
         let mut read = answer.request.unwrap();
         prop_assert!((read.wire.size_mm - request.wire.size_mm).abs() < 0.0005, "{line}");

@@ -5474,7 +5474,7 @@ export interface components {
             name: string;
             /** @description Who wants what, by when. */
             record: {
-                /** @description Who it is for, at most 80 characters; nobody where it is for the shelf. */
+                /** @description Who it is for, at most 80 characters; nobody where it is for stock. */
                 customer?: string;
                 /**
                  * Format: date
@@ -7636,7 +7636,7 @@ export interface components {
         };
         /** @description An order to keep. */
         NewOrder: {
-            /** @description Who it is for; nobody where it is for the shelf. */
+            /** @description Who it is for; nobody where it is for stock. */
             customer?: string;
             /**
              * Format: date
@@ -7921,7 +7921,7 @@ export interface components {
         Operation: "straighten" | "anneal" | "make-flush" | "cut" | "mark" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "shut-before" | "open-up" | "link" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
         /** @description Who wants what, by when. */
         Order: {
-            /** @description Who it is for, at most 80 characters; nobody where it is for the shelf. */
+            /** @description Who it is for, at most 80 characters; nobody where it is for stock. */
             customer?: string;
             /**
              * Format: date

@@ -127,8 +127,8 @@ const does = computed(() => {
   if (chain.value) return 'It is in'
 
   if (alone.value) return running.value ? 'Taken out' : 'Start it'
-  if (once.value) return 'done'
-  return all.value === 1 ? 'done' : 'One more'
+  if (once.value) return 'Done'
+  return all.value === 1 ? 'Done' : 'One more'
 })
 
 function onward() {

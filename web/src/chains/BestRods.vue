@@ -14,7 +14,7 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
     <h2>Best for this weave</h2>
     <p class="best serif">{{ backwards.best_told }}</p>
     <p v-if="!backwards.rods.length" class="quiet">
-      You have no round rods listed. <router-link to="/tools">Add your rods</router-link>to rank them here.
+      You have no round rods listed. <router-link to="/tools">Add your rods</router-link> to rank them here.
     </p>
     <ol class="rods">
       <li v-for="rod in shownRods" :key="rod.shown">

@@ -27,7 +27,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
   <section class="scale" aria-label="The ratio in every weave" data-test="scale">
     <p class="head">
       <span class="quiet">
-        ratio of inside to wire
+        aspect ratio
         <button v-if="brief" type="button" class="plain link" data-test="every-weave" @click="emit('every')">
           in every weave
         </button>
@@ -72,7 +72,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
     </ol>
     <div class="axis" aria-hidden="true">
       <span class="here" :style="{ left: at(ratio) }"
-        ><b class="num">{{ ratio.toFixed(2) }}</b></span
+        ><b class="num">{{ ratio.toFixed(1) }}</b></span
       >
       <span v-for="tick in ticks" :key="tick" class="tick quiet" :style="{ left: at(tick) }">{{ tick }}</span>
     </div>

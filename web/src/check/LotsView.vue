@@ -60,7 +60,7 @@ const { data: known } = useQuery({
       <LotPlot v-if="known.points.length" :known="known" />
       <ul class="points">
         <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
-          <router-link :to="`/check/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>
+          <router-link :to="`/check/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>{{ ' ' }}
           <span class="num">{{ across(point.inside_mm) }}</span> inside, usually
           {{ across(point.handbook_mm) }}
           <template v-if="point.aside">, set aside</template>

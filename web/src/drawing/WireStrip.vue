@@ -86,7 +86,7 @@ const last = computed(() => props.strip.zones.at(-1))
             height="4"
             :style="{ fillOpacity: Math.min(1, 0.06 + spent * 1.4) }"
           />
-          <text :x="edge" y="14" class="quiet">{{ Math.round(spent * 100) }} % worked</text>
+          <text :x="edge" y="14" class="quiet">{{ Math.round(spent * 100) }} % used</text>
         </g>
         <text v-if="last" class="quiet" :x="full - edge" y="14" text-anchor="end">{{ last.text }}</text>
         <StripRuler

@@ -51,7 +51,7 @@ const keep = () =>
     const params = { path: { id: now.id }, query: { revision: now.revision } }
     const { undo } = await data(api.PUT('/api/orders/{id}', { params, body }))
     order.value = null
-    notice.did(`Order changed ${now.for_whom}.`, undo, () => emit('kept'))
+    notice.did(`Order for ${now.for_whom} changed.`, undo, () => emit('kept'))
     emit('kept')
   })
 </script>

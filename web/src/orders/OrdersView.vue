@@ -98,7 +98,7 @@ const states = {
   ready: 'ready to hand over',
   'handed-over': 'handed over',
 }
-/** What is for the shelf is handed to nobody: it lies there. */
+/** What is for stock is handed to nobody. */
 const stateOf = (order: OrderRow) =>
   order.state === 'ready' && !order.record.customer ? 'in stock' : states[order.state]
 
@@ -134,7 +134,7 @@ const share = (order: OrderRow, i: number, n: number) =>
           {{ dueIn(order.due_in_days) }}
         </span>
         <span class="state" data-test="order-state">{{ stateOf(order) }}</span>
-        <MoreMenu :of="`the order ${order.for_whom}`" :acts="acts(order)" />
+        <MoreMenu :of="`the order for ${order.for_whom}`" :acts="acts(order)" />
       </header>
       <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>
       <div v-for="(line, i) in order.lines" :key="i" class="line" data-test="order-line">

@@ -44,7 +44,7 @@ const sketch = (row: BagRow) => drawn.value?.get(JSON.stringify(row.record.piece
 const asks = {
   'taken-out': { title: 'Take out of', does: 'Take out' },
   'put-back': { title: 'Put back into', does: 'Put back' },
-  'counted-again': { title: 'Count again:', does: 'How many are in it' },
+  'counted-again': { title: 'Count again:', does: 'Save count' },
   again: { title: 'Make again:', does: 'Start batch' },
 }
 const asking = ref<{ row: BagRow; what: keyof typeof asks } | null>(null)

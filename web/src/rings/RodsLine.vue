@@ -71,7 +71,7 @@ const shown = computed(() => {
         </span>
       </button>
       <p v-if="!rods.length" class="quiet">
-        You have no rod of this shape yet. <router-link to="/tools">Add rods under Tools</router-link>to see
+        You have no rod of this shape yet. <router-link to="/tools">Add rods under Tools</router-link> to see
         the ring each one gives.
       </p>
     </div>

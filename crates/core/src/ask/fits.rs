@@ -136,7 +136,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
             reply.headline = "Neither of the two has an opening the other could go into.".to_owned();
         }
         Ok(fits) => {
-            let goes = |ok| if ok { "Goes" } else { "Doesn't fit" };
+            let goes = |ok| if ok { "Fits" } else { "Doesn't fit" };
             let said: Vec<String> =
                 fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.sentence)).collect();
             reply.headline = said.join(" ");

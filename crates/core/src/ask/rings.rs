@@ -15,17 +15,18 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
 use crate::words::counted;
-use crate::words::length::{LengthUnit, caliper, shown, thickness};
+use crate::words::length::{LengthUnit, caliper, caliper_step_mm, shown, thickness};
 
-/// An inside that was asked for beside a rod may differ so much from what the rod gives, mm: half of what a caliper
-/// is read to, in inches, which is the coarser.
-const SAME_RING_MM: f64 = 0.13;
+/// An inside that was asked for beside a rod may differ from what the rod gives by half of what a caliper is read to, and
+/// so much more, mm.
+const SAME_RING_MM: f64 = 0.01;
 /// The same as a share, for rings so wide that the wire's rounded size shows in them.
 const SAME_RING_SHARE: f64 = 0.003;
 
 /// Whether a size that was said is another than the one the line gives, mm.
-fn differs(given_mm: f64, gives_mm: f64) -> bool {
-    (given_mm - gives_mm).abs() > SAME_RING_MM.max(SAME_RING_SHARE * gives_mm)
+fn differs(given_mm: f64, gives_mm: f64, unit: LengthUnit) -> bool {
+    let read = caliper_step_mm(gives_mm, unit) / 2.0 + SAME_RING_MM;
+    (given_mm - gives_mm).abs() > read.max(SAME_RING_SHARE * gives_mm)
 }
 
 /// Inside over wire of rings when only a wire is asked for: what most chain is made of.
@@ -149,7 +150,7 @@ impl Parsed {
     fn contradictions(&self, request: &RingRequest, unit: LengthUnit, line: &Line, reply: &mut Answer) {
         let Ok(plan) = request.plan() else { return };
         let gives = plan.ring_inside_diameter_mm;
-        let off = |given: f64| differs(given, gives);
+        let off = |given: f64| differs(given, gives, unit);
         let because = |gives: String| format!("The rest of the line gives {gives}. Leave one of them out.");
         if let Some(inside) = self.inside_mm.as_ref().filter(|given| self.rod.is_some() && off(given.value)) {
             reply
@@ -158,7 +159,7 @@ impl Parsed {
         }
         let short = plan.ring_inside_short_mm;
         if let Some(given) =
-            self.short_mm.as_ref().filter(|given| self.rod.is_some() && differs(given.value, short))
+            self.short_mm.as_ref().filter(|given| self.rod.is_some() && differs(given.value, short, unit))
         {
             reply
                 .unclear
@@ -167,7 +168,7 @@ impl Parsed {
         let outside = plan.ring_outside_diameter_mm;
         if let Some(given) = self.outside_mm.as_ref()
             && (self.inside_mm.is_some() || self.rod.is_some())
-            && (given.value - outside).abs() > 2.0 * SAME_RING_MM
+            && differs(given.value, outside, unit)
         {
             reply
                 .unclear

@@ -153,7 +153,7 @@ impl ChainPlan {
     fn off_the_spool(&self, request: &ChainRequest, minutes: f64, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::OffTheSpool;
         let (wire, wire_unit) = long_length(self.off_the_spool_mm);
-        let spool = figure("wire", question, "{} g in all; {}", wire, wire_unit)
+        let spool = figure("wire", question, "wire off the spool", wire, wire_unit)
             .ruler(self.off_the_spool_mm)
             .more(format!("{} g in all; {}", shown(self.off_the_spool_g, 1), counted(self.coils_n, "coil")))
             .says("For all rings, with kerf, tails and uneven ends, as in the ring plan.")

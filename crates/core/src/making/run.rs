@@ -405,8 +405,8 @@ fn spent(piece: &Workpiece) -> String {
     let percent = |share: f64| format!("{:.0} %", share * 100.0);
     match (percent(least), percent(most)) {
         (_, most) if most == "0 %" => String::new(),
-        (least, most) if least == most => format!("Worked so far: {most} of what the metal can take."),
-        (least, most) => format!("Worked so far: {least} to {most} of what the metal can take."),
+        (least, most) if least == most => format!("Used so far: {most} of what the metal can take."),
+        (least, most) => format!("Used so far: {least} to {most} of what the metal can take."),
     }
 }
 

@@ -1,5 +1,6 @@
 //! Instructions in words: places, tools, angles, turns.
 
+use super::operation::Operation;
 use super::place::{Bent, With};
 use super::run::{From, Numbers, Turn};
 use crate::words::capital;
@@ -66,24 +67,28 @@ pub(super) fn held(bent: &Bent, unit: LengthUnit) -> String {
     }
 }
 
-/// How far to bend, as an eye sees it: `until it is square`, `until the end meets the stem`. Hands read no degrees;
-/// the angles themselves are among the step's numbers.
-pub(super) fn until(numbers: &Numbers) -> &'static str {
+/// How near an eye tells a square corner, or two parallel sides, from one that is not, degrees.
+const EYE_DEG: f64 = 5.0;
+
+/// How far to bend, as an eye sees it: `until it is square`, `until the end meets the wire`. Hands read no degrees, so an
+/// angle that has no name of its own, within [`EYE_DEG`], is bent to the drawing; the angle itself is among the numbers.
+pub(super) fn until(operation: Operation, numbers: &Numbers) -> &'static str {
     let left = numbers.angle_left_deg.unwrap_or(0.0);
+    let is = |deg: f64| (left - deg).abs() <= EYE_DEG;
     match left {
-        _ if left > CLOSES_DEG => "until the end meets the stem",
-        _ if left < 15.0 => "a touch",
-        _ if left < 38.0 => "a little: a third of the way to square",
-        _ if left < 52.0 => "until it is half-way to square",
-        _ if left < 75.0 => "until it is two thirds of the way to square",
-        _ if left < 85.0 => "until it is just short of square",
-        _ if left <= 95.0 => "until it is square",
-        _ if left < 127.0 => "until it is a third past square",
-        _ if left < 143.0 => "until it is half-way from square to straight back",
-        _ if left < 170.0 => "until it is almost straight back",
-        _ if left <= 188.0 => "until both sides are parallel",
-        _ if left < 205.0 => "until the sides close in a little",
-        _ => "until it is well past straight back",
+        _ if operation == Operation::Loop && left > CLOSES_DEG => "until the end meets the wire",
+        _ if is(360.0) => "until its ends meet",
+        _ if is(30.0) => "until it is a third of the way to square",
+        _ if is(45.0) => "until it is half-way to square",
+        _ if is(60.0) => "until it is two thirds of the way to square",
+        _ if is(90.0) => "until it is square",
+        _ if is(120.0) => "until it is a third past square",
+        _ if is(135.0) => "until it is half-way from square to straight back",
+        _ if is(180.0) => "until both sides are parallel",
+        _ if left < 45.0 => "a little, as drawn",
+        _ if left < 90.0 => "until it is short of square, as drawn",
+        _ if left < 180.0 => "past square, as drawn",
+        _ => "past parallel, as drawn",
     }
 }
 

@@ -34,7 +34,7 @@ const MOST_LINES: usize = 100;
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Order {
-    /// Who it is for, at most 80 characters; nobody where it is for the shelf.
+    /// Who it is for, at most 80 characters; nobody where it is for stock.
     #[serde(default)]
     pub customer: String,
     /// The day it is due; none where nobody waits.
@@ -133,11 +133,11 @@ impl Order {
     /// use lorimant_core::order::Order;
     ///
     /// let order = Order { customer: String::new(), due: None, note: String::new(), lines: vec![] };
-    /// assert_eq!(order.for_whom(), "for the shelf");
+    /// assert_eq!(order.for_whom(), "Own stock");
     /// ```
     #[must_use]
     pub fn for_whom(&self) -> String {
-        if self.customer.trim().is_empty() { "for the shelf".to_owned() } else { self.customer.clone() }
+        if self.customer.trim().is_empty() { "Own stock".to_owned() } else { self.customer.clone() }
     }
 
     /// What it is, in a sentence: `24 hook clasps, 12 pairs of ear wires`.

@@ -159,7 +159,7 @@ fn priced(rack: &Rack, wire: &Wire) -> (Decimal, String) {
     match rack.per_metre(wire) {
         Some((mean, PriceFrom::Lots(n))) => {
             let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
-            (mean, format!("What {lots} of this wire in stock cost."))
+            (mean, format!("Price from {lots} of this wire in stock."))
         }
         Some((metre, PriceFrom::Metal)) => (
             metre,

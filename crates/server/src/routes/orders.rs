@@ -134,7 +134,7 @@ struct NewLine {
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 struct NewOrder {
-    /// Who it is for; nobody where it is for the shelf.
+    /// Who it is for; nobody where it is for stock.
     #[serde(default)]
     customer: String,
     /// The day it is due.

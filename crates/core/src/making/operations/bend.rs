@@ -114,7 +114,8 @@ impl Bend {
             None => the(self.what),
         };
         let (at, way, with) = (place(numbers, unit), which_way(numbers), held(bent, unit));
-        let (way, until) = (if way.is_empty() { way } else { format!(" {way}") }, until(numbers));
+        let (way, until) =
+            (if way.is_empty() { way } else { format!(" {way}") }, until(self.operation, numbers));
         let both = match (numbers.doubled, numbers.from) {
             (true, Some(From::Parted)) => " Then the other one, at the same place on the jaw.",
             (true, _) => " Bend both wires the same way.",
