@@ -208,7 +208,7 @@ fn a_load_keeps_apart_what_marks_and_what_catches() {
     }
     // Ear wires hang into each other whatever is done: time is counted to pick them apart.
     let ears = made.iter().find(|load| load.batches.contains(&0)).unwrap();
-    assert!(ears.pick_out_min >= 2.0 && ears.sentence.contains("not hooked together"), "{}", ears.sentence);
+    assert!(ears.pick_out_min >= 2.0 && ears.sentence.contains("with each other"), "{}", ears.sentence);
     // As heavy as one load may be, and what alone is heavier is filled in several times.
     let heavy: Vec<_> = waiting
         .iter()

@@ -102,7 +102,7 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
             if catch(&all[*one].batch.piece, &all[*other].batch.piece)? {
                 caught.extend([*one, *other]);
                 pairs.push(match one == other {
-                    true => format!("{} not hooked together", all[*one].batch.name),
+                    true => format!("{} with each other", all[*one].batch.name),
                     false => format!("{} and {}", all[*one].batch.name, all[*other].batch.name),
                 });
             }

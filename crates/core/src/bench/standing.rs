@@ -197,7 +197,7 @@ impl Batch {
                 if now.may_n == 0 {
                     return too_many(0, "The step before it is not done yet");
                 }
-                too_many(now.may_n, &format!("There are {}, so {} is too many", many(now.may_n), event.n))
+                too_many(now.may_n, &format!("{} here, so {} is too many", many(now.may_n), event.n))
             }
             Happened::Spoiled if task.counted == Counted::Once => {
                 Err(Fault::new("happened", "Scrap can only be recorded at a step that counts pieces."))

@@ -82,20 +82,10 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
         let work = matches!(shelf.as_str(), "batch" | "order");
         let did = match (new, was_away.unwrap_or(false), is_away) {
             (true, ..) => "added",
-            (_, false, true) => {
-                if work {
-                    "closed"
-                } else {
-                    "archived"
-                }
-            }
-            (_, true, false) => {
-                if work {
-                    "reopened"
-                } else {
-                    "restored"
-                }
-            }
+            (_, false, true) if work => "closed",
+            (_, false, true) => "archived",
+            (_, true, false) if work => "reopened",
+            (_, true, false) => "restored",
             _ => "changed",
         };
         let text = format!("{did} {} “{name}”", noun(&shelf));
