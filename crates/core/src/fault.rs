@@ -18,18 +18,28 @@ pub struct Fault {
     /// The limit that was passed, in the field's own unit, where there is one.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub limit: Option<f64>,
+    /// The value that was probably meant, in the field's own unit, where there is one.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub suggested: Option<f64>,
 }
 
 impl Fault {
     /// A fault at `field`, without a numeric limit.
     pub fn new(field: impl Into<String>, sentence: impl Into<String>) -> Self {
-        Self { field: field.into(), sentence: sentence.into(), limit: None }
+        Self { field: field.into(), sentence: sentence.into(), limit: None, suggested: None }
     }
 
     /// The same fault with the limit that was passed.
     #[must_use]
     pub fn limit(mut self, limit: f64) -> Self {
         self.limit = Some(limit);
+        self
+    }
+
+    /// The same fault with the value that was probably meant.
+    #[must_use]
+    pub fn suggest(mut self, value: f64) -> Self {
+        self.suggested = Some(value);
         self
     }
 

@@ -3,6 +3,7 @@
 
 use lorimant_core::ask;
 use lorimant_core::learn::lot::{Inside, LotLearned, MeasuredInside, inside_with, learn};
+use lorimant_core::learn::rod::next_coil;
 use lorimant_core::learn::simulated::Simulated;
 use lorimant_core::pattern::{self, PatternRequest};
 use lorimant_core::piece::Piece;
@@ -152,8 +153,9 @@ fn an_odd_one_is_said_and_set_aside_by_the_maker_alone() {
     assert!(learned.told().contains("set it aside"), "{}", learned.told());
     measured[3].aside = true;
     let without = learn(&measured, &Hand::default());
-    assert!((without.flow - 1.1).abs() < (learned.flow - 1.1).abs());
     assert!((without.flow - 1.1).abs() < 0.01);
+    // Until then it hardly moves what is learned.
+    assert!((learned.flow - without.flow).abs() < 0.005, "{} {}", learned.flow, without.flow);
     // It stays on the plot, and still is odd.
     assert!(without.points[3].aside && without.points[3].outlier);
 }
@@ -305,4 +307,128 @@ fn a_lot_that_cannot_be_is_said(#[case] json: &str, #[case] says: &str) {
     };
     let fault = wire.check().unwrap_err();
     assert!(fault.sentence.contains(says) && fault.field.starts_with("lot."), "{fault:?}");
+}
+
+/// One figure mistyped among readings, or kept against the program's doubt, hardly moves a plan.
+#[rstest]
+#[case::a_point_forgotten(10.0)]
+#[case::inches(1.0 / 25.4)]
+#[case::half_a_millimetre_off(1.08)]
+fn a_wrong_figure_teaches_next_to_nothing(#[case] times: f64, #[values(2, 3, 5)] others: usize) {
+    let mut measured = vec![exactly(&steel(), 1.1); others];
+    let right = learn(&measured, &Hand::default());
+    measured.push(MeasuredInside { inside_mm: measured[0].inside_mm * times, ..measured[0].clone() });
+    let learned = learn(&measured, &Hand::default());
+    let plan = |flow| inside_with(&steel(), Inside::Ring, flow).unwrap();
+    let moved = (plan(learned.flow) - plan(right.flow)).abs();
+    assert!(moved <= 0.05, "{moved} {learned:?}");
+    assert!(learned.points[others].outlier, "{:?}", learned.points);
+}
+
+/// Alone, a figure that cannot be teaches nothing: what the handbook leaves open stays open.
+#[rstest]
+fn a_wrong_figure_alone_leaves_the_handbook(#[values(0.1, 10.0, 25.4)] times: f64) {
+    let right = exactly(&steel(), 1.0);
+    let learned = learn(&[MeasuredInside { inside_mm: right.inside_mm * times, ..right }], &Hand::default());
+    assert!((learned.flow - 1.0).abs() < 0.02 && learned.spread > 0.14, "{learned:?}");
+    assert!(learned.told().starts_with("Nothing learned yet"), "{}", learned.told());
+}
+
+/// Of two that disagree nobody knows which is right; a third tells.
+#[rstest]
+fn two_that_disagree_ask_for_a_third() {
+    let [one, other] = [1.0, 1.6].map(|flow| exactly(&steel(), flow));
+    let two = learn(&[one.clone(), other.clone()], &Hand::default());
+    assert!(two.told().contains("measure a third coil"), "{}", two.told());
+    let three = learn(&[one.clone(), other, one], &Hand::default());
+    assert!((three.flow - 1.0).abs() < 0.02 && three.points[1].outlier, "{three:?}");
+}
+
+/// Rings sawn and rings cut off one rod share its error: they make it no surer than the rod is.
+#[rstest]
+fn pieces_of_one_rod_are_not_independent() {
+    let sawn = {
+        let mut wound = steel();
+        wound.cutting.method = lorimant_core::tool::cutting::Method::Saw;
+        wound
+    };
+    let of = |wound: &RingRequest| MeasuredInside { wound: wound.clone(), ..exactly(&steel(), 1.0) };
+    let coils = learn(&vec![of(&steel()); 12], &Hand::default());
+    let whole = steel();
+    let both: Vec<_> = (0..12).map(|i| of(if i % 2 == 0 { &whole } else { &sawn })).collect();
+    let mixed = learn(&both, &Hand::default());
+    assert!((mixed.spread / coils.spread - 1.0).abs() < 0.05, "{} {}", mixed.spread, coils.spread);
+}
+
+/// What simulated makers type is sometimes a slip: however it falls, no plan moves by more than a twentieth of a millimetre,
+/// and the next ring is half as far off after two coils on the rods that were asked for.
+#[rstest]
+fn makers_who_mistype_still_learn() {
+    let shop = Workshop { rods: StartSet::MetricTenths.rods(), ..Workshop::default() };
+    let (mut before, mut after, mut held, mut all) = (vec![], vec![], 0.0, 0.0);
+    for seed in 0..120_u64 {
+        let makers = Simulated { seed, hand: Hand::default() };
+        let metals = [Metal::StainlessSteel, Metal::Brass, Metal::Copper, Metal::SterlingSilver];
+        let seed_n = usize::try_from(seed).unwrap();
+        let temper = [Temper::Hard, Temper::HalfHard][seed_n / 4 % 2];
+        let wire = Wire::round(metals[seed_n % 4], 0.8, temper);
+        let plan = RingRequest::new(wire, Mandrel::round(6.0), 30);
+        // Its rings on the mean: what one differs from the next nobody can foretell.
+        let rings = (100..116).map(|nth| makers.inside_mm(&plan, Inside::Ring, 1, nth));
+        let Some(rings) = rings.collect::<Option<Vec<f64>>>() else { continue };
+        // One of them, as a caliper shows it: what the ± of a plan is of.
+        let (really, one) = (rings.iter().sum::<f64>() / 16.0, makers.caliper_mm(rings[0], 100, 0));
+        let (mut measured, mut chance) = (vec![], lorimant_core::chance::Chance::of(seed));
+        let foretold = |learned: &LotLearned| inside_with(&plan, Inside::Ring, learned.flow);
+        let mut learned = learn(&[], &shop.hand);
+        before.push((foretold(&learned).unwrap() - really).abs());
+        for nth in 0..12_u64 {
+            // The first two on the rods that are asked for, the others on any.
+            let asked = next_coil(&learned, &plan, &shop).filter(|_| nth < 2).map(|next| next.rod);
+            let rod = match asked {
+                Some(asked) => shop.rods.iter().find(|rod| rod.shown() == asked).unwrap(),
+                None => &shop.rods[chance.below(shop.rods.len())],
+            };
+            let wound = RingRequest { mandrel: rod.clone(), ..plan.clone() };
+            if wound.plan_in(&shop).is_err() {
+                continue;
+            }
+            let Some(coil) = makers.inside_mm(&wound, Inside::Coil, 1, nth) else { break };
+            let inside_mm = (0..3).map(|at| makers.caliper_mm(coil, nth, at)).sum::<f64>() / 3.0;
+            let typed = match chance.share() {
+                share if share < 0.02 => inside_mm * 10.0,
+                share if share < 0.03 => inside_mm / 25.4,
+                _ => inside_mm,
+            };
+            let one = MeasuredInside {
+                wound,
+                of: Inside::Coil,
+                inside_mm: typed,
+                readings_n: 3,
+                off_spool_mm: None,
+                aside: false,
+            };
+            let with = |one: MeasuredInside| learn(&[measured.clone(), vec![one]].concat(), &shop.hand);
+            let now = with(one.clone());
+            if (typed - inside_mm).abs() > 1e-9 {
+                let without = with(MeasuredInside { aside: true, ..one.clone() });
+                let moved = foretold(&now).unwrap() - foretold(&without).unwrap();
+                assert!(moved.abs() <= 0.05, "{seed} {nth}: {moved}");
+            }
+            measured.push(one);
+            learned = now;
+            if nth == 1 {
+                after.push((foretold(&learned).unwrap() - really).abs());
+            }
+        }
+        let lot = learned.lot(1);
+        let mut of_lot = plan.clone();
+        of_lot.wire.lot = Some(lot);
+        let spread = of_lot.plan_in(&shop).unwrap().ring_inside_hand_mm;
+        all += 1.0;
+        held += f64::from(u8::from((foretold(&learned).unwrap() - one).abs() <= 2.0 * spread));
+    }
+    let (before, after) = (median(before), median(after));
+    assert!(after <= before / 2.0, "{before} {after}");
+    assert!((0.92..=0.98).contains(&(held / all)), "{held} of {all}");
 }

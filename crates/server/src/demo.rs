@@ -193,6 +193,7 @@ fn bring_checks(t: &Transaction, undo: i64, of: Vec<DemoCheck>) -> Result<(), St
                         entry.id,
                         &format!("demo-{}-{piece_n}-{key}-{nth}", entry.id),
                         &reading,
+                        true,
                         &workshop,
                     )?;
                 }

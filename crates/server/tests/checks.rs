@@ -42,7 +42,8 @@ async fn begun(workshop: &Workshop, check: &Value) -> i64 {
 async fn keep(workshop: &Workshop, check: i64, piece_n: u32, key: &str, mm: f64) -> Value {
     static PRESSES: std::sync::atomic::AtomicU32 = std::sync::atomic::AtomicU32::new(0);
     let n = PRESSES.fetch_add(1, std::sync::atomic::Ordering::Relaxed);
-    let body = json!({ "press": format!("press-{n:06}"), "piece_n": piece_n, "key": key, "value": mm });
+    let press = format!("press-{n:06}");
+    let body = json!({ "press": press, "piece_n": piece_n, "key": key, "value": mm, "sure": true });
     let reply = workshop.post(&format!("/api/checks/{check}/readings"), &body).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     reply.json()
@@ -92,6 +93,40 @@ async fn one_measured_coil_changes_the_next_plan() {
     assert!((rod_for(&workshop, lot_n).await - before).abs() < 1e-9);
     let known = workshop.get(&format!("/api/lots/{lot_n}/learned")).await.json();
     assert_eq!((known["measured_n"].as_u64(), known["points"][0]["aside"].as_bool()), (Some(0), Some(true)));
+}
+
+/// A point forgotten, or inches for millimetres: it is asked about, and kept only by who says that it is right. Then it
+/// teaches nothing by itself.
+#[tokio::test]
+async fn a_reading_that_can_hardly_be_is_asked_about() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let before = rod_for(&workshop, lot_n).await;
+    let check = begun(&workshop, &coil(lot_n)).await;
+    let at = format!("/api/checks/{check}/readings");
+    let read = |press: &str, value: f64, sure: bool| json!({ "press": press, "piece_n": 1, "key": "coil-inside", "value": value, "sure": sure });
+    for (press, value, meant) in
+        [("typed-84", 84.2, 8.42), ("typed-in", 0.3315, 8.42), ("typed-no", 0.842, 8.42)]
+    {
+        let reply = workshop.post(&at, &read(press, value, false)).await;
+        assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", reply.text());
+        let fault = reply.json()["faults"][0].clone();
+        assert_eq!(fault["field"], "doubt");
+        assert!((fault["suggested"].as_f64().unwrap() - meant).abs() < 0.01, "{fault}");
+        assert!(fault["sentence"].as_str().unwrap().contains("Did you mean 8.4 mm?"), "{fault}");
+    }
+    assert_eq!(workshop.get(&format!("/api/checks/{check}")).await.json()["readings"], json!([]));
+    // What is possible is kept as it is.
+    assert_eq!(workshop.post(&at, &read("typed-ok", 8.42, false)).await.status, StatusCode::OK);
+    assert_eq!(workshop.post(&at, &read("typed-sure", 84.2, true)).await.status, StatusCode::OK);
+    let known = workshop.get(&format!("/api/lots/{lot_n}/learned")).await.json();
+    assert!((known["flow"].as_f64().unwrap() - 1.0).abs() < 0.2, "{known}");
+    assert!((rod_for(&workshop, lot_n).await - before).abs() < 0.15);
+    // Two that disagree ask for a third.
+    let view = workshop.get(&format!("/api/checks/{check}")).await.json();
+    assert_eq!(view["sheet"]["next"]["piece_n"], 1);
+    let told = view["sheet"]["pieces"][0]["measured"][0]["disagreement"].as_str().unwrap();
+    assert!(told.contains("take a third reading"), "{told}");
 }
 
 /// Whoever is asked about wire of a measured lot answers by what was learned of it, though the request does not say it.

@@ -51,9 +51,12 @@ const came = computed(() => {
 const typed = ref('')
 const faults = ref<string[]>([])
 const told = ref('')
+/** A reading that can hardly be: it is kept once the maker says that it is right. */
+const doubt = ref<{ told: string; suggested?: number | null; read: Read } | null>(null)
 const busy = ref(false)
 const field = useTemplateRef<HTMLInputElement>('field')
-watch(at, () => void nextTick(() => field.value?.focus()))
+watch(at, () => ((doubt.value = null), void nextTick(() => field.value?.focus())))
+watch(typed, () => (doubt.value = null))
 watch(id, () => ((chosen.value = null), (last.value = null), (told.value = '')))
 
 const press = () => [...crypto.getRandomValues(new Uint32Array(3))].map((part) => part.toString(36)).join('-')
@@ -66,7 +69,14 @@ function take(now: CheckView) {
   void queries.invalidateQueries({ queryKey: ['lot-learned'] })
 }
 
-async function keep(read: { typed?: string; value?: number; from: 'typed' | 'caliper' | 'simulated' }) {
+interface Read {
+  typed?: string
+  value?: number
+  from: 'typed' | 'caliper' | 'simulated'
+  sure?: boolean
+}
+
+async function keep(read: Read) {
   const where = at.value
   if (!where || busy.value) return
   busy.value = true
@@ -81,8 +91,11 @@ async function keep(read: { typed?: string; value?: number; from: 'typed' | 'cal
     const piece = now.sheet.pieces.find((one) => one.piece_n === where.piece_n)
     const enough = (piece && of(piece, where.key)?.readings_n) ?? 0
     if (enough >= (dimension.value?.readings_n ?? 1)) chosen.value = null
+    doubt.value = null
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    const doubted = faultsOf(thrown).find((fault) => fault.field === 'doubt')
+    if (doubted) doubt.value = { told: doubted.sentence, suggested: doubted.suggested, read }
+    else faults.value = faultsOf(thrown).map((fault) => fault.sentence)
   } finally {
     busy.value = false
   }
@@ -215,6 +228,21 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
           <p v-else class="which serif" data-test="all-measured">Everything is measured.</p>
           <p v-if="told" class="quiet" role="status" data-test="caliper-told">{{ told }}</p>
           <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
+          <div v-if="doubt" class="doubt" role="alert" data-test="doubt">
+            <p>{{ doubt.told }}</p>
+            <v-btn
+              v-if="doubt.suggested != null"
+              color="primary"
+              variant="flat"
+              :disabled="busy"
+              data-test="keep-suggested"
+              @click="keep({ value: doubt.suggested, from: doubt.read.from })"
+              >Save {{ across(doubt.suggested) }}</v-btn
+            >
+            <v-btn :disabled="busy" data-test="keep-doubted" @click="keep({ ...doubt.read, sure: true })"
+              >It is right: save it</v-btn
+            >
+          </div>
           <div v-if="came?.one" class="came" :class="came.one.judged.verdict" role="status" data-test="came">
             <span class="figure num">{{ shown(came.one.key, came.one.value) }}</span>
             <span>
@@ -222,9 +250,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
               >{{ whatOf(came.one.key) }}:
               <b>{{ verdicts[came.one.judged.verdict] }}</b>
               <template v-if="came.one.judged.verdict !== 'pass'">. {{ came.one.judged.told }}</template>
-              <template v-if="came.one.jumpy">
-                Its readings are far apart: measure it again, or set one aside.</template
-              >
+              <template v-if="came.one.disagreement"> {{ came.one.disagreement }}</template>
             </span>
           </div>
           <nav class="others no-print" aria-label="Another dimension">
@@ -365,6 +391,22 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
   font-weight: 400;
   font-size: 1.2rem;
   color: rgb(var(--v-theme-quiet));
+}
+
+.doubt {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  padding: 4px 0 4px 12px;
+  margin: 10px 0;
+}
+
+.doubt p {
+  flex-basis: 100%;
+  margin: 0;
+  font-size: 1.15rem;
 }
 
 .came {

@@ -10,13 +10,14 @@ use serde::{Deserialize, Serialize};
 use super::cause::{Misfit, causes};
 use super::dimension::{CheckedOf, FoundWith, teaches, to_measure};
 use super::lot::MeasuredInside;
-use super::measured::{CaliperReading, counting, mean, means};
+use super::measured::{CaliperReading, ReadAtPlace, agree_within_mm, counting, mean, means};
 use super::pairs::{Matching, MeasuredPiece, matched};
 use super::practice::Drill;
 use super::spread::Readings;
 use super::trial::Trial;
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::piece::Piece;
+use crate::tool::hand::Hand;
 use crate::tool::workshop::Workshop;
 use crate::wire::section::Section;
 
@@ -150,14 +151,15 @@ type KeptAndAside = (Vec<f64>, Vec<f64>);
 
 /// What is learned from it.
 impl PieceCheck {
-    /// The insides it measured that say something of its lot, with the wire as it was really measured.
+    /// The insides it measured that say something of its lot, with the wire as it was really measured. Readings of one
+    /// piece that disagree are each one of their own: what else is known of the lot tells which is right.
     #[must_use]
-    pub fn insides(&self, readings: &[CaliperReading]) -> Vec<MeasuredInside> {
+    pub fn insides(&self, readings: &[CaliperReading], hand: &Hand) -> Vec<MeasuredInside> {
         let Some(mut wound) = self.piece.wound() else { return vec![] };
         let of_wire = readings.iter().filter(|reading| reading.key == "wire" && !reading.aside);
-        let wires: Vec<f64> = of_wire.map(|reading| reading.value).collect();
-        if !wires.is_empty() && wound.wire.section != Section::HalfRound {
-            wound.wire.size_mm = mean(&wires);
+        let wires = ReadAtPlace::of(of_wire.map(|reading| reading.value).collect(), agree_within_mm(hand));
+        if !wires.agreeing.is_empty() && wound.wire.section != Section::HalfRound {
+            wound.wire.size_mm = wires.value();
         }
         // A piece all of whose readings were set aside is shown, and teaches nothing.
         let mut by_piece: BTreeMap<(u32, &str), KeptAndAside> = BTreeMap::new();
@@ -165,33 +167,46 @@ impl PieceCheck {
             let (kept, aside) = by_piece.entry((reading.piece_n, &reading.key)).or_default();
             if reading.aside { aside.push(reading.value) } else { kept.push(reading.value) }
         }
-        by_piece
-            .into_iter()
-            .filter_map(|((_, key), (kept, aside))| {
-                let counts = if kept.is_empty() { &aside } else { &kept };
-                Some(MeasuredInside {
-                    wound: wound.clone(),
-                    of: teaches(key)?,
-                    inside_mm: mean(counts),
-                    readings_n: u32::try_from(counts.len()).unwrap_or(u32::MAX),
-                    off_spool_mm: self.off_spool_mm,
-                    aside: kept.is_empty(),
-                })
-            })
-            .collect()
+        let mut insides = vec![];
+        for ((_, key), (kept, aside)) in by_piece {
+            let Some(of) = teaches(key) else { continue };
+            let all_aside = kept.is_empty();
+            let inside = |values: &[f64]| MeasuredInside {
+                wound: wound.clone(),
+                of,
+                inside_mm: mean(values),
+                readings_n: u32::try_from(values.len()).unwrap_or(u32::MAX),
+                off_spool_mm: self.off_spool_mm,
+                aside: all_aside,
+            };
+            let read = ReadAtPlace::of(if all_aside { aside } else { kept }, agree_within_mm(hand));
+            if !read.agreeing.is_empty() {
+                insides.push(inside(&read.agreeing));
+            }
+            insides.extend(read.odd.iter().map(|one| inside(&[*one])));
+        }
+        insides
     }
 
     /// What it says of how even the hand is: each wound piece with its readings. `check_n` tells its coil from others;
     /// checks of the same lot, rod and treatment share a `setup`.
     #[must_use]
-    pub fn unevenness(&self, readings: &[CaliperReading], check_n: u64, setup: u64) -> Vec<Readings> {
+    pub fn unevenness(
+        &self,
+        readings: &[CaliperReading],
+        hand: &Hand,
+        check_n: u64,
+        setup: u64,
+    ) -> Vec<Readings> {
         let cut = self.of == CheckedOf::Piece;
         let mut all = vec![];
-        for (piece_n, by_key) in counting(readings) {
+        for (piece_n, by_key) in counting(readings, hand) {
             // Coils are each their own; rings of one check are taken to be of one coil.
             let coil = if cut { check_n << 16 } else { check_n << 16 | u64::from(piece_n) };
             let insides = by_key.into_iter().filter(|(key, _)| teaches(key).is_some());
-            all.extend(insides.map(|(_, mm)| Readings { coil, setup, cut, mm }));
+            // A reading that is wrong says nothing of the hand.
+            let agreeing = insides.map(|(_, read)| read.agreeing).filter(|mm| !mm.is_empty());
+            all.extend(agreeing.map(|mm| Readings { coil, setup, cut, mm }));
         }
         all
     }
@@ -206,7 +221,7 @@ impl PieceCheck {
         piece_n: Option<u32>,
         workshop: &Workshop,
     ) -> Result<Misfit, Faults> {
-        causes(&self.piece, self.of, &means(readings, piece_n), workshop)
+        causes(&self.piece, self.of, &means(readings, piece_n, &workshop.hand), workshop)
     }
 
     /// Its pieces matched into sets of `size` by these dimensions, each within its tolerance, mm, or what the workshop lets
@@ -222,12 +237,13 @@ impl PieceCheck {
         size: usize,
         workshop: &Workshop,
     ) -> Result<Matching, Faults> {
-        let whole = |(piece_n, by_key): (u32, BTreeMap<&str, Vec<f64>>)| {
+        let whole = |(piece_n, by_key): (u32, BTreeMap<&str, ReadAtPlace>)| {
             let mm: Option<Vec<f64>> =
-                keys.iter().map(|key| by_key.get(key.as_str()).map(|all| mean(all))).collect();
+                keys.iter().map(|key| by_key.get(key.as_str()).map(ReadAtPlace::value)).collect();
             Some(MeasuredPiece { piece_n, mm: mm? })
         };
-        let pieces: Vec<MeasuredPiece> = counting(readings).into_iter().filter_map(whole).collect();
+        let pieces: Vec<MeasuredPiece> =
+            counting(readings, &workshop.hand).into_iter().filter_map(whole).collect();
         let usual = vec![workshop.tolerances.pair_mm; keys.len()];
         matched(&pieces, if tolerance_mm.is_empty() { &usual } else { tolerance_mm }, size)
     }

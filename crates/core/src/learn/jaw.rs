@@ -6,7 +6,7 @@ use serde::{Deserialize, Serialize};
 
 use super::check::PieceCheck;
 use super::dimension::{made_of, rolled_by};
-use super::measured::{CaliperReading, count, counting, deviation, mean};
+use super::measured::{CaliperReading, ReadAtPlace, count, counting, deviation, mean};
 use crate::fault::{Fault, Faults, Span};
 use crate::piece::Piece;
 use crate::tool::coil::outline_for;
@@ -188,10 +188,10 @@ impl PieceCheck {
             let step = rolled_by(&made, measure)?;
             Some((measure, step.numbers.tool.clone()?, step.numbers.slip_mm.filter(|slip| *slip > 1e-6)?))
         });
-        let pieces = counting(readings);
+        let pieces = counting(readings, &workshop.hand);
         let loops = seen.flat_map(|(measure, plier, taper)| {
-            let of_piece = |(piece_n, by_key): (&u32, &BTreeMap<&str, Vec<f64>>)| {
-                let off_mm = (mean(by_key.get(measure.key.as_str())?) - measure.mm) / taper;
+            let of_piece = |(piece_n, by_key): (&u32, &BTreeMap<&str, ReadAtPlace>)| {
+                let off_mm = (by_key.get(measure.key.as_str())?.value() - measure.mm) / taper;
                 let counts =
                     |one: &&CaliperReading| !one.aside && one.piece_n == *piece_n && one.key == measure.key;
                 let read = readings.iter().filter(counts);

@@ -5,6 +5,7 @@ pub mod cause;
 pub mod chart;
 pub mod check;
 pub mod dimension;
+mod doubt;
 mod half_made;
 pub mod jaw;
 pub mod lot;

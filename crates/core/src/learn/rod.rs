@@ -1,12 +1,13 @@
-//! The rod a ring takes off a lot, by the handbook and with what was measured.
+//! The rod a ring takes off a lot, by the handbook and with what was measured; and the coil that would teach it most.
 
 use serde::Serialize;
 
-use super::lot::{Inside, inside_with};
+use super::lot::{Inside, LotLearned, inside_with, shared_mm, slope};
 use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::lot::LotFactor;
+use crate::words::length::{caliper, caliper_step_mm};
 
 /// The rod a ring takes off a lot, against the handbook.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -24,6 +25,8 @@ pub struct RodNow {
     pub handbook_mm: f64,
     /// The same now, mm.
     pub now_mm: f64,
+    /// In a sentence: which rod, and where it stays the same, why and what would help.
+    pub told: String,
 }
 
 /// The rod that the ring of a plan takes by the handbook, and with what was learned of its lot; nothing where no rod of the
@@ -53,12 +56,97 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
     let before = of(LotFactor::unmeasured(lot.lot_n));
     let inside_mm = request.wish.inside_mm.or_else(|| inside_with(&before, Inside::Ring, 1.0))?;
     let takes = |plan: &RingRequest| {
-        let rod = plan.target(inside_mm).choose(workshop).ok()?.candidates.into_iter().next()?;
+        let choice = plan.target(inside_mm).choose(workshop).ok()?;
+        let rod = choice.candidates.into_iter().next()?;
         let plan = plan.target(inside_mm).on(rod.mandrel);
         let spread = plan.plan_in(workshop).ok()?.ring_inside_hand_mm;
-        Some((rod.shown, plan, spread))
+        Some((rod.shown, rod.ring_inside_diameter_mm, choice.mandrel_diameter_mm, plan, spread))
     };
-    let (handbook, _, handbook_mm) = takes(&before)?;
-    let (now, request, now_mm) = takes(&of(lot))?;
-    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm })
+    let (handbook, .., handbook_mm) = takes(&before)?;
+    let (now, gives_mm, ideal_mm, request, now_mm) = takes(&of(lot))?;
+    let unit = workshop.habits.unit;
+    let shown = |mm: f64| caliper(mm, unit);
+    let surer = match (shown(now_mm), shown(handbook_mm)) {
+        (now, before) if now != before => format!(", ± {now} instead of ± {before}"),
+        (now, _) => format!(", ± {now}"),
+    };
+    let ring = format!("A ring {} inside", shown(inside_mm));
+    let told = if now != handbook {
+        format!("{ring} now needs the {now} instead of the {handbook}{surer}.")
+    } else if (gives_mm - inside_mm).abs() <= caliper_step_mm(inside_mm, unit) {
+        format!("{ring} still needs the {now}{surer}.")
+    } else {
+        format!(
+            "{ring}: the {now} is still your closest, but its rings measure {}. A rod of {} would give it: put \
+             tape on a thinner one, or measure your rods with the caliper and correct them under Tools.",
+            shown(gives_mm),
+            shown(ideal_mm)
+        )
+    };
+    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm, told })
+}
+
+/// The coil to wind and measure next.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct NextCoil {
+    /// The rod to wind it on.
+    pub rod: String,
+    /// One standard deviation of the lot's factor once it is measured.
+    pub spread: f64,
+    /// In a sentence.
+    pub told: String,
+}
+
+/// A coil is worth its wire when it leaves no more than this share of the spread.
+const WORTH_IT: f64 = 0.75;
+/// Readings of a coil, turned between them.
+const READINGS_N: u32 = 3;
+/// Coils for measuring are wound on rods from 2 to 12 times as thick as the wire: closer ones crack, wider ones wobble.
+const RATIOS: std::ops::RangeInclusive<f64> = 2.0..=12.0;
+
+/// The rod whose coil would narrow what is known of a lot the most; nothing where none is worth its wire. A rod that was
+/// measured already says little more: its own error stays.
+///
+/// ```
+/// use lorimant_core::learn::lot::learn;
+/// use lorimant_core::learn::rod::next_coil;
+/// use lorimant_core::ring::RingRequest;
+/// use lorimant_core::tool::mandrel::Mandrel;
+/// use lorimant_core::tool::workshop::Workshop;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+///
+/// let shop = Workshop { rods: [4.0, 5.0, 8.0].map(Mandrel::round).to_vec(), ..Workshop::default() };
+/// let plan = RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Hard), Mandrel::round(5.0), 40);
+/// // A coil springs the more, the larger it is.
+/// let next = next_coil(&learn(&[], &shop.hand), &plan, &shop).unwrap();
+/// assert!(next.rod.contains("8 mm") && next.spread < 0.1);
+/// ```
+#[must_use]
+pub fn next_coil(learned: &LotLearned, request: &RingRequest, workshop: &Workshop) -> Option<NextCoil> {
+    let wire = Wire { lot: None, ..request.wire.clone() };
+    let fits = |mm: f64| RATIOS.contains(&(mm / wire.size_mm));
+    let rods = workshop.rods.iter().filter(|rod| fits(rod.diameter_mm) && !learned.rods.contains(rod));
+    let then = |wound: &RingRequest| {
+        let own = workshop.hand.of_one(false, false, READINGS_N);
+        let error_mm = shared_mm(wound, Inside::Coil, &workshop.hand).hypot(own);
+        let says = slope(wound, Inside::Coil, learned.flow) / error_mm;
+        (learned.spread.powi(-2) + says.powi(2)).powf(-0.5)
+    };
+    let coils = rods.filter_map(|rod| {
+        let wound = RingRequest { mandrel: rod.clone(), wire: wire.clone(), ..request.clone() };
+        wound.plan_in(workshop).ok().map(|_| (rod, then(&wound)))
+    });
+    let (rod, spread) = coils.min_by(|a, b| a.1.total_cmp(&b.1))?;
+    (spread < WORTH_IT * learned.spread).then(|| {
+        let rod = rod.shown();
+        let per_cent = |share: f64| format!("{:.0} %", 100.0 * share.max(0.01));
+        let told = format!(
+            "Next, measure a coil on the {rod}: it narrows ± {} to about ± {}.",
+            per_cent(learned.spread),
+            per_cent(spread)
+        );
+        NextCoil { rod, spread, told }
+    })
 }

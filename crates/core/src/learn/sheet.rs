@@ -5,7 +5,7 @@ use serde::Serialize;
 use super::chart::{BatchChart, charted};
 use super::check::PieceCheck;
 use super::dimension::{Judged, ToMeasure, Verdict, is_graded, to_measure};
-use super::measured::{CaliperReading, counting, mean};
+use super::measured::{CaliperReading, counting};
 use super::practice::DrillFeedback;
 use super::trial::{NextBlank, Trial, next as next_blank};
 use crate::drawing::Drawing;
@@ -25,8 +25,9 @@ pub struct MeasuredOne {
     pub value: f64,
     /// How many readings.
     pub readings_n: u32,
-    /// Whether the readings of it lie too far apart to be of one thing.
-    pub jumpy: bool,
+    /// What to do where its readings disagree.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub disagreement: Option<String>,
     /// What comes of it.
     pub judged: Judged,
 }
@@ -166,23 +167,18 @@ impl PieceCheck {
         readings: &[CaliperReading],
         workshop: &Workshop,
     ) -> Vec<CheckedPiece> {
-        let checked = counting(readings).into_iter().map(|(piece_n, by_key)| {
+        let checked = counting(readings, &workshop.hand).into_iter().map(|(piece_n, by_key)| {
             let measured: Vec<MeasuredOne> = list
                 .iter()
                 .filter_map(|one| {
-                    let all = by_key.get(one.key.as_str())?;
-                    let value = mean(all);
-                    let (least, most) =
-                        all.iter().fold((f64::MAX, f64::MIN), |(a, b), x| (a.min(*x), b.max(*x)));
-                    // Round the piece its roundness shows as well; beyond three times the hand's it is something else.
-                    let hand = &workshop.hand;
-                    let apart = 6.0 * hand.roundness_mm.hypot(hand.caliper_mm);
+                    let read = by_key.get(one.key.as_str())?;
+                    let disagreement = read.disagreement(workshop.habits.unit);
                     Some(MeasuredOne {
                         key: one.key.clone(),
-                        value,
-                        readings_n: u32::try_from(all.len()).unwrap_or(u32::MAX),
-                        jumpy: one.kind.is_some() && most - least > apart,
-                        judged: one.judge(value, &self.piece, workshop),
+                        value: read.value(),
+                        readings_n: read.readings_n(),
+                        disagreement: disagreement.filter(|_| one.kind.is_some()),
+                        judged: one.judge(read.value(), &self.piece, workshop),
                     })
                 })
                 .collect();
@@ -200,8 +196,10 @@ impl PieceCheck {
                 let one = list.iter().find(|one| one.key == *key)?;
                 let read = piece.and_then(|piece| piece.measured.iter().find(|m| m.key == *key));
                 let read_n = read.map_or(0, |measured| measured.readings_n);
-                (read_n < one.readings_n).then(|| {
-                    let of_n = if one.readings_n > 1 {
+                // Of two that disagree a third tells which is right.
+                let undecided = read_n == 2 && read.is_some_and(|measured| measured.disagreement.is_some());
+                (read_n < one.readings_n || undecided).then(|| {
+                    let of_n = if read_n < one.readings_n && one.readings_n > 1 {
                         format!(" Reading {} of {}.", read_n + 1, one.readings_n)
                     } else {
                         String::new()

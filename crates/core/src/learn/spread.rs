@@ -128,7 +128,7 @@ pub fn learned_from<'a>(
         });
         let plan = request.clone().known(workshop).plan();
         metal_mm = metal_mm.max(plan.map_or(0.0, |plan| plan.ring_inside_spread_mm));
-        readings.extend(check.unevenness(read, check_n.unsigned_abs(), setup as u64));
+        readings.extend(check.unevenness(read, &workshop.hand, check_n.unsigned_abs(), setup as u64));
     }
     learned(&readings, &workshop.hand, metal_mm, workshop.habits.unit)
 }

@@ -167,6 +167,9 @@ struct NewReading {
     /// Where it came from; typed if left out.
     #[serde(default = "typed")]
     from: ReadFrom,
+    /// That it is right although it is doubted.
+    #[serde(default)]
+    sure: bool,
 }
 
 fn typed() -> ReadFrom {
@@ -198,7 +201,8 @@ impl NewReading {
     }
 }
 
-/// Keeps a reading; what is to be measured next comes with the answer.
+/// Keeps a reading; what is to be measured next comes with the answer. One that can hardly be is refused with a fault at
+/// `doubt`, until it is sent as sure.
 #[utoipa::path(post, path = "/api/checks/{id}/readings", params(("id" = i64, Path)), request_body = NewReading,
     responses((status = 200, body = CheckView), (status = 404, body = Problem), (status = 422, body = Problem)))]
 async fn keep_reading(
@@ -207,8 +211,9 @@ async fn keep_reading(
     Body(new): Body<NewReading>,
 ) -> Result<Json<CheckView>, Problem> {
     let workshop = state.store.workshop();
+    let sure = new.sure;
     let (press, reading) = new.read(&workshop)?;
-    write(&state, move |t| checks::keep(t, id, &press, &reading, &workshop)).await?;
+    write(&state, move |t| checks::keep(t, id, &press, &reading, sure, &workshop)).await?;
     shown(&state, id).await
 }
 

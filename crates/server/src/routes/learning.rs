@@ -8,11 +8,13 @@ use lorimant_core::learn::jaw::{JawWear, LoopSeen, RolledLoop, SeenOn, calibrate
 use lorimant_core::learn::lot::LotLearned;
 use lorimant_core::learn::practice::{Drill, DrillCard, progress};
 use lorimant_core::learn::rescue::{KeptOne, Rescues, WentWrong, rescued};
-use lorimant_core::learn::rod::{RodNow, rod_now};
+use lorimant_core::learn::rod::{NextCoil, RodNow, next_coil, rod_now};
 use lorimant_core::learn::spread::{OwnSpread, learned_from};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::stock::Lot;
+use lorimant_core::ring::RingRequest;
+use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::workshop::Workshop;
 use serde::{Deserialize, Serialize};
@@ -60,6 +62,9 @@ struct LotKnown {
     /// The rod its last plan would take now.
     #[serde(skip_serializing_if = "Option::is_none")]
     rod: Option<RodNow>,
+    /// The coil that would teach it most.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    next: Option<NextCoil>,
 }
 
 /// What is known of a lot: its factor, each measurement, and the rod it takes now.
@@ -79,12 +84,16 @@ async fn learned_of_lot(
     .await?;
     let known = aside(move || {
         let factor = learned.lot(id);
-        let rod = last.and_then(|last| match last.entry.record.piece {
-            Piece::Rings(request) => rod_now(&request, factor, &workshop),
+        let wire = lot.record.wire.clone();
+        let rings = last.and_then(|last| match last.entry.record.piece {
+            Piece::Rings(request) => Some(request),
             _ => None,
         });
-        let wire = lot.record.wire.shown(workshop.habits.unit);
-        LotKnown { lot_n: id, wire, told: learned.told(), learned, of, rod }
+        let rod = rings.as_ref().and_then(|request| rod_now(request, factor, &workshop));
+        let coil = rings.unwrap_or_else(|| RingRequest::new(wire.clone(), Mandrel::round(5.0), 40));
+        let next = next_coil(&learned, &coil, &workshop);
+        let wire = wire.shown(workshop.habits.unit);
+        LotKnown { lot_n: id, wire, told: learned.told(), learned, of, rod, next }
     });
     known.await.map(Json)
 }

@@ -63,16 +63,21 @@ pub(crate) fn readings(connection: &Connection, id: i64) -> Result<Vec<CaliperRe
     Ok(rows.collect::<rusqlite::Result<_>>()?)
 }
 
-/// Keeps a reading under the key it was sent with; one that is kept already stays as it is.
+/// Keeps a reading under the key it was sent with; one that is kept already stays as it is. A doubtful one is refused
+/// unless the maker is sure of it.
 pub(crate) fn keep(
     t: &Transaction,
     id: i64,
     press: &str,
     reading: &CaliperReading,
+    sure: bool,
     workshop: &Workshop,
 ) -> Result<()> {
     let entry: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
     entry.record.may_read(reading, workshop).map_err(StoreError::Refused)?;
+    if !sure {
+        entry.record.doubt(reading, workshop).map_err(StoreError::Refused)?;
+    }
     let sql = "INSERT INTO readings (key, entry, piece_n, dimension, value, source, made_at, device) \
                VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8) ON CONFLICT (key) DO NOTHING";
     t.prepare_cached(sql)?.execute(params![
@@ -122,7 +127,7 @@ pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<(LotLearned
     let mut insides: Vec<MeasuredInside> = vec![];
     let mut of = vec![];
     for check in of_lot(connection, lot_n)? {
-        for inside in check.entry.record.insides(&check.readings) {
+        for inside in check.entry.record.insides(&check.readings, &hand) {
             insides.push(inside);
             of.push(LotPointOf { check: check.entry.id, name: check.entry.name.clone() });
         }
