@@ -6,7 +6,7 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use lorimant_core::bench::load::loads;
 use lorimant_core::bench::pass::{Led, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, Laid, Wanted};
+use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, Laid, SatWork, Wanted};
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::bench::sittings::{Job, Planned};
 use lorimant_core::bench::times::Times;
@@ -86,22 +86,27 @@ fn agenda(wanted: &[Wanted], holds: &[Hold]) -> Agenda {
         28,
     );
     let planned = laid.sittings.plan(7, &|at| at.tried_n < 40).unwrap();
-    laid.agenda(&planned, vec![])
+    laid.agenda(&planned, &[])
 }
 
 #[test]
 fn a_long_job_is_parted_between_its_pieces() {
     let agenda = agenda(&[wanted(1, "hook-clasp", 400, None)], &[]);
-    let with_work = agenda.sittings.iter().filter(|one| !one.works.is_empty()).count();
+    let with_work = agenda.sittings.iter().filter(|one| !one.runs.is_empty()).count();
     assert!(with_work > 5, "{:?}", agenda.unmet);
+}
+
+/// Every step of every batch, with whose it is.
+fn steps(agenda: &Agenda) -> impl Iterator<Item = (JobOf, &SatWork)> {
+    let runs = agenda.sittings.iter().flat_map(|one| &one.runs);
+    runs.flat_map(|run| run.steps.iter().map(|step| (run.of, step)))
 }
 
 /// When a step is begun first.
 fn begun(agenda: &Agenda, number: i64, step_n: u32) -> Timestamp {
-    let works = agenda.sittings.iter().flat_map(|one| &one.works);
-    works
-        .filter(|one| one.of == JobOf::Batch(number) && one.step_n == step_n)
-        .map(|one| one.from)
+    steps(agenda)
+        .filter(|(of, step)| *of == JobOf::Batch(number) && step.step_n == step_n)
+        .map(|(_, step)| step.from)
         .min()
         .unwrap()
 }
@@ -115,8 +120,10 @@ fn every_step_stands_in_a_sitting_in_its_order() {
         let mut before = Timestamp::MIN;
         for (i, task) in one.tasks.iter().enumerate() {
             let step_n = u32::try_from(i + 1).unwrap();
-            let works = agenda.sittings.iter().flat_map(|sitting| &sitting.works);
-            let here: Vec<_> = works.filter(|work| work.of == one.of && work.step_n == step_n).collect();
+            let here: Vec<_> = steps(&agenda)
+                .filter(|(of, work)| *of == one.of && work.step_n == step_n)
+                .map(|(_, work)| work)
+                .collect();
             let n: u32 = here.iter().map(|work| work.n).sum();
             // What is counted once for all is parted between its pieces.
             let once = task.counted == Counted::Once;
@@ -126,8 +133,8 @@ fn every_step_stands_in_a_sitting_in_its_order() {
         }
     }
     for sitting in &agenda.sittings {
-        assert!(sitting.works.iter().all(|work| work.from >= sitting.from && work.to <= sitting.to));
-        assert!(sitting.hands_min <= 120.0 + 1e-6 && sitting.effort_min <= 240.0 + 1e-6);
+        assert!(sitting.runs.iter().all(|run| run.from >= sitting.from && run.to <= sitting.to));
+        assert!(sitting.hands_min <= 120.0 + 1e-6 && sitting.strain_share <= 1.0 + 1e-6);
     }
 }
 
@@ -145,15 +152,15 @@ fn what_is_held_by_hand_stays_held() {
     assert!(begun(&pinned, 1, cut) >= saturday);
     let parted = agenda(&all, &[Hold::Parted { of, step_n: cut, first_n: 6, at: saturday }]);
     assert_eq!(begun(&parted, 1, cut), begun(&free, 1, cut));
-    let late: u32 = (parted.sittings.iter().flat_map(|one| &one.works))
-        .filter(|work| work.step_n == cut && work.from >= saturday)
-        .map(|work| work.n)
+    let late: u32 = steps(&parted)
+        .filter(|(_, step)| step.step_n == cut && step.from >= saturday)
+        .map(|(_, step)| step.n)
         .sum();
     assert_eq!(late, 18);
     let first = free.sittings[0].from;
     let skipped = agenda(&all, &[Hold::Skipped { from: first }]);
     let left_out = skipped.sittings.iter().find(|one| one.from == first).unwrap();
-    assert!(left_out.skipped && left_out.works.is_empty());
+    assert!(left_out.skipped && left_out.runs.is_empty());
     assert!(begun(&skipped, 1, 1) > first);
 }
 
@@ -178,7 +185,7 @@ fn what_runs_already_is_only_waited_for() {
     let agenda = agenda(&[one.clone()], &[]);
     assert!(agenda.alone.iter().any(|alone| alone.barrel && alone.from == now));
     let step_n = u32::try_from(tumble + 1).unwrap();
-    assert!(agenda.sittings.iter().flat_map(|one| &one.works).all(|work| work.step_n > step_n));
+    assert!(steps(&agenda).all(|(_, step)| step.step_n > step_n));
 }
 
 #[test]
@@ -239,7 +246,7 @@ fn a_line_that_cannot_be_made_is_said() {
         &noon(date(2026, 3, 2)),
         7,
     );
-    let said = laid.but_for(cannot).agenda(&Planned::default(), vec![]).unmet;
+    let said = laid.but_for(cannot).agenda(&Planned::default(), &[]).unmet;
     assert_eq!(said[0].of, JobOf::Line { order: 7, line: 0 });
     assert!(
         said[0].sentence.starts_with("pins cannot be made") && said[0].sentence.contains("torch"),

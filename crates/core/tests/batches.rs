@@ -297,6 +297,15 @@ fn a_gap_over_five_minutes_is_no_work() {
     events.extend([0, 4, 10, 13].map(|minutes| press(cut, minutes)));
     // 4 and 3 minutes of work; the six between them were a pause.
     assert!((batch.standing(&tasks, &events).tasks[cut].took_min - 7.0).abs() < 1e-9);
+    assert_eq!(batch.standing(&tasks, &events).tasks[cut].timed_n, 2, "the piece of the pause is not timed");
+    // A burst for pieces that were done before teaches nothing.
+    let burst = |second: i64| Event {
+        key: format!("burst-{second:06}"),
+        at: press(cut, 13).at + jiff::SignedDuration::from_millis(100 * second),
+        ..press(cut, 13)
+    };
+    let ticked: Vec<Event> = events.iter().cloned().chain((1..9).map(burst)).collect();
+    assert_eq!(batch.standing(&tasks, &ticked).tasks[cut].timed_n, 2);
     let presses: Vec<Timestamp> = events.iter().map(|event| event.at).collect();
     let now = presses.last().copied().unwrap();
     assert!((at_it_min(&presses, now, 15.0) - 7.0).abs() < 1e-9);

@@ -128,6 +128,51 @@ async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
     assert!((pile["mass_g"].as_f64().unwrap() - one_g).abs() < 0.001, "{scrap} {one_g}");
 }
 
+/// What is spoiled while it is cut leaves its lot and is scrap, and comes back with it where it was not spoiled after all.
+#[tokio::test]
+async fn wire_that_is_spoiled_at_the_cut_is_booked_and_comes_back() {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 5).await;
+    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 1.29 } });
+    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 5000.0 })).await.json();
+    let number = lot["lot"]["id"].as_i64().unwrap();
+    let cut = step_of(&workshop, id, "cut").await;
+    up_to(&workshop, id, cut).await;
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let one_mm = led["tasks"][cut - 1]["off_the_spool_mm"].as_f64().unwrap();
+    let stands = async || {
+        let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
+        let scrap = workshop.get("/api/scrap").await.json();
+        let pile = scrap["piles"].as_array().unwrap().iter().find(|pile| pile["metal"] == "copper").cloned();
+        let scrap_g = pile.map_or(0.0, |pile| pile["mass_g"].as_f64().unwrap());
+        (lot["standing"]["left_mm"].as_f64().unwrap(), scrap_g)
+    };
+    // 1.29 mm copper of 8.96 g/cm³.
+    let one_g = std::f64::consts::PI / 4.0 * 1.29_f64.powi(2) * one_mm * 8.96e-3;
+    for (key, happened, blanks, scraps) in [
+        ("one", "done", 1.0, 0.0),
+        ("two", "spoiled", 2.0, 1.0),
+        ("three", "spoiled", 3.0, 2.0),
+        ("four", "rescued", 2.0, 1.0),
+        ("five", "done", 3.0, 1.0),
+        ("six", "taken-back", 2.0, 1.0),
+    ] {
+        let mut told = press(key, cut, happened, 1);
+        told["lot"] = json!(number);
+        let reply = tell(&workshop, id, told).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+        let (left_mm, scrap_g) = stands().await;
+        assert!((5000.0 - left_mm - blanks * one_mm).abs() < 0.01, "{key}: {left_mm}");
+        assert!((scrap_g - scraps * one_g).abs() < 0.003, "{key}: {scrap_g} {one_g}");
+    }
+    let refused = tell(&workshop, id, press("seven", cut, "rescued", 2)).await;
+    assert!(refused.fault("n").contains("1 piece scrapped"), "{}", refused.text());
+    // What waited for the server is told with its own time.
+    let mut late = press("eight", cut, "done", 1);
+    late["ago_s"] = json!(600.0);
+    assert_eq!(tell(&workshop, id, late).await.status, StatusCode::OK);
+}
+
 /// Wire that a press took is put back by taking the press back, not behind the bench's back.
 #[tokio::test]
 async fn what_a_press_booked_is_not_undone_without_the_press() {

@@ -323,13 +323,13 @@ async fn the_calendar_says_what_is_planned() {
     settings["hours"]["weekly"] = days.iter().map(evening).collect();
     let put = workshop.put(&format!("/api/settings?revision={}", kept["revision"]), &settings).await;
     assert_eq!(put.status, StatusCode::OK, "{}", put.text());
-    let planned = workshop.get("/api/sittings?tries=5").await.json();
+    let planned = workshop.get("/api/sittings").await.json();
     assert_eq!(planned["zone"], "Europe/Vienna");
     let with_work: Vec<&Value> = planned["agenda"]["sittings"]
         .as_array()
         .unwrap()
         .iter()
-        .filter(|one| !one["works"].as_array().unwrap().is_empty())
+        .filter(|one| !one["runs"].as_array().unwrap().is_empty())
         .collect();
     assert!(with_work.len() > 1, "{}", planned["agenda"]);
     let text = workshop.get("/api/sittings/files/sittings.ics").await.text();
@@ -339,7 +339,7 @@ async fn the_calendar_says_what_is_planned() {
         .iter()
         .filter(|event| {
             let uid = event.properties.iter().find(|one| one.name == "UID").unwrap();
-            uid.value.as_ref().unwrap().starts_with("sitting-")
+            uid.value.as_ref().unwrap().starts_with("session-")
         })
         .collect();
     assert_eq!(sittings.len(), with_work.len());
@@ -359,9 +359,54 @@ async fn the_calendar_says_what_is_planned() {
         let from = sitting["from"].as_str().unwrap().replace(['-', ':'], "");
         assert_eq!(start, from);
     }
+    // The same lines as on the screen, and the same events however often they are asked for.
+    let told = |event: &ical::parser::ical::component::IcalEvent| {
+        let told = event.properties.iter().find(|one| one.name == "DESCRIPTION").unwrap();
+        told.value.clone().unwrap().replace("\\,", ",")
+    };
+    for (event, sitting) in sittings.iter().zip(&with_work) {
+        for run in sitting["runs"].as_array().unwrap() {
+            let line =
+                format!("{}, {}", run["counted"].as_str().unwrap(), run["steps_told"].as_str().unwrap());
+            assert!(told(event).contains(&line), "{} {line}", told(event));
+        }
+    }
+    let again = workshop.get("/api/sittings/files/sittings.ics").await.text();
+    let calendar = ical::IcalParser::new(again.as_bytes()).next().unwrap().unwrap();
+    let uid = |event: &ical::parser::ical::component::IcalEvent| {
+        event.properties.iter().find(|one| one.name == "UID").unwrap().value.clone().unwrap()
+    };
+    assert_eq!(calendar.events.iter().map(uid).collect::<std::collections::BTreeSet<_>>(), uids);
     let pdf = workshop.get("/api/sittings/files/day.pdf").await;
     assert!(Printed::page(&pdf.bytes, 4.0).has(16.0..190.0, 28.0..60.0));
     assert_eq!(workshop.get("/api/sittings/files/day.docx").await.status, StatusCode::NOT_FOUND);
+}
+
+/// While an order is typed it is said when it can be ready beside everything else, and whom its due day would make wait.
+#[tokio::test]
+async fn a_day_is_promised_before_an_order_is_taken() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let line = |n: u32| json!([{ "entry": entry, "pieces_n": n }]);
+    let promise = async |order: Value| workshop.post("/api/orders/promise", &order).await.json();
+    let soon = promise(json!({ "customer": "stall", "lines": line(10) })).await;
+    let on: jiff::civil::Date = soon["ready_on"].as_str().unwrap().parse().unwrap();
+    assert!(soon["told"].as_str().unwrap().starts_with("Ready "), "{soon}");
+    assert_eq!(soon["pushes"], json!([]));
+    // Nothing was taken.
+    assert_eq!(workshop.get("/api/orders").await.json(), json!([]));
+    // What is due already comes first.
+    let due = on.checked_add(jiff::Span::new().days(9)).unwrap();
+    ordered(&workshop, &json!({ "customer": "theatre", "due": due, "lines": line(400) })).await;
+    let later = promise(json!({ "customer": "stall", "lines": line(10) })).await;
+    let then: jiff::civil::Date = later["ready_on"].as_str().unwrap().parse().unwrap();
+    assert!(then > on, "{soon} {later}");
+    // As much again, due before it: somebody has to wait.
+    let pushed = promise(json!({ "customer": "stall", "due": on, "lines": line(400) })).await;
+    let late = pushed["told"].as_str().unwrap().contains("after its due date");
+    assert!(late || pushed["pushes"].as_array().is_some_and(|all| !all.is_empty()), "{pushed}");
+    let wrong = workshop.post("/api/orders/promise", &json!({ "lines": [] })).await;
+    assert!(!wrong.fault("lines").is_empty());
 }
 
 #[tokio::test]
@@ -372,7 +417,7 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     let first = async || {
         let planned = workshop.get("/api/sittings").await.json();
         let sittings = planned["agenda"]["sittings"].as_array().unwrap().clone();
-        let at = sittings.iter().position(|one| !one["works"].as_array().unwrap().is_empty());
+        let at = sittings.iter().position(|one| !one["runs"].as_array().unwrap().is_empty());
         (sittings, at.unwrap(), planned["holds"].clone())
     };
     let (sittings, at, _) = first().await;
@@ -393,7 +438,7 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     assert!(workshop.post("/api/holds", &none).await.fault("of").contains("no such step"));
     let (held, then, _) = first().await;
     assert_eq!(then, later);
-    assert_eq!(held[then]["works"][0]["because"], "pinned");
+    assert_eq!(held[then]["runs"][0]["because"], "pinned");
     let together = workshop.get("/api/together").await.json();
     assert_eq!(together, json!({ "passes": [], "loads": [] }));
 }

@@ -167,8 +167,7 @@ fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
 fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/orders/sittings").await?;
-        maker.gone("[data-test=looking]:empty").await?;
-        maker.sees("[data-test=looking]", "tool set-ups").await?;
+        maker.sees("[data-test=schedule-told]", "Everything is on time").await?;
         let first = "[data-test=sittings] > li:first-child";
         let when = maker.text(&format!("{first} h2")).await?;
         maker.click(&format!("{first} [data-test=leave-out]")).await?;
@@ -177,20 +176,15 @@ fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
         maker.click("[data-test=undo-last]").await?;
         maker.gone("[data-test=holds]").await?;
         ensure!(maker.text(&format!("{first} h2")).await? == when);
-        // A step is held in a later sitting.
-        let work = format!("{first} .works li:first-child");
-        let (step, batch) =
-            (maker.text(&format!("{work} strong")).await?, maker.text(&format!("{work} a")).await?);
-        let held = format!("{step}, {batch}");
-        maker.click(&format!("{work} [data-test=more]")).await?;
+        // A batch opens to its steps; one of them is held in a later session.
+        maker.click(&format!("{first} [data-test=run]")).await?;
+        let detail = format!("{first} [data-test=run-detail]");
+        maker.sees(&detail, "straighten wire").await?;
+        maker.click(&format!("{detail} .steps li:first-child [data-test=more]")).await?;
         maker.click("[data-test=not-before]").await?;
         maker.click("[data-test=hold-it]").await?;
-        maker.sees("[data-test=holds]", "not before").await?;
-        maker
-            .until("the step to be gone from the first sitting", || async {
-                Ok(!maker.text(first).await?.contains(held.trim()))
-            })
-            .await?;
+        maker.sees("[data-test=holds]", "straighten wire").await?;
+        maker.gone(&detail).await?;
         maker.click("[data-test=day-sheet]").await?;
         ensure!(maker.saved(".pdf").await?.starts_with(b"%PDF"));
         maker.click("[data-test=calendar]").await?;

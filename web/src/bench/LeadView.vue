@@ -151,7 +151,18 @@ function look(by: 1 | -1) {
 
 const spoiling = ref(false)
 function spoil(reason: string) {
-  if (at.value !== null) press(at.value + 1, 'spoiled', { reason })
+  // Wire that was not cut off yet leaves its lot with the piece.
+  const from = task.value?.wasted_mm !== undefined && lot.value ? { lot: lot.value } : {}
+  if (at.value !== null) press(at.value + 1, 'spoiled', { reason, ...from })
+}
+/** How many were scrapped at this step. */
+const scrapped = computed(() =>
+  (led.value?.standing.spoiled ?? [])
+    .filter((one) => one.step_n === (at.value ?? -1) + 1)
+    .reduce((sum, one) => sum + one.n, waiting.value.spoiled),
+)
+function unscrap() {
+  if (at.value !== null && scrapped.value > 0) press(at.value + 1, 'rescued')
 }
 /** A finding can still become something; of a ring nothing is lost but the ring. */
 const rescue = computed(() => {
@@ -217,7 +228,7 @@ const clicked = () => (keyed ? undefined : onward())
         <p v-else-if="task.reads_of" class="reads small">{{ task.reads_of }}</p>
         <p class="text serif" data-test="instruction">{{ task.step.text }}</p>
         <p v-if="task.step.hint" :class="task.step.misfit ? 'watch' : 'quiet'">{{ task.step.hint }}</p>
-        <label v-if="task.off_the_spool_mm !== undefined" class="from">
+        <label v-if="task.wasted_mm !== undefined" class="from">
           Wire from
           <select v-model="lot" class="word" data-test="lot">
             <option :value="null">wire not in stock</option>
@@ -257,6 +268,9 @@ const clicked = () => (keyed ? undefined : onward())
           <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back">Back one</v-btn>
           <v-btn variant="text" :disabled="!spoilable" data-test="spoiled" @click="spoiling = true">
             Scrap one
+          </v-btn>
+          <v-btn v-if="scrapped" variant="text" data-test="rescue-scrapped" @click="unscrap">
+            Undo scrap
           </v-btn>
           <v-btn
             variant="text"

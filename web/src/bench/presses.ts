@@ -61,10 +61,12 @@ export function usePresses(
     sending = true
     clearTimeout(retry)
     while (waiting.value.length) {
-      const { told } = waiting.value[0]!
+      const { told, at } = waiting.value[0]!
+      // What waited for the server was pressed when it was pressed.
+      const ago_s = Math.max(0, (performance.timeOrigin + performance.now() - at) / 1000)
       try {
         const far = await data(
-          api.POST('/api/batches/{id}/events', { params: { path: { id: batch } }, body: told }),
+          api.POST('/api/batches/{id}/events', { params: { path: { id: batch } }, body: { ...told, ago_s } }),
         )
         unanswered.value = false
         done(told.key)
@@ -113,7 +115,7 @@ export function usePresses(
     const of = (happened: Told['happened']) =>
       here.filter(({ told }) => told.happened === happened).reduce((sum, { told }) => sum + told.n, 0)
     const turned = here.findLast(({ told }) => told.happened === 'turned')?.told.n
-    return { done: of('done') - of('taken-back'), spoiled: of('spoiled'), turned }
+    return { done: of('done') - of('taken-back'), spoiled: of('spoiled') - of('rescued'), turned }
   })
 
   return { press, pending, unanswered }

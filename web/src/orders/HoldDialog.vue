@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { AgendaSitting, Hold, SatWork } from '../api/client'
+import type { AgendaSitting, BatchRun, Hold, SatWork } from '../api/client'
 import { refused, useForm, useOpen } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
@@ -8,7 +8,7 @@ import { countOf } from '../shared/typing'
 import { dayOf } from './words'
 
 /** Holds a step in a later sitting, or parts it between two. */
-const held = defineModel<{ work: SatWork; part: boolean } | null>({ required: true })
+const held = defineModel<{ run: BatchRun; work: SatWork; part: boolean } | null>({ required: true })
 const props = defineProps<{
   sittings: AgendaSitting[]
   hold: (body: Hold, said: string) => Promise<unknown>
@@ -37,7 +37,8 @@ const submit = () =>
   attempt(async () => {
     const now = held.value
     if (!now) return
-    const { of, step_n, named, of_n } = now.work
+    const { step_n, named, of_n } = now.work
+    const { of } = now.run
     const at = from.value
     if (!at) throw refused([{ field: '', sentence: 'There is no later session within four weeks.' }])
     const sitting = later.value.find((one) => one.from === at)!

@@ -19,7 +19,7 @@ const weekly = ref<{ day: Day; from: string; to: string }[]>([])
 const texts = ref<Record<string, string>>({})
 const limits = [
   ['most_min', 'Handwork in one session, minutes'],
-  ['most_effort_min', 'Effort in one session (1 = a minute of bending soft 0.8 mm copper)'],
+  ['most_effort_min', 'Strain your hands take in one session (240 is usual; less if they tire)'],
   ['rest_every_min', 'Rest after, minutes'],
   ['rest_min', 'Length of a rest, minutes'],
 ] as const

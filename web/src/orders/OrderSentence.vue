@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { useSessionStorage } from '@vueuse/core'
+import { refDebounced, useSessionStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type NewOrder, type Wire } from '../api/client'
 import PiecePicker from '../rack/PiecePicker.vue'
@@ -52,8 +52,8 @@ async function more() {
   form.value?.querySelector<HTMLInputElement>('.order-line:last-of-type input')?.focus()
 }
 
-/** What was typed, or what is wrong with it, each at its word. */
-function read(): NewOrder | null {
+/** What was typed, and what is wrong with it, each at its word. */
+function read(): { body: NewOrder; found: Fault[] } {
   const found: Fault[] = []
   const fault = (field: string, sentence: string) => found.push({ field, sentence })
   const told = lines.value.map((line, i) => {
@@ -71,15 +71,28 @@ function read(): NewOrder | null {
       spares_percent: Number(spares.replace(',', '.')) || 0,
     }
   })
-  faults.value = found
-  const day = due.value || null
-  return found.length ? null : { customer: customer.value.trim(), due: day, lines: told }
+  return { body: { customer: customer.value.trim(), due: due.value || null, lines: told }, found }
 }
+
+/** When what is typed could be ready, once it says what and how many. */
+const typedOrder = computed(() => {
+  const { body, found } = read()
+  return found.length ? '' : JSON.stringify(body)
+})
+const settled = refDebounced(typedOrder, 400)
+const { data: promise } = useQuery({
+  queryKey: ['sittings', 'promise', settled],
+  queryFn: () => data(api.POST('/api/orders/promise', { body: JSON.parse(settled.value) as NewOrder })),
+  enabled: () => !!settled.value,
+  staleTime: 0,
+  retry: false,
+})
 
 async function take() {
   if (busy.value) return
-  const body = read()
-  if (!body) return
+  const { body, found } = read()
+  faults.value = found
+  if (found.length) return
   busy.value = true
   try {
     const { undo, entry } = await data(api.POST('/api/orders', { body }))
@@ -158,6 +171,10 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
         >Remove the last</v-btn
       >
     </span>
+    <p v-if="promise && settled" class="promise" role="status" data-test="promise">
+      {{ promise.told }}
+      <span v-for="pushed in promise.pushes" :key="pushed" class="watch">{{ pushed }} </span>
+    </p>
     <ul v-if="faults.length" class="faults" role="alert">
       <li v-for="fault in faults" :key="fault.field + fault.sentence" class="stop">{{ fault.sentence }}</li>
     </ul>
@@ -189,6 +206,12 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
   gap: 4px 8px;
   margin-left: 10px;
   vertical-align: middle;
+}
+
+.promise {
+  margin: 0;
+  font: 1.1rem/1.35 var(--sans);
+  color: rgb(var(--v-theme-quiet));
 }
 
 .faults {

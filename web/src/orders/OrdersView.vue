@@ -31,6 +31,25 @@ const { data: past } = useQuery({
   staleTime: 0,
 })
 
+/** When what is still to be made for each order is ready. */
+const { data: planned } = useQuery({
+  queryKey: ['sittings'],
+  queryFn: () => data(api.GET('/api/sittings')),
+  staleTime: 0,
+})
+function readyOf(order: OrderRow) {
+  const own = (planned.value?.agenda.ready ?? []).filter(
+    (one) => 'line' in one.of && one.of.line.order === order.id,
+  )
+  const last = own.reduce((day, one) => (one.day > day ? one.day : day), '')
+  const unmet = (planned.value?.agenda.unmet ?? []).find(
+    (one) => 'line' in one.of && one.of.line.order === order.id,
+  )
+  if (unmet) return { told: unmet.sentence, late: true }
+  if (!last) return null
+  return { told: `ready ${dayOf(last)}`, late: own.some((one) => one.late) }
+}
+
 const changing = ref<OrderRow | null>(null)
 /** What is handed over, once it is said how many. */
 const handing = ref<{ order: OrderRow; line: number; most: number } | null>(null)
@@ -134,6 +153,12 @@ const share = (order: OrderRow, i: number, n: number) =>
           {{ dueIn(order.due_in_days) }}
         </span>
         <span class="state" data-test="order-state">{{ stateOf(order) }}</span>
+        <span
+          v-if="readyOf(order)"
+          :class="readyOf(order)!.late ? 'stop' : 'quiet'"
+          data-test="order-ready"
+          >{{ readyOf(order)!.told }}</span
+        >
         <MoreMenu :of="`the order for ${order.for_whom}`" :acts="acts(order)" />
       </header>
       <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>

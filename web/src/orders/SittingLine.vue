@@ -1,116 +1,158 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { AgendaSitting, Alone, SatWork } from '../api/client'
+import type { AgendaSitting, Alone, BatchRun } from '../api/client'
 
-/** A sitting along its hours: what hands do, and under it what was started and then runs by itself. */
+/** A session along its hours: a block for each batch that is worked on, and under it what then runs on its own. */
 const props = defineProps<{
   sitting: AgendaSitting
   alone: Alone[]
-  /** The tone of a work's batch, by its number. */
-  tone: (work: SatWork) => number
+  /** The tone of a batch, by its number. */
+  tone: (run: BatchRun) => number
   clock: (moment: string) => string
+  /** The moment of the block whose steps are shown. */
+  opened: string
 }>()
+const emit = defineEmits<{ open: [from: string] }>()
 
-const HOUR_MS = 3_600_000
-/** Most hours that are written along the line. */
-const MOST_HOURS = 12
 const at = (moment: string) => Date.parse(moment)
-
 const started = computed(() =>
   props.alone.filter(
     (one) => at(one.from) >= at(props.sitting.from) && at(one.from) <= at(props.sitting.to) + 1,
   ),
 )
-const from = computed(() => at(props.sitting.from))
-/** The line goes on to where what was started is ready. */
-const all = computed(
-  () => Math.max(at(props.sitting.to), ...started.value.map((one) => at(one.to))) - from.value,
-)
+const all = computed(() => at(props.sitting.to) - at(props.sitting.from))
 const percent = (ms: number) => `${(100 * ms) / all.value}%`
-const along = (one: { from: string; to: string }) => ({
-  left: percent(at(one.from) - from.value),
-  width: percent(Math.max(at(one.to) - at(one.from), 0.006 * all.value)),
-})
-const hours = computed(() => {
-  const step = HOUR_MS * Math.max(1, Math.ceil(all.value / HOUR_MS / MOST_HOURS))
-  const first = Math.ceil(from.value / HOUR_MS) * HOUR_MS
-  const n = Math.max(0, Math.floor((from.value + all.value - first) / step) + 1)
-  return Array.from({ length: n }, (_, i) => first + i * step).map((moment) => ({
-    moment: new Date(moment).toISOString(),
-    left: percent(moment - from.value),
-  }))
-})
+const along = (one: { from: string; to: string }) => {
+  const from = at(one.from) - at(props.sitting.from)
+  // What runs on past the session is cut off at its end.
+  return { left: percent(from), width: percent(Math.min(at(one.to), at(props.sitting.to)) - at(one.from)) }
+}
 </script>
 
 <template>
-  <div class="line" aria-hidden="true">
-    <i class="sat" :style="along(sitting)" />
-    <i
-      v-for="(work, i) in sitting.works"
-      :key="i"
-      :class="['work', `tone-${tone(work)}`, { out: work.lays_out }]"
-      :style="along(work)"
-    />
-    <span v-for="one in started" :key="one.from + one.name" class="by-itself" :style="along(one)"
-      >{{ one.named }}, {{ one.name }}</span
-    >
-    <span v-for="one in hours" :key="one.moment" class="hour" :style="{ left: one.left }">{{
-      clock(one.moment)
-    }}</span>
+  <div class="line">
+    <div class="track">
+      <button
+        v-for="run in sitting.runs"
+        :key="run.from"
+        type="button"
+        class="block"
+        :class="[`block-${tone(run)}`, { open: opened === run.from }]"
+        :style="along(run)"
+        :aria-expanded="opened === run.from"
+        :title="`${clock(run.from)} ${run.name}: ${run.counted}, ${run.steps_told}. ${run.why}`"
+        data-test="run"
+        @click="emit('open', run.from)"
+      >
+        <span class="num from">{{ clock(run.from) }}</span>
+        <span class="name">{{ run.name }} · {{ run.counted }}</span>
+        <span class="steps">{{ run.steps_told }} · {{ run.why }}</span>
+      </button>
+    </div>
+    <div v-if="started.length" class="own">
+      <span v-for="one in started" :key="one.from + one.name" class="alone" :style="{ left: along(one).left }"
+        >{{ one.named }}, {{ one.name }}, until {{ clock(one.to) }}</span
+      >
+    </div>
   </div>
 </template>
 
 <style scoped>
-.line {
+.track {
   position: relative;
-  height: 62px;
-  margin: 4px 0 6px;
+  height: 50px;
+  background: rgba(var(--v-theme-hairline), 0.4);
+  border-radius: 3px;
 }
 
-.sat {
-  position: absolute;
-  top: 22px;
-  height: 3px;
-  background: rgb(var(--v-theme-quiet));
-}
-
-.work {
+.block {
   position: absolute;
   top: 0;
-  height: 22px;
+  bottom: 0;
+  min-width: 26px;
+  overflow: hidden;
+  text-align: left;
+  padding: 4px 10px;
+  border: 1px solid rgb(var(--v-theme-background));
+  border-radius: 3px;
+  line-height: 1.25;
+  cursor: pointer;
 }
 
-.by-itself {
+.block > span {
+  display: block;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.block .from {
+  display: none;
+}
+
+.name {
+  font-weight: 500;
+}
+
+.steps {
+  font-size: 0.9rem;
+}
+
+.open {
+  outline: 2px solid rgb(var(--v-theme-on-background));
+  outline-offset: 1px;
+}
+
+.own {
+  position: relative;
+  height: 24px;
+  margin-top: 3px;
+}
+
+.alone {
   position: absolute;
-  top: 25px;
-  height: 16px;
+  max-width: 60%;
   overflow: hidden;
   white-space: nowrap;
-  border-left: 2px solid rgb(var(--v-theme-warning));
-  border-bottom: 3px solid rgb(var(--v-theme-warning));
-  padding-left: 4px;
-  font-size: 0.85rem;
-  line-height: 1;
+  text-overflow: ellipsis;
+  border: 1px solid rgb(var(--v-theme-quiet));
+  border-radius: 3px;
+  padding: 0 6px;
+  font-size: 0.9rem;
 }
 
-.hour {
-  position: absolute;
-  top: 44px;
-  font-size: 0.85rem;
-  color: rgb(var(--v-theme-quiet));
-  border-left: 1px solid rgb(var(--v-theme-quiet));
-  padding-left: 3px;
-  line-height: 1;
-}
+/* On a phone each block is a line of its own. */
+@media (max-width: 900px) {
+  .track {
+    height: auto;
+    background: none;
+  }
 
-.hour:last-child {
-  transform: translateX(-100%);
-  border-left: 0;
-  border-right: 1px solid rgb(var(--v-theme-quiet));
-  padding: 0 3px 0 0;
-}
+  .block {
+    position: static;
+    display: block;
+    width: 100% !important;
+    min-height: 44px;
+    margin-bottom: 3px;
+  }
 
-.work.out {
-  border-left: 3px solid rgb(var(--v-theme-on-background));
+  .block .from {
+    display: inline;
+    margin-right: 8px;
+  }
+
+  .block .name {
+    display: inline;
+  }
+
+  .own {
+    height: auto;
+  }
+
+  .alone {
+    position: static;
+    display: block;
+    max-width: none;
+  }
 }
 </style>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, save, type AgendaSitting, type Hold, type SatWork } from '../api/client'
+import { api, data, save, type AgendaSitting, type BatchRun, type Hold, type SatWork } from '../api/client'
 import { minutesOf } from '../bench/clock'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
-import { vOneStop } from '../shared/oneStop'
 import HoldDialog from './HoldDialog.vue'
 import HoursDialog from './HoursDialog.vue'
 import SittingLine from './SittingLine.vue'
@@ -16,36 +15,37 @@ const notice = useNotice()
 const queries = useQueryClient()
 const refresh = () => queries.invalidateQueries({ queryKey: ['sittings'] })
 
-const plan = (tries: number, help: boolean) =>
-  data(api.GET('/api/sittings', { params: { query: { tries, help } } }))
-/** A first plan at once; a better one is looked for while it is read. */
-const { data: first, error } = useQuery({
-  queryKey: ['sittings', 'first'],
-  queryFn: () => plan(40, false),
+const { data: planned, error } = useQuery({
+  queryKey: ['sittings'],
+  queryFn: () => data(api.GET('/api/sittings')),
   staleTime: 0,
 })
-const { data: better, isFetching: looking } = useQuery({
-  queryKey: ['sittings', 'better', () => first.value?.agenda.begins],
-  queryFn: () => plan(600, true),
-  enabled: () => !!first.value,
+/** What would help is looked for where something comes too late. */
+const { data: helped, isFetching: looking } = useQuery({
+  queryKey: ['sittings', 'help', () => planned.value?.agenda.begins],
+  queryFn: () => data(api.GET('/api/sittings', { params: { query: { help: true } } })),
+  enabled: () => !!planned.value?.agenda.unmet.length,
   staleTime: 0,
 })
-const planned = computed(() => better.value ?? first.value)
+const help = computed(() => helped.value?.agenda.help ?? [])
 const agenda = computed(() => planned.value?.agenda)
-const busy = computed(() => (agenda.value?.sittings ?? []).some((one) => one.works.length))
+const busy = computed(() => (agenda.value?.sittings ?? []).some((one) => one.runs.length))
 const shown = computed(() => {
   const all = agenda.value?.sittings ?? []
-  const last = all.findLastIndex((one) => one.works.length || one.skipped)
+  const last = all.findLastIndex((one) => one.runs.length || one.skipped)
   return all.slice(0, Math.max(last + 1, 3))
 })
 
-/** Works of one batch are of one colour, told apart by their pattern as well. */
+/** Each batch has its colour, and a pattern that tells it apart as well. */
 const jobs = computed(() => {
-  const keys = (agenda.value?.sittings ?? []).flatMap((one) => one.works.map(jobOf))
+  const keys = (agenda.value?.sittings ?? []).flatMap((one) => one.runs.map(jobOf))
   return [...new Set(keys)]
 })
-const jobOf = (work: SatWork) => JSON.stringify(work.of)
-const tone = (work: SatWork) => jobs.value.indexOf(jobOf(work)) % 6
+const jobOf = (run: BatchRun) => JSON.stringify(run.of)
+const tone = (run: BatchRun) => jobs.value.indexOf(jobOf(run)) % 6
+/** The run whose steps are shown, by its moment. */
+const opened = ref('')
+const chosenIn = (sitting: AgendaSitting) => sitting.runs.filter((run) => run.from === opened.value)
 
 const at = (moment: string) => Date.parse(moment)
 const clock = (moment: string) =>
@@ -57,10 +57,10 @@ const clock = (moment: string) =>
   })
 const dayAndClock = (moment: string) =>
   `${new Date(moment).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} ${clock(moment)}`
-const linkOf = (work: { of: SatWork['of'] }) => ('batch' in work.of ? `/bench/${work.of.batch}` : '/orders')
+const linkOf = (work: { of: BatchRun['of'] }) => ('batch' in work.of ? `/bench/${work.of.batch}` : '/orders')
 
 /** What is about to be held. */
-const holding = ref<{ work: SatWork; part: boolean } | null>(null)
+const holding = ref<{ run: BatchRun; work: SatWork; part: boolean } | null>(null)
 
 async function attempt(work: () => Promise<unknown>) {
   try {
@@ -90,21 +90,22 @@ function backIn(sitting: AgendaSitting) {
   )
   if (held) void letGo(held.id, held.revision)
 }
-const acts = (work: SatWork) => [
+const acts = (run: BatchRun, work: SatWork) => [
   {
     label: 'Not before another session…',
     test: 'not-before',
-    act: () => (holding.value = { work, part: false }),
+    act: () => (holding.value = { run, work, part: false }),
   },
   ...(work.of_n > 1
-    ? [{ label: 'Split…', test: 'part-it', act: () => (holding.value = { work, part: true }) }]
+    ? [{ label: 'Split…', test: 'part-it', act: () => (holding.value = { run, work, part: true }) }]
     : []),
 ]
 
-const nameOf = (of: SatWork['of'], step_n: number) => {
-  const works = (agenda.value?.sittings ?? []).flatMap((one) => one.works)
-  const work = works.find((one) => JSON.stringify(one.of) === JSON.stringify(of) && one.step_n === step_n)
-  return work ? `${work.named}, ${work.name}` : `step ${step_n}`
+const nameOf = (of: BatchRun['of'], step_n: number) => {
+  const runs = (agenda.value?.sittings ?? []).flatMap((one) => one.runs)
+  const own = runs.filter((run) => JSON.stringify(run.of) === JSON.stringify(of))
+  const step = own.flatMap((run) => run.steps).find((one) => one.step_n === step_n)
+  return step ? `${step.named}, ${own[0]?.name}` : `step ${step_n}`
 }
 const toldHold = (record: Hold) => {
   if ('skipped' in record) return `Skipped the session of ${dayAndClock(record.skipped.from)}.`
@@ -132,12 +133,12 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       >
       <v-btn :disabled="!busy" data-test="calendar" @click="take('sittings.ics')">Calendar</v-btn>
       <span class="quiet" role="status" data-test="looking">
-        <template v-if="looking">Looking for a better schedule…</template>
-        <template v-else-if="busy"
-          >Best of {{ planned?.tried_n }} schedules tried, with {{ agenda.layouts_n }} tool set-ups.</template
-        >
+        <template v-if="looking">Looking for what would help…</template>
       </span>
     </div>
+    <p v-if="agenda.told" class="told" :class="{ stop: agenda.unmet.length }" data-test="schedule-told">
+      {{ agenda.told }}
+    </p>
     <section v-if="agenda.unmet.length" class="unmet" role="note" data-test="unmet">
       <p v-for="(one, i) in agenda.unmet.slice(0, unmetAll ? undefined : 6)" :key="i" class="stop">
         {{ one.sentence }}
@@ -145,63 +146,76 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
       <v-btn v-if="agenda.unmet.length > 6 && !unmetAll" variant="text" @click="unmetAll = true"
         >And {{ agenda.unmet.length - 6 }} more</v-btn
       >
-      <template v-if="agenda.help.length">
+      <template v-if="help.length">
         <h2>What would help</h2>
         <ul>
-          <li v-for="one in agenda.help" :key="one.sentence" :class="{ num: one.in_time }">
+          <li v-for="one in help" :key="one.sentence" :class="{ num: one.in_time }">
             {{ one.sentence }}
           </li>
         </ul>
       </template>
     </section>
-    <p v-if="!busy" class="empty" data-test="no-sittings">
+    <p v-if="!busy && agenda.unmet.length" class="empty" data-test="no-sittings">
+      There is work, but no time for it in your hours.
+      <v-btn variant="text" @click="hours = true">Enter your bench hours</v-btn>
+    </p>
+    <p v-else-if="!busy" class="empty" data-test="no-sittings">
       Nothing to make. Add an order or start a batch, and it is planned into your hours here: by due date,
       with rests, and with the tumbler running while you do something else.
     </p>
-    <ol v-else class="sections sittings" data-test="sittings">
+    <ol v-else class="sittings" data-test="sittings">
       <li v-for="sitting in shown" :key="sitting.from" :class="{ skipped: sitting.skipped }">
-        <header>
-          <h2 class="serif">{{ dayOf(sitting.day) }}</h2>
-          <span class="num">{{ sitting.clock }}</span>
-          <span v-if="sitting.skipped" class="quiet">skipped</span>
-          <span v-else-if="sitting.works.length" class="quiet">
-            about {{ minutesOf(sitting.hands_min) }} of handwork
-          </span>
-          <span v-else class="quiet">free</span>
-          <v-btn
-            v-if="sitting.skipped"
-            size="small"
-            variant="text"
-            data-test="back-in"
-            @click="backIn(sitting)"
-            >Work after all</v-btn
-          >
-          <v-btn v-else size="small" variant="text" data-test="leave-out" @click="leaveOut(sitting)"
-            >Skip</v-btn
-          >
-        </header>
+        <div class="when">
+          <h2>{{ dayOf(sitting.day) }}</h2>
+          <span class="num quiet">{{ sitting.clock }}</span>
+        </div>
         <SittingLine
-          v-if="sitting.works.length"
           :sitting="sitting"
           :alone="agenda.alone"
           :tone="tone"
           :clock="clock"
+          :opened="opened"
+          @open="opened = $event === opened ? '' : $event"
         />
-        <ul v-if="sitting.works.length" v-one-stop class="works">
-          <li v-for="(work, i) in sitting.works" :key="i">
-            <span class="num">{{ clock(work.from) }}</span>
-            <i :class="['key', `tone-${tone(work)}`]" aria-hidden="true" />
-            <span>
-              <strong
-                >{{ work.n }}<template v-if="work.n < work.of_n"> of {{ work.of_n }}</template> ×
-                {{ work.named }}</strong
-              >,
-              <router-link :to="linkOf(work)">{{ work.name }}</router-link>
-              <span class="quiet why"> {{ work.why }}</span>
-            </span>
-            <MoreMenu :of="`${work.named}, ${work.name}`" :acts="acts(work)" />
-          </li>
-        </ul>
+        <div class="hands">
+          <template v-if="sitting.skipped">
+            <span class="quiet">skipped</span>
+            <v-btn size="small" variant="text" data-test="back-in" @click="backIn(sitting)"
+              >Work after all</v-btn
+            >
+          </template>
+          <template v-else>
+            <template v-if="sitting.runs.length">
+              <strong>Hands: {{ sitting.strain }}</strong>
+              <span class="quiet"
+                >{{ minutesOf(sitting.hands_min) }}, {{ Math.round(100 * sitting.strain_share) }} % of
+                limit</span
+              >
+            </template>
+            <span v-else class="quiet">free</span>
+            <v-btn size="small" variant="text" data-test="leave-out" @click="leaveOut(sitting)"
+              >Skip this session</v-btn
+            >
+          </template>
+        </div>
+        <section v-for="run in chosenIn(sitting)" :key="run.from" class="detail" data-test="run-detail">
+          <h3 class="serif">
+            <router-link :to="linkOf(run)">{{ run.name }}</router-link>: {{ run.counted }},
+            {{ run.steps_told }}
+            <span class="quiet">{{ clock(run.from) }}, about {{ minutesOf(run.hands_min) }}</span>
+          </h3>
+          <p class="quiet">{{ run.why }}</p>
+          <ol class="steps">
+            <li v-for="step in run.steps" :key="step.step_n">
+              <span class="num">{{ clock(step.from) }}</span>
+              <span
+                >{{ step.n }}<template v-if="step.n < step.of_n"> of {{ step.of_n }}</template> ×
+                {{ step.named }}</span
+              >
+              <MoreMenu :of="`${step.named}, ${run.name}`" :acts="acts(run, step)" />
+            </li>
+          </ol>
+        </section>
       </li>
     </ol>
     <section v-if="agenda.alone.length" class="alone">
@@ -268,7 +282,13 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
   padding-left: 20px;
 }
 
-.works,
+.told {
+  font-size: 1.35rem;
+  margin: 0 0 12px;
+}
+
+.sittings,
+.steps,
 .alone ul,
 .holds ul {
   list-style: none;
@@ -276,38 +296,85 @@ const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.
   padding: 0;
 }
 
-.sittings header .v-btn {
-  margin-left: auto;
+.sittings > li {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr) 210px;
+  gap: 0 24px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding: 12px 0;
 }
 
-.skipped header {
+.when h2 {
+  margin: 0;
+  font-size: 1.1rem;
+}
+
+.hands {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+}
+
+.hands .v-btn {
+  margin-left: -12px;
+}
+
+.skipped .when {
   opacity: 0.75;
 }
 
-.key {
-  width: 16px;
-  height: 16px;
-  align-self: center;
+.detail {
+  grid-column: 2 / -1;
+  border-left: 3px solid rgb(var(--v-theme-primary));
+  padding: 2px 0 2px 14px;
+  margin: 8px 0;
 }
 
-.works a,
+.detail h3 {
+  font-size: 1.25rem;
+  margin: 0;
+}
+
+.detail h3 .quiet {
+  font: 1rem var(--sans);
+  margin-left: 8px;
+}
+
+.detail p {
+  margin: 0 0 4px;
+}
+
+.steps {
+  columns: 2 320px;
+}
+
+.steps li {
+  display: grid;
+  grid-template-columns: 54px minmax(0, 1fr) 40px;
+  align-items: center;
+  min-height: 34px;
+  break-inside: avoid;
+}
+
 .alone a {
   display: inline-block;
   min-height: 26px;
   line-height: 26px;
 }
 
-.works li {
-  display: grid;
-  grid-template-columns: 54px 20px minmax(0, 1fr) 40px;
-  gap: 0 8px;
-  align-items: center;
-  min-height: 40px;
-}
+@media (max-width: 900px) {
+  .sittings > li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
 
-.why {
-  margin-left: 10px;
-  font-size: 0.97rem;
+  .sittings > li > :nth-child(2) {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+
+  .detail {
+    grid-column: 1 / -1;
+  }
 }
 
 .alone,

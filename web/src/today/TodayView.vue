@@ -16,8 +16,8 @@ const { now } = useServerClock()
 const live = { staleTime: 0 }
 
 const { data: planned } = useQuery({
-  queryKey: ['sittings', 'first'],
-  queryFn: () => data(api.GET('/api/sittings', { params: { query: { tries: 40 } } })),
+  queryKey: ['sittings'],
+  queryFn: () => data(api.GET('/api/sittings')),
   ...live,
 })
 const { data: orders } = useQuery({
@@ -38,8 +38,8 @@ const { data: history } = useQuery({
   ...live,
 })
 
-const next = computed(() => planned.value?.agenda.sittings.find((one) => one.works.length))
-const first = computed(() => next.value?.works[0])
+const next = computed(() => planned.value?.agenda.sittings.find((one) => one.runs.length))
+const first = computed(() => next.value?.runs[0])
 const sitsNow = computed(() => next.value && Date.parse(next.value.from) <= now.value)
 const running = computed(() =>
   (batches.value ?? [])
@@ -93,14 +93,14 @@ async function takeBack(batch: number, sentence: string) {
           <span class="quiet">about {{ minutesOf(next.hands_min) }} of handwork</span>
         </p>
         <ol class="works">
-          <li v-for="(work, i) in next.works.slice(0, 6)" :key="i">
-            <span class="num">{{ clock(work.from) }}</span>
+          <li v-for="run in next.runs" :key="run.from">
+            <span class="num">{{ clock(run.from) }}</span>
             <span
-              ><strong>{{ work.n }} × {{ work.named }}</strong
-              >, <router-link :to="linkOf(work.of)">{{ work.name }}</router-link></span
+              ><router-link :to="linkOf(run.of)"
+                ><strong>{{ run.name }}</strong></router-link
+              >: {{ run.counted }}, {{ run.steps_told }}, about {{ minutesOf(run.hands_min) }}</span
             >
           </li>
-          <li v-if="next.works.length > 6" class="quiet"><span />and {{ next.works.length - 6 }} more</li>
         </ol>
         <p class="does">
           <v-btn color="primary" variant="flat" size="large" :to="linkOf(first.of)" data-test="sit-down">

@@ -18,28 +18,34 @@ pub enum Books {
 }
 
 impl Batch {
-    /// What is booked with something that happens at a task: its wire, where it is cut off a lot there; the pieces that
-    /// are spoiled. Nothing else is.
+    /// What is booked with something that happens at a task: its wire, where it is cut off a lot there; pieces that are
+    /// spoiled, with the wire of those that were not cut off yet: that leaves its lot too, and all of it is scrap. Nothing
+    /// else is.
     #[must_use]
-    pub fn books(&self, task: &Task, event: &Event, lot: Option<i64>) -> Option<Books> {
-        match (event.happened, task.off_the_spool_mm, lot) {
-            (Happened::Done, Some(length_mm), Some(lot)) => {
-                let cuts = vec![BlanksCut { what: self.name.clone(), length_mm, n: event.n }];
-                Some(Books::Cut(LotCut { lot, cuts, trim_mm: 0.0, kerf_mm: 0.0, shortest_useful_mm: 0.0 }))
-            }
-            (Happened::Spoiled, ..) => {
-                let mass_g = task.one_g * f64::from(event.n);
+    pub fn books(&self, task: &Task, event: &Event, lot: Option<i64>) -> Vec<Books> {
+        let cut = |length_mm: f64| {
+            let cuts = vec![BlanksCut { what: self.name.clone(), length_mm, n: event.n }];
+            lot.map(|lot| {
+                Books::Cut(LotCut { lot, cuts, trim_mm: 0.0, kerf_mm: 0.0, shortest_useful_mm: 0.0 })
+            })
+        };
+        match event.happened {
+            Happened::Done => task.off_the_spool_mm.and_then(cut).into_iter().collect(),
+            Happened::Spoiled => {
+                let one_g = task.wasted_mm.map_or(task.one_g, |mm| self.piece.wire().mass_g(mm));
+                let mass_g = one_g * f64::from(event.n);
                 let note = format!("{}, scrapped at “{}”", self.name, task.step.named);
-                (mass_g >= LEAST_SCRAP_G).then(|| {
+                let scrap = (mass_g >= LEAST_SCRAP_G).then(|| {
                     Books::Scrap(ScrapChange {
                         metal: self.piece.wire().metal,
                         cleanliness: task.scrap,
                         mass_g,
                         note: note.chars().take(200).collect(),
                     })
-                })
+                });
+                task.wasted_mm.and_then(cut).into_iter().chain(scrap).collect()
             }
-            _ => None,
+            _ => vec![],
         }
     }
 

@@ -14,6 +14,8 @@ words! {
         TakenBack = "taken-back", "undone";
         /// So many were spoiled: they go to scrap.
         Spoiled = "spoiled", "scrapped";
+        /// So many were taken for spoiled that are not: they go on.
+        Rescued = "rescued", "not scrapped after all";
         /// What runs by itself was started.
         Started = "started", "started";
         /// Of the coil in hand so many turns lie: what a counter shows, or what was counted by hand.

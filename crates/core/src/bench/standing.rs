@@ -29,8 +29,10 @@ pub struct TaskStanding {
     pub ready_at: Option<Timestamp>,
     /// Turns that lie on the rod of the coil in hand.
     pub turned_n: u32,
-    /// Minutes it took so far, pauses left out.
+    /// Minutes that pieces really timed took: those pressed within five minutes of the press before.
     pub took_min: f64,
+    /// How many pieces those are.
+    pub timed_n: u32,
 }
 
 /// Pieces that were spoiled.
@@ -82,7 +84,7 @@ impl Batch {
         let mut left_min = 0.0;
         for (i, task) in tasks.iter().enumerate() {
             let done_n = sum(i, Happened::Done).saturating_sub(sum(i, Happened::TakenBack));
-            let spoiled_n = sum(i, Happened::Spoiled);
+            let spoiled_n = sum(i, Happened::Spoiled).saturating_sub(sum(i, Happened::Rescued));
             // Whole pieces in what this task counts: of coils, those it takes for them.
             let in_its_own = |pieces_n: u32| match task.counted {
                 Counted::Once => u32::from(pieces_n > 0),
@@ -104,6 +106,7 @@ impl Batch {
             let gone_n = if replaced { done_n } else { done_n.saturating_add(spoiled_n) };
             let (left_n, may_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
             let started_at = running(events, i).filter(|_| left_n > 0);
+            let (timed_n, took_min) = timed(events, i, task.each_min());
             standings.push(TaskStanding {
                 done_n,
                 left_n,
@@ -111,7 +114,8 @@ impl Batch {
                 started_at,
                 ready_at: started_at.and_then(|at| after(at, task.step.takes.unattended_min)),
                 turned_n: turned(events, i),
-                took_min: took(events, i),
+                took_min,
+                timed_n,
             });
             if left_n > 0 {
                 left_min += task.hands_min * f64::from(left_n) / f64::from(task.n.max(1));
@@ -149,16 +153,7 @@ impl Batch {
             let hangs = on_the_spool.clone().rev().find(|i| standings[*i].may_n > 0);
             hangs.filter(|_| on_the_spool.contains(&at)).unwrap_or(at)
         });
-        let spoiled = events.iter().filter(|one| one.happened == Happened::Spoiled);
-        BatchStanding {
-            at,
-            tasks: standings,
-            whole_n,
-            spoiled: spoiled
-                .map(|one| Spoiled { step_n: one.step_n, n: one.n, reason: one.reason.clone() })
-                .collect(),
-            left_min,
-        }
+        BatchStanding { at, tasks: standings, whole_n, spoiled: spoiled(events), left_min }
     }
 
     /// Whether something can have happened after all that did.
@@ -208,6 +203,14 @@ impl Batch {
                 let most = now.done_n.saturating_sub(gone_on);
                 if event.n > most {
                     return too_many(most, &format!("{} can be undone", many(most)));
+                }
+                Ok(())
+            }
+            Happened::Rescued => {
+                let at_it = standing.spoiled.iter().filter(|one| one.step_n == event.step_n);
+                let most = at_it.map(|one| one.n).fold(0, u32::saturating_add);
+                if event.n > most {
+                    return too_many(most, &format!("{} scrapped", many(most)));
                 }
                 Ok(())
             }
@@ -290,7 +293,7 @@ fn running(events: &[Event], i: usize) -> Option<Timestamp> {
     here.fold(None, |running, one| match one.happened {
         Happened::Started => Some(one.at),
         Happened::Done => None,
-        Happened::TakenBack | Happened::Spoiled | Happened::Turned => running,
+        Happened::TakenBack | Happened::Spoiled | Happened::Rescued | Happened::Turned => running,
     })
 }
 
@@ -300,7 +303,7 @@ fn turned(events: &[Event], i: usize) -> u32 {
     here.fold(0, |lie, one| match one.happened {
         Happened::Turned => one.n,
         Happened::Done | Happened::Spoiled => 0,
-        Happened::TakenBack | Happened::Started => lie,
+        Happened::TakenBack | Happened::Rescued | Happened::Started => lie,
     })
 }
 
@@ -308,9 +311,44 @@ fn after(at: Timestamp, minutes: f64) -> Option<Timestamp> {
     at.checked_add(jiff::SignedDuration::try_from_secs_f64(minutes * 60.0).ok()?).ok()
 }
 
-/// Minutes a step took: the gaps between its presses, but for pauses.
-fn took(events: &[Event], i: usize) -> f64 {
-    let here: Vec<&Event> = events.iter().filter(|one| at_step(one.step_n) == Some(i)).collect();
-    let gaps = here.windows(2).map(|pair| pair[0].at.duration_until(pair[1].at).as_secs_f64() / 60.0);
-    gaps.filter(|gap| (0.0..=PAUSE_MIN).contains(gap)).sum()
+/// What was spoiled and not rescued again, in the order it was; what is rescued is the last that was spoiled there.
+fn spoiled(events: &[Event]) -> Vec<Spoiled> {
+    let mut spoiled: Vec<Spoiled> = vec![];
+    for one in events {
+        match one.happened {
+            Happened::Spoiled => {
+                spoiled.push(Spoiled { step_n: one.step_n, n: one.n, reason: one.reason.clone() });
+            }
+            Happened::Rescued => {
+                let mut left_n = one.n;
+                for there in spoiled.iter_mut().rev().filter(|there| there.step_n == one.step_n) {
+                    let back_n = left_n.min(there.n);
+                    there.n -= back_n;
+                    left_n -= back_n;
+                }
+            }
+            _ => {}
+        }
+    }
+    spoiled.retain(|one| one.n > 0);
+    spoiled
+}
+
+/// A piece cannot be quicker than this share of what the route allows for it: it was pressed after the fact.
+const LEAST_PACE: f64 = 0.25;
+
+/// Pieces of a step that were really timed, and the minutes they took: pressed within [`PAUSE_MIN`] of the press before,
+/// which begins them, and not in a burst of presses for pieces that were done before.
+fn timed(events: &[Event], i: usize, each_min: f64) -> (u32, f64) {
+    let done = |one: &&Event| at_step(one.step_n) == Some(i) && one.happened == Happened::Done;
+    let here: Vec<&Event> = events.iter().filter(done).collect();
+    let (mut timed_n, mut took_min) = (0_u32, 0.0);
+    for pair in here.windows(2) {
+        let gap_min = pair[0].at.duration_until(pair[1].at).as_secs_f64() / 60.0;
+        if gap_min <= PAUSE_MIN && gap_min >= LEAST_PACE * each_min * f64::from(pair[1].n) {
+            timed_n = timed_n.saturating_add(pair[1].n);
+            took_min += gap_min;
+        }
+    }
+    (timed_n, took_min)
 }

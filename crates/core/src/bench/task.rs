@@ -52,6 +52,9 @@ pub struct Task {
     /// What one takes off the spool at this step, mm, where it is cut off there.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub off_the_spool_mm: Option<f64>,
+    /// What one that is spoiled here wastes off the spool, mm, where its wire is not cut off and booked before.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub wasted_mm: Option<f64>,
     /// What one weighs then, g: that much goes to scrap where it is spoiled.
     pub one_g: f64,
     /// How clean that scrap is.
@@ -67,6 +70,12 @@ impl Task {
         let numbers = &self.step.numbers;
         let mm = |value: Option<f64>| value.map_or(String::new(), |mm| format!("{mm:.2}"));
         format!("{}|{}|{}", self.step.operation.word(), mm(numbers.tool_mm), mm(numbers.jaw_mm))
+    }
+
+    /// Minutes of hand work for one, as the route reckons them, tools left out.
+    #[must_use]
+    pub fn each_min(&self) -> f64 {
+        (self.hands_min - self.step.takes.setting_up_min) / f64::from(self.n.max(1))
     }
 
     /// The same with the size of the wire, mm: what can be done to pieces of several batches in one pass.
@@ -126,6 +135,8 @@ impl Batch {
         let (coils_n, off_mm) = (finished.coils_n, finished.blanks().length_mm);
         let (steps, drawings) = (finished.made.steps.clone(), finished.drawn().to_vec());
         let cut_at = steps.iter().position(|step| step.operation == Operation::Cut);
+        let cuts_off = if coils_n > 0 { Operation::Wind } else { Operation::Cut };
+        let cuts_off_at = steps.iter().position(|step| step.operation == cuts_off);
         let unit = workshop.habits.unit;
         let tasks = steps.into_iter().zip(drawings).enumerate().map(|(i, (step, drawing))| {
             let before_cut = cut_at.is_some_and(|cut| i < cut);
@@ -139,11 +150,12 @@ impl Batch {
             let takes = &step.takes;
             let each_min = takes.each_min * f64::from(self.pieces_n());
             let (reads, reads_of) = reads(&step, unit);
-            let cuts_off = if coils_n > 0 { Operation::Wind } else { Operation::Cut };
             let one_mm = if counted == Counted::Coil { off_mm } else { step.workpiece.length_mm };
             let soldered = step.workpiece.joined == Some(ClosedBy::Soldered);
             Task {
                 off_the_spool_mm: (step.operation == cuts_off).then_some(off_mm),
+                wasted_mm: (cuts_off_at.is_some_and(|at| i <= at) && counted != Counted::Once)
+                    .then_some(off_mm),
                 one_g: piece.wire().mass_g(one_mm),
                 scrap: if soldered { Cleanliness::Soldered } else { Cleanliness::Clean },
                 reads,

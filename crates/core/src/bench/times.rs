@@ -9,6 +9,8 @@ use crate::making::Operation;
 
 /// Fewer pieces than this say little about a pace.
 const LEAST_PIECES: u32 = 4;
+/// Nobody is more than so many times quicker or slower than the route reckons.
+const MOST_PACE: f64 = 4.0;
 
 /// How quick the workshop is at one operation, against what the route reckons.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -29,8 +31,8 @@ pub struct Pace {
 pub struct Times(BTreeMap<Operation, Pace>);
 
 impl Times {
-    /// Learns from batches: of each step that counts pieces and was done to at least four of them, what it took over what
-    /// was reckoned for as many. The first press of a step begins it, so that one piece fewer than was counted is timed.
+    /// Learns from batches: of each step with at least four pieces that were timed, what they took over what was reckoned
+    /// for as many.
     #[must_use]
     pub fn of<'a>(batches: impl IntoIterator<Item = (&'a [Task], &'a BatchStanding)>) -> Self {
         let mut shares: BTreeMap<Operation, Vec<f64>> = BTreeMap::new();
@@ -69,10 +71,9 @@ impl Times {
     }
 }
 
-/// What a step took over what was reckoned; nothing where too few were done, or no time passed between presses.
+/// What a step took over what was reckoned; nothing where too few pieces were timed.
 fn share(task: &Task, there: &TaskStanding) -> Option<f64> {
-    let each_min = (task.hands_min - task.step.takes.setting_up_min) / f64::from(task.n.max(1));
-    let timed = there.done_n.checked_sub(1).filter(|_| there.done_n >= LEAST_PIECES)?;
-    let reckoned_min = each_min * f64::from(timed);
-    (reckoned_min > 0.0 && there.took_min > 0.0).then(|| (there.took_min / reckoned_min).clamp(0.1, 10.0))
+    let reckoned_min = task.each_min() * f64::from(there.timed_n);
+    (there.timed_n >= LEAST_PIECES && reckoned_min > 0.0)
+        .then(|| (there.took_min / reckoned_min).clamp(1.0 / MOST_PACE, MOST_PACE))
 }

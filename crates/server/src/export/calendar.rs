@@ -2,46 +2,58 @@
 
 use icalendar::{Calendar, Component as _, Event};
 use jiff::Timestamp;
-use lorimant_core::bench::sittings::agenda::{Agenda, AgendaSitting};
-use lorimant_core::words::counted;
+use lorimant_core::bench::sittings::agenda::{Agenda, AgendaSitting, JobOf};
+use lorimant_core::words::listed;
 
 /// Sittings with work in them, and what runs by itself, as one calendar. Moments are written in universal time, so that
 /// they are the same wherever summer time begins.
 pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     let mut calendar = Calendar::new();
     calendar.name(if workshop.is_empty() { "Bench sessions" } else { workshop });
-    for sitting in agenda.sittings.iter().filter(|one| !one.works.is_empty()) {
-        let until = sitting.works.iter().map(|work| work.to).max().unwrap_or(sitting.to);
+    for sitting in agenda.sittings.iter().filter(|one| !one.runs.is_empty()) {
+        let until = sitting.runs.iter().map(|run| run.to).max().unwrap_or(sitting.to);
         calendar.push(event(
-            "sitting",
+            // A session that is sat through now begins later each minute, and ends when it ends.
+            &format!("session-{}", sitting.to.as_second()),
             &title(sitting),
             &told(sitting),
             (sitting.from, until),
             agenda.begins,
         ));
     }
-    for (i, alone) in agenda.alone.iter().enumerate() {
+    for alone in &agenda.alone {
         let title = format!("{}: {}", alone.named, alone.name);
-        let named = format!("alone-{i}");
+        let named = format!("alone-{}-{}", whose(alone.of), alone.named.replace(' ', "-"));
         calendar.push(event(&named, &title, "Runs on its own.", (alone.from, alone.to), agenda.begins));
     }
     calendar.done().to_string()
 }
 
 fn title(sitting: &AgendaSitting) -> String {
-    format!("At the bench, {}", counted(sitting.works.len(), "step"))
+    let names: Vec<String> = sitting.runs.iter().map(|run| run.name.clone()).collect();
+    let mut each = names.clone();
+    each.dedup();
+    format!("At the bench: {}", listed(&each))
 }
 
 fn told(sitting: &AgendaSitting) -> String {
-    let lines = sitting.works.iter().map(|work| format!("{} × {}, {}", work.n, work.named, work.name));
+    let lines = sitting.runs.iter().map(|run| format!("{}, about {:.0} min", run.line(), run.hands_min));
     lines.collect::<Vec<_>>().join("\n")
+}
+
+/// Whose work it is, in letters that a calendar can tell apart: the same however often it is planned.
+fn whose(of: JobOf) -> String {
+    match of {
+        JobOf::Batch(batch) => format!("batch-{batch}"),
+        JobOf::Line { order, line } => format!("order-{order}-{line}"),
+    }
 }
 
 fn event(named: &str, title: &str, told: &str, (from, to): (Timestamp, Timestamp), made: Timestamp) -> Event {
     let utc = |at: Timestamp| at.strftime("%Y%m%dT%H%M%SZ").to_string();
     let mut event = Event::new();
     event
-        .uid(&format!("{named}-{}@lorimant", from.as_second()))
+        .uid(&format!("{named}@lorimant"))
         .summary(title)
         .description(told)
         .add_property("DTSTAMP", utc(made))
@@ -57,7 +69,7 @@ mod tests {
     use jiff::civil::{Time, date};
     use jiff::tz::TimeZone;
     use lorimant_core::bench::Batch;
-    use lorimant_core::bench::sittings::agenda::{JobOf, Laid, Wanted};
+    use lorimant_core::bench::sittings::agenda::{Laid, Wanted};
     use lorimant_core::bench::sittings::hours::{BenchTime, Day, Hours};
     use lorimant_core::bench::times::Times;
     use lorimant_core::pattern::PatternRequest;
@@ -87,7 +99,7 @@ mod tests {
         let with = (&hours, &workshop.gear, &Times::default());
         let laid = Laid::out(&[wanted], with, &[], &begins, 7);
         let planned = laid.sittings.plan(1, &|at| at.tried_n < 5).unwrap();
-        let text = of(&laid.agenda(&planned, vec![]), "Workshop");
+        let text = of(&laid.agenda(&planned, &[]), "Workshop");
         let calendar = ical::IcalParser::new(text.as_bytes()).next().unwrap().unwrap();
         let starts: Vec<String> = calendar
             .events

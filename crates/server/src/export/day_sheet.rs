@@ -3,7 +3,7 @@
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
-use lorimant_core::bench::sittings::agenda::{Agenda, SatWork};
+use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SatWork};
 
 use super::pdf;
 use super::svg::{Page, Type};
@@ -31,7 +31,7 @@ pub(crate) fn pdf(
     agenda: &Agenda,
     day: Date,
     (workshop, zone): (&str, &TimeZone),
-    told: impl Fn(&SatWork) -> Told,
+    told: impl Fn(&BatchRun, &SatWork) -> Told,
 ) -> anyhow::Result<Vec<u8>> {
     pdf::from_pages(&draw(agenda, day, (workshop, zone), told))
 }
@@ -40,7 +40,7 @@ fn draw(
     agenda: &Agenda,
     day: Date,
     (workshop, zone): (&str, &TimeZone),
-    told: impl Fn(&SatWork) -> Told,
+    told: impl Fn(&BatchRun, &SatWork) -> Told,
 ) -> Vec<String> {
     let wall = |at: Timestamp| at.to_zoned_datetime(zone.clone()).strftime("%H:%M").to_string();
     let title = format!("At the bench, {}", day.strftime("%A %-d %B %Y"));
@@ -62,31 +62,43 @@ fn draw(
     let mut y = 32.0;
     let mut cautions: Vec<String> = vec![];
     let of_day: Vec<_> = agenda.sittings.iter().filter(|one| one.day == day && !one.skipped).collect();
-    if of_day.iter().all(|one| one.works.is_empty()) {
+    if of_day.iter().all(|one| one.runs.is_empty()) {
         page.text(LEFT, y, Type::serif(5.0), "Nothing is planned for this day.");
     }
     for sitting in of_day {
         let head = format!("{}: about {:.0} min of handwork", sitting.clock, sitting.hands_min);
         page.text(LEFT, y, Type::sans(4.2).bold(), &head);
         y += 8.0;
-        for work in &sitting.works {
-            if y > FOOT - 16.0 {
+        for run in &sitting.runs {
+            if y > FOOT - 24.0 {
                 pages.push(std::mem::replace(&mut page, begun()).finish(&title));
                 y = 32.0;
             }
-            let says = told(work);
-            page.frame((LEFT, y - 3.6), (4.0, 4.0));
-            page.text(LEFT + 8.0, y, Type::sans(3.6), &wall(work.from));
-            let n =
-                if work.n < work.of_n { format!("{} of {}", work.n, work.of_n) } else { work.n.to_string() };
-            page.text(STEPS, y, Type::sans(4.0).bold(), &format!("{n} × {}, {}", work.named, work.name));
-            page.text(RIGHT, y, Type::sans(4.0).bold().anchored("end"), &says.reads);
-            y = page.paragraph(STEPS, y + 5.0, Type::sans(3.4), RIGHT - STEPS, &says.sentence);
-            if !says.caution.is_empty() && !cautions.contains(&says.caution) {
-                y = page.paragraph(STEPS, y, Type::sans(3.0).quiet(), RIGHT - STEPS, &says.caution);
-                cautions.push(says.caution);
+            page.text(LEFT, y, Type::sans(4.2).bold(), &wall(run.from));
+            let line = format!("{}, about {:.0} min", run.line(), run.hands_min);
+            page.text(LEFT + 16.0, y, Type::serif(4.8).bold(), &line);
+            y += 7.0;
+            for work in &run.steps {
+                if y > FOOT - 16.0 {
+                    pages.push(std::mem::replace(&mut page, begun()).finish(&title));
+                    y = 32.0;
+                }
+                let says = told(run, work);
+                page.frame((LEFT + 16.0, y - 3.4), (4.0, 4.0));
+                let n = match work.n < work.of_n {
+                    true => format!("{} of {}", work.n, work.of_n),
+                    false => work.n.to_string(),
+                };
+                page.text(STEPS, y, Type::sans(3.8).bold(), &format!("{n} × {}", work.named));
+                page.text(RIGHT, y, Type::sans(3.8).bold().anchored("end"), &says.reads);
+                y = page.paragraph(STEPS, y + 5.0, Type::sans(3.4), RIGHT - STEPS, &says.sentence);
+                if !says.caution.is_empty() && !cautions.contains(&says.caution) {
+                    y = page.paragraph(STEPS, y, Type::sans(3.0).quiet(), RIGHT - STEPS, &says.caution);
+                    cautions.push(says.caution);
+                }
+                y += 3.0;
             }
-            y += 4.0;
+            y += 3.0;
         }
         y += 4.0;
     }

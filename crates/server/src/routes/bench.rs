@@ -253,7 +253,13 @@ struct Told {
     /// The lot that wire is cut from, where it is booked.
     #[serde(default)]
     lot: Option<i64>,
+    /// How long ago it happened, s, where it waited for the server: up to a week; just now if left out.
+    #[serde(default)]
+    ago_s: f64,
 }
+
+/// A press that waited longer than this is taken to have happened so long ago, s.
+const MOST_AGO_S: f64 = 7.0 * 86_400.0;
 
 /// Tells what happened. What was told under the same key before is not counted again.
 #[utoipa::path(post, path = "/api/batches/{id}/events", params(("id" = i64, Path)), request_body = Told,
@@ -264,8 +270,10 @@ async fn tell(
     Body(told): Body<Told>,
 ) -> Result<Json<BatchNow>, Problem> {
     let workshop = state.store.workshop();
-    let Told { key, step_n, happened, n, reason, lot } = told;
-    let event = Event { key, step_n, happened, n, reason, at: bench::now() };
+    let Told { key, step_n, happened, n, reason, lot, ago_s } = told;
+    let ago = jiff::SignedDuration::try_from_secs_f64(ago_s.clamp(0.0, MOST_AGO_S)).unwrap_or_default();
+    let at = bench::now().checked_sub(ago).unwrap_or_else(|_| bench::now());
+    let event = Event { key, step_n, happened, n, reason, at };
     write(&state, move |t| BatchNow::of(t, bench::happen(t, id, &event, lot, &workshop)?)).await.map(Json)
 }
 

@@ -11,9 +11,10 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 use lorimant_core::bench::load::{Load, loads};
 use lorimant_core::bench::pass::{Pass, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, Hold, Laid, SatWork, Wanted};
+use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, Hold, Laid, SatWork, Wanted};
 use lorimant_core::bench::times::Pace;
 use lorimant_core::fault::Faults;
+use lorimant_core::order::Order;
 use serde::{Deserialize, Serialize};
 use tokio::sync::Mutex;
 use utoipa::{IntoParams, ToSchema};
@@ -47,24 +48,19 @@ pub(super) fn router() -> OpenApiRouter<State> {
 const DAYS: u32 = 28;
 /// Plans are looked for from here, so that the same is found of the same.
 const SEED: u64 = 2_026;
+/// So many plans are tried: wherever the schedule is read, it is the same.
+const TRIES: u32 = 300;
 /// How many are tried to find out what would help.
 const HELP_TRIES: u32 = 12;
 
-/// How long a better plan is looked for.
+/// What is worked out beside the plan.
 #[derive(Deserialize, IntoParams)]
 #[serde(deny_unknown_fields)]
 #[into_params(parameter_in = Query)]
 struct Looking {
-    /// How many plans are tried, 1 to 4000; 60 if left out.
-    #[serde(default = "sixty")]
-    tries: u32,
     /// Whether what would help is worked out where something comes too late.
     #[serde(default)]
     help: bool,
-}
-
-fn sixty() -> u32 {
-    60
 }
 
 /// What is planned, and what it was planned by.
@@ -78,8 +74,6 @@ struct PlannedSittings {
     paces: Vec<Pace>,
     /// The clock on the workshop's wall: its time zone.
     zone: String,
-    /// How many plans were tried.
-    tried_n: u32,
 }
 
 /// What a plan is made of.
@@ -91,10 +85,11 @@ struct Given {
     laid: Laid,
 }
 
-async fn given(state: &State) -> Result<Given, Problem> {
+/// Everything that is to be made, an order that is being typed among it.
+async fn given(state: &State, typed: Option<Order>) -> Result<Given, Problem> {
     let workshop = state.store.workshop();
     read(state, move |c| {
-        let (wanted, cannot) = orders::wanted(c, &workshop)?;
+        let (wanted, cannot) = orders::wanted(c, typed.as_ref(), &workshop)?;
         let (holds, times) = (orders::holds(c)?, orders::times(c, &workshop)?);
         let settings = crate::store::settings(c)?.0;
         let begins = begins(&settings);
@@ -110,9 +105,15 @@ async fn given(state: &State) -> Result<Given, Problem> {
     .await
 }
 
-/// What a plan depends on beside what is in the file after so many writes: the minute, how many plans were tried, and
-/// whether what would help was asked for.
-type Asked = (u64, i64, u32, bool);
+/// What is to be made without an order that is being typed, and with it.
+pub(super) async fn with_order(state: &State, typed: Order) -> Result<(Laid, Laid), Problem> {
+    let (without, with) = (given(state, None).await?, given(state, Some(typed)).await?);
+    Ok((without.laid, with.laid))
+}
+
+/// What a plan depends on beside what is in the file after so many writes: the minute, and whether what would help was
+/// asked for.
+type Asked = (u64, i64, bool);
 
 /// The plans that were worked out last: the same is worked out once, however many ask for it.
 type LastPlans = Arc<Mutex<VecDeque<(Asked, Arc<Plan>)>>>;
@@ -124,24 +125,23 @@ const REMEMBERED: usize = 4;
 struct Plan {
     given: Given,
     agenda: Agenda,
-    tried_n: u32,
 }
 
 /// The plan of what is to be made, as it stands now.
-async fn plan(state: &State, last: &LastPlans, tries_n: u32, help: bool) -> Result<Arc<Plan>, Problem> {
+async fn plan(state: &State, last: &LastPlans, help: bool) -> Result<Arc<Plan>, Problem> {
     // Who asks for the same meanwhile waits for this one.
     let mut last = last.lock().await;
     let writes_n = state.store.writes_n();
     let minute = Timestamp::now().as_second().div_euclid(60);
-    let asked = (writes_n, minute, tries_n, help);
+    let asked = (writes_n, minute, help);
     if let Some((_, plan)) = last.iter().find(|(of, _)| *of == asked) {
         return Ok(plan.clone());
     }
-    let given = given(state).await?;
+    let given = given(state, None).await?;
     let laid = given.laid.clone();
     let (wanted, _waiting) = StillWanted::new();
-    let (agenda, tried_n) = aside(move || planned(&laid, tries_n, help, &|| wanted.still())).await??;
-    let plan = Arc::new(Plan { given, agenda, tried_n });
+    let agenda = aside(move || helped(&laid, help, &|| wanted.still())).await??;
+    let plan = Arc::new(Plan { given, agenda });
     last.push_back((asked, plan.clone()));
     if last.len() > REMEMBERED {
         last.pop_front();
@@ -156,20 +156,16 @@ fn begins(settings: &Settings) -> ZonedDateTime {
     minute.to_zoned_datetime(settings.zone())
 }
 
-fn planned(
-    laid: &Laid,
-    tries_n: u32,
-    help: bool,
-    wanted: &dyn Fn() -> bool,
-) -> Result<(Agenda, u32), Faults> {
-    let tried = std::cell::Cell::new(0);
-    let planned = laid.sittings.plan(SEED, &|at| {
-        tried.set(at.tried_n);
-        at.tried_n < tries_n && wanted()
-    })?;
+fn helped(laid: &Laid, help: bool, wanted: &dyn Fn() -> bool) -> Result<Agenda, Faults> {
+    let planned = laid.sittings.plan(SEED, &|at| at.tried_n < TRIES && wanted())?;
     let late = !planned.late.is_empty() || !planned.unplaced.is_empty();
     let help = if help && late { laid.sittings.help(SEED, HELP_TRIES)? } else { vec![] };
-    Ok((laid.agenda(&planned, help), tried.get()))
+    Ok(laid.agenda(&planned, &help))
+}
+
+/// The plan of what is to be made, without what would help.
+pub(super) fn planned(laid: &Laid) -> Result<Agenda, Faults> {
+    helped(laid, false, &|| true)
 }
 
 /// Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks.
@@ -178,13 +174,13 @@ fn planned(
 async fn plan_sittings(
     Shared(state): Shared<State>,
     Extension(last): Extension<LastPlans>,
-    Query(Looking { tries, help }): Query<Looking>,
+    Query(Looking { help }): Query<Looking>,
 ) -> Result<Json<PlannedSittings>, Problem> {
-    let plan = plan(&state, &last, tries.clamp(1, 4000), help).await?;
-    let Plan { given: Given { holds, settings, paces, .. }, agenda, tried_n } = &*plan;
+    let plan = plan(&state, &last, help).await?;
+    let Plan { given: Given { holds, settings, paces, .. }, agenda } = &*plan;
     let zone = settings.zone().iana_name().unwrap_or("the server's").to_owned();
     let (holds, paces) = (holds.clone(), paces.clone());
-    Ok(Json(PlannedSittings { agenda: agenda.clone(), holds, paces, zone, tried_n: *tried_n }))
+    Ok(Json(PlannedSittings { agenda: agenda.clone(), holds, paces, zone }))
 }
 
 /// Of which day.
@@ -210,20 +206,20 @@ async fn sittings_file(
     if !["sittings.ics", "day.pdf"].contains(&name.as_str()) {
         return Err(Problem::no_such_file("The schedule is", &name, "sittings.ics and day.pdf"));
     }
-    let plan = plan(&state, &last, sixty(), false).await?;
+    let plan = plan(&state, &last, false).await?;
     let Plan { given: Given { settings, .. }, agenda, .. } = &*plan;
     if name == "sittings.ics" {
         let text = calendar::of(agenda, &settings.workshop_name);
         return Ok(file("text/calendar; charset=utf-8", &name, text));
     }
-    let next = agenda.sittings.iter().find(|one| !one.works.is_empty()).map(|one| one.day);
+    let next = agenda.sittings.iter().find(|one| !one.runs.is_empty()).map(|one| one.day);
     let zone = settings.zone();
     let day = day.or(next).unwrap_or_else(|| agenda.begins.to_zoned_datetime(zone.clone()).date());
     let plan = plan.clone();
     let bytes = made(&state, move || {
         let Plan { given: Given { wanted, settings, .. }, agenda, .. } = &*plan;
-        let told = |work: &SatWork| {
-            let of = wanted.iter().find(|one| one.of == work.of);
+        let told = |run: &BatchRun, work: &SatWork| {
+            let of = wanted.iter().find(|one| one.of == run.of);
             let at = usize::try_from(work.step_n).ok().and_then(|n| n.checked_sub(1));
             let task = of.zip(at).and_then(|(of, at)| of.tasks.get(at));
             task.map_or(
@@ -248,7 +244,7 @@ async fn hold(
     Body(hold): Body<Hold>,
 ) -> Result<(StatusCode, Json<Written<Hold>>), Problem> {
     let workshop = state.store.workshop();
-    let (wanted, _) = read(&state, move |c| orders::wanted(c, &workshop)).await?;
+    let (wanted, _) = read(&state, move |c| orders::wanted(c, None, &workshop)).await?;
     hold.check(&wanted)?;
     entries::add(&state, Shelf::Holds, hold).await
 }

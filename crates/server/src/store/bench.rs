@@ -147,33 +147,40 @@ fn book(
     let Some(task) = usize::try_from(event.step_n).ok().and_then(|n| now.tasks.get(n.checked_sub(1)?)) else {
         return Ok(None);
     };
-    if event.happened == Happened::TakenBack {
-        return put_back(t, id, event);
+    match event.happened {
+        Happened::TakenBack => return put_back(t, id, event, Happened::Done),
+        Happened::Rescued => return put_back(t, id, event, Happened::Spoiled),
+        _ => {}
     }
     if let Some(lot) = lot {
         is_its_wire(t, &now.entry.record, lot)?;
     }
-    let Some(books) = now.entry.record.books(task, event, lot) else { return Ok(None) };
+    let books = now.entry.record.books(task, event, lot);
+    if books.is_empty() {
+        return Ok(None);
+    }
     let undo = batch::next(t)?;
-    match books {
-        Books::Cut(cut) => rack::book_cuts(t, undo, &[cut], workshop.habits.unit)?,
-        Books::Scrap(scrap) => ledger::book_scrap(t, undo, &scrap)?,
+    for one in books {
+        match one {
+            Books::Cut(cut) => rack::book_cuts(t, undo, &[cut], workshop.habits.unit)?,
+            Books::Scrap(scrap) => ledger::book_scrap(t, undo, &scrap)?,
+        }
     }
     Ok(Some(undo))
 }
 
 /// Puts back what was booked with the presses that are taken back, the last first. Gives the batch of writes, where
 /// anything was.
-fn put_back(t: &Transaction, id: i64, event: &Event) -> Result<Option<i64>> {
+fn put_back(t: &Transaction, id: i64, event: &Event, of: Happened) -> Result<Option<i64>> {
     let sql = "SELECT happened, n, booked FROM happened WHERE entry = ?1 AND step_n = ?2 \
-               AND happened IN ('done', 'taken-back') ORDER BY id";
+               AND happened IN (?3, ?4) ORDER BY id";
     let mut statement = t.prepare_cached(sql)?;
-    let mut rows = statement.query(params![id, event.step_n])?;
+    let mut rows = statement.query(params![id, event.step_n, of.word(), event.happened.word()])?;
     // The presses that stand, each with what is left of it and what was booked with it.
     let mut stand: Vec<(u32, Option<i64>)> = vec![];
     while let Some(row) = rows.next()? {
         let (happened, n): (String, u32) = (row.get(0)?, row.get(1)?);
-        if happened == Happened::Done.word() {
+        if happened == of.word() {
             stand.push((n, row.get(2)?));
         } else {
             take_back(&mut stand, n)?;

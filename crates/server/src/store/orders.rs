@@ -44,7 +44,13 @@ pub(crate) struct Open {
 
 /// Everything that is open.
 pub(crate) fn open(connection: &Connection, workshop: &Workshop) -> Result<Open> {
-    let orders: Vec<Entry<Order>> = Shelf::Orders.all(connection)?;
+    open_with(connection, None, workshop)
+}
+
+/// Everything that is open, and an order that is being typed, as number 0.
+fn open_with(connection: &Connection, typed: Option<&Order>, workshop: &Workshop) -> Result<Open> {
+    let mut orders: Vec<Entry<Order>> = Shelf::Orders.all(connection)?;
+    orders.extend(typed.map(|order| Entry::unkept(order.clone())));
     let bags: Vec<Entry<Bag>> = Shelf::Bags.all(connection)?;
     let led = on_their_way(connection, workshop)?;
     let bags: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
@@ -57,10 +63,14 @@ pub(crate) fn open(connection: &Connection, workshop: &Workshop) -> Result<Open>
     Ok(Open { orders: orders.into_iter().zip(standings).collect(), led })
 }
 
-/// What the planner is given: batches on their way, then lines of orders that are not begun; and what cannot be made as the
-/// workshop is now.
-pub(crate) fn wanted(connection: &Connection, workshop: &Workshop) -> Result<(Vec<Wanted>, Vec<Unmet>)> {
-    let Open { orders, led } = open(connection, workshop)?;
+/// What the planner is given: batches on their way, then lines of orders that are not begun, an order that is being typed
+/// among them; and what cannot be made as the workshop is now.
+pub(crate) fn wanted(
+    connection: &Connection,
+    typed: Option<&Order>,
+    workshop: &Workshop,
+) -> Result<(Vec<Wanted>, Vec<Unmet>)> {
+    let Open { orders, led } = open_with(connection, typed, workshop)?;
     let covered: Vec<Covered> =
         orders.iter().map(|(entry, lines)| Covered { id: entry.id, order: &entry.record, lines }).collect();
     let mut all: Vec<Wanted> = vec![];
@@ -75,7 +85,7 @@ pub(crate) fn wanted(connection: &Connection, workshop: &Workshop) -> Result<(Ve
 
 /// What is still to be cut for batches and lines of orders.
 pub(crate) fn demand(connection: &Connection, workshop: &Workshop) -> Result<Vec<Picked>> {
-    let (wanted, _) = wanted(connection, workshop)?;
+    let (wanted, _) = wanted(connection, None, workshop)?;
     Ok(wanted.iter().filter_map(Wanted::to_cut).collect())
 }
 

@@ -71,6 +71,23 @@ pub(crate) struct Entry<T> {
     pub record: T,
 }
 
+impl<T> Entry<T> {
+    /// A record that is not kept, as number 0: to be worked with as if it were.
+    pub fn unkept(record: T) -> Self {
+        let none = String::new;
+        Self {
+            id: 0,
+            revision: 0,
+            archived: false,
+            created_at: none(),
+            updated_at: none(),
+            name: none(),
+            sentence: none(),
+            record,
+        }
+    }
+}
+
 /// What was written, and the number that undoes it.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
 pub(crate) struct Written<T> {

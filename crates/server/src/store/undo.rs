@@ -102,7 +102,7 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
             // What was pressed and taken back again stands in nobody's way.
             let sql = "SELECT count(*) OVER (), made_at, device FROM happened WHERE entry = ?1 AND EXISTS \
                        (SELECT 1 FROM happened WHERE entry = ?1 GROUP BY step_n HAVING sum(CASE happened \
-                       WHEN 'taken-back' THEN -n WHEN 'turned' THEN 0 ELSE n END) > 0) ORDER BY id DESC LIMIT 1";
+                       WHEN 'taken-back' THEN -n WHEN 'rescued' THEN -n WHEN 'turned' THEN 0 ELSE n END) > 0) ORDER BY id DESC LIMIT 1";
             let instead = "Undo those at the bench first, or close the batch without bagging";
             (Later::of(connection, sql, [id])?, "press", instead)
         }

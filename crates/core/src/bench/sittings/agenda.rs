@@ -1,4 +1,5 @@
-//! The agenda: everything that is to be made, laid into the hours at the bench, with its day and its clock.
+//! The agenda: everything that is to be made, placed in the hours at the bench, with its day and its clock. What is read is
+//! a line for each batch that is worked on; its steps stand under it.
 //!
 //! [`Laid::out`] turns batches and lines of orders into works, hours into stretches and what is held by hand into pins;
 //! [`Laid::agenda`] turns the plan that was found back into days, steps and reasons.
@@ -7,14 +8,14 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 use serde::{Deserialize, Serialize};
 
-use super::help::Help;
+use super::help::{Helps, Way};
 use super::hours::{Hours, after, end_of};
 use super::{Because, Job, Pin, Placed, Planned, Sittings, Stretch};
 use crate::bench::times::Times;
 use crate::bench::{Batch, BatchStanding, Task};
 use crate::fault::Fault;
 use crate::tool::gear::Gear;
-use crate::words::counted;
+use crate::words::{capital, counted, words};
 
 /// Whose work it is.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize)]
@@ -117,14 +118,10 @@ impl Hold {
     }
 }
 
-/// A step in a sitting, or a part of one.
+/// A step in a session, or a part of one.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct SatWork {
-    /// Whose.
-    pub of: JobOf,
-    /// What that is called.
-    pub name: String,
     /// The step, from 1.
     pub step_n: u32,
     /// What it is, in two or three words.
@@ -141,10 +138,34 @@ pub struct SatWork {
     pub to: Timestamp,
     /// Whether tools are laid out for it.
     pub lays_out: bool,
-    /// Why it stands there.
+}
+
+/// One batch worked on without leaving it: what a line of the schedule says.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct BatchRun {
+    /// Whose.
+    pub of: JobOf,
+    /// What that is called.
+    pub name: String,
+    /// How many it is, as they are ordered: `17 pairs`.
+    pub counted: String,
+    /// From which step to which: `straighten to crown`, `tumble`.
+    pub steps_told: String,
+    /// Hands begin.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub from: Timestamp,
+    /// Hands are done, rests within included.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub to: Timestamp,
+    /// Minutes of hand work, rests left out.
+    pub hands_min: f64,
+    /// What made it begin then.
     pub because: Because,
     /// The same in a sentence.
     pub why: String,
+    /// Its steps, in order.
+    pub steps: Vec<SatWork>,
 }
 
 /// A sitting with what is done in it.
@@ -166,10 +187,36 @@ pub struct AgendaSitting {
     pub skipped: bool,
     /// Minutes of hand work.
     pub hands_min: f64,
-    /// What hands feel of it, as minutes of bending 20 AWG soft copper.
-    pub effort_min: f64,
-    /// What is done, in order.
-    pub works: Vec<SatWork>,
+    /// How hard it is on the hands.
+    pub strain: Strain,
+    /// How much of what hands bear in one session it takes, 0 to 1.
+    pub strain_share: f64,
+    /// What is done, batch by batch, in order.
+    pub runs: Vec<BatchRun>,
+}
+
+words! {
+    /// How hard a session is on the hands, by the share of what they bear.
+    pub enum Strain ("strain") {
+        /// Up to two fifths of it.
+        Light = "light", "light";
+        /// Up to three quarters of it.
+        Moderate = "moderate", "moderate";
+        /// More.
+        Heavy = "heavy", "heavy";
+    }
+}
+
+impl Strain {
+    /// By the share of what hands bear in one session.
+    #[must_use]
+    pub fn of(share: f64) -> Self {
+        match share {
+            share if share <= 0.4 => Self::Light,
+            share if share <= 0.75 => Self::Moderate,
+            _ => Self::Heavy,
+        }
+    }
 }
 
 /// What runs by itself.
@@ -202,6 +249,38 @@ pub struct Unmet {
     pub sentence: String,
 }
 
+/// Something that would help, and what would come of it.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Help {
+    /// What, in a sentence.
+    pub sentence: String,
+    /// Whether everything is done in time then.
+    pub in_time: bool,
+}
+
+/// When a batch or a line of an order is done.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Ready {
+    /// Whose.
+    pub of: JobOf,
+    /// What that is called.
+    pub name: String,
+    /// The moment it is done, what runs by itself included.
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub at: Timestamp,
+    /// The day, by the clock on the wall.
+    #[cfg_attr(feature = "schema", schema(value_type = String, format = Date))]
+    pub day: Date,
+    /// The day it is due.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>, format = Date))]
+    pub due: Option<Date>,
+    /// Whether that is after its due day.
+    pub late: bool,
+}
+
 /// Everything that is to be made, day by day.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -213,6 +292,10 @@ pub struct Agenda {
     pub sittings: Vec<AgendaSitting>,
     /// What runs by itself.
     pub alone: Vec<Alone>,
+    /// When everything that finds its time is done, what is due first by first.
+    pub ready: Vec<Ready>,
+    /// How it stands, in a sentence or two; nothing where there is nothing to do.
+    pub told: String,
     /// What comes too late, and what finds no time.
     pub unmet: Vec<Unmet>,
     /// What would help.
@@ -235,6 +318,8 @@ pub struct Laid {
     pub sittings: Sittings,
     begins: ZonedDateTime,
     wanted: Vec<(JobOf, String, Option<Date>)>,
+    /// How many each job is, in words.
+    counted: Vec<String>,
     index: Vec<Vec<Index>>,
     skipped: Vec<Stretch>,
     running: Vec<Alone>,
@@ -271,10 +356,12 @@ impl Laid {
                 rest_every_min: hours.rest_every_min,
                 rest_min: hours.rest_min,
                 quiet: hours.quiet(begins, days),
+                barrel_busy_to_min: None,
                 pins: vec![],
             },
             begins: begins.clone(),
             wanted: vec![],
+            counted: vec![],
             index: vec![],
             skipped,
             running: vec![],
@@ -297,6 +384,10 @@ impl Laid {
                 if let (Some(from), Some(ready)) = (there.started_at, there.ready_at) {
                     // It runs already: nothing but its end is waited for.
                     not_before = Some(min_at(ready).max(0.0));
+                    if work.barrel {
+                        let busy_to = laid.sittings.barrel_busy_to_min.unwrap_or(0.0);
+                        laid.sittings.barrel_busy_to_min = Some(busy_to.max(min_at(ready)));
+                    }
                     laid.running.push(Alone {
                         of: one.of,
                         name: one.batch.name.clone(),
@@ -349,6 +440,7 @@ impl Laid {
                 laid.sittings.jobs.push(Job { works, ..job });
                 laid.index.push(index);
                 laid.wanted.push((one.of, one.batch.name.clone(), one.due));
+                laid.counted.push(one.batch.piece.counted_as(one.batch.whole(&one.standing).0));
             }
         }
         laid
@@ -362,31 +454,19 @@ impl Laid {
 
     /// The plan that was found, day by day.
     #[must_use]
-    pub fn agenda(&self, planned: &Planned, help: Vec<Help>) -> Agenda {
+    pub fn agenda(&self, planned: &Planned, help: &[Helps]) -> Agenda {
         let now = self.begins.timestamp();
         let mut sittings: Vec<AgendaSitting> =
             self.sittings.sittings.iter().map(|one| self.sitting(one, false)).collect();
         let mut alone = self.running.clone();
-        for placed in &planned.placed {
+        for (i, placed) in planned.placed.iter().enumerate() {
             let work = &self.sittings.jobs[placed.job].works[placed.work];
-            let (of, name, due) = &self.wanted[placed.job];
+            let (of, name, _) = &self.wanted[placed.job];
             if let Some(sitting) = sittings.get_mut(placed.sitting) {
                 sitting.hands_min += placed.to_min - placed.from_min;
-                sitting.effort_min += work.effort_each_min * f64::from(placed.n);
-                let index = &self.index[placed.job][placed.work];
-                sitting.works.push(SatWork {
-                    of: *of,
-                    name: name.clone(),
-                    step_n: index.step_n,
-                    named: work.named.clone(),
-                    n: placed.n,
-                    of_n: index.of_n,
-                    from: after(now, placed.from_min),
-                    to: after(now, placed.to_min),
-                    lays_out: placed.lays_out,
-                    because: placed.because,
-                    why: why(placed, *due),
-                });
+                let effort = work.effort_each_min * f64::from(placed.n);
+                sitting.strain_share += effort / self.sittings.most_effort_min;
+                self.add_to_run(sitting, placed, planned, i);
             }
             if let Some(to_min) = placed.alone_to_min.filter(|to_min| *to_min > placed.to_min) {
                 alone.push(Alone {
@@ -399,25 +479,152 @@ impl Laid {
                 });
             }
         }
+        for sitting in &mut sittings {
+            sitting.strain = Strain::of(sitting.strain_share);
+            sitting.runs.iter_mut().for_each(BatchRun::tell_steps);
+        }
         sittings.extend(self.skipped.iter().map(|one| self.sitting(one, true)));
         sittings.sort_by_key(|one| one.from);
         let late = planned.late.iter().map(|late| {
             let (of, name, due) = &self.wanted[late.job];
-            let due = due.map_or(String::new(), |day| format!(", due {}", day.strftime("%-d %B")));
-            Unmet { of: *of, sentence: format!("{name}{due}: {} late.", span(late.by_min)) }
+            let day = due.map_or(String::new(), |day| day.strftime("%-d %B").to_string());
+            let over = self.sittings.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
+            let sentence = match over {
+                true => {
+                    let done = self.sittings.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
+                    let done = after(now, done).to_zoned_datetime(self.begins.time_zone().clone());
+                    format!("{name} was due {day}. Earliest now: {}.", done.strftime("%A %-d %B"))
+                }
+                false => format!("{name}, due {day}: {} late.", span(late.by_min)),
+            };
+            Unmet { of: *of, sentence }
         });
         let unplaced = planned.unplaced.iter().map(|one| {
-            let (of, name, _) = &self.wanted[one.job];
-            Unmet { of: *of, sentence: format!("{name}: {}", one.sentence) }
+            let (of, name, due) = &self.wanted[one.job];
+            let due = due.map_or(String::new(), |day| format!(", due {}", day.strftime("%-d %B")));
+            Unmet { of: *of, sentence: format!("{name}{due}: {}", one.sentence) }
         });
+        let unmet: Vec<Unmet> = self.cannot.iter().cloned().chain(unplaced).chain(late).collect();
+        let ready = self.ready(planned);
         Agenda {
             begins: now,
             sittings,
             alone,
-            unmet: self.cannot.iter().cloned().chain(unplaced).chain(late).collect(),
-            help,
+            told: told(&ready, &unmet),
+            ready,
+            unmet,
+            help: help.iter().map(|one| self.helped(one)).collect(),
             layouts_n: planned.layouts_n,
         }
+    }
+
+    /// When everything that finds its time is done, what is due first by first.
+    fn ready(&self, planned: &Planned) -> Vec<Ready> {
+        let done = |job: usize| {
+            let ends = planned.placed.iter().filter(|one| one.job == job);
+            let end = ends.map(|one| one.alone_to_min.unwrap_or(one.to_min)).reduce(f64::max)?;
+            planned.unplaced.iter().all(|one| one.job != job).then_some(end)
+        };
+        let each = self.wanted.iter().enumerate().filter_map(|(job, (of, name, due))| {
+            let at = after(self.begins.timestamp(), done(job)?);
+            let day = at.to_zoned_datetime(self.begins.time_zone().clone()).date();
+            let late = due.is_some_and(|due| day > due);
+            Some(Ready { of: *of, name: name.clone(), at, day, due: *due, late })
+        });
+        let mut ready: Vec<Ready> = each.collect();
+        ready.sort_by_key(|one| (one.due.unwrap_or(Date::MAX), one.at));
+        ready
+    }
+
+    /// Adds a step to the batch that is worked on, or begins with another.
+    fn add_to_run(&self, sitting: &mut AgendaSitting, placed: &Placed, planned: &Planned, at: usize) {
+        let now = self.begins.timestamp();
+        let index = &self.index[placed.job][placed.work];
+        let work = &self.sittings.jobs[placed.job].works[placed.work];
+        let (of, name, due) = &self.wanted[placed.job];
+        let step = SatWork {
+            step_n: index.step_n,
+            named: work.named.clone(),
+            n: placed.n,
+            of_n: index.of_n,
+            from: after(now, placed.from_min),
+            to: after(now, placed.to_min),
+            lays_out: placed.lays_out,
+        };
+        // What waits for the tumbler in between is begun anew.
+        let goes_on =
+            placed.because == Because::GoesOn && sitting.runs.last().is_some_and(|run| run.of == *of);
+        let hands_min = placed.to_min - placed.from_min;
+        match sitting.runs.last_mut().filter(|_| goes_on) {
+            Some(run) => {
+                run.to = step.to;
+                run.hands_min += hands_min;
+                // A rest parts what is one step to whoever does it.
+                match run.steps.last_mut().filter(|last| last.step_n == step.step_n) {
+                    Some(last) => {
+                        last.n += step.n;
+                        last.to = step.to;
+                    }
+                    None => run.steps.push(step),
+                }
+            }
+            None => sitting.runs.push(BatchRun {
+                of: *of,
+                name: name.clone(),
+                counted: self.counted[placed.job].clone(),
+                steps_told: String::new(),
+                from: step.from,
+                to: step.to,
+                hands_min,
+                because: placed.because,
+                why: self.why(placed, planned, at, *due),
+                steps: vec![step],
+            }),
+        }
+    }
+
+    /// What made a batch begin when it does, in a sentence.
+    fn why(&self, placed: &Placed, planned: &Planned, at: usize, due: Option<Date>) -> String {
+        let due = due.map(|day| day.strftime("%-d %B").to_string());
+        match (placed.because, due) {
+            (Because::Pinned, _) => "Pinned by you.".to_owned(),
+            (Because::Ready, _) => {
+                let before = planned.placed[..at].iter().rfind(|one| one.job == placed.job);
+                match before.map(|one| &self.sittings.jobs[one.job].works[one.work]) {
+                    Some(work) if work.barrel => "It comes out of the tumbler then.".to_owned(),
+                    Some(work) => format!("After “{}”, ready then.", work.named),
+                    None => "What runs on its own is ready then.".to_owned(),
+                }
+            }
+            (Because::BarrelFree, _) => "The tumbler is free then.".to_owned(),
+            (Because::SameTools, _) if self.sittings.jobs[placed.job].works[placed.work].barrel => {
+                "Shares the tumbler load.".to_owned()
+            }
+            (Because::SameTools, _) => "The tools are already out.".to_owned(),
+            (Because::Due, Some(day)) => format!("Due {day}: the first due."),
+            (Because::Due, None) => "The first due.".to_owned(),
+            (Because::GoesOn, _) => "Goes on from before.".to_owned(),
+            (Because::WhileOthersWait, Some(day)) => format!("Due {day}. What is due before it has to wait."),
+            (Because::WhileOthersWait, None) => "Uses the time while what is due has to wait.".to_owned(),
+            (Because::NothingDue, _) => "Nothing is due that could be done now.".to_owned(),
+            (Because::BetterOrder, Some(day)) => format!("Due {day}. Works out better in this order."),
+            (Because::BetterOrder, None) => "Works out better in this order.".to_owned(),
+        }
+    }
+
+    fn helped(&self, help: &Helps) -> Help {
+        let what = match help.way {
+            Way::MoreTime { min, sitting } => {
+                let from = after(self.begins.timestamp(), self.sittings.sittings[sitting].from_min);
+                let day = from.to_zoned_datetime(self.begins.time_zone().clone());
+                format!("Add {min:.0} min on {}", day.strftime("%A %-d %B"))
+            }
+            Way::Fewer { job, n } => format!("Make {n} fewer of {}", self.wanted[job].1),
+            Way::LongerSessions { min } => format!("Work {min:.0} min longer each session"),
+            Way::Softer => "Use softer or thinner wire, about two fifths easier on the hands".to_owned(),
+        };
+        let then = if help.in_time { "everything is done on time" } else { "more is done on time" };
+        Help { sentence: format!("{what}: {then}."), in_time: help.in_time }
     }
 
     fn sitting(&self, one: &Stretch, skipped: bool) -> AgendaSitting {
@@ -432,10 +639,32 @@ impl Laid {
             clock,
             skipped,
             hands_min: 0.0,
-            effort_min: 0.0,
-            works: vec![],
+            strain: Strain::Light,
+            strain_share: 0.0,
+            runs: vec![],
         }
     }
+}
+
+/// How the plan stands: what is due first, and how early it is ready.
+fn told(ready: &[Ready], unmet: &[Unmet]) -> String {
+    if !unmet.is_empty() {
+        let batches = counted(unmet.len(), "batch");
+        return format!("{} late or without a time: see what would help.", capital(&batches));
+    }
+    let Some((first, due)) = ready.iter().find_map(|one| Some((one, one.due?))) else {
+        return if ready.is_empty() { String::new() } else { "Nothing has a due date.".to_owned() };
+    };
+    let early = first.day.until(due).map_or(0, |span| span.get_days());
+    let early = match early {
+        early if early <= 0 => "on its due day".to_owned(),
+        early => format!("{} early", counted(early.unsigned_abs(), "day")),
+    };
+    format!(
+        "Everything is on time. {} is ready {}, {early}.",
+        capital(&first.name),
+        first.day.strftime("%A %-d %B")
+    )
 }
 
 /// So long in words, for people: `3 hours`, `2 days`.
@@ -452,14 +681,23 @@ fn span(min: f64) -> String {
     }
 }
 
-fn why(placed: &Placed, due: Option<Date>) -> String {
-    match (placed.because, due) {
-        (Because::Pinned, _) => "Pinned by you.".to_owned(),
-        (Because::SameTools, _) => "The tools are already out.".to_owned(),
-        (Because::WasReadyThen, _) => "The step before it is ready only then.".to_owned(),
-        (Because::Due, Some(day)) => format!("Due {}: most urgent.", day.strftime("%-d %B")),
-        (Because::Due, None) => "Most urgent.".to_owned(),
-        (Because::GoesOn, _) => "Continues the same batch.".to_owned(),
-        (Because::Time, _) => "Fills free time.".to_owned(),
+impl BatchRun {
+    /// Says from which step to which it goes.
+    fn tell_steps(&mut self) {
+        let (first, last) = (self.steps.first(), self.steps.last());
+        self.steps_told = match first.zip(last) {
+            Some((first, last)) if first.step_n != last.step_n => {
+                format!("{} to {}", first.named, last.named)
+            }
+            Some((only, _)) if only.n < only.of_n => format!("{} ({} of {})", only.named, only.n, only.of_n),
+            Some((only, _)) => only.named.clone(),
+            None => String::new(),
+        };
+    }
+
+    /// A line of the schedule: `Ear wires for the theatre: 17 pairs, straighten to crown`.
+    #[must_use]
+    pub fn line(&self) -> String {
+        format!("{}: {}, {}", capital(&self.name), self.counted, self.steps_told)
     }
 }

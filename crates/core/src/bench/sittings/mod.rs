@@ -1,9 +1,9 @@
-//! Sittings: when what is made next, so that due days hold, hands stay under their limits, the barrel runs where it may,
-//! and tools change seldom.
+//! The schedule: which batch is worked on when, so that due days hold, hands stay under their limits, the barrel runs
+//! where it may, and a batch that is begun goes on until something forces it to wait.
 //!
-//! Times are minutes from the moment the plan begins. [`Sittings::plan`] lays every work of every job into the hours
-//! there are: [`place`](mod@place) lays them one after another in the order of their keys, [`search`](mod@search) looks for
-//! keys that cost less, [`help`](mod@help) says what would help where due days do not hold.
+//! Times are minutes from the moment the plan begins. [`Sittings::plan`] places every step of every batch in the hours
+//! there are: [`place`](mod@place) places them one after another in the order of their keys, [`search`](mod@search) looks
+//! for keys that cost less, [`help`](mod@help) says what would help where due days do not hold.
 
 pub mod agenda;
 pub mod help;
@@ -47,6 +47,9 @@ pub struct Work {
     pub unattended_min: f64,
     /// Whether that is in the barrel: one load at a time, and not in quiet hours.
     pub barrel: bool,
+    /// How much of the barrel one fills, 0 to 1: small batches with the same `setup` share a load.
+    #[serde(default)]
+    pub fills: f64,
     /// What is laid out for it: works that share it need no change of tools.
     pub setup: String,
 }
@@ -58,6 +61,8 @@ pub struct Work {
 pub struct Job {
     /// What it is called.
     pub name: String,
+    /// How many pieces it is: what is late is counted in pieces.
+    pub pieces_n: u32,
     /// When it has to be done.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub due_min: Option<f64>,
@@ -98,28 +103,37 @@ pub struct Sittings {
     /// When the barrel must not run.
     #[serde(default)]
     pub quiet: Vec<Stretch>,
+    /// When the load that is in the barrel now is done; nothing where it is empty.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub barrel_busy_to_min: Option<f64>,
     /// Works held in their places by hand.
     #[serde(default)]
     pub pins: Vec<Pin>,
 }
 
-/// Why a work stands where it stands.
+/// What made a work begin when it does.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(rename_all = "kebab-case")]
 pub enum Because {
     /// It was held there by hand.
     Pinned,
-    /// Its tools are laid out already.
-    SameTools,
-    /// What comes before it was only ready then.
-    WasReadyThen,
-    /// Its due day presses most.
-    Due,
-    /// It goes on with what was begun.
+    /// What runs by itself before it is done only then.
+    Ready,
+    /// The barrel is free, and may run, only then.
+    BarrelFree,
+    /// The batch that was worked on before goes on.
     GoesOn,
-    /// There was time for it.
-    Time,
+    /// Its tools are out already.
+    SameTools,
+    /// Of all that could be begun then, it is due first.
+    Due,
+    /// What is due before it has to wait then.
+    WhileOthersWait,
+    /// Nothing that is due could be begun then.
+    NothingDue,
+    /// More is done in time, or with fewer changes, than by due day alone.
+    BetterOrder,
 }
 
 /// A work, or a part of one, in its place.
@@ -161,7 +175,7 @@ pub struct Unplaced {
     pub sentence: String,
 }
 
-/// A job that is done after its due day.
+/// A job that is done after its due day, or not at all.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Late {
@@ -183,33 +197,38 @@ pub struct Planned {
     pub late: Vec<Late>,
     /// How often tools are laid out.
     pub layouts_n: u32,
-    /// When all that has a place is done: minutes from the beginning, jobs added up.
+    /// How often a batch is left that could go on.
+    pub interruptions_n: u32,
+    /// What it costs.
+    #[serde(skip)]
+    pub cost: Cost,
+}
+
+/// What a plan costs, the worst first: one costs less than another if it does in the first figure that differs.
+#[derive(Debug, Clone, Copy, PartialEq, PartialOrd, Default)]
+pub struct Cost {
+    /// Pieces with a due day that are late, or find no time.
+    pub late_n: u32,
+    /// Minutes they are late, piece by piece; what finds no time is late until all hours are over.
+    pub late_piece_min: f64,
+    /// Pieces without a due day that find no time.
+    pub unplaced_n: u32,
+    /// Minutes lost by laying out tools, and by leaving a batch that could go on.
+    pub changes_min: f64,
+    /// When everything is done, jobs added up, minutes.
     pub ends_min: f64,
 }
 
-/// What a plan costs: work without a place first, then minutes too late, then how often tools are laid out, then how
-/// late jobs end.
-pub type Cost = (u32, f64, u32, f64);
+/// What it costs to leave a batch that could go on, minutes: to put it away, find it again, and get back into it.
+pub const INTERRUPTION_MIN: f64 = 8.0;
 
-impl Planned {
-    /// What it costs.
-    ///
-    /// ```
-    /// use lorimant_core::bench::sittings::Planned;
-    ///
-    /// assert_eq!(Planned::default().cost(), (0, 0.0, 0, 0.0));
-    /// ```
-    #[must_use]
-    pub fn cost(&self) -> Cost {
-        let without = self.unplaced.iter().map(|one| one.n).fold(0, u32::saturating_add);
-        (without, self.late.iter().map(|late| late.by_min).sum(), self.layouts_n, self.ends_min)
-    }
-}
+/// What a load of the barrel costs beside the work at it, minutes: half empty it makes as much noise and wear as full.
+pub const LOAD_MIN: f64 = 10.0;
 
 /// Whether one plan costs less than another.
 #[must_use]
 pub fn cheaper(one: Cost, other: Cost) -> bool {
-    one.partial_cmp(&other).is_some_and(std::cmp::Ordering::is_lt)
+    one < other
 }
 
 impl Job {
@@ -243,14 +262,12 @@ impl Job {
             let takes = &task.step.takes;
             let barrel = task.step.operation == Operation::Tumble;
             let mass_g = task.one_g * f64::from(standing.whole_n);
+            let all_loads_n = loads(task.one_g * f64::from(batch.pieces_n()), barrel_g);
             let hands_min = task.hands_min - takes.setting_up_min;
             // What is counted once for all is still done piece by piece, and can be parted between them; what then runs by
             // itself is done in as many goes as hands need.
             let (n, units_n) = match task.counted {
-                _ if barrel => {
-                    let n = loads(mass_g, barrel_g);
-                    (n, n)
-                }
+                _ if barrel => (loads(mass_g, barrel_g), all_loads_n),
                 Counted::Once if takes.unattended_min > 0.0 => {
                     let n = loads(hands_min, GO_MIN);
                     (n, n)
@@ -265,12 +282,17 @@ impl Job {
                 setting_up_min: takes.setting_up_min,
                 each_min: hands_min / units_n,
                 effort_each_min: task.effort_min / units_n,
-                unattended_min: takes.unattended_min,
+                // The route says how long all loads take.
+                unattended_min: takes.unattended_min / if barrel { f64::from(all_loads_n) } else { 1.0 },
                 barrel,
-                setup: task.setup_with(batch.piece.wire().size_mm),
+                fills: if barrel { mass_g / f64::from(n) / barrel_g.max(1.0) } else { 0.0 },
+                setup: match barrel {
+                    true => format!("barrel|{}", batch.piece.wire().metal.company()),
+                    false => task.setup_with(batch.piece.wire().size_mm),
+                },
             }
         });
-        Self { name: batch.name.clone(), due_min, works: works.collect() }
+        Self { name: batch.name.clone(), pieces_n: standing.whole_n, due_min, works: works.collect() }
     }
 }
 
@@ -312,7 +334,13 @@ impl Sittings {
                     .add(Fault::new(format!("jobs[{i}].due_min"), "Enter a date and time for the due date."));
             }
             for (j, work) in job.works.iter().enumerate() {
-                let all = [work.setting_up_min, work.each_min, work.effort_each_min, work.unattended_min];
+                let all = [
+                    work.setting_up_min,
+                    work.each_min,
+                    work.effort_each_min,
+                    work.unattended_min,
+                    work.fills,
+                ];
                 if all.iter().any(|value| !value.is_finite() || *value < 0.0) {
                     let said = "Minutes cannot be negative.";
                     faults.add(Fault::new(format!("jobs[{i}].works[{j}]"), said));

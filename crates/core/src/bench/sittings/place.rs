@@ -1,40 +1,66 @@
-//! Lays works into sittings, one after another, by keys: whatever the keys, nothing is done before its time, at once, past
+//! Places works in sessions, one after another, by keys: whatever the keys, nothing is done before its time, at once, past
 //! a limit, or in quiet hours.
 
-use super::{Because, Late, Placed, Planned, Sittings, Stretch, Unplaced, Work};
+use super::{Because, INTERRUPTION_MIN, LOAD_MIN, Late, Placed, Planned, Sittings, Stretch, Unplaced, Work};
 
 /// How works are chosen from those that can be done: the greatest key first.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Keys {
     /// A key for each work of each job.
     pub of: Vec<Vec<f64>>,
+    /// How much the batch in hand weighs against a key: as long as it can go on, it does.
+    pub in_hand: f64,
     /// How much the same tools weigh against a key.
     pub same_tools: f64,
+    /// How much less a load weighs that others of its metal could still come to.
+    pub load_waits: f64,
     /// How long a work with a greater key is waited for, minutes.
     pub patience_min: f64,
+    /// Whether a work is parted where one with a greater key becomes ready meanwhile.
+    pub yields: bool,
+    /// Another batch is not begun with less than this left of a session, minutes.
+    pub least_run_min: f64,
 }
 
 impl Keys {
-    /// By due day: what is due first has the greatest keys.
+    /// By due day: what is due first has the greatest keys, and what is begun goes on.
     #[must_use]
     pub fn by_due(sittings: &Sittings) -> Self {
-        let key = |due: Option<f64>| -due.unwrap_or(1e7);
+        let key = |due: Option<f64>| -due.unwrap_or(NO_DUE_MIN);
         let of = sittings.jobs.iter().map(|job| vec![key(job.due_min); job.works.len()]);
-        Self { of: of.collect(), same_tools: 0.0, patience_min: 0.0 }
+        Self {
+            of: of.collect(),
+            in_hand: 2.0 * NO_DUE_MIN,
+            same_tools: 0.0,
+            load_waits: 0.0,
+            patience_min: 0.0,
+            yields: false,
+            least_run_min: 0.0,
+        }
     }
 }
 
-/// Where a job is while it is laid.
+/// Nobody begins a batch for less than this at the end of a session, minutes.
+pub(super) const SCRAP_MIN: f64 = 12.0;
+
+/// What has no due day comes after whatever has one, minutes.
+const NO_DUE_MIN: f64 = 1e7;
+
+/// Where a job is while it is placed.
 struct Going {
     work: usize,
     left_n: u32,
-    /// When its next work can begin.
+    /// When what comes before its next work is done.
     ready_min: f64,
+    /// There is no room for it before then.
+    room_from_min: f64,
+    /// Whether what comes before runs by itself.
+    waits: bool,
     /// Nothing more of it finds a place.
     stuck: bool,
 }
 
-/// The bench while it is laid: where the hands of the clock are, and what this sitting had so far.
+/// The bench while it is planned: where the hands of the clock are, and what this sitting had so far.
 struct Bench<'a> {
     plan: &'a Sittings,
     sitting: usize,
@@ -107,7 +133,12 @@ impl<'a> Bench<'a> {
 
     /// The first moment from which the barrel may run so long.
     fn barrel_from(&self, from_min: f64, runs_min: f64) -> f64 {
-        let mut from = from_min.max(self.barrel_free_min);
+        self.barrel_quiet_from(from_min.max(self.barrel_free_min), runs_min)
+    }
+
+    /// The same as far as quiet hours go.
+    fn barrel_quiet_from(&self, from_min: f64, runs_min: f64) -> f64 {
+        let mut from = from_min;
         for quiet in &self.plan.quiet {
             if from < quiet.to_min - EPS && from + runs_min > quiet.from_min + EPS {
                 from = quiet.to_min;
@@ -118,7 +149,7 @@ impl<'a> Bench<'a> {
 }
 
 impl Sittings {
-    /// Lays every work by these keys.
+    /// Places every work by these keys.
     #[must_use]
     pub fn placed_by(&self, keys: &Keys) -> Planned {
         let mut bench = Bench {
@@ -129,7 +160,7 @@ impl Sittings {
             effort_min: 0.0,
             since_rest_min: 0.0,
             laid_out: None,
-            barrel_free_min: f64::NEG_INFINITY,
+            barrel_free_min: self.barrel_busy_to_min.unwrap_or(f64::NEG_INFINITY),
         };
         let mut going: Vec<Going> = self
             .jobs
@@ -138,6 +169,8 @@ impl Sittings {
                 work: 0,
                 left_n: job.works.first().map_or(0, |work| work.n),
                 ready_min: f64::NEG_INFINITY,
+                room_from_min: f64::NEG_INFINITY,
+                waits: false,
                 stuck: false,
             })
             .collect();
@@ -146,8 +179,8 @@ impl Sittings {
             self.pass_over_done(job, here);
         }
         while bench.here().is_some() {
-            let Some(job) = self.choose(keys, &going, &bench) else { break };
-            self.lay(job, &mut going, &mut bench, &mut plan);
+            let Some(job) = self.choose(keys, &going, &bench, &plan) else { break };
+            self.lay(keys, job, &mut going, &mut bench, &mut plan);
         }
         self.finish(&going, &mut plan);
         plan
@@ -169,8 +202,11 @@ impl Sittings {
     /// When a job's next work can begin: after what comes before it, where it is held, when the barrel may run.
     fn can_begin(&self, job: usize, here: &Going, bench: &Bench) -> f64 {
         let work = &self.jobs[job].works[here.work];
-        let ready =
-            here.ready_min.max(self.held(job, here.work).unwrap_or(f64::NEG_INFINITY)).max(bench.now_min);
+        let ready = here
+            .ready_min
+            .max(here.room_from_min)
+            .max(self.held(job, here.work).unwrap_or(f64::NEG_INFINITY))
+            .max(bench.now_min);
         if !work.barrel {
             return ready;
         }
@@ -178,57 +214,126 @@ impl Sittings {
         bench.barrel_from(ready + hands, work.unattended_min) - hands
     }
 
-    fn choose(&self, keys: &Keys, going: &[Going], bench: &Bench) -> Option<usize> {
+    /// The jobs of which something is left, with the moment at which each can go on.
+    fn begins(&self, going: &[Going], bench: &Bench) -> Vec<(usize, f64)> {
         let open = |(job, here): &(usize, &Going)| !here.stuck && here.work < self.jobs[*job].works.len();
-        let begins: Vec<(usize, f64)> = going
+        going
             .iter()
             .enumerate()
             .filter(open)
             .map(|(job, here)| (job, self.can_begin(job, here, bench)))
-            .collect();
+            .collect()
+    }
+
+    fn choose(&self, keys: &Keys, going: &[Going], bench: &Bench, plan: &Planned) -> Option<usize> {
+        let begins = self.begins(going, bench);
         let first = begins.iter().map(|(_, at)| *at).fold(f64::INFINITY, f64::min);
+        let in_hand = plan.placed.last().map(|last| last.job);
         let key = |job: usize| {
             let here = &going[job];
-            let same = !bench.lays_out(&self.jobs[job].works[here.work]);
-            keys.of[job][here.work] + if same { keys.same_tools } else { 0.0 }
+            let work = &self.jobs[job].works[here.work];
+            let same = !bench.lays_out(work);
+            keys.of[job][here.work]
+                + if same { keys.same_tools } else { 0.0 }
+                + if in_hand == Some(job) { keys.in_hand } else { 0.0 }
+                - if self.others_may_come(job, work, going) { keys.load_waits } else { 0.0 }
         };
         let soon = begins.into_iter().filter(|(_, at)| *at <= first + keys.patience_min + EPS);
         soon.max_by(|a, b| key(a.0).total_cmp(&key(b.0)).then(b.1.total_cmp(&a.1)).then(b.0.cmp(&a.0)))
             .map(|(job, _)| job)
     }
 
-    /// Lays as much of a job's next work as goes in at once.
-    fn lay<'a>(&'a self, job: usize, going: &mut [Going], bench: &mut Bench<'a>, plan: &mut Planned) {
+    /// Whether a load has room for what other jobs still have to bring to the barrel.
+    fn others_may_come(&self, job: usize, work: &Work, going: &[Going]) -> bool {
+        let fits =
+            |other: &Work| other.barrel && other.setup == work.setup && other.fills + work.fills <= 1.0;
+        let comes = |(other, here): (usize, &Going)| {
+            other != job && !here.stuck && self.jobs[other].works.iter().skip(here.work + 1).any(fits)
+        };
+        work.barrel && going.iter().enumerate().any(comes)
+    }
+
+    /// Places as much of a job's next work as goes in at once.
+    fn lay<'a>(
+        &'a self,
+        keys: &Keys,
+        job: usize,
+        going: &mut [Going],
+        bench: &mut Bench<'a>,
+        plan: &mut Planned,
+    ) {
         let begins = self.can_begin(job, &going[job], bench);
-        let waited = begins > bench.now_min + EPS;
+        let free_min = bench.now_min;
         bench.go_to(begins);
         if bench.here().is_none() {
             return;
         }
-        let here = &mut going[job];
-        let work = &self.jobs[job].works[here.work];
+        let work = &self.jobs[job].works[going[job].work];
         // A load of the barrel runs before the next is put in.
-        let want = if work.unattended_min > 0.0 && work.barrel { 1 } else { here.left_n };
-        if self.can_begin(job, here, bench) > bench.now_min + EPS {
-            // The next sitting began in quiet hours, or while the barrel ran.
+        let want = if work.unattended_min > 0.0 && work.barrel { 1 } else { going[job].left_n };
+        if self.can_begin(job, &going[job], bench) > bench.now_min + EPS {
+            // The next session began in quiet hours, or while the barrel ran.
             return;
+        }
+        let in_hand = plan.placed.last().is_some_and(|last| last.job == job && last.sitting == bench.sitting);
+        let left_min = bench.here().map_or(0.0, |here| here.to_min - bench.now_min);
+        if !in_hand && left_min < keys.least_run_min && self.hands_left_min(job, &going[job]) > left_min {
+            if let Some(next) = self.sittings.get(bench.sitting + 1) {
+                going[job].room_from_min = next.from_min;
+                return;
+            }
         }
         let n = bench.fits(work, want);
         if n == 0 {
-            return self.no_room(work, here, bench);
+            return self.no_room(work, &mut going[job], bench);
         }
+        let n = if keys.yields { self.until_more_urgent(keys, job, n, going, bench) } else { n };
+        let because = self.because(job, going, bench, plan, free_min);
+        if self.interrupts(job, going, bench, plan) {
+            plan.interruptions_n += 1;
+        }
+        self.put(job, n, because, &mut going[job], bench, plan);
+        if work.barrel && work.unattended_min > 0.0 {
+            self.share_the_load(work, going, bench, plan);
+        }
+        if bench.since_rest_min >= self.rest_every_min - EPS {
+            bench.go_to(bench.now_min + self.rest_min);
+        }
+    }
+
+    /// Minutes of hand work that are left of a job, tools left out.
+    fn hands_left_min(&self, job: usize, here: &Going) -> f64 {
+        let works = &self.jobs[job].works;
+        let after = works[here.work + 1..].iter().map(|work| f64::from(work.n) * work.each_min);
+        f64::from(here.left_n) * works[here.work].each_min + after.sum::<f64>()
+    }
+
+    /// How many are done before a work with a greater key becomes ready, at least one.
+    fn until_more_urgent(&self, keys: &Keys, job: usize, n: u32, going: &[Going], bench: &Bench) -> u32 {
+        let work = &self.jobs[job].works[going[job].work];
+        let key = |job: usize| keys.of[job][going[job].work];
+        let begins = self.begins(going, bench).into_iter();
+        let urgent = begins.filter(|(other, at)| *at > bench.now_min + EPS && key(*other) > key(job));
+        let Some(until) = urgent.map(|(_, at)| at).reduce(f64::min) else { return n };
+        let room = (until - bench.now_min - bench.layout_min(work)) / work.each_min.max(EPS);
+        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "no more than n")]
+        let fits = room.clamp(1.0, f64::from(n)) as u32;
+        fits
+    }
+
+    /// Puts so many of a job's next work at the moment the hands are free.
+    fn put<'a>(
+        &'a self,
+        job: usize,
+        n: u32,
+        because: Because,
+        here: &mut Going,
+        bench: &mut Bench<'a>,
+        plan: &mut Planned,
+    ) {
+        let work = &self.jobs[job].works[here.work];
         let lays_out = bench.lays_out(work);
         let took = bench.layout_min(work) + f64::from(n) * work.each_min;
-        let goes_on = plan.placed.last().is_some_and(|last| last.job == job);
-        let because = match self.held(job, here.work) {
-            Some(at) if (at - bench.now_min).abs() < EPS => Because::Pinned,
-            _ if !lays_out && !goes_on => Because::SameTools,
-            _ if waited => Because::WasReadyThen,
-            _ if goes_on => Because::GoesOn,
-            _ if self.presses_most(job, going) => Because::Due,
-            _ => Because::Time,
-        };
-        let here = &mut going[job];
         let (from_min, to_min) = (bench.now_min, bench.now_min + took);
         bench.now_min = to_min;
         bench.hands_min += took;
@@ -237,20 +342,111 @@ impl Sittings {
         bench.laid_out = Some(&work.setup);
         here.left_n -= n;
         here.ready_min = to_min;
+        here.waits = false;
         let mut alone_to_min = None;
         if work.unattended_min > 0.0 && (work.barrel || here.left_n == 0) {
             here.ready_min = to_min + work.unattended_min;
+            here.waits = true;
             alone_to_min = Some(here.ready_min);
             if work.barrel {
                 bench.barrel_free_min = here.ready_min;
             }
         }
         plan.layouts_n += u32::from(lays_out);
-        let (sitting, work) = (bench.sitting, here.work);
+        plan.cost.changes_min += if lays_out { work.setting_up_min } else { 0.0 };
+        let sitting = bench.sitting;
+        let work = here.work;
         plan.placed.push(Placed { job, work, sitting, from_min, to_min, n, lays_out, alone_to_min, because });
         self.pass_over_done(job, here);
-        if bench.since_rest_min >= self.rest_every_min - EPS {
-            bench.go_to(bench.now_min + self.rest_min);
+    }
+
+    /// Puts what is ready for the barrel, goes in with what was just put there and leaves room, into the same load: it runs
+    /// once all of it is in.
+    fn share_the_load<'a>(
+        &'a self,
+        first: &Work,
+        going: &mut [Going],
+        bench: &mut Bench<'a>,
+        plan: &mut Planned,
+    ) {
+        let mut filled = first.fills;
+        let mut riders = vec![plan.placed.len() - 1];
+        for (job, here) in going.iter_mut().enumerate() {
+            let Some(work) = self.jobs[job].works.get(here.work) else { continue };
+            let same = work.barrel
+                && work.setup == first.setup
+                && (work.unattended_min - first.unattended_min).abs() < EPS;
+            let ready = here.ready_min.max(self.held(job, here.work).unwrap_or(f64::NEG_INFINITY));
+            let room = here.left_n == 1 && filled + work.fills <= 1.0 + EPS && ready <= bench.now_min + EPS;
+            let runs_from = bench.now_min + work.each_min;
+            let in_time = bench.barrel_quiet_from(runs_from, work.unattended_min) <= runs_from + EPS;
+            if here.stuck || !same || !room || !in_time || bench.fits(work, 1) == 0 {
+                continue;
+            }
+            filled += work.fills;
+            self.put(job, 1, Because::SameTools, here, bench, plan);
+            riders.push(plan.placed.len() - 1);
+        }
+        // The load runs from when the last of it is in.
+        let to_min = bench.now_min + first.unattended_min;
+        for at in riders {
+            let rider = &mut plan.placed[at];
+            rider.alone_to_min = Some(to_min);
+            going[rider.job].ready_min = to_min;
+        }
+        bench.barrel_free_min = to_min;
+        plan.cost.changes_min += LOAD_MIN;
+    }
+
+    /// Whether a batch is left for this one that could go on now.
+    fn interrupts(&self, job: usize, going: &[Going], bench: &Bench, plan: &Planned) -> bool {
+        let Some(last) = plan.placed.last().filter(|last| last.job != job) else { return false };
+        let here = &going[last.job];
+        // What waits for the barrel lies in its tray: nothing is left in the middle.
+        !here.stuck
+            && self.jobs[last.job].works.get(here.work).is_some_and(|work| !work.barrel)
+            && self.can_begin(last.job, here, bench) <= bench.now_min + EPS
+    }
+
+    /// What makes a job's next work begin now, where the hands were free from a moment on.
+    fn because(&self, job: usize, going: &[Going], bench: &Bench, plan: &Planned, free_min: f64) -> Because {
+        let here = &going[job];
+        let work = &self.jobs[job].works[here.work];
+        let now = bench.now_min;
+        let is_now = |at: f64| (at - now).abs() < EPS;
+        // What began later than its hands and its session allowed was waited for.
+        let opens = bench.here().map_or(now, |here| here.from_min).max(free_min);
+        if now > opens + EPS {
+            if self.held(job, here.work).is_some_and(is_now) {
+                return Because::Pinned;
+            }
+            if here.waits && is_now(here.ready_min) {
+                return Because::Ready;
+            }
+            if work.barrel {
+                return Because::BarrelFree;
+            }
+        }
+        if self.held(job, here.work).is_some_and(is_now) {
+            return Because::Pinned;
+        }
+        if plan.placed.last().is_some_and(|last| last.job == job) {
+            return Because::GoesOn;
+        }
+        if !bench.lays_out(work) {
+            return Because::SameTools;
+        }
+        let due = |job: usize| self.jobs[job].due_min;
+        let others = self.begins(going, bench).into_iter().filter(|(other, _)| *other != job);
+        let dues: Vec<(f64, bool)> =
+            others.filter_map(|(other, at)| Some((due(other)?, at <= now + EPS))).collect();
+        let before = |mine: f64| dues.iter().filter(move |(other, _)| *other < mine - EPS);
+        match due(job) {
+            Some(mine) if before(mine).next().is_none() => Because::Due,
+            Some(mine) if before(mine).all(|(_, can)| !can) => Because::WhileOthersWait,
+            None if dues.is_empty() => Because::NothingDue,
+            None if dues.iter().all(|(_, can)| !can) => Because::WhileOthersWait,
+            _ => Because::BetterOrder,
         }
     }
 
@@ -266,16 +462,10 @@ impl Sittings {
             bench.since_rest_min = 0.0;
         } else if let Some(next) = self.sittings.get(bench.sitting + 1) {
             // What is shorter may still go in before.
-            here.ready_min = here.ready_min.max(next.from_min);
+            here.room_from_min = here.room_from_min.max(next.from_min);
         } else {
             here.stuck = true;
         }
-    }
-
-    fn presses_most(&self, job: usize, going: &[Going]) -> bool {
-        let due = |job: usize| self.jobs[job].due_min.unwrap_or(f64::INFINITY);
-        let open = going.iter().enumerate().filter(|(other, here)| here.work < self.jobs[*other].works.len());
-        due(job).is_finite() && open.map(|(other, _)| due(other)).fold(f64::INFINITY, f64::min) >= due(job)
     }
 
     /// What found no place, and what is late.
@@ -292,20 +482,70 @@ impl Sittings {
                 > longest.min(self.most_min).min(self.rest_every_min)
             {
                 format!("One “{named}” takes longer than a session, or than the time between rests.")
+            } else if work.barrel && self.never_quiet_for(work.unattended_min) {
+                format!("“{named}” runs longer than the tumbler may between quiet hours.")
             } else {
-                format!("No time left for “{named}” and the steps after it: add hours, or make fewer.")
+                let days = self.sittings.last().map_or(0.0, |last| (last.to_min / 1440.0).ceil());
+                format!(
+                    "No time left in the next {days:.0} days for “{named}” and the steps after it: add hours, \
+                     or make fewer."
+                )
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
             let n = after.fold(here.left_n, u32::saturating_add);
             plan.unplaced.push(Unplaced { job, work: here.work, n, sentence });
         }
-        plan.ends_min = going.iter().map(|here| here.ready_min.max(0.0)).sum();
+        let over = self.sittings.last().map_or(0.0, |last| last.to_min);
+        plan.interruptions_n += self.scraps(&plan.placed);
+        let cost = &mut plan.cost;
+        cost.changes_min += INTERRUPTION_MIN * f64::from(plan.interruptions_n);
         for (job, here) in going.iter().enumerate() {
-            let Some(due) = self.jobs[job].due_min else { continue };
-            if here.work >= self.jobs[job].works.len() && here.ready_min > due + EPS {
-                plan.late.push(Late { job, by_min: here.ready_min - due });
+            let pieces_n = self.jobs[job].pieces_n;
+            let done = here.work >= self.jobs[job].works.len();
+            let ends_min = if done { here.ready_min.max(0.0) } else { over };
+            cost.ends_min += ends_min;
+            match self.jobs[job].due_min {
+                Some(due) if !done || ends_min > due + EPS => {
+                    let by_min = (ends_min - due).max(0.0);
+                    cost.late_n = cost.late_n.saturating_add(pieces_n);
+                    cost.late_piece_min += f64::from(pieces_n) * by_min;
+                    if done {
+                        plan.late.push(Late { job, by_min });
+                    }
+                }
+                None if !done => cost.unplaced_n = cost.unplaced_n.saturating_add(pieces_n),
+                _ => {}
             }
         }
+    }
+
+    /// How often a batch is begun at the end of a session for a few minutes only, to be taken up again in the next.
+    fn scraps(&self, placed: &[Placed]) -> u32 {
+        let mut scraps = 0;
+        let mut begun = 0;
+        for (i, one) in placed.iter().enumerate() {
+            if placed[begun].job != one.job || placed[begun].sitting != one.sitting {
+                begun = i;
+            }
+            let next = placed.get(i + 1);
+            let last_of_session = next.is_none_or(|next| next.sitting != one.sitting);
+            let goes_on = placed[i + 1..].iter().find(|later| later.job == one.job);
+            let forced = one.alone_to_min.is_some() || begun == 0 || placed[begun - 1].sitting != one.sitting;
+            if last_of_session
+                && !forced
+                && goes_on.is_some()
+                && one.to_min - placed[begun].from_min < SCRAP_MIN
+            {
+                scraps += 1;
+            }
+        }
+        scraps
+    }
+
+    /// Whether the barrel may never run so long between quiet hours.
+    fn never_quiet_for(&self, runs_min: f64) -> bool {
+        let gaps = self.quiet.windows(2).map(|pair| pair[1].from_min - pair[0].to_min);
+        self.quiet.len() > 1 && gaps.fold(0.0, f64::max) < runs_min
     }
 }
 

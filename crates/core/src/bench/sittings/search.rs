@@ -1,6 +1,6 @@
 //! Looks for keys that cost less: small changes, kept where they do.
 
-use super::place::Keys;
+use super::place::{Keys, SCRAP_MIN};
 use super::{Planned, Sittings, cheaper};
 use crate::chance::Chance;
 use crate::fault::Faults;
@@ -22,7 +22,7 @@ const STALE: u32 = 120;
 pub const MOST_TRIED: u32 = 4000;
 
 impl Sittings {
-    /// Lays every work so that as much as can be is done in time, and tools are laid out seldom. `go_on` is asked after
+    /// Places every work so that as many pieces as can be are done in time, then with few changes. `go_on` is asked after
     /// each plan that is tried; once it says no, the best so far is given.
     ///
     /// # Errors
@@ -34,12 +34,23 @@ impl Sittings {
         let mut best_keys = by_due.clone();
         let mut best = self.placed_by(&by_due);
         let spread = self.spread_min();
-        // The same tools first, as far as due days let them, is where most of the rest is found.
-        for same_tools in [spread * 0.05, spread * 0.3, spread * 3.0] {
-            let keys = Keys { same_tools, ..by_due.clone() };
-            let tried = self.placed_by(&keys);
-            if cheaper(tried.cost(), best.cost()) {
-                (best, best_keys) = (tried, keys);
+        // Whatever is found is no worse than what is due first by first, step by step or batch by batch; the same tools first,
+        // as far as due days let them, is where some of the rest is found.
+        let usual = by_due.in_hand;
+        for (in_hand, same_tools, load_waits, yields) in [
+            (0.0, 0.0, 0.0, true),
+            (0.0, 0.0, 0.0, false),
+            (usual, 0.0, 3.0 * usual, false),
+            (spread, 0.0, spread, true),
+            (0.0, spread * 0.3, 0.0, false),
+            (spread, spread * 3.0, 0.0, false),
+        ] {
+            for least_run_min in [0.0, SCRAP_MIN] {
+                let keys = Keys { in_hand, same_tools, load_waits, yields, least_run_min, ..by_due.clone() };
+                let tried = self.placed_by(&keys);
+                if cheaper(tried.cost, best.cost) {
+                    (best, best_keys) = (tried, keys);
+                }
             }
         }
         let works: Vec<(usize, usize)> = self
@@ -59,14 +70,14 @@ impl Sittings {
                     break;
                 }
                 let tried = self.placed_by(&keys);
-                if cheaper(tried.cost(), best.cost()) {
+                if cheaper(tried.cost, best.cost) {
                     best = tried;
                 }
             }
             return Ok(best);
         }
         let of_n = MOST_TRIED;
-        let (mut keys, mut cost, mut since_better) = (best_keys.clone(), best.cost(), 0);
+        let (mut keys, mut cost, mut since_better) = (best_keys.clone(), best.cost, 0);
         for tried_n in 0..of_n {
             if !go_on(Progress { tried_n, of_n }) {
                 break;
@@ -75,18 +86,18 @@ impl Sittings {
                 // Nothing better is near: from somewhere else, where that is not all too far off.
                 let few = works.len() <= FEW && chance.share() < 0.7;
                 keys = if few { self.anywhere(spread, &mut chance) } else { best_keys.clone() };
-                (cost, since_better) = (self.placed_by(&keys).cost(), 0);
+                (cost, since_better) = (self.placed_by(&keys).cost, 0);
             }
             let other = self.changed(&keys, &works, spread, &mut chance);
             let tried = self.placed_by(&other);
             since_better += 1;
             // As good is taken too: it leads on where nothing better is a single step away.
-            if !cheaper(cost, tried.cost()) {
-                if cheaper(tried.cost(), cost) {
+            if !cheaper(cost, tried.cost) {
+                if cheaper(tried.cost, cost) {
                     since_better = 0;
                 }
-                (keys, cost) = (other, tried.cost());
-                if cheaper(cost, best.cost()) {
+                (keys, cost) = (other, tried.cost);
+                if cheaper(cost, best.cost) {
                     (best, best_keys) = (tried, keys.clone());
                 }
             }
@@ -117,7 +128,15 @@ impl Sittings {
             for (job, key) in order.iter().zip((0_u32..all.try_into().unwrap_or(u32::MAX)).rev()) {
                 of[*job].push(f64::from(key));
             }
-            Keys { of, same_tools: 0.0, patience_min: f64::INFINITY }
+            Keys {
+                of,
+                in_hand: 0.0,
+                same_tools: 0.0,
+                load_waits: 0.0,
+                patience_min: f64::INFINITY,
+                yields: false,
+                least_run_min: 0.0,
+            }
         });
         Some(keys.collect())
     }
@@ -125,6 +144,7 @@ impl Sittings {
     /// Keys of no order at all.
     fn anywhere(&self, spread: f64, chance: &mut Chance) -> Keys {
         let mut keys = Keys::by_due(self);
+        keys.in_hand = if chance.share() < 0.5 { 0.0 } else { keys.in_hand };
         keys.of.iter_mut().flatten().for_each(|key| *key = spread * chance.share());
         keys.same_tools = if chance.share() < 0.5 { 0.0 } else { chance.share() * 2.0 * spread };
         // Waited for whatever comes next, the keys are the order itself.
@@ -147,7 +167,11 @@ impl Sittings {
             let (job, work) = works[chance.below(works.len())];
             let shift = (chance.share() - 0.5) * spread * if chance.share() < 0.3 { 4.0 } else { 0.6 };
             match chance.below(8) {
-                0 => keys.same_tools = chance.share() * chance.share() * 4.0 * spread,
+                0 if chance.share() < 0.5 => keys.same_tools = chance.share() * chance.share() * 4.0 * spread,
+                0 if chance.share() < 0.3 => keys.yields = !keys.yields,
+                0 if chance.share() < 0.3 => keys.least_run_min = SCRAP_MIN - keys.least_run_min,
+                0 if chance.share() < 0.5 => keys.load_waits = [0.0, spread, 1e9][chance.below(3)],
+                0 => keys.in_hand = [0.0, 0.3 * spread, spread, 1e8][chance.below(4)],
                 1 => {
                     keys.patience_min = if chance.share() < 0.4 {
                         0.0
@@ -155,8 +179,8 @@ impl Sittings {
                         chance.share() * [180.0, 3000.0][chance.below(2)]
                     }
                 }
-                2 | 3 => keys.of[job].iter_mut().for_each(|key| *key += shift),
-                4 => {
+                2..=4 => keys.of[job].iter_mut().for_each(|key| *key += shift),
+                5 => {
                     // A work right after another that is laid out alike.
                     let (other, its) = works[chance.below(works.len())];
                     keys.of[job][work] = keys.of[other][its] + (chance.share() - 0.5) * 0.01 * spread;
