@@ -39,7 +39,8 @@ fn meets(reply: &Answer, want: &str) -> bool {
         "inside" => reply
             .request
             .as_ref()
-            .is_some_and(|plan| near(plan.plan().unwrap().ring_inside_diameter_mm, 0.011)),
+            // On the nearest drill that is sold: a tenth apart.
+            .is_some_and(|plan| near(plan.plan().unwrap().ring_inside_diameter_mm, 0.06)),
         "short" => {
             reply.request.as_ref().is_some_and(|plan| near(plan.plan().unwrap().ring_inside_short_mm, 0.02))
         }
@@ -106,7 +107,7 @@ fn what_makers_type_is_read_as_they_mean_it() {
         let said = format!("{line:?} is not “{}”: {}", missed.join("; "), told(&reply));
         if silently_wrong(&reply) { silent.push(said) } else { wrong.push(said) }
     }
-    assert!(n >= 150, "the table has {n} lines");
+    assert!(n >= 300, "the table has {n} lines");
     assert!(
         silent.is_empty(),
         "silently wrong:\n{}\n\nwrong, and said:\n{}",
@@ -114,7 +115,7 @@ fn what_makers_type_is_read_as_they_mean_it() {
         wrong.join("\n")
     );
     let share = f64::from(n - u32::try_from(wrong.len()).unwrap()) / f64::from(n);
-    assert!(share > 0.9, "{:.0} % of {n} are right\n{}", 100.0 * share, wrong.join("\n"));
+    assert!(share >= 0.97, "{:.0} % of {n} are right\n{}", 100.0 * share, wrong.join("\n"));
     println!("{n} lines: {:.1} % right, none silently wrong\n{}", 100.0 * share, wrong.join("\n"));
 }
 
@@ -151,4 +152,39 @@ fn told(reply: &Answer) -> String {
         plan.unwrap_or_default(),
         finding.unwrap_or_default()
     )
+}
+
+/// Of every line that is answered, each word left out, doubled or misspelt in turn: the answer is the same, or it says that
+/// something is missing, unclear, assumed or read otherwise; never another answer without a mark.
+#[test]
+fn a_changed_word_is_never_passed_over() {
+    let workshop = Workshop::default();
+    let same =
+        |a: &Answer, b: &Answer| a.request == b.request && a.pattern == b.pattern && a.headline == b.headline;
+    let mut wrong = vec![];
+    for (line, _) in lines() {
+        let right = answer(line, &workshop, &kept);
+        if right.headline.is_empty() {
+            continue;
+        }
+        let words: Vec<&str> = line.split(' ').collect();
+        for (i, word) in words.iter().enumerate() {
+            let misspelt: String = match word.char_indices().nth(2) {
+                // Two letters swapped, as fingers do.
+                Some((at, _)) if word.chars().all(char::is_alphabetic) && word.len() > 4 => {
+                    let swapped: String = word[1..=at].chars().rev().collect();
+                    format!("{}{swapped}{}", &word[..1], &word[at + 1..])
+                }
+                _ => continue,
+            };
+            let mut changed = words.clone();
+            changed[i] = &misspelt;
+            let after = answer(&changed.join(" "), &workshop, &kept);
+            let marked = after.headline.is_empty() || after.assumed.len() > right.assumed.len();
+            if !same(&right, &after) && !marked {
+                wrong.push(format!("{line}: {word} as {misspelt}: {}", after.headline));
+            }
+        }
+    }
+    assert!(wrong.is_empty(), "{}", wrong.join("\n"));
 }

@@ -149,7 +149,8 @@ fn unclear_words_are_pointed_at_by_place() {
     assert_eq!(words, ["frobnicated"]);
     assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (36, 47));
     assert!(answer.assumed.iter().any(|said| said == "“coper” is read as copper."), "{:?}", answer.assumed);
-    assert_eq!(answer.request.unwrap().wire.metal, Metal::Copper);
+    // What is not understood may be what matters.
+    assert!(answer.headline.is_empty() && answer.request.is_none(), "{answer:?}");
 }
 
 #[test]
@@ -168,7 +169,6 @@ fn of_two_lengths_the_wire_is_the_one_that_can_be() {
 }
 
 #[rstest]
-#[case("120 rings 5 mm inside 18 awg", "metal")]
 #[case("120 rings 5 mm inside copper", "size of the wire")]
 #[case("120 rings copper 18 awg", "inside of the ring")]
 #[case("", "what you need")]

@@ -64,7 +64,11 @@ const opens = {
   chain: 'Open the chain',
   'which-wire': 'Choose wire',
   cost: 'See the cost',
+  fix: 'Fix a problem',
+  match: 'Match a lost piece',
 }
+/** Views that need no piece. */
+const helps: Partial<Record<string, string>> = { fix: '/check/rescue', match: '/orders/shelf' }
 
 /** Three things to ask, to be pressed. */
 const examples = [
@@ -92,7 +96,24 @@ async function toDesk(piece: Piece) {
   await desk(piece)
 }
 
+/** Goes where the answer is, and leaves the line. */
+async function go(path: string) {
+  leave()
+  await router.push(path)
+}
+
+/** Puts a word that was meant in the place of the one that was typed, and asks again. */
+async function instead(word: { from: number; to: number }, meant: string) {
+  const letters = [...text.value]
+  text.value = [...letters.slice(0, word.from), meant, ...letters.slice(word.to)].join('')
+  field.value?.focus()
+  await ask()
+}
+
 async function use() {
+  const help = helps[answer.value?.opens ?? '']
+  if (help) return go(help)
+  if (answer.value?.found?.length) return go(answer.value.found[0]!.path)
   const { request, pattern: finding, chain: asked_chain, opens: view } = answer.value ?? {}
   // Several rings of a finding are a coil: its plan is what opens.
   const piece: Piece | null = request
@@ -163,7 +184,19 @@ useEventListener('pointerdown', (event) => {
         >
       </p>
       <ul v-if="answer.unclear.length" class="stop">
-        <li v-for="word in answer.unclear" :key="word.from">{{ word.why }}</li>
+        <li v-for="word in answer.unclear" :key="word.from">
+          {{ word.why }}
+          <v-btn
+            v-for="meant in word.instead ?? []"
+            :key="meant"
+            size="small"
+            variant="outlined"
+            class="meant"
+            data-test="ask-instead"
+            @click="instead(word, meant)"
+            >{{ meant }}</v-btn
+          >
+        </li>
       </ul>
       <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
       <p v-if="answer.headline" class="headline">{{ answer.headline }}</p>
@@ -182,6 +215,25 @@ useEventListener('pointerdown', (event) => {
           </button>
         </li>
       </ul>
+      <p v-if="answer.found?.length">
+        <v-btn
+          v-for="one in answer.found"
+          :key="one.path"
+          variant="flat"
+          color="primary"
+          data-test="ask-found"
+          @click="go(one.path)"
+          >Open {{ one.label }}</v-btn
+        >
+      </p>
+      <v-btn
+        v-if="helps[answer.opens ?? '']"
+        variant="flat"
+        color="primary"
+        data-test="ask-help"
+        @click="use"
+        >{{ opens[answer.opens!] }}</v-btn
+      >
       <v-btn v-if="usable" variant="flat" color="primary" data-test="use-answer" @click="use">
         {{ opens[answer.opens ?? 'rings'] }}
       </v-btn>
@@ -211,6 +263,10 @@ useEventListener('pointerdown', (event) => {
 .line:focus-within {
   border-color: rgb(var(--v-theme-primary));
   box-shadow: 0 1.5px 0 rgb(var(--v-theme-primary));
+}
+
+.meant {
+  margin: 0 4px;
 }
 
 .slash {

@@ -15,7 +15,7 @@ use crate::ring::RingRequest;
 use crate::ring::backwards::Candidate;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::wire::metal::Temper;
+use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
 use crate::words::length::{self, Habits, LengthUnit, shown};
@@ -39,6 +39,10 @@ words! {
         WhichWire = "which-wire", "Choose wire";
         /// What it costs.
         Cost = "cost", "Cost";
+        /// Finding out what went wrong.
+        Fix = "fix", "Fix a problem";
+        /// Making a single piece again.
+        Match = "match", "Match a lost piece";
     }
 }
 
@@ -101,6 +105,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
         reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
         return reply;
     }
+    if let Some(trouble) = super::trouble::answer_trouble(text) {
+        return trouble;
+    }
     let (lot_n, without) = off_lot(text);
     let text = without.as_str();
     if let Some(fits) = super::fits::answer_fits(text, workshop, kept) {
@@ -131,6 +138,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     let pieces = said.pattern.is_some() || said.ring_like();
     if said.tools != Tools::default() && said.pattern.is_none() {
         reply.missing.push("what to make from it: name a finding, for example ear wires".to_owned());
+        return reply;
+    }
+    if said.fineness_or_count(&line, &mut reply) {
         return reply;
     }
     if pieces && said.asks(Question::HowMany) && said.supply().is_none() {
@@ -210,6 +220,10 @@ impl Parsed {
             point(at(self.supply_mm.as_ref(), line, "what you want to know"));
             point(at(self.supply_g.as_ref(), line, "what you want to know"));
         }
+        if self.tools != Tools::default() {
+            point(at(self.supply_mm.as_ref(), line, "a piece cut to a length"));
+            point(at(self.supply_g.as_ref(), line, "a piece cut to a length"));
+        }
         if rings {
             return;
         }
@@ -227,6 +241,37 @@ impl Parsed {
         point(at(self.blade.as_ref(), line, &what));
         point(at(self.method.as_ref(), line, &what));
         point(at(self.winding.as_ref(), line, &what));
+    }
+
+    /// Points at a count that is also a fineness, where no metal is named: `925 rings`.
+    fn fineness_or_count(&self, line: &Line, reply: &mut Answer) -> bool {
+        const FINENESS: [f64; 9] = [375.0, 417.0, 585.0, 750.0, 925.0, 935.0, 950.0, 958.0, 999.0];
+        let Some(count) = self.count.as_ref().filter(|count| FINENESS.contains(&count.value.0)) else {
+            return false;
+        };
+        if self.metal.is_some() {
+            return false;
+        }
+        let n = count.value.0;
+        let why = format!("{n} pieces, or metal of fineness {n}? Name the metal, for example sterling.");
+        reply.unclear.push(count.pointed(line, why));
+        true
+    }
+
+    /// The wire of a piece: how much of it is cut and wound hardly depends on its metal, so that one that is not named is
+    /// copper, and is said.
+    pub(super) fn wire_of_a_piece(&self, reply: &mut Answer) -> Option<Wire> {
+        if self.metal.is_some() || self.size_mm.is_none() {
+            return self.wire(reply);
+        }
+        let size_mm = self.size_mm.as_ref()?.value;
+        let temper = self.temper.as_ref().map_or(Temper::Soft, |given| given.value);
+        let metal = Metal::Copper;
+        reply.assumed.push(format!(
+            "No metal given: using {} copper. Others spring back and weigh differently.",
+            temper.shown()
+        ));
+        Some(Wire { metal, size_mm, section: self.section(), temper, surface: self.surface(), lot: self.lot })
     }
 
     /// The wire the line names; what is missing of it is asked for.

@@ -327,5 +327,5 @@ fn rings_of(
     };
     let first = words.split_whitespace().next().unwrap_or(&words);
     let from = typed.find(first).map_or(0, |at| typed[..at].chars().count());
-    Err(Unclear { from, to: typed.chars().count(), text: words, why, holds_back: true })
+    Err(Unclear { from, to: typed.chars().count(), text: words, why, instead: vec![], holds_back: true })
 }

@@ -12,6 +12,7 @@ use super::token::{Counted, Meaning, Question, length_alone};
 use super::vocabulary;
 use crate::fault::Fault;
 use crate::making::Changes;
+use crate::pattern::backwards::{Measure, Target};
 use crate::pattern::from_tools::Tools;
 use crate::pattern::sentence;
 use crate::pattern::sheet::measured;
@@ -107,6 +108,12 @@ fn alone(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> ModalR
     Err(backtrack())
 }
 
+/// The longer way across a piece: what its size is taken of.
+fn larger(request: &PatternRequest) -> Measure {
+    let of = |measure| request.measure(measure).unwrap_or(0.0);
+    if of(Measure::Width) > of(Measure::Height) { Measure::Width } else { Measure::Height }
+}
+
 impl Parsed {
     /// Answers about a finding: the wire and dimensions that were said, the usual ones for the rest.
     pub(super) fn answer_finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) {
@@ -121,6 +128,16 @@ impl Parsed {
                     request = fitted.request;
                 }
             }
+        }
+        if let Some(size) = &self.piece_mm {
+            let target = Target { measure: larger(&request), mm: size.value };
+            match request.fitted_with(&[target], workshop) {
+                Err(faults) => return reply.faults.extend(faults.0),
+                Ok(fitted) => request = fitted.request,
+            }
+        }
+        if !self.ways_apply(&mut request, workshop, reply) {
+            return;
         }
         // Several rings alike are a coil, not so many blanks.
         let several = request.pieces_n > 1 && of_tools.is_none() && !self.asks(Question::WhichWire);
@@ -159,6 +176,12 @@ impl Parsed {
                             )
                         }
                     },
+                    None if self.asks(Question::HowMuch) => format!(
+                        "{} of wire for {n} {}: cut each at {}.",
+                        of_wire(f64::from(n) * blank.cut_mm, unit),
+                        if n == 1 { kind.0.name } else { kind.0.plural },
+                        blank.line(unit)
+                    ),
                     None => format!(
                         "{name}: cut {n} at {}, {}; {} of wire.",
                         blank.line(unit),
@@ -181,6 +204,31 @@ impl Parsed {
         reply.pattern = Some(request);
     }
 
+    /// Puts the ways of making that were named into the plan; one that changes nothing of it is a fault.
+    fn ways_apply(&self, request: &mut PatternRequest, workshop: &Workshop, reply: &mut Answer) -> bool {
+        let steps = |request: &PatternRequest| {
+            request
+                .finished(workshop)
+                .map(|finished| finished.made.steps.iter().map(|step| step.text.clone()).collect())
+        };
+        for way in &self.ways {
+            let (field, word) = way.value;
+            let mut with = request.clone();
+            let Some(chosen) = with.route.schools.choosing(field, word) else { continue };
+            with.route.schools = chosen;
+            let (before, after): (Result<Vec<String>, _>, Result<Vec<String>, _>) =
+                (steps(request), steps(&with));
+            if after.is_ok() && before == after {
+                let what = if word == "tumble" { "tumbled" } else { "joined" };
+                let said = format!("{} are not {what}: leave that word out.", capital(request.kind.0.plural));
+                reply.faults.push(Fault::new("text", said));
+                return false;
+            }
+            *request = with;
+        }
+        true
+    }
+
     /// The finding the line speaks of; what it leaves out is as usual, and said.
     fn finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) -> Option<PatternRequest> {
         let usual = kind.0.usual();
@@ -191,10 +239,15 @@ impl Parsed {
             let size = usual.size_shown(workshop.habits.unit);
             reply.assumed.push(format!("No wire size given: using {size}, as usual for it."));
         }
+        // Naming the metal changes no temper: it stays the usual one for the piece.
         let temper = match (&self.temper, &self.metal) {
             (Some(temper), _) => temper.value,
-            (None, Some(_)) => self.temper_or_soft(reply),
-            (None, None) => usual.temper,
+            (None, named) => {
+                if named.is_some() {
+                    reply.assumed.push(format!("No temper given: using {}, as usual for it.", usual.temper));
+                }
+                usual.temper
+            }
         };
         let (count, counted) = self.count.as_ref().map_or((1.0, Counted::Pairs), |count| count.value);
         if count > f64::from(MOST_PIECES) {
@@ -218,6 +271,35 @@ impl Parsed {
         }
         let mut parameters: BTreeMap<String, f64> =
             self.parameters.iter().map(|(name, given)| (name.clone(), given.value)).collect();
+        if let Some(over) = &self.over_mm {
+            match kind.0.parameters.iter().find(|parameter| parameter.name == "cord_mm") {
+                Some(cord) => {
+                    parameters.insert(cord.name.to_owned(), over.value);
+                }
+                None => {
+                    let said = format!("{} slip over nothing: leave that size out.", capital(kind.0.plural));
+                    reply.faults.push(Fault::new("text", said));
+                    return None;
+                }
+            }
+        }
+        if let Some(mm) = self.hammered_mm {
+            let takes = |parameter: &&Parameter| {
+                parameter.unit == Unit::Mm
+                    && parameter.none.is_some_and(|none| none.ends_with("not hammered"))
+            };
+            match kind.0.parameters.iter().find(takes) {
+                Some(parameter) => {
+                    parameters.insert(parameter.name.to_owned(), mm);
+                }
+                None => {
+                    reply
+                        .faults
+                        .push(Fault::new("text", format!("{} are not hammered.", capital(kind.0.plural))));
+                    return None;
+                }
+            }
+        }
         let sizes = [self.inside_mm.as_ref(), self.short_mm.as_ref()].into_iter().flatten();
         for (name, given) in kind.0.sized_by.iter().zip(sizes) {
             parameters.entry((*name).to_owned()).or_insert(given.value);

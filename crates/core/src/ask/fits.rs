@@ -88,6 +88,7 @@ pub fn piece(
             reply = with;
         }
     }
+    assumed.extend(reply.assumed.iter().filter(|said| said.starts_with("No metal given")).cloned());
     let fault = |said: String| Faults::from(Fault::new("typed", said));
     if let Some(unclear) = reply.unclear.first() {
         return Err(fault(format!("“{}”: {}", unclear.text.trim(), unclear.why)));
@@ -124,7 +125,14 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
             let start = text[..from].chars().count();
             let why = faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" ");
             let to = start + words.chars().count();
-            reply.unclear.push(Unclear { from: start, to, text: words.to_owned(), why, holds_back: true });
+            reply.unclear.push(Unclear {
+                from: start,
+                to,
+                text: words.to_owned(),
+                why,
+                instead: vec![],
+                holds_back: true,
+            });
             None
         }
     };

@@ -28,6 +28,9 @@ pub struct Unclear {
     pub text: String,
     /// Why, and what would be clear.
     pub why: String,
+    /// Words that may be meant instead, as people write them.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub instead: Vec<String>,
     /// Whether no answer can be the one asked for while this is unclear.
     #[serde(skip)]
     pub(super) holds_back: bool,
@@ -81,6 +84,11 @@ impl Line {
     fn take(&mut self, at: usize, length: usize) {
         for i in at..at + length {
             let c = self.typed[i];
+            // `20-gauge`, `4-in-1`: the hyphen joins a number to its word.
+            let beside = |at: Option<usize>| at.and_then(|at| self.typed.get(at)).copied().unwrap_or(' ');
+            let joins =
+                c == '-' && beside(i.checked_sub(1)).is_ascii_digit() && beside(Some(i + 1)).is_alphabetic();
+            let c = if joins { ' ' } else { c };
             self.text.push(c.to_lowercase().next().unwrap_or(c));
             self.origin.push(i);
         }
@@ -132,6 +140,10 @@ fn mended(word: &str, own: &HashSet<String>) -> Option<&'static str> {
     let length = word.chars().count();
     let known = |word: &str| KNOWN.contains(word) || own.contains(word);
     let whole = word.split('-').all(|part| part.is_empty() || known(part));
+    // A word of its own is no misspelling of another.
+    if vocabulary::is_english(word) {
+        return None;
+    }
     if length < SHORTEST_MENDED || whole || known(&word.replace('-', "")) {
         return None;
     }

@@ -41,7 +41,7 @@ pub struct Makes {
 }
 
 impl Makes {
-    /// How many of what: `36 open hooks`, `131 rings of “heron earrings”`.
+    /// How many of what: `36 ear wires`, `131 rings of “heron earrings”`.
     fn named(&self) -> String {
         let n = self.n;
         match (self.kept, &self.piece) {

@@ -14,12 +14,14 @@ mod finding;
 mod fits;
 mod line;
 mod makes;
+pub mod mine;
 mod place;
 mod price;
 mod rings;
 mod said;
 mod token;
 mod tools;
+mod trouble;
 mod vocabulary;
 
 pub use answer::{Answer, View, answer};

@@ -50,6 +50,8 @@ pub(super) enum Place {
     Sized(usize),
     Supply,
     SupplyMass,
+    /// The whole piece is as large as this.
+    Piece,
     /// Nothing is asked but what the length is in other units.
     Converted,
     /// No place is left for it: it is pointed at.
@@ -133,7 +135,7 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop)
             }
         }
     };
-    Unclear { from, to, text, why: what, holds_back: true }
+    Unclear { from, to, text, why: what, instead: vec![], holds_back: true }
 }
 
 pub(super) struct Placing<'a> {
@@ -159,8 +161,8 @@ impl<'a> Placing<'a> {
         let mut open = vec![];
         let made = self.made();
         if !made && said.metal.is_none() && !said.asks(Question::WhatCanIMake) {
-            // Nothing is asked but what a size is in other units.
-            return vec![Place::Converted];
+            // Nothing is asked but what a size is in other units: one size.
+            return if said.readings.is_empty() { vec![Place::Converted] } else { vec![] };
         }
         if made && said.count.is_none() {
             open.push(Place::Count);
@@ -178,8 +180,10 @@ impl<'a> Placing<'a> {
         }
         if let Some(kind) = &said.pattern {
             let sized = kind.value.0.sized_by.iter().enumerate();
-            let free = sized.filter(|(_, name)| !said.parameters.contains_key(**name));
+            let over = |name: &str| name == "cord_mm" && said.over_mm.is_some();
+            let free = sized.filter(|(_, name)| !said.parameters.contains_key(**name) && !over(name));
             open.extend(free.map(|(i, _)| Place::Sized(i)));
+            open.push(Place::Piece);
         }
         if said.supply_mm.is_none() && said.supply_g.is_none() {
             open.push(Place::Supply);
@@ -289,6 +293,15 @@ pub(super) fn bare_size(n: f64) -> BareSize {
     }
 }
 
+/// A bare number that is said to be of the wire.
+pub(super) fn bare_wire(n: f64) -> Typed {
+    match bare_size(n) {
+        BareSize::Gauge => as_gauge(n),
+        BareSize::Inch => Typed::Mm(n * MM_PER_INCH),
+        BareSize::Mm => Typed::Mm(n),
+    }
+}
+
 #[expect(clippy::cast_possible_truncation, reason = "a gauge is a small whole number; others have no size")]
 fn as_gauge(n: f64) -> Typed {
     Typed::BareGauge(n as i32)
@@ -366,6 +379,14 @@ fn settle(
                 reply.assumed.extend(reading().as_ref().and_then(unit_said));
                 said.parameters.insert(parameter.name.to_owned(), ParsedAt { value, from, to });
             }
+        }
+        Place::Piece => {
+            let size = caliper(value, workshop.habits.unit);
+            reply.understood.push(format!("{text}: the whole piece"));
+            reply.assumed.push(format!(
+                "{size} is read as the size of the piece. Write “from {text}” for wire you have."
+            ));
+            said.piece_mm = Some(ParsedAt { value, from, to });
         }
         Place::Supply => {
             reply.understood.push(format!("{text}: wire you have"));

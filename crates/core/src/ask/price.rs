@@ -42,6 +42,10 @@ impl Placing<'_> {
                 Some(order + if one.bare.is_some() { 1.0 } else { 0.1 })
             }
             (Place::Sized(_), _) => None,
+            (Place::Piece, Written::Length(_)) if !gauge && one.bare.is_none() => {
+                self.as_piece(i, quantity, value)
+            }
+            (Place::Piece, _) => None,
             (Place::Supply, Written::Length(_)) if !gauge && one.bare.is_none() => self.as_supply(value),
             (Place::SupplyMass, Written::MassOrGauge(_)) => {
                 Some(if self.said.size_mm.is_some() { 0.0 } else { 1.5 })
@@ -70,6 +74,16 @@ impl Placing<'_> {
             first: quantity.from == 0,
             last: ends <= quantity.to,
         }
+    }
+
+    /// A finding is as large as a hand holds; what its own sizes take is one of them, and what it is made from is said so.
+    fn as_piece(&self, i: usize, quantity: &Quantity, value: f64) -> Option<f64> {
+        const FROM: [&str; 8] = ["from", "of", "have", "using", "out", "with", "got", "off"];
+        let (before, _) = self.beside(quantity);
+        let sizes = self.said.pattern.as_ref().map_or(0, |kind| kind.value.0.sized_by.len());
+        let its_own = (0..sizes).any(|at| self.price(i, quantity, Place::Sized(at)).is_some());
+        let asked = [Question::HowMany, Question::WhatCanIMake].iter().any(|one| self.said.asks(*one));
+        ((8.0..=150.0).contains(&value) && !its_own && !asked && !FROM.contains(&before)).then_some(0.3)
     }
 
     fn as_supply(&self, value: f64) -> Option<f64> {

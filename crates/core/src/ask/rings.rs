@@ -4,6 +4,7 @@ use super::answer::{Answer, View};
 use super::line::Line;
 use super::said::Parsed;
 use super::token::{Counted, Question};
+use crate::fault::Fault;
 use crate::making::Changes;
 use crate::ring::backwards::RingTarget;
 use crate::ring::supply::Supply;
@@ -11,11 +12,15 @@ use crate::ring::{self, Ends, RingRequest, Wish};
 use crate::tool::coil::Winding;
 use crate::tool::cutting::{Cutting, Method};
 use crate::tool::mandrel::{Mandrel, Shape};
+use crate::tool::school::SchoolChanges;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
-use crate::words::counted;
+use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, caliper_step_mm, shown, thickness};
+use crate::words::mass::on_scale;
+use crate::words::scale::of_wire;
+use crate::words::{capital, counted};
 
 /// An inside that was asked for beside a rod may differ from what the rod gives by half of what a caliper is read to, and
 /// so much more, mm.
@@ -28,6 +33,9 @@ fn differs(given_mm: f64, gives_mm: f64, unit: LengthUnit) -> bool {
     let read = caliper_step_mm(gives_mm, unit) / 2.0 + SAME_RING_MM;
     (given_mm - gives_mm).abs() > read.max(SAME_RING_SHARE * gives_mm)
 }
+
+/// What slips over something is so much wider, mm.
+const PLAY_MM: f64 = 0.3;
 
 /// Inside over wire of rings when only a wire is asked for: what most chain is made of.
 const USUAL_RATIO: f64 = 5.0;
@@ -49,12 +57,16 @@ impl Parsed {
     /// Answers about rings.
     pub(super) fn answer_rings(&self, line: &Line, workshop: &Workshop, reply: &mut Answer) {
         let unit = workshop.habits.unit;
-        let wire = if self.asks(Question::WhichWire) {
+        let rod_alone = self.asks(Question::WhatRod) && self.size_mm.is_none();
+        let wire = if self.asks(Question::WhichWire) || rod_alone {
             self.any_wire(unit, reply)
         } else {
             self.ring_wire(unit, reply)
         };
-        let sized = self.inside_mm.is_some() || self.outside_mm.is_some() || self.ratio.is_some();
+        let sized = self.inside_mm.is_some()
+            || self.over_mm.is_some()
+            || self.outside_mm.is_some()
+            || self.ratio.is_some();
         if self.rod.is_none() && !sized {
             reply.missing.push("the inside of the ring, for example 5 mm inside, or the rod".to_owned());
         }
@@ -76,6 +88,10 @@ impl Parsed {
             reply.assumed.push(format!("No count given: using {rings_n} rings."));
         }
         let inside = self.inside_wanted(&wire);
+        if self.over_mm.is_some() && self.inside_mm.is_none() {
+            reply.assumed.push(format!("{} of play, so that it slips over.", caliper(PLAY_MM, unit)));
+        }
+        let Some(schools) = self.schools(reply) else { return };
         let mandrel = match (&self.rod, inside) {
             (Some(rod), _) => rod.value.clone(),
             (None, Some(inside)) => match self.rod_for(inside, &wire, rings_n, workshop, reply) {
@@ -94,10 +110,25 @@ impl Parsed {
             wish: Wish { inside_mm: inside.filter(|_| self.rod.is_none()), supply: None },
             pulls_n: self.pulls_n,
             hammered_mm: self.hammered_mm,
-            route: Changes::default(),
+            route: Changes { schools, ..Changes::default() },
         };
         self.contradictions(&request, unit, line, reply);
         self.plan(request, counting, workshop, reply);
+    }
+
+    /// The ways of making that were named; nothing, with the fault told, where rings are not made so.
+    fn schools(&self, reply: &mut Answer) -> Option<SchoolChanges> {
+        let mut schools = SchoolChanges::default();
+        for (field, word) in self.ways.iter().map(|way| way.value) {
+            schools = schools.choosing(field, word)?;
+        }
+        if schools.hardening.is_some() {
+            // A ring plan ends with its rings: how a batch of them is tumbled is chosen at the bench.
+            let said = "Rings are tumbled at the bench: leave “tumbled” out, and choose it when you start the batch.";
+            reply.faults.push(Fault::new("text", said));
+            return None;
+        }
+        Some(schools)
     }
 
     /// The wire of rings: where only inside and ratio are said, the ratio gives its size.
@@ -116,7 +147,7 @@ impl Parsed {
                     lot: self.lot,
                 })
             }
-            _ => self.wire(reply),
+            _ => self.wire_of_a_piece(reply),
         }
     }
 
@@ -128,7 +159,13 @@ impl Parsed {
         let inside = self.inside_mm.as_ref().map_or(5.0, |given| given.value);
         let size_mm = self.size_mm.as_ref().map_or(inside / USUAL_RATIO, |given| given.value);
         let metal = self.metal.as_ref().map_or(Metal::Copper, |given| given.value);
-        reply.assumed.push(format!("Shown in {metal} of {} to start with.", thickness(size_mm, unit)));
+        let wire = thickness(size_mm, unit);
+        reply.assumed.push(match self.asks(Question::WhichWire) {
+            true => format!("Shown in {metal} of {wire} to start with."),
+            false => format!(
+                "No wire given: using {metal} of {wire}. Thicker and harder wire springs back otherwise."
+            ),
+        });
         Some(Wire {
             metal,
             section: self.section(),
@@ -141,7 +178,8 @@ impl Parsed {
 
     fn inside_wanted(&self, wire: &Wire) -> Option<f64> {
         let thickness = wire.profile().thickness_mm();
-        let inside = self.inside_mm.as_ref().map(|given| given.value);
+        let over = self.over_mm.as_ref().map(|over| over.value + PLAY_MM);
+        let inside = self.inside_mm.as_ref().map(|given| given.value).or(over);
         let outside = self.outside_mm.as_ref().map(|given| given.value - 2.0 * thickness);
         inside.or(outside).or(self.ratio.as_ref().map(|ratio| ratio.value * thickness))
     }
@@ -227,13 +265,22 @@ impl Parsed {
                 ));
                 Some(best.mandrel.clone())
             }
+            None if ideal.shape == Shape::Round => {
+                // The nearest drill that is sold: by tenths of a millimetre, or by sixty-fourths of an inch.
+                let by = |step_mm: f64| (ideal.diameter_mm / step_mm).round().max(1.0) * step_mm;
+                let off = |mm: f64| (mm - ideal.diameter_mm).abs();
+                let (metric, inch) = (by(0.1), by(MM_PER_INCH / 64.0));
+                let diameter_mm = if off(inch) < off(metric) { inch } else { metric };
+                let sold = Mandrel { diameter_mm, name: Some("drill bit".to_owned()), ..ideal };
+                let shown = sold.shown_in(workshop.habits.unit);
+                reply
+                    .assumed
+                    .push(format!("No rods listed under Tools: using the {shown}, the nearest size sold."));
+                Some(sold)
+            }
             None => {
-                let kind = if ideal.shape == Shape::Oval { "oval rods" } else { "rods" };
-                let said = format!(
-                    "No {kind} listed under Tools: using one of {}.",
-                    ideal.size_shown(workshop.habits.unit)
-                );
-                reply.assumed.push(said);
+                let size = ideal.size_shown(workshop.habits.unit);
+                reply.assumed.push(format!("No oval rods listed under Tools: using one of {size}."));
                 Some(ideal)
             }
         }
@@ -260,6 +307,7 @@ impl Parsed {
                 }
             }
         }
+        let supplied = from_supply.clone().filter(|_| !counting);
         let which = self.asks(Question::WhichWire);
         match request.finished(workshop) {
             Err(faults) => {
@@ -268,6 +316,13 @@ impl Parsed {
             }
             Ok(finished) => {
                 let plan = &finished.plan;
+                // Another size than the one asked for is said first.
+                let wished =
+                    request.wish.inside_mm.filter(|mm| differs(*mm, plan.ring_inside_diameter_mm, unit));
+                let closest = wished.map_or_else(String::new, |mm| {
+                    let gives = caliper(plan.ring_inside_diameter_mm, unit);
+                    format!("Closest with your rods: {gives}, not {}. ", caliper(mm, unit))
+                });
                 let rings = format!(
                     "{} of {} inside: {} ({:.1} g), on the {}.",
                     counted(request.rings_n, "ring"),
@@ -287,9 +342,34 @@ impl Parsed {
                         caliper(plan.ring_inside_diameter_mm, unit)
                     ),
                     Some(many) if counting => many,
+                    _ if self.asks(Question::Turns) => {
+                        format!("{} for {}.", capital(&plan.to_wind(unit)), counted(request.rings_n, "ring"))
+                    }
+                    _ if self.asks(Question::Ratio) => format!(
+                        "Aspect ratio {}: {} inside over {} of wire.",
+                        shown(plan.aspect_ratio, 1),
+                        caliper(plan.ring_inside_diameter_mm, unit),
+                        thickness(request.wire.profile().thickness_mm(), unit)
+                    ),
+                    None if self.asks(Question::HowMuch) => {
+                        let all_mm = request.wire.length_of_mm(plan.wire_mass_g);
+                        format!(
+                            "{} of wire ({} g) for {}: {}.",
+                            of_wire(all_mm, unit),
+                            on_scale(plan.wire_mass_g),
+                            counted(request.rings_n, "ring"),
+                            plan.to_wind(unit)
+                        )
+                    }
                     Some(many) => format!("{rings} {many}"),
                     None => rings,
                 };
+                reply.headline.insert_str(0, &closest);
+                if let Some(many) =
+                    supplied.filter(|_| self.asks(Question::Turns) || self.asks(Question::Ratio))
+                {
+                    reply.headline.push_str(&format!(" {many}"));
+                }
                 reply.sentence = ring::sentence::write(&request, Some(plan), unit);
                 reply.figures = finished.figures(&request, workshop);
             }

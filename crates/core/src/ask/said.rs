@@ -48,6 +48,7 @@ impl<T> ParsedAt<T> {
             to: self.to,
             text: line.typed(self.from, self.to),
             why: why.into(),
+            instead: vec![],
             holds_back: true,
         }
     }
@@ -82,6 +83,12 @@ pub(super) struct Parsed {
     pub oval: bool,
     pub pulls_n: u32,
     pub hammered_mm: Option<f64>,
+    /// Ways of making that are named, each with its place.
+    pub ways: Vec<ParsedAt<(&'static str, &'static str)>>,
+    /// What it has to slip over, mm.
+    pub over_mm: Option<ParsedAt<f64>>,
+    /// How large the whole piece is, mm.
+    pub piece_mm: Option<ParsedAt<f64>>,
     pub pattern: Option<ParsedAt<Kind>>,
     pub mirrored: bool,
     pub parameters: BTreeMap<String, ParsedAt<f64>>,
@@ -101,6 +108,7 @@ impl Parsed {
             && (self.about_rings
                 || self.rod.is_some()
                 || self.inside_mm.is_some()
+                || self.over_mm.is_some()
                 || self.outside_mm.is_some()
                 || self.ratio.is_some())
     }
@@ -189,6 +197,17 @@ impl Gathering<'_> {
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
             },
+            Meaning::Way(field, word) => {
+                self.said.ways.push(ParsedAt { value: (*field, *word), from, to });
+                self.note(token, self.line.typed(from, to).trim().to_lowercase());
+            }
+            Meaning::Over(typed) => match length::understand(*typed, self.workshop.habits) {
+                Ok(read) => {
+                    once!(over_mm, read.mm, "size it goes over");
+                    self.note(token, format!("to slip over {}", plainly(read.mm)));
+                }
+                Err(why) => self.reply.faults.push(Fault::new("text", why)),
+            },
             Meaning::Ask(question) => self.said.questions.push(*question),
             Meaning::Mirrored => self.said.mirrored = true,
             Meaning::Count(n, counted) => {
@@ -259,6 +278,7 @@ impl Gathering<'_> {
                         to,
                         text,
                         why: either.note.to_owned(),
+                        instead: vec![],
                         holds_back: true,
                     });
                 }
@@ -328,7 +348,7 @@ impl Gathering<'_> {
                     caliper(b.mm, habits.unit),
                     text.trim()
                 );
-                self.reply.unclear.push(Unclear { from, to, text, why, holds_back: true });
+                self.reply.unclear.push(Unclear { from, to, text, why, instead: vec![], holds_back: true });
             }
             _ => {
                 let (long, short) = (a.mm.max(b.mm), a.mm.min(b.mm));
@@ -366,8 +386,12 @@ impl Gathering<'_> {
             Role::Wire | Role::From if gauge || value <= THICKEST_MM && !bare => {
                 (&mut self.said.size_mm, "wire size")
             }
-            Role::Wire if value <= THICKEST_MM => (&mut self.said.size_mm, "wire size"),
             Role::Wire | Role::From if !bare => (&mut self.said.supply_mm, "length of wire"),
+            // `.040 wire` is inches, `18 wire` a gauge.
+            Role::Wire if bare => {
+                let Typed::Bare(n) = typed else { return };
+                return self.length(token, place::bare_wire(n), role);
+            }
             Role::Wire | Role::From | Role::Unsaid => {
                 self.unplaced.push(Quantity::length(typed, from, to));
                 return;

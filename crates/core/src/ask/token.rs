@@ -44,6 +44,10 @@ pub(super) enum Meaning {
     Pulls(u32),
     /// What rings are hammered to.
     Hammered(Typed),
+    /// A way of making: the question and its answer.
+    Way(&'static str, &'static str),
+    /// What it has to slip over.
+    Over(Typed),
     Rings,
     Ask(Question),
     Filler,
@@ -63,6 +67,8 @@ pub(super) enum Counted {
 pub(super) enum Question {
     HowMuch,
     HowMany,
+    Turns,
+    Ratio,
     WhatCanIMake,
     Weight,
     WhichWire,
@@ -111,21 +117,20 @@ pub(super) fn scan(line: &Line, workshop: &Workshop) -> (Vec<Token>, Vec<Unclear
             let first = rest.chars().next().map_or(1, char::len_utf8);
             let (word, after) = rest.split_at(end.max(first));
             rest = after;
-            let why = vocabulary::closest(word).map_or_else(
-                || format!("“{word}” is not a word this line knows."),
-                |known| format!("“{word}” is not a word this line knows. Did you mean “{known}”?"),
-            );
             let to = line.place(rest);
-            // `3 coils`: a number is nothing without the word behind it.
-            let of_a_number = tokens.last().is_some_and(|last| {
-                let next = line.typed(last.to, from).trim().is_empty();
-                next && matches!(
-                    last.meaning,
-                    Meaning::Length(Typed::Bare(_), Role::Unsaid) | Meaning::Count(_, Counted::Unsaid)
-                )
-            });
-            let holds_back = word.contains(char::is_numeric) || of_a_number;
-            unclear.push(Unclear { from, to, text: line.typed(from, to), why, holds_back });
+            let (why, instead) = match vocabulary::vague(word) {
+                Some((why, instead)) => {
+                    (why.to_owned(), instead.iter().map(|one| (*one).to_owned()).collect())
+                }
+                None => {
+                    let instead: Vec<String> = vocabulary::closest(word).into_iter().collect();
+                    let did = instead.first().map(|known| format!(" Did you mean “{known}”?"));
+                    let why = format!("“{word}” is not a word this line knows.{}", did.unwrap_or_default());
+                    (why, instead)
+                }
+            };
+            // What is not understood may be what matters.
+            unclear.push(Unclear { from, to, text: line.typed(from, to), why, instead, holds_back: true });
         }
     }
     (tokens, unclear)
@@ -142,7 +147,7 @@ fn meaning(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalRe
     let dimension = |i: &mut &str| finding::dimension(i, kind, workshop);
     let tools = alt((on_rod, reading::blade.map(Meaning::Blade), sawn_with.map(Meaning::Blade)));
     let quantities = alt((ratio, across, mass_or_gauge, mass::mass.map(Meaning::Mass), tagged_length));
-    let making = alt((pulled, hammered));
+    let making = alt((pulled, hammered, way, slips_over));
     alt((
         dimension,
         making,
@@ -193,6 +198,42 @@ fn pulled(input: &mut &str) -> ModalResult<Meaning> {
     let times = (multispace0, any_of(&["times", "time"]));
     let number = digit1.parse_to::<u32>();
     (pulled, multispace0, number, times).map(|(_, _, n, _)| Meaning::Pulls(n)).parse_next(input)
+}
+
+/// `fused`, `soldered shut`, `tumbled`.
+fn way(input: &mut &str) -> ModalResult<Meaning> {
+    let fused = any_of(&["fused shut", "fused closed", "fused"]).value(Meaning::Way("joint", "fuse"));
+    let soldered =
+        any_of(&["soldered shut", "soldered closed", "soldered"]).value(Meaning::Way("joint", "solder"));
+    let tumbled = any_of(&["tumbled", "tumble hardened"]).value(Meaning::Way("hardening", "tumble"));
+    alt((fused, soldered, tumbled)).parse_next(input)
+}
+
+/// `to slip over 3 mm`, `fits over a 3 mm cord`, `for 3 mm cord`: a size that it goes over.
+fn slips_over(input: &mut &str) -> ModalResult<Meaning> {
+    const CORD: &[&str] = &["leather cord", "leather", "cord", "cable", "lace"];
+    let slips = any_of(&[
+        "to slip over",
+        "that slips over",
+        "slips over",
+        "slip over",
+        "to fit over",
+        "that fits over",
+        "fits over",
+        "fit over",
+        "to go over",
+        "goes over",
+        "go over",
+        "to slide over",
+        "slides over",
+    ]);
+    let article = || opt((any_of(&["a", "an", "the", "my"]), multispace0));
+    let cord = || preceded(multispace0, any_of(CORD));
+    let over = (slips, multispace0, article(), length_alone, opt(cord())).map(|(.., typed, _)| typed);
+    // `for a 3 mm cord`, `3 mm cord`.
+    let lead = opt((any_of(&["for", "on", "over"]), multispace0, article()));
+    let for_cord = (lead, length_alone, cord()).map(|(_, typed, _)| typed);
+    alt((over, for_cord)).map(Meaning::Over).parse_next(input)
 }
 
 /// `hammered to 0.8 mm`.
@@ -254,7 +295,8 @@ fn ratio(input: &mut &str) -> ModalResult<Meaning> {
     let link = (multispace0, opt(alt(("of", "=", ":", "about"))), multispace0);
     // `AR5` is written together too.
     let name = alt((any_of(NAME).void(), ("ar", peek(digit1)).void()));
-    let led = (name, link, value(), word_end).map(|(_, _, value, _)| value);
+    // Of `aspect ratio of 5 mm rings` the number is a size.
+    let led = (name, link, value(), whole_end).map(|(_, _, value, _)| value);
     let tailed = (value(), multispace0, any_of(NAME)).map(|(value, _, _)| value);
     alt((led, tailed)).map(Meaning::Ratio).parse_next(input)
 }

@@ -1,5 +1,6 @@
 //! The words the ask line knows besides numbers and the names of wires and tools.
 
+use std::collections::HashSet;
 use std::sync::LazyLock;
 
 use winnow::prelude::*;
@@ -134,6 +135,32 @@ const FILLERS: &[&str] = &[
     "in ounces",
     "bright",
     "bare",
+    "use",
+    "wind",
+    "winding",
+    "you",
+    "your",
+    "could",
+    "should",
+    "just",
+    "thanks",
+    "hi",
+    "exactly",
+    "roughly",
+    "approximately",
+    "approx",
+    "ca",
+    "~",
+    "shall",
+    "must",
+    "let's",
+    "let",
+    "us make",
+    "end up with",
+    "set of",
+    "total",
+    "altogether",
+    "everyday",
 ];
 
 /// Words for jump rings.
@@ -144,8 +171,35 @@ pub(super) const RINGS: &[&str] =
 const QUESTIONS: &[(Question, &[&str])] = &[
     (
         Question::HowMuch,
-        &["how much wire", "how much", "how long", "length of wire for", "wire needed for", "wire needed"],
+        &[
+            "how much wire",
+            "how much",
+            "how long",
+            "how many metres",
+            "how many meters",
+            "how many feet",
+            "how many inches",
+            "how many mm",
+            "how many cm",
+            "length of wire for",
+            "wire needed for",
+            "wire needed",
+        ],
     ),
+    (
+        Question::Turns,
+        &[
+            "how many turns",
+            "how many wraps",
+            "how many times round",
+            "how many coils",
+            "number of turns",
+            "turns for",
+            "turns",
+            "wraps",
+        ],
+    ),
+    (Question::Ratio, &["aspect ratio of", "aspect ratio", "what aspect ratio", "ar of", "what ar"]),
     (Question::HowMany, &["how many"]),
     (
         Question::WhatCanIMake,
@@ -283,10 +337,55 @@ pub(super) fn phrases() -> impl Iterator<Item = &'static str> {
     PHRASES.iter().map(|(words, _)| words.as_str())
 }
 
-/// The known word or phrase closest to a mistyped one.
-pub(super) fn closest(word: &str) -> Option<&'static str> {
+/// The known word or phrase closest to a mistyped one, as people write it.
+pub(super) fn closest(word: &str) -> Option<String> {
     if word.chars().count() < 4 || word.starts_with(|c: char| c.is_ascii_digit()) {
         return None;
     }
-    crate::words::closest(word, phrases().chain(reading::phrases()).filter(|words| words.len() > 3))
+    let names = Kind::all().flat_map(Kind::names);
+    let asked = QUESTIONS.iter().flat_map(|(_, words)| words.iter().copied());
+    let known = names.chain(asked).chain(reading::phrases()).filter(|words| words.len() > 3);
+    crate::words::closest(word, known).map(|words| words.replace('-', " "))
+}
+
+/// Words that name several things, with which of them can be meant.
+const VAGUE: &[(&[&str], &str, &[&str])] = &[
+    (&["clasp", "clasps"], "Which clasp?", &["hook clasp", "S clasp", "spiral hook", "double-wire hook"]),
+    (&["loop", "loops"], "A loop of what?", &["wrapped loop link", "eye pin", "jump rings"]),
+    (
+        &["chain", "chains", "bracelet", "bracelets", "necklace", "necklaces"],
+        "Which weave?",
+        &["byzantine 18 ga copper 5 mm inside 18 cm", "one in one 18 ga copper 5 mm inside 45 cm"],
+    ),
+    (&["pin", "pins"], "Which pin?", &["plain head pin", "balled head pin", "eye pin"]),
+    (
+        &["link", "links", "connector", "connectors"],
+        "Which link?",
+        &["figure eight", "S link", "wrapped loop link"],
+    ),
+    (&["cap", "caps"], "Which cap?", &["coil end cap", "cone end cap"]),
+    (&["hammered", "flattened"], "Hammered how thin? Write the thickness after it.", &["hammered to 0.6 mm"]),
+    (&["earring", "earrings"], "Which part of it?", &["ear wires", "jump rings", "head pins"]),
+    (
+        &["pencil", "nail", "pen", "marker", "skewer", "chopstick", "tube", "screwdriver"],
+        "How thick is it? Measure it with the caliper and write its size before it.",
+        &["7 mm pencil", "4 mm nail"],
+    ),
+];
+
+/// What to ask where a word names several things, and which they are.
+pub(super) fn vague(word: &str) -> Option<(&'static str, &'static [&'static str])> {
+    VAGUE.iter().find(|(words, ..)| words.contains(&word)).map(|(_, why, instead)| (*why, *instead))
+}
+
+/// Everyday words that are near words of the trade and mean something else: none of them is a misspelling.
+const ENGLISH: &str = include_str!("english.txt");
+
+static ENGLISH_WORDS: LazyLock<HashSet<&'static str>> = LazyLock::new(|| {
+    ENGLISH.lines().filter(|line| !line.starts_with('#')).flat_map(str::split_whitespace).collect()
+});
+
+/// Whether a word is an everyday one of its own.
+pub(super) fn is_english(word: &str) -> bool {
+    ENGLISH_WORDS.contains(word)
 }

@@ -164,7 +164,15 @@ fn written() -> Vec<Known> {
         },
         Known {
             word: "four-in-one-sheet",
-            also: &["four in one", "4 in 1", "sheet", "four in one sheet", "4 in 1 sheet"],
+            also: &[
+                "european 4 in 1",
+                "european four in one",
+                "four in one",
+                "4 in 1",
+                "sheet",
+                "four in one sheet",
+                "4 in 1 sheet",
+            ],
             weave: weave(
                 "four-in-one sheet",
                 &["row", "next row"],
@@ -176,7 +184,14 @@ fn written() -> Vec<Known> {
         },
         Known {
             word: "six-in-one-sheet",
-            also: &["six in one", "6 in 1", "six in one sheet", "6 in 1 sheet"],
+            also: &[
+                "european 6 in 1",
+                "european six in one",
+                "six in one",
+                "6 in 1",
+                "six in one sheet",
+                "6 in 1 sheet",
+            ],
             weave: weave(
                 "six-in-one sheet",
                 &["row", "next row"],

@@ -4,6 +4,7 @@
 //! things says so instead of being guessed.
 
 pub mod field;
+mod numbered;
 pub mod rod;
 
 use std::sync::LazyLock;

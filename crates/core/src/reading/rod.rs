@@ -11,8 +11,23 @@ use crate::words::length::{self, Typed};
 use crate::words::{backtrack, number, quoted, word_end};
 
 /// Names that every workshop calls a rod by.
-pub(crate) const COMMON: [&str; 9] =
-    ["drill shank", "drill bit", "knitting needle", "needle", "dowel", "drill", "shank", "mandrel", "rod"];
+pub(crate) const COMMON: [&str; 15] = [
+    "drill shank",
+    "drill bit",
+    "knitting needle",
+    "needle",
+    "dowel",
+    "drill",
+    "shank",
+    "mandrel",
+    "rod",
+    "pencil",
+    "nail",
+    "pen",
+    "marker",
+    "skewer",
+    "tube",
+];
 
 /// Reads a whole text as a rod; the workshop's own where it has the one spoken of.
 ///
@@ -69,6 +84,9 @@ fn meant(spoken: Mandrel, workshop: &Workshop) -> Mandrel {
 }
 
 fn rod(input: &mut &str, workshop: &Workshop) -> ModalResult<Mandrel> {
+    if let Some(known) = opt(super::numbered::numbered).parse_next(input)? {
+        return Ok(known);
+    }
     let (mut diameter_mm, mut short_mm) = across(input, workshop)?;
     // `0.236 × 0.165 in (6 × 4.2 mm)`: what stands in brackets is the same, and exact.
     let mut bracket = opt(delimited((multispace0, '('), |input: &mut &str| across(input, workshop), ')'));

@@ -17,6 +17,8 @@ use crate::words::length::both;
 
 /// Most rods offered for a ring; the rest are further off than these.
 pub const MOST_CANDIDATES: usize = 24;
+/// How much less a layer of tape beyond the first is worth, hundredths of a millimetre.
+const TAPE_WRINKLES: f64 = 10.0;
 /// Layers of tape offered on a rod.
 pub const MOST_TAPE_LAYERS: u32 = 3;
 
@@ -291,9 +293,12 @@ impl RingTarget {
             .map(|(inside, rod, layers)| (!as_good(inside, rod, layers), inside, rod, layers))
             .collect();
         // To the hundredth that is shown; among equals the rod with less tape comes first.
-        let shown = |inside: Outline| (off(inside) * 100.0).round();
+        // Each layer beyond the first is worth so much, since it wrinkles: three of them lose to a rod that is near.
+        let shown = |inside: Outline, layers: u32| {
+            (off(inside) * 100.0).round() + TAPE_WRINKLES * f64::from(layers.saturating_sub(1))
+        };
         ranked.sort_by(|a, b| {
-            let nearer = a.0.cmp(&b.0).then(shown(a.1).total_cmp(&shown(b.1)));
+            let nearer = a.0.cmp(&b.0).then(shown(a.1, a.3).total_cmp(&shown(b.1, b.3)));
             nearer.then(a.3.cmp(&b.3)).then(off(a.1).total_cmp(&off(b.1)))
         });
         ranked

@@ -11,12 +11,13 @@ use lorimant_core::reading::field::{self, ReadField, TypedField};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::words::length::{self, Reading};
-use serde::Deserialize;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::aside;
+use super::mine::{self, Found};
 use crate::extract::Body;
 use crate::kept::{KeptChain, KeptPattern, KeptPlan};
 use crate::problem::Problem;
@@ -47,15 +48,30 @@ struct TypedLength {
     of_wire: bool,
 }
 
+/// An answer, with what of the workshop it speaks of.
+#[derive(Serialize, ToSchema)]
+struct Asked {
+    /// The answer.
+    #[serde(flatten)]
+    answer: Answer,
+    /// What of the workshop it speaks of, to be opened.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    found: Vec<Found>,
+}
+
 /// Answers the ask line.
 #[utoipa::path(post, path = "/api/ask", request_body = Typed,
-    responses((status = 200, body = Answer), (status = 422, body = Problem)))]
-async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<Json<Answer>, Problem> {
+    responses((status = 200, body = Asked), (status = 422, body = Problem)))]
+async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<Json<Asked>, Problem> {
+    if let Some(mine) = lorimant_core::ask::mine::read(&typed.text) {
+        let (answer, found) = mine::answer(&state, mine).await?;
+        return Ok(Json(Asked { answer, found }));
+    }
     let store = state.store.clone();
     let answered = aside(move || {
         with_kept(&store, |workshop, kept| lorimant_core::ask::answer(&typed.text, workshop, kept))
     });
-    Ok(Json(answered.await??))
+    Ok(Json(Asked { answer: answered.await??, found: vec![] }))
 }
 
 /// Works something out that may ask what is kept; few lines do, and only those wait for it to be read.
@@ -75,7 +91,7 @@ pub(super) fn with_kept<T>(
 }
 
 /// Everything kept that can be made, with its name.
-fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
+pub(super) fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
     let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(connection)?;
     let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(connection)?;
     let chains: Vec<Entry<KeptChain>> = Shelf::Chains.all(connection)?;

@@ -19,6 +19,7 @@ mod labels;
 mod learning;
 mod lots;
 mod making;
+mod mine;
 mod orders;
 mod patterns;
 mod plans;

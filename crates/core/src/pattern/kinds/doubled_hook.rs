@@ -12,9 +12,18 @@ use crate::wire::metal::{Metal, Temper};
 /// Hook of doubled wire: folded at its nose, two eyes side by side.
 pub static PATTERN: Pattern = Pattern {
     kind: "doubled-hook",
-    name: "doubled-wire hook",
-    plural: "doubled-wire hooks",
-    also: &["doubled hook", "doubled hooks", "double wire hook", "double wire hooks"],
+    name: "double-wire hook",
+    plural: "double-wire hooks",
+    also: &[
+        "doubled-wire hook",
+        "doubled hook",
+        "doubled hooks",
+        "double wire hook",
+        "double wire hooks",
+        "double hook",
+        "double hook clasp",
+        "double wire hook clasp",
+    ],
     family: Family::Clasps,
     worn: Worn::Skin,
     paired: false,

@@ -14,7 +14,7 @@ pub static PATTERN: Pattern = Pattern {
     kind: "eye-pin",
     name: "eye pin",
     plural: "eye pins",
-    also: &["eyepin", "eyepins"],
+    also: &["eyepin", "eyepins", "loop pin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,

@@ -13,7 +13,7 @@ pub static PATTERN: Pattern = Pattern {
     kind: "paddle-head-pin",
     name: "paddle head pin",
     plural: "paddle head pins",
-    also: &["paddle pin", "paddle pins"],
+    also: &["paddle pin", "paddle pins", "paddle headpin", "flattened head pin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,

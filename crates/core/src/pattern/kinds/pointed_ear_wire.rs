@@ -13,9 +13,9 @@ use crate::words::length::{both, shown};
 /// Pointed ear wire: two curved sides meeting in a point, a marquise.
 pub static PATTERN: Pattern = Pattern {
     kind: "pointed-ear-wire",
-    name: "pointed hook",
-    plural: "pointed hooks",
-    also: &["marquise", "marquise hooks", "marquise ear wires", "pointed ear wire", "pointed ear wires"],
+    name: "pointed ear wire",
+    plural: "pointed ear wires",
+    also: &["marquise", "marquise hooks", "marquise ear wires", "pointed hook", "pointed hooks"],
     family: Family::EarWires,
     worn: Worn::Ear,
     paired: true,

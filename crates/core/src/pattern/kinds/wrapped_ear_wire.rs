@@ -15,9 +15,9 @@ use crate::wire::metal::{Metal, Temper};
 /// Ear wire with a wrapped loop and a dropped front.
 pub static PATTERN: Pattern = Pattern {
     kind: "wrapped-ear-wire",
-    name: "wrapped hook",
-    plural: "wrapped hooks",
-    also: &["wrapped ear wire", "wrapped ear wires", "wrapped loop hooks"],
+    name: "wrapped ear wire",
+    plural: "wrapped ear wires",
+    also: &["wrapped hook", "wrapped hooks", "wrapped loop hook", "wrapped loop ear wire"],
     family: Family::EarWires,
     worn: Worn::Ear,
     paired: true,
