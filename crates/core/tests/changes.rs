@@ -118,7 +118,7 @@ fn words_are_nudged_by_what_a_ruler_reads() {
     assert_eq!(nudged("pieces", 4).pieces_n, 5);
     assert_eq!(nudged("temper", 1).wire.temper, Temper::ThreeQuarterHard);
     assert!(nudged("hand", 1).mirrored);
-    let other = request.changed("kind", &Change::Typed("wrapped hook".to_owned()), &bench()).unwrap();
+    let other = request.changed("kind", &Change::Typed("wrapped ear wire".to_owned()), &bench()).unwrap();
     assert!((other.value("back_mm") - 15.0).abs() < 1e-9);
     for (slot, text) in
         [("loop_mm", "wide"), ("kind", "hat"), ("metal", "wood"), ("pieces", "some"), ("nose", "2")]

@@ -349,3 +349,80 @@ fn what_is_on_the_rack_comes_first_at_what_it_cost() {
     let of_metal = |one: &&WireCandidate| one.wire.metal == wire.metal;
     assert_eq!(found.candidates.iter().find(of_metal).unwrap().wire, wire);
 }
+
+/// What a maker would call silly: metals of price or of colour unasked, thinner wire than drawn, wire no hand bends, soft
+/// wire for what must keep its shape, hard wire for what is bent by hand.
+fn silly(one: &WireCandidate, maker: Maker, usual_temper: Temper, drawn_mm: f64) -> Option<&'static str> {
+    let steps = (one.wire.temper.strain() - usual_temper.strain()) / Temper::QuarterHard.strain();
+    match one.wire.metal {
+        Metal::Niobium | Metal::Titanium | Metal::Gold14k | Metal::MildSteel => Some("an unusual metal"),
+        _ if one.wire.size_mm < 0.97 * drawn_mm => Some("thinner than drawn"),
+        _ if one.effort > 25.0 => Some("no hand bends it"),
+        // Who practises may well take soft wire.
+        _ if steps < -1.1 && maker == Maker::Confident => Some("too soft"),
+        _ if steps > 1.1 => Some("too hard"),
+        _ => None,
+    }
+}
+
+/// Sixty questions: kinds by where they are worn, what they hold and who makes them. The first answer is an everyday metal
+/// in the piece's own temper and at least its thickness; none of the first three is silly.
+#[test]
+fn a_maker_would_agree() {
+    let everyday = [
+        Metal::SterlingSilver,
+        Metal::GermaniumSilver,
+        Metal::FineSilver,
+        Metal::GoldFilled,
+        Metal::SilverFilled,
+        Metal::Copper,
+        Metal::Brass,
+        Metal::RedBrass,
+        Metal::PhosphorBronze,
+        Metal::StainlessSteel,
+        Metal::Aluminium,
+    ];
+    let kinds = [
+        "open-ear-wire",
+        "pointed-ear-wire",
+        "wrapped-ear-wire",
+        "hook-clasp",
+        "s-clasp",
+        "spiral-hook",
+        "figure-eight",
+        "eye-pin",
+        "plain-head-pin",
+        "balled-head-pin",
+        "coil-cap",
+        "wrapped-loop-link",
+    ];
+    let (mut asked, mut agreed, mut wrong) = (0, 0, vec![]);
+    for kind in kinds {
+        let request = usual(kind);
+        let of_kind = request.kind.0.usual();
+        for (bears_n, maker) in [
+            (0.0, Maker::Confident),
+            (0.0, Maker::Practising),
+            (0.5, Maker::Confident),
+            (2.0, Maker::Confident),
+            (4.0, Maker::Confident),
+        ] {
+            let found = chosen(&ChooseRequest { bears_n, maker, ..wish(Piece::Finding(request.clone())) });
+            asked += 1;
+            let first = &found.candidates[0];
+            let three: Vec<String> = (found.candidates.iter().take(3))
+                .filter_map(|one| {
+                    let why = silly(one, maker, of_kind.temper, request.wire.size_mm)?;
+                    Some(format!("{}: {why}", one.shown))
+                })
+                .collect();
+            if everyday.contains(&first.wire.metal) && three.is_empty() {
+                agreed += 1;
+            } else {
+                wrong.push(format!("{kind} {bears_n} N {maker}: {} {three:?}", first.shown));
+            }
+        }
+    }
+    assert_eq!(asked, 60);
+    assert!(agreed >= 57, "{agreed} of {asked}\n{}", wrong.join("\n"));
+}

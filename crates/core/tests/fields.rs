@@ -61,7 +61,9 @@ fn one(text: &str, reads: Reads, habits: Habits) -> Result<ReadField, Faults> {
 #[case(Reads::Minutes, "1.5 h", 90.0)]
 #[case(Reads::Minutes, "3 min", 3.0)]
 #[case(Reads::Newtons, "20 N", 20.0)]
-#[case(Reads::Newtons, "0,5", 0.5)]
+#[case(Reads::Newtons, "500 g", 4.903_325)]
+#[case(Reads::Newtons, "0,5 kg", 4.903_325)]
+#[case(Reads::Newtons, "200", 1.961_33)]
 fn a_field_is_read_in_its_own_unit(#[case] reads: Reads, #[case] text: &str, #[case] value: f64) {
     let found = one(text, reads, Habits::default()).unwrap();
     assert!((found.value.unwrap() - value).abs() < 1e-6, "{text}: {:?}", found.value);
@@ -92,7 +94,7 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
 #[case(Reads::Money, "a lot", "“a lot” is not a valid amount of money. Write it as 14.80.")]
 #[case(Reads::Percent, "few", "“few” is not a valid share in percent. Write it as 5.")]
 #[case(Reads::Count, "2.5", "“2.5” is not a valid whole number. Write it as 24.")]
-#[case(Reads::Newtons, "much", "“much” is not a valid load. Write it as 20.")]
+#[case(Reads::Newtons, "much", "“much” is not a valid load. Write it as 500 g.")]
 #[case(Reads::Minutes, "long", "“long” is not a valid time. Write it as 12 or 1.5 h.")]
 #[case(Reads::OfWire, "some", "“some” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.")]
 #[case(Reads::Mass, "50 mm", "“50 mm” is not a valid weight. Write it as 12.5 g.")]

@@ -116,7 +116,7 @@ fn every_ring_plan_is_told_in_inches(#[case] rod: Mandrel) {
 
 #[rstest]
 #[case("120 rings 5 mm inside copper 18 soft")]
-#[case("24 pairs open hooks 21 ga sterling")]
+#[case("24 pairs ear wires 21 ga sterling")]
 #[case("how many rings 5 mm inside copper 18 awg from 2 m")]
 #[case("what can i make from 3 m of 18 ga copper")]
 #[case("how much 16 ga brass for 300 rings 6mm")]

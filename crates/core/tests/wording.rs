@@ -148,7 +148,7 @@ fn every_chain_reads_well() {
 
 #[rstest]
 #[case("1 ring 5 mm inside copper 18 soft")]
-#[case("1 pair open hooks 21 ga sterling")]
+#[case("1 pair ear wires 21 ga sterling")]
 #[case("1 pair of coil caps copper 1 mm")]
 #[case("1 hook clasp 16 ga copper")]
 #[case("how many rings 5 mm inside copper 18 awg from 60 mm")]

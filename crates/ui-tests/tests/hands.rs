@@ -82,7 +82,7 @@ fn the_ask_line_and_a_plan_are_used_on_a_telephone() -> Result<()> {
         maker.open("/rings").await?;
         maker.sees(SENTENCE, "rings").await?;
         maker.fill("[data-test=ask]", "24 pairs hooks 21 ga sterling").await?;
-        maker.sees("[data-test=answer]", "24 pairs of open hooks").await?;
+        maker.sees("[data-test=answer]", "24 pairs of ear wires").await?;
         inside(maker, "[data-test=answer]").await?;
         maker.press(Key::Escape + "").await?;
         maker.click("[data-slot=rings]").await?;

@@ -215,7 +215,7 @@ fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
         maker.open("/patterns/room?kind=eye-pin").await?;
         maker.click("[data-test=keep]").await?;
         maker.fill("[data-test=plan-name] input", "water sprites, ear wires").await?;
-        maker.sees("[data-test=alike]", "is saved already: 24 pairs of open hooks").await?;
+        maker.sees("[data-test=alike]", "is saved already: 24 pairs of ear wires").await?;
         maker.fill("[data-test=plan-name] input", "Water sprites, pins").await?;
         maker.gone("[data-test=alike]").await?;
         maker.fill("[data-test=plan-name] input", "Water sprites, ear wires").await?;

@@ -6,7 +6,7 @@ use thirtyfour::prelude::*;
 const SENTENCE: &str = "[data-test=sentence]";
 const BLANK: &str = "[data-figure=blank] .num";
 
-/// An open hook as usually made: developed 53.94, 0.12 filed off its tip, so 54.5 on the ruler.
+/// An ear wire as usually made: developed 53.94, 0.12 filed off its tip, so 54.5 on the ruler.
 async fn at_an_open_hook(maker: &Maker) -> Result<()> {
     maker.open("/patterns/room?kind=open-ear-wire").await?;
     maker.sees(BLANK, "54.5").await
@@ -233,7 +233,7 @@ fn files_are_taken_away_and_brought_back_in() -> Result<()> {
         let path = maker.browser.downloads().join("open-hook.pattern.json");
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         chooser.send_keys(path.to_str().context("no path")?).await?;
-        maker.sees("[data-test=plans]", "open hook").await?;
+        maker.sees("[data-test=plans]", "ear wire").await?;
         let broken = maker.browser.downloads().join("broken.json");
         let text = std::fs::read_to_string(&path)?.replace("\"open-ear-wire\"", "\"closed-ear-wire\"");
         std::fs::write(&broken, text)?;
@@ -307,10 +307,10 @@ fn the_ask_line_opens_findings_in_the_room() -> Result<()> {
         maker.find("[data-test=figures]").await?;
         maker.press("/").await?;
         maker.press("24 pairs hooks 21 ga sterling half-hard").await?;
-        maker.sees("[data-test=answer]", "Open hooks: cut 48 at").await?;
+        maker.sees("[data-test=answer]", "Ear wires: cut 48 at").await?;
         maker.press(Key::Enter + "").await?;
         maker
-            .sees(SENTENCE, "24 pairs of open hooks in half-hard sterling silver, round 0.72 mm (21 AWG)")
+            .sees(SENTENCE, "24 pairs of ear wires in half-hard sterling silver, round 0.72 mm (21 AWG)")
             .await?;
         maker.fill("[data-test=ask]", "figure eight 3mm loops 18ga").await?;
         maker.sees("[data-test=answer]", "loop 3").await?;

@@ -213,7 +213,7 @@ fn the_ask_line_opens_what_is_answered_elsewhere() -> Result<()> {
         at_the_practice_rings(maker).await?;
         maker.fill("[data-test=ask]", "which wire for 24 pairs hooks 20 ga sterling").await?;
         maker.click("[data-test=use-answer]").await?;
-        maker.sees("[data-test=piece] option:checked", "24 pairs of open hooks").await?;
+        maker.sees("[data-test=piece] option:checked", "24 pairs of ear wires").await?;
         maker.fill("[data-test=ask]", "cost of 50 eye pins 24 ga copper").await?;
         maker.click("[data-test=use-answer]").await?;
         maker.sees("[data-test=piece] option:checked", "50 eye pins").await?;

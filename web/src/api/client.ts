@@ -2,7 +2,7 @@ import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
-export type Answer = Schemas['Answer']
+export type Answer = Schemas['Asked']
 export type CheckView = Schemas['CheckView']
 export type CheckSheet = Schemas['CheckSheet']
 export type CheckedPiece = Schemas['CheckedPiece']
@@ -48,6 +48,7 @@ export type MadeBag = Schemas['MadeBag']
 export type NewOrder = Schemas['NewOrder']
 export type OrderRow = Schemas['OrderRow']
 export type PlannedSittings = Schemas['PlannedSittings']
+export type BatchRun = Schemas['BatchRun']
 export type SatWork = Schemas['SatWork']
 export type Recipe = Schemas['Recipe']
 export type SurvivorOf = Schemas['SurvivorOf']

@@ -755,7 +755,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Keeps a reading; what is to be measured next comes with the answer. */
+        /**
+         * Keeps a reading; what is to be measured next comes with the answer. One that can hardly be is refused with a fault at
+         *     `doubt`, until it is sent as sure.
+         */
         post: operations["keep_reading"];
         delete?: never;
         options?: never;
@@ -1638,6 +1641,23 @@ export interface paths {
         get: operations["past_orders"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/promise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When an order that is being typed could be ready, beside everything else, and what its due day would push aside. */
+        post: operations["promise"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3088,8 +3108,12 @@ export interface components {
              * @description How often tools are laid out.
              */
             layouts_n: number;
+            /** @description When everything that finds its time is done, what is due first by first. */
+            ready: components["schemas"]["Ready"][];
             /** @description Sittings, one after another, those without work among them. */
             sittings: components["schemas"]["AgendaSitting"][];
+            /** @description How it stands, in a sentence or two; nothing where there is nothing to do. */
+            told: string;
             /** @description What comes too late, and what finds no time. */
             unmet: components["schemas"]["Unmet"][];
         };
@@ -3102,11 +3126,6 @@ export interface components {
              * @description The day, by the clock on the wall.
              */
             day: string;
-            /**
-             * Format: double
-             * @description What hands feel of it, as minutes of bending 20 AWG soft copper.
-             */
-            effort_min: number;
             /** @description It begins. */
             from: string;
             /**
@@ -3114,12 +3133,19 @@ export interface components {
              * @description Minutes of hand work.
              */
             hands_min: number;
+            /** @description What is done, batch by batch, in order. */
+            runs: components["schemas"]["BatchRun"][];
             /** @description Whether it was left out by hand. */
             skipped: boolean;
+            /** @description How hard it is on the hands. */
+            strain: components["schemas"]["Strain"];
+            /**
+             * Format: double
+             * @description How much of what hands bear in one session it takes, 0 to 1.
+             */
+            strain_share: number;
             /** @description It ends. */
             to: string;
-            /** @description What is done, in order. */
-            works: components["schemas"]["SatWork"][];
         };
         /** @description What runs by itself. */
         Alone: {
@@ -3215,14 +3241,10 @@ export interface components {
              */
             revision: number;
         };
-        /** @description A piece whose making is asked for: a plan of rings, a finding or a chain, one of them. */
-        Asked: {
-            chain?: components["schemas"]["ChainRequest"] | null;
-            finding?: components["schemas"]["PatternRequest"] | null;
-            rings?: components["schemas"]["RingRequest"] | null;
-            /** @description What is changed about its route. */
-            route?: components["schemas"]["Changes"];
-            schools?: components["schemas"]["MakingSchools"] | null;
+        /** @description An answer, with what of the workshop it speaks of. */
+        Asked: components["schemas"]["Answer"] & {
+            /** @description What of the workshop it speaks of, to be opened. */
+            found?: components["schemas"]["Found"][];
         };
         /** @description Everything a plan is worth looked at the other way round. */
         Backwards: {
@@ -3412,6 +3434,32 @@ export interface components {
              */
             whole_n: number;
         };
+        /** @description One batch worked on without leaving it: what a line of the schedule says. */
+        BatchRun: {
+            /** @description What made it begin then. */
+            because: components["schemas"]["Because"];
+            /** @description How many it is, as they are ordered: `17 pairs`. */
+            counted: string;
+            /** @description Hands begin. */
+            from: string;
+            /**
+             * Format: double
+             * @description Minutes of hand work, rests left out.
+             */
+            hands_min: number;
+            /** @description What that is called. */
+            name: string;
+            /** @description Whose. */
+            of: components["schemas"]["JobOf"];
+            /** @description Its steps, in order. */
+            steps: components["schemas"]["SatWork"][];
+            /** @description From which step to which: `straighten to crown`, `tumble`. */
+            steps_told: string;
+            /** @description Hands are done, rests within included. */
+            to: string;
+            /** @description The same in a sentence. */
+            why: string;
+        };
         /** @description How far a batch is. */
         BatchStanding: {
             /** @description The task in hand, by its place: the first that is not done. None once all are. */
@@ -3432,10 +3480,10 @@ export interface components {
             whole_n: number;
         };
         /**
-         * @description Why a work stands where it stands.
+         * @description What made a work begin when it does.
          * @enum {string}
          */
-        Because: "pinned" | "same-tools" | "was-ready-then" | "due" | "goes-on" | "time";
+        Because: "pinned" | "ready" | "barrel-free" | "goes-on" | "same-tools" | "due" | "while-others-wait" | "nothing-due" | "better-order";
         /** @description How many are begun. */
         Beginning: {
             /**
@@ -5694,6 +5742,11 @@ export interface components {
             limit?: number | null;
             /** @description A full sentence: what is wrong, with which value, what would be right. */
             sentence: string;
+            /**
+             * Format: double
+             * @description The value that was probably meant, in the field's own unit, where there is one.
+             */
+            suggested?: number | null;
         };
         /** @description One computed figure. */
         Figure: {
@@ -5847,6 +5900,13 @@ export interface components {
             over: components["schemas"]["RingAt"][];
             /** @description The ring, from 0. */
             ring: number;
+        };
+        /** @description Something of the workshop that a line speaks of. */
+        Found: {
+            /** @description What it is called. */
+            label: string;
+            /** @description Where it is, as a path of the front end. */
+            path: string;
         };
         /**
          * @description The word for a way of measuring.
@@ -6086,7 +6146,7 @@ export interface components {
          * @description The word for a event.
          * @enum {string}
          */
-        Happened: "done" | "taken-back" | "spoiled" | "started" | "turned";
+        Happened: "done" | "taken-back" | "spoiled" | "rescued" | "started" | "turned";
         /**
          * @description The word for a way of hardening.
          * @enum {string}
@@ -6947,6 +7007,7 @@ export interface components {
              * @description Its number.
              */
             lot_n: number;
+            next?: components["schemas"]["NextCoil"] | null;
             /** @description Of which check each point is, in the same order. */
             of: components["schemas"]["LotPointOf"][];
             rod?: components["schemas"]["RodNow"] | null;
@@ -7374,10 +7435,10 @@ export interface components {
         Measure: "height" | "width" | "blank";
         /** @description One dimension of one piece, out of its readings. */
         MeasuredOne: {
+            /** @description What to do where its readings disagree. */
+            disagreement?: string | null;
             /** @description What comes of it. */
             judged: components["schemas"]["Judged"];
-            /** @description Whether the readings of it lie too far apart to be of one thing. */
-            jumpy: boolean;
             /** @description Which dimension. */
             key: string;
             /**
@@ -7661,6 +7722,8 @@ export interface components {
             piece_n: number;
             /** @description Its own key, 8 to 64 characters; the same however often it is sent. */
             press: string;
+            /** @description That it is right although it is doubted. */
+            sure?: boolean;
             /** @description The same as typed, or keyed in by a wedge. */
             typed?: string | null;
             /**
@@ -7705,6 +7768,18 @@ export interface components {
              */
             steps: number;
             /** @description What to do, in a sentence. */
+            told: string;
+        };
+        /** @description The coil to wind and measure next. */
+        NextCoil: {
+            /** @description The rod to wind it on. */
+            rod: string;
+            /**
+             * Format: double
+             * @description One standard deviation of the lot's factor once it is measured.
+             */
+            spread: number;
+            /** @description In a sentence. */
             told: string;
         };
         /** @description What to measure next. */
@@ -8594,11 +8669,6 @@ export interface components {
             holds: components["schemas"]["Entry_Hold"][];
             /** @description The workshop's own pace, where it was learned. */
             paces: components["schemas"]["Pace"][];
-            /**
-             * Format: int32
-             * @description How many plans were tried.
-             */
-            tried_n: number;
             /** @description The clock on the workshop's wall: its time zone. */
             zone: string;
         };
@@ -8704,6 +8774,18 @@ export interface components {
             short_mm: number;
             /** @description Ways of filling the stock that were tried. */
             tried_n: number;
+        };
+        /** @description When an order could be ready. */
+        Promise: {
+            /** @description What its due day would make late, or push out of the hours there are. */
+            pushes: string[];
+            /**
+             * Format: date
+             * @description The earliest day it is ready beside everything else.
+             */
+            ready_on?: string | null;
+            /** @description The same in a sentence. */
+            told: string;
         };
         /**
          * @description The word for a question.
@@ -8832,6 +8914,27 @@ export interface components {
          * @enum {string}
          */
         Reads: "length" | "over" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
+        /** @description When a batch or a line of an order is done. */
+        Ready: {
+            /** @description The moment it is done, what runs by itself included. */
+            at: string;
+            /**
+             * Format: date
+             * @description The day, by the clock on the wall.
+             */
+            day: string;
+            /**
+             * Format: date
+             * @description The day it is due.
+             */
+            due?: string | null;
+            /** @description Whether that is after its due day. */
+            late: boolean;
+            /** @description What that is called. */
+            name: string;
+            /** @description Whose. */
+            of: components["schemas"]["JobOf"];
+        };
         /** @description Wire that comes in: the lot, and how much of it, by length or by weight. */
         Received: {
             /**
@@ -9482,6 +9585,8 @@ export interface components {
             now_mm: number;
             /** @description The plan with it. */
             request: components["schemas"]["RingRequest"];
+            /** @description In a sentence: which rod, and where it stays the same, why and what would help. */
+            told: string;
         };
         /**
          * @description The word for a part of a drawing.
@@ -9524,10 +9629,8 @@ export interface components {
             /** @description What comes of it in all. */
             totals: components["schemas"]["Totals"];
         };
-        /** @description A step in a sitting, or a part of one. */
+        /** @description A step in a session, or a part of one. */
         SatWork: {
-            /** @description Why it stands there. */
-            because: components["schemas"]["Because"];
             /** @description Hands begin. */
             from: string;
             /** @description Whether tools are laid out for it. */
@@ -9537,12 +9640,8 @@ export interface components {
              * @description How many are done.
              */
             n: number;
-            /** @description What that is called. */
-            name: string;
             /** @description What it is, in two or three words. */
             named: string;
-            /** @description Whose. */
-            of: components["schemas"]["JobOf"];
             /**
              * Format: int32
              * @description How many of it there are to do in all.
@@ -9555,8 +9654,6 @@ export interface components {
             step_n: number;
             /** @description Hands are done. */
             to: string;
-            /** @description The same in a sentence. */
-            why: string;
         };
         /**
          * @description The word for a place to saw from.
@@ -10079,6 +10176,11 @@ export interface components {
          * @enum {string}
          */
         Straightening: "fingers" | "pulls" | "after-cutting";
+        /**
+         * @description The word for a strain.
+         * @enum {string}
+         */
+        Strain: "light" | "moderate" | "heavy";
         /** @description A stretch of the wire as it is now. Lengths in mm of straight wire, from the near end. */
         Stretch: {
             /** @description Whether it is bent. */
@@ -10313,6 +10415,11 @@ export interface components {
             scrap: components["schemas"]["Cleanliness"];
             /** @description The operation with this piece's numbers, its instruction, hint and caution. */
             step: components["schemas"]["Step"];
+            /**
+             * Format: double
+             * @description What one that is spoiled here wastes off the spool, mm, where its wire is not cut off and booked before.
+             */
+            wasted_mm?: number | null;
         };
         /** @description How far one task is. */
         TaskStanding: {
@@ -10336,8 +10443,13 @@ export interface components {
             /** @description When what runs by itself was started, where it runs. */
             started_at?: string | null;
             /**
+             * Format: int32
+             * @description How many pieces those are.
+             */
+            timed_n: number;
+            /**
              * Format: double
-             * @description Minutes it took so far, pauses left out.
+             * @description Minutes that pieces really timed took: those pressed within five minutes of the press before.
              */
             took_min: number;
             /**
@@ -10412,6 +10524,11 @@ export interface components {
         };
         /** @description Something that happened at the bench. */
         Told: {
+            /**
+             * Format: double
+             * @description How long ago it happened, s, where it waited for the server: up to a week; just now if left out.
+             */
+            ago_s?: number;
             /** @description What happened. */
             happened: components["schemas"]["Happened"];
             /** @description Its own key, 8 to 64 characters: the same for the same press, however often it is sent. */
@@ -10658,6 +10775,8 @@ export interface components {
         Unclear: {
             /** @description First character. */
             from: number;
+            /** @description Words that may be meant instead, as people write them. */
+            instead?: string[];
             /** @description The words. */
             text: string;
             /** @description One past the last character. */
@@ -10701,7 +10820,7 @@ export interface components {
          * @description The word for a view.
          * @enum {string}
          */
-        View: "rings" | "room" | "chain" | "which-wire" | "cost";
+        View: "rings" | "room" | "chain" | "which-wire" | "cost" | "fix" | "match";
         /** @description What is wanted of one wire, and what there is of it on the rack. */
         Wanted: components["schemas"]["WireDemand"] & {
             /** @description Blanks that are cut for batches and orders, by the names their demands have: they are counted and booked at the bench. */
@@ -11436,7 +11555,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Answer"];
+                    "application/json": components["schemas"]["Asked"];
                 };
             };
             422: {
@@ -16760,6 +16879,55 @@ export interface operations {
             };
         };
     };
+    promise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOrder"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Promise"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     change_order: {
         parameters: {
             query: {
@@ -20220,8 +20388,6 @@ export interface operations {
     plan_sittings: {
         parameters: {
             query?: {
-                /** @description How many plans are tried, 1 to 4000; 60 if left out. */
-                tries?: number;
                 /** @description Whether what would help is worked out where something comes too late. */
                 help?: boolean;
             };

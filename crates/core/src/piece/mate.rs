@@ -86,7 +86,7 @@ impl Piece {
 /// use lorimant_core::piece::mate::catch;
 ///
 /// let piece = |kind: &str| Piece::Finding(PatternRequest::usual(kind.parse().unwrap()));
-/// // Ear wires catch each other by their open hooks; plain head pins have nothing to catch by.
+/// // Ear wires catch each other by their ear wires; plain head pins have nothing to catch by.
 /// assert!(catch(&piece("open-ear-wire"), &piece("open-ear-wire")).unwrap());
 /// assert!(!catch(&piece("plain-head-pin"), &piece("open-ear-wire")).unwrap());
 /// ```
@@ -108,7 +108,7 @@ pub fn catch(one: &Piece, other: &Piece) -> Result<bool, Faults> {
 /// How each opening of `first` takes the wire of `second`, and the other way round.
 ///
 /// A closed loop takes wire that passes its bore with 0.1 mm to spare, once one of the two is opened.
-/// An open hook takes wire that passes its mouth; it holds by the pull alone unless its mouth is then
+/// An ear wire takes wire that passes its mouth; it holds by the pull alone unless its mouth is then
 /// closed below the wire.
 ///
 /// ```

@@ -66,7 +66,7 @@ pub fn listed(items: &[String]) -> String {
 /// A phrase with a capital first letter.
 ///
 /// ```
-/// assert_eq!(lorimant_core::words::capital("open hooks"), "Open hooks");
+/// assert_eq!(lorimant_core::words::capital("ear wires"), "Ear wires");
 /// ```
 #[must_use]
 pub fn capital(text: &str) -> String {

@@ -18,7 +18,7 @@ const router = useRouter()
 const { money, currency, across } = useAmounts()
 const piece = ref<ChosenPiece | null>(null)
 const worn = ref<ChooseRequest['worn']>(null)
-const bears = ref('0.5')
+const bears = ref('50 g')
 const finish = ref<ChooseRequest['finish']>('polished')
 const joined = ref<ChooseRequest['joined']>('not')
 const maker = ref<ChooseRequest['maker']>('confident')
@@ -53,8 +53,11 @@ const { data: found, error } = useQuery({
 const faults = computed(() =>
   typedFaults.value.length ? typedFaults.value : error.value ? faultsOf(error.value) : [],
 )
-const candidates = computed(() => found.value?.candidates ?? [])
-watch(piece, () => (set.value = []))
+/** Five at first: whoever wants more asks for them. */
+const FEW = 5
+const all = ref(false)
+const candidates = computed(() => (found.value?.candidates ?? []).slice(0, all.value ? undefined : FEW))
+watch(piece, () => ((set.value = []), (all.value = false)))
 
 const side = useTemplateRef<HTMLElement>('side')
 function toCompared() {
@@ -118,10 +121,9 @@ async function use(one: WireCandidate) {
         v-model="bears"
         class="word short"
         inputmode="decimal"
-        aria-label="Load to hold, newtons"
+        aria-label="Weight it must hold, grams"
         data-test="bears"
-      />
-      N,
+      />,
       <select v-model="finish" class="word" aria-label="How it is finished" data-test="finish">
         <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
@@ -147,9 +149,7 @@ async function use(one: WireCandidate) {
       />
       {{ currency }} of wire each.
     </p>
-    <p v-if="!faults.length" class="quiet hint">
-      1 N is about what 100 g weigh. Loads and efforts are estimates.
-    </p>
+    <p v-if="!faults.length" class="quiet hint">Weights and efforts are estimates.</p>
     <p v-for="(fault, i) in faults" :key="fault.field" class="stop hint" role="alert">
       {{ fault.sentence }}
       <span v-if="found && i === faults.length - 1" class="watch" data-test="old">
@@ -207,6 +207,11 @@ async function use(one: WireCandidate) {
         {{ compared.length }} wires side by side
       </a>
       <aside>
+        <p v-if="!all && found.candidates.length > FEW">
+          <v-btn variant="text" data-test="more-wires" @click="all = true"
+            >Show {{ found.candidates.length - FEW }} more</v-btn
+          >
+        </p>
         <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
         <HoldPlot v-else :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
         <table

@@ -11,11 +11,13 @@ use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
 use crate::making::operations::Anneal;
 use crate::pattern::Worn;
 use crate::pattern::check::{PIERCING_MM, piercings_take};
+use crate::piece::Piece;
 use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
+use crate::words::capital;
 use crate::words::length::{LengthUnit, shown, thickness};
 use crate::words::scale::of_wire;
 
@@ -62,6 +64,42 @@ enum Point {
     Temper,
     Looks,
     Money,
+    /// Whether makers commonly take the metal.
+    Usual,
+}
+
+/// How little the metal is taken by makers who do not ask for it: none of the trade's everyday ones misses anything.
+fn unusual(metal: Metal) -> f64 {
+    match metal {
+        Metal::Copper
+        | Metal::Brass
+        | Metal::RedBrass
+        | Metal::SterlingSilver
+        | Metal::GermaniumSilver
+        | Metal::FineSilver
+        | Metal::GoldFilled
+        | Metal::SilverFilled => 0.0,
+        Metal::PhosphorBronze | Metal::NickelSilver | Metal::Aluminium | Metal::StainlessSteel => 0.25,
+        Metal::MildSteel => 0.6,
+        Metal::Gold14k | Metal::Niobium | Metal::Titanium => 1.2,
+    }
+}
+
+/// Hands cannot bend wire of more than so many times the effort of 20 AWG soft copper.
+const MOST_EFFORT: f64 = 25.0;
+
+/// What a wire misses that is thinner than the piece is drawn: weaker than it was meant.
+const THINNER: f64 = 0.9;
+
+/// What a temper misses for each step, of a quarter, that it is harder than the one the piece is usually made in.
+const HARDER_STEP: f64 = 0.3;
+
+/// The same for each step that it is softer: a clasp of soft wire opens. Who practises takes soft wire gladly.
+fn softer_step(maker: Maker) -> f64 {
+    match maker {
+        Maker::Practising => 0.15,
+        Maker::Confident => 0.7,
+    }
 }
 
 impl ChooseRequest {
@@ -92,7 +130,7 @@ impl ChooseRequest {
         None
     }
 
-    fn points(&self, wire: &Wire, measured: &Measured, duty: &Duty, cost: Option<f64>) -> [(Point, f64); 9] {
+    fn points(&self, wire: &Wire, measured: &Measured, duty: &Duty, cost: Option<f64>) -> [(Point, f64); 10] {
         let (worn, figures) = (self.worn(duty), wire.metal.figures());
         let load = if self.bears_n <= 0.0 || !duty.bears() || measured.holds_n >= self.bears_n {
             0.0
@@ -123,20 +161,29 @@ impl ChooseRequest {
         let hands = over(measured.effort, comfortable(self.maker));
         let strain = 2.0 * (measured.strain_used - WATCH_STRAIN).max(0.0);
         let springback = 2.0 * (1.0 - measured.springback_ratio);
-        // Soft opens unless it is worked hard; beyond half-hard there is hardly a use for it here.
+        // A finding has the temper it is usually made in; rings are wound of whatever is not harder than half-hard.
         let spent = wire.temper.strain();
-        let temper = if spent > Temper::HalfHard.strain() {
-            0.2 + 0.5 * (spent - Temper::HalfHard.strain())
-        } else if figures.tires {
+        let step = Temper::QuarterHard.strain();
+        let from_usual = match &self.purpose {
+            Piece::Finding(request) => {
+                let steps = (spent - request.kind.0.usual().temper.strain()) / step;
+                if steps < 0.0 { -steps * softer_step(self.maker) } else { steps * HARDER_STEP }
+            }
+            _ if spent > Temper::HalfHard.strain() => {
+                0.2 + HARDER_STEP * (spent - Temper::HalfHard.strain()) / step
+            }
+            _ => 0.0,
+        };
+        let keeps = if figures.tires {
             0.6
         } else if figures.stays_soft && self.joined != Joined::Fused {
             0.2
-        } else if wire.temper == Temper::Soft && worn == Worn::Ear {
-            0.15
         } else {
             0.0
         };
-        let looks = 1.5 * (wire.size_mm / duty.drawn_mm).ln().abs();
+        let temper = from_usual + keeps;
+        let ratio = wire.size_mm / duty.drawn_mm;
+        let looks = 1.5 * ratio.ln().abs() + if ratio < 0.97 { THINNER } else { 0.0 };
         let most = self.most_each.and_then(|most| most.to_f64());
         let money = match (most, cost) {
             (Some(most), Some(cost)) if most > 0.0 && cost > most => 0.6 + over(cost, most),
@@ -154,12 +201,13 @@ impl ChooseRequest {
             (Point::Temper, temper),
             (Point::Looks, looks),
             (Point::Money, money),
+            (Point::Usual, unusual(wire.metal)),
         ]
     }
 
     /// How far a wire is from what is wanted; none where it would crack.
     pub(super) fn misses(&self, wire: &Wire, measured: &Measured, duty: &Duty, rack: &Rack) -> Option<f64> {
-        if measured.strain_used > CRACK_STRAIN {
+        if measured.strain_used > CRACK_STRAIN || measured.effort > MOST_EFFORT {
             return None;
         }
         let cost = cost(wire, measured.blank_mm, rack).and_then(|cost| cost.to_f64());
@@ -246,16 +294,13 @@ impl ChooseRequest {
             Point::Skin if wire.metal.figures().stains => "Stains skin.".to_owned(),
             Point::Skin => "Its outer layer is thin: polish and solder gently.".to_owned(),
             Point::Hands => {
-                let effort = shown(measured.effort, 1);
-                if miss > 0.0 {
-                    let most = comfortable(self.maker);
-                    format!(
-                        "Heavy on the hands: {effort} times the effort of 20 AWG soft copper, more than \
-                         {most:.0}."
-                    )
-                } else {
-                    format!("Easy on the hands: {effort} times the effort of 20 AWG soft copper.")
-                }
+                let most = comfortable(self.maker);
+                let hands = match measured.effort / most {
+                    share if share <= 0.4 => "Easy on the hands",
+                    share if share <= 1.0 => "Moderate work for the hands",
+                    _ => "Heavy on the hands",
+                };
+                format!("{hands}: {} times soft 20 AWG copper.", two_figures(measured.effort))
             }
             Point::Strain => {
                 let bends = if miss > 0.0 { "watch for cracks" } else { "bends well" };
@@ -278,6 +323,8 @@ impl ChooseRequest {
                     format!("{} % {way} than drawn.", percent((ratio - 1.0).abs()))
                 }
             }
+            Point::Usual if miss <= 0.0 => return None,
+            Point::Usual => format!("{} is seldom used for this.", capital(wire.metal.shown())),
             Point::Money => {
                 let cost = cost?;
                 match self.most_each {
@@ -369,6 +416,11 @@ impl ChooseRequest {
         }
         schools
     }
+}
+
+/// A number in two figures.
+fn two_figures(value: f64) -> String {
+    if value < 10.0 { shown(value, 1) } else { shown(value, 0) }
 }
 
 fn ear_told(wire: &Wire, unit: LengthUnit) -> String {
