@@ -123,3 +123,52 @@ fn rings_that_are_all_large() {
     let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
     assert!(named.contains(&Cause::Harder) && named.contains(&Cause::Rod) && !misfit.sure, "{misfit:?}");
 }
+
+/// What comes of none of the causes, dimensions thrown about at random, is hardly ever called likely; and where nothing is
+/// near it, that is the answer.
+#[rstest]
+fn what_no_cause_explains_is_said_so() {
+    let workshop = tapered();
+    let mut chance = Chance::of(23);
+    let (mut sure, mut none, mut all) = (0_u32, 0_u32, 0_u32);
+    for i in 0..100_usize {
+        let request = usual(PATTERNS[i % PATTERNS.len()]);
+        let piece = Piece::Finding(request);
+        let (list, _) = to_measure(&piece, CheckedOf::Piece, &workshop).unwrap();
+        let measured: BTreeMap<String, f64> = list
+            .iter()
+            .filter(|one| one.kind.is_some())
+            .map(|one| {
+                let way = if chance.share() < 0.5 { -1.0 } else { 1.0 };
+                let off = way * chance.between(5.0, 12.0) * (one.most - one.wanted) / 3.0;
+                (one.key.clone(), (one.wanted + off).max(0.05))
+            })
+            .collect();
+        let misfit = causes(&piece, CheckedOf::Piece, &measured, &workshop).unwrap();
+        all += 1;
+        sure += u32::from(misfit.sure);
+        none += u32::from(misfit.causes.is_empty() && misfit.told.starts_with("None of the usual causes"));
+    }
+    assert!(sure <= 2, "{sure} of {all} called very likely");
+    assert!(none >= 60, "{none} of {all} said to be none of the causes");
+}
+
+/// Two faults in one piece: the one, the other, or both together are named.
+#[rstest]
+fn two_faults_together_are_found() {
+    let workshop = tapered();
+    let mut chance = Chance::of(31);
+    let (mut right, mut all) = (0_u32, 0_u32);
+    for i in 0..100_usize {
+        let request = usual(["hook-clasp", "open-ear-wire", "s-clasp"][i % 3]);
+        let way = if chance.share() < 0.5 { -1.0 } else { 1.0 };
+        let (mark, blank) = (way * chance.between(1.0, 2.0), -way * chance.between(1.5, 3.0));
+        let slips = Slips { mark_mm: mark, blank_mm: blank, ..Slips::default() };
+        let measured = planted(&request, &slips, &mut chance, &workshop);
+        let misfit = causes(&Piece::Finding(request), CheckedOf::Piece, &measured, &workshop).unwrap();
+        all += 1;
+        let first_two: Vec<Cause> = misfit.causes.iter().take(2).map(|one| one.cause).collect();
+        right += u32::from(first_two.contains(&Cause::Mark) || first_two.contains(&Cause::Blank));
+    }
+    assert!(f64::from(right) >= 0.7 * f64::from(all), "{right} of {all}");
+}

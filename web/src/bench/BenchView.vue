@@ -47,7 +47,12 @@ const piece = shallowRef<ChosenPiece | null>(null)
 const count = ref('')
 const fault = ref('')
 const busy = ref(false)
-watch(piece, (now) => (count.value = now ? String(now.pieces_n) : ''))
+/** A count that was typed stays as it is typed, whatever piece is chosen. */
+let counted = ''
+watch(piece, (now) => {
+  if (count.value.trim() && count.value !== counted) return
+  count.value = counted = now ? String(now.pieces_n) : ''
+})
 
 /** Whole numbers only; what is not one is said where it stands. */
 const pieces = computed(() => (/^\d{1,6}$/.test(count.value.trim()) ? Number(count.value) : null))

@@ -64,12 +64,16 @@ const ways = computed(() =>
         { word: 'piece', says: 'finished rings' },
       ],
 )
+/** A count that was typed stays as it is typed, whatever piece is chosen. */
+let counted = ''
 watch(piece, (now) => {
   what.value = now && !('finding' in now.purpose) ? 'coil' : 'piece'
-  count.value = now ? String(what.value === 'coil' ? 1 : Math.min(countIn(now.purpose), 20)) : ''
+  const typed = count.value.trim() && count.value !== counted
+  if (!typed)
+    count.value = counted = now ? String(what.value === 'coil' ? 1 : Math.min(countIn(now.purpose), 20)) : ''
   lot.value = ''
 })
-watch(what, (now) => now !== 'piece' && (count.value = '1'))
+watch(what, (now) => now !== 'piece' && (count.value = counted = '1'))
 
 const { data: lots } = useQuery({
   queryKey: ['learned', 'for', piece],

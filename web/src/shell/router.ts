@@ -129,7 +129,7 @@ const router = createRouter({
     },
     { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
     { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Reference' } },
-    { path: '/:rest(.*)', redirect: '/today' },
+    { path: '/:rest(.*)', component: () => import('./NotFoundView.vue'), meta: { title: 'Page not found' } },
   ],
 })
 

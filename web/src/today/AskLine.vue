@@ -191,6 +191,7 @@ useEventListener('pointerdown', (event) => {
             :key="meant"
             size="small"
             variant="outlined"
+            color="primary"
             class="meant"
             data-test="ask-instead"
             @click="instead(word, meant)"

@@ -2,7 +2,8 @@
 //!
 //! Each cause moves the dimensions of a piece in its own way; how, the geometry of the pattern says: the piece is laid
 //! again with the cause in it. How well the best amount of each explains what was measured gives its share (Bayes, each
-//! cause as likely as another before anything is measured).
+//! cause as likely as another before anything is measured), beside that nothing is wrong, and that it is something else. A
+//! cause that leaves more than chance unexplained is not named; where none is left, two are tried together.
 
 use std::collections::BTreeMap;
 
@@ -71,8 +72,13 @@ pub struct Misfit {
     pub measure_next: Option<String>,
 }
 
-/// A cause is named surely from this share on.
+/// A cause is named surely from this share on, and as probable from this.
 const SURE: f64 = 0.9;
+const PROBABLE: f64 = 0.6;
+/// A cause explains a measurement that lies no further from what it foretells than so many standard deviations.
+const EXPLAINS: f64 = 3.0;
+/// Something that is none of the causes throws a dimension about so many standard deviations off.
+const ELSEWHERE: f64 = 8.0;
 /// Causes below this share are not named.
 const NAMED: f64 = 0.04;
 /// A dimension tells two causes apart when what they foretell of it lies so many standard deviations apart.
@@ -179,6 +185,12 @@ fn gauges(share: f64) -> String {
     }
 }
 
+/// A sentence that goes on after a colon.
+fn lower_first(sentence: &str) -> String {
+    let mut letters = sentence.chars();
+    letters.next().map_or_else(String::new, |first| first.to_lowercase().chain(letters).collect())
+}
+
 /// What a piece would measure with so much of a cause in it, by dimension.
 struct Model<'a> {
     piece: &'a Piece,
@@ -263,6 +275,8 @@ struct Fit {
     log: f64,
     /// How far each dimension would be, mm.
     off: Vec<f64>,
+    /// How far what was measured lies from that at most, standard deviations.
+    leaves: f64,
 }
 
 /// The likely causes of what a piece measured, by dimension, mm.
@@ -307,11 +321,23 @@ pub fn causes(
     // That nothing is wrong is as likely as all causes together, before anything is measured.
     let causes_n = f64::from(u32::try_from(model.causes().len()).unwrap_or(1));
     let chance = chance + causes_n.ln();
+    // That it is something else: whatever was measured is off by as much as such things are.
+    let elsewhere: f64 = seen
+        .iter()
+        .map(|(i, off)| -0.5 * (off / (ELSEWHERE * model.spread(*i))).powi(2) - ELSEWHERE.ln())
+        .sum();
     let mut fits: Vec<Fit> = model.causes().iter().map(|cause| model.fit(*cause, &seen)).collect();
     fits.sort_by(|a, b| b.log.total_cmp(&a.log));
-    let best = fits.iter().map(|fit| fit.log).fold(chance, f64::max);
-    let all: f64 = fits.iter().map(|fit| (fit.log - best).exp()).sum::<f64>() + (chance - best).exp();
+    let best = fits.iter().map(|fit| fit.log).fold(chance.max(elsewhere), f64::max);
+    let all: f64 = fits.iter().map(|fit| (fit.log - best).exp()).sum::<f64>()
+        + (chance - best).exp()
+        + (elsewhere - best).exp();
     let share = |log: f64| (log - best).exp() / all;
+    let explains = |fit: &Fit| fit.leaves <= EXPLAINS;
+    if share(chance) < 0.5 && !fits.iter().any(|fit| share(fit.log) >= NAMED && explains(fit)) {
+        return Ok(model.unexplained(&seen, measured));
+    }
+    fits.retain(explains);
     Ok(model.told(&fits, share, share(chance), measured))
 }
 
@@ -342,7 +368,68 @@ impl Model<'_> {
         let squares: f64 = seen.iter().map(|(i, seen)| weight(*i) * (seen - off[*i]).powi(2)).sum();
         // How likely what was measured is over all amounts (Laplace): a cause that could do anything explains little.
         let log = -0.5 * (squares + (amount / usual).powi(2) + (1.0 + usual.powi(2) * bends).ln());
-        Fit { cause, amount, log, off }
+        let leaves =
+            seen.iter().map(|(i, seen)| ((seen - off[*i]) / self.spread(*i)).abs()).fold(0.0, f64::max);
+        Fit { cause, amount, log, off, leaves }
+    }
+
+    /// What to say where no cause alone explains what was measured: the two that do together, or that none does.
+    fn unexplained(&self, seen: &[(usize, f64)], measured: &BTreeMap<String, f64>) -> Misfit {
+        let unit = self.workshop.habits.unit;
+        let mut together: Option<(f64, Fit, Fit)> = None;
+        for (n, one) in self.causes().iter().enumerate() {
+            for other in &self.causes()[n + 1..] {
+                let (one, other) = self.both(*one, *other, seen);
+                let leaves = seen
+                    .iter()
+                    .map(|(i, seen)| ((seen - one.off[*i] - other.off[*i]) / self.spread(*i)).abs())
+                    .fold(0.0, f64::max);
+                // Two causes can do much: what is left must be little, and more was measured than they are.
+                if seen.len() > 2
+                    && leaves <= EXPLAINS / 2.0
+                    && together.as_ref().is_none_or(|best| leaves < best.0)
+                {
+                    together = Some((leaves, one, other));
+                }
+            }
+        }
+        let named = |fit: &Fit| LikelyCause {
+            cause: fit.cause,
+            amount: fit.amount,
+            share: 0.5,
+            told: fit.cause.told(fit.amount, unit),
+            change: fit.cause.change(fit.amount, unit),
+        };
+        if let Some((_, one, other)) = together {
+            let causes = vec![named(&one), named(&other)];
+            let told = format!(
+                "No one cause explains it. Two together would: {} {}",
+                causes[0].told, causes[1].told
+            );
+            return Misfit { causes, sure: false, told, measure_next: None };
+        }
+        let next = self.dimensions.iter().find(|one| !measured.contains_key(&one.key));
+        let then = match next {
+            Some(one) => format!("Measure the {} as well.", one.what),
+            None => "Measure it again, and look for something else: another tool, a bend in the wrong place."
+                .to_owned(),
+        };
+        let told = format!("None of the usual causes explains it. {then}");
+        Misfit { causes: vec![], sure: false, told, measure_next: next.map(|one| one.key.clone()) }
+    }
+
+    /// Two causes together: each fitted in turn to what the other leaves.
+    fn both(&self, one: Cause, other: Cause, seen: &[(usize, f64)]) -> (Fit, Fit) {
+        let without = |fit: &Fit| -> Vec<(usize, f64)> {
+            seen.iter().map(|(i, off)| (*i, off - fit.off[*i])).collect()
+        };
+        let mut first = self.fit(one, seen);
+        let mut second = self.fit(other, &without(&first));
+        for _ in 0..4 {
+            first = self.fit(one, &without(&second));
+            second = self.fit(other, &without(&first));
+        }
+        (first, second)
     }
 
     fn told(
@@ -376,7 +463,10 @@ impl Model<'_> {
             _ => None,
         };
         let told = match (sure, &causes[..]) {
-            (true, [first, ..]) => format!("{} Very likely.", first.told),
+            (true, [first, ..]) => format!("Very likely: {}", lower_first(&first.told)),
+            (false, [first, ..]) if first.share >= PROBABLE => {
+                format!("Probably: {}", lower_first(&first.told))
+            }
             (false, [first, second, ..]) => {
                 let which = match next {
                     Some(i) => format!("Measure the {} to tell them apart.", self.dimensions[i].what),

@@ -5,6 +5,7 @@ use axum::body::Body;
 use axum::extract::State as Shared;
 use axum::response::Response;
 use futures_util::TryStreamExt as _;
+use lorimant_core::words::quoted;
 use serde::Serialize;
 use tokio::io::AsyncWriteExt as _;
 use tokio_util::io::{ReaderStream, StreamReader};
@@ -128,7 +129,8 @@ async fn restore_copy(
         // Only what is listed: a name is no way out of the folder.
         let known =
             store.copies().into_iter().find(|copy| copy.path.file_name().is_some_and(|own| own == &*name));
-        let copy = known.ok_or_else(|| Problem::missing(format!("There is no copy called {name}.")))?;
+        let copy =
+            known.ok_or_else(|| Problem::missing(format!("There is no copy called {}.", quoted(&name))))?;
         store.restore(&copy.path).map_err(Problem::from)
     });
     Ok(Json(Restored::of(&kept.await??)))

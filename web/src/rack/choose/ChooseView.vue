@@ -160,58 +160,60 @@ async function use(one: WireCandidate) {
       {{ piece ? 'Comparing wires…' : 'Choose a piece to compare wires for it.' }}
     </p>
     <div v-if="found" class="found">
-      <ol v-one-stop class="list" data-test="candidates">
-        <li v-for="(one, i) in candidates" :key="key(one)" :style="{ '--metal': one.colour }">
-          <label class="option set">
-            <input
-              type="checkbox"
-              :checked="set.includes(key(one))"
-              :aria-label="`Compare ${one.shown}`"
-              data-test="compare"
-              @change="toggle(one)"
-            />
-          </label>
-          <span class="rank num">{{ i + 1 }}</span>
-          <div>
-            <h2>
-              <span class="metal" aria-hidden="true" />{{ one.shown }}
-              <span v-if="one.cost" class="quiet cost">{{ money(one.cost) }} each</span>
-            </h2>
-            <p v-if="one.on_rack" class="there" data-test="on-rack">{{ one.on_rack }}</p>
-            <p>{{ one.reasons.slice(0, opened === key(one) ? undefined : 2).join(' ') }}</p>
-            <p
-              v-for="line in opened === key(one) ? one.cautions : one.cautions.slice(0, 1)"
-              :key="line"
-              class="watch"
-            >
-              {{ line }}
-            </p>
-            <p class="acts">
-              <button
-                type="button"
-                class="plain act"
-                :aria-expanded="opened === key(one)"
-                data-test="reasons"
-                @click="opened = opened === key(one) ? null : key(one)"
+      <div>
+        <ol v-one-stop class="list" data-test="candidates">
+          <li v-for="(one, i) in candidates" :key="key(one)" :style="{ '--metal': one.colour }">
+            <label class="option set">
+              <input
+                type="checkbox"
+                :checked="set.includes(key(one))"
+                :aria-label="`Compare ${one.shown}`"
+                data-test="compare"
+                @change="toggle(one)"
+              />
+            </label>
+            <span class="rank num">{{ i + 1 }}</span>
+            <div>
+              <h2>
+                <span class="metal" aria-hidden="true" />{{ one.shown }}
+                <span v-if="one.cost" class="quiet cost">{{ money(one.cost) }} each</span>
+              </h2>
+              <p v-if="one.on_rack" class="there" data-test="on-rack">{{ one.on_rack }}</p>
+              <p>{{ one.reasons.slice(0, opened === key(one) ? undefined : 2).join(' ') }}</p>
+              <p
+                v-for="line in opened === key(one) ? one.cautions : one.cautions.slice(0, 1)"
+                :key="line"
+                class="watch"
               >
-                {{ opened === key(one) ? 'fewer reasons' : 'every reason' }}
-              </button>
-              <button type="button" class="plain act" data-test="use-candidate" @click="use(one)">
-                use this wire
-              </button>
-            </p>
-          </div>
-        </li>
-      </ol>
-      <a v-if="compared.length > 1" class="reach" href="#compared" @click.prevent="toCompared">
-        {{ compared.length }} wires side by side
-      </a>
-      <aside>
+                {{ line }}
+              </p>
+              <p class="acts">
+                <button
+                  type="button"
+                  class="plain act"
+                  :aria-expanded="opened === key(one)"
+                  data-test="reasons"
+                  @click="opened = opened === key(one) ? null : key(one)"
+                >
+                  {{ opened === key(one) ? 'fewer reasons' : 'every reason' }}
+                </button>
+                <button type="button" class="plain act" data-test="use-candidate" @click="use(one)">
+                  use this wire
+                </button>
+              </p>
+            </div>
+          </li>
+        </ol>
         <p v-if="!all && found.candidates.length > FEW">
           <v-btn variant="text" data-test="more-wires" @click="all = true"
             >Show {{ found.candidates.length - FEW }} more</v-btn
           >
         </p>
+      </div>
+      <a v-if="compared.length > 1" class="reach" href="#compared" @click.prevent="toCompared">
+        {{ compared.length }} wires side by side
+      </a>
+      <aside>
         <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
         <HoldPlot v-else :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
         <table

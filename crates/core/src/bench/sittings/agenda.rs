@@ -660,11 +660,7 @@ fn told(ready: &[Ready], unmet: &[Unmet]) -> String {
         early if early <= 0 => "on its due day".to_owned(),
         early => format!("{} early", counted(early.unsigned_abs(), "day")),
     };
-    format!(
-        "Everything is on time. {} is ready {}, {early}.",
-        capital(&first.name),
-        first.day.strftime("%A %-d %B")
-    )
+    format!("Everything is on time. {} is ready {}, {early}.", first.name, first.day.strftime("%A %-d %B"))
 }
 
 /// So long in words, for people: `3 hours`, `2 days`.
@@ -698,6 +694,6 @@ impl BatchRun {
     /// A line of the schedule: `Ear wires for the theatre: 17 pairs, straighten to crown`.
     #[must_use]
     pub fn line(&self) -> String {
-        format!("{}: {}, {}", capital(&self.name), self.counted, self.steps_told)
+        format!("{}: {}, {}", self.name, self.counted, self.steps_told)
     }
 }

@@ -277,11 +277,13 @@ impl Sittings {
         }
         let in_hand = plan.placed.last().is_some_and(|last| last.job == job && last.sitting == bench.sitting);
         let left_min = bench.here().map_or(0.0, |here| here.to_min - bench.now_min);
-        if !in_hand && left_min < keys.least_run_min && self.hands_left_min(job, &going[job]) > left_min {
-            if let Some(next) = self.sittings.get(bench.sitting + 1) {
-                going[job].room_from_min = next.from_min;
-                return;
-            }
+        if !in_hand
+            && left_min < keys.least_run_min
+            && self.hands_left_min(job, &going[job]) > left_min
+            && let Some(next) = self.sittings.get(bench.sitting + 1)
+        {
+            going[job].room_from_min = next.from_min;
+            return;
         }
         let n = bench.fits(work, want);
         if n == 0 {
