@@ -36,7 +36,7 @@ async fn read(maker: &Maker, times: usize) -> Result<()> {
 #[test]
 fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
     at_the_bench(|maker| async move {
-        kept_rings(maker, "40 rings 7 mm inside half-hard sterling silver 20 awg", "Lake sleeves").await?;
+        kept_rings(maker, "40 rings 6.5 mm inside half-hard sterling silver 20 awg", "Lake sleeves").await?;
         let before = maker.text("[data-slot=mandrel]").await?;
         maker.open("/check").await?;
         maker.choose("[data-test=piece]", "Lake sleeves").await?;

@@ -218,10 +218,10 @@ fn files_are_taken_away_and_brought_back_in() -> Result<()> {
     at_the_bench(|maker| async move {
         at_an_open_hook(maker).await?;
         for (file, ending, starts) in [
-            ("card-a5.pdf", "open-hook.card-a5.pdf", "%PDF"),
-            ("drawing.dxf", "open-hook.drawing.dxf", "  0\r\nSECTION"),
-            ("bends.csv", "open-hook.bends.csv", "forming_n,what"),
-            ("pattern.json", "open-hook.pattern.json", "{"),
+            ("card-a5.pdf", "ear-wire.card-a5.pdf", "%PDF"),
+            ("drawing.dxf", "ear-wire.drawing.dxf", "  0\r\nSECTION"),
+            ("bends.csv", "ear-wire.bends.csv", "forming_n,what"),
+            ("pattern.json", "ear-wire.pattern.json", "{"),
         ] {
             maker.click("[data-test=take-away]").await?;
             maker.click(&format!("[data-file='{file}']")).await?;
@@ -230,7 +230,7 @@ fn files_are_taken_away_and_brought_back_in() -> Result<()> {
         }
         maker.open("/kept").await?;
         maker.find("[data-test=plans]").await?;
-        let path = maker.browser.downloads().join("open-hook.pattern.json");
+        let path = maker.browser.downloads().join("ear-wire.pattern.json");
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         chooser.send_keys(path.to_str().context("no path")?).await?;
         maker.sees("[data-test=plans]", "ear wire").await?;

@@ -4,6 +4,7 @@ use serde::Serialize;
 
 use super::lot::{Inside, LotLearned, inside_with, shared_mm, slope};
 use crate::ring::RingRequest;
+use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::lot::LotFactor;
@@ -127,7 +128,13 @@ const RATIOS: std::ops::RangeInclusive<f64> = 2.0..=12.0;
 pub fn next_coil(learned: &LotLearned, request: &RingRequest, workshop: &Workshop) -> Option<NextCoil> {
     let wire = Wire { lot: None, ..request.wire.clone() };
     let fits = |mm: f64| RATIOS.contains(&(mm / wire.size_mm));
-    let rods = workshop.rods.iter().filter(|rod| fits(rod.diameter_mm) && !learned.rods.contains(rod));
+    let known = |rod: &Mandrel| {
+        learned
+            .rods
+            .iter()
+            .any(|known| known.shape == rod.shape && (known.diameter_mm - rod.diameter_mm).abs() < 0.01)
+    };
+    let rods = workshop.rods.iter().filter(|rod| fits(rod.diameter_mm) && !known(rod));
     let then = |wound: &RingRequest| {
         let own = workshop.hand.of_one(false, false, READINGS_N);
         let error_mm = shared_mm(wound, Inside::Coil, &workshop.hand).hypot(own);
