@@ -481,7 +481,7 @@ async fn a_batch_is_paired_and_its_cause_found() {
     let workshop = Workshop::empty();
     let request = json!({ "kind": "open-ear-wire", "wire": { "metal": "sterling-silver", "size_mm": 0.8,
         "temper": "half-hard" }, "pieces_n": 3 });
-    let check = json!({ "name": "ear wires", "piece": { "finding": request }, "of": "piece", "pieces_n": 6,
+    let check = json!({ "name": "ear wires", "piece": { "finding": request }, "of": "piece", "pieces_n": 7,
         "keys": ["height"] });
     let check = begun(&workshop, &check).await;
     for (piece_n, mm) in [(1, 20.0), (2, 20.6), (3, 20.1), (4, 20.7), (5, 22.0), (6, 20.05)] {
@@ -506,9 +506,9 @@ async fn a_batch_is_paired_and_its_cause_found() {
             _ if one["kind"].is_null() || key == "height" || key == "width" => continue,
             _ => 0.0,
         };
-        keep(&workshop, check, 1, key, (wanted + off).max(0.0)).await;
+        keep(&workshop, check, 7, key, (wanted + off).max(0.0)).await;
     }
-    let misfit = workshop.get(&format!("/api/checks/{check}/causes?piece_n=1")).await.json();
+    let misfit = workshop.get(&format!("/api/checks/{check}/causes?piece_n=7")).await.json();
     assert!(misfit["causes"].as_array().is_some_and(|all| !all.is_empty()), "{misfit}");
 }
 
