@@ -188,7 +188,7 @@ fn a_batch_is_paired_and_a_planted_cause_is_found() -> Result<()> {
             maker.sees("[data-test=came]", mm).await?;
         }
         maker.click("[data-test=why]").await?;
-        maker.sees("[data-test=cause-told]", "The centre of the bend was off").await?;
+        maker.sees("[data-test=cause-told]", "centre of the bend was off").await?;
         maker.sees("[data-test=causes]", "Start the bend").await?;
         maker.is_accessible().await
     })
