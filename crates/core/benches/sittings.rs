@@ -31,6 +31,7 @@ fn plan() -> Sittings {
             name: format!("batch {j}"),
             pieces_n: 12,
             due_min: Some(day(2 + j / 3)),
+            ready_min: None,
             works: works.collect(),
         }
     });
