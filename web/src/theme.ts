@@ -16,6 +16,9 @@ const light = {
     'on-primary': '#F7F5EF',
     quiet: '#565C63',
     hairline: '#CBC5B8',
+    'block-warm': '#7D4E2B',
+    'block-cool': '#4B545C',
+    'on-block': '#FFFFFF',
     wash: '#D5E4DE',
   },
 }
@@ -33,6 +36,9 @@ const dark = {
     'on-primary': '#10211F',
     quiet: '#A9AFB4',
     hairline: '#454C52',
+    'block-warm': '#7D4E2B',
+    'block-cool': '#4B545C',
+    'on-block': '#FFFFFF',
     wash: '#24403C',
   },
 }

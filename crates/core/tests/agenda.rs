@@ -6,7 +6,7 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use lorimant_core::bench::load::loads;
 use lorimant_core::bench::pass::{Led, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, Laid, SatWork, Wanted};
+use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, SatWork, Wanted, laid::Laid};
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::bench::sittings::{Job, Planned};
 use lorimant_core::bench::times::Times;
@@ -74,7 +74,7 @@ fn wanted(number: i64, kind: &str, n: u32, due: Option<Date>) -> Wanted {
     let batch = Batch::of(&format!("{kind} {number}"), Piece::Finding(usual(kind)), n);
     let tasks = batch.tasks(&Workshop::default()).unwrap();
     let standing = batch.standing(&tasks, &[]);
-    Wanted { of: JobOf::Batch(number), batch, tasks, standing, due }
+    Wanted { of: JobOf::Batch(number), batch, tasks, standing, due, orders: vec![] }
 }
 
 fn agenda(wanted: &[Wanted], holds: &[Hold]) -> Agenda {
@@ -186,6 +186,9 @@ fn what_runs_already_is_only_waited_for() {
     assert!(agenda.alone.iter().any(|alone| alone.barrel && alone.from == now));
     let step_n = u32::try_from(tumble + 1).unwrap();
     assert!(steps(&agenda).all(|(_, step)| step.step_n > step_n));
+    // Nobody pinned it: nothing says so.
+    let runs = agenda.sittings.iter().flat_map(|one| &one.runs);
+    assert!(runs.clone().count() > 0 && runs.clone().all(|run| !run.why.contains("Pinned")), "{agenda:?}");
 }
 
 #[test]

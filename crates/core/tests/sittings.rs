@@ -2,11 +2,10 @@
 //! late that need not be.
 #![allow(clippy::unwrap_used, missing_docs)]
 
+use crate::common::schedulers::{best_of_all, on_time_by_due_day};
 use lorimant_core::bench::sittings::help::Way;
 use lorimant_core::bench::sittings::search::Progress;
-use lorimant_core::bench::sittings::{
-    Because, Cost, INTERRUPTION_MIN, Job, LOAD_MIN, Pin, Planned, Sittings, Stretch, Work, cheaper,
-};
+use lorimant_core::bench::sittings::{Because, Job, Pin, Planned, Sittings, Stretch, Work};
 use lorimant_core::chance::Chance;
 use proptest::prelude::*;
 
@@ -37,7 +36,7 @@ fn tumbled(hours: f64) -> Work {
 }
 
 fn job(name: &str, due_min: Option<f64>, works: Vec<Work>) -> Job {
-    Job { name: name.to_owned(), pieces_n: 10, due_min, works }
+    Job { name: name.to_owned(), pieces_n: 10, due_min, ready_min: None, works }
 }
 
 /// So many days of so many hours from nine in the morning, the barrel silent from ten at night to seven.
@@ -184,109 +183,6 @@ proptest! {
     }
 }
 
-/// Places whole works in every order there is, each as early as it can be: what the best of all orders costs.
-fn best_of_all(plan: &Sittings) -> Option<Cost> {
-    #[derive(Clone)]
-    struct At {
-        now: f64,
-        sitting: usize,
-        hands: f64,
-        laid: Option<String>,
-        barrel: f64,
-        last: Option<usize>,
-        changes: f64,
-    }
-    /// Where a work would go: the moment, how long it takes, and the bench by then.
-    fn goes(plan: &Sittings, work: &Work, ready: f64, at: &At) -> Option<(f64, f64, At)> {
-        let mut here = at.clone();
-        loop {
-            let sitting = plan.sittings.get(here.sitting)?;
-            let lays = here.laid.as_deref() != Some(&work.setup);
-            let took = work.each_min * f64::from(work.n) + if lays { work.setting_up_min } else { 0.0 };
-            let mut from = here.now.max(sitting.from_min).max(ready);
-            if work.barrel {
-                let mut runs = (from + took).max(here.barrel);
-                for quiet in &plan.quiet {
-                    if runs < quiet.to_min && runs + work.unattended_min > quiet.from_min {
-                        runs = quiet.to_min;
-                    }
-                }
-                from = runs - took;
-            }
-            if from + took <= sitting.to_min + EPS && here.hands + took <= plan.most_min + EPS {
-                return Some((from, took, here));
-            }
-            here = At { sitting: here.sitting + 1, hands: 0.0, laid: None, ..here };
-        }
-    }
-    fn go(plan: &Sittings, next: &mut Vec<usize>, ready: &mut Vec<f64>, at: &At, best: &mut Option<Cost>) {
-        let left: usize = plan.jobs.iter().zip(next.iter()).map(|(job, next)| job.works.len() - next).sum();
-        if left == 0 {
-            let late = || {
-                plan.jobs
-                    .iter()
-                    .zip(ready.iter())
-                    .map(|(job, ready)| (job.pieces_n, (ready - job.due_min.unwrap_or(1e9)).max(0.0)))
-                    .filter(|(_, late)| *late > EPS)
-            };
-            let cost = Cost {
-                late_n: late().map(|(n, _)| n).sum(),
-                late_piece_min: late().map(|(n, late)| f64::from(n) * late).sum(),
-                unplaced_n: 0,
-                changes_min: at.changes,
-                ends_min: 0.0,
-            };
-            if best.is_none_or(|best| cheaper(cost, best)) {
-                *best = Some(cost);
-            }
-            return;
-        }
-        for j in 0..plan.jobs.len() {
-            let Some(work) = plan.jobs[j].works.get(next[j]) else { continue };
-            let Some((from, took, here)) = goes(plan, work, ready[j], at) else { continue };
-            let lays = here.laid.as_deref() != Some(&work.setup);
-            let left = at.last.filter(|last| *last != j).is_some_and(|last| {
-                let could = plan.jobs[last].works.get(next[last]);
-                could
-                    .filter(|work| !work.barrel)
-                    .and_then(|work| goes(plan, work, ready[last], &here))
-                    .is_some_and(|(at, ..)| at <= from + EPS)
-            });
-            let was = ready[j];
-            ready[j] = from + took + work.unattended_min;
-            next[j] += 1;
-            let after = At {
-                now: from + took,
-                hands: here.hands + took,
-                laid: Some(work.setup.clone()),
-                barrel: if work.barrel { ready[j] } else { here.barrel },
-                last: Some(j),
-                changes: here.changes
-                    + if lays { work.setting_up_min } else { 0.0 }
-                    + if left { INTERRUPTION_MIN } else { 0.0 }
-                    + if work.barrel { LOAD_MIN } else { 0.0 },
-                ..here
-            };
-            go(plan, next, ready, &after, best);
-            next[j] -= 1;
-            ready[j] = was;
-        }
-    }
-    let mut best = None;
-    let start = At {
-        now: 0.0,
-        sitting: 0,
-        hands: 0.0,
-        laid: None,
-        barrel: f64::NEG_INFINITY,
-        last: None,
-        changes: 0.0,
-    };
-    let n = plan.jobs.len();
-    go(plan, &mut vec![0; n], &mut vec![f64::NEG_INFINITY; n], &start, &mut best);
-    best
-}
-
 proptest! {
     #![proptest_config(ProptestConfig::with_cases(24))]
     #[test]
@@ -309,76 +205,6 @@ proptest! {
         let as_late = as_few && cost.late_piece_min <= best.late_piece_min + 10.0;
         prop_assert!(!as_late || cost.changes_min <= 1.05 * best.changes_min + 2.0, "{cost:?} {best:?}");
     }
-}
-
-/// Pieces done by their due day where whoever sits at the bench always takes what is due first of all that can be done.
-fn on_time_by_due_day(plan: &Sittings) -> u32 {
-    let n = plan.jobs.len();
-    let (mut next, mut left) = (vec![0; n], vec![0; n]);
-    let mut ready = vec![f64::NEG_INFINITY; n];
-    for (j, job) in plan.jobs.iter().enumerate() {
-        left[j] = job.works.first().map_or(0, |work| work.n);
-    }
-    let mut barrel = f64::NEG_INFINITY;
-    for sitting in &plan.sittings {
-        let (mut now, mut hands, mut effort, mut since) = (sitting.from_min, 0.0, 0.0, 0.0);
-        let mut laid: Option<&str> = None;
-        loop {
-            let starts = |j: usize| {
-                let work: &Work = plan.jobs[j].works.get(next[j])?;
-                let lays = if laid == Some(work.setup.as_str()) { 0.0 } else { work.setting_up_min };
-                let one = lays + work.each_min;
-                let mut from = ready[j].max(now);
-                if work.barrel {
-                    let mut runs = (from + one).max(barrel);
-                    for quiet in &plan.quiet {
-                        if runs < quiet.to_min && runs + work.unattended_min > quiet.from_min {
-                            runs = quiet.to_min;
-                        }
-                    }
-                    from = runs - one;
-                }
-                let fits = from + one <= sitting.to_min
-                    && hands + one <= plan.most_min
-                    && effort + work.effort_each_min <= plan.most_effort_min;
-                fits.then_some((from, j, lays))
-            };
-            let can: Vec<(f64, usize, f64)> = (0..n).filter_map(starts).collect();
-            let Some(soon) = can.iter().map(|one| one.0).reduce(f64::min) else { break };
-            let due = |j: usize| plan.jobs[j].due_min.unwrap_or(f64::INFINITY);
-            let first = can.into_iter().filter(|one| one.0 <= soon + EPS);
-            let (from, j, lays) = first.min_by(|a, b| due(a.1).total_cmp(&due(b.1))).unwrap();
-            let work = &plan.jobs[j].works[next[j]];
-            if from - now >= plan.rest_min {
-                since = 0.0;
-            }
-            if since + lays + work.each_min > plan.rest_every_min {
-                now += plan.rest_min;
-                since = 0.0;
-                continue;
-            }
-            now = from + lays + work.each_min;
-            hands += lays + work.each_min;
-            since += lays + work.each_min;
-            effort += work.effort_each_min;
-            laid = Some(&work.setup);
-            left[j] -= 1;
-            ready[j] = now;
-            if work.unattended_min > 0.0 && (work.barrel || left[j] == 0) {
-                ready[j] = now + work.unattended_min;
-                if work.barrel {
-                    barrel = ready[j];
-                }
-            }
-            if left[j] == 0 {
-                next[j] += 1;
-                left[j] = plan.jobs[j].works.get(next[j]).map_or(0, |work| work.n);
-            }
-        }
-    }
-    let done = |j: &usize| next[*j] >= plan.jobs[*j].works.len();
-    let in_time = |j: &usize| plan.jobs[*j].due_min.is_some_and(|due| ready[*j] <= due);
-    (0..n).filter(done).filter(in_time).map(|j| plan.jobs[j].pieces_n).sum()
 }
 
 /// A workshop with more to do than there is time for, half of it without a due day.

@@ -406,6 +406,13 @@ async fn a_day_is_promised_before_an_order_is_taken() {
     let told = pushed["told"].as_str().unwrap();
     let late = told.contains("after its due date") || told.contains("No time left");
     assert!(late || pushed["pushes"].as_array().is_some_and(|all| !all.is_empty()), "{pushed}");
+    // Due no day, it is never told as due one, however late it would be.
+    let never = promise(json!({ "customer": "stall", "lines": line(50_000) })).await;
+    let told = never["told"].as_str().unwrap();
+    assert!(
+        never.get("ready_on").is_none() && told.contains("No time left") && !told.contains("due"),
+        "{never}"
+    );
     let wrong = workshop.post("/api/orders/promise", &json!({ "lines": [] })).await;
     assert!(!wrong.fault("lines").is_empty());
 }

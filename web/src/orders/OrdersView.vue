@@ -38,13 +38,9 @@ const { data: planned } = useQuery({
   staleTime: 0,
 })
 function readyOf(order: OrderRow) {
-  const own = (planned.value?.agenda.ready ?? []).filter(
-    (one) => 'line' in one.of && one.of.line.order === order.id,
-  )
+  const own = (planned.value?.agenda.ready ?? []).filter((one) => one.orders.includes(order.id))
   const last = own.reduce((day, one) => (one.day > day ? one.day : day), '')
-  const unmet = (planned.value?.agenda.unmet ?? []).find(
-    (one) => 'line' in one.of && one.of.line.order === order.id,
-  )
+  const unmet = (planned.value?.agenda.unmet ?? []).find((one) => one.orders.includes(order.id))
   if (unmet) return { told: unmet.sentence, late: true }
   if (!last) return null
   return { told: `ready ${dayOf(last)}`, late: own.some((one) => one.late) }

@@ -16,7 +16,7 @@ use serde::{Deserialize, Serialize};
 
 pub use bag::Bag;
 pub use cover::{BatchOnItsWay, LineStanding, OrderState, cover};
-pub use to_make::{Covered, due_of, to_begin};
+pub use to_make::{Covered, orders_of, to_begin};
 
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::pattern::MOST_PIECES;

@@ -1,7 +1,5 @@
 //! What is still to be made for orders, and what of it is still to be cut.
 
-use jiff::civil::Date;
-
 use super::cover::alike;
 use super::{LineStanding, Order};
 use crate::bench::Batch;
@@ -20,9 +18,13 @@ pub struct Covered<'a> {
     pub lines: &'a [LineStanding],
 }
 
-/// The day a batch is due: that of the first order with a line that it covers.
+/// The orders with a line that a batch covers.
 #[must_use]
-pub fn due_of(batch: &Batch, orders: &[Covered], workshop: &Workshop) -> Option<Date> {
+pub fn orders_of<'a, 'b>(
+    batch: &Batch,
+    orders: &'a [Covered<'b>],
+    workshop: &Workshop,
+) -> Vec<&'a Covered<'b>> {
     let made = batch.in_hand(workshop);
     let covers = |of: &&Covered| {
         let mut lines = of.order.lines.iter().zip(of.lines);
@@ -30,7 +32,7 @@ pub fn due_of(batch: &Batch, orders: &[Covered], workshop: &Workshop) -> Option<
             at.under_way_n > 0 && alike(made.as_ref(), line.piece.in_hand(workshop).as_ref())
         })
     };
-    orders.iter().filter(covers).filter_map(|of| of.order.due).min()
+    orders.iter().filter(covers).collect()
 }
 
 /// Lines of which something is still to be begun, as the planner takes them, spares included; and those that cannot be made
@@ -48,12 +50,13 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
             match batch.tasks(workshop) {
                 Ok(tasks) => {
                     let standing = batch.standing(&tasks, &[]);
-                    wanted.push(Wanted { of: job, batch, tasks, standing, due: of.order.due });
+                    let (due, orders) = (of.order.due, vec![of.id]);
+                    wanted.push(Wanted { of: job, batch, tasks, standing, due, orders });
                 }
                 Err(faults) => {
                     let sentence =
                         format!("{} cannot be made with the workshop as it is now: {faults}", line.name);
-                    cannot.push(Unmet { of: job, sentence });
+                    cannot.push(Unmet { of: job, orders: vec![of.id], sentence });
                 }
             }
         }

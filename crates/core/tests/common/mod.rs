@@ -1,6 +1,8 @@
 //! What the tests of the core make: a workshop, wires, plans and findings as they are usually made.
 #![allow(dead_code, clippy::unwrap_used, missing_docs)]
 
+pub mod schedulers;
+
 use std::collections::BTreeMap;
 
 use lorimant_core::chance::Chance;

@@ -21,9 +21,12 @@ pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
             agenda.begins,
         ));
     }
-    for alone in &agenda.alone {
+    for (i, alone) in agenda.alone.iter().enumerate() {
         let title = format!("{}: {}", alone.named, alone.name);
-        let named = format!("alone-{}-{}", whose(alone.of), alone.named.replace(' ', "-"));
+        // The first, the second load of the same: each its own event, the same however often it is planned.
+        let nth =
+            agenda.alone[..i].iter().filter(|one| one.of == alone.of && one.named == alone.named).count();
+        let named = format!("alone-{}-{}-{nth}", whose(alone.of), alone.named.replace(' ', "-"));
         calendar.push(event(&named, &title, "Runs on its own.", (alone.from, alone.to), agenda.begins));
     }
     calendar.done().to_string()
@@ -69,7 +72,7 @@ mod tests {
     use jiff::civil::{Time, date};
     use jiff::tz::TimeZone;
     use lorimant_core::bench::Batch;
-    use lorimant_core::bench::sittings::agenda::{Laid, Wanted};
+    use lorimant_core::bench::sittings::agenda::{Wanted, laid::Laid};
     use lorimant_core::bench::sittings::hours::{BenchTime, Day, Hours};
     use lorimant_core::bench::times::Times;
     use lorimant_core::pattern::PatternRequest;
@@ -77,6 +80,28 @@ mod tests {
     use lorimant_core::tool::workshop::Workshop;
 
     use super::*;
+
+    /// A batch that takes three loads of the tumbler has three events for them, each its own.
+    #[test]
+    fn each_load_is_an_event_of_its_own() {
+        use lorimant_core::tool::gear::Gear;
+        use lorimant_core::tool::school::{Hardening, Schools};
+        let workshop = Workshop { gear: Gear { barrel_g: 5.0, ..Gear::default() }, ..Workshop::default() };
+        let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
+        let schools = Some(Schools { hardening: Hardening::Tumble, ..Schools::default() });
+        let batch = Batch { schools, ..Batch::of("clasps", hook, 24) };
+        let tasks = batch.tasks(&workshop).unwrap();
+        let standing = batch.standing(&tasks, &[]);
+        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None, orders: vec![] };
+        let begins = date(2026, 3, 2).at(12, 0, 0, 0).to_zoned_datetime(TimeZone::UTC).unwrap();
+        let with = (&Hours::default(), &workshop.gear, &Times::default());
+        let laid = Laid::out(&[wanted], with, &[], &begins, 28);
+        let planned = laid.sittings.plan(1, &|at| at.tried_n < 5).unwrap();
+        let text = of(&laid.agenda(&planned, &[]), "Workshop");
+        let uids: Vec<&str> = text.lines().filter(|line| line.starts_with("UID:alone-")).collect();
+        let own: std::collections::BTreeSet<&&str> = uids.iter().collect();
+        assert!(uids.len() > 1 && own.len() == uids.len(), "{uids:?}");
+    }
 
     /// Six in the evening by the clock on the wall is five in universal time before summer time begins, and four after.
     #[test]
@@ -86,7 +111,7 @@ mod tests {
         let batch = Batch::of("clasps; for Mara, \"lake\"", hook, 60);
         let tasks = batch.tasks(&workshop).unwrap();
         let standing = batch.standing(&tasks, &[]);
-        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None };
+        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None, orders: vec![] };
         let evening = |day: &Day| BenchTime {
             day: *day,
             from: Time::constant(18, 0, 0, 0),

@@ -5,7 +5,7 @@ use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::civil::Date;
 use lorimant_core::bench::Batch;
-use lorimant_core::bench::sittings::agenda::{JobOf, Laid, Ready, Unmet};
+use lorimant_core::bench::sittings::agenda::promise::Promise;
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::order::{Line, LineStanding, Order, OrderState};
 use lorimant_core::piece::Piece;
@@ -196,22 +196,6 @@ async fn take_order(
     entries::add(&state, Shelf::Orders, order).await
 }
 
-/// How far ahead an order without a due day is looked for, days.
-const HORIZON_DAYS: i64 = 26;
-
-/// When an order could be ready.
-#[derive(Serialize, ToSchema)]
-struct Promise {
-    /// The earliest day it is ready beside everything else.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(value_type = Option<String>, format = Date)]
-    ready_on: Option<Date>,
-    /// The same in a sentence.
-    told: String,
-    /// What its due day would make late, or push out of the hours there are.
-    pushes: Vec<String>,
-}
-
 /// When an order that is being typed could be ready, beside everything else, and what its due day would push aside.
 #[utoipa::path(post, path = "/api/orders/promise", request_body = NewOrder,
     responses((status = 200, body = Promise), (status = 422, body = Problem)))]
@@ -220,38 +204,15 @@ async fn promise(Shared(state): Shared<State>, Body(new): Body<NewOrder>) -> Res
     promise_of(&state, order).await.map(Json)
 }
 
-/// When an order that is not taken could be ready, in a sentence.
-pub(super) async fn when_ready(state: &State, order: Order) -> Result<String, Problem> {
-    Ok(promise_of(state, order).await?.told)
-}
-
-async fn promise_of(state: &State, mut order: Order) -> Result<Promise, Problem> {
+/// When an order that is not taken could be ready.
+pub(super) async fn promise_of(state: &State, order: Order) -> Result<Promise, Problem> {
     order.check()?;
-    // Due no day, it is planned after what is due and before what is for stock.
-    let horizon = jiff::Timestamp::now().to_zoned_datetime(jiff::tz::TimeZone::UTC).date();
-    order.due = order.due.or(horizon.checked_add(jiff::Span::new().days(HORIZON_DAYS)).ok());
-    let (given, with) = sittings::with_order(state, order).await?;
-    Ok(aside(move || promised(&given, &with)).await??)
-}
-
-fn promised(given: &Laid, with: &Laid) -> Result<Promise, Faults> {
-    let before = sittings::planned(given)?;
-    let after = sittings::planned(with)?;
-    let is_new = |of: JobOf| matches!(of, JobOf::Line { order: 0, .. });
-    let own: Vec<&Ready> = after.ready.iter().filter(|one| is_new(one.of)).collect();
-    let without = after.unmet.iter().find(|one| is_new(one.of) && own.iter().all(|own| own.of != one.of));
-    let ready_on = own.iter().map(|one| one.day).max().filter(|_| without.is_none());
-    let late = own.iter().any(|one| one.late);
-    let day = |day: Date| day.strftime("%A %-d %B").to_string();
-    let told = match (ready_on, without) {
-        (Some(on), _) if late => format!("Ready {} at the earliest, after its due date.", day(on)),
-        (Some(on), _) => format!("Ready {}.", day(on)),
-        (None, Some(why)) => why.sentence.clone(),
-        (None, None) => "In stock already.".to_owned(),
-    };
-    let known = |one: &&Unmet| before.unmet.iter().all(|was| was.of != one.of);
-    let pushes = after.unmet.iter().filter(|one| !is_new(one.of)).filter(known);
-    Ok(Promise { ready_on, told, pushes: pushes.map(|one| one.sentence.clone()).collect() })
+    let (without, with) = sittings::with_order(state, order).await?;
+    let promised = aside(move || {
+        let (without, with) = (sittings::planned(&without)?, sittings::planned(&with)?);
+        Ok::<_, Faults>(Promise::of(Entry::<Order>::UNKEPT, &without, &with))
+    });
+    Ok(promised.await??)
 }
 
 /// Changes an order.

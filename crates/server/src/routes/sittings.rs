@@ -11,7 +11,7 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 use lorimant_core::bench::load::{Load, loads};
 use lorimant_core::bench::pass::{Pass, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, Hold, Laid, SatWork, Wanted};
+use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, Hold, SatWork, Wanted, laid::Laid};
 use lorimant_core::bench::times::Pace;
 use lorimant_core::fault::Faults;
 use lorimant_core::order::Order;
@@ -108,7 +108,7 @@ async fn given(state: &State, typed: Option<Order>) -> Result<Given, Problem> {
 /// What is to be made without an order that is being typed, and with it.
 pub(super) async fn with_order(state: &State, typed: Order) -> Result<(Laid, Laid), Problem> {
     let (without, with) = (given(state, None).await?, given(state, Some(typed)).await?);
-    Ok((without.laid, with.laid))
+    Ok((without.laid, with.laid.before_the_undated(Entry::<Order>::UNKEPT)))
 }
 
 /// What a plan depends on beside what is in the file after so many writes: the minute, and whether what would help was

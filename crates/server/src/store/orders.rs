@@ -8,7 +8,7 @@ use lorimant_core::bench::times::Times;
 use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
 use lorimant_core::order::bag::Counting;
-use lorimant_core::order::{Bag, BatchOnItsWay, Covered, LineStanding, Order, cover, due_of, to_begin};
+use lorimant_core::order::{Bag, BatchOnItsWay, Covered, LineStanding, Order, cover, orders_of, to_begin};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cut_plan::picked::Picked;
 use lorimant_core::tool::workshop::Workshop;
@@ -75,8 +75,10 @@ pub(crate) fn wanted(
         orders.iter().map(|(entry, lines)| Covered { id: entry.id, order: &entry.record, lines }).collect();
     let mut all: Vec<Wanted> = vec![];
     for Led { entry, tasks, standing } in led {
-        let due = due_of(&entry.record, &covered, workshop);
-        all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, standing, due });
+        let of = orders_of(&entry.record, &covered, workshop);
+        let (due, orders) =
+            (of.iter().filter_map(|of| of.order.due).min(), of.iter().map(|of| of.id).collect());
+        all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, standing, due, orders });
     }
     let (lines, cannot) = to_begin(&covered, workshop);
     all.extend(lines);

@@ -66,6 +66,9 @@ pub struct Job {
     /// When it has to be done.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub due_min: Option<f64>,
+    /// When what runs by itself already is done; nothing where nothing of it runs.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub ready_min: Option<f64>,
     /// What is left of it, in order.
     pub works: Vec<Work>,
 }
@@ -292,7 +295,13 @@ impl Job {
                 },
             }
         });
-        Self { name: batch.name.clone(), pieces_n: standing.whole_n, due_min, works: works.collect() }
+        Self {
+            name: batch.name.clone(),
+            pieces_n: standing.whole_n,
+            due_min,
+            ready_min: None,
+            works: works.collect(),
+        }
     }
 }
 

@@ -41,7 +41,7 @@ impl Keys {
 }
 
 /// Nobody begins a batch for less than this at the end of a session, minutes.
-pub(super) const SCRAP_MIN: f64 = 12.0;
+pub(super) const SHORT_RUN_MIN: f64 = 12.0;
 
 /// What has no due day comes after whatever has one, minutes.
 const NO_DUE_MIN: f64 = 1e7;
@@ -168,9 +168,9 @@ impl Sittings {
             .map(|job| Going {
                 work: 0,
                 left_n: job.works.first().map_or(0, |work| work.n),
-                ready_min: f64::NEG_INFINITY,
+                ready_min: job.ready_min.unwrap_or(f64::NEG_INFINITY),
                 room_from_min: f64::NEG_INFINITY,
-                waits: false,
+                waits: job.ready_min.is_some(),
                 stuck: false,
             })
             .collect();
@@ -498,7 +498,7 @@ impl Sittings {
             plan.unplaced.push(Unplaced { job, work: here.work, n, sentence });
         }
         let over = self.sittings.last().map_or(0.0, |last| last.to_min);
-        plan.interruptions_n += self.scraps(&plan.placed);
+        plan.interruptions_n += short_runs(&plan.placed);
         let cost = &mut plan.cost;
         cost.changes_min += INTERRUPTION_MIN * f64::from(plan.interruptions_n);
         for (job, here) in going.iter().enumerate() {
@@ -521,29 +521,6 @@ impl Sittings {
         }
     }
 
-    /// How often a batch is begun at the end of a session for a few minutes only, to be taken up again in the next.
-    fn scraps(&self, placed: &[Placed]) -> u32 {
-        let mut scraps = 0;
-        let mut begun = 0;
-        for (i, one) in placed.iter().enumerate() {
-            if placed[begun].job != one.job || placed[begun].sitting != one.sitting {
-                begun = i;
-            }
-            let next = placed.get(i + 1);
-            let last_of_session = next.is_none_or(|next| next.sitting != one.sitting);
-            let goes_on = placed[i + 1..].iter().find(|later| later.job == one.job);
-            let forced = one.alone_to_min.is_some() || begun == 0 || placed[begun - 1].sitting != one.sitting;
-            if last_of_session
-                && !forced
-                && goes_on.is_some()
-                && one.to_min - placed[begun].from_min < SCRAP_MIN
-            {
-                scraps += 1;
-            }
-        }
-        scraps
-    }
-
     /// Whether the barrel may never run so long between quiet hours.
     fn never_quiet_for(&self, runs_min: f64) -> bool {
         let gaps = self.quiet.windows(2).map(|pair| pair[1].from_min - pair[0].to_min);
@@ -560,4 +537,27 @@ impl Bench<'_> {
         let effort = self.plan.most_effort_min - self.effort_min;
         room + EPS >= self.layout_min(work) + work.each_min && effort + EPS >= work.effort_each_min
     }
+}
+
+/// How often a batch is begun at the end of a session for a few minutes only, to be taken up again in the next.
+fn short_runs(placed: &[Placed]) -> u32 {
+    let mut short_n = 0;
+    let mut begun = 0;
+    for (i, one) in placed.iter().enumerate() {
+        if placed[begun].job != one.job || placed[begun].sitting != one.sitting {
+            begun = i;
+        }
+        let next = placed.get(i + 1);
+        let last_of_session = next.is_none_or(|next| next.sitting != one.sitting);
+        let goes_on = placed[i + 1..].iter().find(|later| later.job == one.job);
+        let forced = one.alone_to_min.is_some() || begun == 0 || placed[begun - 1].sitting != one.sitting;
+        if last_of_session
+            && !forced
+            && goes_on.is_some()
+            && one.to_min - placed[begun].from_min < SHORT_RUN_MIN
+        {
+            short_n += 1;
+        }
+    }
+    short_n
 }

@@ -1,6 +1,6 @@
 //! Looks for keys that cost less: small changes, kept where they do.
 
-use super::place::{Keys, SCRAP_MIN};
+use super::place::{Keys, SHORT_RUN_MIN};
 use super::{Planned, Sittings, cheaper};
 use crate::chance::Chance;
 use crate::fault::Faults;
@@ -45,7 +45,7 @@ impl Sittings {
             (0.0, spread * 0.3, 0.0, false),
             (spread, spread * 3.0, 0.0, false),
         ] {
-            for least_run_min in [0.0, SCRAP_MIN] {
+            for least_run_min in [0.0, SHORT_RUN_MIN] {
                 let keys = Keys { in_hand, same_tools, load_waits, yields, least_run_min, ..by_due.clone() };
                 let tried = self.placed_by(&keys);
                 if cheaper(tried.cost, best.cost) {
@@ -169,7 +169,7 @@ impl Sittings {
             match chance.below(8) {
                 0 if chance.share() < 0.5 => keys.same_tools = chance.share() * chance.share() * 4.0 * spread,
                 0 if chance.share() < 0.3 => keys.yields = !keys.yields,
-                0 if chance.share() < 0.3 => keys.least_run_min = SCRAP_MIN - keys.least_run_min,
+                0 if chance.share() < 0.3 => keys.least_run_min = SHORT_RUN_MIN - keys.least_run_min,
                 0 if chance.share() < 0.5 => keys.load_waits = [0.0, spread, 1e9][chance.below(3)],
                 0 => keys.in_hand = [0.0, 0.3 * spread, spread, 1e8][chance.below(4)],
                 1 => {

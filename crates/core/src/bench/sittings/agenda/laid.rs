@@ -1,0 +1,182 @@
+//! What the planner is given: jobs, hours, what is held by hand, what runs already.
+
+use jiff::civil::Date;
+use jiff::{Timestamp, ZonedDateTime};
+
+use super::{Alone, Hold, JobOf, Unmet, Wanted};
+use crate::bench::sittings::hours::{Hours, end_of};
+use crate::bench::sittings::{Job, Pin, Sittings, Stretch, Work};
+use crate::bench::times::Times;
+use crate::tool::gear::Gear;
+
+/// What a job of the plan is called.
+#[derive(Debug, Clone)]
+pub(super) struct Named {
+    pub of: JobOf,
+    pub orders: Vec<i64>,
+    pub name: String,
+    /// How many it is, in words.
+    pub counted: String,
+    pub due: Option<Date>,
+}
+
+/// A work of the plan: whose step it is.
+#[derive(Debug, Clone)]
+pub(super) struct Index {
+    pub step_n: u32,
+    pub of_n: u32,
+}
+
+/// What is to be made, laid out for the planner.
+#[derive(Debug, Clone)]
+pub struct Laid {
+    /// What the planner is given.
+    pub sittings: Sittings,
+    pub(super) begins: ZonedDateTime,
+    pub(super) wanted: Vec<Named>,
+    pub(super) index: Vec<Vec<Index>>,
+    pub(super) skipped: Vec<Stretch>,
+    pub(super) running: Vec<Alone>,
+    pub(super) cannot: Vec<Unmet>,
+}
+
+impl Laid {
+    /// Lays out what is to be made over so many days from a moment on; minutes are the workshop's own where it has learned
+    /// them.
+    #[must_use]
+    pub fn out(
+        wanted: &[Wanted],
+        (hours, gear, times): (&Hours, &Gear, &Times),
+        holds: &[Hold],
+        begins: &ZonedDateTime,
+        days: u32,
+    ) -> Self {
+        let now = begins.timestamp();
+        let min_at = |at: Timestamp| now.duration_until(at).as_secs_f64() / 60.0;
+        let is_skipped = |one: &Stretch| {
+            holds.iter().any(|hold| match hold {
+                Hold::Skipped { from } => (min_at(*from).max(0.0) - one.from_min).abs() < 0.5,
+                _ => false,
+            })
+        };
+        let (skipped, sittings): (Vec<Stretch>, Vec<Stretch>) =
+            hours.sittings(begins, days).into_iter().partition(is_skipped);
+        let mut laid = Self {
+            sittings: Sittings {
+                jobs: vec![],
+                sittings,
+                most_min: hours.most_min,
+                most_effort_min: hours.most_effort_min,
+                rest_every_min: hours.rest_every_min,
+                rest_min: hours.rest_min,
+                quiet: hours.quiet(begins, days),
+                barrel_busy_to_min: None,
+                pins: vec![],
+            },
+            begins: begins.clone(),
+            wanted: vec![],
+            index: vec![],
+            skipped,
+            running: vec![],
+            cannot: vec![],
+        };
+        for one in wanted {
+            let due_min = one.due.and_then(|day| end_of(now, day, begins.time_zone()));
+            let mut job = Job::of(&one.batch, &one.tasks, &one.standing, gear.barrel_g, due_min);
+            let left = one
+                .tasks
+                .iter()
+                .zip(&one.standing.tasks)
+                .enumerate()
+                .filter(|(_, (_, there))| there.left_n > 0);
+            let mut works = vec![];
+            let mut index = vec![];
+            let mut ready_min: Option<f64> = None;
+            let at_job = laid.sittings.jobs.len();
+            for ((i, (task, there)), mut work) in left.zip(job.works.drain(..)) {
+                if let (Some(from), Some(ready)) = (there.started_at, there.ready_at) {
+                    // It runs already: nothing but its end is waited for.
+                    ready_min = Some(min_at(ready).max(0.0));
+                    if work.barrel {
+                        let busy_to = laid.sittings.barrel_busy_to_min.unwrap_or(0.0);
+                        laid.sittings.barrel_busy_to_min = Some(busy_to.max(min_at(ready)));
+                    }
+                    laid.running.push(Alone {
+                        of: one.of,
+                        name: one.batch.name.clone(),
+                        named: work.named,
+                        barrel: work.barrel,
+                        from,
+                        to: ready,
+                    });
+                    continue;
+                }
+                let pace = times.share(task.step.operation);
+                work.each_min *= pace;
+                work.effort_each_min *= pace;
+                let step_n = u32::try_from(i + 1).unwrap_or(u32::MAX);
+                let mut pin = |work: usize, at_min: f64| {
+                    laid.sittings.pins.push(Pin { job: at_job, work, not_before_min: at_min });
+                };
+                let of_n = work.n;
+                let mut parted = None;
+                for hold in holds {
+                    match hold {
+                        Hold::NotBefore { of, step_n: step, at } if *of == one.of && *step == step_n => {
+                            pin(works.len(), min_at(*at));
+                        }
+                        Hold::Parted { of, step_n: step, first_n, at }
+                            if *of == one.of && *step == step_n =>
+                        {
+                            parted = Some((*first_n, min_at(*at)));
+                        }
+                        _ => {}
+                    }
+                }
+                match parted.filter(|(first_n, _)| (1..of_n).contains(first_n)) {
+                    Some((first_n, at_min)) => {
+                        works.push(Work { n: first_n, ..work.clone() });
+                        pin(works.len(), at_min);
+                        works.push(Work { n: of_n - first_n, ..work });
+                        index.extend([Index { step_n, of_n }, Index { step_n, of_n }]);
+                    }
+                    None => {
+                        works.push(work);
+                        index.push(Index { step_n, of_n });
+                    }
+                }
+            }
+            if !works.is_empty() {
+                laid.sittings.jobs.push(Job { ready_min, works, ..job });
+                laid.index.push(index);
+                laid.wanted.push(Named {
+                    of: one.of,
+                    orders: one.orders.clone(),
+                    name: one.batch.name.clone(),
+                    counted: one.batch.piece.counted_as(one.batch.whole(&one.standing).0),
+                    due: one.due,
+                });
+            }
+        }
+        laid
+    }
+
+    /// The same with what one order wants placed before everything else without a due day, where it has none itself: what
+    /// somebody waits for comes before what is for stock.
+    #[must_use]
+    pub fn before_the_undated(mut self, order: i64) -> Self {
+        let over = self.sittings.sittings.last().map(|last| last.to_min);
+        for (job, named) in self.sittings.jobs.iter_mut().zip(&self.wanted) {
+            if named.orders.contains(&order) {
+                job.due_min = job.due_min.or(over);
+            }
+        }
+        self
+    }
+
+    /// The same with what cannot be laid out at all, to be said with the plan.
+    #[must_use]
+    pub fn but_for(self, cannot: Vec<Unmet>) -> Self {
+        Self { cannot, ..self }
+    }
+}

@@ -1,0 +1,44 @@
+//! When an order that is not taken yet could be ready, and whom its due day would make wait.
+
+use jiff::civil::Date;
+use serde::Serialize;
+
+use super::{Agenda, JobOf, Ready, Unmet};
+
+/// When an order could be ready.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Promise {
+    /// The earliest day it is ready beside everything else.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>, format = Date))]
+    pub ready_on: Option<Date>,
+    /// The same in a sentence.
+    pub told: String,
+    /// What its due day would make late, or push out of the hours there are.
+    pub pushes: Vec<String>,
+}
+
+impl Promise {
+    /// What is promised of an order, by its number, from the agendas without it and with it.
+    #[must_use]
+    pub fn of(order: i64, without: &Agenda, with: &Agenda) -> Self {
+        let its_own = |of: JobOf| matches!(of, JobOf::Line { order: of, .. } if of == order);
+        let own: Vec<&Ready> = with.ready.iter().filter(|one| its_own(one.of)).collect();
+        let unmet =
+            with.unmet.iter().find(|one| its_own(one.of) && own.iter().all(|ready| ready.of != one.of));
+        let ready_on = own.iter().map(|one| one.day).max().filter(|_| unmet.is_none());
+        let day = |day: Date| day.strftime("%A %-d %B").to_string();
+        let told = match (ready_on, unmet) {
+            (Some(on), _) if own.iter().any(|one| one.late) => {
+                format!("Ready {} at the earliest, after its due date.", day(on))
+            }
+            (Some(on), _) => format!("Ready {}.", day(on)),
+            (None, Some(unmet)) => unmet.sentence.clone(),
+            (None, None) => "Ready now: it is in stock.".to_owned(),
+        };
+        let known = |one: &&Unmet| without.unmet.iter().all(|was| was.of != one.of);
+        let pushed = with.unmet.iter().filter(|one| !its_own(one.of)).filter(known);
+        Self { ready_on, told, pushes: pushed.map(|one| one.sentence.clone()).collect() }
+    }
+}

@@ -1,0 +1,261 @@
+//! The plan that was found, as it is read: days, batches, steps, reasons, what cannot be met and what would help.
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+
+use super::laid::{Laid, Named};
+use super::{Agenda, AgendaSitting, Alone, BatchRun, Help, Ready, SatWork, Strain, Unmet};
+use crate::bench::sittings::help::{Helps, Way};
+use crate::bench::sittings::hours::after;
+use crate::bench::sittings::{Because, Placed, Planned, Stretch};
+use crate::words::counted;
+
+impl Laid {
+    /// The plan that was found, day by day.
+    #[must_use]
+    pub fn agenda(&self, planned: &Planned, help: &[Helps]) -> Agenda {
+        let now = self.begins.timestamp();
+        let mut sittings: Vec<AgendaSitting> =
+            self.sittings.sittings.iter().map(|one| self.sitting(one, false)).collect();
+        let mut alone = self.running.clone();
+        for (i, placed) in planned.placed.iter().enumerate() {
+            let work = &self.sittings.jobs[placed.job].works[placed.work];
+            let Named { of, name, .. } = &self.wanted[placed.job];
+            if let Some(sitting) = sittings.get_mut(placed.sitting) {
+                sitting.hands_min += placed.to_min - placed.from_min;
+                let effort = work.effort_each_min * f64::from(placed.n);
+                sitting.strain_share += effort / self.sittings.most_effort_min;
+                self.add_to_run(sitting, placed, planned, i);
+            }
+            if let Some(to_min) = placed.alone_to_min.filter(|to_min| *to_min > placed.to_min) {
+                alone.push(Alone {
+                    of: *of,
+                    name: name.clone(),
+                    named: work.named.clone(),
+                    barrel: work.barrel,
+                    from: after(now, to_min - work.unattended_min),
+                    to: after(now, to_min),
+                });
+            }
+        }
+        for sitting in &mut sittings {
+            sitting.strain = Strain::of(sitting.strain_share);
+            sitting.runs.iter_mut().for_each(BatchRun::tell_steps);
+        }
+        sittings.extend(self.skipped.iter().map(|one| self.sitting(one, true)));
+        sittings.sort_by_key(|one| one.from);
+        let late = planned.late.iter().map(|late| {
+            let Named { of, orders, name, due, .. } = &self.wanted[late.job];
+            let day = due.map_or(String::new(), |day| day.strftime("%-d %B").to_string());
+            let over = self.sittings.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
+            let sentence = match over {
+                true => {
+                    let done = self.sittings.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
+                    let done = after(now, done).to_zoned_datetime(self.begins.time_zone().clone());
+                    format!("{name} was due {day}. Earliest now: {}.", done.strftime("%A %-d %B"))
+                }
+                false => format!("{name}, due {day}: {} late.", span(late.by_min)),
+            };
+            Unmet { of: *of, orders: orders.clone(), sentence }
+        });
+        let unplaced = planned.unplaced.iter().map(|one| {
+            let Named { of, orders, name, due, .. } = &self.wanted[one.job];
+            let due = due.map_or(String::new(), |day| format!(", due {}", day.strftime("%-d %B")));
+            let sentence = format!("{name}{due}: {}", one.sentence);
+            Unmet { of: *of, orders: orders.clone(), sentence }
+        });
+        let unmet: Vec<Unmet> = self.cannot.iter().cloned().chain(unplaced).chain(late).collect();
+        let ready = self.ready(planned);
+        Agenda {
+            begins: now,
+            sittings,
+            alone,
+            told: told(&ready, &unmet),
+            ready,
+            unmet,
+            help: help.iter().map(|one| self.helped(one)).collect(),
+            layouts_n: planned.layouts_n,
+        }
+    }
+
+    /// When everything that finds its time is done, what is due first by first.
+    fn ready(&self, planned: &Planned) -> Vec<Ready> {
+        let done = |job: usize| {
+            let ends = planned.placed.iter().filter(|one| one.job == job);
+            let end = ends.map(|one| one.alone_to_min.unwrap_or(one.to_min)).reduce(f64::max)?;
+            planned.unplaced.iter().all(|one| one.job != job).then_some(end)
+        };
+        let each = self.wanted.iter().enumerate().filter_map(|(job, Named { of, orders, name, due, .. })| {
+            let at = after(self.begins.timestamp(), done(job)?);
+            let day = at.to_zoned_datetime(self.begins.time_zone().clone()).date();
+            let late = due.is_some_and(|due| day > due);
+            let (name, orders) = (name.clone(), orders.clone());
+            Some(Ready { of: *of, name, orders, at, day, due: *due, late })
+        });
+        let mut ready: Vec<Ready> = each.collect();
+        ready.sort_by_key(|one| (one.due.unwrap_or(Date::MAX), one.at));
+        ready
+    }
+
+    /// Adds a step to the batch that is worked on, or begins with another.
+    fn add_to_run(&self, sitting: &mut AgendaSitting, placed: &Placed, planned: &Planned, at: usize) {
+        let now = self.begins.timestamp();
+        let index = &self.index[placed.job][placed.work];
+        let work = &self.sittings.jobs[placed.job].works[placed.work];
+        let Named { of, name, counted, due, .. } = &self.wanted[placed.job];
+        let step = SatWork {
+            step_n: index.step_n,
+            named: work.named.clone(),
+            n: placed.n,
+            of_n: index.of_n,
+            from: after(now, placed.from_min),
+            to: after(now, placed.to_min),
+            lays_out: placed.lays_out,
+        };
+        // What waits for the tumbler in between is begun anew.
+        let goes_on =
+            placed.because == Because::GoesOn && sitting.runs.last().is_some_and(|run| run.of == *of);
+        let hands_min = placed.to_min - placed.from_min;
+        match sitting.runs.last_mut().filter(|_| goes_on) {
+            Some(run) => {
+                run.to = step.to;
+                run.hands_min += hands_min;
+                // A rest parts what is one step to whoever does it.
+                match run.steps.last_mut().filter(|last| last.step_n == step.step_n) {
+                    Some(last) => {
+                        last.n += step.n;
+                        last.to = step.to;
+                    }
+                    None => run.steps.push(step),
+                }
+            }
+            None => sitting.runs.push(BatchRun {
+                of: *of,
+                name: name.clone(),
+                counted: counted.clone(),
+                steps_told: String::new(),
+                from: step.from,
+                to: step.to,
+                hands_min,
+                because: placed.because,
+                why: self.why(placed, planned, at, *due),
+                steps: vec![step],
+            }),
+        }
+    }
+
+    /// What made a batch begin when it does, in a sentence.
+    fn why(&self, placed: &Placed, planned: &Planned, at: usize, due: Option<Date>) -> String {
+        let due = due.map(|day| day.strftime("%-d %B").to_string());
+        match (placed.because, due) {
+            (Because::Pinned, _) => "Pinned by you.".to_owned(),
+            (Because::Ready, _) => {
+                let before = planned.placed[..at].iter().rfind(|one| one.job == placed.job);
+                match before.map(|one| &self.sittings.jobs[one.job].works[one.work]) {
+                    Some(work) if work.barrel => "It comes out of the tumbler then.".to_owned(),
+                    Some(work) => format!("After “{}”, ready then.", work.named),
+                    None => "What runs on its own is ready then.".to_owned(),
+                }
+            }
+            (Because::BarrelFree, _) => "The tumbler is free then.".to_owned(),
+            (Because::SameTools, _) if self.sittings.jobs[placed.job].works[placed.work].barrel => {
+                "Shares the tumbler load.".to_owned()
+            }
+            (Because::SameTools, _) => "The tools are already out.".to_owned(),
+            (Because::Due, Some(day)) => format!("Due {day}: the first due."),
+            (Because::Due, None) => "The first due.".to_owned(),
+            (Because::GoesOn, _) => "Goes on from before.".to_owned(),
+            (Because::WhileOthersWait, Some(day)) => format!("Due {day}. What is due before it has to wait."),
+            (Because::WhileOthersWait, None) => "Uses the time while what is due has to wait.".to_owned(),
+            (Because::NothingDue, _) => "Nothing is due that could be done now.".to_owned(),
+            (Because::BetterOrder, Some(day)) => format!("Due {day}. Works out better in this order."),
+            (Because::BetterOrder, None) => "Works out better in this order.".to_owned(),
+        }
+    }
+
+    fn helped(&self, help: &Helps) -> Help {
+        let what = match help.way {
+            Way::MoreTime { min, sitting } => {
+                let from = after(self.begins.timestamp(), self.sittings.sittings[sitting].from_min);
+                let day = from.to_zoned_datetime(self.begins.time_zone().clone());
+                format!("Add {min:.0} min on {}", day.strftime("%A %-d %B"))
+            }
+            Way::Fewer { job, n } => format!("Make {n} fewer of {}", self.wanted[job].name),
+            Way::LongerSessions { min } => format!("Work {min:.0} min longer each session"),
+            Way::Softer => "Use softer or thinner wire, about two fifths easier on the hands".to_owned(),
+        };
+        let then = if help.in_time { "everything is done on time" } else { "more is done on time" };
+        Help { sentence: format!("{what}: {then}."), in_time: help.in_time }
+    }
+
+    fn sitting(&self, one: &Stretch, skipped: bool) -> AgendaSitting {
+        let now = self.begins.timestamp();
+        let (from, to) = (after(now, one.from_min), after(now, one.to_min));
+        let wall = |at: Timestamp| at.to_zoned_datetime(self.begins.time_zone().clone());
+        let clock = format!("{} to {}", wall(from).strftime("%H:%M"), wall(to).strftime("%H:%M"));
+        AgendaSitting {
+            from,
+            to,
+            day: wall(from).date(),
+            clock,
+            skipped,
+            hands_min: 0.0,
+            strain: Strain::Light,
+            strain_share: 0.0,
+            runs: vec![],
+        }
+    }
+}
+
+/// How the plan stands: what is due first, and how early it is ready.
+fn told(ready: &[Ready], unmet: &[Unmet]) -> String {
+    match unmet.len() {
+        0 => {}
+        1 => return "One batch is late or finds no time.".to_owned(),
+        n => return format!("{n} batches are late or find no time."),
+    }
+    let Some((first, due)) = ready.iter().find_map(|one| Some((one, one.due?))) else {
+        return if ready.is_empty() { String::new() } else { "Nothing has a due date.".to_owned() };
+    };
+    let early = first.day.until(due).map_or(0, |span| span.get_days());
+    let early = match early {
+        early if early <= 0 => "on its due day".to_owned(),
+        early => format!("{} early", counted(early.unsigned_abs(), "day")),
+    };
+    format!("Everything is on time. {} is ready {}, {early}.", first.name, first.day.strftime("%A %-d %B"))
+}
+
+/// So long in words, for people: `3 hours`, `2 days`.
+fn span(min: f64) -> String {
+    let whole = |value: f64| {
+        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "a few thousand")]
+        let whole = value.round().clamp(1.0, 1e6) as u32;
+        whole
+    };
+    match min {
+        min if min < 90.0 => counted(whole(min), "minute"),
+        min if min < 36.0 * 60.0 => counted(whole(min / 60.0), "hour"),
+        min => counted(whole(min / 1440.0), "day"),
+    }
+}
+
+impl BatchRun {
+    /// Says from which step to which it goes.
+    fn tell_steps(&mut self) {
+        let (first, last) = (self.steps.first(), self.steps.last());
+        self.steps_told = match first.zip(last) {
+            Some((first, last)) if first.step_n != last.step_n => {
+                format!("{} to {}", first.named, last.named)
+            }
+            Some((only, _)) if only.n < only.of_n => format!("{} ({} of {})", only.named, only.n, only.of_n),
+            Some((only, _)) => only.named.clone(),
+            None => String::new(),
+        };
+    }
+
+    /// A line of the schedule: `Ear wires for the theatre: 17 pairs, straighten to crown`.
+    #[must_use]
+    pub fn line(&self) -> String {
+        format!("{}: {}, {}", self.name, self.counted, self.steps_told)
+    }
+}
