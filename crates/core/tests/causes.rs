@@ -170,5 +170,6 @@ fn two_faults_together_are_found() {
         let first_two: Vec<Cause> = misfit.causes.iter().take(2).map(|one| one.cause).collect();
         right += u32::from(first_two.contains(&Cause::Mark) || first_two.contains(&Cause::Blank));
     }
-    assert!(f64::from(right) >= 0.7 * f64::from(all), "{right} of {all}");
+    // 85 are found; which two of six causes made what five dimensions show is not always to be told.
+    assert!(f64::from(right) >= 0.8 * f64::from(all), "{right} of {all}");
 }

@@ -481,7 +481,7 @@ async fn a_batch_is_paired_and_its_cause_found() {
     let workshop = Workshop::empty();
     let request = json!({ "kind": "open-ear-wire", "wire": { "metal": "sterling-silver", "size_mm": 0.8,
         "temper": "half-hard" }, "pieces_n": 3 });
-    let check = json!({ "name": "ear wires", "piece": { "finding": request }, "of": "piece", "pieces_n": 7,
+    let check = json!({ "name": "ear wires", "piece": { "finding": request }, "of": "piece", "pieces_n": 8,
         "keys": ["height"] });
     let check = begun(&workshop, &check).await;
     for (piece_n, mm) in [(1, 20.0), (2, 20.6), (3, 20.1), (4, 20.7), (5, 22.0), (6, 20.05)] {
@@ -496,22 +496,29 @@ async fn a_batch_is_paired_and_its_cause_found() {
     assert_eq!(sets[2]["passes"], false, "{pairs}");
     let none = workshop.post(&format!("/api/checks/{check}/pairs"), &json!({ "keys": [] })).await;
     assert_eq!(none.status, StatusCode::UNPROCESSABLE_ENTITY);
-    // A loop that is large and takes its wire out of the front.
+    // Exactly as drawn but for some dimensions.
     let view = workshop.get(&format!("/api/checks/{check}")).await.json();
-    for one in view["sheet"]["to_measure"].as_array().unwrap() {
-        let (key, wanted) = (one["key"].as_str().unwrap(), one["wanted"].as_f64().unwrap());
-        let off = match key {
-            "loop_mm" => 0.4,
-            "front_mm" => -0.4 * std::f64::consts::PI,
-            _ if one["kind"].is_null() || key == "height" || key == "width" => continue,
-            _ => 0.0,
-        };
-        keep(&workshop, check, 7, key, (wanted + off).max(0.0)).await;
-    }
-    let misfit = workshop.get(&format!("/api/checks/{check}/causes?piece_n=7")).await.json();
-    // Which it is the core's own tests say; here something is said of it, and what to measure next.
-    assert!(misfit["told"].as_str().is_some_and(|told| !told.is_empty()), "{misfit}");
-    assert_eq!(misfit["measure_next"], "height", "{misfit}");
+    let wanted: Vec<(String, f64)> = view["sheet"]["to_measure"]
+        .as_array()
+        .unwrap()
+        .iter()
+        .filter(|one| !one["kind"].is_null() && one["key"] != "height" && one["key"] != "width")
+        .map(|one| (one["key"].as_str().unwrap().to_owned(), one["wanted"].as_f64().unwrap()))
+        .collect();
+    let causes = async |piece_n: u32, off: &[(&str, f64)]| {
+        for (key, mm) in &wanted {
+            let by = off.iter().find(|(of, _)| of == key).map_or(0.0, |(_, by)| *by);
+            keep(&workshop, check, piece_n, key, (mm + by).max(0.0)).await;
+        }
+        workshop.get(&format!("/api/checks/{check}/causes?piece_n={piece_n}")).await.json()
+    };
+    let short = causes(7, &[("back_mm", -1.5)]).await;
+    assert_eq!(short["causes"][0]["cause"], "blank-off", "{short}");
+    // A loop that is large and takes its wire out of the front is a mark that slipped: on tapered jaws, of which there are
+    // none here. Nothing else is blamed for it.
+    let slipped = causes(8, &[("loop_mm", 0.4), ("front_mm", -0.4 * std::f64::consts::PI)]).await;
+    assert_eq!(slipped["causes"], json!([]), "{slipped}");
+    assert!(slipped["told"].as_str().unwrap().starts_with("None of the usual causes"), "{slipped}");
 }
 
 #[tokio::test]

@@ -197,7 +197,7 @@ fn is_length(text: &str) -> bool {
 }
 
 /// Whether something unread may be what matters: a quantity, or one of two words for the same thing.
-fn held_back(unclear: &[Unclear]) -> bool {
+pub(super) fn held_back(unclear: &[Unclear]) -> bool {
     unclear.iter().any(|one| one.holds_back)
 }
 

@@ -1,4 +1,32 @@
-//! What a maker asks of their own workshop: a batch, an order, what is in stock, when something can be ready.
+//! What a maker asks of their own workshop: a batch, an order, what is in stock, when something can be ready; and what the
+//! wire that is there says to it.
+
+use super::answer::{Answer, held_back};
+use super::line::Line;
+use super::said::gather;
+use super::token::scan;
+use crate::fault::Faults;
+use crate::piece::Piece;
+use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::words::counted;
+use crate::words::scale::of_wire;
+
+/// Wire that is there.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Spool {
+    /// What it is called.
+    pub name: String,
+    /// Its wire, with what covers it.
+    pub wire: Wire,
+    /// How much of it is left, mm.
+    pub left_mm: f64,
+}
+
+/// Sizes that lie no further apart than this, as a share, are one to who asks what is there.
+const SAME_SIZE: f64 = 0.03;
+/// Most spools that are named.
+const MOST_NAMED: usize = 6;
 
 /// What is asked of the workshop.
 #[derive(Debug, Clone, PartialEq)]
@@ -110,4 +138,75 @@ fn stock(line: &str) -> Option<Mine> {
         .find_map(|lead| line.strip_prefix(lead))?;
     let wire = THERE.iter().find_map(|tail| rest.strip_suffix(tail))?.trim();
     (!wire.is_empty()).then(|| Mine::Stock(wire.to_owned()))
+}
+
+/// How much of a wire is there, whatever its temper and section, in a sentence; what to write where the words name none.
+///
+/// ```
+/// use lorimant_core::ask::mine::{Spool, stock_told};
+/// use lorimant_core::tool::workshop::Workshop;
+/// use lorimant_core::wire::Wire;
+/// use lorimant_core::wire::metal::{Metal, Temper};
+///
+/// let spool = |metal, mm| Spool { name: "spool".into(), wire: Wire::round(metal, mm, Temper::Soft), left_mm: 2000.0 };
+/// let there = [spool(Metal::Copper, 0.81), spool(Metal::Copper, 1.02), spool(Metal::Brass, 0.81)];
+/// let told = |words| stock_told(words, &there, &Workshop::default());
+/// assert!(told("20 gauge copper").starts_with("2 m in stock"));
+/// assert!(told("copper").starts_with("4 m in stock"));
+/// assert_eq!(told("sterling 20 ga"), "No sterling 20 ga in stock.");
+/// assert!(told("time").contains("names no wire"));
+/// ```
+#[must_use]
+pub fn stock_told(words: &str, there: &[Spool], workshop: &Workshop) -> String {
+    let unit = workshop.habits.unit;
+    let line = Line::new(words, workshop);
+    let mut reply = Answer::default();
+    let (tokens, unclear) = scan(&line, workshop);
+    let parsed = gather(&tokens, &line, workshop, &mut reply);
+    let (metal, size_mm) = (parsed.metal.map(|at| at.value), parsed.size_mm.map(|at| at.value));
+    if !unclear.is_empty() || held_back(&reply.unclear) || metal.is_none() && size_mm.is_none() {
+        return format!("“{words}” names no wire. Write its metal and size, for example copper 20 ga.");
+    }
+    let own: Vec<&Spool> = there
+        .iter()
+        .filter(|spool| metal.is_none_or(|metal| spool.wire.metal == metal))
+        .filter(|spool| size_mm.is_none_or(|mm| (spool.wire.size_mm / mm - 1.0).abs() < SAME_SIZE))
+        .collect();
+    if own.is_empty() {
+        return format!("No {words} in stock.");
+    }
+    let each = |spool: &&Spool| {
+        format!("{} of {} ({})", of_wire(spool.left_mm, unit), spool.wire.shown(unit), spool.name)
+    };
+    let named: Vec<String> = own.iter().take(MOST_NAMED).map(each).collect();
+    let more = match own.len().saturating_sub(MOST_NAMED) {
+        0 => String::new(),
+        n => format!("; and {n} more"),
+    };
+    let left_mm: f64 = own.iter().map(|spool| spool.left_mm).sum();
+    format!("{} in stock: {}{more}.", of_wire(left_mm, unit), named.join("; "))
+}
+
+/// Whether there is wire enough for a piece, wire by wire, in a sentence.
+///
+/// # Errors
+/// The faults of the piece.
+pub fn enough_told(piece: &Piece, there: &[Spool], workshop: &Workshop) -> Result<String, Faults> {
+    let unit = workshop.habits.unit;
+    let what = piece.counted_as(piece.count());
+    let finished = piece.finished(workshop)?;
+    let (mut enough, mut told) = (true, vec![]);
+    for (wire, blanks) in &finished.cut {
+        let needed_mm = blanks.length_mm * f64::from(blanks.n);
+        let own: Vec<&Spool> = there.iter().filter(|spool| spool.wire.stands_for(wire)).collect();
+        let left_mm: f64 = own.iter().map(|spool| spool.left_mm).sum();
+        enough &= left_mm >= needed_mm;
+        let (needed, left, shown) = (of_wire(needed_mm, unit), of_wire(left_mm, unit), wire.shown(unit));
+        told.push(match own.len() {
+            0 => format!("{needed} of {shown}, of which there is none in stock"),
+            n => format!("{needed} of {shown}; {left} in stock, on {}", counted(n, "spool")),
+        });
+    }
+    let start = if enough { "Yes" } else { "No" };
+    Ok(format!("{start}: {what} need {}.", told.join(", and ")))
 }

@@ -65,6 +65,8 @@ pub struct Misfit {
     pub causes: Vec<LikelyCause>,
     /// Whether the first is surely it.
     pub sure: bool,
+    /// Whether they explain it only together: then their shares say nothing.
+    pub together: bool,
     /// In a sentence: what was found, and what would tell two causes apart where they are as likely.
     pub told: String,
     /// The dimension that would tell the first two apart, where one would.
@@ -76,7 +78,7 @@ pub struct Misfit {
 const SURE: f64 = 0.9;
 const PROBABLE: f64 = 0.6;
 /// A cause explains a measurement that lies no further from what it foretells than so many standard deviations.
-const EXPLAINS: f64 = 3.0;
+const EXPLAINS: f64 = 4.5;
 /// Something that is none of the causes throws a dimension about so many standard deviations off.
 const ELSEWHERE: f64 = 8.0;
 /// Causes below this share are not named.
@@ -406,7 +408,7 @@ impl Model<'_> {
                 "No one cause explains it. Two together would: {} {}",
                 causes[0].told, causes[1].told
             );
-            return Misfit { causes, sure: false, told, measure_next: None };
+            return Misfit { causes, sure: false, together: true, told, measure_next: None };
         }
         let next = self.dimensions.iter().find(|one| !measured.contains_key(&one.key));
         let then = match next {
@@ -415,7 +417,13 @@ impl Model<'_> {
                 .to_owned(),
         };
         let told = format!("None of the usual causes explains it. {then}");
-        Misfit { causes: vec![], sure: false, told, measure_next: next.map(|one| one.key.clone()) }
+        Misfit {
+            causes: vec![],
+            sure: false,
+            together: false,
+            told,
+            measure_next: next.map(|one| one.key.clone()),
+        }
     }
 
     /// Two causes together: each fitted in turn to what the other leaves.
@@ -454,7 +462,7 @@ impl Model<'_> {
         let sure = causes.first().is_some_and(|first| first.share >= SURE);
         if chance >= 0.5 || causes.is_empty() {
             let told = "As even as hands can make it: nothing here needs a cause.".to_owned();
-            return Misfit { causes: vec![], sure: false, told, measure_next: None };
+            return Misfit { causes: vec![], sure: false, together: false, told, measure_next: None };
         }
         let next = match (sure, fits) {
             (false, [first, second, ..]) if share(second.log) >= NAMED => {
@@ -479,7 +487,13 @@ impl Model<'_> {
             (_, [first]) => format!("{} Or your hands vary this much.", first.told),
             _ => String::new(),
         };
-        Misfit { causes, sure, told, measure_next: next.map(|i| self.dimensions[i].key.clone()) }
+        Misfit {
+            causes,
+            sure,
+            together: false,
+            told,
+            measure_next: next.map(|i| self.dimensions[i].key.clone()),
+        }
     }
 
     /// The dimension, not measured yet, of which two causes foretell the most different things.

@@ -8,7 +8,6 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults};
 use crate::wire::Wire;
-use crate::wire::metal::Metal;
 use crate::words::length::{self, Habits};
 use crate::words::number::{self, unmistakable};
 use crate::words::{mass, quoted, words};
@@ -256,43 +255,6 @@ fn minutes(lower: &str) -> Result<f64, String> {
         Some(number) => unmistakable(number.trim_end()).map(|hours| 60.0 * hours),
         None => bare(lower, &["minutes", "minute", "mins", "min"]),
     }
-}
-
-/// The metal and the size of a wire that some words name: `20 gauge copper`, `sterling 0.8 mm`. Nothing where they name
-/// neither, or something else beside.
-///
-/// ```
-/// use lorimant_core::reading::field::wire_in;
-/// use lorimant_core::wire::metal::Metal;
-/// use lorimant_core::words::length::Habits;
-///
-/// let (metal, size_mm) = wire_in("20 gauge copper", Habits::default()).unwrap();
-/// assert!(metal == Some(Metal::Copper) && (size_mm.unwrap() - 0.812).abs() < 1e-3);
-/// assert_eq!(wire_in("time", Habits::default()), None);
-/// ```
-#[must_use]
-pub fn wire_in(text: &str, habits: Habits) -> Option<(Option<Metal>, Option<f64>)> {
-    const FILLER: [&str; 5] = ["wire", "of", "the", "round", "my"];
-    let words: Vec<&str> = text.split_whitespace().filter(|word| !FILLER.contains(word)).collect();
-    let (mut metal, mut size_mm) = (None, None);
-    let mut at = 0;
-    while at < words.len() {
-        let longest = (at + 1..=words.len().min(at + 3)).rev();
-        let taken = longest.into_iter().find_map(|to| {
-            let phrase = words[at..to].join(" ");
-            if let Some(super::Word::Metal(named)) = super::exactly(&phrase) {
-                metal = Some(named);
-                return Some(to);
-            }
-            let sized = length::read_size(&phrase, habits)
-                .ok()
-                .filter(|_| phrase.starts_with(|c: char| c.is_ascii_digit() || c == '.'))?;
-            size_mm = Some(sized.mm);
-            Some(to)
-        });
-        at = taken?;
-    }
-    (metal.is_some() || size_mm.is_some()).then_some((metal, size_mm))
 }
 
 /// A pull in newtons: `500 g`, `0.5 kg`, `5 N`; a number alone is grams, as a scale shows what hangs on it.

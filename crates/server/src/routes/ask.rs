@@ -91,7 +91,7 @@ pub(super) fn with_kept<T>(
 }
 
 /// Everything kept that can be made, with its name.
-pub(super) fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
+fn kept_pieces(connection: &rusqlite::Connection) -> Result<Vec<Kept>, StoreError> {
     let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(connection)?;
     let patterns: Vec<Entry<KeptPattern>> = Shelf::Patterns.all(connection)?;
     let chains: Vec<Entry<KeptChain>> = Shelf::Chains.all(connection)?;

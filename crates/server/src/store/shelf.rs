@@ -72,11 +72,14 @@ pub(crate) struct Entry<T> {
 }
 
 impl<T> Entry<T> {
-    /// A record that is not kept, as number 0: to be worked with as if it were.
+    /// The number of a record that is not kept.
+    pub const UNKEPT: i64 = 0;
+
+    /// A record that is not kept, to be worked with as if it were.
     pub fn unkept(record: T) -> Self {
         let none = String::new;
         Self {
-            id: 0,
+            id: Self::UNKEPT,
             revision: 0,
             archived: false,
             created_at: none(),

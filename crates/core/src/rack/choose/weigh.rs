@@ -15,7 +15,7 @@ use crate::piece::Piece;
 use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::wire::metal::{Joining, Metal, Nickel, Temper};
+use crate::wire::metal::{Joining, Metal, Nickel, Taken, Temper};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, shown, thickness};
@@ -68,20 +68,13 @@ enum Point {
     Usual,
 }
 
-/// How little the metal is taken by makers who do not ask for it: none of the trade's everyday ones misses anything.
+/// What a metal misses that makers take less often: none of the everyday ones does.
 fn unusual(metal: Metal) -> f64 {
-    match metal {
-        Metal::Copper
-        | Metal::Brass
-        | Metal::RedBrass
-        | Metal::SterlingSilver
-        | Metal::GermaniumSilver
-        | Metal::FineSilver
-        | Metal::GoldFilled
-        | Metal::SilverFilled => 0.0,
-        Metal::PhosphorBronze | Metal::NickelSilver | Metal::Aluminium | Metal::StainlessSteel => 0.25,
-        Metal::MildSteel => 0.6,
-        Metal::Gold14k | Metal::Niobium | Metal::Titanium => 1.2,
+    match metal.figures().taken {
+        Taken::Everyday => 0.0,
+        Taken::AtTimes => 0.25,
+        Taken::Seldom => 0.6,
+        Taken::Asked => 1.2,
     }
 }
 

@@ -50,6 +50,20 @@ words! {
 }
 
 words! {
+    /// How commonly makers take a metal for findings.
+    pub enum Taken ("use of a metal") {
+        /// Every day.
+        Everyday = "everyday", "every day";
+        /// Now and then.
+        AtTimes = "at-times", "now and then";
+        /// Seldom.
+        Seldom = "seldom", "seldom";
+        /// Where it is asked for: for its price, its colour, or ears that bear little else.
+        Asked = "asked", "where it is asked for";
+    }
+}
+
+words! {
     /// How hard a wire is sold: strain already spent since annealing.
     pub enum Temper ("temper") {
         /// Annealed.
@@ -245,6 +259,8 @@ pub struct Figures {
     pub stays_soft: bool,
     /// Whether it is sold by troy weight.
     pub precious: bool,
+    /// How commonly makers take it.
+    pub taken: Taken,
     /// Share of the weight that is a rolled-on skin of another metal.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub skin_share: Option<f64>,

@@ -1,7 +1,7 @@
 //! The table of metals: one row each, all that is known of it.
 
 use super::heat::{Annealing, Cooling, HeatCue};
-use super::{Balls, Figures, Joining, Nickel};
+use super::{Balls, Figures, Joining, Nickel, Taken};
 
 /// A metal of which nothing has to be said: what rows differ from.
 const PLAIN: Figures = Figures {
@@ -26,6 +26,7 @@ const PLAIN: Figures = Figures {
     tires: false,
     stays_soft: false,
     precious: false,
+    taken: Taken::Everyday,
     skin_share: None,
     gram_costs: (0.003, 2.0),
     care: "",
@@ -87,6 +88,7 @@ pub(super) const RED_BRASS: Figures = Figures {
 };
 
 pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
+    taken: Taken::AtTimes,
     anneals_c: (475, 675),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::Air)),
     cooling: Cooling::Air,
@@ -110,6 +112,7 @@ pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
 };
 
 pub(super) const NICKEL_SILVER: Figures = Figures {
+    taken: Taken::AtTimes,
     anneals_c: (600, 750),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 10, Cooling::Air)),
     cooling: Cooling::Air,
@@ -247,6 +250,7 @@ pub(super) const SILVER_FILLED: Figures = Figures {
 };
 
 pub(super) const GOLD_14K: Figures = Figures {
+    taken: Taken::Asked,
     anneals_c: (650, 750),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 10, Cooling::WaterWhenBlack)),
     melts_c: (830, 890),
@@ -274,6 +278,7 @@ pub(super) const GOLD_14K: Figures = Figures {
 };
 
 pub(super) const ALUMINIUM: Figures = Figures {
+    taken: Taken::AtTimes,
     anneals_c: (345, 415),
     annealing: Some(Annealing::new(HeatCue::MarkerFades, 2, Cooling::Air)),
     cooling: Cooling::Air,
@@ -289,6 +294,7 @@ pub(super) const ALUMINIUM: Figures = Figures {
 };
 
 pub(super) const STAINLESS_STEEL: Figures = Figures {
+    taken: Taken::AtTimes,
     anneals_c: (1010, 1120),
     annealing: Some(Annealing::new(HeatCue::BrightOrange, 5, Cooling::WaterAtOnce)),
     cooling: Cooling::WaterAtOnce,
@@ -303,6 +309,7 @@ pub(super) const STAINLESS_STEEL: Figures = Figures {
 };
 
 pub(super) const MILD_STEEL: Figures = Figures {
+    taken: Taken::Seldom,
     anneals_c: (680, 760),
     annealing: Some(Annealing::new(HeatCue::CherryRed, 10, Cooling::Slow)),
     cooling: Cooling::Slow,
@@ -327,6 +334,7 @@ pub(super) const MILD_STEEL: Figures = Figures {
 };
 
 pub(super) const NIOBIUM: Figures = Figures {
+    taken: Taken::Asked,
     anneals_c: (900, 1200),
     melts_c: (2468, 2468),
     cooling: Cooling::Air,
@@ -340,6 +348,7 @@ pub(super) const NIOBIUM: Figures = Figures {
 };
 
 pub(super) const TITANIUM: Figures = Figures {
+    taken: Taken::Asked,
     anneals_c: (650, 760),
     melts_c: (1668, 1668),
     cooling: Cooling::Air,

@@ -4,11 +4,15 @@
 //! value of it is (Bayes): the handbook's spread comes first, each measured inside speaks for the factors that would give
 //! it. The factor is put on a grid, since a springback is no straight line of it.
 
+mod drift;
+mod one_rod;
+
 use serde::Serialize;
 
+use self::drift::drift;
+use self::one_rod::{OneRod, Really};
 use crate::ring::RingRequest;
 use crate::tool::coil::Coil;
-use crate::tool::cutting::Method;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
 use crate::wire::SIZE_SPREAD;
@@ -164,150 +168,6 @@ fn inside_bent(wound: &RingRequest, of: Inside, bending: &Bending) -> Option<f64
         Inside::Ring => wound.target(1.0).inside_on(bending, wound.mandrel.outline()),
     }
     .filter(|mm| mm.is_finite())
-}
-
-/// One measured inside among those of its rod.
-struct Seen {
-    /// Its place in the list.
-    at: usize,
-    /// What it measured less what makes its kind of piece differ from the first of its rod, mm.
-    mm: f64,
-    /// That difference, mm.
-    differs_mm: f64,
-    /// One standard deviation of its own chance, mm.
-    own_mm: f64,
-    /// Whether it teaches.
-    counts: bool,
-}
-
-impl Seen {
-    /// Logarithm of how likely it is where pieces of its rod really measure `really_mm`: chance, or now and then a slip that
-    /// could be anything up to twice the size.
-    fn log_likelihood(&self, really_mm: f64) -> f64 {
-        let off = (self.mm - really_mm) / self.own_mm;
-        let chance = (-0.5 * off * off).exp() / (self.own_mm * std::f64::consts::TAU.sqrt());
-        ((1.0 - SLIPS) * chance + self.slip()).ln()
-    }
-
-    /// The likelihood of its being a slip, 1/mm.
-    fn slip(&self) -> f64 {
-        SLIPS / (2.0 * self.mm.max(1.0))
-    }
-}
-
-/// Pieces measured off one rod: its own error is one for all of them, however they were cut.
-struct OneRod<'a> {
-    wound: &'a RingRequest,
-    of: Inside,
-    seen: Vec<Seen>,
-    /// One standard deviation of what they share: the rod, the wire's size, mm.
-    shared_mm: f64,
-    /// The wire's share of that: one for all rods of a lot.
-    by_size_mm: f64,
-    /// What each factor of the grid would give, mm.
-    gives_mm: Vec<f64>,
-}
-
-/// What pieces of a rod could really measure, mm, evenly `step_mm` apart, each with the logarithm of how likely it makes the
-/// readings.
-struct Really {
-    at_mm: Vec<(f64, f64)>,
-    step_mm: f64,
-    /// The same where every reading is a slip.
-    all_slips: f64,
-}
-
-impl<'a> OneRod<'a> {
-    fn of(measured: &'a [MeasuredInside], hand: &Hand) -> Vec<Self> {
-        let mut rods: Vec<Self> = vec![];
-        let usual = |one: &MeasuredInside| inside_with(&one.wound, one.of, 1.0).unwrap_or(0.0);
-        for (at, one) in measured.iter().enumerate() {
-            let of_rod = |rod: &&mut Self| {
-                let wire = |wound: &RingRequest| wound.wire.clone().of_any_lot();
-                rod.wound.mandrel == one.wound.mandrel && wire(rod.wound) == wire(&one.wound)
-            };
-            let sawn = one.wound.cutting.method == Method::Saw;
-            let own_mm = hand.of_one(one.of == Inside::Ring, sawn, one.readings_n).max(LEAST_SPREAD_MM);
-            let seen = |differs_mm: f64| {
-                let mm = one.inside_mm - differs_mm;
-                Seen { at, mm, differs_mm, own_mm, counts: !one.aside }
-            };
-            match rods.iter_mut().find(of_rod) {
-                Some(rod) => {
-                    let alike = rod.of == one.of && wound_alike(rod.wound, &one.wound);
-                    let first = inside_with(rod.wound, rod.of, 1.0).unwrap_or(0.0);
-                    rod.seen.push(seen(if alike { 0.0 } else { usual(one) - first }));
-                }
-                None => {
-                    rods.push(Self {
-                        wound: &one.wound,
-                        of: one.of,
-                        seen: vec![seen(0.0)],
-                        shared_mm: shared_mm(&one.wound, one.of, hand).max(LEAST_SPREAD_MM),
-                        by_size_mm: by_size_mm(&one.wound, one.of),
-                        gives_mm: vec![],
-                    });
-                }
-            }
-        }
-        rods
-    }
-
-    fn ask(&mut self, grid: &[f64]) {
-        // Beyond the factor at which it springs straight the coil is larger than any that was measured.
-        let gives = |flow: &f64| inside_with(self.wound, self.of, *flow).unwrap_or(1e4);
-        self.gives_mm = grid.iter().map(gives).collect();
-    }
-
-    /// Everything that is likely about the readings that count.
-    fn really(&self) -> Really {
-        let counting = || self.seen.iter().filter(|seen| seen.counts);
-        let n = u32::try_from(counting().count()).unwrap_or(u32::MAX);
-        let narrowest = counting().map(|seen| seen.own_mm).fold(self.shared_mm, f64::min);
-        let mut spans: Vec<(f64, f64)> =
-            counting().map(|seen| (seen.mm - REACH * seen.own_mm, seen.mm + REACH * seen.own_mm)).collect();
-        spans.sort_by(|a, b| a.0.total_cmp(&b.0));
-        let mut joined: Vec<(f64, f64)> = vec![];
-        for (from, to) in spans {
-            match joined.last_mut() {
-                Some(last) if from <= last.1 => last.1 = last.1.max(to),
-                _ => joined.push((from, to)),
-            }
-        }
-        let wide: f64 = joined.iter().map(|(from, to)| to - from).sum();
-        let step_mm = (narrowest / f64::from(n.max(1)).sqrt() / 2.0).max(wide / MOST_PLACES);
-        let at_mm = joined.iter().flat_map(|(from, to)| {
-            #[expect(
-                clippy::cast_possible_truncation,
-                clippy::cast_sign_loss,
-                reason = "at most MOST_PLACES"
-            )]
-            let places = ((to - from) / step_mm) as u32;
-            (0..=places).map(move |i| from + step_mm * f64::from(i))
-        });
-        let log = |at: f64| counting().map(|seen| seen.log_likelihood(at)).sum::<f64>();
-        Really {
-            at_mm: at_mm.map(|at| (at, log(at))).collect(),
-            step_mm,
-            all_slips: counting().map(|seen| seen.slip().ln()).sum(),
-        }
-    }
-
-    /// Logarithm of how likely each factor of the grid makes what was measured, without one of them where that is asked.
-    fn logs(&self, really: &Really, without: Option<&Seen>) -> Vec<f64> {
-        let less = |at: f64| without.map_or(0.0, |seen| seen.log_likelihood(at));
-        let logs: Vec<(f64, f64)> = really.at_mm.iter().map(|(at, log)| (*at, log - less(*at))).collect();
-        let all_slips = really.all_slips - without.map_or(0.0, |seen| seen.slip().ln());
-        let best = logs.iter().map(|(_, log)| *log).fold(all_slips, f64::max);
-        let likely: Vec<(f64, f64)> = logs.into_iter().map(|(at, log)| (at, (log - best).exp())).collect();
-        let height = really.step_mm / (self.shared_mm * std::f64::consts::TAU.sqrt());
-        let each = |gives: &f64| {
-            let off = |at: f64| (at - gives) / self.shared_mm;
-            let seen: f64 = likely.iter().map(|(at, share)| share * (-0.5 * off(*at).powi(2)).exp()).sum();
-            (height * seen + (all_slips - best).exp()).ln() + best
-        };
-        self.gives_mm.iter().map(each).collect()
-    }
 }
 
 /// Whether two coils come out alike but for hand and chance: same rod, same wire as it is labelled, same treatment.
@@ -508,66 +368,6 @@ fn flow_giving(wound: &RingRequest, of: Inside, inside_mm: f64) -> f64 {
         }
     }
     f64::midpoint(low, high)
-}
-
-/// A straight line through the factors against the wire that had come off by then, where it surely rises or falls. One odd
-/// measurement in eight is left out where all the others lie on a line.
-fn drift(points: &[LotPoint]) -> Option<Drift> {
-    let of = |point: &LotPoint| Some((point.off_spool_mm? / 1000.0, point.flow, point.own_spread.powi(-2)));
-    let mut seen: Vec<_> = points.iter().filter(|point| !point.aside).filter_map(of).collect();
-    let last_m = seen.iter().map(|(x, ..)| *x).fold(f64::NEG_INFINITY, f64::max);
-    let mut may_leave_out = seen.len() / 8;
-    while seen.len() >= LEAST_FOR_DRIFT {
-        let line = Line::through(&seen)?;
-        let off = |(at, flow, weight): &(f64, f64, f64)| weight * (flow - line.at(*at)).powi(2);
-        #[expect(clippy::cast_precision_loss, reason = "a small count")]
-        if seen.iter().map(off).sum::<f64>() <= WELL_LAID * (seen.len() - 2) as f64 {
-            let drift = Drift {
-                per_m: line.slope,
-                here: line.at(last_m),
-                last_m,
-                here_spread: line.spread_at(last_m),
-            };
-            return (line.slope.abs() > SURE_DRIFT * line.slope_spread).then_some(drift);
-        }
-        // A single odd one tilts a line that the others do not lie on.
-        may_leave_out = may_leave_out.checked_sub(1)?;
-        let worst = (0..seen.len()).max_by(|a, b| off(&seen[*a]).total_cmp(&off(&seen[*b])))?;
-        seen.remove(worst);
-    }
-    None
-}
-
-/// A weighted straight line.
-struct Line {
-    middle: (f64, f64),
-    slope: f64,
-    slope_spread: f64,
-    middle_spread: f64,
-}
-
-impl Line {
-    /// Through places, values and weights, by least squares; nothing where all are of one place.
-    fn through(seen: &[(f64, f64, f64)]) -> Option<Self> {
-        let sum = |f: &dyn Fn(f64, f64) -> f64| seen.iter().map(|(x, y, w)| w * f(*x, *y)).sum::<f64>();
-        let all = sum(&|_, _| 1.0);
-        let (x, y) = (sum(&|x, _| x) / all, sum(&|_, y| y) / all);
-        let along = sum(&|at, _| (at - x).powi(2));
-        (along > 1e-12).then(|| Self {
-            middle: (x, y),
-            slope: sum(&|at, value| (at - x) * (value - y)) / along,
-            slope_spread: along.powf(-0.5),
-            middle_spread: all.powf(-0.5),
-        })
-    }
-
-    fn at(&self, x: f64) -> f64 {
-        self.middle.1 + self.slope * (x - self.middle.0)
-    }
-
-    fn spread_at(&self, x: f64) -> f64 {
-        self.middle_spread.hypot(self.slope_spread * (x - self.middle.0))
-    }
 }
 
 impl LotLearned {
