@@ -5841,6 +5841,8 @@ export interface components {
             stains: boolean;
             /** @description Whether it stays soft however it is worked. */
             stays_soft: boolean;
+            /** @description How commonly makers take it. */
+            taken: components["schemas"]["Taken"];
             /** @description Whether it tires and breaks when bent to and fro, and wears away in use. */
             tires: boolean;
         };
@@ -7544,6 +7546,8 @@ export interface components {
             measure_next?: string | null;
             /** @description Whether the first is surely it. */
             sure: boolean;
+            /** @description Whether they explain it only together: then their shares say nothing. */
+            together: boolean;
             /** @description In a sentence: what was found, and what would tell two causes apart where they are as likely. */
             told: string;
         };
@@ -8934,6 +8938,8 @@ export interface components {
             name: string;
             /** @description Whose. */
             of: components["schemas"]["JobOf"];
+            /** @description The orders it is for, by their numbers. */
+            orders: number[];
         };
         /** @description Wire that comes in: the lot, and how much of it, by length or by weight. */
         Received: {
@@ -10313,6 +10319,11 @@ export interface components {
             /** @description The piece in a sentence. */
             sentence: string;
         };
+        /**
+         * @description The word for a use of a metal.
+         * @enum {string}
+         */
+        Taken: "everyday" | "at-times" | "seldom" | "asked";
         /** @description What was taken over. */
         TakenOver: {
             /** @description How many rods were added; those already owned are left alone. */
@@ -10808,6 +10819,8 @@ export interface components {
         Unmet: {
             /** @description Whose. */
             of: components["schemas"]["JobOf"];
+            /** @description The orders it is for, by their numbers. */
+            orders: number[];
             /** @description What, in a sentence. */
             sentence: string;
         };
