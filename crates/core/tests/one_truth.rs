@@ -48,6 +48,7 @@ fn bag_of(piece: &Piece) -> Bag {
         piece: piece.clone(),
         schools: None,
         changes: Changes::default(),
+        workshop: None,
         batch: None,
         filled_on: date(2026, 3, 2),
         place: String::new(),

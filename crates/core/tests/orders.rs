@@ -14,7 +14,7 @@ use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::wire::surface::Surface;
-use lorimant_core::words::length::LengthUnit;
+use lorimant_core::words::length::{Habits, LengthUnit};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -38,6 +38,7 @@ fn bag(which: usize, n: u32, filled_on: Date) -> Bag {
         piece: piece(which).with_count(n.max(1)),
         schools: None,
         changes: lorimant_core::making::Changes::default(),
+        workshop: None,
         batch: None,
         filled_on,
         place: String::new(),
@@ -200,12 +201,35 @@ fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
     // Twelve were begun, three are spoiled: four pairs, and one without its pair.
     assert_eq!((bag.n, bag.note.contains("without its pair")), (4, true));
     assert!(bag.piece.same_in_hand(&batch.piece, &Workshop::default()));
-    let again = bag.again(10);
+    let again = bag.again(10, &Workshop::default());
     assert_eq!((again.pieces_n(), again.schools), (20, batch.schools));
     assert_eq!(bag.counted(Counting::PutBack, 2).unwrap().n, 6);
     assert_eq!(bag.counted(Counting::CountedAgain, 0).unwrap().n, 0);
     assert!(bag.counted(Counting::PutBack, 0).is_err());
     assert!(bag.counted(Counting::CountedAgain, 2_000_000).is_err());
+}
+
+#[test]
+fn a_bag_tells_its_recipe_as_it_was_made_and_makes_it_again_with_the_tools_of_now() {
+    let then = Workshop::default();
+    let batch = Batch::begun("ear wires", piece(2), 6, &then);
+    let tasks = batch.tasks(&then).unwrap();
+    let standing = batch.standing(&tasks, &done(&batch, 0));
+    let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
+    let label = bag.label(&then);
+    let inches = Habits { unit: LengthUnit::Inch, ..then.habits };
+    let now = Workshop { habits: inches, ..then };
+    assert_eq!(bag.label(&now), label);
+    let instructions = |batch: &Batch| -> Vec<String> {
+        batch.tasks(&now).unwrap().into_iter().map(|task| task.step.text).collect()
+    };
+    assert_eq!(instructions(&bag.as_made(6)), instructions(&batch));
+    let again = bag.again(6, &now);
+    assert_ne!(instructions(&again), instructions(&batch));
+    // What is begun again stays as it is begun.
+    let later = Workshop { habits: Workshop::default().habits, ..now.clone() };
+    let texts = |workshop| again.tasks(workshop).unwrap().into_iter().map(|task| task.step.text);
+    assert!(texts(&later).eq(texts(&now)));
 }
 
 proptest! {

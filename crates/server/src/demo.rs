@@ -132,6 +132,7 @@ fn bring_orders(t: &Transaction, undo: i64, of: DemoOrders) -> Result<(), StoreE
             name: bag.of,
             piece,
             schools: None,
+            workshop: None,
             batch: None,
             filled_on: today.saturating_sub(jiff::Span::new().days(bag.filled_days_ago)),
             place: bag.place,

@@ -10,6 +10,7 @@ use axum::response::{IntoResponse, Response};
 use crate::device;
 use crate::hosts::Hosts;
 use crate::problem::Problem;
+use crate::progress;
 use crate::state::State;
 
 /// Refuses requests addressed to another host (a page elsewhere that rebinds its name to this
@@ -25,7 +26,8 @@ pub(crate) async fn check(Shared(state): Shared<State>, request: Request, next: 
     }
     let from = request.extensions().get::<SocketAddr>().copied();
     let device = device::named(request.headers(), from);
-    device::answering(device, next.run(request)).await
+    let headers = request.headers().clone();
+    progress::answering(&headers, device::answering(device, next.run(request))).await
 }
 
 fn is_ours(headers: &HeaderMap, hosts: &Hosts) -> Result<(), Problem> {

@@ -3,7 +3,6 @@
 //! No rule or formula of the trade lives here; those are in `lorimant_core`.
 
 mod assets;
-mod coming;
 mod demo;
 mod device;
 mod document;
@@ -18,6 +17,7 @@ mod kept;
 mod log;
 mod paper;
 mod problem;
+mod progress;
 mod routes;
 mod serve;
 mod session;
@@ -26,7 +26,6 @@ mod store;
 mod weaver;
 
 use std::net::SocketAddr;
-use std::sync::Arc;
 use std::time::Duration;
 
 use axum::Router;
@@ -76,7 +75,7 @@ pub fn app(
         cutting: jobs::Jobs::of(heavy.clone()),
         relaxing: jobs::Jobs::of(heavy.clone()),
         heavy,
-        coming: Arc::default(),
+        under_way: progress::UnderWay::default(),
     };
     // A small answer arrives sooner as it is than pressed and unpressed.
     let compression = CompressionLayer::new().quality(CompressionLevel::Fastest);

@@ -1,16 +1,14 @@
 //! What every request handler shares.
 
-use std::sync::Arc;
-
 use lorimant_core::chain::relaxed::Relaxed;
 use lorimant_core::chain::search;
 use lorimant_core::rack::cut_plan::{CutPlan, Progress as CutProgress};
 
-use crate::coming::Coming;
 use crate::heavy::Heavy;
 use crate::hosts::Hosts;
 use crate::instrument::Instruments;
 use crate::jobs::Jobs;
+use crate::progress::UnderWay;
 use crate::session::Sessions;
 use crate::store::Store;
 
@@ -31,6 +29,6 @@ pub(crate) struct State {
     pub relaxing: Jobs<search::RelaxProgress, Relaxed>,
     /// The queue of heavy work.
     pub heavy: Heavy,
-    /// How far a whole workshop that is being brought in has come.
-    pub coming: Arc<Coming>,
+    /// How far long requests have come.
+    pub under_way: UnderWay,
 }

@@ -21,6 +21,7 @@ mod paper_agrees;
 mod patterns;
 mod plans;
 mod printed;
+mod progress;
 mod rack;
 mod rack_files;
 mod refusals;

@@ -193,6 +193,7 @@ fn a_copy_put_beside_a_leftover_log_stays_what_it_is() {
     std::fs::write(&file, old).unwrap();
     let _held = Held::take(&file).unwrap();
     let store = Store::open(&file).unwrap();
+    assert_eq!(store.logs_set_aside().len(), 1, "it is told");
     store.settle().unwrap();
     drop(store);
     assert_eq!(plans_in(&file), ["before the copy"]);

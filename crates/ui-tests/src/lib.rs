@@ -7,10 +7,12 @@ pub mod client;
 pub mod server;
 
 use std::future::Future;
+use std::sync::LazyLock;
 use std::time::{Duration, Instant};
 
-use anyhow::{Context as _, Result, bail};
+use anyhow::{Context as _, Result, anyhow, bail, ensure};
 use thirtyfour::prelude::*;
+use tokio::runtime::Runtime;
 
 use browser::Browser;
 use server::Server;
@@ -18,10 +20,24 @@ use server::Server;
 /// How long anything seen may take before a test gives up.
 const PATIENCE: Duration = Duration::from_secs(40);
 
+/// How long is waited before a page is looked at again.
+const BETWEEN_LOOKS: Duration = Duration::from_millis(40);
+
+/// In JavaScript, the first element that a selector finds and that can be seen; a choice is seen where its list is.
+fn shown(css: &str) -> String {
+    format!(
+        "[...document.querySelectorAll({css:?})]
+            .find((one) => (one.closest('select') ?? one).checkVisibility({{ visibilityProperty: true }}))"
+    )
+}
+
+/// What all tests of a program run on: a browser outlives the test that started it.
+static RUNTIME: LazyLock<std::io::Result<Runtime>> = LazyLock::new(Runtime::new);
+
 /// A person at the bench: a browser on a workshop.
 pub struct Maker {
     /// The browser.
-    pub browser: Browser,
+    pub browser: &'static Browser,
     /// The server it looks at.
     pub server: Server,
 }
@@ -35,10 +51,10 @@ pub fn at_the_bench<F>(test: impl FnOnce(&'static Maker) -> F) -> Result<()>
 where
     F: Future<Output = Result<()>> + Send + 'static,
 {
-    let runtime = tokio::runtime::Builder::new_multi_thread().worker_threads(2).enable_all().build()?;
+    let runtime = RUNTIME.as_ref().map_err(|error| anyhow!("no runtime: {error}"))?;
     runtime.block_on(async {
         let server = Server::start().await?;
-        let browser = Browser::start().await?;
+        let browser = Browser::take().await?;
         // The test owns the maker until the process ends, so that a panic cannot tear it down midway.
         let maker: &'static Maker = Box::leak(Box::new(Maker { browser, server }));
         let outcome = tokio::spawn(test(maker)).await;
@@ -49,12 +65,14 @@ where
                 Ok(())
             }
         };
-        maker.browser.stop().await;
-        maker.server.stop().await;
-        // A maker is never dropped: what it wrote is cleared away here.
-        for folder in [maker.browser.folder(), maker.server.folder()] {
-            let _ = std::fs::remove_dir_all(folder);
+        if matches!(outcome, Ok(Ok(()))) {
+            maker.browser.give_back(&maker.server.address()).await?;
+        } else {
+            maker.browser.stop().await;
         }
+        maker.server.stop().await;
+        // A maker is never dropped: what its server wrote is cleared away here.
+        let _ = std::fs::remove_dir_all(maker.server.folder());
         match outcome {
             Ok(result) => result.and(unseen),
             Err(panic) => std::panic::resume_unwind(panic.into_panic()),
@@ -112,16 +130,28 @@ impl Maker {
     where
         F: Future<Output = Result<bool>>,
     {
+        self.wait_for(what, || {
+            let holds = holds();
+            async { Ok(holds.await?.then_some(())) }
+        })
+        .await
+    }
+
+    /// Looks again and again until there is something, and gives it.
+    async fn wait_for<T, F>(&self, what: &str, mut look: impl FnMut() -> F) -> Result<T>
+    where
+        F: Future<Output = Result<Option<T>>>,
+    {
         let start = Instant::now();
         loop {
             // An element that is just being redrawn is looked for again.
-            if holds().await.unwrap_or(false) {
-                return Ok(());
+            if let Ok(Some(found)) = look().await {
+                return Ok(found);
             }
             if start.elapsed() > PATIENCE {
                 bail!("waited in vain for {what}");
             }
-            tokio::time::sleep(Duration::from_millis(25)).await;
+            tokio::time::sleep(BETWEEN_LOOKS).await;
         }
     }
 
@@ -130,18 +160,9 @@ impl Maker {
     /// # Errors
     /// When there is none in time.
     pub async fn find(&self, css: &str) -> Result<WebElement> {
-        let start = Instant::now();
-        loop {
-            for element in self.driver().find_all(By::Css(css)).await? {
-                if element.is_displayed().await.unwrap_or(false) {
-                    return Ok(element);
-                }
-            }
-            if start.elapsed() > PATIENCE {
-                bail!("nothing to be seen at {css}");
-            }
-            tokio::time::sleep(Duration::from_millis(25)).await;
-        }
+        let script = format!("return {}", shown(css));
+        let look = || async { Ok(self.driver().execute(&script, vec![]).await?.element().ok()) };
+        self.wait_for(&format!("{css} to be seen"), look).await
     }
 
     /// How many elements a selector finds.
@@ -149,7 +170,8 @@ impl Maker {
     /// # Errors
     /// When the browser cannot say.
     pub async fn count(&self, css: &str) -> Result<usize> {
-        Ok(self.driver().find_all(By::Css(css)).await?.len())
+        let count = self.script(&format!("return document.querySelectorAll({css:?}).length")).await?;
+        Ok(usize::try_from(count.as_u64().context("no count")?)?)
     }
 
     /// The text to be seen at a selector.
@@ -157,7 +179,18 @@ impl Maker {
     /// # Errors
     /// When there is nothing.
     pub async fn text(&self, css: &str) -> Result<String> {
-        Ok(self.find(css).await?.text().await?)
+        self.find(css).await?;
+        self.text_now(css).await?.with_context(|| format!("nothing to be seen at {css}"))
+    }
+
+    /// The text to be seen at a selector now, if anything is. The page is asked for all of it at once: asked through
+    /// the driver for the text of an element, it works for 0.2 s where the element is large.
+    async fn text_now(&self, css: &str) -> Result<Option<String>> {
+        let script = format!("const one = {}", shown(css));
+        let script = format!(
+            "{script}; return one && (one.innerText ?? one.textContent).replaceAll('\\u00a0', ' ').trim()"
+        );
+        Ok(self.script(&script).await?.as_str().map(str::to_owned))
     }
 
     /// Waits until some words are to be seen at a selector.
@@ -167,7 +200,7 @@ impl Maker {
     pub async fn sees(&self, css: &str, words: &str) -> Result<()> {
         let what = format!("“{words}” at {css}");
         let seen = self.until(&what, || async {
-            Ok(self.driver().find(By::Css(css)).await?.text().await?.contains(words))
+            Ok(self.text_now(css).await?.is_some_and(|text| text.contains(words)))
         });
         if let Err(error) = seen.await {
             let there = self.text(css).await.unwrap_or_else(|_| "nothing".to_owned());
@@ -181,31 +214,50 @@ impl Maker {
     /// # Errors
     /// When something stays.
     pub async fn gone(&self, css: &str) -> Result<()> {
-        self.until(&format!("{css} to go"), || async {
-            for element in self.driver().find_all(By::Css(css)).await? {
-                if element.is_displayed().await? {
-                    return Ok(false);
-                }
-            }
-            Ok(true)
-        })
-        .await
+        let script = format!("return {} === undefined", shown(css));
+        self.until(&format!("{css} to go"), || async { Ok(self.script(&script).await? == true) }).await
     }
 
-    /// Clicks what a selector finds, once it can be clicked.
+    /// Clicks what a selector finds, once it is to be seen with nothing over it.
     ///
     /// # Errors
     /// When it cannot.
     pub async fn click(&self, css: &str) -> Result<()> {
+        let script = format!(
+            "const one = {};
+            if (!one || one.disabled) return null;
+            const middle = () => {{
+                const {{ left, top, width, height }} = one.getClientRects()[0];
+                return [left + width / 2, top + height / 2];
+            }};
+            const clear = () => {{
+                const there = document.elementFromPoint(...middle());
+                return one.contains(there) || [...(one.labels ?? [])].some((label) => label.contains(there));
+            }};
+            // It may lie under the doors at the foot of a phone: a person scrolls it up.
+            if (!clear()) one.scrollIntoView({{ block: 'center' }});
+            if (!clear()) return null;
+            window.clickArrived = false;
+            one.addEventListener('click', () => (window.clickArrived = true), {{ capture: true, once: true }});
+            return middle()",
+            shown(css)
+        );
+        let mouse = async |kind: &str, place: &serde_json::Value| {
+            let event = serde_json::json!({
+                "type": kind, "x": place[0], "y": place[1], "button": "left", "clickCount": 1,
+            });
+            self.driver().cdp().send_raw("Input.dispatchMouseEvent", event).await
+        };
         self.until(&format!("{css} to be clicked"), || async {
-            let there = self.find(css).await?;
-            if there.click().await.is_err() {
-                // It lies under the doors at the foot of a phone: a person scrolls it up.
-                let scroll = "arguments[0].scrollIntoView({ block: 'center' })";
-                self.driver().execute(scroll, vec![there.to_json()?]).await?;
-                there.click().await?;
+            let place = self.script(&script).await?;
+            if place.is_null() {
+                return Ok(false);
             }
-            Ok(true)
+            mouse("mouseMoved", &place).await?;
+            mouse("mousePressed", &place).await?;
+            mouse("mouseReleased", &place).await?;
+            // What moved or was redrawn under the mouse is clicked again; a page that is gone was left by the click.
+            Ok(self.script("return window.clickArrived !== false").await? == true)
         })
         .await
     }
@@ -287,10 +339,23 @@ impl Maker {
     /// # Errors
     /// When it cannot.
     pub async fn fill(&self, css: &str, text: &str) -> Result<()> {
-        let field = self.find(css).await?;
-        field.send_keys(Key::Control + "a").await?;
-        field.send_keys(Key::Delete + "").await?;
-        field.send_keys(text).await?;
+        // All at once as from the clipboard, but for a date, of which each part is typed.
+        let script = format!(
+            "const one = {};
+            if (!one || one.disabled || one.readOnly) return null;
+            one.focus();
+            if (['date', 'time'].includes(one.type)) return 'part by part';
+            one.select();
+            return document.execCommand({text:?} ? 'insertText' : 'delete', false, {text:?}) || one.value === ''",
+            shown(css)
+        );
+        let look = || async { Ok(Some(self.script(&script).await?).filter(|done| !done.is_null())) };
+        let done = self.wait_for(&format!("{css} to be typed into"), look).await?;
+        if done.is_string() {
+            self.find(css).await?.send_keys(text).await?;
+        } else {
+            ensure!(done == true, "{text:?} cannot be typed at {css}");
+        }
         Ok(())
     }
 
@@ -324,9 +389,11 @@ impl Maker {
     /// # Errors
     /// What was found, and where.
     pub async fn is_accessible(&self) -> Result<()> {
-        let axe = concat!(env!("CARGO_MANIFEST_DIR"), "/../../web/node_modules/axe-core/axe.min.js");
-        let axe = std::fs::read_to_string(axe).context("axe-core is not installed: run npm ci in web")?;
-        self.script(&format!("{axe}; window.axe = axe;")).await?;
+        if self.script("return !window.axe").await? == true {
+            let axe = concat!(env!("CARGO_MANIFEST_DIR"), "/../../web/node_modules/axe-core/axe.min.js");
+            let axe = std::fs::read_to_string(axe).context("axe-core is not installed: run npm ci in web")?;
+            self.script(&format!("{axe}; window.axe = axe;")).await?;
+        }
         let scan = "const done = arguments[0];
             axe.run(document, { resultTypes: ['violations'] }).then(
                 (found) => done(found.violations

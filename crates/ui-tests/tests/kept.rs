@@ -73,9 +73,13 @@ fn plans_are_found_renamed_duplicated_put_away_and_undone() -> Result<()> {
         maker.click("[data-test=more]").await?;
         maker.click("[data-test=duplicate]").await?;
         maker.sees("[data-test=plans]", "Chorus collars, brass, copy").await?;
+        // A notice stays for 8 s, also where it follows upon another.
+        tokio::time::sleep(Duration::from_secs(5)).await;
         maker.click("[data-test=more]").await?;
         maker.click("[data-test=archive]").await?;
         maker.sees("[data-test=notice]", "was archived").await?;
+        tokio::time::sleep(Duration::from_secs(4)).await;
+        ensure!(maker.count("[data-test=undo-notice]").await? == 1, "the way back is gone too soon");
         maker
             .until("one plan left", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) })
             .await?;

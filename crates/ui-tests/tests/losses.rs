@@ -594,7 +594,7 @@ fn two_browsers_meet_over_a_plan() -> Result<()> {
         let (first, _) = two_plans(maker).await?;
         open_kept(maker, &first).await?;
         ring_count(maker, "52").await?;
-        let another = lorimant_ui_tests::browser::Browser::start().await?;
+        let another = lorimant_ui_tests::browser::Browser::take().await?;
         another.driver.goto(format!("{}/rings", maker.server.address())).await?;
         let changed = another
             .driver

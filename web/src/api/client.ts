@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
-type Schemas = components['schemas']
+export type Schemas = components['schemas']
 export type Answer = Schemas['Asked']
 export type CheckView = Schemas['CheckView']
 export type CheckSheet = Schemas['CheckSheet']
@@ -149,19 +149,29 @@ export function whenLocked(then: () => void) {
   onLocked = then
 }
 
+/** What an answer that went wrong throws; a lock is met as everywhere. */
+export async function refusedBy(response: Response): Promise<Refused> {
+  if (response.status === 401) onLocked()
+  return new Refused((await response.json()) as Problem)
+}
+
+/** Thrown where nobody answers. */
+export const unreachable = () =>
+  new Refused({
+    type: '/problems/unreachable',
+    title: 'No answer',
+    status: 0,
+    detail: 'The Lorimant server doesn’t answer. Start it again; nothing you saved is lost.',
+    errors: [],
+  })
+
 /** The data of an answer; throws {@link Refused} for a problem, and one like it when nobody answers. */
 export async function data<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   let answer
   try {
     answer = await call
   } catch {
-    throw new Refused({
-      type: '/problems/unreachable',
-      title: 'No answer',
-      status: 0,
-      detail: 'The Lorimant server doesn’t answer. Start it again; nothing you saved is lost.',
-      errors: [],
-    })
+    throw unreachable()
   }
   if (answer.error !== undefined || !answer.response.ok) {
     if (answer.response.status === 401) onLocked()
@@ -179,46 +189,4 @@ export function sentenceOf(thrown: unknown): string {
 export function faultsOf(thrown: unknown): Fault[] {
   if (thrown instanceof Refused && thrown.problem.errors?.length) return thrown.problem.errors
   return [{ field: '', sentence: sentenceOf(thrown) }]
-}
-
-/** Fetches a made file and hands it to the browser to save. */
-export const takeAway = (
-  path: string,
-  record: KeptPlan | KeptPattern | KeptChain | PlanSheet | Schemas['LabelWish'],
-) =>
-  save(path, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(record),
-  })
-
-/**
- * Fetches a file that stands there and hands it to the browser to save, telling how many bytes have come; a lock is
- * met as everywhere.
- */
-export async function save(path: string, how?: RequestInit, come?: (bytes: number) => void): Promise<void> {
-  const response = await fetch(path, how)
-  if (!response.ok) {
-    if (response.status === 401) onLocked()
-    throw new Refused((await response.json()) as Problem)
-  }
-  const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? 'lorimant'
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(await new Response(told(response, come)).blob())
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
-
-/** What comes of an answer, with how much of it there is so far. */
-function told(response: Response, come?: (bytes: number) => void): ReadableStream<Uint8Array> | null {
-  let bytes = 0
-  const counting = new TransformStream<Uint8Array, Uint8Array>({
-    transform(piece, out) {
-      bytes += piece.byteLength
-      come?.(bytes)
-      out.enqueue(piece)
-    },
-  })
-  return response.body?.pipeThrough(counting) ?? null
 }

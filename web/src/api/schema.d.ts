@@ -1027,6 +1027,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the workshop's file is. */
+        get: operations["file_state"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges": {
         parameters: {
             query?: never;
@@ -2319,6 +2336,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/progress/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a request has come that named itself in the header `request-name`. */
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rack/all.json": {
         parameters: {
             query?: never;
@@ -3056,23 +3090,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/workshop/coming": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** How far a workshop that is being brought in has come. */
-        get: operations["how_far"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3308,6 +3325,7 @@ export interface components {
             /** @description Where it lies, at most 80 characters. */
             place?: string;
             schools?: components["schemas"]["MakingSchools"] | null;
+            workshop?: components["schemas"]["Workshop"] | null;
         };
         /** @description A change of a count. */
         BagCount: {
@@ -5106,6 +5124,7 @@ export interface components {
                 /** @description Where it lies, at most 80 characters. */
                 place?: string;
                 schools?: components["schemas"]["MakingSchools"] | null;
+                workshop?: components["schemas"]["Workshop"] | null;
             };
             /**
              * Format: int64
@@ -5857,6 +5876,16 @@ export interface components {
             /** @description What it is, where it can be read. */
             says: string;
         };
+        /** @description What a person should know of the workshop's file. */
+        FileState: {
+            /**
+             * @description Logs of another copy of the workshop that were found beside the file and put aside, by their names, the newest
+             *     first. They may hold work that is missing here.
+             */
+            logs_set_aside: string[];
+            /** @description Why nothing is saved for now; none where the file can be written. */
+            only_read?: string | null;
+        };
         /** @description Where a bag is laid. */
         Filling: {
             /** @description Where it lies; nothing if left out. */
@@ -6284,14 +6313,6 @@ export interface components {
              *     ]
              */
             weekly: components["schemas"]["BenchTime"][];
-        };
-        /** @description How far a workshop that is being brought in has come. */
-        HowFar: {
-            /**
-             * Format: double
-             * @description From 0 to 1; none where nothing is being brought in.
-             */
-            share?: number | null;
         };
         /** @description How a wire is kept. */
         HowKept: {
@@ -9064,6 +9085,16 @@ export interface components {
              * @description How far each cell is turned against the one before, degrees.
              */
             turn_deg: number;
+        };
+        /** @description How far a request has come. */
+        RequestProgress: {
+            /**
+             * Format: double
+             * @description From 0 to 1; none where that is not known, as while it waits for its turn.
+             */
+            share?: number | null;
+            /** @description Whether it is being answered: not before it has arrived, and not after its answer. */
+            under_way: boolean;
         };
         /** @description Something it can still become. */
         Rescue: {
@@ -14970,6 +15001,43 @@ export interface operations {
             };
         };
     };
+    file_state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileState"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     gauges: {
         parameters: {
             query?: never;
@@ -19125,6 +19193,45 @@ export interface operations {
             };
         };
     };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RequestProgress"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     rack_json: {
         parameters: {
             query?: never;
@@ -21485,43 +21592,6 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    how_far: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HowFar"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */

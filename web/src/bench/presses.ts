@@ -1,3 +1,4 @@
+import { token } from '../shared/token'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref } from 'vue'
 import { api, data, Refused, type BatchNow, type Told } from '../api/client'
@@ -23,8 +24,7 @@ export const withPresses = () => [
   ),
 ]
 
-const keyOf = () =>
-  [...crypto.getRandomValues(new Uint32Array(3))].map((part) => part.toString(36)).join('-') + '-press'
+const keyOf = () => `${token()}-press`
 
 /**
  * Presses on their way to the server. Each has a key of its own and stays in this browser until it is answered, so that

@@ -4,7 +4,6 @@ import { useRouter } from 'vue-router'
 import {
   api,
   data,
-  takeAway,
   type ChainRequest,
   type ChainSlot,
   type OnScale,
@@ -12,6 +11,7 @@ import {
   type PlacingShown,
   type Weave,
 } from '../api/client'
+import { exportFile } from '../shared/download'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useWritten } from '../figures/written'
 import { countOf } from '../shared/typing'
@@ -115,7 +115,7 @@ async function take(file: string) {
   if (!chain.draft) return
   const name = chain.kept?.name || 'Chain'
   try {
-    await takeAway(`/api/chains/take-away/${file}`, {
+    await exportFile(`/api/chains/take-away/${file}`, {
       name,
       note: chain.kept?.note ?? '',
       request: chain.draft,

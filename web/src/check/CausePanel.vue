@@ -31,7 +31,8 @@ const { data: misfit, error } = useQuery({
       </p>
       <ol>
         <li v-for="one in misfit.causes" :key="one.cause">
-          <b>{{ one.told }}</b> <span v-if="!misfit.together" class="quiet num">{{ Math.round(100 * one.share) }} in 100</span>
+          <b>{{ one.told }}</b>
+          <span v-if="!misfit.together" class="quiet num">{{ Math.round(100 * one.share) }} in 100</span>
           <p>{{ one.change }}</p>
         </li>
       </ol>

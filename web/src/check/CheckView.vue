@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { api, data, faultsOf, type CheckView, type CheckedPiece } from '../api/client'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import { useAmounts } from '../shared/amounts'
+import { token } from '../shared/token'
 import { useNotice } from '../shared/notice'
 import BatchPlot from './BatchPlot.vue'
 import CausePanel from './CausePanel.vue'
@@ -59,8 +60,6 @@ watch(at, () => ((doubt.value = null), void nextTick(() => field.value?.focus())
 watch(typed, () => (doubt.value = null))
 watch(id, () => ((chosen.value = null), (last.value = null), (told.value = '')))
 
-const press = () => [...crypto.getRandomValues(new Uint32Array(3))].map((part) => part.toString(36)).join('-')
-
 function take(now: CheckView) {
   queries.setQueryData(['check', id.value], now)
   void queries.invalidateQueries({ queryKey: ['check'] })
@@ -82,7 +81,7 @@ async function keep(read: Read) {
   busy.value = true
   faults.value = []
   try {
-    const body = { press: press(), piece_n: where.piece_n, key: where.key, ...read }
+    const body = { press: token(), piece_n: where.piece_n, key: where.key, ...read }
     const now = await data(api.POST('/api/checks/{id}/readings', { params: path.value, body }))
     last.value = { piece_n: where.piece_n, key: where.key }
     typed.value = ''

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type PlanDocument } from '../api/client'
 import { useNotice } from '../shared/notice'
+import { useUnderWay } from '../shared/underWay'
 
 /**
  * Bringing plans, patterns and tools in from a JSON file, or a whole workshop from its lines: all of it, or nothing and
@@ -10,35 +11,29 @@ import { useNotice } from '../shared/notice'
  */
 const emit = defineEmits<{ brought: [] }>()
 const notice = useNotice()
+const underWay = useUnderWay()
 const faults = ref<Fault[]>([])
 const chooser = useTemplateRef<HTMLInputElement>('chooser')
 
 const queries = useQueryClient()
 const busy = ref(false)
-/** How far a whole workshop has come in, from 0 to 1; nothing until the server says. */
-const share = ref<number | null>(null)
-
-async function howFar() {
-  share.value = (await data(api.GET('/api/workshop/coming')).catch(() => null))?.share ?? share.value
-}
 
 /** A whole workshop goes to the server as it is read, however large it is. */
 async function bringAllIn(file: File) {
   busy.value = true
-  const looking = window.setInterval(howFar, 300)
   try {
-    const { sentence } = await data(
-      api.POST('/api/workshop', {
-        body: file as unknown as string,
-        bodySerializer: (body) => body,
-        headers: { 'content-type': 'application/jsonl' },
-      }),
+    const { sentence } = await underWay.follow(`Importing ${file.name}`, (name) =>
+      data(
+        api.POST('/api/workshop', {
+          body: file as unknown as string,
+          bodySerializer: (body) => body,
+          headers: { 'content-type': 'application/jsonl', ...name },
+        }),
+      ),
     )
     await queries.invalidateQueries()
     notice.say(sentence)
   } finally {
-    window.clearInterval(looking)
-    share.value = null
     busy.value = false
   }
 }
@@ -80,15 +75,6 @@ async function bringIn(event: Event) {
 
 <template>
   <v-btn data-test="import" :disabled="busy" @click="chooser?.click()">Import</v-btn>
-  <p v-if="busy" class="coming" role="status" data-test="coming">
-    <v-progress-linear
-      :model-value="(share ?? 0) * 100"
-      :indeterminate="share === null"
-      color="primary"
-      aria-label="Import progress"
-    />
-    {{ share === null ? 'Sending the file' : `Importing the workshop, ${Math.floor(share * 100)} %` }}
-  </p>
   <input
     ref="chooser"
     class="visually-hidden"
@@ -117,11 +103,6 @@ async function bringIn(event: Event) {
   border-left: 3px solid rgb(var(--v-theme-error));
   padding: 4px 0 4px 14px;
   margin-bottom: 12px;
-}
-
-.coming {
-  flex: 1 1 100%;
-  max-width: 28em;
 }
 
 .import ul {

@@ -2,7 +2,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, data, save } from '../api/client'
+import { api, data } from '../api/client'
+import { download } from '../shared/download'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../shared/notice'
 import CountDialog from './CountDialog.vue'
@@ -29,7 +30,7 @@ async function make(pieces_n: number) {
   notice.did(`Started: ${entry.name}, as it was made.`, undo, () => queries.invalidateQueries())
   await router.push(`/bench/${entry.id}`)
 }
-const label = () => save(`/api/bags/${id.value}/files/label.pdf`).catch(notice.fail)
+const label = () => download(`/api/bags/${id.value}/files/label.pdf`).catch(notice.fail)
 const filled = computed(() => {
   const piece = bag.value?.entry.record.piece
   if (!piece) return ''

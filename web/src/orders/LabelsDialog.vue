@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, data, takeAway, type LabelPaper } from '../api/client'
+import { api, data, type LabelPaper } from '../api/client'
+import { exportFile } from '../shared/download'
 import { refused, useForm, useOpen } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
@@ -73,8 +74,8 @@ function wish() {
   return { bags: of, used_n: number('used_n', used.value), paper: paper() }
 }
 
-const sheets = () => attempt(() => takeAway('/api/labels/labels.pdf', wish()))
-const drawn = () => attempt(() => takeAway('/api/labels/labels.svg', wish()))
+const sheets = () => attempt(() => exportFile('/api/labels/labels.pdf', wish()))
+const drawn = () => attempt(() => exportFile('/api/labels/labels.svg', wish()))
 const print = () =>
   attempt(async () => {
     const { labels_n, simulated } = await data(api.POST('/api/labels/print', { body: wish() }))

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, save, type AgendaSitting, type BatchRun, type Hold, type SatWork } from '../api/client'
+import { api, data, type AgendaSitting, type BatchRun, type Hold, type SatWork } from '../api/client'
+import { download } from '../shared/download'
 import { minutesOf } from '../bench/clock'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
@@ -119,7 +120,7 @@ const toldHold = (record: Hold) => {
 
 const hours = ref(false)
 const unmetAll = ref(false)
-const take = (file: string) => save(`/api/sittings/files/${file}`).catch(notice.fail)
+const take = (file: string) => download(`/api/sittings/files/${file}`).catch(notice.fail)
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import { takeAway, type Phrase, type PlacedRod, type Slot } from '../api/client'
+import { type Phrase, type PlacedRod, type Slot } from '../api/client'
+import { exportFile } from '../shared/download'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
@@ -68,7 +69,11 @@ async function take(file: string) {
   if (!plan.draft) return
   const name = plan.kept?.name || 'Rings'
   try {
-    await takeAway(`/api/rings/take-away/${file}`, { name, note: plan.kept?.note ?? '', request: plan.draft })
+    await exportFile(`/api/rings/take-away/${file}`, {
+      name,
+      note: plan.kept?.note ?? '',
+      request: plan.draft,
+    })
   } catch (thrown) {
     notice.fail(thrown)
   }

@@ -6,16 +6,23 @@ import { api, data, sentenceOf } from '../api/client'
 export const useNotice = defineStore('notice', () => {
   const text = ref('')
   const shown = ref(false)
+  /** Which notice this is, so that each stays its full time. */
+  const nth = ref(0)
   const failed = ref(false)
   const undo = ref<(() => Promise<void>) | null>(null)
   /** What was last done that can be taken back: it stays when its notice goes. */
   const last = ref<{ text: string; undo: () => Promise<void> } | null>(null)
 
+  function show() {
+    nth.value += 1
+    shown.value = true
+  }
+
   function say(sentence: string, back: (() => Promise<void>) | null = null) {
     text.value = sentence
     undo.value = back
     failed.value = false
-    shown.value = true
+    show()
     if (back) last.value = { text: sentence, undo: back }
   }
 
@@ -23,7 +30,7 @@ export const useNotice = defineStore('notice', () => {
     text.value = sentenceOf(thrown)
     undo.value = null
     failed.value = true
-    shown.value = true
+    show()
   }
 
   /** Says what was done; its Undo asks the server to undo that batch, then refreshes. */
@@ -39,5 +46,5 @@ export const useNotice = defineStore('notice', () => {
     })
   }
 
-  return { text, shown, failed, undo, last, say, fail, did }
+  return { text, shown, nth, failed, undo, last, say, fail, did }
 })

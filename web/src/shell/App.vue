@@ -5,10 +5,12 @@ import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { api, data, whenLocked } from '../api/client'
 import AppHeader from './AppHeader.vue'
+import FileNotice from './FileNotice.vue'
 import KeysDialog from './KeysDialog.vue'
 import LastDone from './LastDone.vue'
 import NoticeBar from './NoticeBar.vue'
 import PlanTabs from './PlanTabs.vue'
+import UnderWayBar from './UnderWayBar.vue'
 import UnlockView from './UnlockView.vue'
 import { doors, isWithin } from './router'
 import { useDesks } from '../patterns/desks'
@@ -63,11 +65,13 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
       <AppHeader />
       <PlanTabs v-if="planning" />
       <main id="work" ref="work" tabindex="-1">
+        <FileNotice />
         <router-view />
       </main>
       <LastDone />
       <KeysDialog />
     </template>
+    <UnderWayBar />
     <NoticeBar />
   </v-app>
 </template>

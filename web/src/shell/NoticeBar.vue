@@ -9,6 +9,7 @@ const beside = { _disableGlobalStack: true }
 <template>
   <v-snackbar
     v-bind="beside"
+    :key="notice.nth"
     v-model="notice.shown"
     :timeout="notice.failed ? 12000 : 8000"
     location="bottom start"

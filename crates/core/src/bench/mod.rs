@@ -67,12 +67,17 @@ impl Batch {
     /// with it, so that its steps stay its steps.
     #[must_use]
     pub fn begun(name: &str, piece: Piece, n: u32, workshop: &Workshop) -> Self {
-        let lots = vec![];
         Self {
             schools: Some(workshop.schools),
-            workshop: Some(Box::new(Workshop { lots, ..workshop.clone() })),
+            workshop: Self::snapshot(workshop),
             ..Self::of(name, piece.known(workshop), n)
         }
+    }
+
+    /// What of a workshop is kept with what is made in it: all but its lots, which are looked up.
+    #[must_use]
+    pub fn snapshot(workshop: &Workshop) -> Option<Box<Workshop>> {
+        Some(Box::new(Workshop { lots: vec![], ..workshop.clone() }))
     }
 
     /// The same without the workshop it keeps: as a list shows it.

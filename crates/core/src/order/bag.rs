@@ -27,6 +27,10 @@ pub struct Bag {
     /// What was changed about its route.
     #[serde(default, skip_serializing_if = "Changes::is_empty")]
     pub changes: Changes,
+    /// The workshop it was made in, so that its recipe stays as it was when tools and units change; today's if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<Workshop>))]
+    pub workshop: Option<Box<Workshop>>,
     /// The number of the batch it came of.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub batch: Option<i64>,
@@ -84,6 +88,7 @@ impl Bag {
             piece: batch.made(standing),
             schools: batch.schools,
             changes: batch.changes.clone(),
+            workshop: batch.workshop.clone(),
             batch: Some(number),
             filled_on,
             place: place.to_owned(),
@@ -102,7 +107,7 @@ impl Bag {
     ///
     /// let piece = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap())).with_count(12);
     /// let bag = Bag {
-    ///     name: "clasps".to_owned(), piece, schools: None, changes: Default::default(), batch: None,
+    ///     name: "clasps".to_owned(), piece, schools: None, changes: Default::default(), workshop: None, batch: None,
     ///     filled_on: date(2026, 3, 2), place: String::new(), n: 12, note: String::new(),
     /// };
     /// assert_eq!(bag.counted(Counting::TakenOut, 5).unwrap().n, 7);
@@ -139,20 +144,31 @@ impl Bag {
     /// What one of it is in the hand, by the schools and changes it was made with. None of what cannot be made any more.
     #[must_use]
     pub fn in_hand(&self, workshop: &Workshop) -> Option<InHand> {
-        self.again(1).in_hand(workshop)
+        self.as_made(1).in_hand(workshop)
     }
 
-    /// The batch that makes so many of the same again, by the recipe these were made by.
+    /// The same without the workshop it keeps: as a list shows it.
     #[must_use]
-    pub fn again(&self, n: u32) -> Batch {
-        let piece = self.piece.clone().with_count(n);
+    pub fn listed(self) -> Self {
+        Self { workshop: None, ..self }
+    }
+
+    /// A batch of so many by the recipe these were made by, in the workshop as it was then.
+    #[must_use]
+    pub fn as_made(&self, n: u32) -> Batch {
         Batch {
             name: self.name.clone(),
-            piece,
+            piece: self.piece.clone().with_count(n),
             schools: self.schools,
             changes: self.changes.clone(),
-            workshop: None,
+            workshop: self.workshop.clone(),
         }
+    }
+
+    /// The batch that makes so many of the same again, by the same ways and changes, with the tools there are now.
+    #[must_use]
+    pub fn again(&self, n: u32, workshop: &Workshop) -> Batch {
+        Batch { workshop: Batch::snapshot(workshop), ..self.as_made(n) }
     }
 
     /// Checks its texts, its count and its piece.

@@ -33,8 +33,8 @@ impl Bag {
     ///
     /// let piece = Piece::Finding(PatternRequest::usual("wrapped-ear-wire".parse().unwrap())).with_count(6);
     /// let bag = Bag {
-    ///     name: "ear wires".to_owned(), piece, schools: None, changes: Default::default(), batch: Some(7),
-    ///     filled_on: date(2026, 3, 2), place: "drawer 4".to_owned(), n: 6, note: String::new(),
+    ///     name: "ear wires".to_owned(), piece, schools: None, changes: Default::default(), workshop: None,
+    ///     batch: Some(7), filled_on: date(2026, 3, 2), place: "drawer 4".to_owned(), n: 6, note: String::new(),
     /// };
     /// let label = bag.label(&Workshop::default());
     /// assert_eq!(label.count, "6 pairs");
@@ -43,9 +43,9 @@ impl Bag {
     /// ```
     #[must_use]
     pub fn label(&self, workshop: &Workshop) -> BagLabel {
-        let unit = workshop.habits.unit;
-        let batch = self.again(self.n.max(1));
+        let batch = self.as_made(self.n.max(1));
         let (piece, workshop) = batch.as_made(workshop);
+        let unit = workshop.habits.unit;
         let mut rows = vec![("wire", piece.wire().shown(unit))];
         rows.extend(cut(&piece, &workshop));
         rows.extend(formed_on(&batch, &piece, &workshop));

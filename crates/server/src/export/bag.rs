@@ -7,6 +7,7 @@ use super::label::{self, Label};
 use super::pdf;
 use super::svg::Page;
 use crate::paper::LabelPaper;
+use crate::progress::{Progress, Unwanted};
 
 /// A label to be printed.
 pub(crate) struct ToPrint {
@@ -34,16 +35,22 @@ impl Printing<'_> {
     }
 
     /// Labels one a page, each at its own size, as PDF.
-    pub fn single(&self, all: &[ToPrint]) -> anyhow::Result<Vec<u8>> {
-        let pages: Vec<String> = all.iter().map(|one| self.svg(one)).collect();
-        pdf::from_pages(&pages)
+    pub fn single(&self, all: &[ToPrint], progress: &Progress) -> anyhow::Result<Vec<u8>> {
+        progress.takes(2 * all.len() as u64);
+        let mut pages = vec![];
+        for one in all {
+            pages.push(self.svg(one));
+            progress.step()?;
+        }
+        pdf::from_pages(&pages, progress)
     }
 
     /// Labels on sheets as pages of SVG; so many places of the first sheet are left empty, as they were used before.
-    pub fn sheets(&self, all: &[ToPrint], used_n: u32) -> Vec<String> {
+    pub fn sheets(&self, all: &[ToPrint], used_n: u32, progress: &Progress) -> Result<Vec<String>, Unwanted> {
         let paper = self.paper;
         let size = (paper.width_mm, paper.height_mm);
         let per_sheet = paper.columns_n * paper.rows_n;
+        progress.takes(all.len() as u64 + (all.len() as u64).div_ceil(per_sheet.into()));
         let mut pages: Vec<Page> = vec![];
         for (one, place) in all.iter().zip(used_n.min(per_sheet - 1)..) {
             let (column, row) = (place % paper.columns_n, place % per_sheet / paper.columns_n);
@@ -54,13 +61,14 @@ impl Printing<'_> {
                 let at = (paper.across_mm(column), paper.down_mm(row));
                 self.with_label(one, |label| label::lay(page, at, label, size));
             }
+            progress.step()?;
         }
-        pages.into_iter().map(|page| page.finish("labels")).collect()
+        Ok(pages.into_iter().map(|page| page.finish("labels")).collect())
     }
 
     /// The same as one PDF.
-    pub fn sheets_pdf(&self, all: &[ToPrint], used_n: u32) -> anyhow::Result<Vec<u8>> {
-        pdf::from_pages(&self.sheets(all, used_n))
+    pub fn sheets_pdf(&self, all: &[ToPrint], used_n: u32, progress: &Progress) -> anyhow::Result<Vec<u8>> {
+        pdf::from_pages(&self.sheets(all, used_n, progress)?, progress)
     }
 
     fn with_label<T>(&self, one: &ToPrint, draw: impl FnOnce(&Label) -> T) -> T {

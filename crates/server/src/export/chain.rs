@@ -15,6 +15,7 @@ use super::{ending_of, file_stem, format_named, pdf, plain};
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptChain, Settings};
 use crate::problem::Problem;
+use crate::progress::Progress;
 
 /// What a chain can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -115,9 +116,13 @@ impl Chain {
 const MOST_SOLID: u32 = 24;
 
 /// Makes the file.
-pub(crate) fn make(of: &Chain, format: ChainFormat) -> anyhow::Result<Vec<u8>> {
+pub(crate) fn make(of: &Chain, format: ChainFormat, progress: &Progress) -> anyhow::Result<Vec<u8>> {
     Ok(match format {
-        ChainFormat::PlanPdf => pdf::from_pages(&pages(of))?,
+        ChainFormat::PlanPdf => {
+            let pages = pages(of);
+            progress.takes(pages.len() as u64);
+            pdf::from_pages(&pages, progress)?
+        }
         ChainFormat::Drawing => drawing(of).into_bytes(),
         ChainFormat::Solid => stl(&of.rings()?),
         ChainFormat::Rings => rings(of)?.into_bytes(),

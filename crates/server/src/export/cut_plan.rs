@@ -13,6 +13,7 @@ use utoipa::ToSchema;
 use super::svg::{Page, Type, lightened, shaded};
 use super::{pdf, plain};
 use crate::kept::Settings;
+use crate::progress::Progress;
 
 const WIDTH: f64 = 210.0;
 const HEIGHT: f64 = 297.0;
@@ -48,8 +49,10 @@ impl PlanSheet {
 }
 
 /// The plan as PDF, as many pages as it takes.
-pub(crate) fn pdf(sheet: &PlanSheet, settings: &Settings) -> anyhow::Result<Vec<u8>> {
-    pdf::from_pages(&pages(sheet, settings))
+pub(crate) fn pdf(sheet: &PlanSheet, settings: &Settings, progress: &Progress) -> anyhow::Result<Vec<u8>> {
+    let pages = pages(sheet, settings);
+    progress.takes(pages.len() as u64);
+    pdf::from_pages(&pages, progress)
 }
 
 fn pages(sheet: &PlanSheet, settings: &Settings) -> Vec<String> {

@@ -7,6 +7,7 @@ use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SatWork};
 
 use super::pdf;
 use super::svg::{Page, Type};
+use crate::progress::Progress;
 
 const WIDTH: f64 = 210.0;
 const HEIGHT: f64 = 297.0;
@@ -32,8 +33,9 @@ pub(crate) fn pdf(
     day: Date,
     (workshop, zone): (&str, &TimeZone),
     told: impl Fn(&BatchRun, &SatWork) -> Told,
+    progress: &Progress,
 ) -> anyhow::Result<Vec<u8>> {
-    pdf::from_pages(&draw(agenda, day, (workshop, zone), told))
+    pdf::from_pages(&draw(agenda, day, (workshop, zone), told), progress)
 }
 
 fn draw(

@@ -10,6 +10,7 @@ use super::{card, dxf, ending_of, file_stem, format_named, pdf, plain};
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptPattern, Settings};
 use crate::problem::Problem;
+use crate::progress::Progress;
 
 /// What a finding can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -94,10 +95,10 @@ impl Finding {
 }
 
 /// Makes the file.
-pub(crate) fn make(of: &Finding, format: PatternFormat) -> anyhow::Result<Vec<u8>> {
+pub(crate) fn make(of: &Finding, format: PatternFormat, progress: &Progress) -> anyhow::Result<Vec<u8>> {
     Ok(match format {
-        PatternFormat::CardA4 => pdf::from_pages(&card::draw(of, card::A4))?,
-        PatternFormat::CardA5 => pdf::from_pages(&card::draw(of, card::A5))?,
+        PatternFormat::CardA4 => pdf::from_pages(&card::draw(of, card::A4), progress)?,
+        PatternFormat::CardA5 => pdf::from_pages(&card::draw(of, card::A5), progress)?,
         PatternFormat::CardSvg => card::drawn(of).into_bytes(),
         PatternFormat::Label => pdf::from_svg(&card::label(of))?,
         PatternFormat::Dxf => {

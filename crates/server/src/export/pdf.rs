@@ -8,6 +8,7 @@ use svg2pdf::usvg::{self, fontdb};
 use svg2pdf::{ConversionOptions, PageOptions};
 
 use super::typeset;
+use crate::progress::Progress;
 
 /// The type that ships with the program; no font of the machine is used.
 static FONTS: LazyLock<Arc<fontdb::Database>> = LazyLock::new(|| {
@@ -42,8 +43,8 @@ pub(super) fn from_svg(svg: &str) -> anyhow::Result<Vec<u8>> {
     svg2pdf::to_pdf(&tree, ConversionOptions::default(), page).map_err(|error| anyhow!("{error}"))
 }
 
-/// Turns pages into one PDF, each at true size.
-pub(super) fn from_pages(pages: &[String]) -> anyhow::Result<Vec<u8>> {
+/// Turns pages into one PDF, each at true size; each is a step.
+pub(super) fn from_pages(pages: &[String], progress: &Progress) -> anyhow::Result<Vec<u8>> {
     use pdf_writer::{Content, Finish as _, Name, Pdf, Rect, Ref};
 
     let options = usvg::Options { fontdb: FONTS.clone(), dpi: DPI, ..usvg::Options::default() };
@@ -72,6 +73,7 @@ pub(super) fn from_pages(pages: &[String]) -> anyhow::Result<Vec<u8>> {
         sheet.finish();
         pdf.extend(&chunk);
         kids.push(id);
+        progress.step()?;
     }
     pdf.catalog(catalog).pages(tree);
     pdf.pages(tree).count(i32::try_from(kids.len())?).kids(kids);

@@ -23,6 +23,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(backup))
         .routes(routes!(restore))
+        .routes(routes!(file_state))
         .routes(routes!(copies))
         .routes(routes!(restore_copy))
 }
@@ -98,6 +99,28 @@ struct CopyShown {
     why: &'static str,
     /// How large it is, bytes.
     bytes: u64,
+}
+
+/// What a person should know of the workshop's file.
+#[derive(Serialize, ToSchema)]
+struct FileState {
+    /// Why nothing is saved for now; none where the file can be written.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    only_read: Option<String>,
+    /// Logs of another copy of the workshop that were found beside the file and put aside, by their names, the newest
+    /// first. They may hold work that is missing here.
+    logs_set_aside: Vec<String>,
+}
+
+/// How the workshop's file is.
+#[utoipa::path(get, path = "/api/file", responses((status = 200, body = FileState)))]
+async fn file_state(Shared(state): Shared<State>) -> Result<Json<FileState>, Problem> {
+    let store = state.store.clone();
+    let of = move || FileState {
+        only_read: store.health().err().map(|error| error.to_string()),
+        logs_set_aside: store.logs_set_aside(),
+    };
+    Ok(Json(aside(of).await?))
 }
 
 /// The dated copies beside the workshop's file, the newest first.

@@ -62,8 +62,16 @@ async fn list_bags(
     Query(query): Query<ListQuery>,
 ) -> Result<Json<BagPage>, Problem> {
     let page = read(&state, move |c| Shelf::Bags.page::<Bag>(c, &query.wanted())).await?;
-    let row = |entry: Entry<Bag>| BagRow { counted: entry.record.piece.counted_as(entry.record.n), entry };
+    let row = |entry: Entry<Bag>| BagRow {
+        counted: entry.record.piece.counted_as(entry.record.n),
+        entry: listed(entry),
+    };
     Ok(Json(BagPage { entries: page.entries.into_iter().map(row).collect(), total: page.total }))
+}
+
+/// The bag without the workshop it keeps, which no view shows.
+fn listed(entry: Entry<Bag>) -> Entry<Bag> {
+    Entry { record: entry.record.listed(), ..entry }
 }
 
 /// A bag that was filled before this program knew of it.
@@ -98,7 +106,9 @@ async fn add_bag(
     let schools = Some(settings.schools);
     let (name, piece) = (picked.what, picked.piece);
     let n = pieces_n;
-    let bag = Bag { name, piece, schools, changes, batch: None, filled_on, place, n, note: String::new() };
+    let workshop = Batch::snapshot(&state.store.workshop());
+    let note = String::new();
+    let bag = Bag { name, piece, schools, changes, workshop, batch: None, filled_on, place, n, note };
     entries::add(&state, Shelf::Bags, bag).await
 }
 
@@ -152,11 +162,11 @@ async fn get_bag(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result<Js
     let workshop = state.store.workshop();
     let made = read(&state, move |c| {
         let entry: Entry<Bag> = Shelf::Bags.get(c, id)?;
-        let tasks = entry.record.again(entry.record.piece.count().max(1)).tasks(&workshop);
+        let tasks = entry.record.as_made(entry.record.piece.count().max(1)).tasks(&workshop);
         let fault = tasks.as_ref().err().map(ToString::to_string);
         let counted = entry.record.piece.counted_as(entry.record.n);
         let colour = entry.record.piece.wire().metal.figures().colour;
-        Ok(MadeBag { entry, counted, tasks: tasks.unwrap_or_default(), fault, colour })
+        Ok(MadeBag { entry: listed(entry), counted, tasks: tasks.unwrap_or_default(), fault, colour })
     });
     made.await.map(Json)
 }
@@ -247,7 +257,7 @@ async fn make_again(
     Pick { entry: id, pieces_n }.check()?;
     let workshop = state.store.workshop();
     let bag: Entry<Bag> = read(&state, move |c| Shelf::Bags.get(c, id)).await?;
-    let batch = bag.record.again(pieces_n);
+    let batch = bag.record.again(pieces_n, &workshop);
     batch.tasks(&workshop)?;
     entries::add(&state, Shelf::Batches, batch).await
 }

@@ -150,7 +150,7 @@ async fn list_needs(Shared(state): Shared<State>) -> Result<Json<Vec<Need>>, Pro
 #[utoipa::path(get, path = "/api/needs.csv", responses((status = 200, body = String, content_type = "text/csv")))]
 async fn needs_table(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let needs = all_needs(&state).await?;
-    let bytes = made(&state, move || needs_csv(&needs)).await?;
+    let bytes = made(&state, move |_| needs_csv(&needs)).await?;
     Ok(file("text/csv; charset=utf-8", "lorimant-buying-list.csv", bytes))
 }
 

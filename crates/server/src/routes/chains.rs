@@ -149,12 +149,12 @@ async fn relax(
     Shared(state): Shared<State>,
     Body(asked): Body<RelaxRequest>,
 ) -> Result<Json<Relaxed>, Problem> {
-    let relaxed = heavily(&state, move |wanted| {
+    let relaxed = heavily(&state, move |progress| {
         let (begun, start) = (Instant::now(), Cell::new(None));
         asked.relaxed(&|far| {
             // A start that was begun in time may be ended.
             let next = start.replace(Some(far.tried_n)) != Some(far.tried_n);
-            begun.elapsed() < if next { WAITED } else { LONGEST } && wanted.still()
+            begun.elapsed() < if next { WAITED } else { LONGEST } && progress.still_wanted()
         })
     });
     Ok(Json(relaxed.await??))
@@ -362,6 +362,6 @@ async fn take_chain_away(
     let workshop = state.store.workshop();
     let chain = heavily(&state, move |_| Chain::new(kept, &settings, &workshop)).await??;
     let name = chain.file_name(format);
-    let bytes = super::made(&state, move || chain::make(&chain, format)).await?;
+    let bytes = super::made(&state, move |progress| chain::make(&chain, format, progress)).await?;
     Ok(super::file(format.kind(), &name, bytes))
 }

@@ -55,9 +55,9 @@ async fn solve_cut_plan(
     Body(request): Body<CutRequest>,
 ) -> Result<Json<CutPlan>, Problem> {
     let unit = state.store.workshop().habits.unit;
-    let plan = heavily(&state, move |wanted| {
+    let plan = heavily(&state, move |progress| {
         let start = Instant::now();
-        request.solve(unit, &|_| start.elapsed() < SOLVING && wanted.still())
+        request.solve(unit, &|_| start.elapsed() < SOLVING && progress.still_wanted())
     })
     .await?;
     Ok(Json(plan?))
@@ -321,11 +321,11 @@ async fn cut_plan_file(
     let (settings, _) = read(&state, crate::store::settings).await?;
     match name.as_str() {
         "cut-plan.pdf" => {
-            let bytes = made(&state, move || cut_plan::pdf(&sheet, &settings)).await?;
+            let bytes = made(&state, move |progress| cut_plan::pdf(&sheet, &settings, progress)).await?;
             Ok(file("application/pdf", &name, bytes))
         }
         "cut-plan.csv" => {
-            let bytes = made(&state, move || cut_plan::csv(&sheet)).await?;
+            let bytes = made(&state, move |_| cut_plan::csv(&sheet)).await?;
             Ok(file("text/csv; charset=utf-8", &name, bytes))
         }
         _ => Err(Problem::no_such_file("A cutting plan is", &name, "cut-plan.pdf and cut-plan.csv")),

@@ -105,7 +105,7 @@ async fn all_kept_json(Shared(state): Shared<State>) -> Result<Response, Problem
         })
     });
     let document = document.await?;
-    let bytes = made(&state, move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
+    let bytes = made(&state, move |_| Ok(serde_json::to_vec_pretty(&document)?)).await?;
     Ok(file("application/json", "lorimant-kept.json", bytes))
 }
 

@@ -55,10 +55,14 @@ async fn bag_label(
     let (settings, _) = read(&state, crate::store::settings).await?;
     let workshop = state.store.workshop();
     let one = ToPrint { bag: bag.record, address: address(&headers, id) };
-    let bytes = made(&state, move || {
+    let bytes = made(&state, move |progress| {
         let printing =
             Printing { name: &settings.workshop_name, workshop: &workshop, paper: settings.labels };
-        if kind == "image/svg+xml" { Ok(printing.svg(&one).into_bytes()) } else { printing.single(&[one]) }
+        if kind == "image/svg+xml" {
+            Ok(printing.svg(&one).into_bytes())
+        } else {
+            printing.single(&[one], progress)
+        }
     });
     Ok(file(kind, &format!("bag-{id}-{name}"), bytes.await?))
 }
@@ -122,12 +126,12 @@ async fn label_sheets(
     let (all, paper, settings) = to_print(&state, &labels, &headers).await?;
     let workshop = state.store.workshop();
     let used_n = labels.used_n;
-    let bytes = made(&state, move || {
+    let bytes = made(&state, move |progress| {
         let printing = Printing { name: &settings.workshop_name, workshop: &workshop, paper };
         if kind == "application/pdf" {
-            return printing.sheets_pdf(&all, used_n);
+            return printing.sheets_pdf(&all, used_n, progress);
         }
-        Ok(printing.sheets(&all, used_n).into_iter().next().unwrap_or_default().into_bytes())
+        Ok(printing.sheets(&all, used_n, progress)?.into_iter().next().unwrap_or_default().into_bytes())
     });
     Ok(file(kind, &name, bytes.await?))
 }
@@ -152,9 +156,9 @@ async fn print_labels(
     let (all, paper, settings) = to_print(&state, &labels, &headers).await?;
     let labels_n = all.len();
     let workshop = state.store.workshop();
-    let bytes = made(&state, move || {
+    let bytes = made(&state, move |progress| {
         let printing = Printing { name: &settings.workshop_name, workshop: &workshop, paper };
-        printing.single(&all)
+        printing.single(&all, progress)
     });
     let printer = &state.instruments.printer;
     printer

@@ -23,6 +23,7 @@ mod mine;
 mod orders;
 mod patterns;
 mod plans;
+mod progress;
 mod rack_files;
 mod rings;
 mod session;
@@ -77,6 +78,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(learning::router())
         .merge(patterns::router())
         .merge(plans::router())
+        .merge(progress::router())
         .merge(buying::router())
         .merge(choosing::router())
         .merge(cutting::router())

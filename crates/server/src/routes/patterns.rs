@@ -357,6 +357,6 @@ async fn take_pattern_away(
     let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
     let finding = Finding::new(pattern, &settings, &state.store.workshop())?;
     let name = finding.file_name(format);
-    let bytes = super::made(&state, move || finding::make(&finding, format)).await?;
+    let bytes = super::made(&state, move |progress| finding::make(&finding, format, progress)).await?;
     Ok(super::file(format.kind(), &name, bytes))
 }

@@ -38,7 +38,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
 #[utoipa::path(get, path = "/api/rack/all.json", responses((status = 200, body = RackDocument)))]
 async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let document = read(&state, carried::document).await?;
-    let bytes = made(&state, move || Ok(serde_json::to_vec_pretty(&document)?)).await?;
+    let bytes = made(&state, move |_| Ok(serde_json::to_vec_pretty(&document)?)).await?;
     Ok(file("application/json", "lorimant-rack.json", bytes))
 }
 
@@ -49,22 +49,22 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
     let bytes = match table.as_str() {
         "lots.csv" => {
             let lots = read(&state, rack::in_stock).await?;
-            made(&state, move || {
+            made(&state, move |_| {
                 tables::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm)))
             })
             .await?
         }
         "ledger.csv" => {
             let lines = read(&state, rack::all_lines).await?;
-            made(&state, move || tables::ledger_csv(&lines)).await?
+            made(&state, move |_| tables::ledger_csv(&lines)).await?
         }
         "keepings.csv" => {
             let document = read(&state, carried::document).await?;
-            made(&state, move || tables::keepings_csv(&document.keepings)).await?
+            made(&state, move |_| tables::keepings_csv(&document.keepings)).await?
         }
         "scrap.csv" => {
             let document = read(&state, carried::document).await?;
-            made(&state, move || tables::scrap_csv(&document.scrap)).await?
+            made(&state, move |_| tables::scrap_csv(&document.scrap)).await?
         }
         _ => {
             let known = "lots.csv, ledger.csv, keepings.csv and scrap.csv";

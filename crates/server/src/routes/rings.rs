@@ -186,6 +186,6 @@ async fn take_away(
     let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
     let sheetable = Sheetable::new(kept, &settings, &state.store.workshop())?;
     let name = sheetable.file_name(format);
-    let bytes = super::made(&state, move || export::make(&sheetable, format)).await?;
+    let bytes = super::made(&state, move |_| export::make(&sheetable, format)).await?;
     Ok(super::file(format.kind(), &name, bytes))
 }

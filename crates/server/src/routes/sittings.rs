@@ -216,7 +216,7 @@ async fn sittings_file(
     let zone = settings.zone();
     let day = day.or(next).unwrap_or_else(|| agenda.begins.to_zoned_datetime(zone.clone()).date());
     let plan = plan.clone();
-    let bytes = made(&state, move || {
+    let bytes = made(&state, move |progress| {
         let Plan { given: Given { wanted, settings, .. }, agenda, .. } = &*plan;
         let told = |run: &BatchRun, work: &SatWork| {
             let of = wanted.iter().find(|one| one.of == run.of);
@@ -231,7 +231,7 @@ async fn sittings_file(
                 },
             )
         };
-        day_sheet::pdf(agenda, day, (&settings.workshop_name, &zone), told)
+        day_sheet::pdf(agenda, day, (&settings.workshop_name, &zone), told, progress)
     });
     Ok(file("application/pdf", &format!("bench-{day}.pdf"), bytes.await?))
 }

@@ -15,14 +15,15 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::{aside, file, write};
-use crate::coming::Counted;
+use crate::heavy::StillWanted;
 use crate::problem::Problem;
+use crate::progress::Counted;
 use crate::state::State;
 use crate::store::StoreError;
 use crate::store::whole::{self, Brought};
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(take_out)).routes(routes!(bring_in)).routes(routes!(how_far))
+    OpenApiRouter::new().routes(routes!(take_out)).routes(routes!(bring_in))
 }
 
 /// All of the workshop as lines of JSON: settings, every record with its revisions and those put away, the ledger.
@@ -69,13 +70,12 @@ async fn bring_in(Shared(state): Shared<State>, body: Body) -> Result<Json<Broug
     tokio::io::copy(&mut from, &mut lines).await.map_err(broken)?;
     lines.flush().await.map_err(StoreError::Unopened)?;
     let mut lines = lines.into_std().await;
-    let coming = state.coming.clone();
+    let (wanted, _waiting) = StillWanted::new();
+    let progress = state.under_way.follow(wanted);
     let brought = write(&state, move |t| {
         lines.rewind().map_err(StoreError::Unopened)?;
-        coming.begin(lines.metadata().map_err(StoreError::Unopened)?.len());
-        let brought = whole::read_in(t, BufReader::new(Counted(lines, &coming)));
-        coming.end();
-        brought
+        progress.takes(lines.metadata().map_err(StoreError::Unopened)?.len());
+        whole::read_in(t, BufReader::new(Counted(lines, &progress)))
     });
     Ok(Json(match brought.await? {
         Brought::All(lines_n) => {
@@ -85,18 +85,4 @@ async fn bring_in(Shared(state): Shared<State>, body: Body) -> Result<Json<Broug
             BroughtIn { lines_n: 0, sentence: "All of this is here already. Nothing was changed.".to_owned() }
         }
     }))
-}
-
-/// How far a workshop that is being brought in has come.
-#[derive(Serialize, ToSchema)]
-struct HowFar {
-    /// From 0 to 1; none where nothing is being brought in.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    share: Option<f64>,
-}
-
-/// How far a workshop that is being brought in has come.
-#[utoipa::path(get, path = "/api/workshop/coming", responses((status = 200, body = HowFar)))]
-async fn how_far(Shared(state): Shared<State>) -> Json<HowFar> {
-    Json(HowFar { share: state.coming.share() })
 }

@@ -14,6 +14,7 @@ use lorimant_core::tool::workshop::Workshop;
 use crate::device;
 use crate::heavy::StillWanted;
 use crate::problem::Problem;
+use crate::progress::Progress;
 use crate::state::State;
 use crate::store::{Store, StoreError};
 
@@ -27,9 +28,9 @@ pub(crate) fn file(kind: &str, name: &str, bytes: impl Into<axum::body::Body>) -
 /// Makes a file, in the queue of heavy work.
 pub(crate) async fn made(
     state: &State,
-    work: impl FnOnce() -> anyhow::Result<Vec<u8>> + Send + 'static,
+    work: impl FnOnce(&Progress) -> anyhow::Result<Vec<u8>> + Send + 'static,
 ) -> Result<Vec<u8>, Problem> {
-    heavily(state, |_| work()).await?.map_err(|error| match error.downcast::<Faults>() {
+    heavily(state, work).await?.map_err(|error| match error.downcast::<Faults>() {
         Ok(faults) => faults.into(),
         Err(error) => Problem::internal(format!("The file could not be written: {error}.")),
     })
@@ -49,17 +50,19 @@ pub(crate) async fn aside<T: Send + 'static>(
 /// How long an answer waits for a weave of a maker's own to be worked out, before it says that it still is.
 const WEAVE: Duration = Duration::from_millis(1500);
 
-/// Works out something that takes long, in its turn: `work` is told whether anybody still waits for it.
+/// Works out something that takes long, in its turn: `work` says how far it is, and is told whether anybody still waits
+/// for it.
 pub(crate) async fn heavily<T: Send + 'static>(
     state: &State,
-    work: impl FnOnce(&StillWanted) -> T + Send + 'static,
+    work: impl FnOnce(&Progress) -> T + Send + 'static,
 ) -> Result<T, Problem> {
-    let turn = state.heavy.turn().await.ok_or_else(Problem::busy)?;
     let (wanted, _waiting) = StillWanted::new();
+    let progress = state.under_way.follow(wanted.clone());
+    let turn = state.heavy.turn().await.ok_or_else(Problem::busy)?;
     let done = tokio::task::spawn_blocking(move || {
-        let (waits, begun) = (wanted.clone(), Instant::now());
-        let in_time = move || waits.still() && begun.elapsed() < WEAVE;
-        let done = taut::while_waiting(in_time, || work(&wanted));
+        let begun = Instant::now();
+        let in_time = move || wanted.still() && begun.elapsed() < WEAVE;
+        let done = taut::while_waiting(in_time, || work(&progress));
         drop(turn);
         done
     });

@@ -238,6 +238,12 @@ impl Store {
         self.only_read.as_deref()
     }
 
+    /// The names of logs that were found beside the file, were not its own, and were put aside.
+    #[must_use]
+    pub fn logs_set_aside(&self) -> Vec<String> {
+        written::logs_set_aside(self.place.path())
+    }
+
     /// Whether the file is there, is the one that was opened, can be read, and may be written.
     ///
     /// # Errors

@@ -121,6 +121,20 @@ fn belongs(file: &Mark, (first, last): &(Mark, Mark)) -> bool {
     file.workshop == first.workshop && first.writes <= file.writes + 1 && file.writes <= last.writes
 }
 
+/// Ends the name of a log that was put aside, before the moment.
+const SET_ASIDE: &str = "-log-set-aside-";
+
+/// The names of the logs that were put aside and still lie beside a file, the newest first.
+pub(super) fn logs_set_aside(path: &Path) -> Vec<String> {
+    let (Some(folder), Some(name)) = (path.parent(), path.file_name()) else { return vec![] };
+    let begins = format!("{}{SET_ASIDE}", name.to_string_lossy());
+    let files = std::fs::read_dir(folder).into_iter().flatten().flatten();
+    let names = files.map(|file| file.file_name().to_string_lossy().into_owned());
+    let mut found: Vec<String> = names.filter(|name| name.starts_with(&begins)).collect();
+    found.sort_by(|a, b| b.cmp(a));
+    found
+}
+
 /// Puts a log aside that is not the file's own, under a name with the moment; gives where. What it holds is in that file.
 ///
 /// # Errors
@@ -137,7 +151,7 @@ pub(super) fn set_a_strange_log_aside(path: &Path) -> Result<Option<PathBuf>> {
         return Ok(None);
     }
     let moment = jiff::Timestamp::now().strftime("%Y-%m-%dT%H-%M-%S");
-    let aside = beside(path, &format!("-log-set-aside-{moment}"));
+    let aside = beside(path, &format!("{SET_ASIDE}{moment}"));
     std::fs::rename(&log, &aside).map_err(StoreError::Unopened)?;
     // The index of that log says nothing of this file.
     let _ = std::fs::remove_file(beside(path, "-shm"));

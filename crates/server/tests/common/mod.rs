@@ -5,6 +5,7 @@ use std::io::{BufRead as _, BufReader};
 use std::ops::{Deref, DerefMut};
 use std::path::Path;
 use std::process::{Child, Command, Stdio};
+use std::sync::OnceLock;
 
 use axum::Router;
 use axum::body::Body;
@@ -88,17 +89,33 @@ pub fn started(command: &mut Command) -> (Running, String) {
     (Running(child), address)
 }
 
+/// A workshop's file: made once for all tests, each of which takes a copy.
+fn file_of(fill: impl FnOnce(&Store)) -> Vec<u8> {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("workshop.lorimant");
+    let store = Store::open(&file).unwrap();
+    fill(&store);
+    store.settle().unwrap();
+    drop(store);
+    std::fs::read(file).unwrap()
+}
+
 impl Workshop {
     pub fn empty() -> Self {
-        let folder = tempfile::tempdir().unwrap();
-        let store = Store::open(&folder.path().join("workshop.lorimant")).unwrap();
-        Self::of(folder, store)
+        static MADE: OnceLock<Vec<u8>> = OnceLock::new();
+        Self::copied(MADE.get_or_init(|| file_of(|_| {})))
     }
 
     pub fn demo() -> Self {
-        let workshop = Self::empty();
-        load_demo(&workshop.store).unwrap();
-        workshop
+        static MADE: OnceLock<Vec<u8>> = OnceLock::new();
+        Self::copied(MADE.get_or_init(|| file_of(|store| load_demo(store).unwrap())))
+    }
+
+    fn copied(bytes: &[u8]) -> Self {
+        let folder = tempfile::tempdir().unwrap();
+        let file = folder.path().join("workshop.lorimant");
+        std::fs::write(&file, bytes).unwrap();
+        Self::of(folder, Store::open(&file).unwrap())
     }
 
     pub fn of(folder: TempDir, store: Store) -> Self {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, data, takeAway, type Figure, type Mark, type PatternWorked } from '../../api/client'
+import { api, data, type Figure, type Mark, type PatternWorked } from '../../api/client'
+import { exportFile } from '../../shared/download'
 import DeskFrame from '../../desk/DeskFrame.vue'
 import KeepDialog from '../../desk/KeepDialog.vue'
 import SentenceLine from '../../desk/SentenceLine.vue'
@@ -144,7 +145,7 @@ function take(file: string) {
   if (!pattern.draft) return
   const name = pattern.kept?.name || kind.value?.name || 'Pattern'
   const record = { name, note: pattern.kept?.note ?? '', request: pattern.draft }
-  return attempt(takeAway(`/api/patterns/take-away/${file}`, record))
+  return attempt(exportFile(`/api/patterns/take-away/${file}`, record))
 }
 
 function tryIt(how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror') {

@@ -1,14 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import {
-  api,
-  data,
-  takeAway,
-  type CutPlan,
-  type CutRequest,
-  type StockCut,
-  type Wanted,
-} from '../../api/client'
+import { api, data, type CutPlan, type CutRequest, type StockCut, type Wanted } from '../../api/client'
+import { exportFile } from '../../shared/download'
 import { readFields, useForm, useShownLengths } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import CutStrip from './CutStrip.vue'
@@ -133,7 +126,7 @@ async function takeFile(file: string) {
   if (!plan.value) return
   try {
     const body = { wire: props.of.wire, plan: plan.value, names: props.of.names }
-    await takeAway(`/api/cut-plans/files/${file}`, body)
+    await exportFile(`/api/cut-plans/files/${file}`, body)
   } catch (thrown) {
     notice.fail(thrown)
   }

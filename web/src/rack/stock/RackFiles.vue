@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from 'vue'
-import { api, data, faultsOf, save, type Fault, type RackImport } from '../../api/client'
+import { api, data, faultsOf, type Fault, type RackImport } from '../../api/client'
+import { download } from '../../shared/download'
 import { useNotice } from '../../shared/notice'
 import { useRackRefresh } from '../../shared/picking'
 import PaperMenu from '../../shared/PaperMenu.vue'
@@ -50,7 +51,7 @@ async function look(event: Event) {
   }
 }
 
-const take = (path: string) => save(path).catch(notice.fail)
+const take = (path: string) => download(path).catch(notice.fail)
 
 async function bringIn() {
   try {
