@@ -321,7 +321,15 @@ fn a_file_that_was_moved_is_said_and_nothing_typed_is_lost() -> Result<()> {
         maker.sees("[role=dialog]", "no longer at").await?;
         std::fs::rename(&away, &file)?;
         maker.press(Key::Enter + "").await?;
-        maker.sees("[data-test=notice]", "Kept in spite of it").await
+        maker.sees("[data-test=notice]", "Kept in spite of it").await?;
+        // Whoever comes while it is away is told on the page.
+        std::fs::rename(&file, &away)?;
+        maker.open("/kept").await?;
+        maker.sees("[data-test=only-read]", "Nothing is saved for now").await?;
+        std::fs::rename(&away, &file)?;
+        maker.open("/kept").await?;
+        maker.find("[data-test=plans] .plan").await?;
+        maker.gone("[data-test=only-read]").await
     })
 }
 
