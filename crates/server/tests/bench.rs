@@ -11,7 +11,7 @@ use serde_json::{Value, json};
 /// Keeps a hook clasp and begins a batch of it; gives the batch's number.
 async fn begun(workshop: &Workshop, n: u32) -> i64 {
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 } });
-    let kept = workshop.post("/api/patterns", &json!({ "name": "hooks", "request": request })).await;
+    let kept = workshop.post("/api/findings", &json!({ "name": "hooks", "request": request })).await;
     assert_eq!(kept.status, StatusCode::CREATED, "{}", kept.text());
     let entry = kept.json()["entry"]["id"].clone();
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": n })).await;
@@ -197,12 +197,12 @@ async fn a_batch_keeps_the_recipe_it_was_begun_with() {
     let workshop = Workshop::empty();
     let id = begun(&workshop, 4).await;
     let before = workshop.get(&format!("/api/batches/{id}")).await.json();
-    let kept = workshop.get("/api/kept").await.json();
+    let kept = workshop.get("/api/saved").await.json();
     let entry = kept["entries"][0]["id"].as_i64().unwrap();
     let revision = kept["entries"][0]["revision"].as_i64().unwrap();
     let other = json!({ "name": "hooks", "request": { "kind": "hook-clasp",
         "wire": { "metal": "copper", "size_mm": 0.8 } } });
-    let reply = workshop.put(&format!("/api/patterns/{entry}?revision={revision}"), &other).await;
+    let reply = workshop.put(&format!("/api/findings/{entry}?revision={revision}"), &other).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     let after = workshop.get(&format!("/api/batches/{id}")).await.json();
     assert_eq!(before["tasks"], after["tasks"]);
@@ -213,7 +213,7 @@ async fn what_runs_by_itself_is_timed_by_the_server() {
     let workshop = Workshop::empty();
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 },
         "route": { "with": [{ "operation": "tumble" }] } });
-    let kept = workshop.post("/api/patterns", &json!({ "name": "hooks", "request": request })).await.json();
+    let kept = workshop.post("/api/findings", &json!({ "name": "hooks", "request": request })).await.json();
     let new = json!({ "entry": kept["entry"]["id"], "pieces_n": 2 });
     let id = workshop.post("/api/batches", &new).await.json()["entry"]["id"].as_i64().unwrap();
     let barrel = step_of(&workshop, id, "tumble").await;
@@ -434,7 +434,7 @@ async fn a_batch_under_way_stays_as_it_was_begun() {
 
 /// Another batch of the first kept finding.
 async fn begun_again(workshop: &Workshop) -> i64 {
-    let kept = workshop.get("/api/patterns").await.json();
+    let kept = workshop.get("/api/findings").await.json();
     let entry = kept["entries"][0]["id"].clone();
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 3 })).await;
     batch.json()["entry"]["id"].as_i64().unwrap()

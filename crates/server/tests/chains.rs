@@ -174,7 +174,7 @@ async fn a_chain_is_kept_revised_and_listed_with_what_else_is() {
     assert_eq!(late.status, StatusCode::CONFLICT);
     let revisions = workshop.get(&format!("{path}/revisions")).await.json();
     assert_eq!(revisions.as_array().unwrap().len(), 2);
-    let listed = workshop.get("/api/kept?which=chains").await.json();
+    let listed = workshop.get("/api/saved?which=chains").await.json();
     assert!(listed["entries"][0]["sentence"].as_str().unwrap().starts_with("1 chain of 42 cm in Byzantine"));
     // What cannot be made is not kept.
     let stiff = json!({ "name": "no", "request": { "weave": "full-persian-6-in-1", "ring": ring(), "length_mm": 420.0 } });
@@ -236,24 +236,24 @@ async fn a_chain_is_taken_away_and_brought_back() {
     for file in
         ["plan.pdf", "drawing.svg", "chain.stl", "rings.csv", "placings.csv", "chain.json", "weave.json"]
     {
-        let reply = workshop.post(&format!("/api/chains/take-away/{file}"), &kept).await;
+        let reply = workshop.post(&format!("/api/chains/export/{file}"), &kept).await;
         assert_eq!(reply.status, StatusCode::OK, "{file}: {}", reply.text());
     }
-    let document = workshop.post("/api/chains/take-away/chain.json", &kept).await.json();
+    let document = workshop.post("/api/chains/export/chain.json", &kept).await.json();
     let other = Workshop::empty();
     let brought = other.post("/api/import", &document).await;
     assert_eq!(brought.status, StatusCode::CREATED, "{}", brought.text());
     assert_eq!(brought.json()["chains"][0]["record"]["request"]["length_mm"], 190.0);
-    let weave = workshop.post("/api/chains/take-away/weave.json", &kept).await.json();
+    let weave = workshop.post("/api/chains/export/weave.json", &kept).await.json();
     let brought = other.post("/api/import", &weave).await.json();
     assert_eq!(brought["weaves"][0]["record"]["rings"].as_array().unwrap().len(), 6, "{brought}");
     // One line of rings to make, as many as the plan says.
-    let table = workshop.post("/api/chains/take-away/rings.csv", &kept).await.text();
+    let table = workshop.post("/api/chains/export/rings.csv", &kept).await.text();
     let mut rows = csv::Reader::from_reader(table.as_bytes());
     let row = rows.records().next().unwrap().unwrap();
     let plan = workshop.post("/api/chains/plan", &chain()).await.json();
     assert_eq!(row[1].parse::<u64>().unwrap(), plan["rings_n"].as_u64().unwrap());
-    let missing = workshop.post("/api/chains/take-away/chain.obj", &kept).await;
+    let missing = workshop.post("/api/chains/export/chain.obj", &kept).await;
     assert!(missing.text().contains("chain.stl"), "{}", missing.text());
 }
 

@@ -149,8 +149,8 @@ async fn what_was_learned_of_a_lot_enters_everywhere() {
             ("/api/rings/sheet", rings(lot)),
             ("/api/making/route", json!({ "rings": rings(lot) })),
             ("/api/making/route", json!({ "finding": hook(lot) })),
-            ("/api/patterns/form", hook(lot)),
-            ("/api/patterns/sheet", hook(lot)),
+            ("/api/findings/form", hook(lot)),
+            ("/api/findings/sheet", hook(lot)),
             ("/api/chains/plan", json!({ "weave": "one-in-one", "ring": rings(lot), "length_mm": 180.0 })),
             ("/api/chains/sheet", chain(lot)),
             ("/api/chains/backwards", json!({ "request": chain(lot) })),
@@ -277,7 +277,7 @@ async fn a_printed_sheet_knows_the_lot() {
     let sheet = workshop.post("/api/rings/sheet", &plan).await.json();
     let inside = sheet["result"]["plan"]["ring_inside_diameter_mm"].as_f64().unwrap();
     let print = json!({ "name": "sleeves", "request": plan });
-    let csv = workshop.post("/api/rings/take-away/plan.csv", &print).await.text();
+    let csv = workshop.post("/api/rings/export/plan.csv", &print).await.text();
     assert!(csv.contains(&format!("{inside:.4}")), "{inside}: {csv}");
 }
 
@@ -428,7 +428,7 @@ async fn the_simulated_caliper_measures_what_the_workshop_made() {
 async fn a_trial_becomes_a_revision_of_its_pattern() {
     let workshop = Workshop::empty();
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.3 } });
-    let kept = workshop.post("/api/patterns", &json!({ "name": "hook", "request": request })).await.json();
+    let kept = workshop.post("/api/findings", &json!({ "name": "hook", "request": request })).await.json();
     let (pattern, revision) = (kept["entry"]["id"].clone(), kept["entry"]["revision"].clone());
     let settled = kept["entry"]["record"]["request"].clone();
     let check = json!({ "name": "hook, trial 1", "piece": { "finding": settled }, "of": "piece", "pieces_n": 1,
@@ -467,7 +467,7 @@ async fn a_trial_becomes_a_revision_of_its_pattern() {
     assert_eq!(accepted.status, StatusCode::OK, "{}", accepted.text());
     let allowance = accepted.json()["entry"]["record"]["request"]["allowance_mm"].as_f64().unwrap();
     assert!((allowance - view["sheet"]["next_blank"]["allowance_mm"].as_f64().unwrap()).abs() < 0.006);
-    let revisions = workshop.get(&format!("/api/patterns/{pattern}/revisions")).await.json();
+    let revisions = workshop.get(&format!("/api/findings/{pattern}/revisions")).await.json();
     assert_eq!(revisions.as_array().unwrap().len(), 2);
     // Over a revision that is gone nothing is accepted.
     let late = workshop
@@ -540,7 +540,7 @@ async fn drills_and_the_hand_are_learned_over_time() {
     assert_eq!(drills[0]["sets"].as_array().unwrap().len(), 2);
     assert!(drills[0]["progress"].as_str().unwrap().contains("half"), "{}", drills[0]);
     assert_eq!(drills[0]["sets"][1]["met"], true);
-    let hand = workshop.get("/api/hand/learned").await.json();
+    let hand = workshop.get("/api/consistency").await.json();
     assert_eq!(hand["sources"].as_array().unwrap().len(), 5);
     assert_eq!(workshop.get("/api/paces").await.status, StatusCode::OK);
 }

@@ -207,8 +207,8 @@ async fn what_is_kept_and_picked_says_what_to_buy() {
     let workshop = Workshop::empty();
     let wire = json!({ "metal": "copper", "size_mm": 1.0 });
     let keeping = json!({ "wire": wire, "keep_mm": 5000, "pack_mm": 10_000, "pack_price": "5.20" });
-    workshop.put("/api/keepings", &keeping).await;
-    let need = workshop.get("/api/needs").await.json()[0].clone();
+    workshop.put("/api/settings/wires", &keeping).await;
+    let need = workshop.get("/api/buying-list").await.json()[0].clone();
     assert_eq!(
         (&need["missing_mm"], &need["packs_n"], &need["cost"]),
         (&json!(5000.0), &json!(1), &json!("5.20"))
@@ -216,16 +216,17 @@ async fn what_is_kept_and_picked_says_what_to_buy() {
     // Said anew, it stands in place of what was said before.
     let more =
         json!({ "wire": { "metal": "copper", "size_mm": 1.001 }, "keep_mm": 25_000, "pack_mm": 10_000 });
-    let written = workshop.put("/api/keepings", &more).await.json();
-    let needs = workshop.get("/api/needs").await.json();
+    let written = workshop.put("/api/settings/wires", &more).await.json();
+    let needs = workshop.get("/api/buying-list").await.json();
     assert_eq!((needs.as_array().unwrap().len(), &needs[0]["packs_n"]), (1, &json!(3)));
-    let how = workshop.post("/api/keepings/of", &wire).await.json();
+    let how = workshop.post("/api/settings/wires/of", &wire).await.json();
     assert_eq!((&how["keeping"]["keep_mm"], &how["usual_shortest_mm"]), (&json!(25_000.0), &json!(30.0)));
-    let other = workshop.post("/api/keepings/of", &json!({ "metal": "brass", "size_mm": 2.0 })).await.json();
+    let other =
+        workshop.post("/api/settings/wires/of", &json!({ "metal": "brass", "size_mm": 2.0 })).await.json();
     assert_eq!((&other["keeping"]["keep_mm"], &other["usual_shortest_mm"]), (&json!(0.0), &json!(50.0)));
     workshop.post(&format!("/api/undo/{}", written["undo"]), &json!({})).await;
-    assert_eq!(workshop.get("/api/needs").await.json()[0]["packs_n"], 1);
-    let wrong = workshop.put("/api/keepings", &json!({ "wire": wire, "keep_mm": -1 })).await;
+    assert_eq!(workshop.get("/api/buying-list").await.json()[0]["packs_n"], 1);
+    let wrong = workshop.put("/api/settings/wires", &json!({ "wire": wire, "keep_mm": -1 })).await;
     assert!(wrong.fault("keep_mm").contains("negative"));
 }
 

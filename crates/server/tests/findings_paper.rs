@@ -29,13 +29,13 @@ fn record(kind: &str, parameters: &Value) -> Value {
 }
 
 async fn file(name: &str, record: &Value) -> Reply {
-    let reply = Workshop::demo().post(&format!("/api/patterns/take-away/{name}"), record).await;
+    let reply = Workshop::demo().post(&format!("/api/findings/export/{name}"), record).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     reply
 }
 
 async fn form(record: &Value) -> Value {
-    Workshop::demo().post("/api/patterns/form", &record["request"]).await.json()
+    Workshop::demo().post("/api/findings/form", &record["request"]).await.json()
 }
 
 /// Length of the centreline, added up from what an independent reader finds in the file.
@@ -195,7 +195,7 @@ async fn files_are_named_after_the_pattern_and_unknown_ones_listed() {
     let disposition = reply.headers["content-disposition"].to_str().unwrap();
     assert_eq!(disposition, "attachment; filename=\"sprites-queens.pattern.json\"");
     assert_eq!(reply.json()["patterns"][0]["request"]["kind"], "eye-pin");
-    let unknown = Workshop::demo().post("/api/patterns/take-away/card.exe", &record).await;
+    let unknown = Workshop::demo().post("/api/findings/export/card.exe", &record).await;
     assert_eq!(unknown.status, StatusCode::NOT_FOUND);
     assert!(unknown.text().contains("drawing.dxf"));
 }

@@ -61,7 +61,7 @@ async fn a_passphrase_locks_everything_but_the_door() {
     open.store.set_passphrase_hash(&hash_passphrase("three herons at dusk").unwrap()).unwrap();
     let workshop = Workshop::of(open.folder, open.store);
     assert_eq!(workshop.get("/api/plans").await.status, StatusCode::UNAUTHORIZED);
-    assert_eq!(workshop.get("/api/kept/all.json").await.status, StatusCode::UNAUTHORIZED);
+    assert_eq!(workshop.get("/api/saved/all.json").await.status, StatusCode::UNAUTHORIZED);
     assert_eq!(workshop.get("/api/health").await.status, StatusCode::OK);
     assert_eq!(workshop.get("/api/session").await.json()["locked"], true);
     let wrong = workshop.post("/api/session", &json!({ "passphrase": "three herons at dawn" })).await;

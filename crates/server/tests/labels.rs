@@ -46,7 +46,7 @@ async fn every_wire_is_written_whole() {
         let temper = [Temper::Soft, Temper::ThreeQuarterHard, Temper::HalfHard][i % 3];
         let section = Section::ALL[i % Section::ALL.len()];
         let record = rings(if i % 2 == 0 { "Mail" } else { LONG }, *metal, temper, section, 1.0237);
-        let pdf = label(&workshop, "/api/rings/take-away/label.pdf", &record).await;
+        let pdf = label(&workshop, "/api/rings/export/label.pdf", &record).await;
         stays_on(&pdf, &format!("{metal} {temper} {section}"));
     }
 }
@@ -58,7 +58,7 @@ async fn every_wire_is_written_whole() {
 #[tokio::test]
 async fn every_name_stays_beside_the_count(#[case] name: &str) {
     let record = rings(name, Metal::PhosphorBronze, Temper::ThreeQuarterHard, Section::HalfRound, 1.628);
-    let pdf = label(&Workshop::demo(), "/api/rings/take-away/label.pdf", &record).await;
+    let pdf = label(&Workshop::demo(), "/api/rings/export/label.pdf", &record).await;
     stays_on(&pdf, name);
     // The rule below the name is not written over.
     assert!(!Printed::page(&pdf, 8.0).has(4.0..50.0, 9.7..10.2), "{name}");
@@ -67,11 +67,11 @@ async fn every_name_stays_beside_the_count(#[case] name: &str) {
 #[tokio::test]
 async fn findings_with_many_marks_stay_on_their_label() {
     let workshop = Workshop::demo();
-    let kinds = workshop.get("/api/pattern-kinds").await.json();
+    let kinds = workshop.get("/api/finding-kinds").await.json();
     for kind in kinds.as_array().unwrap() {
         let record =
             json!({ "name": LONG, "note": "", "request": { "kind": kind["kind"], "wire": kind["wire"] } });
-        let pdf = label(&workshop, "/api/patterns/take-away/label.pdf", &record).await;
+        let pdf = label(&workshop, "/api/findings/export/label.pdf", &record).await;
         stays_on(&pdf, kind["kind"].as_str().unwrap());
     }
 }
@@ -90,7 +90,7 @@ async fn a_name_prints_or_it_is_said(#[case] name: &str, #[case] said: Option<&s
     let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
     for file in ["cut-sheet.pdf", "label.pdf"] {
         let plan = json!({ "name": name, "request": request });
-        let made = workshop.post(&format!("/api/rings/take-away/{file}"), &plan).await;
+        let made = workshop.post(&format!("/api/rings/export/{file}"), &plan).await;
         match said {
             None => assert!(made.bytes.starts_with(b"%PDF"), "{file}: {}", made.text()),
             Some(said) => assert!(made.fault("name").starts_with(said), "{file}: {}", made.text()),
@@ -126,7 +126,7 @@ async fn letters_of_each_script_are_drawn(#[case] one: &str, #[case] other: &str
     let mut pages = vec![];
     for name in [one, other, one] {
         let record = rings(name, Metal::Copper, Temper::Soft, Section::Round, 1.0);
-        pages.push(Printed::page(&label(&workshop, "/api/rings/take-away/label.pdf", &record).await, 8.0));
+        pages.push(Printed::page(&label(&workshop, "/api/rings/export/label.pdf", &record).await, 8.0));
     }
     assert!(pages[0].is_like(&pages[2]), "the same name looks the same");
     assert!(!pages[0].is_like(&pages[1]), "{one} and {other} look the same");

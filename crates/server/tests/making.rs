@@ -48,7 +48,7 @@ async fn a_ring_plan_and_its_route_agree() {
 async fn a_finding_and_its_route_agree() {
     let workshop = Workshop::demo();
     let eight = json!({ "kind": "figure-eight", "wire": { "metal": "copper", "size_mm": 1.024 } });
-    let form = workshop.post("/api/patterns/form", &eight).await.json();
+    let form = workshop.post("/api/findings/form", &eight).await.json();
     let route = workshop.post("/api/making/route", &json!({ "finding": eight })).await.json();
     assert_eq!(form["steps"], route["operations"], "one route, wherever it is shown");
     let second = &route["operations"][4];

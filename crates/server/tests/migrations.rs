@@ -28,7 +28,7 @@ async fn what_was_kept_is_there_and_can_be_gone_on_with(#[values(1, 2, 3)] versi
         (&json!(1), &json!("for the chorus"))
     );
     assert_eq!(workshop.get("/api/rods").await.json()["entries"][0]["record"]["diameter_mm"], 5.0);
-    let patterns = workshop.get("/api/patterns").await.json();
+    let patterns = workshop.get("/api/findings").await.json();
     assert_eq!(patterns["total"], u32::from(version >= 2));
     if version >= 2 {
         // It says every dimension it was kept with, so that it stays this piece.
@@ -43,10 +43,10 @@ async fn what_was_kept_is_there_and_can_be_gone_on_with(#[values(1, 2, 3)] versi
     }
 
     let pin = json!({ "name": "New", "request": { "kind": "eye-pin", "wire": { "metal": "copper", "size_mm": 0.8 } } });
-    let kept = workshop.post("/api/patterns", &pin).await;
+    let kept = workshop.post("/api/findings", &pin).await;
     assert_eq!(kept.status, StatusCode::CREATED);
     let id = kept.json()["entry"]["id"].as_i64().unwrap();
-    let revisions = workshop.get(&format!("/api/patterns/{id}/revisions")).await.json();
+    let revisions = workshop.get(&format!("/api/findings/{id}/revisions")).await.json();
     assert_eq!(revisions.as_array().unwrap().len(), 1);
 }
 

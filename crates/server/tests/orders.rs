@@ -11,7 +11,7 @@ use crate::printed::Printed;
 /// Keeps a hook clasp; gives its number.
 async fn kept(workshop: &Workshop) -> i64 {
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.2908 } });
-    let kept = workshop.post("/api/patterns", &json!({ "name": "hooks", "request": request })).await;
+    let kept = workshop.post("/api/findings", &json!({ "name": "hooks", "request": request })).await;
     kept.json()["entry"]["id"].as_i64().unwrap()
 }
 
@@ -118,7 +118,7 @@ async fn a_bag_keeps_the_recipe_of_its_day() {
     // The kept pattern becomes another, and the workshop another school.
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.63 } });
     let changed = workshop
-        .put(&format!("/api/patterns/{entry}?revision=1"), &json!({ "name": "hooks", "request": request }))
+        .put(&format!("/api/findings/{entry}?revision=1"), &json!({ "name": "hooks", "request": request }))
         .await;
     assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
     assert_eq!(cut().await, then);
@@ -323,7 +323,7 @@ async fn the_calendar_says_what_is_planned() {
     settings["hours"]["weekly"] = days.iter().map(evening).collect();
     let put = workshop.put(&format!("/api/settings?revision={}", kept["revision"]), &settings).await;
     assert_eq!(put.status, StatusCode::OK, "{}", put.text());
-    let planned = workshop.get("/api/sittings").await.json();
+    let planned = workshop.get("/api/schedule").await.json();
     assert_eq!(planned["zone"], "Europe/Vienna");
     let with_work: Vec<&Value> = planned["agenda"]["sittings"]
         .as_array()
@@ -332,7 +332,7 @@ async fn the_calendar_says_what_is_planned() {
         .filter(|one| !one["runs"].as_array().unwrap().is_empty())
         .collect();
     assert!(with_work.len() > 1, "{}", planned["agenda"]);
-    let text = workshop.get("/api/sittings/files/sittings.ics").await.text();
+    let text = workshop.get("/api/schedule/files/schedule.ics").await.text();
     let calendar = ical::IcalParser::new(text.as_bytes()).next().unwrap().unwrap();
     let sittings: Vec<_> = calendar
         .events
@@ -371,15 +371,15 @@ async fn the_calendar_says_what_is_planned() {
             assert!(told(event).contains(&line), "{} {line}", told(event));
         }
     }
-    let again = workshop.get("/api/sittings/files/sittings.ics").await.text();
+    let again = workshop.get("/api/schedule/files/schedule.ics").await.text();
     let calendar = ical::IcalParser::new(again.as_bytes()).next().unwrap().unwrap();
     let uid = |event: &ical::parser::ical::component::IcalEvent| {
         event.properties.iter().find(|one| one.name == "UID").unwrap().value.clone().unwrap()
     };
     assert_eq!(calendar.events.iter().map(uid).collect::<std::collections::BTreeSet<_>>(), uids);
-    let pdf = workshop.get("/api/sittings/files/day.pdf").await;
+    let pdf = workshop.get("/api/schedule/files/day.pdf").await;
     assert!(Printed::page(&pdf.bytes, 4.0).has(16.0..190.0, 28.0..60.0));
-    assert_eq!(workshop.get("/api/sittings/files/day.docx").await.status, StatusCode::NOT_FOUND);
+    assert_eq!(workshop.get("/api/schedule/files/day.docx").await.status, StatusCode::NOT_FOUND);
 }
 
 /// While an order is typed it is said when it can be ready beside everything else, and whom its due day would make wait.
@@ -423,31 +423,33 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     let entry = kept(&workshop).await;
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 6 })).await.json();
     let first = async || {
-        let planned = workshop.get("/api/sittings").await.json();
+        let planned = workshop.get("/api/schedule").await.json();
         let sittings = planned["agenda"]["sittings"].as_array().unwrap().clone();
         let at = sittings.iter().position(|one| !one["runs"].as_array().unwrap().is_empty());
         (sittings, at.unwrap(), planned["holds"].clone())
     };
     let (sittings, at, _) = first().await;
-    let skipped = workshop.post("/api/holds", &json!({ "skipped": { "from": sittings[at]["from"] } })).await;
+    let skipped =
+        workshop.post("/api/schedule/changes", &json!({ "skipped": { "from": sittings[at]["from"] } })).await;
     assert_eq!(skipped.status, StatusCode::CREATED, "{}", skipped.text());
     let (after, later, holds) = first().await;
     assert!(later > at && after[at]["skipped"] == true);
     assert_eq!(holds.as_array().unwrap().len(), 1);
     let id = &skipped.json()["entry"]["id"];
-    let let_go =
-        workshop.post(&format!("/api/holds/{id}/archive"), &json!({ "revision": 1, "archived": true })).await;
+    let let_go = workshop
+        .post(&format!("/api/schedule/changes/{id}/archive"), &json!({ "revision": 1, "archived": true }))
+        .await;
     assert_eq!(let_go.status, StatusCode::OK);
     assert_eq!(first().await.1, at);
     let of = json!({ "batch": batch["entry"]["id"] });
     let pin = json!({ "not-before": { "of": of, "step_n": 1, "at": after[later]["from"] } });
-    assert_eq!(workshop.post("/api/holds", &pin).await.status, StatusCode::CREATED);
+    assert_eq!(workshop.post("/api/schedule/changes", &pin).await.status, StatusCode::CREATED);
     let none = json!({ "not-before": { "of": { "batch": 9999 }, "step_n": 1, "at": after[later]["from"] } });
-    assert!(workshop.post("/api/holds", &none).await.fault("of").contains("no such step"));
+    assert!(workshop.post("/api/schedule/changes", &none).await.fault("of").contains("no such step"));
     let (held, then, _) = first().await;
     assert_eq!(then, later);
     assert_eq!(held[then]["runs"][0]["because"], "pinned");
-    let together = workshop.get("/api/together").await.json();
+    let together = workshop.get("/api/schedule/shared").await.json();
     assert_eq!(together, json!({ "passes": [], "loads": [] }));
 }
 
@@ -469,7 +471,7 @@ async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
     assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
     assert!(operations().await.contains(&"tumble".to_owned()));
     // The plan it was begun from stays as it is.
-    let plan = workshop.get(&format!("/api/patterns/{entry}")).await.json();
+    let plan = workshop.get(&format!("/api/findings/{entry}")).await.json();
     assert!(plan["record"]["request"].get("route").is_none(), "{plan}");
     let press = json!({ "key": "press-one-1", "step_n": 1, "happened": "done", "n": 1 });
     workshop.post(&format!("/api/batches/{id}/events"), &press).await;
@@ -480,23 +482,23 @@ async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
 #[tokio::test]
 async fn a_survivor_leads_to_its_recipe() {
     let workshop = Workshop::demo();
-    let kept = workshop.get("/api/kept?find=cloak").await.json();
+    let kept = workshop.get("/api/saved?find=cloak").await.json();
     let piece = &kept["entries"][0];
-    let sheet = workshop.post("/api/patterns/sheet", &piece["piece"]["finding"]).await.json();
+    let sheet = workshop.post("/api/findings/sheet", &piece["piece"]["finding"]).await.json();
     let side = |way: &str| sheet["result"]["form"][way].as_f64().unwrap();
     let wire = piece["piece"]["finding"]["wire"]["size_mm"].as_f64().unwrap();
     let measured =
         json!({ "wire_mm": wire + 0.02, "long_mm": side("height_mm").max(side("width_mm")) + 0.4 });
-    let found = workshop.post("/api/survivors", &measured).await.json();
+    let found = workshop.post("/api/matches", &measured).await.json();
     assert_eq!((&found[0]["entry"], &found[0]["fits"]), (&piece["id"], &json!(true)), "{found}");
-    let one = workshop.post("/api/survivors", &json!({ "wire_mm": 1.0 })).await;
+    let one = workshop.post("/api/matches", &json!({ "wire_mm": 1.0 })).await;
     assert!(one.fault("long_mm").contains("at least two"), "{}", one.text());
     // Where nothing kept was it, one is worked out, on a rod of this workshop.
     let ring = json!({ "wire_mm": 1.0, "long_mm": 8.1, "short_mm": 8.1, "inside_mm": 6.1 });
     let unknown = |measured: &Value| json!({ "measured": measured, "metal": "fine-silver" });
-    let found = workshop.post("/api/survivors/recipes", &unknown(&ring)).await.json();
+    let found = workshop.post("/api/matches/recipes", &unknown(&ring)).await.json();
     assert_eq!(found[0]["piece"]["rings"]["wire"]["metal"], "fine-silver", "{found}");
     let no_wire = json!({ "long_mm": 8.1, "short_mm": 8.1 });
-    let one = workshop.post("/api/survivors/recipes", &unknown(&no_wire)).await;
+    let one = workshop.post("/api/matches/recipes", &unknown(&no_wire)).await;
     assert!(one.fault("wire_mm").contains("measure how thick"), "{}", one.text());
 }

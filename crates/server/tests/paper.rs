@@ -21,7 +21,7 @@ fn plan() -> Value {
 }
 
 async fn file(name: &str) -> Reply {
-    let reply = Workshop::demo().post(&format!("/api/rings/take-away/{name}"), &plan()).await;
+    let reply = Workshop::demo().post(&format!("/api/rings/export/{name}"), &plan()).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     reply
 }
@@ -85,7 +85,7 @@ async fn the_check_bar_of_the_pdf_is_fifty_millimetres() {
 async fn the_table_can_be_read_by_any_csv_reader_and_starts_no_formula() {
     let mut kept = plan();
     kept["name"] = json!("=1+1, \"quoted\"");
-    let reply = Workshop::demo().post("/api/rings/take-away/plan.csv", &kept).await;
+    let reply = Workshop::demo().post("/api/rings/export/plan.csv", &kept).await;
     let mut table = csv::Reader::from_reader(reply.bytes.as_slice());
     let headings = table.headers().unwrap().clone();
     let row = table.records().next().unwrap().unwrap();
@@ -100,6 +100,6 @@ async fn files_are_named_after_the_plan() {
     let reply = file("plan.json").await;
     let disposition = reply.headers["content-disposition"].to_str().unwrap();
     assert_eq!(disposition, "attachment; filename=\"rings-for-ondine-co.json\"");
-    let unknown = Workshop::demo().post("/api/rings/take-away/plan.exe", &plan()).await;
+    let unknown = Workshop::demo().post("/api/rings/export/plan.exe", &plan()).await;
     assert_eq!(unknown.status, StatusCode::NOT_FOUND);
 }

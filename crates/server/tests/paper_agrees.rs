@@ -27,14 +27,14 @@ async fn a_card_says_what_the_sheet_says(#[values("mm", "inch")] unit: &str) {
     wished["unit"] = json!(unit);
     let put = workshop.put(&format!("/api/settings?revision={}", settings["revision"]), &wished).await;
     assert_eq!(put.status, StatusCode::OK, "{}", put.text());
-    let kinds = workshop.get("/api/pattern-kinds").await.json();
+    let kinds = workshop.get("/api/finding-kinds").await.json();
     let mut seen = 0;
     for kind in kinds.as_array().unwrap() {
         let kind = kind["kind"].as_str().unwrap();
         for schools in ways() {
             let wire = json!({ "metal": "copper", "size_mm": 1.0 });
             let request = json!({ "kind": kind, "wire": wire, "route": { "schools": schools } });
-            let sheet = workshop.post("/api/patterns/sheet", &request).await.json();
+            let sheet = workshop.post("/api/findings/sheet", &request).await.json();
             let Some(figures) = sheet["result"]["figures"].as_array() else { continue };
             let cut = figures.iter().find(|figure| figure["key"] == "blank").unwrap();
             let cut = if unit == "mm" {
@@ -44,7 +44,7 @@ async fn a_card_says_what_the_sheet_says(#[values("mm", "inch")] unit: &str) {
                 format!("{} {}", of("value"), of("unit")).trim_end().to_owned()
             };
             let record = json!({ "name": "it", "request": request });
-            let card = workshop.post("/api/patterns/take-away/card.svg", &record).await;
+            let card = workshop.post("/api/findings/export/card.svg", &record).await;
             assert_eq!(card.status, StatusCode::OK, "{kind}: {}", card.text());
             let text = card.text();
             let wanted = format!("cut {cut}, flush to flush");

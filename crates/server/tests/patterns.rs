@@ -16,7 +16,7 @@ fn kept(name: &str) -> Value {
 
 #[tokio::test]
 async fn kinds_come_with_their_parameters() {
-    let kinds = Workshop::empty().get("/api/pattern-kinds").await.json();
+    let kinds = Workshop::empty().get("/api/finding-kinds").await.json();
     let kinds = kinds.as_array().unwrap();
     assert!(kinds.len() >= 20, "{}", kinds.len());
     for kind in kinds {
@@ -32,9 +32,9 @@ async fn kinds_come_with_their_parameters() {
 #[tokio::test]
 async fn forming_gives_lengths_that_add_up() {
     let workshop = Workshop::demo();
-    for kind in workshop.get("/api/pattern-kinds").await.json().as_array().unwrap() {
+    for kind in workshop.get("/api/finding-kinds").await.json().as_array().unwrap() {
         let request = json!({ "kind": kind["kind"], "parameters": {}, "wire": kind["wire"] });
-        let reply = workshop.post("/api/patterns/form", &request).await;
+        let reply = workshop.post("/api/findings/form", &request).await;
         assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
         let form = reply.json();
         let sum: f64 =
@@ -70,7 +70,7 @@ async fn what_cannot_be_formed_is_refused_at_its_field(
 ) {
     let mut request = hook();
     request.as_object_mut().unwrap().extend(change.as_object().unwrap().clone());
-    let reply = Workshop::demo().post("/api/patterns/form", &request).await;
+    let reply = Workshop::demo().post("/api/findings/form", &request).await;
     assert!(reply.status.is_client_error(), "{}", reply.text());
     assert_eq!(reply.headers["content-type"], "application/problem+json");
     assert!(reply.fault(field).contains(says), "{}", reply.text());
@@ -80,15 +80,15 @@ async fn what_cannot_be_formed_is_refused_at_its_field(
 async fn words_are_changed_and_listed() {
     let workshop = Workshop::demo();
     let change = json!({ "request": hook(), "slot": "front_mm", "change": { "typed": "1/2 in" } });
-    let sheet = workshop.post("/api/patterns/change", &change).await.json();
+    let sheet = workshop.post("/api/findings/change", &change).await.json();
     assert_eq!(sheet["request"]["parameters"]["front_mm"], 12.7);
     assert!(sheet["text"].as_str().unwrap().contains("front 12.7 mm"));
     let wrong = json!({ "request": hook(), "slot": "front_mm", "change": { "typed": "wide" } });
-    let reply = workshop.post("/api/patterns/change", &wrong).await;
+    let reply = workshop.post("/api/findings/change", &wrong).await;
     assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
     assert!(reply.fault("parameters.front_mm").contains("wide"));
     let choices =
-        workshop.post("/api/patterns/choices", &json!({ "request": hook(), "slot": "plier" })).await.json();
+        workshop.post("/api/findings/choices", &json!({ "request": hook(), "slot": "plier" })).await.json();
     let labels: Vec<&str> =
         choices.as_array().unwrap().iter().map(|c| c["label"].as_str().unwrap()).collect();
     assert!(labels.contains(&"six-step"), "{labels:?}");
@@ -98,11 +98,11 @@ async fn words_are_changed_and_listed() {
 async fn a_size_wanted_is_solved_for() {
     let workshop = Workshop::demo();
     let wish = json!({ "request": hook(), "targets": [{ "measure": "blank", "mm": 60.0 }] });
-    let sheet = workshop.post("/api/patterns/fit", &wish).await.json();
+    let sheet = workshop.post("/api/findings/fit", &wish).await.json();
     let exact = sheet["result"]["form"]["blank_exact_mm"].as_f64().unwrap();
     assert!((exact - 60.0).abs() < 1e-6, "{exact}");
     let wish = json!({ "request": hook(), "targets": [{ "measure": "height", "mm": 2.0 }] });
-    let reply = workshop.post("/api/patterns/fit", &wish).await;
+    let reply = workshop.post("/api/findings/fit", &wish).await;
     assert!(reply.fault("targets[0].mm").contains("cannot be reached"), "{}", reply.text());
 }
 
@@ -110,12 +110,12 @@ async fn a_size_wanted_is_solved_for() {
 async fn another_wire_and_a_mate() {
     let workshop = Workshop::demo();
     let wish = json!({ "request": hook(), "wire": { "metal": "copper", "size_mm": 1.6236 } });
-    let transferred = workshop.post("/api/patterns/transfer", &wish).await.json();
+    let transferred = workshop.post("/api/findings/transfer", &wish).await.json();
     let front = transferred["request"]["parameters"]["front_mm"].as_f64().unwrap();
     assert!((front - 22.0).abs() < 1e-6, "twice the wire, twice the front: {front}");
     let ring = json!({ "wire": { "metal": "copper", "size_mm": 2.5 }, "mandrel": { "diameter_mm": 8 }, "rings_n": 1 });
     let pair = json!({ "first": { "finding": hook() }, "second": { "rings": ring } });
-    let fits = workshop.post("/api/patterns/mate", &pair).await.json();
+    let fits = workshop.post("/api/findings/mate", &pair).await.json();
     assert!(
         fits.as_array().unwrap().iter().any(|fit| fit["ok"] == false),
         "2.5 mm wire in a 2.2 mm loop: {fits}"
@@ -125,18 +125,18 @@ async fn another_wire_and_a_mate() {
 #[tokio::test]
 async fn a_kept_pattern_keeps_its_revisions() {
     let workshop = Workshop::empty();
-    let written = workshop.post("/api/patterns", &kept("Sprites")).await.json();
+    let written = workshop.post("/api/findings", &kept("Sprites")).await.json();
     let id = written["entry"]["id"].as_i64().unwrap();
     let mut changed = kept("Sprites, longer");
     changed["request"]["parameters"] = json!({ "front_mm": 14 });
-    let again = workshop.put(&format!("/api/patterns/{id}?revision=1"), &changed).await;
+    let again = workshop.put(&format!("/api/findings/{id}?revision=1"), &changed).await;
     assert_eq!(again.status, StatusCode::OK);
     // Two windows cannot overwrite each other.
-    let conflict = workshop.put(&format!("/api/patterns/{id}?revision=1"), &changed).await;
+    let conflict = workshop.put(&format!("/api/findings/{id}?revision=1"), &changed).await;
     assert_eq!(conflict.status, StatusCode::CONFLICT);
     let archive = json!({ "revision": 2, "archived": true });
-    workshop.post(&format!("/api/patterns/{id}/archive"), &archive).await;
-    let revisions = workshop.get(&format!("/api/patterns/{id}/revisions")).await.json();
+    workshop.post(&format!("/api/findings/{id}/archive"), &archive).await;
+    let revisions = workshop.get(&format!("/api/findings/{id}/revisions")).await.json();
     let numbers: Vec<i64> =
         revisions.as_array().unwrap().iter().map(|r| r["revision"].as_i64().unwrap()).collect();
     assert_eq!(numbers, [3, 2, 1]);
@@ -148,9 +148,9 @@ async fn a_kept_pattern_keeps_its_revisions() {
     assert_eq!(undo.status, StatusCode::OK, "{}", undo.text());
     let undo = workshop.post("/api/undo/2", &json!({})).await;
     assert_eq!(undo.status, StatusCode::OK, "{}", undo.text());
-    let now = workshop.get(&format!("/api/patterns/{id}")).await.json();
+    let now = workshop.get(&format!("/api/findings/{id}")).await.json();
     assert_eq!((&now["record"]["name"], &now["revision"]), (&json!("Sprites"), &json!(5)));
-    assert_eq!(workshop.get("/api/patterns/999/revisions").await.status, StatusCode::NOT_FOUND);
+    assert_eq!(workshop.get("/api/findings/999/revisions").await.status, StatusCode::NOT_FOUND);
 }
 
 #[rstest]
@@ -160,7 +160,7 @@ async fn a_kept_pattern_keeps_its_revisions() {
 #[case(json!({ "name": "x", "request": hook(), "colour": "red" }), "colour", "colour")]
 #[tokio::test]
 async fn what_cannot_be_kept_is_refused(#[case] record: Value, #[case] field: &str, #[case] says: &str) {
-    let reply = Workshop::empty().post("/api/patterns", &record).await;
+    let reply = Workshop::empty().post("/api/findings", &record).await;
     assert!(reply.status.is_client_error());
     assert!(reply.fault(field).contains(says), "{}", reply.text());
 }
@@ -185,7 +185,7 @@ async fn pliers_are_kept_changed_removed_and_used() {
     let workshop = Workshop::empty();
     let plier = json!({ "name": "old faithful", "jaws": "round-nose", "tip_mm": 1.0, "base_mm": 6.0, "length_mm": 25 });
     let written = workshop.post("/api/pliers", &plier).await.json();
-    let form = workshop.post("/api/patterns/form", &hook()).await.json();
+    let form = workshop.post("/api/findings/form", &hook()).await.json();
     assert_eq!(form["marks"][0]["tool"], "old faithful");
     // (Ø − 1)/5 × 25 from the tip.
     let (tool, jaw) =
@@ -199,14 +199,14 @@ async fn pliers_are_kept_changed_removed_and_used() {
         .post(&format!("/api/pliers/{id}/archive"), &json!({ "revision": 1, "archived": true }))
         .await;
     assert_eq!(away.status, StatusCode::OK);
-    let form = workshop.post("/api/patterns/form", &hook()).await.json();
+    let form = workshop.post("/api/findings/form", &hook()).await.json();
     assert_ne!(form["marks"][0]["tool"], "old faithful");
 }
 
 #[tokio::test]
 async fn patterns_go_out_and_come_back_in() {
     let workshop = Workshop::demo();
-    let out = workshop.get("/api/kept/all.json").await;
+    let out = workshop.get("/api/saved/all.json").await;
     let schema: Value = serde_json::from_str(&lorimant_server::plan_schema()).unwrap();
     let valid = jsonschema::validator_for(&schema).unwrap();
     assert!(valid.is_valid(&out.json()), "what is given away keeps to the published schema");
@@ -215,7 +215,7 @@ async fn patterns_go_out_and_come_back_in() {
     let brought = empty.post("/api/import", &out.json()).await;
     assert_eq!(brought.status, StatusCode::CREATED, "{}", brought.text());
     assert_eq!(brought.json()["patterns"].as_array().unwrap().len(), n);
-    let again = empty.get("/api/kept/all.json").await.json();
+    let again = empty.get("/api/saved/all.json").await.json();
     assert_eq!(again["patterns"], out.json()["patterns"]);
 }
 
@@ -237,5 +237,5 @@ async fn a_file_with_unknown_parts_brings_nothing_in(
     let reply = workshop.post("/api/import", &document).await;
     assert!(reply.status.is_client_error());
     let _ = reply.fault(field);
-    assert_eq!(workshop.get("/api/patterns").await.json()["total"], 0);
+    assert_eq!(workshop.get("/api/findings").await.json()["total"], 0);
 }

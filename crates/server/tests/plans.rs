@@ -143,7 +143,7 @@ async fn what_cannot_be_made_cannot_be_kept() {
 #[tokio::test]
 async fn what_goes_out_as_json_fits_the_published_schema_and_comes_back_in_the_same() {
     let demo = Workshop::demo();
-    let out = demo.get("/api/kept/all.json").await.json();
+    let out = demo.get("/api/saved/all.json").await.json();
     let schema: Value = serde_json::from_str(&plan_schema()).unwrap();
     let validator = jsonschema::validator_for(&schema).unwrap();
     let misfits: Vec<String> = validator.iter_errors(&out).map(|misfit| misfit.to_string()).collect();
@@ -155,7 +155,7 @@ async fn what_goes_out_as_json_fits_the_published_schema_and_comes_back_in_the_s
     let other = Workshop::empty();
     let back = other.post("/api/import", &out).await;
     assert_eq!(back.status, StatusCode::CREATED, "{}", back.text());
-    assert_eq!(other.get("/api/kept/all.json").await.json(), out);
+    assert_eq!(other.get("/api/saved/all.json").await.json(), out);
     // One undo takes the whole import back.
     other.post(&format!("/api/undo/{}", back.json()["undo"]), &json!({})).await;
     assert_eq!(other.get("/api/plans").await.json()["total"], 0);
@@ -238,7 +238,7 @@ async fn words_of_a_record_are_found_in_every_script(#[case] find: &str, #[case]
     });
     workshop.post("/api/plans", &plan).await;
     let find: String = find.bytes().map(|byte| format!("%{byte:02X}")).collect();
-    for list in ["plans", "kept"] {
+    for list in ["plans", "saved"] {
         let total = workshop.get(&format!("/api/{list}?find={find}")).await.json()["total"].clone();
         assert_eq!(total, found, "{list}");
     }
@@ -247,7 +247,7 @@ async fn words_of_a_record_are_found_in_every_script(#[case] find: &str, #[case]
 #[tokio::test]
 async fn nobody_looks_for_more_than_can_be_typed() {
     let workshop = Workshop::empty();
-    for path in ["plans", "kept", "lots", "rods"] {
+    for path in ["plans", "saved", "lots", "rods"] {
         let refused = workshop.get(&format!("/api/{path}?find={}", "reed".repeat(60))).await;
         assert!(refused.fault("find").contains("at most 200 characters"), "{path}");
     }

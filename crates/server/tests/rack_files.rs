@@ -8,7 +8,7 @@ use rstest::rstest;
 use serde_json::{Value, json};
 
 async fn import(workshop: &Workshop, text: &str, preview: bool) -> Reply {
-    workshop.ask("POST", &format!("/api/rack/import?preview={preview}"), text.to_owned()).await
+    workshop.ask("POST", &format!("/api/stock/import?preview={preview}"), text.to_owned()).await
 }
 
 const TABLE: &str = "name,kind,metal,temper,section,size_mm,length_mm,mass_g,price,bought_on,tare_g,note\n\
@@ -100,7 +100,7 @@ async fn semicolons_and_decimal_commas_are_read_too() {
 #[tokio::test]
 async fn the_table_that_goes_out_comes_back_in_the_same() {
     let demo = Workshop::demo();
-    let out = demo.get("/api/rack/tables/lots.csv").await.text();
+    let out = demo.get("/api/stock/tables/lots.csv").await.text();
     let other = Workshop::empty();
     let brought = import(&other, &out, false).await;
     assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
@@ -130,7 +130,7 @@ async fn a_text_like_a_formula_is_kept_from_spreadsheets_and_comes_back_as_it_wa
     let workshop = Workshop::empty();
     let lot = json!({ "name": "Blue", "note": text, "wire": { "metal": "copper", "size_mm": 1.0 } });
     workshop.post("/api/lots", &json!({ "lot": lot, "length_mm": 100 })).await;
-    let out = workshop.get("/api/rack/tables/lots.csv").await.text();
+    let out = workshop.get("/api/stock/tables/lots.csv").await.text();
     assert!(out.contains(written), "{out}");
     let other = Workshop::empty();
     import(&other, &out, false).await;
@@ -164,7 +164,7 @@ async fn what_is_unclear_in_a_table_is_said_with_its_line(
 #[tokio::test]
 async fn the_json_that_goes_out_fits_its_schema_and_comes_back_in_the_same() {
     let demo = Workshop::demo();
-    let out = demo.get("/api/rack/all.json").await.json();
+    let out = demo.get("/api/stock/all.json").await.json();
     let schema: Value = serde_json::from_str(&rack_schema()).unwrap();
     let validator = jsonschema::validator_for(&schema).unwrap();
     let misfits: Vec<String> = validator.iter_errors(&out).map(|misfit| misfit.to_string()).collect();
@@ -172,10 +172,10 @@ async fn the_json_that_goes_out_fits_its_schema_and_comes_back_in_the_same() {
     assert!(!validator.is_valid(&json!({ "format": "lorimant-rack", "version": 1, "lots": [{ "lot": 1 }] })));
 
     let other = Workshop::empty();
-    other.post("/api/import", &demo.get("/api/kept/all.json").await.json()).await;
+    other.post("/api/import", &demo.get("/api/saved/all.json").await.json()).await;
     let brought = import(&other, &out.to_string(), false).await;
     assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
-    assert_eq!(other.get("/api/rack/all.json").await.json(), out);
+    assert_eq!(other.get("/api/stock/all.json").await.json(), out);
 }
 
 #[tokio::test]
@@ -188,7 +188,7 @@ async fn only_lines_that_stand_go_out() {
     let line = workshop.get(&path).await.json()[0]["id"].clone();
     let back = workshop.post(&format!("/api/ledger/{line}/reverse"), &json!({})).await.json();
     let kinds = async || {
-        let out = workshop.get("/api/rack/all.json").await.json();
+        let out = workshop.get("/api/stock/all.json").await.json();
         let lines = out["lots"][0]["ledger"].as_array().unwrap();
         lines.iter().map(|line| line["kind"].as_str().unwrap().to_owned()).collect::<Vec<_>>()
     };
@@ -230,7 +230,7 @@ async fn json_with_a_wrong_lot_or_an_unknown_pick_brings_nothing_in() {
 
 #[tokio::test]
 async fn the_buying_list_goes_out_in_whole_packs() {
-    let text = Workshop::demo().get("/api/needs.csv").await.text();
+    let text = Workshop::demo().get("/api/buying-list.csv").await.text();
     let mut table = csv::Reader::from_reader(text.as_bytes());
     let rows: Vec<csv::StringRecord> = table.records().map(Result::unwrap).collect();
     assert!(!rows.is_empty());
@@ -250,14 +250,14 @@ async fn keepings_and_scrap_come_back_from_their_tables() {
     let demo = Workshop::demo();
     let other = Workshop::empty();
     for table in ["keepings.csv", "scrap.csv"] {
-        let out = demo.get(&format!("/api/rack/tables/{table}")).await.text();
+        let out = demo.get(&format!("/api/stock/tables/{table}")).await.text();
         let brought = import(&other, &out, false).await;
         assert_eq!(brought.status, StatusCode::OK, "{table}: {}", brought.text());
     }
     let (here, there) =
-        (demo.get("/api/rack/all.json").await.json(), other.get("/api/rack/all.json").await.json());
+        (demo.get("/api/stock/all.json").await.json(), other.get("/api/stock/all.json").await.json());
     assert_eq!((&here["keepings"], &here["scrap"]), (&there["keepings"], &there["scrap"]));
-    let unknown = demo.get("/api/rack/tables/spools.csv").await;
+    let unknown = demo.get("/api/stock/tables/spools.csv").await;
     assert_eq!(unknown.status, StatusCode::NOT_FOUND);
 }
 
@@ -272,7 +272,7 @@ async fn lines_of_the_ledger_come_in_for_lots_by_name() {
         workshop.get("/api/lots?metal=copper").await.json()["lots"][0]["standing"]["left_mm"].clone()
     };
     assert_eq!(left().await, 19_315.0);
-    let out = workshop.get("/api/rack/tables/ledger.csv").await.text();
+    let out = workshop.get("/api/stock/tables/ledger.csv").await.text();
     assert!(out.contains("Blue spool,cut,-615.000,hooks,20"), "{out}");
     for (text, field, says) in [
         (
@@ -307,11 +307,11 @@ async fn a_rack_whose_first_line_was_taken_back_comes_in_again() {
     let first = lines.as_array().unwrap().last().unwrap()["id"].clone();
     let back = workshop.post(&format!("/api/ledger/{first}/reverse"), &json!({})).await;
     assert_eq!(back.status, StatusCode::OK, "{}", back.text());
-    let rack = workshop.get("/api/rack/all.json").await.text();
+    let rack = workshop.get("/api/stock/all.json").await.text();
     let other = Workshop::empty();
     let brought = import(&other, &rack, false).await;
     assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
-    assert_eq!(other.get("/api/rack/all.json").await.text(), rack);
+    assert_eq!(other.get("/api/stock/all.json").await.text(), rack);
 }
 
 /// Two plans of one name, and one that was put away: each pick comes back as what it was.
@@ -328,7 +328,7 @@ async fn a_pick_never_becomes_another_plan() {
         ids.push(kept["entry"].clone());
     }
     workshop.post("/api/picks", &json!({ "entry": ids[1]["id"], "pieces_n": 7 })).await;
-    let rack = workshop.get("/api/rack/all.json").await.text();
+    let rack = workshop.get("/api/stock/all.json").await.text();
     // The picks are put away with a second workshop's help: there they are brought in beside the same plans.
     let pick = workshop.get("/api/picks").await.json()[0].clone();
     let away = json!({ "revision": pick["revision"], "archived": true });
@@ -405,19 +405,19 @@ async fn looking_and_bringing_in_agree(#[case] table: &str, #[case] column: &str
 #[tokio::test]
 async fn what_is_on_the_rack_already_is_left_alone() {
     let demo = Workshop::demo();
-    let rack = demo.get("/api/rack/all.json").await.text();
+    let rack = demo.get("/api/stock/all.json").await.text();
     let again = import(&demo, &rack, false).await.json();
     assert_eq!(again["already_n"], again["rows_n"]);
     assert!(again.get("undo").is_none(), "{again}");
-    assert_eq!(demo.get("/api/rack/all.json").await.text(), rack);
-    let kept = demo.get("/api/kept/all.json").await.text();
+    assert_eq!(demo.get("/api/stock/all.json").await.text(), rack);
+    let kept = demo.get("/api/saved/all.json").await.text();
     let again = demo.ask("POST", "/api/import", kept.clone()).await.json();
     assert!(
         again["already_n"].as_u64().unwrap() > 3 && again["entries"].as_array().unwrap().is_empty(),
         "{again}"
     );
     assert_eq!(
-        demo.get("/api/kept/all.json").await.json()["plans"],
+        demo.get("/api/saved/all.json").await.json()["plans"],
         serde_json::from_str::<Value>(&kept).unwrap()["plans"]
     );
     // One lot more: only that one comes in.

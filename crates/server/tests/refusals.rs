@@ -72,9 +72,9 @@ fn is_a_problem(reply: &Reply, what: &str) -> Value {
 async fn everything(workshop: &Workshop) -> Vec<String> {
     let mut all = vec![];
     for path in [
-        "/api/rack/all.json",
+        "/api/stock/all.json",
         "/api/plans",
-        "/api/patterns",
+        "/api/findings",
         "/api/rods",
         "/api/pliers",
         "/api/blades",

@@ -315,7 +315,10 @@ fn without_room_the_workshop_opens_and_can_be_read() {
     let of_the_file: Value =
         agent.get(format!("{address}api/file")).call().unwrap().body_mut().read_json().unwrap();
     let told = of_the_file["only_read"].as_str().unwrap();
-    assert!(told.starts_with("Nothing is saved for now: the disk with the workshop's file is full"), "{told}");
+    assert!(
+        told.starts_with("Nothing is saved for now: the disk with the workshop's file is full"),
+        "{told}"
+    );
     let (status, problem) = post(&address, "more");
     assert_eq!(status, 503, "{problem}");
     assert!(

@@ -11,15 +11,15 @@ use serde_json::{Value, json};
 async fn standing(workshop: &Workshop) -> Value {
     let mut all = json!({});
     for path in [
-        "/api/rack/all.json",
+        "/api/stock/all.json",
         "/api/plans?most=500",
-        "/api/patterns?most=500",
+        "/api/findings?most=500",
         "/api/rods?most=500",
         "/api/pliers?most=500",
         "/api/blades?most=500",
         "/api/picks",
         "/api/scrap",
-        "/api/keepings",
+        "/api/settings/wires",
         "/api/lots?most=500",
     ] {
         let mut value = workshop.get(path).await.json();
@@ -96,16 +96,16 @@ async fn write(workshop: &Workshop, what: &str) -> i64 {
             workshop.post(&format!("/api/plans/{id}/archive"), &body).await
         }
         "a finding is kept" => {
-            let kind = workshop.get("/api/pattern-kinds").await.json()[0].clone();
+            let kind = workshop.get("/api/finding-kinds").await.json()[0].clone();
             let request = json!({ "kind": kind["kind"], "wire": kind["wire"] });
-            workshop.post("/api/patterns", &json!({ "name": "New", "request": request })).await
+            workshop.post("/api/findings", &json!({ "name": "New", "request": request })).await
         }
         "a finding is changed" => {
-            let entry = first(workshop, "/api/patterns").await;
+            let entry = first(workshop, "/api/findings").await;
             let (id, revision) = named(&entry);
             let mut record = entry["record"].clone();
             record["note"] = json!("for the second cast");
-            workshop.put(&format!("/api/patterns/{id}?revision={revision}"), &record).await
+            workshop.put(&format!("/api/findings/{id}?revision={revision}"), &record).await
         }
         "a rod is added" => {
             workshop.post("/api/rods", &json!({ "name": "spindle", "diameter_mm": 3.3 })).await
@@ -152,14 +152,14 @@ async fn write(workshop: &Workshop, what: &str) -> i64 {
         }
         "a keeping is said" => {
             let wire = json!({ "metal": "brass", "size_mm": 0.8 });
-            workshop.put("/api/keepings", &json!({ "wire": wire, "keep_mm": 5000.0 })).await
+            workshop.put("/api/settings/wires", &json!({ "wire": wire, "keep_mm": 5000.0 })).await
         }
         "scrap is put down" => {
             let body = json!({ "metal": "copper", "cleanliness": "clean", "mass_g": 3.5 });
             workshop.post("/api/scrap", &body).await
         }
         "a finding is picked" => {
-            let (id, _) = named(&first(workshop, "/api/patterns").await);
+            let (id, _) = named(&first(workshop, "/api/findings").await);
             workshop.post("/api/picks", &json!({ "entry": id, "pieces_n": 9 })).await
         }
         _ => panic!("{what}"),
@@ -239,7 +239,7 @@ async fn a_day_of_writes_is_walked_back() {
 
 #[rstest]
 #[case("a plan is changed", "/api/plans")]
-#[case("a finding is changed", "/api/patterns")]
+#[case("a finding is changed", "/api/findings")]
 #[tokio::test]
 async fn what_was_changed_since_is_not_taken_back(#[case] what: &str, #[case] path: &str) {
     let workshop = Workshop::demo();
@@ -273,7 +273,7 @@ async fn what_was_done_is_told_the_last_first() {
         told.as_array().unwrap().iter().map(|one| one["sentence"].as_str().unwrap()).collect();
     assert_eq!(told.len(), WRITES.len() + 1, "and the demo: {told:?}");
     let picked =
-        workshop.get("/api/patterns").await.json()["entries"][0]["name"].as_str().unwrap().to_owned();
+        workshop.get("/api/findings").await.json()["entries"][0]["name"].as_str().unwrap().to_owned();
     assert_eq!(told[0], format!("Added cutting list: “{picked}”."));
     for (n, words) in [
         (1, "3.5 g of scrap, copper clean."),
@@ -298,7 +298,7 @@ async fn what_was_done_is_told_the_last_first() {
 #[tokio::test]
 async fn the_number_of_a_write_that_added_nothing_is_never_anothers() {
     let workshop = Workshop::demo();
-    let rack = workshop.get("/api/kept/all.json").await.text();
+    let rack = workshop.get("/api/saved/all.json").await.text();
     let brought = workshop.ask("POST", "/api/import", rack).await.json();
     let plan = json!({
         "name": "Another's",
@@ -341,7 +341,7 @@ proptest! {
             let workshop = Workshop::demo();
             let another = json!({ "name": "Another's", "request": { "kind": "eye-pin",
                 "wire": { "metal": "copper", "size_mm": 0.8 } } });
-            let theirs = workshop.post("/api/patterns", &another).await.json()["entry"].clone();
+            let theirs = workshop.post("/api/findings", &another).await.json()["entry"].clone();
             let start = standing(&workshop).await;
             let mut batches = vec![];
             for what in &writes {
@@ -352,7 +352,7 @@ proptest! {
             for (i, batch) in batches.iter().rev().enumerate() {
                 if i == meanwhile % batches.len() {
                     // Somebody else, in the middle of it, on a record of his own; he takes it back himself.
-                    let path = format!("/api/patterns/{}?revision={}", theirs["id"], theirs["revision"]);
+                    let path = format!("/api/findings/{}?revision={}", theirs["id"], theirs["revision"]);
                     let mut record = theirs["record"].clone();
                     record["note"] = json!("for another stall");
                     let changed = workshop.put(&path, &record).await;
@@ -421,7 +421,7 @@ async fn nobody_takes_back_what_others_went_on_with() {
 
     // A batch with presses, until they are taken back.
     let hook = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 } });
-    let (hooks, hooks_undo) = added("/api/patterns", json!({ "name": "hooks", "request": hook })).await;
+    let (hooks, hooks_undo) = added("/api/findings", json!({ "name": "hooks", "request": hook })).await;
     let (batch, batch_undo) = added("/api/batches", json!({ "entry": hooks, "pieces_n": 5 })).await;
     let press = async |key: &str, happened: &str| {
         let press = json!({ "key": format!("press-{key}"), "step_n": 1, "happened": happened, "n": 1 });
@@ -444,7 +444,7 @@ async fn nobody_takes_back_what_others_went_on_with() {
         .await;
 
     // Something that was changed since.
-    let path = format!("/api/patterns/{hooks}?revision=1");
+    let path = format!("/api/findings/{hooks}?revision=1");
     let other = json!({ "name": "hooks for the stall", "request": hook });
     let reply = workshop.put(&path, &other).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());

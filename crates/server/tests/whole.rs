@@ -60,21 +60,21 @@ async fn act(workshop: &Workshop, what: u8, at: usize, mm: i32) -> Option<()> {
             workshop.post(&format!("/api/plans/{}/archive", plan["id"]), &away).await;
         }
         6 => {
-            let plan = one(workshop, "/api/patterns", "entries", at).await?;
+            let plan = one(workshop, "/api/findings", "entries", at).await?;
             let mut record = plan["record"].clone();
             record["name"] = json!("two of one name");
             workshop
-                .put(&format!("/api/patterns/{}?revision={}", plan["id"], plan["revision"]), &record)
+                .put(&format!("/api/findings/{}?revision={}", plan["id"], plan["revision"]), &record)
                 .await;
         }
         7 => {
-            let plan = one(workshop, "/api/patterns", "entries", at).await?;
+            let plan = one(workshop, "/api/findings", "entries", at).await?;
             workshop
                 .post("/api/picks", &json!({ "entry": plan["id"], "pieces_n": mm.unsigned_abs() + 1 }))
                 .await;
         }
         8 => {
-            let pattern = number(&one(workshop, "/api/patterns", "entries", at).await?, "id")?;
+            let pattern = number(&one(workshop, "/api/findings", "entries", at).await?, "id")?;
             let batch = json!({ "entry": pattern, "pieces_n": mm.unsigned_abs() % 90 + 1 });
             workshop.post("/api/batches", &batch).await;
         }

@@ -7,27 +7,27 @@ use thirtyfour::prelude::*;
 #[rstest]
 #[case("/today", "[data-test=next-sitting]")]
 #[case("/rings", "[data-test=figures]")]
-#[case("/chain", "[data-test=chain-stage] canvas")]
-#[case("/kept", "[data-test=plans]")]
-#[case("/patterns", "[data-test=ready] svg")]
-#[case("/patterns/room?kind=hook-clasp", "[data-test=strip]")]
-#[case("/rack", "[data-test=lots] .lot")]
-#[case("/rack/choose", "[data-test=candidates] li")]
-#[case("/rack/cut", "[data-test=strip] svg")]
-#[case("/rack/cost", "[data-test=cost-each]")]
+#[case("/chains", "[data-test=chain-stage] canvas")]
+#[case("/saved", "[data-test=plans]")]
+#[case("/findings", "[data-test=ready] svg")]
+#[case("/findings/piece?kind=hook-clasp", "[data-test=strip]")]
+#[case("/wire", "[data-test=lots] .lot")]
+#[case("/wire/choose", "[data-test=candidates] li")]
+#[case("/wire/cutting-plan", "[data-test=strip] svg")]
+#[case("/wire/cost", "[data-test=cost-each]")]
 #[case("/orders", "[data-test=orders]")]
-#[case("/orders/sittings", "[data-test=sittings]")]
-#[case("/orders/shelf", "[data-test=bags] svg")]
+#[case("/orders/schedule", "[data-test=sittings]")]
+#[case("/orders/stock", "[data-test=bags] svg")]
 #[case("/bench", "[data-test=begin]")]
-#[case("/check", "[data-test=checks]")]
-#[case("/check/79", "[data-test=measured]")]
-#[case("/check/lots", "[data-test=lot-plot] canvas")]
-#[case("/check/practice", "[data-test=begin-drill]")]
-#[case("/check/hand", "[data-test=own-spread]")]
-#[case("/check/jaws", "[data-test=jaw-wear]")]
-#[case("/check/rescue", "[data-test=what-now]")]
+#[case("/measure", "[data-test=checks]")]
+#[case("/measure/79", "[data-test=measured]")]
+#[case("/measure/springback", "[data-test=lot-plot] canvas")]
+#[case("/measure/practice", "[data-test=begin-drill]")]
+#[case("/measure/consistency", "[data-test=own-spread]")]
+#[case("/measure/jaws", "[data-test=jaw-wear]")]
+#[case("/measure/fix", "[data-test=what-now]")]
 #[case("/tools", "[data-test=rods]")]
-#[case("/guide", "[data-test=metals]")]
+#[case("/reference", "[data-test=metals]")]
 fn a_view_can_be_used_by_everyone(#[case] path: &'static str, #[case] there: &'static str) -> Result<()> {
     at_the_bench(move |maker| async move {
         let fits = async || -> Result<()> {
@@ -69,18 +69,18 @@ fn an_open_editor_can_be_used_by_everyone() -> Result<()> {
 /// What opens each dialog: the view, what is clicked on the way, what opens it.
 const DIALOGS: [(&str, &[&str], &str); 13] = [
     ("/rings", &[], "[data-test=keep]"),
-    ("/chain", &[], "[data-test=own]"),
-    ("/rack", &[], "[data-test=receive]"),
-    ("/rack", &[], "[data-test=open-lot]"),
-    ("/rack", &[], "[data-test=keeping]"),
+    ("/chains", &[], "[data-test=own]"),
+    ("/wire", &[], "[data-test=receive]"),
+    ("/wire", &[], "[data-test=open-lot]"),
+    ("/wire", &[], "[data-test=keeping]"),
     ("/tools", &[], "[data-test=add-rod]"),
     ("/tools", &[], "[data-test=add-plier]"),
     ("/tools", &[], "[data-test=edit-hand]"),
-    ("/patterns/room?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-fit]"),
-    ("/patterns/room?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-wire]"),
-    ("/patterns/room?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-mate]"),
-    ("/patterns/room?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-over]"),
-    ("/kept", &["[data-test=more]"], "[data-test=rename]"),
+    ("/findings/piece?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-fit]"),
+    ("/findings/piece?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-wire]"),
+    ("/findings/piece?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-mate]"),
+    ("/findings/piece?kind=hook-clasp", &["[data-test=try]"], "[data-test=open-over]"),
+    ("/saved", &["[data-test=more]"], "[data-test=rename]"),
 ];
 
 /// Whether the focus is on what a selector finds, or within it.
@@ -139,13 +139,13 @@ fn escape_asks_before_it_throws_typed_work_away() -> Result<()> {
 /// From the top of a view to what it is for, by the skip link and Tab.
 #[rstest]
 #[case("/rings", "[data-slot=rings]", 4)]
-#[case("/chain", "[data-slot=chains]", 4)]
-#[case("/kept", "[data-test=open-plan]", 10)]
-#[case("/patterns", "[data-kind=open-ear-wire]", 10)]
-#[case("/rack", "[data-test=open-lot]", 30)]
-#[case("/rack/choose", "[data-test=candidates] button", 14)]
-#[case("/rack/cut", "[data-test=tick]", 40)]
-#[case("/check", "[data-test=check-count]", 8)]
+#[case("/chains", "[data-slot=chains]", 4)]
+#[case("/saved", "[data-test=open-plan]", 10)]
+#[case("/findings", "[data-kind=open-ear-wire]", 10)]
+#[case("/wire", "[data-test=open-lot]", 30)]
+#[case("/wire/choose", "[data-test=candidates] button", 14)]
+#[case("/wire/cutting-plan", "[data-test=tick]", 40)]
+#[case("/measure", "[data-test=check-count]", 8)]
 #[case("/tools", "[data-test=rods] button", 8)]
 fn the_work_is_a_few_stops_away(
     #[case] path: &'static str,
@@ -173,7 +173,7 @@ fn the_work_is_a_few_stops_away(
 #[test]
 fn a_list_is_one_stop_and_walked_by_arrows_and_letters() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         maker.script("document.querySelector('[data-test=open-plan]').focus()").await?;
         let row = "return document.activeElement.closest('.plan')?.querySelector('.name').innerText ?? ''";
@@ -218,19 +218,19 @@ fn letters_find_a_choice_of_a_word() -> Result<()> {
 /// What is tapped is large enough for a fingertip.
 #[rstest]
 #[case("/rings")]
-#[case("/kept")]
-#[case("/patterns")]
-#[case("/patterns/room?kind=open-ear-wire")]
-#[case("/rack")]
-#[case("/rack/choose")]
-#[case("/rack/cut")]
-#[case("/rack/cost")]
+#[case("/saved")]
+#[case("/findings")]
+#[case("/findings/piece?kind=open-ear-wire")]
+#[case("/wire")]
+#[case("/wire/choose")]
+#[case("/wire/cutting-plan")]
+#[case("/wire/cost")]
 #[case("/today")]
 #[case("/orders")]
-#[case("/orders/sittings")]
-#[case("/orders/shelf")]
+#[case("/orders/schedule")]
+#[case("/orders/stock")]
 #[case("/tools")]
-#[case("/guide")]
+#[case("/reference")]
 fn what_is_tapped_is_large_enough(#[case] path: &'static str) -> Result<()> {
     at_the_bench(move |maker| async move {
         maker.browser.resize(390, 844).await?;

@@ -38,7 +38,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
     at_the_bench(|maker| async move {
         kept_rings(maker, "40 rings 6.5 mm inside half-hard sterling silver 20 awg", "Lake sleeves").await?;
         let before = maker.text("[data-slot=mandrel]").await?;
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.choose("[data-test=piece]", "Lake sleeves").await?;
         maker.choose("[data-test=check-lot]", "lot 45, Silver, new in October").await?;
         maker.click("[data-test=start-check]").await?;
@@ -62,7 +62,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
         maker.press(Key::Enter + "").await?;
         maker.until("the lot to go", || async { Ok(maker.count("[data-slot=lot]").await? == 0) }).await?;
         // The plot, and a reading set aside by the maker.
-        maker.open("/check/lots?lot=45").await?;
+        maker.open("/measure/springback?lot=45").await?;
         maker.sees("[data-test=lot-known]", "% less than usual for this metal, ±").await?;
         ensure!(maker.count("[data-test=lot-plot] canvas").await? == 1);
         maker.is_accessible().await?;
@@ -85,7 +85,7 @@ fn a_measured_coil_changes_the_rod_of_the_next_plan() -> Result<()> {
 #[test]
 fn a_trial_says_the_next_blank() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.choose("[data-test=piece]", "Reed crown, links").await?;
         maker.choose("[data-test=check-what]", "a trial piece").await?;
         maker.fill("[data-test=trial-blank]", "soup").await?;
@@ -123,7 +123,7 @@ fn a_trial_says_the_next_blank() -> Result<()> {
         maker.click("[data-test=undo-notice]").await?;
         maker.sees("[data-test=trial]", "1.5 mm missing at the end").await?;
         // A trial nearer to what its parts add up to, accepted.
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.choose("[data-test=piece]", "Reed crown, links").await?;
         maker.choose("[data-test=check-what]", "a trial piece").await?;
         maker.fill("[data-test=trial-blank]", "50 mm").await?;
@@ -137,7 +137,7 @@ fn a_trial_says_the_next_blank() -> Result<()> {
 fn an_accepted_trial_changes_what_is_cut() -> Result<()> {
     at_the_bench(|maker| async move {
         // What its parts add up to, by the drawing room.
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.choose("[data-test=check-what]", "a trial piece").await?;
         maker.fill("[data-test=trial-blank]", "54 mm").await?;
@@ -148,11 +148,11 @@ fn an_accepted_trial_changes_what_is_cut() -> Result<()> {
         maker.sees("[data-test=accept-trial]", "Water sprites, ear wires").await?;
         maker.click("[data-test=accept-trial]").await?;
         maker.sees("body", "is cut like this from now on. The earlier revision is kept").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.sees("body", "Water sprites, ear wires").await?;
         let cut = maker
             .script(
-                "return fetch('/api/patterns').then((r) => r.json()).then((all) => { const one = all.entries.find((e) => \
+                "return fetch('/api/findings').then((r) => r.json()).then((all) => { const one = all.entries.find((e) => \
                  e.name === 'Water sprites, ear wires'); return [one.revision, one.record.request.allowance_mm] })",
             )
             .await?;
@@ -164,7 +164,7 @@ fn an_accepted_trial_changes_what_is_cut() -> Result<()> {
 #[test]
 fn a_batch_is_paired_and_a_planted_cause_is_found() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.click("[data-test=checks] [data-test=open-check]").await?;
         maker.sees("h1", "Ear wires, for pairs").await?;
         maker.click("[data-test=match-them]").await?;
@@ -174,7 +174,7 @@ fn a_batch_is_paired_and_a_planted_cause_is_found() -> Result<()> {
         maker.click("[data-test=match-them]").await?;
         maker.sees("[data-test=left-over]", "Left over: number").await?;
         // A fresh batch of two: the first with its bend begun too far on.
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.choose("[data-test=piece]", "hook clasp").await?;
         maker.fill("[data-test=check-count]", "2").await?;
         maker.click("[data-test=start-check]").await?;
@@ -197,7 +197,7 @@ fn a_batch_is_paired_and_a_planted_cause_is_found() -> Result<()> {
 #[test]
 fn a_drill_is_run_and_what_is_typed_wrong_is_said() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/check/practice").await?;
+        maker.open("/measure/practice").await?;
         maker.click("[data-test=drill-ten-loops] [data-test=begin-drill]").await?;
         maker.sees("[data-test=measure-next]", "Number 1: loop").await?;
         // A wedge types what the caliper sends; what is none is said and not kept.
@@ -212,7 +212,7 @@ fn a_drill_is_run_and_what_is_typed_wrong_is_said() -> Result<()> {
         maker.sees("[data-test=all-measured]", "Everything is measured").await?;
         maker.sees("[data-test=feedback]", "along the jaw").await?;
         maker.is_accessible().await?;
-        maker.open("/check/practice").await?;
+        maker.open("/measure/practice").await?;
         maker.sees("[data-test=drill-ten-loops]", "±").await?;
         ensure!(maker.count("[data-test=drill-ten-loops] .sets li").await? == 1);
         maker.is_accessible().await
@@ -222,7 +222,7 @@ fn a_drill_is_run_and_what_is_typed_wrong_is_said() -> Result<()> {
 #[test]
 fn what_went_wrong_can_still_become_something() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/check/rescue").await?;
+        maker.open("/measure/fix").await?;
         maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
         maker.fill("[data-test=wrong-by]", "3").await?;
         maker.click("[data-test=what-now]").await?;
@@ -251,7 +251,7 @@ fn what_went_wrong_can_still_become_something() -> Result<()> {
 #[test]
 fn the_hand_is_taken_over_and_given_back() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/check/hand").await?;
+        maker.open("/measure/consistency").await?;
         maker.sees("[data-test=narrows]", "Most of it is").await?;
         maker.sees("[data-test=history]", "63 readings").await?;
         maker.click("[data-test=older]").await?;
@@ -267,7 +267,7 @@ fn the_hand_is_taken_over_and_given_back() -> Result<()> {
         maker.fill("[data-test=ring_mm] input", "0.05 mm").await?;
         maker.click("[data-test=keep-tolerances]").await?;
         maker.sees("[data-test=tolerances]", "± 0.05").await?;
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.is_accessible().await
     })
 }
@@ -275,7 +275,7 @@ fn the_hand_is_taken_over_and_given_back() -> Result<()> {
 #[test]
 fn a_jaw_is_calibrated_by_two_loops() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/check/jaws").await?;
+        maker.open("/measure/jaws").await?;
         maker.choose("[data-test=jaw-plier]", "slim round-nose").await?;
         maker.choose("[data-test=jaw-wire]", "soft copper, round 1.02 mm (18 AWG), lot 49").await?;
         maker.fill("[data-test=jaw-at]", "4 mm").await?;

@@ -37,7 +37,7 @@ fn a_ring_is_asked_for_changed_kept_and_found_by_keyboard_alone() -> Result<()> 
         maker.press("Gondola rail").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=kept-as]", "Gondola rail").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         tab_to(maker, "[data-test=find]", 20).await?;
         maker.press("gondola").await?;
@@ -51,7 +51,7 @@ fn a_ring_is_asked_for_changed_kept_and_found_by_keyboard_alone() -> Result<()> 
 #[test]
 fn a_lot_is_found_weighed_and_put_right_by_keyboard_alone() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.find("[data-test=lots] .lot").await?;
         tab_to(maker, "[data-test=find-lot]", 24).await?;
         maker.press("Blue spool").await?;
@@ -176,7 +176,7 @@ fn a_ring_is_planned_kept_and_printed_on_a_telephone() -> Result<()> {
 #[test]
 fn a_lot_is_found_weighed_and_put_right_on_a_telephone() -> Result<()> {
     at_the_bench(|maker| async move {
-        let mut job = Job::on_a_telephone(maker, "/rack").await?;
+        let mut job = Job::on_a_telephone(maker, "/wire").await?;
         maker.find("[data-test=lots] .lot").await?;
         job.write("[data-test=find-lot] input", "Blue spool").await?;
         maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
@@ -194,7 +194,7 @@ fn a_lot_is_found_weighed_and_put_right_on_a_telephone() -> Result<()> {
 #[test]
 fn three_things_are_picked_cut_booked_and_undone_on_a_telephone() -> Result<()> {
     at_the_bench(|maker| async move {
-        let mut job = Job::on_a_telephone(maker, "/rack/cut").await?;
+        let mut job = Job::on_a_telephone(maker, "/wire/cutting-plan").await?;
         maker.find("[data-test=picks] li").await?;
         for name in ["Lantern bearers, oval links", "Lake Queen, long ear wires", "Gift stall, cord ends"] {
             job.actions += 1;
@@ -219,7 +219,7 @@ fn three_things_are_picked_cut_booked_and_undone_on_a_telephone() -> Result<()> 
 #[test]
 fn something_is_picked_cut_and_booked_by_keyboard_alone() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.find("[data-test=picks] li").await?;
         maker.find("[data-test=strip]").await?;
         tab_to(maker, "[data-test=piece]", 40).await?;

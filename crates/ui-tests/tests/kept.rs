@@ -31,7 +31,7 @@ fn a_kept_plan_survives_reload_and_a_killed_server() -> Result<()> {
         maker.browser.driver.refresh().await?;
         maker.sees(SENTENCE, "60 rings of half-hard brass").await?;
         maker.server.kill_and_restart().await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.sees("[data-test=plans] .plan", "Chorus collars").await?;
         maker.sees("[data-test=plans] .plan", "Second row only.").await?;
         maker.click("[data-test=open-plan]").await?;
@@ -62,7 +62,7 @@ fn an_unkept_draft_survives_a_reload_and_is_undone() -> Result<()> {
 fn plans_are_found_renamed_duplicated_put_away_and_undone() -> Result<()> {
     at_the_bench(|maker| async move {
         keep_sixty_brass_rings(maker).await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("[data-test=find] input", "collars brass").await?;
         maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
         maker.click("[data-test=more]").await?;
@@ -112,7 +112,7 @@ fn a_plan_goes_out_as_files_and_comes_back_in() -> Result<()> {
         ensure!(table.contains("Chorus collars,Second row only.,60,brass,half-hard,round"), "{table}");
 
         // The JSON that was saved is brought back in: as it is, it is here already; another's, beside the original.
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("[data-test=find] input", "Chorus").await?;
         maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
@@ -130,7 +130,7 @@ fn a_plan_goes_out_as_files_and_comes_back_in() -> Result<()> {
 #[test]
 fn a_broken_file_brings_nothing_in_and_says_where_it_is_broken() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.sees("[data-test=plans]", "Reed crown").await?;
         let before = maker.count("[data-test=plans] .plan").await?;
         let good = r#"{"name":"Good","request":{"wire":{"metal":"copper","size_mm":1},"mandrel":{"diameter_mm":5}}}"#;
@@ -161,7 +161,7 @@ async fn rows(maker: &Maker, n: usize) -> Result<()> {
 #[test]
 fn rings_and_findings_stand_in_one_list_and_are_duplicated_and_put_away_there() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find(ROWS).await?;
         let all = maker.count(ROWS).await?;
         maker.click("[data-test=show-findings]").await?;
@@ -194,7 +194,7 @@ fn an_earlier_revision_of_rings_is_laid_on_the_desk_and_kept_over_the_last() -> 
         maker.click("[data-test=keep]").await?;
         maker.click("[data-test=keep-confirm]").await?;
         maker.gone("[data-test=keep-confirm]").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("[data-test=find] input", "Chorus").await?;
         rows(maker, 1).await?;
         maker.click("[data-test=more]").await?;
@@ -207,7 +207,7 @@ fn an_earlier_revision_of_rings_is_laid_on_the_desk_and_kept_over_the_last() -> 
         maker.click("[data-test=keep]").await?;
         maker.click("[data-test=keep-confirm]").await?;
         maker.gone("[data-test=keep-confirm]").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("[data-test=find] input", "Chorus").await?;
         maker.sees("[data-test=plans]", "60 rings").await
     })
@@ -216,7 +216,7 @@ fn an_earlier_revision_of_rings_is_laid_on_the_desk_and_kept_over_the_last() -> 
 #[test]
 fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/patterns/room?kind=eye-pin").await?;
+        maker.open("/findings/piece?kind=eye-pin").await?;
         maker.click("[data-test=keep]").await?;
         maker.fill("[data-test=plan-name] input", "water sprites, ear wires").await?;
         maker.sees("[data-test=alike]", "is saved already: 24 pairs of ear wires").await?;
@@ -225,7 +225,7 @@ fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
         maker.fill("[data-test=plan-name] input", "Water sprites, ear wires").await?;
         maker.click("[data-test=keep-confirm]").await?;
         maker.gone("[data-test=keep-confirm]").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("[data-test=find] input", "Water sprites, ear").await?;
         rows(maker, 2).await?;
         maker.sees("[data-test=namesakes]", "another has the same name").await
@@ -236,7 +236,7 @@ fn a_name_that_is_taken_is_pointed_out_and_still_may_be_kept() -> Result<()> {
 #[test]
 fn a_copy_of_the_workshop_is_saved_and_opened() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         let names = maker.text("[data-test=plans]").await?;
         maker.click("[data-test=settings]").await?;
@@ -246,7 +246,7 @@ fn a_copy_of_the_workshop_is_saved_and_opened() -> Result<()> {
         let file = folder.path().join("copy.lorimant");
         std::fs::write(&file, copy)?;
         let (_server, address) = lorimant_ui_tests::server::launch(&file, "0").await?;
-        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.browser.driver.goto(format!("{address}/saved")).await?;
         maker.find("[data-test=plans] .plan").await?;
         ensure!(maker.text("[data-test=plans]").await? == names);
         Ok(())
@@ -257,7 +257,7 @@ fn a_copy_of_the_workshop_is_saved_and_opened() -> Result<()> {
 #[test]
 fn a_backup_is_restored_in_the_settings() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         let names = maker.text("[data-test=plans]").await?;
         maker.click("[data-test=settings]").await?;
@@ -267,7 +267,7 @@ fn a_backup_is_restored_in_the_settings() -> Result<()> {
         let (saved, file) = (folder.path().join("backup.lorimant"), folder.path().join("new.lorimant"));
         std::fs::write(&saved, copy)?;
         let (_server, address) = lorimant_ui_tests::server::launch_empty(&file).await?;
-        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.browser.driver.goto(format!("{address}/saved")).await?;
         maker.sees("[data-test=empty]", "Nothing saved yet").await?;
         maker.click("[data-test=settings]").await?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=restore-chooser]")).await?;
@@ -275,7 +275,7 @@ fn a_backup_is_restored_in_the_settings() -> Result<()> {
         maker.click("[data-test=restore]").await?;
         maker.sees("[data-test=restored]", "is saved as").await?;
         maker.click("[data-test=restore]").await?;
-        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.browser.driver.goto(format!("{address}/saved")).await?;
         maker.find("[data-test=plans] .plan").await?;
         ensure!(maker.text("[data-test=plans]").await? == names);
         Ok(())
@@ -286,7 +286,7 @@ fn a_backup_is_restored_in_the_settings() -> Result<()> {
 #[test]
 fn a_whole_workshop_is_brought_into_an_empty_one() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         let names = maker.text("[data-test=plans]").await?;
         maker.click("[data-test=settings]").await?;
@@ -296,7 +296,7 @@ fn a_whole_workshop_is_brought_into_an_empty_one() -> Result<()> {
         let (saved, file) = (folder.path().join("all.jsonl"), folder.path().join("new.lorimant"));
         std::fs::write(&saved, lines)?;
         let (_server, address) = lorimant_ui_tests::server::launch_empty(&file).await?;
-        maker.browser.driver.goto(format!("{address}/kept")).await?;
+        maker.browser.driver.goto(format!("{address}/saved")).await?;
         maker.sees("[data-test=empty]", "Nothing saved yet").await?;
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;
         chooser.send_keys(saved.to_str().context("a path")?).await?;
@@ -324,10 +324,10 @@ fn a_file_that_was_moved_is_said_and_nothing_typed_is_lost() -> Result<()> {
         maker.sees("[data-test=notice]", "Kept in spite of it").await?;
         // Whoever comes while it is away is told on the page.
         std::fs::rename(&file, &away)?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.sees("[data-test=only-read]", "Nothing is saved for now").await?;
         std::fs::rename(&away, &file)?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         maker.gone("[data-test=only-read]").await
     })
@@ -385,7 +385,7 @@ fn a_second_server_says_where_the_first_one_is() -> Result<()> {
         let said = lorimant_ui_tests::server::refused(&maker.server.file()).await?;
         let told = said.split("already, at ").nth(1).and_then(|rest| rest.split(". ").next());
         let address = told.with_context(|| format!("no address in {said:?}"))?;
-        maker.browser.driver.goto(format!("{address}kept")).await?;
+        maker.browser.driver.goto(format!("{address}saved")).await?;
         maker.fill("[data-test=find] input", "Chorus").await?;
         rows(maker, 1).await
     })

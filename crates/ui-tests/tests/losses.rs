@@ -13,7 +13,7 @@ const KEPT_AS: &str = "[data-test=kept-as]";
 
 /// Opens a kept plan or finding by its name.
 async fn open_kept(maker: &Maker, name: &str) -> Result<()> {
-    maker.open("/kept").await?;
+    maker.open("/saved").await?;
     maker.fill("[data-test=find] input", name).await?;
     maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
     maker.click("[data-test=open-plan]").await?;
@@ -185,7 +185,7 @@ fn a_new_tab_starts_with_the_record_its_request_belongs_to() -> Result<()> {
 #[test]
 fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.sees("[data-test=strip]", "Flush the end").await?;
         maker.gone("[data-test=working]").await?;
         maker.click("[data-test=tick]").await?;
@@ -195,14 +195,14 @@ fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> R
         maker.click("[data-test=book-cuts]").await?;
         maker.sees("[data-test=last-done]", "Undo").await?;
         // Its notice goes; the line stays, in another view as well.
-        maker.open("/guide").await?;
+        maker.open("/reference").await?;
         maker.click("[data-test=history]").await?;
         maker.sees("[data-test=written] li", " cut, “").await?;
         maker.is_accessible().await?;
         maker.click("[data-test=written] li button").await?;
         maker.sees("[data-test=last-done]", "Undone").await?;
         maker.sees("[data-test=written] li", "Undid").await?;
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker
             .until("the picks are back", || async { Ok(maker.text("[data-test=picks]").await? == picked) })
             .await
@@ -212,7 +212,7 @@ fn what_was_booked_is_taken_back_where_it_was_done_and_from_what_was_done() -> R
 #[test]
 fn walking_through_what_can_be_picked_picks_nothing_and_twice_the_same_is_more_of_it() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.find("[data-test=picks] li").await?;
         let rows = maker.count("[data-test=picks] li").await?;
         let list = maker.find("[data-test=piece]").await?;
@@ -300,7 +300,7 @@ fn escape_leaves_a_word_as_it_was_and_a_bad_value_never_stays() -> Result<()> {
 #[test]
 fn a_spool_of_unknown_weight_is_asked_for_before_it_is_booked_as_wire() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm soft 10 m").await?;
         maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
@@ -372,7 +372,7 @@ fn tools_and_units_changed_elsewhere_are_followed() -> Result<()> {
 
 /// Opens what is written of a lot, to change it.
 async fn change_lot(maker: &Maker, name: &str) -> Result<()> {
-    maker.open("/rack").await?;
+    maker.open("/wire").await?;
     maker.fill("[data-test=find-lot] input", name).await?;
     maker.sees("[data-test=lot]", name).await?;
     maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
@@ -422,12 +422,12 @@ fn wire_that_is_being_received_is_not_lost() -> Result<()> {
     at_the_bench(|maker| async move {
         let name = "return document.querySelector('[data-test=lot-name] input')?.value ?? null";
         let stays = || async {
-            maker.open("/rack").await?;
+            maker.open("/wire").await?;
             maker.click("[data-test=receive]").await?;
             maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
             maker.until("the tag", || async { Ok(maker.script(name).await? == "Slate spool") }).await
         };
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=listing] input", "copper round 1 mm soft 10 m").await?;
         maker.has_chosen("[data-test=lot-metal] select", "copper").await?;
@@ -457,7 +457,7 @@ fn wire_that_is_being_received_is_not_lost() -> Result<()> {
 #[test]
 fn a_pick_changed_elsewhere_is_not_written_over() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.find("[data-test=pick-count]").await?;
         maker
             .script(
@@ -519,7 +519,7 @@ async fn piece_count(maker: &Maker, n: u32) -> Result<()> {
 
 async fn kept_finding(maker: &Maker, name: &str) -> Result<serde_json::Value> {
     let script = format!(
-        "const list = await (await fetch('/api/patterns?most=500')).json();\
+        "const list = await (await fetch('/api/findings?most=500')).json();\
          return list.entries.find(entry => entry.record.name === {})",
         json!(name)
     );
@@ -629,7 +629,7 @@ fn a_server_that_is_killed_loses_no_finding_and_no_booking() -> Result<()> {
         maker.click("[data-test=keep-confirm]").await?;
         maker.sees("[data-test=notice]", "Saved as").await?;
         ensure!(kept_finding(maker, LINKS).await?["record"]["request"]["pieces_n"] == 61);
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.fill("[data-test=find-lot] input", "Blue spool").await?;
         maker.until("one lot", || async { Ok(maker.count("[data-test=lot]").await? == 1) }).await?;
         maker.click("[data-test=open-lot]").await?;
@@ -651,7 +651,7 @@ fn a_server_that_is_killed_loses_no_finding_and_no_booking() -> Result<()> {
 #[test]
 fn undo_takes_nothing_back_that_another_went_on_with() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
         maker.has_chosen("[data-test=lot-metal] select", "sterling silver").await?;

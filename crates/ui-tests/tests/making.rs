@@ -108,7 +108,7 @@ fn a_hammered_ring_is_planned_backwards() -> Result<()> {
 fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.browser.resize(390, 844).await?;
-        maker.open("/patterns/room?kind=figure-eight").await?;
+        maker.open("/findings/piece?kind=figure-eight").await?;
         maker.sees(STEPS, "Right end level with the jaw: roll the second loop").await?;
         maker.click("[data-test=steps] li:nth-child(5) button").await?;
         maker.sees("[data-test=steps] li.now", "Turn the wire end for end").await?;
@@ -136,7 +136,7 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         maker.open("/tools").await?;
         maker.click("[data-test=school-flat_to-spool]").await?;
         maker.sees("[data-test=notice]", "Noted").await?;
-        maker.open("/patterns/room?kind=s-link").await?;
+        maker.open("/findings/piece?kind=s-link").await?;
         maker.sees(STEPS, "flush at the mark").await?;
         // What stands on the bench is listed where the tools are.
         maker.open("/tools").await?;
@@ -145,7 +145,7 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         maker.click("[data-test=gear-torch]").await?;
         maker.click("[data-test=keep-gear]").await?;
         maker.sees("[data-test=gear]", "none").await?;
-        maker.open("/patterns/room?kind=balled-head-pin").await?;
+        maker.open("/findings/piece?kind=balled-head-pin").await?;
         maker.sees("body", "no torch is listed under Tools").await
     })
 }

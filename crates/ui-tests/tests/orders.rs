@@ -166,7 +166,7 @@ fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
 #[test]
 fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/orders/sittings").await?;
+        maker.open("/orders/schedule").await?;
         maker.sees("[data-test=schedule-told]", "Everything is on time").await?;
         let first = "[data-test=sittings] > li:first-child";
         let when = maker.text(&format!("{first} h2")).await?;
@@ -199,7 +199,7 @@ fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
 #[test]
 fn bags_are_counted_and_labelled() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/orders/shelf").await?;
+        maker.open("/orders/stock").await?;
         let ears = "[data-test=bags] > li:nth-child(1)";
         let there = maker.text(&format!("{ears} [data-test=in-bag]")).await?;
         let n: u32 = there.split(' ').next().and_then(|n| n.parse().ok()).context("not a number")?;
@@ -322,7 +322,7 @@ fn how_one_batch_is_made_is_changed_before_it_is_begun() -> Result<()> {
 #[test]
 fn a_single_survivor_is_made_again() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/orders/shelf").await?;
+        maker.open("/orders/stock").await?;
         maker.click("[data-test=survivor]").await?;
         maker.fill("[data-test=survivor-wire] input", "1.02 mm").await?;
         maker.click("[data-test=which-is-it]").await?;
@@ -340,7 +340,7 @@ fn a_single_survivor_is_made_again() -> Result<()> {
         maker.is_accessible().await?;
         maker.click("[data-test=draw-recipe]").await?;
         maker.sees("[data-test=sentence]", "niobium").await?;
-        maker.open("/orders/shelf").await?;
+        maker.open("/orders/stock").await?;
         maker.click("[data-test=survivor]").await?;
         maker.fill("[data-test=survivor-wire] input", "1.02 mm").await?;
         maker.fill("[data-test=survivor-long] input", "9.1 mm").await?;

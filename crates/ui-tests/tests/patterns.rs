@@ -8,7 +8,7 @@ const BLANK: &str = "[data-figure=blank] .num";
 
 /// An ear wire as usually made: developed 53.94, 0.12 filed off its tip, so 54.5 on the ruler.
 async fn at_an_open_hook(maker: &Maker) -> Result<()> {
-    maker.open("/patterns/room?kind=open-ear-wire").await?;
+    maker.open("/findings/piece?kind=open-ear-wire").await?;
     maker.sees(BLANK, "54.5").await
 }
 
@@ -19,7 +19,7 @@ async fn drawn(maker: &Maker) -> Result<String> {
 #[test]
 fn from_the_library_to_the_cut_in_one_click() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/patterns").await?;
+        maker.open("/findings").await?;
         maker.sees("[data-kind=open-ear-wire]", "cut 54.5 mm, mark at 19, 49.5").await?;
         ensure!(maker.count("[data-test=ready] svg path").await? > 100, "drawn from real geometry");
         maker.click("[data-kind=open-ear-wire]").await?;
@@ -192,7 +192,7 @@ fn a_pattern_is_kept_revised_compared_and_brought_back() -> Result<()> {
         maker.click("[data-test=open-over]").await?;
         maker.click("[data-test=revision] ~ [data-test=revision] [data-test=bring-back]").await?;
         maker.sees(SENTENCE, "front 11 mm").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.sees("[data-test=plans]", "Chorus drops").await
     })
 }
@@ -200,7 +200,7 @@ fn a_pattern_is_kept_revised_compared_and_brought_back() -> Result<()> {
 #[test]
 fn patterns_are_found_and_filtered() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/patterns").await?;
+        maker.open("/findings").await?;
         maker.find("[data-kind=s-clasp]").await?;
         let ready = || async { maker.count("[data-test=ready] .cell").await };
         maker.script("const s = document.querySelector('[data-test=filter-kind]'); s.value = 'clasps'; s.dispatchEvent(new Event('change'))").await?;
@@ -228,7 +228,7 @@ fn files_are_taken_away_and_brought_back_in() -> Result<()> {
             let bytes = maker.saved(ending).await?;
             ensure!(bytes.starts_with(starts.as_bytes()), "{file}: {:?}", bytes.get(..20));
         }
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans]").await?;
         let path = maker.browser.downloads().join("ear-wire.pattern.json");
         let chooser = maker.browser.driver.find(By::Css("[data-test=import-file]")).await?;

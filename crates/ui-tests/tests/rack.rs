@@ -18,7 +18,7 @@ async fn open_lot(maker: &Maker, name: &str) -> Result<()> {
 #[test]
 fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.find("[data-test=lots]").await?;
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=listing] input", ".925 HH sq 20ga 5ft 14.80").await?;
@@ -46,7 +46,7 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
 #[test]
 fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.click("[data-test=receive]").await?;
         maker.fill("[data-test=lot-name] input", "Wrong").await?;
         maker.fill("[data-test=lot-size] input", "thick").await?;
@@ -77,7 +77,7 @@ fn what_is_typed_wrong_is_said_at_its_field_and_nothing_is_lost() -> Result<()> 
 #[test]
 fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         open_lot(maker, "Silver, new in October").await?;
         maker.sees("[data-test=left]", "5.00 m").await?;
         maker.click("[data-test=do-book]").await?;
@@ -126,7 +126,7 @@ fn a_lot_is_booked_reversed_weighed_and_a_rest_set_aside() -> Result<()> {
 #[test]
 fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.sees("[data-test=wire-plan]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=strip]", "Flush the end").await?;
         let strips = maker.count("[data-test=strip]").await?;
@@ -160,13 +160,13 @@ fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
 #[test]
 fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("[data-test=find] input", "Lantern").await?;
         maker.until("one plan", || async { Ok(maker.count("[data-test=plans] .plan").await? == 1) }).await?;
         maker.click("[data-test=more]").await?;
         maker.click("[data-test=pick]").await?;
         maker.sees(NOTICE, "Added “Lantern bearers, oval links”").await?;
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.until("five picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 5) }).await?;
         maker.click("[data-test=drop-pick]").await?;
         maker.until("four picks", || async { Ok(maker.count("[data-test=pick-count]").await? == 4) }).await?;
@@ -194,7 +194,7 @@ fn the_list_is_changed_and_what_is_short_is_said() -> Result<()> {
 #[test]
 fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/choose").await?;
+        maker.open("/wire/choose").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=candidates]", "Opens at about").await?;
         maker.find("[data-test=hold-plot] canvas").await?;
@@ -220,7 +220,7 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
 #[test]
 fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack/cost").await?;
+        maker.open("/wire/cost").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         // The minutes of its route stand there to start from.
         let minutes = maker.find("[data-test=cost-minutes] input").await?.prop("value").await?;
@@ -248,7 +248,7 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
 #[test]
 fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.find("[data-test=lots]").await?;
         maker.click("[data-test=rack-files]").await?;
         maker.click("[data-test='lots.csv']").await?;
@@ -285,7 +285,7 @@ fn lots_go_out_and_come_in_after_a_look() -> Result<()> {
 #[test]
 fn the_rack_is_filtered_and_how_a_wire_is_kept_makes_the_buying_list() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.sees("[data-test=low]", "short").await?;
         maker.sees("[data-test=buying-list]", "half-hard copper").await?;
         maker.click("[data-test=filter-metal]").await?;
@@ -320,7 +320,7 @@ fn the_rack_is_filtered_and_how_a_wire_is_kept_makes_the_buying_list() -> Result
 #[test]
 fn scrap_is_put_on_its_pile_and_priced_from_the_feed() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.sees("[data-test=scrap]", "14.62 g").await?;
         maker.click("[data-test=add-scrap]").await?;
         maker.fill("[data-test=scrap-mass] input", "some").await?;
@@ -342,7 +342,7 @@ fn scrap_is_put_on_its_pile_and_priced_from_the_feed() -> Result<()> {
 #[test]
 fn an_empty_rack_says_how_to_begin() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.find("[data-test=lots]").await?;
         let script = "return (async () => {
             for (;;) {

@@ -15,7 +15,7 @@ fn a_lock_that_falls_meanwhile_keeps_what_lies_on_the_desk() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/rings").await?;
         ring_count(maker, "41").await?;
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
         lock(maker, "reed and rush").await?;
         maker.server.kill_and_restart().await?;
@@ -65,7 +65,7 @@ fn a_device_is_signed_out_in_the_settings() -> Result<()> {
                 .call()?;
             anyhow::Ok(plans.status().as_u16())
         };
-        maker.open("/kept").await?;
+        maker.open("/saved").await?;
         maker.fill("main input[type=password]", "reed and rush").await?;
         maker.press(Key::Enter + "").await?;
         maker.find("[data-test=plans] .plan").await?;

@@ -78,7 +78,7 @@ fn a_blade_is_added_and_offered_in_the_sentence() -> Result<()> {
 #[test]
 fn the_gauge_table_is_read_both_ways() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/guide").await?;
+        maker.open("/reference").await?;
         maker.fill("[data-test=size] input", "1.2192 mm").await?;
         maker.sees("[data-test=reading]", "= 18 SWG").await?;
         maker.click("[data-system=swg]").await?;
@@ -94,7 +94,7 @@ fn the_gauge_table_is_read_both_ways() -> Result<()> {
 #[test]
 fn keys_are_listed() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/guide").await?;
+        maker.open("/reference").await?;
         maker.sees("[data-test=gauge-table]", "11.684").await?;
         maker.browser.driver.find(By::Css("body")).await?.send_keys("?").await?;
         maker.sees("[role=dialog]", "Move from word to word in the sentence").await

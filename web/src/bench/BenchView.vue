@@ -37,7 +37,7 @@ const { data: drawn } = useQuery({
 /** What can be done together now. */
 const { data: together } = useQuery({
   queryKey: ['together', () => rows.value?.map((row) => `${row.id} ${row.next}`).join()],
-  queryFn: () => data(api.GET('/api/together')),
+  queryFn: () => data(api.GET('/api/schedule/shared')),
   enabled: () => (rows.value?.length ?? 0) > 0,
   staleTime: 0,
 })

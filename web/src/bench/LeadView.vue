@@ -168,7 +168,7 @@ function unscrap() {
 const rescue = computed(() => {
   const piece = led.value?.entry.record.piece
   return piece && 'finding' in piece && task.value
-    ? `/check/rescue?batch=${id}&step=${task.value.step.step_n}`
+    ? `/measure/fix?batch=${id}&step=${task.value.step.step_n}`
     : undefined
 })
 const spoilable = computed(() => !once.value && may.value > 0)

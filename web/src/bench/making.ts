@@ -18,7 +18,7 @@ export function makingOf(led: LedBatch, kept: () => Promise<unknown>) {
       draft: piece.finding,
       sound: true,
       choices: (request: PatternRequest, slot: string) =>
-        data(api.POST('/api/patterns/choices', { body: { request, slot } })) as Promise<
+        data(api.POST('/api/findings/choices', { body: { request, slot } })) as Promise<
           Choice<PatternRequest>[]
         >,
       set: (request: PatternRequest) => keep(request.route),

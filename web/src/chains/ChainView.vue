@@ -115,7 +115,7 @@ async function take(file: string) {
   if (!chain.draft) return
   const name = chain.kept?.name || 'Chain'
   try {
-    await exportFile(`/api/chains/take-away/${file}`, {
+    await exportFile(`/api/chains/export/${file}`, {
       name,
       note: chain.kept?.note ?? '',
       request: chain.draft,
@@ -168,7 +168,7 @@ const ratio = computed(() => {
 /** What a chain is made of lies on its own desk. */
 const openRings = (ring: RingRequest) => attempt(plan.start(ring).then(() => router.push('/rings')))
 const openClasp = () =>
-  chain.draft?.clasp && attempt(pattern.start(chain.draft.clasp).then(() => router.push('/patterns/room')))
+  chain.draft?.clasp && attempt(pattern.start(chain.draft.clasp).then(() => router.push('/findings/piece')))
 const hasSecond = computed(() => parts.value.length > 1)
 
 useDeskKeys({

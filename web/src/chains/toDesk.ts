@@ -12,6 +12,6 @@ export function useToDesk() {
     if ('finding' in piece) await pattern.start(piece.finding)
     else if ('chain' in piece) await chain.start(piece.chain)
     else await plan.start(piece.rings)
-    await router.push('finding' in piece ? '/patterns/room' : 'chain' in piece ? '/chain' : '/rings')
+    await router.push('finding' in piece ? '/findings/piece' : 'chain' in piece ? '/chains' : '/rings')
   }
 }

@@ -3,12 +3,12 @@ import QuestionFrame from '../shared/QuestionFrame.vue'
 
 /** From what is measured to what is learned of it. */
 const questions = [
-  { path: '/check', name: 'Measurements' },
-  { path: '/check/lots', name: 'Springback' },
-  { path: '/check/practice', name: 'Practice' },
-  { path: '/check/hand', name: 'Consistency' },
-  { path: '/check/jaws', name: 'Jaw marks' },
-  { path: '/check/rescue', name: 'Fix a problem' },
+  { path: '/measure', name: 'Measurements' },
+  { path: '/measure/springback', name: 'Springback' },
+  { path: '/measure/practice', name: 'Practice' },
+  { path: '/measure/consistency', name: 'Consistency' },
+  { path: '/measure/jaws', name: 'Jaw marks' },
+  { path: '/measure/fix', name: 'Fix a problem' },
 ] as const
 </script>
 

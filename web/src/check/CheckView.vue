@@ -165,7 +165,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
 
 <template>
   <div class="page check">
-    <p class="crumb no-print"><router-link to="/check">Measurements</router-link></p>
+    <p class="crumb no-print"><router-link to="/measure">Measurements</router-link></p>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <p v-else-if="!view" class="quiet" role="status">Loading…</p>
     <template v-else-if="sheet && check">

@@ -120,7 +120,7 @@ async function begin() {
     }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
     notice.did(`Started: ${entry.name}.`, undo, refresh)
-    await router.push(`/check/${entry.id}`)
+    await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => fault.sentence)
   }
@@ -215,7 +215,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
   <ul v-else class="pieces checks" data-test="checks">
     <li v-for="row in all" :key="row.id">
       <div>
-        <router-link class="name serif" :to="`/check/${row.id}`" data-test="open-check">{{
+        <router-link class="name serif" :to="`/measure/${row.id}`" data-test="open-check">{{
           row.name
         }}</router-link>
         <p class="told">{{ row.sentence }}</p>

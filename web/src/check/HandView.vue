@@ -14,7 +14,7 @@ const queries = useQueryClient()
 const { across } = useAmounts()
 const { data: own, error } = useQuery({
   queryKey: ['hand', 'learned'],
-  queryFn: () => data(api.GET('/api/hand/learned')),
+  queryFn: () => data(api.GET('/api/consistency')),
   staleTime: 0,
 })
 const { data: paces } = useQuery({
@@ -131,7 +131,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
       <tbody>
         <tr v-for="one in history.readings" :key="one.reading_n" :class="{ quiet: one.aside }">
           <td>
-            <router-link :to="`/check/${one.check}`">{{ one.name }}</router-link>
+            <router-link :to="`/measure/${one.check}`">{{ one.name }}</router-link>
           </td>
           <td class="num">{{ one.piece_n }}</td>
           <td>{{ one.what }}</td>

@@ -31,7 +31,7 @@ async function planWith() {
       <v-btn class="no-print" data-test="plan-with-lot" @click="planWith">Plan with this rod</v-btn>
     </p>
     <p v-if="known.next" class="quiet" data-test="lot-next">{{ known.next.told }}</p>
-    <router-link v-if="!open && known.measured_n" class="no-print" :to="`/check/lots?lot=${lotN}`"
+    <router-link v-if="!open && known.measured_n" class="no-print" :to="`/measure/springback?lot=${lotN}`"
       >All its measurements</router-link
     >
   </section>

@@ -31,18 +31,18 @@ const { data: known } = useQuery({
   <p v-else-if="!lots" class="quiet" role="status">Loading…</p>
   <p v-else-if="!lots.length" class="empty">
     No wire in stock yet. Once a spool is there, one measured coil shows how it springs back.
-    <router-link to="/rack">Add wire</router-link>
+    <router-link to="/wire">Add wire</router-link>
   </p>
   <div v-else class="lots">
     <nav class="list" aria-label="Lots">
       <p v-if="!measured.length" class="empty" data-test="no-lots">
         No lot measured yet: plans use the usual ± 15 %.
-        <router-link to="/check">Measure a coil</router-link>
+        <router-link to="/measure">Measure a coil</router-link>
       </p>
       <router-link
         v-for="lot in measured"
         :key="lot.lot_n"
-        :to="`/check/lots?lot=${lot.lot_n}`"
+        :to="`/measure/springback?lot=${lot.lot_n}`"
         class="line"
         :aria-current="lot.lot_n === chosen ? 'true' : undefined"
         data-test="lot-line"
@@ -60,7 +60,7 @@ const { data: known } = useQuery({
       <LotPlot v-if="known.points.length" :known="known" />
       <ul class="points">
         <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
-          <router-link :to="`/check/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>{{ ' ' }}
+          <router-link :to="`/measure/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>{{ ' ' }}
           <span class="num">{{ across(point.inside_mm) }}</span> inside, usually
           {{ across(point.handbook_mm) }}
           <template v-if="point.aside">, set aside</template>

@@ -22,7 +22,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
     const body = { name, piece, of, pieces_n, drill }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
     notice.did(`Started: ${entry.name}.`, undo, () => queries.invalidateQueries())
-    await router.push(`/check/${entry.id}`)
+    await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -44,7 +44,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
       <p v-if="drill.progress" class="progress" data-test="progress">{{ drill.progress }}</p>
       <ul v-if="drill.sets.length" class="sets">
         <li v-for="set in drill.sets" :key="set.check">
-          <router-link :to="`/check/${set.check}`">{{ when(set.at) }}</router-link>
+          <router-link :to="`/measure/${set.check}`">{{ when(set.at) }}</router-link>
           <span class="num">± {{ across(set.spread_mm) }}</span>
           <span v-if="set.met">met</span>
         </li>

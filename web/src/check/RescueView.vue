@@ -35,7 +35,7 @@ const { data: steps } = useQuery({
   queryKey: ['rescue', 'steps', finding],
   queryFn: async () => {
     const { result } = await data(
-      api.POST('/api/patterns/sheet', { body: { ...finding.value!, pieces_n: 1, singly: true } }),
+      api.POST('/api/findings/sheet', { body: { ...finding.value!, pieces_n: 1, singly: true } }),
     )
     return result?.form.steps ?? []
   },
@@ -88,7 +88,7 @@ async function look() {
 
 async function open(request: Rescues['options'][number]['request']) {
   await pattern.start(request)
-  await router.push('/patterns/room')
+  await router.push('/findings/piece')
 }
 </script>
 

@@ -47,7 +47,7 @@ async function note() {
 const pattern = computed(() => props.view.entry.record.pattern ?? null)
 const { data: kept } = useQuery({
   queryKey: ['pattern', pattern],
-  queryFn: () => data(api.GET('/api/patterns/{id}', { params: { path: { id: pattern.value! } } })),
+  queryFn: () => data(api.GET('/api/findings/{id}', { params: { path: { id: pattern.value! } } })),
   enabled: () => pattern.value !== null,
   staleTime: 0,
 })
@@ -71,7 +71,7 @@ async function again() {
     const body = { ...record, name, trial, keys: record.keys ?? [] }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
     notice.did(`Started: ${entry.name}.`, undo, refresh)
-    await router.push(`/check/${entry.id}`)
+    await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
   }

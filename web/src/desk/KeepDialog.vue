@@ -31,7 +31,7 @@ const { data: namesakes } = useQuery({
   queryKey: ['kept', 'named', naming, () => props.desk.kept?.id],
   queryFn: () => {
     const query = { name: naming.value, but: props.desk.kept?.id }
-    return data(api.GET('/api/kept/named', { params: { query } }))
+    return data(api.GET('/api/saved/named', { params: { query } }))
   },
   enabled: () => open.value && !!naming.value.trim(),
 })

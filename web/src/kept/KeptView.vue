@@ -49,7 +49,7 @@ const { data: found, error } = useQuery({
       most,
       skip: page.value * most,
     }
-    return data(api.GET('/api/kept', { params: { query } }))
+    return data(api.GET('/api/saved', { params: { query } }))
   },
   placeholderData: (before) => before,
 })
@@ -74,10 +74,10 @@ const rings = useShelf({
   desk: plan,
 })
 const findings = useShelf({
-  add: (body) => data(api.POST('/api/patterns', { body })),
+  add: (body) => data(api.POST('/api/findings', { body })),
   replace: ({ id, revision }, body) =>
-    data(api.PUT('/api/patterns/{id}', { params: { path: { id }, query: { revision } }, body })),
-  archive: (id, body) => data(api.POST('/api/patterns/{id}/archive', { params: { path: { id } }, body })),
+    data(api.PUT('/api/findings/{id}', { params: { path: { id }, query: { revision } }, body })),
+  archive: (id, body) => data(api.POST('/api/findings/{id}/archive', { params: { path: { id } }, body })),
   count: (record) => record.request.pieces_n ?? 1,
   refresh,
   desk: pattern,
@@ -121,9 +121,9 @@ async function open(entry: KeptPiece) {
   else if ('chain' in piece)
     await chains.attempt(async () => {
       await chain.openKept(recordOf(entry, piece.chain))
-      await router.push('/chain')
+      await router.push('/chains')
     })
-  else await findings.attempt(() => router.push({ path: '/patterns/room', query: { kept: entry.id } }))
+  else await findings.attempt(() => router.push({ path: '/findings/piece', query: { kept: entry.id } }))
 }
 </script>
 
@@ -160,7 +160,7 @@ async function open(entry: KeptPiece) {
       <span class="grow" />
       <BringIn @brought="refresh" />
       <PaperMenu says="Print or export" test="take-out">
-        <SaveButton path="/api/kept/all.json" line data-test="take-out-json">Everything as JSON</SaveButton>
+        <SaveButton path="/api/saved/all.json" line data-test="take-out-json">Everything as JSON</SaveButton>
         <SaveButton path="/api/plans/all.csv" line>Rings as CSV</SaveButton>
       </PaperMenu>
     </div>
@@ -170,10 +170,11 @@ async function open(entry: KeptPiece) {
       <template v-if="find">Nothing saved has “{{ find }}” in it.</template>
       <template v-else-if="archived">Nothing is archived.</template>
       <template v-else-if="which === 'chains'">
-        No chain saved yet. Plan one under <router-link to="/chain">Chains</router-link> and press Save there.
+        No chain saved yet. Plan one under <router-link to="/chains">Chains</router-link> and press Save
+        there.
       </template>
       <template v-else-if="which === 'findings'">
-        No finding saved yet. Open one under <router-link to="/patterns">Findings</router-link>, change it as
+        No finding saved yet. Open one under <router-link to="/findings">Findings</router-link>, change it as
         you like and press Save. It is listed here, ready to make again.
       </template>
       <template v-else>

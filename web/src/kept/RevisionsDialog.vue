@@ -43,7 +43,7 @@ const { data: revisions } = useQuery({
         ? await data(api.GET('/api/plans/{id}/revisions', { params }))
         : 'chain' in kept.value!.piece
           ? await data(api.GET('/api/chains/{id}/revisions', { params }))
-          : await data(api.GET('/api/patterns/{id}/revisions', { params }))
+          : await data(api.GET('/api/findings/{id}/revisions', { params }))
     return found.map(({ record, ...one }) => ({ ...one, name: record.name, request: record.request }))
   },
   enabled: open,
@@ -62,11 +62,11 @@ async function lay({ revision, request }: Revision) {
     } else if ('chain' in now.piece) {
       await chain.openKept(recordOf(now, now.piece.chain))
       if (revision !== now.revision) await chain.set(request as ChainRequest)
-      await router.push('/chain')
+      await router.push('/chains')
     } else {
       await pattern.openKept(recordOf(now, now.piece.finding))
       if (revision !== now.revision) await pattern.set(request as PatternRequest)
-      await router.push('/patterns/room')
+      await router.push('/findings/piece')
     }
     kept.value = null
   } catch (thrown) {

@@ -43,7 +43,7 @@ const filled = computed(() => {
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <p v-else-if="!bag" class="quiet" role="status">Loading the bag…</p>
     <template v-else>
-      <p class="way"><router-link to="/orders/shelf">Finished stock</router-link></p>
+      <p class="way"><router-link to="/orders/stock">Finished stock</router-link></p>
       <h1>{{ bag.entry.name }}</h1>
       <section class="top">
         <PieceSketch v-if="bag.tasks.length" :drawing="bag.tasks.at(-1)!.drawing" class="drawing" />

@@ -113,7 +113,7 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
 <template>
   <p v-if="kept && !kept.total" class="watch" data-test="nothing-kept">
     Only saved pieces can be ordered, and there are none yet. Plan
-    <router-link to="/rings">rings</router-link> or a <router-link to="/patterns">finding</router-link>
+    <router-link to="/rings">rings</router-link> or a <router-link to="/findings">finding</router-link>
     and save it.
   </p>
   <form v-else ref="form" class="serif sentence" data-test="order" @submit.prevent="take">

@@ -4,8 +4,8 @@ import QuestionFrame from '../shared/QuestionFrame.vue'
 /** From what is wanted to what lies in bags. */
 const questions = [
   { path: '/orders', name: 'Orders' },
-  { path: '/orders/sittings', name: 'Schedule' },
-  { path: '/orders/shelf', name: 'Finished stock' },
+  { path: '/orders/schedule', name: 'Schedule' },
+  { path: '/orders/stock', name: 'Finished stock' },
 ] as const
 </script>
 

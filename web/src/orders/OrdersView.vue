@@ -34,7 +34,7 @@ const { data: past } = useQuery({
 /** When what is still to be made for each order is ready. */
 const { data: planned } = useQuery({
   queryKey: ['sittings'],
-  queryFn: () => data(api.GET('/api/sittings')),
+  queryFn: () => data(api.GET('/api/schedule')),
   staleTime: 0,
 })
 function readyOf(order: OrderRow) {
@@ -202,7 +202,7 @@ const share = (order: OrderRow, i: number, n: number) =>
     >
       Closed orders
     </button>
-    <router-link v-if="orders?.length" to="/rack/cut">Cutting plan for all open orders</router-link>
+    <router-link v-if="orders?.length" to="/wire/cutting-plan">Cutting plan for all open orders</router-link>
   </p>
   <ul v-if="away" v-one-stop class="past">
     <li v-for="one in past?.entries ?? []" :key="one.id">

@@ -18,13 +18,13 @@ const refresh = () => queries.invalidateQueries({ queryKey: ['sittings'] })
 
 const { data: planned, error } = useQuery({
   queryKey: ['sittings'],
-  queryFn: () => data(api.GET('/api/sittings')),
+  queryFn: () => data(api.GET('/api/schedule')),
   staleTime: 0,
 })
 /** What would help is looked for where something comes too late. */
 const { data: helped, isFetching: looking } = useQuery({
   queryKey: ['sittings', 'help', () => planned.value?.agenda.begins],
-  queryFn: () => data(api.GET('/api/sittings', { params: { query: { help: true } } })),
+  queryFn: () => data(api.GET('/api/schedule', { params: { query: { help: true } } })),
   enabled: () => !!planned.value?.agenda.unmet.length,
   staleTime: 0,
 })
@@ -73,7 +73,7 @@ async function attempt(work: () => Promise<unknown>) {
 }
 const hold = (body: Hold, said: string) =>
   attempt(async () => {
-    const { undo } = await data(api.POST('/api/holds', { body }))
+    const { undo } = await data(api.POST('/api/schedule/changes', { body }))
     notice.did(said, undo, refresh)
   })
 const leaveOut = (sitting: AgendaSitting) =>
@@ -82,7 +82,9 @@ const leaveOut = (sitting: AgendaSitting) =>
 const letGo = (id: number, revision: number) =>
   attempt(async () => {
     const body = { revision, archived: true }
-    const { undo } = await data(api.POST('/api/holds/{id}/archive', { params: { path: { id } }, body }))
+    const { undo } = await data(
+      api.POST('/api/schedule/changes/{id}/archive', { params: { path: { id } }, body }),
+    )
     notice.did('Unpinned.', undo, refresh)
   })
 function backIn(sitting: AgendaSitting) {
@@ -120,7 +122,7 @@ const toldHold = (record: Hold) => {
 
 const hours = ref(false)
 const unmetAll = ref(false)
-const take = (file: string) => download(`/api/sittings/files/${file}`).catch(notice.fail)
+const take = (file: string) => download(`/api/schedule/files/${file}`).catch(notice.fail)
 </script>
 
 <template>
@@ -132,7 +134,7 @@ const take = (file: string) => download(`/api/sittings/files/${file}`).catch(not
       <v-btn :disabled="!busy" data-test="day-sheet" @click="take('day.pdf')"
         >Print the next day’s sheet</v-btn
       >
-      <v-btn :disabled="!busy" data-test="calendar" @click="take('sittings.ics')">Calendar</v-btn>
+      <v-btn :disabled="!busy" data-test="calendar" @click="take('schedule.ics')">Calendar</v-btn>
       <span class="quiet" role="status" data-test="looking">
         <template v-if="looking">Looking for what would help…</template>
       </span>

@@ -71,13 +71,13 @@ async function working(work: () => Promise<void>) {
 const look = () =>
   working(async () => {
     recipes.value = null
-    found.value = await data(api.POST('/api/survivors', { body: await measured() }))
+    found.value = await data(api.POST('/api/matches', { body: await measured() }))
   })
 
 const workOut = () =>
   working(async () => {
     const body = { measured: await measured(), metal: metal.value as Wire['metal'] }
-    recipes.value = await data(api.POST('/api/survivors/recipes', { body }))
+    recipes.value = await data(api.POST('/api/matches/recipes', { body }))
   })
 
 const draw = (one: Recipe) =>

@@ -5,22 +5,22 @@ import { desk, type Choice } from '../desk/desk'
 /** The finding in the drawing room. */
 export const usePattern = defineStore('pattern', () =>
   desk<PatternRequest, PatternWorked, PatternSheet, Choice<PatternRequest>>('pattern', {
-    sheet: (body) => data(api.POST('/api/patterns/sheet', { body })),
+    sheet: (body) => data(api.POST('/api/findings/sheet', { body })),
     change: (request, slot, change, quick) =>
       data(
-        api.POST('/api/patterns/change', {
+        api.POST('/api/findings/change', {
           params: { query: { dragged: quick } },
           body: { request, slot, change },
         }),
       ),
-    choices: (request, slot) => data(api.POST('/api/patterns/choices', { body: { request, slot } })),
+    choices: (request, slot) => data(api.POST('/api/findings/choices', { body: { request, slot } })),
     /** The first pattern there is. */
     async first() {
-      const [kind] = await data(api.GET('/api/pattern-kinds'))
+      const [kind] = await data(api.GET('/api/finding-kinds'))
       return kind ? { request: { kind: kind.kind, wire: kind.wire } } : null
     },
-    keepNew: (body) => data(api.POST('/api/patterns', { body })),
+    keepNew: (body) => data(api.POST('/api/findings', { body })),
     keepOver: ({ id, revision }, body) =>
-      data(api.PUT('/api/patterns/{id}', { params: { path: { id }, query: { revision } }, body })),
+      data(api.PUT('/api/findings/{id}', { params: { path: { id }, query: { revision } }, body })),
   }),
 )

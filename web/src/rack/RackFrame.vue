@@ -3,10 +3,10 @@ import QuestionFrame from '../shared/QuestionFrame.vue'
 
 /** The questions asked before cutting, in the order they come up. */
 const questions = [
-  { path: '/rack', name: 'Stock' },
-  { path: '/rack/choose', name: 'Choose wire' },
-  { path: '/rack/cut', name: 'Cutting plan' },
-  { path: '/rack/cost', name: 'Cost' },
+  { path: '/wire', name: 'Stock' },
+  { path: '/wire/choose', name: 'Choose wire' },
+  { path: '/wire/cutting-plan', name: 'Cutting plan' },
+  { path: '/wire/cost', name: 'Cost' },
 ] as const
 </script>
 

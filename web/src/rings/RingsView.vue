@@ -69,7 +69,7 @@ async function take(file: string) {
   if (!plan.draft) return
   const name = plan.kept?.name || 'Rings'
   try {
-    await exportFile(`/api/rings/take-away/${file}`, {
+    await exportFile(`/api/rings/export/${file}`, {
       name,
       note: plan.kept?.note ?? '',
       request: plan.draft,

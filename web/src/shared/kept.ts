@@ -13,7 +13,7 @@ import {
 export const useKept = (wanted: MaybeRefOrGetter<boolean> = true) =>
   useQuery({
     queryKey: ['kept', 'all'],
-    queryFn: () => data(api.GET('/api/kept', { params: { query: { most: 500 } } })),
+    queryFn: () => data(api.GET('/api/saved', { params: { query: { most: 500 } } })),
     enabled: () => toValue(wanted),
   })
 

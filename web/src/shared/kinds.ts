@@ -5,6 +5,6 @@ import { api, data } from '../api/client'
 export const useKinds = () =>
   useQuery({
     queryKey: ['pattern-kinds'],
-    queryFn: () => data(api.GET('/api/pattern-kinds')),
+    queryFn: () => data(api.GET('/api/finding-kinds')),
     staleTime: Infinity,
   })

@@ -14,7 +14,7 @@ const plan = usePlan()
 const pattern = usePattern()
 /** The metal in hand: that of the piece on the desk one stands at. */
 const colour = computed(() =>
-  route.path.startsWith('/patterns') && pattern.worked ? pattern.colour : plan.colour,
+  route.path.startsWith('/findings') && pattern.worked ? pattern.colour : plan.colour,
 )
 const header = useTemplateRef<HTMLElement>('header')
 const nav = useTemplateRef<HTMLElement>('nav')

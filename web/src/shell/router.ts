@@ -1,34 +1,62 @@
-import { createRouter, createWebHistory } from 'vue-router'
+import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
 import RingsView from '../rings/RingsView.vue'
 import TodayView from '../today/TodayView.vue'
 
 /** The six doors, by stage of work, and the addresses behind each. */
 export const doors = [
   { path: '/today', name: 'Today', holds: ['/today'] },
-  { path: '/rings', name: 'Plan', holds: ['/rings', '/patterns', '/chain', '/kept'] },
-  { path: '/rack', name: 'Wire', holds: ['/rack'] },
+  { path: '/rings', name: 'Plan', holds: ['/rings', '/findings', '/chains', '/saved'] },
+  { path: '/wire', name: 'Wire', holds: ['/wire'] },
   { path: '/orders', name: 'Orders', holds: ['/orders', '/bag'] },
   { path: '/bench', name: 'Bench', holds: ['/bench'] },
-  { path: '/check', name: 'Measure', holds: ['/check'] },
+  { path: '/measure', name: 'Measure', holds: ['/measure'] },
 ] as const
 
 /** What stands beside the doors: not a stage of the work. */
 export const beside = [
   { path: '/tools', name: 'Tools' },
-  { path: '/guide', name: 'Reference' },
+  { path: '/reference', name: 'Reference' },
 ] as const
 
 /** What can be planned, and what was saved of it. */
 export const plans = [
   { path: '/rings', name: 'Rings' },
-  { path: '/patterns', name: 'Findings' },
-  { path: '/chain', name: 'Chains' },
-  { path: '/kept', name: 'Saved' },
+  { path: '/findings', name: 'Findings' },
+  { path: '/chains', name: 'Chains' },
+  { path: '/saved', name: 'Saved' },
 ] as const
 
 /** Whether an address is one of these or lies below it. */
 export const isWithin = (path: string, holds: readonly string[]) =>
   holds.some((one) => path === one || path.startsWith(`${one}/`))
+
+/** Where addresses of earlier versions lead, so that bookmarks go on working. */
+const moved = [
+  ['/kept', '/saved'],
+  ['/chain', '/chains'],
+  ['/patterns', '/findings'],
+  ['/patterns/room', '/findings/piece'],
+  ['/rack', '/wire'],
+  ['/rack/choose', '/wire/choose'],
+  ['/rack/cut', '/wire/cutting-plan'],
+  ['/rack/cost', '/wire/cost'],
+  ['/orders/sittings', '/orders/schedule'],
+  ['/orders/shelf', '/orders/stock'],
+  ['/check', '/measure'],
+  ['/check/lots', '/measure/springback'],
+  ['/check/practice', '/measure/practice'],
+  ['/check/hand', '/measure/consistency'],
+  ['/check/jaws', '/measure/jaws'],
+  ['/check/rescue', '/measure/fix'],
+  ['/check/:id(\\d+)', '/measure/:id'],
+  ['/guide', '/reference'],
+].map(([from, to]) => ({
+  path: from!,
+  redirect: ({ params, query }: RouteLocation) => ({
+    path: to!.replace(':id', String(params.id)),
+    query,
+  }),
+}))
 
 const router = createRouter({
   history: createWebHistory(),
@@ -36,20 +64,20 @@ const router = createRouter({
     { path: '/', redirect: '/today' },
     { path: '/today', component: TodayView, meta: { title: 'Today' } },
     { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
-    { path: '/chain', component: () => import('../chains/ChainView.vue'), meta: { title: 'Chains' } },
-    { path: '/kept', component: () => import('../kept/KeptView.vue'), meta: { title: 'Saved' } },
+    { path: '/chains', component: () => import('../chains/ChainView.vue'), meta: { title: 'Chains' } },
+    { path: '/saved', component: () => import('../kept/KeptView.vue'), meta: { title: 'Saved' } },
     {
-      path: '/patterns',
+      path: '/findings',
       component: () => import('../patterns/library/LibraryView.vue'),
       meta: { title: 'Findings' },
     },
     {
-      path: '/patterns/room',
+      path: '/findings/piece',
       component: () => import('../patterns/room/RoomView.vue'),
       meta: { title: 'Finding' },
     },
     {
-      path: '/rack',
+      path: '/wire',
       component: () => import('../rack/RackFrame.vue'),
       children: [
         { path: '', component: () => import('../rack/stock/StockView.vue'), meta: { title: 'Wire stock' } },
@@ -58,7 +86,11 @@ const router = createRouter({
           component: () => import('../rack/choose/ChooseView.vue'),
           meta: { title: 'Choose wire' },
         },
-        { path: 'cut', component: () => import('../rack/cut/CutView.vue'), meta: { title: 'Cutting plan' } },
+        {
+          path: 'cutting-plan',
+          component: () => import('../rack/cut/CutView.vue'),
+          meta: { title: 'Cutting plan' },
+        },
         {
           path: 'cost',
           component: () => import('../rack/cost/CostView.vue'),
@@ -72,12 +104,12 @@ const router = createRouter({
       children: [
         { path: '', component: () => import('../orders/OrdersView.vue'), meta: { title: 'Orders' } },
         {
-          path: 'sittings',
+          path: 'schedule',
           component: () => import('../orders/SittingsView.vue'),
           meta: { title: 'Schedule' },
         },
         {
-          path: 'shelf',
+          path: 'stock',
           component: () => import('../orders/ShelfView.vue'),
           meta: { title: 'Finished stock' },
         },
@@ -95,12 +127,12 @@ const router = createRouter({
       meta: { title: 'Bench' },
     },
     {
-      path: '/check',
+      path: '/measure',
       component: () => import('../check/CheckFrame.vue'),
       children: [
         { path: '', component: () => import('../check/ChecksView.vue'), meta: { title: 'Measurements' } },
         {
-          path: 'lots',
+          path: 'springback',
           component: () => import('../check/LotsView.vue'),
           meta: { title: 'Springback' },
         },
@@ -110,25 +142,26 @@ const router = createRouter({
           meta: { title: 'Practice' },
         },
         {
-          path: 'hand',
+          path: 'consistency',
           component: () => import('../check/HandView.vue'),
           meta: { title: 'Consistency' },
         },
         { path: 'jaws', component: () => import('../check/JawView.vue'), meta: { title: 'Jaw marks' } },
         {
-          path: 'rescue',
+          path: 'fix',
           component: () => import('../check/RescueView.vue'),
           meta: { title: 'Fix a problem' },
         },
       ],
     },
     {
-      path: '/check/:id(\\d+)',
+      path: '/measure/:id(\\d+)',
       component: () => import('../check/CheckView.vue'),
       meta: { title: 'Measurement' },
     },
     { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
-    { path: '/guide', component: () => import('../guide/GuideView.vue'), meta: { title: 'Reference' } },
+    { path: '/reference', component: () => import('../guide/GuideView.vue'), meta: { title: 'Reference' } },
+    ...moved,
     { path: '/:rest(.*)', component: () => import('./NotFoundView.vue'), meta: { title: 'Page not found' } },
   ],
 })

@@ -68,7 +68,7 @@ const opens = {
   match: 'Match a lost piece',
 }
 /** Views that need no piece. */
-const helps: Partial<Record<string, string>> = { fix: '/check/rescue', match: '/orders/shelf' }
+const helps: Partial<Record<string, string>> = { fix: '/measure/fix', match: '/orders/stock' }
 
 /** Three things to ask, to be pressed. */
 const examples = [
@@ -132,7 +132,7 @@ async function use() {
   const pieces_n = finding?.pieces_n ?? request?.rings_n ?? 1
   asked.value = { key: 'asked', name, purpose: piece, pieces_n }
   leave()
-  await router.push(view === 'cost' ? '/rack/cost' : '/rack/choose')
+  await router.push(view === 'cost' ? '/wire/cost' : '/wire/choose')
 }
 
 useEventListener('keydown', (event) => {
@@ -160,9 +160,9 @@ useEventListener('pointerdown', (event) => {
         :placeholder="
           large
             ? 'Type what you want to make'
-            : route.path.startsWith('/patterns')
+            : route.path.startsWith('/findings')
               ? '24 pairs hooks 20 ga sterling half-hard'
-              : route.path === '/chain'
+              : route.path === '/chains'
                 ? '42 cm byzantine 1.2 mm red brass 5 mm rod'
                 : '120 rings 5 mm inside copper 18 soft'
         "

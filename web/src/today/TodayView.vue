@@ -17,7 +17,7 @@ const live = { staleTime: 0 }
 
 const { data: planned } = useQuery({
   queryKey: ['sittings'],
-  queryFn: () => data(api.GET('/api/sittings')),
+  queryFn: () => data(api.GET('/api/schedule')),
   ...live,
 })
 const { data: orders } = useQuery({
@@ -31,7 +31,11 @@ const { data: batches } = useQuery({
   refetchInterval: 15_000,
   ...live,
 })
-const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/needs')), ...live })
+const { data: needs } = useQuery({
+  queryKey: ['needs'],
+  queryFn: () => data(api.GET('/api/buying-list')),
+  ...live,
+})
 const { data: history } = useQuery({
   queryKey: ['history'],
   queryFn: () => data(api.GET('/api/history')),
@@ -106,7 +110,7 @@ async function takeBack(batch: number, sentence: string) {
           <v-btn color="primary" variant="flat" size="large" :to="linkOf(first.of)" data-test="sit-down">
             {{ 'batch' in first.of ? 'Go to the bench' : 'Open the order to start it' }}
           </v-btn>
-          <v-btn variant="text" to="/orders/sittings">Full schedule</v-btn>
+          <v-btn variant="text" to="/orders/schedule">Full schedule</v-btn>
         </p>
       </template>
       <template v-else-if="nothing">
@@ -142,7 +146,7 @@ async function takeBack(batch: number, sentence: string) {
         <h2>Will be late</h2>
         <p v-for="(one, i) in late.slice(0, 4)" :key="i" class="stop">{{ one.sentence }}</p>
         <p v-if="late.length > 4" class="stop">And {{ late.length - 4 }} more.</p>
-        <p><router-link to="/orders/sittings">See what would help</router-link></p>
+        <p><router-link to="/orders/schedule">See what would help</router-link></p>
       </section>
       <section v-if="ready.length" data-test="ready">
         <h2>To hand over</h2>
@@ -162,7 +166,7 @@ async function takeBack(batch: number, sentence: string) {
         <p v-for="need in short" :key="need.shown">
           <strong>{{ need.shown }}:</strong> {{ need.sentence }}
         </p>
-        <p><router-link to="/rack">Go to Wire</router-link></p>
+        <p><router-link to="/wire">Go to Wire</router-link></p>
       </section>
       <section v-if="last" data-test="last">
         <h2>Latest change</h2>

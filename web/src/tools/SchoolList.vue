@@ -13,7 +13,7 @@ type Schools = NonNullable<Settings['schools']>
 
 const { data: questions } = useQuery({
   queryKey: ['school-questions'],
-  queryFn: () => data(api.GET('/api/making/schools')),
+  queryFn: () => data(api.GET('/api/methods')),
 })
 
 const now = (field: string) => String(settings.settings.schools?.[field as keyof Schools] ?? '')

@@ -88,7 +88,7 @@ impl BlankEnds {
 pub struct PatternRequest {
     /// Which pattern.
     pub kind: Kind,
-    /// What is chosen about it, by name; what is left out is as usual. See `/api/pattern-kinds`.
+    /// What is chosen about it, by name; what is left out is as usual. See `/api/finding-kinds`.
     #[serde(default)]
     pub parameters: BTreeMap<String, f64>,
     /// The wire.

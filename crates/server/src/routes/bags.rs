@@ -284,7 +284,7 @@ struct SurvivorOf {
 const MOST_OFFERED: usize = 8;
 
 /// Which recipes a single survivor may have been made by, by what it measures: the likeliest first.
-#[utoipa::path(post, path = "/api/survivors", request_body = Survivor,
+#[utoipa::path(post, path = "/api/matches", request_body = Survivor,
     responses((status = 200, body = Vec<SurvivorOf>), (status = 422, body = Problem)))]
 async fn find_survivor(
     Shared(state): Shared<State>,
@@ -306,7 +306,7 @@ async fn find_survivor(
 }
 
 /// Recipes that measure as a survivor does which nothing kept matches: the most usual piece first.
-#[utoipa::path(post, path = "/api/survivors/recipes", request_body = UnknownSurvivor,
+#[utoipa::path(post, path = "/api/matches/recipes", request_body = UnknownSurvivor,
     responses((status = 200, body = Vec<Recipe>), (status = 422, body = Problem)))]
 async fn work_out_recipes(
     Shared(state): Shared<State>,

@@ -84,13 +84,13 @@ async fn decode_listing(
 }
 
 /// How each wire is kept.
-#[utoipa::path(get, path = "/api/keepings", responses((status = 200, body = [Entry<Keeping>])))]
+#[utoipa::path(get, path = "/api/settings/wires", responses((status = 200, body = [Entry<Keeping>])))]
 async fn list_keepings(Shared(state): Shared<State>) -> Result<Json<Vec<Entry<Keeping>>>, Problem> {
     read(&state, rack::keepings).await.map(Json)
 }
 
 /// Says how a wire is kept, in place of what was said of it before.
-#[utoipa::path(put, path = "/api/keepings", request_body = Keeping,
+#[utoipa::path(put, path = "/api/settings/wires", request_body = Keeping,
     responses((status = 200, body = Written<Keeping>), (status = 422, body = Problem)))]
 async fn keep(
     Shared(state): Shared<State>,
@@ -114,7 +114,7 @@ struct HowKept {
 }
 
 /// How a wire is kept, whether anything was said of it or not.
-#[utoipa::path(post, path = "/api/keepings/of", request_body = Wire,
+#[utoipa::path(post, path = "/api/settings/wires/of", request_body = Wire,
     responses((status = 200, body = HowKept), (status = 422, body = Problem)))]
 async fn how_kept(Shared(state): Shared<State>, Body(wire): Body<Wire>) -> Result<Json<HowKept>, Problem> {
     wire.check()?;
@@ -141,13 +141,13 @@ async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
 }
 
 /// What there is of each wire that is kept or wanted, against what the picks want, and what to buy.
-#[utoipa::path(get, path = "/api/needs", responses((status = 200, body = Vec<Need>)))]
+#[utoipa::path(get, path = "/api/buying-list", responses((status = 200, body = Vec<Need>)))]
 async fn list_needs(Shared(state): Shared<State>) -> Result<Json<Vec<Need>>, Problem> {
     all_needs(&state).await.map(Json)
 }
 
 /// The buying list as a table: wires that are missing, in whole packs.
-#[utoipa::path(get, path = "/api/needs.csv", responses((status = 200, body = String, content_type = "text/csv")))]
+#[utoipa::path(get, path = "/api/buying-list.csv", responses((status = 200, body = String, content_type = "text/csv")))]
 async fn needs_table(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let needs = all_needs(&state).await?;
     let bytes = made(&state, move |_| needs_csv(&needs)).await?;

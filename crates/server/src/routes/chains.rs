@@ -348,7 +348,7 @@ async fn placing(
 }
 
 /// A chain as a file.
-#[utoipa::path(post, path = "/api/chains/take-away/{file}", request_body = KeptChain,
+#[utoipa::path(post, path = "/api/chains/export/{file}", request_body = KeptChain,
     params(("file" = String, Path,
         description = "plan.pdf, drawing.svg, chain.stl, rings.csv, placings.csv, chain.json or weave.json")),
     responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]

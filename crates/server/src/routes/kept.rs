@@ -55,7 +55,7 @@ struct KeptQuery {
 }
 
 /// Lists kept ring plans and findings together, last changed first.
-#[utoipa::path(get, path = "/api/kept", params(KeptQuery), responses((status = 200, body = KeptPieces)))]
+#[utoipa::path(get, path = "/api/saved", params(KeptQuery), responses((status = 200, body = KeptPieces)))]
 async fn list_kept(
     Shared(state): Shared<State>,
     Query(query): Query<KeptQuery>,
@@ -78,7 +78,7 @@ struct NameQuery {
 }
 
 /// What else is kept under a name, in whatever letters: at most ten.
-#[utoipa::path(get, path = "/api/kept/named", params(NameQuery), responses((status = 200, body = [KeptPiece])))]
+#[utoipa::path(get, path = "/api/saved/named", params(NameQuery), responses((status = 200, body = [KeptPiece])))]
 async fn kept_as(
     Shared(state): Shared<State>,
     Query(NameQuery { name, but }): Query<NameQuery>,
@@ -87,7 +87,7 @@ async fn kept_as(
 }
 
 /// Everything that is kept as one JSON document, in the published schema.
-#[utoipa::path(get, path = "/api/kept/all.json", responses((status = 200, body = PlanDocument)))]
+#[utoipa::path(get, path = "/api/saved/all.json", responses((status = 200, body = PlanDocument)))]
 async fn all_kept_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let document = read(&state, |c| {
         let plans: Vec<Entry<KeptPlan>> = Shelf::Plans.all(c)?;
@@ -106,7 +106,7 @@ async fn all_kept_json(Shared(state): Shared<State>) -> Result<Response, Problem
     });
     let document = document.await?;
     let bytes = made(&state, move |_| Ok(serde_json::to_vec_pretty(&document)?)).await?;
-    Ok(file("application/json", "lorimant-kept.json", bytes))
+    Ok(file("application/json", "lorimant-saved.json", bytes))
 }
 
 /// Pieces to draw small.

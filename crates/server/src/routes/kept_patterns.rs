@@ -24,17 +24,17 @@ pub(super) fn router() -> OpenApiRouter<State> {
 shelf_routes! {
     Patterns of KeptPattern;
     /// Lists kept patterns, last changed first.
-    list_patterns at "/api/patterns";
+    list_patterns at "/api/findings";
     /// Keeps a pattern.
     keep_pattern;
     /// Changes a kept pattern; what it was stays as a revision.
-    change_pattern at "/api/patterns/{id}";
+    change_pattern at "/api/findings/{id}";
     /// Puts a pattern away, or takes it out again.
-    archive_pattern at "/api/patterns/{id}/archive";
+    archive_pattern at "/api/findings/{id}/archive";
 }
 
 /// One kept pattern.
-#[utoipa::path(get, path = "/api/patterns/{id}", params(("id" = i64, Path)),
+#[utoipa::path(get, path = "/api/findings/{id}", params(("id" = i64, Path)),
     responses((status = 200, body = Entry<KeptPattern>), (status = 404, body = Problem)))]
 async fn get_pattern(
     Shared(state): Shared<State>,
@@ -44,7 +44,7 @@ async fn get_pattern(
 }
 
 /// A pattern as it stood at each revision, newest first.
-#[utoipa::path(get, path = "/api/patterns/{id}/revisions", params(("id" = i64, Path)),
+#[utoipa::path(get, path = "/api/findings/{id}/revisions", params(("id" = i64, Path)),
     responses((status = 200, body = [Revision<KeptPattern>]), (status = 404, body = Problem)))]
 async fn pattern_revisions(
     Shared(state): Shared<State>,

@@ -169,7 +169,7 @@ async fn all_readings(
 }
 
 /// How even the hand is, as measured.
-#[utoipa::path(get, path = "/api/hand/learned", responses((status = 200, body = OwnSpread)))]
+#[utoipa::path(get, path = "/api/consistency", responses((status = 200, body = OwnSpread)))]
 async fn learned_of_hand(Shared(state): Shared<State>) -> Result<Json<OwnSpread>, Problem> {
     let workshop = state.store.workshop();
     let all = read(&state, checks::wound).await?;

@@ -33,7 +33,7 @@ struct Asked {
     /// A plan of rings, as for `/api/rings/plan`.
     #[serde(default)]
     rings: Option<RingRequest>,
-    /// A finding, as for `/api/patterns/form`.
+    /// A finding, as for `/api/findings/form`.
     #[serde(default)]
     finding: Option<PatternRequest>,
     /// A chain, as for `/api/chains/sheet`.
@@ -77,7 +77,7 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
 }
 
 /// Where makers differ about making: every question with its schools and what each trades.
-#[utoipa::path(get, path = "/api/making/schools", responses((status = 200, body = Vec<SchoolQuestion>)))]
+#[utoipa::path(get, path = "/api/methods", responses((status = 200, body = Vec<SchoolQuestion>)))]
 async fn school_questions() -> Json<Vec<SchoolQuestion>> {
     Json(questions())
 }

@@ -35,7 +35,7 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         }
         Mine::Lot(n) => {
             let lot = read(state, move |c| Ok(Shelf::Lots.get::<Lot>(c, n).ok())).await?;
-            Ok(one(lot, n, "lot", &format!("/rack?lot={n}")))
+            Ok(one(lot, n, "lot", &format!("/wire?lot={n}")))
         }
         Mine::Order(n) => {
             let order = read(state, move |c| Ok(Shelf::Orders.get::<Order>(c, n).ok())).await?;
@@ -44,7 +44,7 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         Mine::OrdersFor(name) => orders_for(state, &name).await,
         Mine::Stock(words) => {
             let told = stock_told(&words, &spools(state).await?, &state.store.workshop());
-            Ok((said(told), at("Wire stock", "/rack")))
+            Ok((said(told), at("Wire stock", "/wire")))
         }
         Mine::Enough(words) => enough(state, words).await,
         Mine::ReadyWhen(words) => ready_when(state, words).await,
@@ -105,7 +105,7 @@ async fn enough(state: &State, words: String) -> Result<(Answer, Vec<Found>), Pr
     };
     let (there, workshop) = (spools(state).await?, state.store.workshop());
     let headline = aside(move || enough_told(&piece, &there, &workshop)).await??;
-    Ok((Answer { headline, assumed, ..Answer::default() }, at("Cutting plan", "/rack/cut")))
+    Ok((Answer { headline, assumed, ..Answer::default() }, at("Cutting plan", "/wire/cutting-plan")))
 }
 
 async fn ready_when(state: &State, words: String) -> Result<(Answer, Vec<Found>), Problem> {
@@ -117,5 +117,5 @@ async fn ready_when(state: &State, words: String) -> Result<(Answer, Vec<Found>)
     let line = Line { name: piece.called().to_owned(), piece, spares_percent: 0.0, handed_n: 0 };
     let order = Order { customer: String::new(), due: None, note: String::new(), lines: vec![line] };
     let headline = format!("{what}: {}", promise_of(state, order).await?.told);
-    Ok((Answer { headline, assumed, ..Answer::default() }, at("Schedule", "/orders/sittings")))
+    Ok((Answer { headline, assumed, ..Answer::default() }, at("Schedule", "/orders/schedule")))
 }

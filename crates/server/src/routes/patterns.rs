@@ -72,7 +72,7 @@ struct PatternKind {
 }
 
 /// The findings that can be made, with what can be chosen about each.
-#[utoipa::path(get, path = "/api/pattern-kinds", responses((status = 200, body = Vec<PatternKind>)))]
+#[utoipa::path(get, path = "/api/finding-kinds", responses((status = 200, body = Vec<PatternKind>)))]
 async fn pattern_kinds() -> Json<Vec<PatternKind>> {
     let row = |kind: Kind| PatternKind {
         kind,
@@ -91,7 +91,7 @@ async fn pattern_kinds() -> Json<Vec<PatternKind>> {
 }
 
 /// Forms a finding: developed length, blank, segments, marks, steps, checks, mass.
-#[utoipa::path(post, path = "/api/patterns/form", request_body = PatternRequest,
+#[utoipa::path(post, path = "/api/findings/form", request_body = PatternRequest,
     responses((status = 200, body = PatternForm), (status = 422, body = Problem)))]
 async fn form_pattern(
     Shared(state): Shared<State>,
@@ -101,7 +101,7 @@ async fn form_pattern(
 }
 
 /// Everything the drawing room shows; faults come inside, so that the sentence can still be shown.
-#[utoipa::path(post, path = "/api/patterns/sheet", request_body = PatternRequest,
+#[utoipa::path(post, path = "/api/findings/sheet", request_body = PatternRequest,
     responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
 async fn pattern_sheet(
     Shared(state): Shared<State>,
@@ -133,7 +133,7 @@ struct PatternWordChange {
 }
 
 /// Changes one word of the sentence and gives the sheet that comes of it.
-#[utoipa::path(post, path = "/api/patterns/change", params(SheetQuery), request_body = PatternWordChange,
+#[utoipa::path(post, path = "/api/findings/change", params(SheetQuery), request_body = PatternWordChange,
     responses((status = 200, body = PatternSheet), (status = 422, body = Problem)))]
 async fn change_pattern_word(
     Shared(state): Shared<State>,
@@ -159,7 +159,7 @@ struct PatternWordChoice {
 }
 
 /// What a word could be instead, each with what it would change; nothing for a word that is typed.
-#[utoipa::path(post, path = "/api/patterns/choices", request_body = PatternWordChoice,
+#[utoipa::path(post, path = "/api/findings/choices", request_body = PatternWordChoice,
     responses((status = 200, body = [Choice<PatternRequest>]), (status = 422, body = Problem)))]
 async fn pattern_word_choices(
     Shared(state): Shared<State>,
@@ -189,7 +189,7 @@ struct FittedSheet {
 }
 
 /// Solves the free dimensions of a pattern so that it comes out as wanted.
-#[utoipa::path(post, path = "/api/patterns/fit", request_body = FitWish,
+#[utoipa::path(post, path = "/api/findings/fit", request_body = FitWish,
     responses((status = 200, body = FittedSheet), (status = 422, body = Problem)))]
 async fn fit_pattern(
     Shared(state): Shared<State>,
@@ -213,7 +213,7 @@ struct ToolsWish {
 }
 
 /// The piece that comes of the tools in hand: its sizes follow from the jaws and the cut length.
-#[utoipa::path(post, path = "/api/patterns/from-tools", request_body = ToolsWish,
+#[utoipa::path(post, path = "/api/findings/from-tools", request_body = ToolsWish,
     responses((status = 200, body = FittedSheet), (status = 422, body = Problem)))]
 async fn pattern_from_tools(
     Shared(state): Shared<State>,
@@ -238,7 +238,7 @@ struct TransferWish {
 }
 
 /// Carries a pattern over to another wire, proportions kept, and lists what differs.
-#[utoipa::path(post, path = "/api/patterns/transfer", request_body = TransferWish,
+#[utoipa::path(post, path = "/api/findings/transfer", request_body = TransferWish,
     responses((status = 200, body = Transferred), (status = 422, body = Problem)))]
 async fn transfer_pattern(
     Shared(state): Shared<State>,
@@ -258,7 +258,7 @@ struct Over {
 }
 
 /// Lays one finding over another: what differs, and where it has to lie.
-#[utoipa::path(post, path = "/api/patterns/compare", request_body = Over,
+#[utoipa::path(post, path = "/api/findings/compare", request_body = Over,
     responses((status = 200, body = Comparison), (status = 422, body = Problem)))]
 async fn compare_patterns(
     Shared(state): Shared<State>,
@@ -299,7 +299,7 @@ struct Mated {
 }
 
 /// Whether a piece goes together with one that is typed.
-#[utoipa::path(post, path = "/api/patterns/mate-typed", request_body = WithTyped,
+#[utoipa::path(post, path = "/api/findings/mate-typed", request_body = WithTyped,
     responses((status = 200, body = Mated), (status = 422, body = Problem)))]
 async fn mate_typed(
     Shared(state): Shared<State>,
@@ -316,7 +316,7 @@ async fn mate_typed(
 }
 
 /// Whether two pieces go into each other and stay there.
-#[utoipa::path(post, path = "/api/patterns/mate", request_body = Pair,
+#[utoipa::path(post, path = "/api/findings/mate", request_body = Pair,
     responses((status = 200, body = Vec<Fit>), (status = 422, body = Problem)))]
 async fn mate_pieces(
     Shared(state): Shared<State>,
@@ -344,7 +344,7 @@ async fn weigh_set(
 }
 
 /// A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself.
-#[utoipa::path(post, path = "/api/patterns/take-away/{file}", request_body = KeptPattern,
+#[utoipa::path(post, path = "/api/findings/export/{file}", request_body = KeptPattern,
     params(("file" = String, Path,
         description = "card-a4.pdf, card-a5.pdf, card.svg, label.pdf, drawing.dxf, bends.csv or pattern.json")),
     responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]

@@ -35,7 +35,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
 }
 
 /// Everything on the rack as one JSON document, in the published schema.
-#[utoipa::path(get, path = "/api/rack/all.json", responses((status = 200, body = RackDocument)))]
+#[utoipa::path(get, path = "/api/stock/all.json", responses((status = 200, body = RackDocument)))]
 async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let document = read(&state, carried::document).await?;
     let bytes = made(&state, move |_| Ok(serde_json::to_vec_pretty(&document)?)).await?;
@@ -43,7 +43,7 @@ async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
 }
 
 /// A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`.
-#[utoipa::path(get, path = "/api/rack/tables/{table}", params(("table" = String, Path)),
+#[utoipa::path(get, path = "/api/stock/tables/{table}", params(("table" = String, Path)),
     responses((status = 200, body = String, content_type = "text/csv"), (status = 404, body = Problem)))]
 async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> Result<Response, Problem> {
     let bytes = match table.as_str() {
@@ -188,7 +188,7 @@ fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow
 }
 
 /// Brings a table in, or a whole rack from JSON: all of it, or nothing where anything is wrong.
-#[utoipa::path(post, path = "/api/rack/import", params(HowImported), request_body(content = String, content_type = "text/plain"),
+#[utoipa::path(post, path = "/api/stock/import", params(HowImported), request_body(content = String, content_type = "text/plain"),
     responses((status = 200, body = RackImport), (status = 422, body = Problem)))]
 async fn import_rack(
     Shared(state): Shared<State>,

@@ -169,7 +169,7 @@ async fn how_many(
 }
 
 /// A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`.
-#[utoipa::path(post, path = "/api/rings/take-away/{file}", request_body = KeptPlan,
+#[utoipa::path(post, path = "/api/rings/export/{file}", request_body = KeptPlan,
     params(("file" = String, Path, description = "cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv or plan.json")),
     responses((status = 200, description = "The file"), (status = 404, body = Problem), (status = 422, body = Problem)))]
 async fn take_away(

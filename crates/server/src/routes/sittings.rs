@@ -169,7 +169,7 @@ pub(super) fn planned(laid: &Laid) -> Result<Agenda, Faults> {
 }
 
 /// Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks.
-#[utoipa::path(get, path = "/api/sittings", params(Looking),
+#[utoipa::path(get, path = "/api/schedule", params(Looking),
     responses((status = 200, body = PlannedSittings), (status = 422, body = Problem)))]
 async fn plan_sittings(
     Shared(state): Shared<State>,
@@ -194,8 +194,8 @@ struct OfDay {
     day: Option<Date>,
 }
 
-/// The sittings as a file: `sittings.ics` for a calendar, `day.pdf` for the bench.
-#[utoipa::path(get, path = "/api/sittings/files/{file}", params(("file" = String, Path), OfDay),
+/// The sittings as a file: `schedule.ics` for a calendar, `day.pdf` for the bench.
+#[utoipa::path(get, path = "/api/schedule/files/{file}", params(("file" = String, Path), OfDay),
     responses((status = 200, content_type = "application/octet-stream"), (status = 404, body = Problem)))]
 async fn sittings_file(
     Shared(state): Shared<State>,
@@ -203,12 +203,12 @@ async fn sittings_file(
     Path(name): Path<String>,
     Query(OfDay { day }): Query<OfDay>,
 ) -> Result<Response, Problem> {
-    if !["sittings.ics", "day.pdf"].contains(&name.as_str()) {
-        return Err(Problem::no_such_file("The schedule is", &name, "sittings.ics and day.pdf"));
+    if !["schedule.ics", "day.pdf"].contains(&name.as_str()) {
+        return Err(Problem::no_such_file("The schedule is", &name, "schedule.ics and day.pdf"));
     }
     let plan = plan(&state, &last, false).await?;
     let Plan { given: Given { settings, .. }, agenda, .. } = &*plan;
-    if name == "sittings.ics" {
+    if name == "schedule.ics" {
         let text = calendar::of(agenda, &settings.workshop_name);
         return Ok(file("text/calendar; charset=utf-8", &name, text));
     }
@@ -237,7 +237,7 @@ async fn sittings_file(
 }
 
 /// Holds a step in its place, parts it, or leaves a sitting out.
-#[utoipa::path(post, path = "/api/holds", request_body = Hold,
+#[utoipa::path(post, path = "/api/schedule/changes", request_body = Hold,
     responses((status = 201, body = Written<Hold>), (status = 422, body = Problem)))]
 async fn hold(
     Shared(state): Shared<State>,
@@ -250,7 +250,7 @@ async fn hold(
 }
 
 /// Lets go of what is held, or holds it again.
-#[utoipa::path(post, path = "/api/holds/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
+#[utoipa::path(post, path = "/api/schedule/changes/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
     responses((status = 200, body = Written<Hold>), (status = 404, body = Problem), (status = 409, body = Problem)))]
 async fn archive_hold(
     Shared(state): Shared<State>,
@@ -302,7 +302,7 @@ struct SharedLoad {
 }
 
 /// What can be done together now: passes across batches, and loads of the barrel.
-#[utoipa::path(get, path = "/api/together", responses((status = 200, body = Together), (status = 422, body = Problem)))]
+#[utoipa::path(get, path = "/api/schedule/shared", responses((status = 200, body = Together), (status = 422, body = Problem)))]
 async fn together(Shared(state): Shared<State>) -> Result<Json<Together>, Problem> {
     let workshop = state.store.workshop();
     let known = workshop.clone();

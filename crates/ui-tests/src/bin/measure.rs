@@ -106,7 +106,7 @@ fn first_view() -> Result<()> {
 /// Time from moving the pointer with a dimension in hand until the piece is drawn anew.
 fn dragging() -> Result<()> {
     at_the_bench(|maker| async move {
-        maker.open("/patterns/room?kind=wrapped-ear-wire").await?;
+        maker.open("/findings/piece?kind=wrapped-ear-wire").await?;
         maker.find("[data-dimension=back_mm] .hit").await?;
         let script = "const done = arguments[0];
             const handle = document.querySelector('[data-dimension=back_mm] .hit');
@@ -201,10 +201,10 @@ fn history() -> Result<()> {
                     ? requestAnimationFrame(() => done(performance.now() - start)) : setTimeout(seen, 2);
                 setTimeout(() => requestIdleCallback(() => {
                     start = performance.now();
-                    document.querySelector('nav a[href=\"/check/hand\"]').click();
+                    document.querySelector('nav a[href=\"/measure/consistency\"]').click();
                     seen();
                 }), 500)";
-            maker.browser.driver.goto(format!("{}/check/practice", address.trim_end_matches('/'))).await?;
+            maker.browser.driver.goto(format!("{}/measure/practice", address.trim_end_matches('/'))).await?;
             maker.find("[data-test=begin-drill]").await?;
             let milliseconds = maker.browser.driver.execute_async(script, vec![]).await?;
             opened.push(Duration::from_secs_f64(milliseconds.json().as_f64().context("no time")? / 1000.0));
@@ -224,7 +224,7 @@ fn rack() -> Result<()> {
         let mut stream = connect(&maker.server.address()).await?;
         for from in (0..LOTS).step_by(200) {
             let document = large_rack(from..from + 200, LINES);
-            ask(&mut stream, "POST", "/api/rack/import", &document).await?;
+            ask(&mut stream, "POST", "/api/stock/import", &document).await?;
         }
         for (what, path) in
             [("GET /api/lots", "/api/lots"), ("the same, filtered", "/api/lots?find=spool%20177")]
@@ -246,7 +246,7 @@ fn rack() -> Result<()> {
                     ? requestAnimationFrame(() => done(performance.now() - start)) : setTimeout(seen, 2);
                 setTimeout(() => requestIdleCallback(() => {
                     start = performance.now();
-                    document.querySelector('nav a[href=\"/rack\"]').click();
+                    document.querySelector('nav a[href=\"/wire\"]').click();
                     seen();
                 }), 500)";
             maker.open("/tools").await?;

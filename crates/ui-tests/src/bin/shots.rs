@@ -11,28 +11,28 @@ fn main() -> Result<()> {
         maker.open("/rings").await?;
         maker.find("[data-test=figures]").await?;
         picture(maker, "rings").await?;
-        maker.open("/chain").await?;
+        maker.open("/chains").await?;
         maker.sees("[data-test=sentence]", "Byzantine").await?;
         picture(maker, "chain").await?;
         for (path, there, name) in [
-            ("/kept", "[data-test=plans]", "kept"),
+            ("/saved", "[data-test=plans]", "kept"),
             ("/tools", "[data-test=rods]", "tools"),
-            ("/guide", "[data-test=metals]", "guide"),
+            ("/reference", "[data-test=metals]", "guide"),
         ] {
             maker.open(path).await?;
             maker.find(there).await?;
             picture(maker, name).await?;
         }
-        maker.open("/patterns").await?;
+        maker.open("/findings").await?;
         maker.find("[data-test=ready] svg").await?;
         picture(maker, "patterns").await?;
-        maker.open("/patterns/room?kind=open-ear-wire").await?;
+        maker.open("/findings/piece?kind=open-ear-wire").await?;
         maker.find("[data-dimension=crown_mm]").await?;
         picture(maker, "room").await?;
-        maker.open("/check/lots?lot=62").await?;
+        maker.open("/measure/springback?lot=62").await?;
         maker.find("[data-test=lot-plot] canvas").await?;
         picture(maker, "check-lots").await?;
-        maker.open("/check").await?;
+        maker.open("/measure").await?;
         maker.click("[data-test=checks] [data-test=open-check]").await?;
         maker.click("[data-test=measure-front_mm]").await?;
         maker.click("[data-test=read-caliper]").await?;
@@ -40,10 +40,10 @@ fn main() -> Result<()> {
         maker.click("[data-test=measure-crown_mm]").await?;
         maker.script("scrollTo(0, 0)").await?;
         picture(maker, "check").await?;
-        maker.open("/rack").await?;
+        maker.open("/wire").await?;
         maker.find("[data-test=lots] .lot").await?;
         picture(maker, "rack").await?;
-        maker.open("/rack/choose").await?;
+        maker.open("/wire/choose").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.find("[data-test=hold-plot] canvas").await?;
         for nth in [1, 3, 4] {
@@ -52,11 +52,11 @@ fn main() -> Result<()> {
         maker.find("[data-test=compared]").await?;
         maker.script("scrollTo(0, 0)").await?;
         picture(maker, "rack-choose").await?;
-        maker.open("/rack/cut").await?;
+        maker.open("/wire/cutting-plan").await?;
         maker.find("[data-test=strip] svg").await?;
         maker.gone("[data-test=working]").await?;
         picture(maker, "rack-cut").await?;
-        maker.open("/rack/cost").await?;
+        maker.open("/wire/cost").await?;
         maker.fill("[data-test=cost-minutes] input", "4").await?;
         maker.fill("[data-test=cost-setting_up_minutes] input", "20").await?;
         maker.fill("[data-test=cost-bought] input", "5.60").await?;
@@ -93,8 +93,8 @@ async fn from_order_to_bag(maker: &Maker) -> Result<()> {
     for (path, there, name) in [
         ("/today", "[data-test=next-sitting]", "today"),
         ("/orders", "[data-test=orders]", "orders"),
-        ("/orders/sittings", "[data-test=sittings]", "sittings"),
-        ("/orders/shelf", "[data-test=bags] svg", "shelf"),
+        ("/orders/schedule", "[data-test=sittings]", "sittings"),
+        ("/orders/stock", "[data-test=bags] svg", "shelf"),
     ] {
         maker.open(path).await?;
         maker.find(there).await?;

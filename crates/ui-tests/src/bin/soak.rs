@@ -42,7 +42,7 @@ async fn mixed_load(long: Duration) -> Result<()> {
     let folder = tempfile::tempdir()?;
     let (mut server, address) = launch(&folder.path().join("workshop.lorimant"), "0").await?;
     let mut stream = connect(&address).await?;
-    let (_, kinds) = answer(&mut stream, "GET", "/api/pattern-kinds", "").await?;
+    let (_, kinds) = answer(&mut stream, "GET", "/api/finding-kinds", "").await?;
     let kinds: Vec<Value> = serde_json::from_slice(&kinds)?;
     let kinds: Vec<String> =
         kinds.iter().filter_map(|kind| Some(kind["kind"].as_str()?.to_owned())).collect();
@@ -146,7 +146,7 @@ async fn work(
             }
             30..50 => {
                 let kind = &kinds[usize::try_from(dice.below(kinds.len() as u64))?];
-                must(&mut stream, "POST", "/api/patterns/sheet", &json!({ "kind": kind, "wire": wire }))
+                must(&mut stream, "POST", "/api/findings/sheet", &json!({ "kind": kind, "wire": wire }))
                     .await?;
                 "a finding's sheet"
             }
@@ -155,11 +155,11 @@ async fn work(
                 "lots found"
             }
             65..75 => {
-                must(&mut stream, "GET", "/api/kept", &Value::Null).await?;
+                must(&mut stream, "GET", "/api/saved", &Value::Null).await?;
                 "what is kept"
             }
             75..77 => {
-                must(&mut stream, "GET", "/api/sittings", &Value::Null).await?;
+                must(&mut stream, "GET", "/api/schedule", &Value::Null).await?;
                 "the schedule"
             }
             77 => {
@@ -174,7 +174,7 @@ async fn work(
                 let ring = json!({ "wire": wire, "mandrel": { "diameter_mm": 4.5 }, "rings_n": 1 });
                 let request = json!({ "weave": "byzantine", "ring": ring, "length_mm": 5000.0 });
                 let chain = json!({ "name": "long", "request": request });
-                must(&mut stream, "POST", "/api/chains/take-away/placings.csv", &chain).await?;
+                must(&mut stream, "POST", "/api/chains/export/placings.csv", &chain).await?;
                 "5 m of chain as a table"
             }
             79..85 => {
@@ -220,7 +220,7 @@ async fn out_and_in() -> Result<()> {
     let (filling, address) = launch_empty(&first).await?;
     let mut stream = connect(&address).await?;
     for from in (0..LOTS).step_by(200) {
-        ask(&mut stream, "POST", "/api/rack/import", &large_rack(from..from + 200, LINES)).await?;
+        ask(&mut stream, "POST", "/api/stock/import", &large_rack(from..from + 200, LINES)).await?;
     }
     drop(filling);
     let (server, address) = launch_empty(&first).await?;

@@ -95,7 +95,7 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
           </option>
         </select>
       </label>
-      <router-link v-if="own" class="own" to="/kept" data-test="to-kept">
+      <router-link v-if="own" class="own" to="/saved" data-test="to-kept">
         Your own {{ own }} are under Saved
       </router-link>
     </div>
@@ -112,7 +112,7 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
               type="button"
               class="plain face"
               :data-kind="kind.kind"
-              @click="router.push({ path: '/patterns/room', query: { kind: kind.kind } })"
+              @click="router.push({ path: '/findings/piece', query: { kind: kind.kind } })"
             >
               <PieceSketch
                 v-if="sketch(kind)"

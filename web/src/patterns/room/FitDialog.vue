@@ -57,7 +57,7 @@ async function fit() {
     let request = pattern.draft
     const changes: string[] = []
     if (Object.values(tools).some((one) => one !== null)) {
-      const made = await data(api.POST('/api/patterns/from-tools', { body: { request, tools } })).catch(
+      const made = await data(api.POST('/api/findings/from-tools', { body: { request, tools } })).catch(
         (thrown) => {
           throw refused(
             faultsOf(thrown).map((fault) => ({ ...fault, field: fault.field.replace('tools.', '') })),
@@ -68,7 +68,7 @@ async function fit() {
       changes.push(...made.changes)
     }
     if (targets.length || !changes.length) {
-      const made = await data(api.POST('/api/patterns/fit', { body: { request, targets } })).catch(
+      const made = await data(api.POST('/api/findings/fit', { body: { request, targets } })).catch(
         (thrown) => {
           // A fault of a target belongs to the field it was typed in.
           const field = (path: string) =>

@@ -34,7 +34,7 @@ const read = useDebounceFn(async () => {
   }
   try {
     const body = { first: { finding: request }, typed: text }
-    const answer = await data(api.POST('/api/patterns/mate-typed', { body }))
+    const answer = await data(api.POST('/api/findings/mate-typed', { body }))
     if (mine !== latest) return
     found.value = answer
     form.faults.value = []
@@ -50,7 +50,7 @@ async function check(id: number, second: Piece) {
   chosen.value = id
   try {
     const body = { first: { finding: pattern.draft }, second }
-    fits.value = await data(api.POST('/api/patterns/mate', { body }))
+    fits.value = await data(api.POST('/api/findings/mate', { body }))
     faults.value = []
   } catch (thrown) {
     fits.value = []

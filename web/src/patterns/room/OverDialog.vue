@@ -14,7 +14,7 @@ const id = computed(() => pattern.kept?.id ?? 0)
 
 const { data: revisions } = useQuery({
   queryKey: ['kept', 'revisions', id, () => pattern.kept?.revision],
-  queryFn: () => data(api.GET('/api/patterns/{id}/revisions', { params: { path: { id: id.value } } })),
+  queryFn: () => data(api.GET('/api/findings/{id}/revisions', { params: { path: { id: id.value } } })),
   enabled: () => open.value && id.value > 0,
 })
 const { data: kept } = useKept(open)

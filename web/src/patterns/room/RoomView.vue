@@ -145,7 +145,7 @@ function take(file: string) {
   if (!pattern.draft) return
   const name = pattern.kept?.name || kind.value?.name || 'Pattern'
   const record = { name, note: pattern.kept?.note ?? '', request: pattern.draft }
-  return attempt(exportFile(`/api/patterns/take-away/${file}`, record))
+  return attempt(exportFile(`/api/findings/export/${file}`, record))
 }
 
 function tryIt(how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror') {
@@ -167,14 +167,14 @@ const owned = ref<string[]>([])
 async function open() {
   const { kind: word, kept } = route.query
   if (typeof word === 'string') {
-    const all = await data(api.GET('/api/pattern-kinds'))
+    const all = await data(api.GET('/api/finding-kinds'))
     const found = all.find((one) => one.kind === word)
     if (found) await pattern.start({ kind: found.kind, wire: found.wire })
   } else if (typeof kept === 'string') {
-    const entry = await data(api.GET('/api/patterns/{id}', { params: { path: { id: Number(kept) } } }))
+    const entry = await data(api.GET('/api/findings/{id}', { params: { path: { id: Number(kept) } } }))
     await pattern.openKept(entry)
   }
-  if (word || kept) await router.replace('/patterns/room')
+  if (word || kept) await router.replace('/findings/piece')
   if (!pattern.sheet) await pattern.open()
   at.value = last.value
   const pliers = await data(api.GET('/api/pliers', { params: { query: { most: 200 } } }))

@@ -26,7 +26,7 @@ async function work() {
     const typed = { size: size.value }
     const read = exact(await readFields(typed, { size: ['length', 'needed'] }), typed)
     const wire: Wire = { ...request.wire, metal: metal.value, temper: temper.value, size_mm: read.size }
-    found.value = await data(api.POST('/api/patterns/transfer', { body: { request, wire } }))
+    found.value = await data(api.POST('/api/findings/transfer', { body: { request, wire } }))
   })
   if (!done) found.value = null
 }

@@ -16,7 +16,7 @@ export function useOver(pattern: ReturnType<typeof usePattern>) {
     queryKey: ['compare', here, () => laid.value?.request],
     queryFn: () => {
       const body = { here: here.value!, there: laid.value!.request }
-      return data(api.POST('/api/patterns/compare', { body }))
+      return data(api.POST('/api/findings/compare', { body }))
     },
     enabled: () => !!here.value && !!laid.value,
     placeholderData: (before) => before,

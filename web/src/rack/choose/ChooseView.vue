@@ -93,12 +93,12 @@ async function use(one: WireCandidate) {
   if ('finding' in text.purpose) {
     const { usePattern } = await import('../../patterns/pattern')
     await usePattern().set({ ...text.purpose.finding, wire: one.wire })
-    await router.push('/patterns/room')
+    await router.push('/findings/piece')
   } else if ('chain' in text.purpose) {
     const { useChain } = await import('../../chains/chain')
     const { chain } = text.purpose
     await useChain().set({ ...chain, ring: { ...chain.ring, wire: one.wire } })
-    await router.push('/chain')
+    await router.push('/chains')
   } else {
     const { usePlan } = await import('../../rings/plan')
     await usePlan().set({ ...text.purpose.rings, wire: one.wire })

@@ -31,7 +31,9 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
         </button>
       </li>
     </ul>
-    <SaveButton v-if="missing.length" class="ml-n4 no-print" path="/api/needs.csv">List as CSV</SaveButton>
+    <SaveButton v-if="missing.length" class="ml-n4 no-print" path="/api/buying-list.csv"
+      >List as CSV</SaveButton
+    >
   </section>
 </template>
 

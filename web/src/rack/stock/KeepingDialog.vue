@@ -20,7 +20,7 @@ const { show, long, exact } = useShownLengths()
 const open = useOpen(wire)
 const { data: how } = useQuery({
   queryKey: ['keepings', wire],
-  queryFn: () => data(api.POST('/api/keepings/of', { body: wire.value! })),
+  queryFn: () => data(api.POST('/api/settings/wires/of', { body: wire.value! })),
   enabled: open,
 })
 
@@ -52,7 +52,7 @@ const keep = () =>
       source: texts.value.source ?? '',
       ...read,
     }
-    const { entry, undo } = await data(api.PUT('/api/keepings', { body }))
+    const { entry, undo } = await data(api.PUT('/api/settings/wires', { body }))
     wire.value = null
     await refresh()
     notice.did(`Saved when to buy ${entry.name} again.`, undo, refresh)

@@ -26,7 +26,7 @@ const tables = [
 
 const send = (preview: boolean) =>
   data(
-    api.POST('/api/rack/import', {
+    api.POST('/api/stock/import', {
       params: { query: { preview } },
       body: text.value,
       bodySerializer: (body) => body,
@@ -78,11 +78,11 @@ async function bringIn() {
       type="button"
       class="plain menu-line"
       :data-test="file"
-      @click="take(`/api/rack/tables/${file}`)"
+      @click="take(`/api/stock/tables/${file}`)"
     >
       {{ title }} as CSV
     </button>
-    <button type="button" class="plain menu-line" data-test="rack-json" @click="take('/api/rack/all.json')">
+    <button type="button" class="plain menu-line" data-test="rack-json" @click="take('/api/stock/all.json')">
       Everything as JSON
     </button>
   </PaperMenu>

@@ -55,7 +55,7 @@ const { data: metals } = useQuery({
   queryKey: ['lots', 'metals'],
   queryFn: () => data(api.GET('/api/lots/metals')),
 })
-const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/needs')) })
+const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/buying-list')) })
 
 /** Lots of one wire stand together, under its name. */
 const groups = computed(() => {
