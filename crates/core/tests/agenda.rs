@@ -10,14 +10,14 @@ use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, SatWork, Wante
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::bench::sittings::{Job, Planned};
 use lorimant_core::bench::times::Times;
-use lorimant_core::bench::{Batch, Counted, Event, Happened};
+use lorimant_core::bench::{Batch, Counted, Event, EventKind};
 use lorimant_core::making::Operation;
 use lorimant_core::order::{Covered, Line, Order, cover, to_begin};
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::gear::Gear;
 use lorimant_core::tool::mandrel::Mandrel;
-use lorimant_core::tool::school::{Hardening, Schools};
+use lorimant_core::tool::method::{Hardening, Methods};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -167,7 +167,7 @@ fn what_is_held_by_hand_stays_held() {
 #[test]
 fn what_runs_already_is_only_waited_for() {
     let mut one = wanted(1, "open-ear-wire", 12, None);
-    one.batch.schools = Some(Schools { hardening: Hardening::Tumble, ..Schools::default() });
+    one.batch.methods = Some(Methods { hardening: Hardening::Tumble, ..Methods::default() });
     one.tasks = one.batch.tasks(&Workshop::default()).unwrap();
     let tumble = one.tasks.iter().position(|task| task.step.operation == Operation::Tumble).unwrap();
     let now = noon(date(2026, 3, 2)).timestamp();
@@ -179,8 +179,8 @@ fn what_runs_already_is_only_waited_for() {
         reason: String::new(),
         at: now,
     };
-    let mut events: Vec<Event> = (0..tumble).map(|i| event(i, Happened::Done, one.tasks[i].n)).collect();
-    events.push(event(tumble, Happened::Started, 1));
+    let mut events: Vec<Event> = (0..tumble).map(|i| event(i, EventKind::Done, one.tasks[i].n)).collect();
+    events.push(event(tumble, EventKind::Started, 1));
     one.standing = one.batch.standing(&one.tasks, &events);
     let agenda = agenda(&[one.clone()], &[]);
     assert!(agenda.alone.iter().any(|alone| alone.barrel && alone.from == now));
@@ -297,7 +297,7 @@ fn batches_that_share_a_tool_share_a_pass() {
             .map(|i| Event {
                 key: format!("key-{i:06}"),
                 step_n: u32::try_from(i + 1).unwrap(),
-                happened: Happened::Done,
+                happened: EventKind::Done,
                 n: one.tasks[i].n,
                 reason: String::new(),
                 at: Timestamp::UNIX_EPOCH,
@@ -327,7 +327,7 @@ fn the_workshop_s_pace_is_learned_from_its_presses() {
     let press = |i: usize, step: usize, n: u32, at: Timestamp| Event {
         key: format!("key-{i:06}"),
         step_n: u32::try_from(step + 1).unwrap(),
-        happened: Happened::Done,
+        happened: EventKind::Done,
         n,
         reason: String::new(),
         at,
@@ -374,11 +374,11 @@ fn turns_are_counted_of_the_coil_in_hand() {
         Ok::<u32, String>(batch.standing(&tasks, &events).tasks[wind].turned_n)
     };
     for (i, task) in tasks.iter().enumerate().take(wind) {
-        tell(i, Happened::Done, task.n).unwrap();
+        tell(i, EventKind::Done, task.n).unwrap();
     }
-    assert_eq!(tell(wind, Happened::Turned, 12), Ok(12));
-    assert_eq!(tell(wind, Happened::Turned, 30), Ok(30));
-    assert_eq!(tell(wind, Happened::Turned, 200_000), Err("n".to_owned()));
-    assert_eq!(tell(0, Happened::Turned, 3), Err("happened".to_owned()));
-    assert_eq!(tell(wind, Happened::Done, 1), Ok(0), "the next coil begins anew");
+    assert_eq!(tell(wind, EventKind::Turned, 12), Ok(12));
+    assert_eq!(tell(wind, EventKind::Turned, 30), Ok(30));
+    assert_eq!(tell(wind, EventKind::Turned, 200_000), Err("n".to_owned()));
+    assert_eq!(tell(0, EventKind::Turned, 3), Err("happened".to_owned()));
+    assert_eq!(tell(wind, EventKind::Done, 1), Ok(0), "the next coil begins anew");
 }

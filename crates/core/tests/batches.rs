@@ -3,13 +3,13 @@
 
 use jiff::Timestamp;
 use lorimant_core::bench::rest::at_it_min;
-use lorimant_core::bench::{Batch, BatchStanding, Counted, Event, Happened, Task};
+use lorimant_core::bench::{Batch, BatchStanding, Counted, Event, EventKind, Task};
 use lorimant_core::making::{Changes, Operation};
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
-use lorimant_core::tool::school::{Hardening, Schools, Straightening};
+use lorimant_core::tool::method::{Hardening, Methods, Straightening};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -53,7 +53,7 @@ impl Bench {
         self.batch.standing(&self.tasks, &self.events)
     }
 
-    fn happens(&mut self, step_n: usize, happened: Happened, n: u32) -> Result<(), String> {
+    fn happens(&mut self, step_n: usize, happened: EventKind, n: u32) -> Result<(), String> {
         let at = self.events.len();
         let reason = String::new();
         let step_n = u32::try_from(step_n).unwrap();
@@ -132,10 +132,10 @@ fn a_batch_is_led_to_its_end() {
         assert_eq!(bench.standing().at, Some(step_n - 1));
         let roll = bench.tasks[step_n - 1].step.operation == Operation::Bend;
         if roll && bench.standing().spoiled.is_empty() {
-            bench.happens(step_n, Happened::Spoiled, 1).unwrap();
+            bench.happens(step_n, EventKind::Spoiled, 1).unwrap();
         }
         while bench.standing().tasks[step_n - 1].left_n > 0 {
-            bench.happens(step_n, Happened::Done, 1).unwrap();
+            bench.happens(step_n, EventKind::Done, 1).unwrap();
         }
     }
     let standing = bench.standing();
@@ -144,15 +144,15 @@ fn a_batch_is_led_to_its_end() {
 }
 
 #[rstest]
-#[case::ahead(2, Happened::Done, 1, "not done yet")]
-#[case::nothing(1, Happened::Done, 0, "at least 1")]
-#[case::too_many(1, Happened::Done, 2, "too many")]
-#[case::nowhere(99, Happened::Done, 1, "no step 99")]
-#[case::not_counted(1, Happened::TakenBack, 1, "can be undone")]
-#[case::not_alone(1, Happened::Started, 1, "runs on its own")]
+#[case::ahead(2, EventKind::Done, 1, "not done yet")]
+#[case::nothing(1, EventKind::Done, 0, "at least 1")]
+#[case::too_many(1, EventKind::Done, 2, "too many")]
+#[case::nowhere(99, EventKind::Done, 1, "no step 99")]
+#[case::not_counted(1, EventKind::TakenBack, 1, "can be undone")]
+#[case::not_alone(1, EventKind::Started, 1, "runs on its own")]
 fn what_cannot_have_happened_is_refused_with_a_sentence(
     #[case] step_n: usize,
-    #[case] happened: Happened,
+    #[case] happened: EventKind,
     #[case] n: u32,
     #[case] said: &str,
 ) {
@@ -165,15 +165,15 @@ fn what_went_on_is_not_taken_back_behind_it() {
     let mut bench = Bench::of(hooks(3));
     let cut = bench.tasks.iter().position(|task| task.step.operation == Operation::Cut).unwrap() + 1;
     for step_n in 1..cut {
-        bench.happens(step_n, Happened::Done, 1).unwrap();
+        bench.happens(step_n, EventKind::Done, 1).unwrap();
     }
-    bench.happens(cut, Happened::Done, 3).unwrap();
-    bench.happens(cut + 1, Happened::Done, 2).unwrap();
-    assert!(bench.happens(cut, Happened::TakenBack, 2).unwrap_err().contains("1 piece"));
-    bench.happens(cut, Happened::TakenBack, 1).unwrap();
+    bench.happens(cut, EventKind::Done, 3).unwrap();
+    bench.happens(cut + 1, EventKind::Done, 2).unwrap();
+    assert!(bench.happens(cut, EventKind::TakenBack, 2).unwrap_err().contains("1 piece"));
+    bench.happens(cut, EventKind::TakenBack, 1).unwrap();
     assert_eq!(bench.standing().tasks[cut - 1].done_n, 2);
     // The wire was straightened for all of them.
-    assert!(bench.happens(cut - 1, Happened::TakenBack, 1).is_err());
+    assert!(bench.happens(cut - 1, EventKind::TakenBack, 1).is_err());
 }
 
 #[test]
@@ -183,30 +183,30 @@ fn what_runs_by_itself_says_when_it_is_ready() {
         Changes::default().toggled(Operation::Tumble, lorimant_core::making::route::Place::AtTheEnd);
     let mut bench = Bench::of(batch);
     let barrel = bench.tasks.iter().position(|task| task.step.operation == Operation::Tumble).unwrap() + 1;
-    assert!(bench.happens(barrel, Happened::Started, 1).unwrap_err().contains("not done yet"));
+    assert!(bench.happens(barrel, EventKind::Started, 1).unwrap_err().contains("not done yet"));
     for step_n in 1..barrel {
         let n = bench.tasks[step_n - 1].n;
-        bench.happens(step_n, Happened::Done, n).unwrap();
+        bench.happens(step_n, EventKind::Done, n).unwrap();
     }
-    bench.happens(barrel, Happened::Started, 1).unwrap();
+    bench.happens(barrel, EventKind::Started, 1).unwrap();
     let started = bench.events.last().unwrap().at;
-    assert!(bench.happens(barrel, Happened::Started, 1).unwrap_err().contains("It is already running"));
+    assert!(bench.happens(barrel, EventKind::Started, 1).unwrap_err().contains("It is already running"));
     let there = bench.standing().tasks[barrel - 1].clone();
     assert_eq!(there.started_at, Some(started));
     let hours = there.ready_at.unwrap().duration_since(started).as_secs_f64() / 3600.0;
     assert!((hours - 2.0).abs() < 1e-9, "{hours}");
-    bench.happens(barrel, Happened::Done, 1).unwrap();
+    bench.happens(barrel, EventKind::Done, 1).unwrap();
     assert_eq!(bench.standing().tasks[barrel - 1].ready_at, None);
 }
 
 #[test]
 fn pauses_are_no_work() {
     let mut bench = Bench::of(hooks(3));
-    bench.happens(1, Happened::Done, 1).unwrap();
-    bench.happens(2, Happened::Done, 3).ok();
+    bench.happens(1, EventKind::Done, 1).unwrap();
+    bench.happens(2, EventKind::Done, 3).ok();
     let mut at = |step_n: u32, second: i64, key: usize| {
         let at = Timestamp::from_second(1_700_000_000 + second).unwrap();
-        let (happened, reason) = (Happened::Done, String::new());
+        let (happened, reason) = (EventKind::Done, String::new());
         bench.events.push(Event { key: format!("late-{key:04}"), step_n, happened, n: 1, reason, at });
     };
     // Twice half a minute, and an evening between.
@@ -217,17 +217,17 @@ fn pauses_are_no_work() {
     assert!((bench.standing().tasks[2].took_min - 1.0).abs() < 1e-9);
 }
 
-/// The workshop takes up another school in the middle: what was begun goes on by the old one.
+/// The workshop takes up another method in the middle: what was begun goes on by the old one.
 #[test]
-fn a_batch_goes_on_by_the_schools_it_was_begun_with() {
+fn a_batch_goes_on_by_the_methods_it_was_begun_with() {
     let old = Workshop::default();
     let new =
-        Schools { hardening: Hardening::Tumble, straightening: Straightening::AfterCutting, ..old.schools };
-    let new = Workshop { schools: new, ..Workshop::default() };
+        Methods { hardening: Hardening::Tumble, straightening: Straightening::AfterCutting, ..old.methods };
+    let new = Workshop { methods: new, ..Workshop::default() };
     for mut batch in [hooks(3), rings(80)] {
         let before = batch.tasks(&old).unwrap();
         assert_ne!(batch.tasks(&new).unwrap().len(), before.len());
-        batch.schools = Some(old.schools);
+        batch.methods = Some(old.methods);
         assert_eq!(batch.tasks(&new).unwrap(), before);
     }
 }
@@ -243,7 +243,7 @@ proptest! {
         let mut bench = Bench::of(if coiled { rings(n * 40) } else { hooks(n) });
         let all = bench.batch.pieces_n();
         for (step, what, many) in tries {
-            let happened = Happened::ALL[what];
+            let happened = EventKind::ALL[what];
             let _ = bench.happens(step, happened, many);
             let standing = bench.standing();
             let mut before = u32::MAX;
@@ -270,7 +270,7 @@ proptest! {
         while let Some(at) = bench.standing().at {
             let may = bench.standing().tasks[at].may_n;
             prop_assert!(may > 0, "stuck at {}", bench.tasks[at].step.named);
-            prop_assert!(bench.happens(at + 1, Happened::Done, may).is_ok());
+            prop_assert!(bench.happens(at + 1, EventKind::Done, may).is_ok());
             presses += 1;
             prop_assert!(presses < 200);
         }
@@ -288,7 +288,7 @@ fn a_gap_over_five_minutes_is_no_work() {
     let press = |at: usize, minutes: i64| Event {
         key: format!("press-{at}-{minutes}"),
         step_n: u32::try_from(at).unwrap() + 1,
-        happened: Happened::Done,
+        happened: EventKind::Done,
         n: 1,
         reason: String::new(),
         at: "2026-03-02T18:00:00Z".parse::<Timestamp>().unwrap() + jiff::SignedDuration::from_mins(minutes),

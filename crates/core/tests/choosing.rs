@@ -151,8 +151,8 @@ fn in_the_ear_the_best_goes_through_usual_piercings() {
     let found = chosen(&wish(Piece::Finding(usual("open-ear-wire"))));
     let best = &found.candidates[0];
     assert!((0.6..=1.05).contains(&best.wire.size_mm), "{}", best.shown);
-    assert!(found.schools.iter().any(|school| school.question.contains("ear")));
-    assert!(found.schools.iter().any(|school| school.question.contains("soft")));
+    assert!(found.makers_differ.iter().any(|method| method.question.contains("ear")));
+    assert!(found.makers_differ.iter().any(|method| method.question.contains("soft")));
 }
 
 #[rstest]

@@ -8,7 +8,7 @@ use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::tool::gear::{Gear, Taper};
 use lorimant_core::tool::mandrel::Mandrel;
-use lorimant_core::tool::school::{Hardening, Schools};
+use lorimant_core::tool::method::{Hardening, Methods};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -44,9 +44,9 @@ fn wire_thicker_than_the_cutter_takes_is_sawn() {
 #[test]
 fn more_than_a_load_of_the_barrel_takes_its_time_again() {
     let hooks = PatternRequest { pieces_n: 100, ..usual("hook-clasp") };
-    let schools = Schools { hardening: Hardening::Tumble, ..Schools::default() };
+    let methods = Methods { hardening: Hardening::Tumble, ..Methods::default() };
     let alone = |barrel_g: f64| {
-        let shop = Workshop { schools, ..on(Gear { barrel_g, ..Gear::default() }) };
+        let shop = Workshop { methods, ..on(Gear { barrel_g, ..Gear::default() }) };
         made(&hooks, &shop).minutes(100).1
     };
     // A hundred of them weigh about 66 g.
@@ -140,18 +140,18 @@ fn an_operation_is_put_before_the_one_that_is_named() {
 fn a_joint_is_left_as_its_metal_allows() {
     use lorimant_core::ring::RingRequest;
     use lorimant_core::tool::mandrel::Mandrel;
-    use lorimant_core::tool::school::Joint;
+    use lorimant_core::tool::method::Joint;
     use lorimant_core::wire::Wire;
     use lorimant_core::wire::metal::{Metal, Temper};
     let shop =
-        Workshop { schools: Schools { joint: Joint::Fuse, ..Schools::default() }, ..Workshop::default() };
+        Workshop { methods: Methods { joint: Joint::Fuse, ..Methods::default() }, ..Workshop::default() };
     let mut rings = RingRequest::new(Wire::round(Metal::Copper, 1.0, Temper::Soft), Mandrel::round(5.0), 10);
     let does = |rings: &RingRequest| {
-        let made = rings.made(&rings.schools(&shop), &Changes::default(), &shop);
+        let made = rings.made(&rings.methods(&shop), &Changes::default(), &shop);
         made.map(|made| made.steps.iter().map(|step| step.operation).collect::<Vec<_>>())
     };
     assert!(does(&rings).unwrap().contains(&Operation::Solder));
-    rings.route.schools.joint = Some(Joint::Fuse);
+    rings.route.methods.joint = Some(Joint::Fuse);
     assert!(does(&rings).unwrap_err().0[0].sentence.contains("does not fuse to itself"));
     rings.wire.metal = Metal::FineSilver;
     assert!(does(&rings).unwrap().contains(&Operation::Fuse));

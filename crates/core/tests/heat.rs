@@ -20,7 +20,7 @@ fn ring_with(metal: Metal, temper: Temper, put: &[(Operation, Operation)]) -> Re
     let changes = Changes { with: with.collect(), ..Changes::default() };
     let workshop = with_torch();
     let made =
-        request.made(&workshop.schools, &changes, &workshop).map_err(|faults| format!("{faults:?}"))?;
+        request.made(&workshop.methods, &changes, &workshop).map_err(|faults| format!("{faults:?}"))?;
     Ok(made.steps.iter().map(|step| format!("{} {}", step.operation, step.text)).collect())
 }
 

@@ -15,8 +15,8 @@ use lorimant_core::shape::path::{Curve, Frame};
 use lorimant_core::tool::coil::{Coil, Cone};
 use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::method::{CutWhen, FlatTo, Hardening, Methods, Straightening, WrapTail};
 use lorimant_core::tool::outline::Outline;
-use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Schools, Straightening, WrapTail};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::bending::Bending;
@@ -329,8 +329,8 @@ fn followed(pieces: impl Iterator<Item = Curve>, at: Frame) -> Vec<(DVec3, DVec3
 }
 
 /// How far the piece that was made is off the drawn one: mm, degrees.
-fn off(request: &PatternRequest, made: &Made, schools: Schools, shop: &Workshop) -> (f64, f64) {
-    let formed = request.form().unwrap().by(schools);
+fn off(request: &PatternRequest, made: &Made, methods: Methods, shop: &Workshop) -> (f64, f64) {
+    let formed = request.form().unwrap().by(methods);
     let blank = formed.blank(shop.habits.unit);
     let mut hands = Hands::with(&request.wire, false);
     made.steps.iter().for_each(|step| hands.does(step));
@@ -376,7 +376,7 @@ fn printed(step: &Step) -> Step {
 
 /// How long the piece is that comes of the printed numbers alone, less how long it is drawn, mm.
 fn longer_by_the_print(request: &PatternRequest, made: &Made, shop: &Workshop) -> f64 {
-    let formed = request.form().unwrap().by(shop.schools);
+    let formed = request.form().unwrap().by(shop.methods);
     let blank = formed.blank(shop.habits.unit);
     let mut hands = Hands::with(&request.wire, true);
     made.steps.iter().map(printed).for_each(|step| hands.does(&step));
@@ -401,7 +401,7 @@ fn the_printed_numbers_make_the_piece() {
         for n in 0..60 {
             let mut request = PatternRequest::usual(kind);
             request.wire.size_mm *= 0.85 + 0.005 * f64::from(n);
-            let Some(made) = make(&request, Schools::default(), &shop) else { continue };
+            let Some(made) = make(&request, Methods::default(), &shop) else { continue };
             off.push(longer_by_the_print(&request, &made, &shop));
         }
         let worst = off.iter().fold(0.0, |worst: f64, one| worst.max(one.abs()));
@@ -413,10 +413,10 @@ fn the_printed_numbers_make_the_piece() {
     }
 }
 
-fn schools() -> impl Strategy<Value = Schools> {
+fn methods() -> impl Strategy<Value = Methods> {
     let cut = proptest::sample::select(CutWhen::ALL);
     let any = (any::<bool>(), 1..20_u32, any::<bool>(), any::<bool>(), cut, any::<bool>(), 1.0..12.0_f64);
-    any.prop_map(|(pulled, pulls_n, spool, barrel, cut, gripped, long_mm)| Schools {
+    any.prop_map(|(pulled, pulls_n, spool, barrel, cut, gripped, long_mm)| Methods {
         cut,
         long_mm,
         wrap_tail: if gripped { WrapTail::Gripped } else { WrapTail::Held },
@@ -428,12 +428,12 @@ fn schools() -> impl Strategy<Value = Schools> {
         pulls_n,
         flat_to: if spool { FlatTo::Spool } else { FlatTo::Piece },
         hardening: if barrel { Hardening::Tumble } else { Hardening::Mallet },
-        ..Schools::default()
+        ..Methods::default()
     })
 }
 
-fn make(request: &PatternRequest, schools: Schools, shop: &Workshop) -> Option<Made> {
-    Some(request.form().ok()?.by(schools).made(&Changes::default(), shop).unwrap())
+fn make(request: &PatternRequest, methods: Methods, shop: &Workshop) -> Option<Made> {
+    Some(request.form().ok()?.by(methods).made(&Changes::default(), shop).unwrap())
 }
 
 /// A finding of any kind, in any metal and temper, each dimension somewhere about its usual.
@@ -475,13 +475,13 @@ proptest! {
     #![proptest_config(ProptestConfig::with_cases(800))]
 
     #[test]
-    fn who_follows_the_numbers_makes_the_drawing(request in finding(), schools in schools()) {
+    fn who_follows_the_numbers_makes_the_drawing(request in finding(), methods in methods()) {
         let shop = Workshop::default();
-        let Some(made) = make(&request, schools, &shop) else { return Ok(()) };
-        let (mm, degrees) = off(&request, &made, schools, &shop);
+        let Some(made) = make(&request, methods, &shop) else { return Ok(()) };
+        let (mm, degrees) = off(&request, &made, methods, &shop);
         prop_assert!(mm < 0.05 && degrees < 0.5, "{} is {mm} mm and {degrees}° off", request.kind.0.kind);
         // Wire is neither made nor lost.
-        let formed = request.form().unwrap().by(schools);
+        let formed = request.form().unwrap().by(methods);
         let blank = formed.blank(shop.habits.unit);
         let left = made.finished().unwrap().length_mm;
         // A fold that is parted falls off.
@@ -496,8 +496,8 @@ proptest! {
 fn every_pattern_as_usual_is_made_by_its_numbers() {
     for kind in Kind::all() {
         let request = PatternRequest::usual(kind);
-        let made = make(&request, Schools::default(), &Workshop::default()).unwrap();
-        let (mm, degrees) = off(&request, &made, Schools::default(), &Workshop::default());
+        let made = make(&request, Methods::default(), &Workshop::default()).unwrap();
+        let (mm, degrees) = off(&request, &made, Methods::default(), &Workshop::default());
         assert!(mm < 0.01 && degrees < 0.1, "{} is {mm} mm and {degrees}° off", kind.0.kind);
     }
 }
@@ -524,9 +524,9 @@ fn every_pattern_as_usual_is_made_by_its_numbers() {
 fn a_mistake_in_an_instruction_shows(#[case] kind: &str, #[case] mistake: fn(&mut Step)) {
     let request = usual(kind);
     let shop = Workshop::default();
-    let mut made = make(&request, Schools::default(), &shop).unwrap();
+    let mut made = make(&request, Methods::default(), &shop).unwrap();
     made.steps.iter_mut().filter(|step| step.operation != Operation::Cut).for_each(mistake);
-    let seen = std::panic::catch_unwind(|| off(&request, &made, Schools::default(), &shop));
+    let seen = std::panic::catch_unwind(|| off(&request, &made, Methods::default(), &shop));
     // Bends that run into each other are a mistake seen as well.
     assert!(seen.is_err() || seen.is_ok_and(|(mm, degrees)| mm > 0.05 || degrees > 0.5));
 }
@@ -572,7 +572,7 @@ proptest! {
         winding in proptest::sample::select(Winding::ALL),
         method in proptest::sample::select(Method::ALL),
         filed in any::<bool>(),
-        schools in schools(),
+        methods in methods(),
         rings_n in 1..500_u32,
     ) {
         let wire = Wire { metal, temper, size_mm, section: Section::Round, surface: Surface::Bare, lot: None };
@@ -582,12 +582,12 @@ proptest! {
             cutting,
             ..RingRequest::new(wire.clone(), Mandrel::round(ratio * size_mm), rings_n)
         };
-        let Ok(made) = request.made(&schools, &Changes::default(), &Workshop::default()) else { return Ok(()) };
+        let Ok(made) = request.made(&methods, &Changes::default(), &Workshop::default()) else { return Ok(()) };
         let last = made.finished().unwrap();
         let inside = last.inside_mm.unwrap();
         prop_assert!((ring_by_numbers(&wire, &made) - inside).abs() < 1e-6);
         prop_assert_eq!(last.pieces_n, rings_n);
-        if schools.straightening == Straightening::Fingers {
+        if methods.straightening == Straightening::Fingers {
             let plan = request.plan().unwrap();
             prop_assert!((inside - plan.ring_inside_diameter_mm).abs() < 1e-9);
             // What comes off the spool is in the rings, in dust, slivers and tails.
@@ -621,14 +621,14 @@ fn rings_pulled_and_hammered(
     let cutting = Cutting { method: Method::SingleSnip, ..Cutting::default() };
     let request = RingRequest { cutting, ..RingRequest::new(wire, Mandrel::round(rod_mm), 10) };
     let straightening = if pulls_n > 0 { Straightening::Pulls } else { Straightening::Fingers };
-    let schools = Schools { straightening, pulls_n: pulls_n.max(1), ..Schools::default() };
+    let methods = Methods { straightening, pulls_n: pulls_n.max(1), ..Methods::default() };
     let hammer = |to_mm| Inserted {
         to_mm: Some(to_mm),
         after: Some(Operation::Close),
         ..Inserted::of(Operation::Hammer)
     };
     let changes = Changes { with: to_mm.map(hammer).into_iter().collect(), ..Changes::default() };
-    let made = request.made(&schools, &changes, &Workshop::default()).unwrap();
+    let made = request.made(&methods, &changes, &Workshop::default()).unwrap();
     let inside = made.finished().unwrap().inside_mm.unwrap();
     assert!((inside - wanted_mm).abs() < 0.003, "{inside}");
 }

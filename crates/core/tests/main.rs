@@ -14,6 +14,7 @@ mod choosing;
 mod common;
 mod costs;
 mod cut_plans;
+mod days;
 mod drawings;
 mod fields;
 mod findings;

@@ -19,7 +19,7 @@ use lorimant_core::rack::stock::price::Rack;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::tool::mandrel::Mandrel;
-use lorimant_core::tool::school::Schools;
+use lorimant_core::tool::method::Methods;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -38,15 +38,15 @@ fn wires() -> [Wire; 5] {
     ]
 }
 
-fn shop(schools: Schools, unit: LengthUnit) -> Workshop {
-    Workshop { schools, habits: Habits { unit, ..Habits::default() }, ..bench() }
+fn shop(methods: Methods, unit: LengthUnit) -> Workshop {
+    Workshop { methods, habits: Habits { unit, ..Habits::default() }, ..bench() }
 }
 
 fn bag_of(piece: &Piece) -> Bag {
     Bag {
         name: "the bag".to_owned(),
         piece: piece.clone(),
-        schools: None,
+        methods: None,
         changes: Changes::default(),
         workshop: None,
         batch: None,
@@ -61,7 +61,7 @@ fn batch_of(piece: &Piece) -> Batch {
     Batch {
         name: "the batch".to_owned(),
         piece: piece.clone(),
-        schools: None,
+        methods: None,
         changes: Changes::default(),
         workshop: None,
     }
@@ -95,8 +95,8 @@ fn a_finding_is_told_alike_everywhere(#[values(LengthUnit::Mm, LengthUnit::Inch)
         for wire in wires() {
             let usual = PatternRequest::usual(kind);
             let Ok(carried) = usual.carried_to(&wire) else { continue };
-            for schools in ways() {
-                finding_agrees(&PatternRequest { pieces_n: 4, ..carried.clone() }, schools, unit);
+            for methods in ways() {
+                finding_agrees(&PatternRequest { pieces_n: 4, ..carried.clone() }, methods, unit);
             }
         }
     }
@@ -129,9 +129,9 @@ fn marks_agree(steps: &[Step], marks: &[Mark], at: &str, unit: LengthUnit) {
     assert!(told_n <= measured(marks).count(), "{at}: {told_n} marks in “{told}”");
 }
 
-fn finding_agrees(request: &PatternRequest, schools: Schools, unit: LengthUnit) {
-    let workshop = shop(schools, unit);
-    let at = format!("{} of {} by {schools:?}", request.kind.0.kind, request.wire.shown(unit));
+fn finding_agrees(request: &PatternRequest, methods: Methods, unit: LengthUnit) {
+    let workshop = shop(methods, unit);
+    let at = format!("{} of {} by {methods:?}", request.kind.0.kind, request.wire.shown(unit));
     // What cannot be made is refused everywhere.
     let Some(worked) = request.sheet(&workshop).result else { return };
     let piece = Piece::Finding(request.clone());
@@ -174,8 +174,8 @@ fn finding_agrees(request: &PatternRequest, schools: Schools, unit: LengthUnit) 
 /// The ask line's headline and the sheet it opens.
 #[rstest]
 fn the_ask_line_says_what_the_sheet_says(#[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit) {
-    for schools in ways() {
-        let workshop = shop(schools, unit);
+    for methods in ways() {
+        let workshop = shop(methods, unit);
         for kind in Kind::all() {
             let told = answer(&format!("4 {}", kind.0.plural), &workshop, &Vec::new);
             // Several rings are a coil: the headline is that of its plan.
@@ -208,7 +208,7 @@ fn rings_are_told_alike_everywhere(
                     hammered_mm: hammered.then_some(0.8 * wire.size_mm),
                     ..RingRequest::new(wire.clone(), rod, rings_n)
                 };
-                rings_agree(&request, &shop(Schools::default(), unit));
+                rings_agree(&request, &shop(Methods::default(), unit));
             }
         }
     }
@@ -261,7 +261,7 @@ fn a_chain_is_told_alike_everywhere(
         (Metal::SterlingSilver, Temper::HalfHard),
         (Metal::Brass, Temper::Soft),
     ] {
-        let workshop = shop(Schools { shut_as_built, ..Schools::default() }, unit);
+        let workshop = shop(Methods { shut_as_built, ..Methods::default() }, unit);
         let ring = RingRequest::new(Wire::round(metal, 1.2, temper), Mandrel::round(5.0), 1);
         let request = ChainRequest::new(weave, ring, 420.0);
         let at = format!("{weave} of {metal}");

@@ -2,7 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use jiff::civil::{Date, date};
-use lorimant_core::bench::{Batch, Event, Happened};
+use lorimant_core::bench::{Batch, Event, EventKind};
 use lorimant_core::making::{Changes, Inserted, Operation};
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{Bag, BatchOnItsWay, Line, LineStanding, Order, OrderState, cover};
@@ -36,7 +36,7 @@ fn bag(which: usize, n: u32, filled_on: Date) -> Bag {
     Bag {
         name: format!("piece {which}"),
         piece: piece(which).with_count(n.max(1)),
-        schools: None,
+        methods: None,
         changes: lorimant_core::making::Changes::default(),
         workshop: None,
         batch: None,
@@ -180,9 +180,9 @@ fn done(batch: &Batch, spoiled_n: u32) -> Vec<Event> {
     };
     for (at, task) in tasks.iter().enumerate() {
         let lost = if at < last || task.n == 1 { 0 } else { spoiled_n };
-        tell(at, Happened::Done, task.n - lost);
+        tell(at, EventKind::Done, task.n - lost);
         if at == last && lost > 0 {
-            tell(at, Happened::Spoiled, lost);
+            tell(at, EventKind::Spoiled, lost);
         }
     }
     events
@@ -202,7 +202,7 @@ fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
     assert_eq!((bag.n, bag.note.contains("without its pair")), (4, true));
     assert!(bag.piece.same_in_hand(&batch.piece, &Workshop::default()));
     let again = bag.again(10, &Workshop::default());
-    assert_eq!((again.pieces_n(), again.schools), (20, batch.schools));
+    assert_eq!((again.pieces_n(), again.methods), (20, batch.methods));
     assert_eq!(bag.counted(Counting::PutBack, 2).unwrap().n, 6);
     assert_eq!(bag.counted(Counting::CountedAgain, 0).unwrap().n, 0);
     assert!(bag.counted(Counting::PutBack, 0).is_err());

@@ -447,9 +447,9 @@ fn ear_wires_are_checked_for_ears(#[case] metal: Metal, #[case] size_mm: f64, #[
     assert!(formed.checks(&Workshop::default()).iter().any(|check| check.about == about && !check.ok));
 }
 
-/// A lost ear wire's survivor, measured: height and width, given the loop; the recipe matches it.
+/// A lost ear wire's single, measured: height and width, given the loop; the recipe matches it.
 #[test]
-fn a_survivor_gives_the_recipe_to_match_it() {
+fn a_single_piece_gives_the_recipe_to_match_it() {
     let lost = with("open-ear-wire", &[("loop_mm", 2.6), ("front_mm", 14.3), ("crown_mm", 8.2)]);
     let size = lost.form().unwrap().extent.size();
     let start = with("open-ear-wire", &[("loop_mm", 2.6)]);

@@ -51,8 +51,8 @@ fn wrong(of: &str, steps: &[Step]) -> Vec<String> {
 #[rstest]
 fn instructions_are_short_and_name_no_angle(#[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit) {
     let mut found = vec![];
-    for schools in ways() {
-        let shop = Workshop { schools, ..workshop(unit) };
+    for methods in ways() {
+        let shop = Workshop { methods, ..workshop(unit) };
         for kind in Kind::all() {
             let request = PatternRequest::usual(kind);
             if let Ok(finished) = request.finished(&shop) {
@@ -123,7 +123,7 @@ const DIALECT: &[&str] = &[
     "bring in",
     "mend ",
     "reckon",
-    "survivor",
+    "single",
     "lies in bags",
     "lie in bags",
     "shut beforehand",
@@ -131,7 +131,7 @@ const DIALECT: &[&str] = &[
     "on the rack",
     "by itself",
     "take away",
-    "schools",
+    "methods",
     "surely",
     "anew",
     " is no number",

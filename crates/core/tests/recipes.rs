@@ -1,8 +1,8 @@
-//! Recipes worked out for a survivor that nothing kept matches.
+//! Recipes worked out for a single that nothing kept matches.
 #![allow(clippy::unwrap_used, missing_docs)]
 
-use lorimant_core::order::recipe::{Recipe, UnknownSurvivor};
-use lorimant_core::order::survivor::Survivor;
+use lorimant_core::order::recipe::{Recipe, UnknownSingle};
+use lorimant_core::order::single::Single;
 use lorimant_core::pattern::backwards::Measure;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
@@ -15,10 +15,10 @@ use lorimant_core::words::length::LengthUnit;
 use rstest::rstest;
 
 /// What a caliper shows of a piece.
-fn measured(request: &PatternRequest) -> Survivor {
+fn measured(request: &PatternRequest) -> Single {
     let formed = request.form().unwrap();
     let size = formed.extent.size();
-    Survivor {
+    Single {
         wire_mm: Some(request.wire.size_mm),
         long_mm: Some(size.x.max(size.y)),
         short_mm: Some(size.x.min(size.y)),
@@ -26,8 +26,8 @@ fn measured(request: &PatternRequest) -> Survivor {
     }
 }
 
-fn recipes(measured: Survivor, metal: Metal) -> Vec<Recipe> {
-    UnknownSurvivor { measured, metal }.recipes(&Workshop::default()).unwrap()
+fn recipes(measured: Single, metal: Metal) -> Vec<Recipe> {
+    UnknownSingle { measured, metal }.recipes(&Workshop::default()).unwrap()
 }
 
 /// A lost piece of any pattern, a little larger than is usual: the pattern is among what is offered, and all that is
@@ -45,8 +45,8 @@ fn a_lost_piece_of_any_pattern_is_among_its_recipes() {
             lost.parameters.insert(name.to_owned(), value);
         }
         let lost = if lost.form().is_ok() { lost } else { usual };
-        let survivor = measured(&lost);
-        let found = recipes(survivor, lost.wire.metal);
+        let single = measured(&lost);
+        let found = recipes(single, lost.wire.metal);
         let is_it = |recipe: &&Recipe| match &recipe.piece {
             Piece::Finding(request) => request.kind == kind,
             _ => kind.0.kind.ends_with("-ring"),
@@ -58,13 +58,13 @@ fn a_lost_piece_of_any_pattern_is_among_its_recipes() {
             found.iter().map(|one| &one.sentence).collect::<Vec<_>>()
         );
         let pieces: Vec<Piece> = found.iter().map(|one| one.piece.clone()).collect();
-        let alike = survivor.alike(&pieces, LengthUnit::Mm).unwrap();
+        let alike = single.alike(&pieces, LengthUnit::Mm).unwrap();
         assert!(alike.len() == pieces.len() && alike.iter().all(|one| one.fits), "{word}: {alike:?}");
         assert!(found.windows(2).all(|two| two[0].unusual <= two[1].unusual), "{word}");
     }
 }
 
-/// Only what a hook shares with its survivor is taken from it: the eye is as measured, the height follows.
+/// Only what a hook shares with its single is taken from it: the eye is as measured, the height follows.
 #[test]
 fn a_hook_gets_its_eye_and_its_height() {
     let hook = |eye: f64, bend: f64| {
@@ -93,9 +93,9 @@ fn a_lost_ring_gets_its_rod(#[case] metal: Metal, #[case] size_mm: f64, #[case] 
     let wire = Wire::round(metal, size_mm, Temper::Soft);
     let inside = RingRequest::new(wire, Mandrel::round(rod_mm), 1).plan().unwrap().ring_inside_diameter_mm;
     let across = Some(inside + 2.0 * size_mm);
-    let survivor =
-        Survivor { wire_mm: Some(size_mm), long_mm: across, short_mm: across, inside_mm: Some(inside) };
-    let found = recipes(survivor, metal);
+    let single =
+        Single { wire_mm: Some(size_mm), long_mm: across, short_mm: across, inside_mm: Some(inside) };
+    let found = recipes(single, metal);
     let Piece::Rings(again) = &found[0].piece else { panic!("{}", found[0].sentence) };
     assert!((again.plan().unwrap().ring_inside_diameter_mm - inside).abs() < 0.1);
     assert!((again.mandrel.diameter_mm - rod_mm).abs() < 0.1, "{}", again.mandrel.diameter_mm);
@@ -103,13 +103,10 @@ fn a_lost_ring_gets_its_rod(#[case] metal: Metal, #[case] size_mm: f64, #[case] 
 
 #[test]
 fn a_recipe_needs_its_wire() {
-    let measured = Survivor { long_mm: Some(20.0), short_mm: Some(8.0), ..Survivor::default() };
-    let faults =
-        UnknownSurvivor { measured, metal: Metal::Copper }.recipes(&Workshop::default()).unwrap_err();
+    let measured = Single { long_mm: Some(20.0), short_mm: Some(8.0), ..Single::default() };
+    let faults = UnknownSingle { measured, metal: Metal::Copper }.recipes(&Workshop::default()).unwrap_err();
     assert_eq!(faults.0[0].field, "wire_mm");
-    let one = UnknownSurvivor {
-        measured: Survivor { wire_mm: Some(1.0), ..Survivor::default() },
-        metal: Metal::Copper,
-    };
+    let one =
+        UnknownSingle { measured: Single { wire_mm: Some(1.0), ..Single::default() }, metal: Metal::Copper };
     assert!(one.recipes(&Workshop::default()).is_err());
 }

@@ -27,7 +27,7 @@ fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wron
     let rescues = rescued(&request, WentWrong { wrong, by, at_step_n: None }, &[], &workshop).unwrap();
     assert!(!rescues.options.is_empty(), "{kind} {wrong}");
     for option in &rescues.options {
-        let formed = option.request.form().unwrap().by(workshop.schools);
+        let formed = option.request.form().unwrap().by(workshop.methods);
         let flush = formed.blank(LengthUnit::Mm).flush_exact_mm();
         assert!(flush <= rescues.wire_mm + 1e-6, "{}: {flush} of {}", option.told, rescues.wire_mm);
         assert!((flush - option.blank_mm).abs() < 1e-9);
@@ -159,7 +159,7 @@ fn a_rescue_counts_what_trials_have_shown() {
     };
     assert!((of(&tried).wire_mm - of(&hook).wire_mm - 1.5).abs() < 1e-9);
     let small = PatternRequest { wire: hook.wire.clone(), ..usual("eye-pin") };
-    let flush_mm = small.form().unwrap().by(tapered().schools).blank(LengthUnit::Mm).flush_exact_mm();
+    let flush_mm = small.form().unwrap().by(tapered().methods).blank(LengthUnit::Mm).flush_exact_mm();
     let left_mm = of(&hook).wire_mm;
     let offered = |allowance_mm: f64| {
         let kept =

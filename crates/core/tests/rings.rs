@@ -314,12 +314,12 @@ proptest! {
 #[test]
 fn each_way_of_holding_the_tail_is_drawn_by_itself() {
     use lorimant_core::making::Operation;
-    use lorimant_core::tool::school::AnchorBy;
+    use lorimant_core::tool::method::AnchorBy;
     let shop = Workshop::default();
     let mut drawn = vec![];
     for by in AnchorBy::ALL {
         let mut request = copper(1.02, 5.0);
-        request.route.schools.anchor = Some(*by);
+        request.route.methods.anchor = Some(*by);
         let worked = request.sheet(&shop).result.unwrap();
         let at = worked.steps.iter().position(|step| step.operation == Operation::Anchor).unwrap();
         assert_eq!(worked.steps[at].numbers.held_by, Some(*by));

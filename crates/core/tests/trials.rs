@@ -26,7 +26,7 @@ fn trials_come_right_within_three_blanks() {
     for i in 0..200_u32 {
         let request = usual(PATTERNS[i as usize % PATTERNS.len()]);
         let needs_mm = chance.normal(2.0);
-        let planned = request.form().unwrap().by(workshop.schools);
+        let planned = request.form().unwrap().by(workshop.methods);
         let planned_mm = planned.blank(LengthUnit::Mm).flush_exact_mm();
         let measures = planned.measures();
         let mut slid = chance.normal(0.6);

@@ -2,7 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use crate::common::{ring_of, usual};
-use lorimant_core::bench::{Batch, Event, Happened};
+use lorimant_core::bench::{Batch, Event, EventKind};
 use lorimant_core::chain::ChainRequest;
 use lorimant_core::making::workpiece::ClosedBy;
 use lorimant_core::making::{Changes, Operation};
@@ -12,14 +12,14 @@ use lorimant_core::ring::RingRequest;
 use lorimant_core::shape::Course;
 use lorimant_core::tool::cutting::{Cutting, Method};
 use lorimant_core::tool::mandrel::Mandrel;
-use lorimant_core::tool::school::{CutWhen, NeckWhen, Schools};
+use lorimant_core::tool::method::{CutWhen, Methods, NeckWhen};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::bending::Bending;
 use lorimant_core::wire::metal::Metal;
 use rstest::rstest;
 
-fn made_by(schools: Schools) -> Workshop {
-    Workshop { schools, ..Workshop::default() }
+fn made_by(methods: Methods) -> Workshop {
+    Workshop { methods, ..Workshop::default() }
 }
 
 fn operations(request: &PatternRequest, shop: &Workshop) -> Vec<Operation> {
@@ -88,7 +88,7 @@ fn a_coil_cap_is_fused_where_its_metal_can_be() {
 fn a_coil_cap_is_wound_off_the_spool() {
     let request = usual("coil-cap");
     let first = request.finished(&Workshop::default()).unwrap();
-    let shop = made_by(Schools { cut: CutWhen::OnSpool, ..Schools::default() });
+    let shop = made_by(Methods { cut: CutWhen::OnSpool, ..Methods::default() });
     let steps = operations(&request, &shop);
     let at = |operation| steps.iter().position(|one| *one == operation).unwrap();
     assert!(
@@ -116,7 +116,7 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
         let event = Event {
             key: format!("press-{n:04}"),
             step_n: u32::try_from(at).unwrap() + 1,
-            happened: Happened::Done,
+            happened: EventKind::Done,
             n: pieces,
             reason: String::new(),
             at: "2026-03-02T18:00:00Z".parse().unwrap(),
@@ -151,17 +151,17 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
 }
 
 #[rstest]
-#[case::eye_pin("eye-pin", Schools { neck: NeckWhen::First, ..Schools::default() }, Operation::Bend, Operation::Loop)]
-#[case::as_usual("eye-pin", Schools::default(), Operation::Loop, Operation::Bend)]
-#[case::tips_first("open-ear-wire", Schools::default(), Operation::Round, Operation::Hammer)]
-#[case::hammer_first("open-ear-wire", Schools { hammer_first: true, ..Schools::default() }, Operation::Hammer, Operation::Round)]
+#[case::eye_pin("eye-pin", Methods { neck: NeckWhen::First, ..Methods::default() }, Operation::Bend, Operation::Loop)]
+#[case::as_usual("eye-pin", Methods::default(), Operation::Loop, Operation::Bend)]
+#[case::tips_first("open-ear-wire", Methods::default(), Operation::Round, Operation::Hammer)]
+#[case::hammer_first("open-ear-wire", Methods { hammer_first: true, ..Methods::default() }, Operation::Hammer, Operation::Round)]
 fn steps_come_in_the_order_of_the_method(
     #[case] kind: &str,
-    #[case] schools: Schools,
+    #[case] methods: Methods,
     #[case] first: Operation,
     #[case] then: Operation,
 ) {
-    let steps = operations(&usual(kind), &made_by(schools));
+    let steps = operations(&usual(kind), &made_by(methods));
     let at = |operation| steps.iter().position(|one| *one == operation).unwrap();
     assert!(at(first) < at(then), "{steps:?}");
 }
@@ -169,9 +169,9 @@ fn steps_come_in_the_order_of_the_method(
 /// A neck that follows its loop is set back where the loop meets the stem: no ruler reaches its start by then.
 #[test]
 fn a_neck_is_not_measured_from_an_end_that_is_rolled_up() {
-    for schools in [Schools::default(), Schools { neck: NeckWhen::After, ..Schools::default() }] {
+    for methods in [Methods::default(), Methods { neck: NeckWhen::After, ..Methods::default() }] {
         let finished = usual("eye-pin");
-        let finished = finished.finished(&made_by(schools)).unwrap();
+        let finished = finished.finished(&made_by(methods)).unwrap();
         let neck = finished.made.steps.iter().find(|step| step.what == "neck").unwrap();
         assert!(neck.text.contains("Where the loop meets the stem, bend it back"), "{}", neck.text);
     }
@@ -213,7 +213,7 @@ fn the_rings_of_a_chain_are_shut_beforehand_or_on_the_way() {
         steps.iter().any(|step| step.operation == Operation::ShutBefore)
     };
     assert!(has(&steps(&Workshop::default())));
-    let on_the_way = steps(&made_by(Schools { shut_as_built: true, ..Schools::default() }));
+    let on_the_way = steps(&made_by(Methods { shut_as_built: true, ..Methods::default() }));
     assert!(!has(&on_the_way));
     let link = on_the_way.iter().find(|step| step.operation == Operation::Link).unwrap();
     assert!(link.text.contains("as you come to them"), "{}", link.text);

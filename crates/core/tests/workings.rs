@@ -155,8 +155,8 @@ const WAYS: [&str; 5] = [
     "{}",
     r#"{"with": [{"operation": "tumble"}]}"#,
     r#"{"with": [{"operation": "straighten", "before": "make-flush", "pulls_n": 8}]}"#,
-    r#"{"schools": {"flat_to": "spool"}}"#,
-    r#"{"schools": {"cut": "long"}}"#,
+    r#"{"methods": {"flat_to": "spool"}}"#,
+    r#"{"methods": {"cut": "long"}}"#,
 ];
 
 fn rings() -> impl Strategy<Value = RingRequest> {

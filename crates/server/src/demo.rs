@@ -131,7 +131,7 @@ fn bring_orders(t: &Transaction, undo: i64, of: DemoOrders) -> Result<(), StoreE
             changes: piece.changes().clone(),
             name: bag.of,
             piece,
-            schools: None,
+            methods: None,
             workshop: None,
             batch: None,
             filled_on: today.saturating_sub(jiff::Span::new().days(bag.filled_days_ago)),

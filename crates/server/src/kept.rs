@@ -19,8 +19,8 @@ use lorimant_core::tool::cutting::Blade;
 use lorimant_core::tool::gear::Gear;
 use lorimant_core::tool::hand::Hand;
 use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::method::Methods;
 use lorimant_core::tool::plier::Plier;
-use lorimant_core::tool::school::Schools;
 use lorimant_core::tool::tolerance::Tolerances;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::gauge::GaugeSystem;
@@ -108,9 +108,9 @@ pub(crate) struct Settings {
     /// How even the handwork is.
     #[serde(default)]
     pub hand: Hand,
-    /// The workshop's schools, where makers differ.
-    #[serde(default)]
-    pub schools: Schools,
+    /// The workshop's methods, where makers differ.
+    #[serde(default, alias = "schools")]
+    pub methods: Methods,
     /// What else stands on its bench.
     #[serde(default)]
     pub gear: Gear,
@@ -162,7 +162,7 @@ impl Default for Settings {
             hour_rate: Decimal::ZERO,
             metal_prices: vec![],
             hand: Hand::default(),
-            schools: Schools::default(),
+            methods: Methods::default(),
             gear: Gear::default(),
             hours: Hours::default(),
             time_zone: String::new(),
@@ -188,7 +188,7 @@ impl Settings {
         faults.keep(check_text("currency", "currency", &self.currency, 8));
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
-        faults.nest("schools", self.schools.check());
+        faults.nest("methods", self.methods.check());
         faults.nest("tolerances", self.tolerances.check());
         faults.nest("gear", self.gear.check());
         faults.nest("hours", self.hours.check());

@@ -299,7 +299,7 @@ fn not_one_piece_is_lost_or_counted_twice_through_forty_kills() {
         let id = *batch.get_or_insert_with(|| {
             let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.29 },
                 "route": { "without": ["straighten"] } });
-            let kept = post(&address, "patterns", &json!({ "name": "hooks", "request": request })).unwrap();
+            let kept = post(&address, "findings", &json!({ "name": "hooks", "request": request })).unwrap();
             let new = json!({ "entry": kept["entry"]["id"], "pieces_n": 5000 });
             let id = post(&address, "batches", &new).unwrap()["entry"]["id"].as_i64().unwrap();
             assert!(post(&address, &format!("batches/{id}/events"), &press("flush", 1, "done", 1)).is_some());
@@ -416,7 +416,7 @@ async fn a_batch_under_way_stays_as_it_was_begun() {
     let mut settings = stored["settings"].clone();
     settings["unit"] = json!("inch");
     settings["gear"]["torch"] = json!(false);
-    settings["schools"]["marking"] = json!("with-cut");
+    settings["methods"]["marking"] = json!("with-cut");
     let reply = workshop.put(&format!("/api/settings?revision={}", stored["revision"]), &settings).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     for (shelf, id) in [("pliers", plier), ("rods", rod)] {

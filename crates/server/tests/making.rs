@@ -33,7 +33,7 @@ async fn a_ring_plan_and_its_route_agree() {
     assert!(near(&route["totals"]["holds"]["comes_off_n"], &plan["opening_force_n"]));
     assert!((plan["ring_inside_diameter_mm"].as_f64().unwrap() - 5.0641).abs() < 0.002);
     // Twelve pulls before, and the soft coil springs wider.
-    let pulled = json!({ "rings": rings(), "schools": { "straightening": "pulls", "pulls_n": 12 } });
+    let pulled = json!({ "rings": rings(), "methods": { "straightening": "pulls", "pulls_n": 12 } });
     let pulled = workshop.post("/api/making/route", &pulled).await.json();
     assert!((pulled["totals"]["workpiece"]["inside_mm"].as_f64().unwrap() - 5.1133).abs() < 0.003);
     assert_eq!(pulled["operations"][0]["pulls_n"], 12);
@@ -75,7 +75,7 @@ async fn a_finding_and_its_route_agree() {
 #[case::neither(json!({}), "rings", "Enter what to make: “rings”, “finding” or “chain")]
 #[case::both(json!({ "rings": rings(), "finding": { "kind": "eye-pin", "wire": { "metal": "copper", "size_mm": 1 } } }),
     "finding", "one at a time")]
-#[case::fused_copper(json!({ "rings": rings(), "schools": { "joint": "fuse" } }), "route.7", "copper does not fuse")]
+#[case::fused_copper(json!({ "rings": rings(), "methods": { "joint": "fuse" } }), "route.7", "copper does not fuse")]
 #[case::hammered_thicker(json!({ "rings": rings(), "route": { "with": [{ "operation": "hammer", "to_mm": 2.0, "after": "close" }] } }),
     "route.6", "cannot be hammered to")]
 #[case::hammered_open(json!({ "rings": rings(), "route": { "with": [{ "operation": "hammer", "to_mm": 0.8, "before": "close" }] } }),
@@ -85,7 +85,7 @@ async fn a_finding_and_its_route_agree() {
 #[case::left_out(json!({ "rings": rings(), "route": { "without": ["wind"] } }), "route.without.0", "this would be another piece. Change the piece instead")]
 #[case::nowhere(json!({ "rings": rings(), "route": { "with": [{ "operation": "anneal", "before": "fold" }] } }),
     "route.with.0.before", "There is no")]
-#[case::pulls(json!({ "rings": rings(), "schools": { "pulls_n": 900 } }), "schools.pulls_n", "60")]
+#[case::pulls(json!({ "rings": rings(), "methods": { "pulls_n": 900 } }), "methods.pulls_n", "60")]
 #[tokio::test]
 async fn what_cannot_be_done_says_which_step_and_why(
     #[case] asked: Value,
@@ -104,7 +104,7 @@ async fn sawn_from_inside_a_small_bore_and_too_many_anneals_are_refused() {
     let mut small = rings();
     small["mandrel"] = json!({ "diameter_mm": 2.2 });
     small["cutting"] = json!({ "method": "saw" });
-    let asked = json!({ "rings": small, "schools": { "saw_from": "inside" } });
+    let asked = json!({ "rings": small, "methods": { "saw_from": "inside" } });
     let reply = workshop.post("/api/making/route", &asked).await;
     assert!(reply.text().contains("Saw from outside, on a bench pin"), "{}", reply.text());
     let anneals = |n: usize| {

@@ -115,7 +115,7 @@ async fn a_bag_keeps_the_recipe_of_its_day() {
         tasks.iter().find(|task| task["step"]["operation"] == "cut").unwrap()["reads"].clone()
     };
     let then = cut().await;
-    // The kept pattern becomes another, and the workshop another school.
+    // The kept pattern becomes another, and the workshop another method.
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.63 } });
     let changed = workshop
         .put(&format!("/api/findings/{entry}?revision=1"), &json!({ "name": "hooks", "request": request }))
@@ -465,7 +465,7 @@ async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
         tasks.iter().map(|task| task["step"]["operation"].as_str().unwrap().to_owned()).collect::<Vec<_>>()
     };
     assert!(!operations().await.contains(&"tumble".to_owned()));
-    let tumbled = json!({ "schools": { "hardening": "tumble" } });
+    let tumbled = json!({ "methods": { "hardening": "tumble" } });
     let path = |revision: i64| format!("/api/batches/{id}/making?revision={revision}");
     let changed = workshop.put(&path(1), &tumbled).await;
     assert_eq!(changed.status, StatusCode::OK, "{}", changed.text());
@@ -480,7 +480,7 @@ async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
 }
 
 #[tokio::test]
-async fn a_survivor_leads_to_its_recipe() {
+async fn a_single_piece_leads_to_its_recipe() {
     let workshop = Workshop::demo();
     let kept = workshop.get("/api/saved?find=cloak").await.json();
     let piece = &kept["entries"][0];

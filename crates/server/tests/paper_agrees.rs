@@ -31,9 +31,9 @@ async fn a_card_says_what_the_sheet_says(#[values("mm", "inch")] unit: &str) {
     let mut seen = 0;
     for kind in kinds.as_array().unwrap() {
         let kind = kind["kind"].as_str().unwrap();
-        for schools in ways() {
+        for methods in ways() {
             let wire = json!({ "metal": "copper", "size_mm": 1.0 });
-            let request = json!({ "kind": kind, "wire": wire, "route": { "schools": schools } });
+            let request = json!({ "kind": kind, "wire": wire, "route": { "methods": methods } });
             let sheet = workshop.post("/api/findings/sheet", &request).await.json();
             let Some(figures) = sheet["result"]["figures"].as_array() else { continue };
             let cut = figures.iter().find(|figure| figure["key"] == "blank").unwrap();
@@ -48,7 +48,7 @@ async fn a_card_says_what_the_sheet_says(#[values("mm", "inch")] unit: &str) {
             assert_eq!(card.status, StatusCode::OK, "{kind}: {}", card.text());
             let text = card.text();
             let wanted = format!("cut {cut}, flush to flush");
-            assert!(text.contains(&wanted), "{kind} by {schools}: the card does not say {wanted}");
+            assert!(text.contains(&wanted), "{kind} by {methods}: the card does not say {wanted}");
             seen += 1;
         }
     }

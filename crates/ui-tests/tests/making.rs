@@ -1,4 +1,4 @@
-//! A piece led through its making: step by step, changed for one plan, by the workshop's schools.
+//! A piece led through its making: step by step, changed for one plan, by the workshop's methods.
 use anyhow::{Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use thirtyfour::prelude::*;
@@ -103,9 +103,9 @@ fn a_hammered_ring_is_planned_backwards() -> Result<()> {
     })
 }
 
-/// A finding by touch on a phone: its steps, an anneal put in, a school changed for all.
+/// A finding by touch on a phone: its steps, an anneal put in, a method changed for all.
 #[test]
-fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
+fn a_finding_is_led_by_touch_and_a_method_changes_its_route() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.browser.resize(390, 844).await?;
         maker.open("/findings/piece?kind=figure-eight").await?;
@@ -123,7 +123,7 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         maker.sees("[data-test=temper-legend]", "How much of what the metal can take is used after this step. Over 60 %, anneal or bend wider; at 100 %, expect cracks. Estimates").await?;
         maker.sees(".spent-text", "%").await?;
         maker.click("[data-test=show-front]").await?;
-        // A school for this plan alone.
+        // A method for this plan alone.
         maker.click("[data-test=route-menu]").await?;
         maker.sees("[data-test=route-offers]", "Which way does the flat side of the cutter face?").await?;
         let group = "//*[@data-test='route-group'][contains(., 'Which way does the flat')]";
@@ -134,7 +134,7 @@ fn a_finding_is_led_by_touch_and_a_school_changes_its_route() -> Result<()> {
         maker.sees(STEPS, "flush at the mark").await?;
         // And for the whole workshop.
         maker.open("/tools").await?;
-        maker.click("[data-test=school-flat_to-spool]").await?;
+        maker.click("[data-test=method-flat_to-spool]").await?;
         maker.sees("[data-test=notice]", "Noted").await?;
         maker.open("/findings/piece?kind=s-link").await?;
         maker.sees(STEPS, "flush at the mark").await?;

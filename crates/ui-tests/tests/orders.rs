@@ -56,7 +56,8 @@ fn an_order_is_made_and_bagged_by_keyboard() -> Result<()> {
         maker.reach("[data-test=piece]").await?;
         maker.press("Lake Queen").await?;
         maker.reach("[data-test=order-due]").await?;
-        maker.press("05052099").await?;
+        maker.press("5 May 2099").await?;
+        maker.sees("[data-test=due-told]", "Tuesday 5 May 2099").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=orders]", "Masks, second act").await?;
         maker.sees("[data-test=orders]", "5 May").await?;
@@ -320,17 +321,17 @@ fn how_one_batch_is_made_is_changed_before_it_is_begun() -> Result<()> {
 }
 
 #[test]
-fn a_single_survivor_is_made_again() -> Result<()> {
+fn a_single_piece_is_matched() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/orders/stock").await?;
-        maker.click("[data-test=survivor]").await?;
-        maker.fill("[data-test=survivor-wire] input", "1.02 mm").await?;
+        maker.click("[data-test=single]").await?;
+        maker.fill("[data-test=single-wire] input", "1.02 mm").await?;
         maker.click("[data-test=which-is-it]").await?;
         maker.sees(".popover", "at least two").await?;
         // Both loops of a figure eight in 18 gauge, 3 mm inside, touching.
-        maker.fill("[data-test=survivor-long] input", "9.1 mm").await?;
+        maker.fill("[data-test=single-long] input", "9.1 mm").await?;
         maker.click("[data-test=which-is-it]").await?;
-        maker.sees("[data-test=survivors]", "Reed crown, links").await?;
+        maker.sees("[data-test=singles]", "Reed crown, links").await?;
         // A metal that nothing kept is of: a recipe is worked out, and lies in the drawing room.
         maker.click("[data-test=its-metal] .v-field").await?;
         maker.press("niob").await?;
@@ -341,11 +342,11 @@ fn a_single_survivor_is_made_again() -> Result<()> {
         maker.click("[data-test=draw-recipe]").await?;
         maker.sees("[data-test=sentence]", "niobium").await?;
         maker.open("/orders/stock").await?;
-        maker.click("[data-test=survivor]").await?;
-        maker.fill("[data-test=survivor-wire] input", "1.02 mm").await?;
-        maker.fill("[data-test=survivor-long] input", "9.1 mm").await?;
+        maker.click("[data-test=single]").await?;
+        maker.fill("[data-test=single-wire] input", "1.02 mm").await?;
+        maker.fill("[data-test=single-long] input", "9.1 mm").await?;
         maker.click("[data-test=which-is-it]").await?;
-        maker.click("[data-test=make-survivor]").await?;
+        maker.click("[data-test=make-single]").await?;
         maker.sees("h1", "Reed crown, links").await
     })
 }

@@ -236,7 +236,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Changes how a batch is made, as long as nothing of it is: other schools, or other operations, for this one alone. */
+        /** Changes how a batch is made, as long as nothing of it is: other methods, or other operations, for this one alone. */
         put: operations["change_making"];
         post?: never;
         delete?: never;
@@ -331,6 +331,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/buying-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is of each wire that is kept or wanted, against what the picks want, and what to buy. */
+        get: operations["list_needs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buying-list.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The buying list as a table: wires that are missing, in whole packs. */
+        get: operations["needs_table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/caliper": {
         parameters: {
             query?: never;
@@ -411,6 +445,23 @@ export interface paths {
         put?: never;
         /** What a word could be instead, each with what it would change. */
         post: operations["chain_word_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chains/export/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A chain as a file. */
+        post: operations["take_chain_away"];
         delete?: never;
         options?: never;
         head?: never;
@@ -550,23 +601,6 @@ export interface paths {
         put?: never;
         /** Everything a planning view shows of a chain; faults come inside, so that the sentence can still be shown. */
         post: operations["chain_sheet"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/chains/take-away/{file}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A chain as a file. */
-        post: operations["take_chain_away"];
         delete?: never;
         options?: never;
         head?: never;
@@ -760,6 +794,23 @@ export interface paths {
          *     `doubt`, until it is sent as sure.
          */
         post: operations["keep_reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/consistency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How even the hand is, as measured. */
+        get: operations["learned_of_hand"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1044,6 +1095,280 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/finding-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The findings that can be made, with what can be chosen about each. */
+        get: operations["pattern_kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists kept patterns, last changed first. */
+        get: operations["list_patterns"];
+        put?: never;
+        /** Keeps a pattern. */
+        post: operations["keep_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes one word of the sentence and gives the sheet that comes of it. */
+        post: operations["change_pattern_word"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a word could be instead, each with what it would change; nothing for a word that is typed. */
+        post: operations["pattern_word_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays one finding over another: what differs, and where it has to lie. */
+        post: operations["compare_patterns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/export/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself. */
+        post: operations["take_pattern_away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Solves the free dimensions of a pattern so that it comes out as wanted. */
+        post: operations["fit_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/form": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Forms a finding: developed length, blank, segments, marks, steps, checks, mass. */
+        post: operations["form_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/from-tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The piece that comes of the tools in hand: its sizes follow from the jaws and the cut length. */
+        post: operations["pattern_from_tools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/mate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether two pieces go into each other and stay there. */
+        post: operations["mate_pieces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/mate-typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a piece goes together with one that is typed. */
+        post: operations["mate_typed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Everything the drawing room shows; faults come inside, so that the sentence can still be shown. */
+        post: operations["pattern_sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/transfer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Carries a pattern over to another wire, proportions kept, and lists what differs. */
+        post: operations["transfer_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One kept pattern. */
+        get: operations["get_pattern"];
+        /** Changes a kept pattern; what it was stays as a revision. */
+        put: operations["change_pattern"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a pattern away, or takes it out again. */
+        post: operations["archive_pattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/findings/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A pattern as it stood at each revision, newest first. */
+        get: operations["pattern_revisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gauges": {
         parameters: {
             query?: never;
@@ -1053,23 +1378,6 @@ export interface paths {
         };
         /** The gauge tables. */
         get: operations["gauges"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/hand/learned": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** How even the hand is, as measured. */
-        get: operations["learned_of_hand"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1112,40 +1420,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/holds": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Holds a step in its place, parts it, or leaves a sitting out. */
-        post: operations["hold"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/holds/{id}/archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Lets go of what is held, or holds it again. */
-        post: operations["archive_hold"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/import": {
         parameters: {
             query?: never;
@@ -1157,92 +1431,6 @@ export interface paths {
         put?: never;
         /** Brings plans, patterns and tools in from a JSON document: all of it, or nothing where anything is wrong. */
         post: operations["import_document"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/keepings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** How each wire is kept. */
-        get: operations["list_keepings"];
-        /** Says how a wire is kept, in place of what was said of it before. */
-        put: operations["keep"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/keepings/of": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** How a wire is kept, whether anything was said of it or not. */
-        post: operations["how_kept"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/kept": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Lists kept ring plans and findings together, last changed first. */
-        get: operations["list_kept"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/kept/all.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Everything that is kept as one JSON document, in the published schema. */
-        get: operations["all_kept_json"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/kept/named": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What else is kept under a name, in whatever letters: at most ten. */
-        get: operations["kept_as"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1544,17 +1732,34 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/making/schools": {
+    "/api/matches": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Where makers differ about making: every question with its schools and what each trades. */
-        get: operations["school_questions"];
+        get?: never;
         put?: never;
-        post?: never;
+        /** Which recipes a single single may have been made by, by what it measures: the likeliest first. */
+        post: operations["find_match"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/matches/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Recipes that measure as a single does which nothing kept matches: the most usual piece first. */
+        post: operations["work_out_recipes"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1595,32 +1800,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/needs": {
+    "/api/methods": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What there is of each wire that is kept or wanted, against what the picks want, and what to buy. */
-        get: operations["list_needs"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/needs.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The buying list as a table: wires that are missing, in whole packs. */
-        get: operations["needs_table"];
+        /** Where makers differ about making: every question with its methods and what each trades. */
+        get: operations["method_questions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1758,280 +1946,6 @@ export interface paths {
         };
         /** How long steps really take here, against what is reckoned. */
         get: operations["learned_paces"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/pattern-kinds": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The findings that can be made, with what can be chosen about each. */
-        get: operations["pattern_kinds"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Lists kept patterns, last changed first. */
-        get: operations["list_patterns"];
-        put?: never;
-        /** Keeps a pattern. */
-        post: operations["keep_pattern"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/change": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Changes one word of the sentence and gives the sheet that comes of it. */
-        post: operations["change_pattern_word"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What a word could be instead, each with what it would change; nothing for a word that is typed. */
-        post: operations["pattern_word_choices"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/compare": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Lays one finding over another: what differs, and where it has to lie. */
-        post: operations["compare_patterns"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/fit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Solves the free dimensions of a pattern so that it comes out as wanted. */
-        post: operations["fit_pattern"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/form": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Forms a finding: developed length, blank, segments, marks, steps, checks, mass. */
-        post: operations["form_pattern"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/from-tools": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** The piece that comes of the tools in hand: its sizes follow from the jaws and the cut length. */
-        post: operations["pattern_from_tools"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/mate": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Whether two pieces go into each other and stay there. */
-        post: operations["mate_pieces"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/mate-typed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Whether a piece goes together with one that is typed. */
-        post: operations["mate_typed"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Everything the drawing room shows; faults come inside, so that the sentence can still be shown. */
-        post: operations["pattern_sheet"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/take-away/{file}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A pattern as a file: a card for paper, a label, a drawing, a bend table, or the pattern itself. */
-        post: operations["take_pattern_away"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/transfer": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Carries a pattern over to another wire, proportions kept, and lists what differs. */
-        post: operations["transfer_pattern"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** One kept pattern. */
-        get: operations["get_pattern"];
-        /** Changes a kept pattern; what it was stays as a revision. */
-        put: operations["change_pattern"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/{id}/archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Puts a pattern away, or takes it out again. */
-        post: operations["archive_pattern"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns/{id}/revisions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A pattern as it stood at each revision, newest first. */
-        get: operations["pattern_revisions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2353,57 +2267,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/rack/all.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Everything on the rack as one JSON document, in the published schema. */
-        get: operations["rack_json"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/rack/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Brings a table in, or a whole rack from JSON: all of it, or nothing where anything is wrong. */
-        post: operations["import_rack"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/rack/tables/{table}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`. */
-        get: operations["rack_table"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/readings": {
         parameters: {
             query?: never;
@@ -2489,6 +2352,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rings/export/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`. */
+        post: operations["take_away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rings/how-many": {
         parameters: {
             query?: never;
@@ -2557,23 +2437,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/rings/take-away/{file}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A plan as a file: `cut-sheet.pdf`, `cut-sheet.svg`, `label.pdf`, `plan.csv` or `plan.json`. */
-        post: operations["take_away"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/rods": {
         parameters: {
             query?: never;
@@ -2626,6 +2489,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/saved": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists kept ring plans and findings together, last changed first. */
+        get: operations["list_kept"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved/all.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is kept as one JSON document, in the published schema. */
+        get: operations["all_kept_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved/named": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What else is kept under a name, in whatever letters: at most ten. */
+        get: operations["kept_as"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -2654,6 +2568,91 @@ export interface paths {
         put?: never;
         /** Lays a lot on the simulated scale; a real one has hands for that. */
         post: operations["lay_on_scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks. */
+        get: operations["plan_sittings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedule/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Holds a step in its place, parts it, or leaves a sitting out. */
+        post: operations["hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedule/changes/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets go of what is held, or holds it again. */
+        post: operations["archive_hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedule/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sittings as a file: `schedule.ics` for a calendar, `day.pdf` for the bench. */
+        get: operations["sittings_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schedule/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be done together now: passes across batches, and loads of the barrel. */
+        get: operations["together"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2715,16 +2714,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings": {
+    "/api/settings/wires": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks. */
-        get: operations["plan_sittings"];
-        put?: never;
+        /** How each wire is kept. */
+        get: operations["list_keepings"];
+        /** Says how a wire is kept, in place of what was said of it before. */
+        put: operations["keep"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2732,17 +2732,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/files/{file}": {
+    "/api/settings/wires/of": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The sittings as a file: `sittings.ics` for a calendar, `day.pdf` for the bench. */
-        get: operations["sittings_file"];
+        get?: never;
         put?: never;
-        post?: never;
+        /** How a wire is kept, whether anything was said of it or not. */
+        post: operations["how_kept"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2783,24 +2783,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/survivors": {
+    "/api/stock/all.json": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** Everything on the rack as one JSON document, in the published schema. */
+        get: operations["rack_json"];
         put?: never;
-        /** Which recipes a single survivor may have been made by, by what it measures: the likeliest first. */
-        post: operations["find_survivor"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/survivors/recipes": {
+    "/api/stock/import": {
         parameters: {
             query?: never;
             header?: never;
@@ -2809,8 +2809,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Recipes that measure as a survivor does which nothing kept matches: the most usual piece first. */
-        post: operations["work_out_recipes"];
+        /** Brings a table in, or a whole rack from JSON: all of it, or nothing where anything is wrong. */
+        post: operations["import_rack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/tables/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`. */
+        get: operations["rack_table"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2828,23 +2845,6 @@ export interface paths {
         put?: never;
         /** Draws pieces as lists show them; none for one that cannot be made. */
         post: operations["draw_thumbnails"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/together": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What can be done together now: passes across batches, and loads of the barrel. */
-        get: operations["together"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3311,6 +3311,7 @@ export interface components {
              * @description The day it was filled.
              */
             filled_on: string;
+            methods?: components["schemas"]["MakingMethods"] | null;
             /**
              * Format: int32
              * @description How many are in it now: rings, pieces, or pairs.
@@ -3324,7 +3325,6 @@ export interface components {
             piece: components["schemas"]["Piece"];
             /** @description Where it lies, at most 80 characters. */
             place?: string;
-            schools?: components["schemas"]["MakingSchools"] | null;
             workshop?: components["schemas"]["Workshop"] | null;
         };
         /** @description A change of a count. */
@@ -3375,11 +3375,11 @@ export interface components {
         Batch: {
             /** @description What this batch does otherwise than its plan. */
             changes?: components["schemas"]["Changes"];
+            methods?: components["schemas"]["MakingMethods"] | null;
             /** @description What it is called, 1 to 80 characters. */
             name: string;
             /** @description What is made, and how many, as it was planned when the batch was begun. */
             piece: components["schemas"]["Piece"];
-            schools?: components["schemas"]["MakingSchools"] | null;
             workshop?: components["schemas"]["Workshop"] | null;
         };
         /** @description One dimension of a batch, piece after piece. */
@@ -4165,10 +4165,10 @@ export interface components {
         /** @description What a maker changes about the route of one plan. */
         Changes: {
             /**
-             * @description Schools that this plan chooses otherwise than its workshop.
+             * @description Methods that this plan chooses otherwise than its workshop.
              * @default {}
              */
-            schools: components["schemas"]["SchoolChanges"];
+            methods: components["schemas"]["MethodChanges"];
             /**
              * @description Operations that are put in, in this order.
              * @default []
@@ -4338,7 +4338,7 @@ export interface components {
                 kind: components["schemas"]["Kind"];
                 /** @description Whether it is made the other way round, as in a mirror. */
                 mirrored?: boolean;
-                /** @description What is chosen about it, by name; what is left out is as usual. See `/api/pattern-kinds`. */
+                /** @description What is chosen about it, by name; what is left out is as usual. See `/api/finding-kinds`. */
                 parameters?: {
                     [key: string]: number;
                 };
@@ -4433,10 +4433,10 @@ export interface components {
             candidates: components["schemas"]["WireCandidate"][];
             /** @description Metals that cannot serve. */
             left_out: components["schemas"]["LeftOut"][];
+            /** @description Where makers differ. */
+            makers_differ: components["schemas"]["MakersDiffer"][];
             /** @description Why no load is given, where none is. */
             no_load?: string | null;
-            /** @description Where makers differ. */
-            schools: components["schemas"]["Schools"][];
             /** @description How many wires were weighed. */
             weighed_n: number;
         };
@@ -5110,6 +5110,7 @@ export interface components {
                  * @description The day it was filled.
                  */
                 filled_on: string;
+                methods?: components["schemas"]["MakingMethods"] | null;
                 /**
                  * Format: int32
                  * @description How many are in it now: rings, pieces, or pairs.
@@ -5123,7 +5124,6 @@ export interface components {
                 piece: components["schemas"]["Piece"];
                 /** @description Where it lies, at most 80 characters. */
                 place?: string;
-                schools?: components["schemas"]["MakingSchools"] | null;
                 workshop?: components["schemas"]["Workshop"] | null;
             };
             /**
@@ -5153,11 +5153,11 @@ export interface components {
             record: {
                 /** @description What this batch does otherwise than its plan. */
                 changes?: components["schemas"]["Changes"];
+                methods?: components["schemas"]["MakingMethods"] | null;
                 /** @description What it is called, 1 to 80 characters. */
                 name: string;
                 /** @description What is made, and how many, as it was planned when the batch was begun. */
                 piece: components["schemas"]["Piece"];
-                schools?: components["schemas"]["MakingSchools"] | null;
                 workshop?: components["schemas"]["Workshop"] | null;
             };
             /**
@@ -5746,6 +5746,11 @@ export interface components {
             updated_at: string;
         };
         /**
+         * @description The word for a event.
+         * @enum {string}
+         */
+        EventKind: "done" | "taken-back" | "spoiled" | "rescued" | "started" | "turned";
+        /**
          * @description The word for a family of findings.
          * @enum {string}
          */
@@ -6173,11 +6178,6 @@ export interface components {
              */
             revision: number;
         };
-        /**
-         * @description The word for a event.
-         * @enum {string}
-         */
-        Happened: "done" | "taken-back" | "spoiled" | "rescued" | "started" | "turned";
         /**
          * @description The word for a way of hardening.
          * @enum {string}
@@ -6791,7 +6791,7 @@ export interface components {
             /** @description In a sentence, with its amount. */
             told: string;
         };
-        /** @description How a recipe compares with a survivor. */
+        /** @description How a recipe compares with a single. */
         Likeness: {
             /** @description Whether all that was measured agrees as well as handwork does. */
             fits: boolean;
@@ -7176,6 +7176,15 @@ export interface components {
          * @enum {string}
          */
         Maker: "practising" | "confident";
+        /** @description A question on which makers differ, with both answers in figures. */
+        MakersDiffer: {
+            /** @description Others. */
+            others: string;
+            /** @description The question. */
+            question: string;
+            /** @description Some. */
+            some: string;
+        };
         /** @description How many of one piece a supply of wire makes. */
         Makes: {
             /** @description Whether it is kept in the workshop, rather than a pattern as usually made. */
@@ -7197,8 +7206,8 @@ export interface components {
             /** @description The same in words: `38 rings, 41 mm left`. */
             text: string;
         };
-        /** @description The workshop's schools. */
-        MakingSchools: {
+        /** @description The workshop's methods. */
+        MakingMethods: {
             /**
              * @description What holds the tail of a coil wound by hand; a thumb or clamp if left out.
              * @default thumb
@@ -7414,6 +7423,23 @@ export interface components {
             /** @description How far a set may differ in each, mm; what the workshop lets pass if left out. */
             tolerance_mm?: number[];
         };
+        /** @description A recipe that a single may have been made by. */
+        MatchOf: components["schemas"]["Likeness"] & {
+            /**
+             * Format: int64
+             * @description Number of the bag it lies in, made by this recipe.
+             */
+            bag?: number | null;
+            /**
+             * Format: int64
+             * @description Number it is kept under.
+             */
+            entry?: number | null;
+            /** @description What it is called. */
+            name: string;
+            /** @description The piece in a sentence. */
+            sentence: string;
+        };
         /** @description Pieces that go together. */
         MatchedSet: {
             /**
@@ -7559,6 +7585,69 @@ export interface components {
          * @enum {string}
          */
         Method: "saw" | "double-flush" | "shears" | "single-snip";
+        /** @description One answer to a question where makers differ. */
+        MethodAnswer: {
+            /** @description The name a person reads. */
+            shown: string;
+            /** @description Its trade: what it gives and what it costs. */
+            trade: string;
+            /** @description The word it travels as. */
+            word: string;
+        };
+        /** @description Methods that one plan chooses otherwise than its workshop. */
+        MethodChanges: {
+            /** @default null */
+            anchor: components["schemas"]["AnchorBy"] | null;
+            /** @default null */
+            cut: components["schemas"]["CutWhen"] | null;
+            /** @default null */
+            flat_to: components["schemas"]["FlatTo"] | null;
+            /**
+             * @description Whether a piece is hammered before its tips are rounded.
+             * @default null
+             */
+            hammer_first: boolean | null;
+            /** @default null */
+            hardening: components["schemas"]["Hardening"] | null;
+            /** @default null */
+            joint: components["schemas"]["Joint"] | null;
+            /** @default null */
+            marking: components["schemas"]["Marking"] | null;
+            /** @default null */
+            neck: components["schemas"]["NeckWhen"] | null;
+            /** @default null */
+            rounding: components["schemas"]["Rounding"] | null;
+            /** @default null */
+            saw_from: components["schemas"]["SawFrom"] | null;
+            /**
+             * @description Whether the rings of a chain that go in shut are shut while it is built.
+             * @default null
+             */
+            shut_as_built: boolean | null;
+            /**
+             * @description Whether it is sawn at a slight slant.
+             * @default null
+             */
+            slanted: boolean | null;
+            /**
+             * @description Whether a coil is spread before it is snipped.
+             * @default null
+             */
+            spread: boolean | null;
+            /** @default null */
+            straightening: components["schemas"]["Straightening"] | null;
+            /** @default null */
+            wrap_tail: components["schemas"]["WrapTail"] | null;
+        };
+        /** @description A question where makers differ, and their methods. */
+        MethodQuestion: {
+            /** @description The answers. */
+            answers: components["schemas"]["MethodAnswer"][];
+            /** @description The field of the methods that it fills. */
+            field: string;
+            /** @description The question. */
+            question: string;
+        };
         /** @description What was found. */
         Misfit: {
             /** @description Causes, the likeliest first; those that hardly explain anything are left out. */
@@ -8266,7 +8355,7 @@ export interface components {
             /** @description Its wire in words. */
             wire: string;
         };
-        /** @description What one part of a set holds, as it is made by the workshop's schools. */
+        /** @description What one part of a set holds, as it is made by the workshop's methods. */
         PartHolds: {
             /** @description What it is called: `hook clasp`. */
             called: string;
@@ -8380,7 +8469,7 @@ export interface components {
             kind: components["schemas"]["Kind"];
             /** @description Whether it is made the other way round, as in a mirror. */
             mirrored?: boolean;
-            /** @description What is chosen about it, by name; what is left out is as usual. See `/api/pattern-kinds`. */
+            /** @description What is chosen about it, by name; what is left out is as usual. See `/api/finding-kinds`. */
             parameters?: {
                 [key: string]: number;
             };
@@ -9726,78 +9815,6 @@ export interface components {
             /** @description Whether it is the simulated scale. */
             simulated: boolean;
         };
-        /** @description One answer to a question where makers differ. */
-        SchoolAnswer: {
-            /** @description The name a person reads. */
-            shown: string;
-            /** @description Its trade: what it gives and what it costs. */
-            trade: string;
-            /** @description The word it travels as. */
-            word: string;
-        };
-        /** @description Schools that one plan chooses otherwise than its workshop. */
-        SchoolChanges: {
-            /** @default null */
-            anchor: components["schemas"]["AnchorBy"] | null;
-            /** @default null */
-            cut: components["schemas"]["CutWhen"] | null;
-            /** @default null */
-            flat_to: components["schemas"]["FlatTo"] | null;
-            /**
-             * @description Whether a piece is hammered before its tips are rounded.
-             * @default null
-             */
-            hammer_first: boolean | null;
-            /** @default null */
-            hardening: components["schemas"]["Hardening"] | null;
-            /** @default null */
-            joint: components["schemas"]["Joint"] | null;
-            /** @default null */
-            marking: components["schemas"]["Marking"] | null;
-            /** @default null */
-            neck: components["schemas"]["NeckWhen"] | null;
-            /** @default null */
-            rounding: components["schemas"]["Rounding"] | null;
-            /** @default null */
-            saw_from: components["schemas"]["SawFrom"] | null;
-            /**
-             * @description Whether the rings of a chain that go in shut are shut while it is built.
-             * @default null
-             */
-            shut_as_built: boolean | null;
-            /**
-             * @description Whether it is sawn at a slight slant.
-             * @default null
-             */
-            slanted: boolean | null;
-            /**
-             * @description Whether a coil is spread before it is snipped.
-             * @default null
-             */
-            spread: boolean | null;
-            /** @default null */
-            straightening: components["schemas"]["Straightening"] | null;
-            /** @default null */
-            wrap_tail: components["schemas"]["WrapTail"] | null;
-        };
-        /** @description A question where makers differ, and their schools. */
-        SchoolQuestion: {
-            /** @description The answers. */
-            answers: components["schemas"]["SchoolAnswer"][];
-            /** @description The field of the schools that it fills. */
-            field: string;
-            /** @description The question. */
-            question: string;
-        };
-        /** @description A question on which makers differ, with both answers in figures. */
-        Schools: {
-            /** @description Others. */
-            others: string;
-            /** @description The question. */
-            question: string;
-            /** @description Some. */
-            some: string;
-        };
         /** @description Scrap of one metal and cleanliness. */
         Scrap: {
             /** @description How clean it is. */
@@ -9924,8 +9941,8 @@ export interface components {
             labels?: components["schemas"]["LabelPaper"];
             /** @description What a gram of each metal is reckoned at. */
             metal_prices?: components["schemas"]["MetalPrice"][];
-            /** @description The workshop's schools, where makers differ. */
-            schools?: components["schemas"]["MakingSchools"];
+            /** @description The workshop's methods, where makers differ. */
+            methods?: components["schemas"]["MakingMethods"];
             /** @description Light, dark, or as the device has it. */
             theme: components["schemas"]["Theme"];
             /** @description The time zone its clock on the wall goes by, as `Europe/Vienna`; the machine's if left out. */
@@ -10020,6 +10037,33 @@ export interface components {
             seen_at: string;
             /** @description Whether it is the one that asks. */
             this: boolean;
+        };
+        /** @description What a single piece measures; what was not measured is left out. */
+        Single: {
+            /**
+             * Format: double
+             * @description Inside of a loop, or of the ring, mm.
+             * @default null
+             */
+            inside_mm: number | null;
+            /**
+             * Format: double
+             * @description The longer way across it, seen from the front, mm.
+             * @default null
+             */
+            long_mm: number | null;
+            /**
+             * Format: double
+             * @description The shorter way, mm.
+             * @default null
+             */
+            short_mm: number | null;
+            /**
+             * Format: double
+             * @description Its wire, mm.
+             * @default null
+             */
+            wire_mm: number | null;
         };
         /**
          * @description The word for a word of the sentence.
@@ -10306,50 +10350,6 @@ export interface components {
          * @enum {string}
          */
         Surface: "bare" | "plated" | "filled" | "coated" | "galvanised";
-        /** @description What a single piece measures; what was not measured is left out. */
-        Survivor: {
-            /**
-             * Format: double
-             * @description Inside of a loop, or of the ring, mm.
-             * @default null
-             */
-            inside_mm: number | null;
-            /**
-             * Format: double
-             * @description The longer way across it, seen from the front, mm.
-             * @default null
-             */
-            long_mm: number | null;
-            /**
-             * Format: double
-             * @description The shorter way, mm.
-             * @default null
-             */
-            short_mm: number | null;
-            /**
-             * Format: double
-             * @description Its wire, mm.
-             * @default null
-             */
-            wire_mm: number | null;
-        };
-        /** @description A recipe that a survivor may have been made by. */
-        SurvivorOf: components["schemas"]["Likeness"] & {
-            /**
-             * Format: int64
-             * @description Number of the bag it lies in, made by this recipe.
-             */
-            bag?: number | null;
-            /**
-             * Format: int64
-             * @description Number it is kept under.
-             */
-            entry?: number | null;
-            /** @description What it is called. */
-            name: string;
-            /** @description The piece in a sentence. */
-            sentence: string;
-        };
         /**
          * @description The word for a use of a metal.
          * @enum {string}
@@ -10572,7 +10572,7 @@ export interface components {
              */
             ago_s?: number;
             /** @description What happened. */
-            happened: components["schemas"]["Happened"];
+            happened: components["schemas"]["EventKind"];
             /** @description Its own key, 8 to 64 characters: the same for the same press, however often it is sent. */
             key: string;
             /**
@@ -10839,10 +10839,10 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
-        /** @description A survivor for which a recipe is wanted. */
-        UnknownSurvivor: {
+        /** @description A single for which a recipe is wanted. */
+        UnknownSingle: {
             /** @description What it measures; its wire among it. */
-            measured: components["schemas"]["Survivor"];
+            measured: components["schemas"]["Single"];
             /** @description Its metal. */
             metal: components["schemas"]["Metal"];
         };
@@ -11327,17 +11327,7 @@ export interface components {
              */
             lots: components["schemas"]["Wire"][];
             /**
-             * @description Its pliers with measured jaws.
-             * @default []
-             */
-            pliers: components["schemas"]["Plier"][];
-            /**
-             * @description Its rods.
-             * @default []
-             */
-            rods: components["schemas"]["Mandrel"][];
-            /**
-             * @description Its schools, where makers differ.
+             * @description Its methods, where makers differ.
              * @default {
              *       "straightening": "fingers",
              *       "pulls_n": 10,
@@ -11359,7 +11349,17 @@ export interface components {
              *       "shut_as_built": false
              *     }
              */
-            schools: components["schemas"]["MakingSchools"];
+            methods: components["schemas"]["MakingMethods"];
+            /**
+             * @description Its pliers with measured jaws.
+             * @default []
+             */
+            pliers: components["schemas"]["Plier"][];
+            /**
+             * @description Its rods.
+             * @default []
+             */
+            rods: components["schemas"]["Mandrel"][];
             /**
              * @description What it lets pass.
              * @default {
@@ -12768,6 +12768,80 @@ export interface operations {
             };
         };
     };
+    list_needs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Need"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    needs_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read_caliper: {
         parameters: {
             query: {
@@ -13048,6 +13122,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Choice_ChainRequest"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_chain_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description plan.pdf, drawing.svg, chain.stl, rings.csv, placings.csv, chain.json or weave.json */
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptChain"];
+            };
+        };
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             422: {
@@ -13436,65 +13569,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChainSheet"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    take_chain_away: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description plan.pdf, drawing.svg, chain.stl, rings.csv, placings.csv, chain.json or weave.json */
-                file: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptChain"];
-            };
-        };
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             422: {
@@ -14281,6 +14355,43 @@ export interface operations {
             };
         };
     };
+    learned_of_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSpread"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     copies: {
         parameters: {
             query?: never;
@@ -15038,7 +15149,7 @@ export interface operations {
             };
         };
     };
-    gauges: {
+    pattern_kinds: {
         parameters: {
             query?: never;
             header?: never;
@@ -15052,7 +15163,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["GaugeTable"][];
+                    "application/json": components["schemas"]["PatternKind"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -15075,7 +15186,861 @@ export interface operations {
             };
         };
     };
-    learned_of_hand: {
+    list_patterns: {
+        parameters: {
+            query?: {
+                /** @description Words to find. */
+                find?: string;
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_KeptPattern"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPattern"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_pattern_word: {
+        parameters: {
+            query?: {
+                /** @description Only what is seen while a dimension is dragged: no side view, no forming stages. */
+                dragged?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternWordChange"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_word_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternWordChoice"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choice_PatternRequest"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compare_patterns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Over"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_pattern_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description card-a4.pdf, card-a5.pdf, card.svg, label.pdf, drawing.dxf, bends.csv or pattern.json */
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPattern"];
+            };
+        };
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fit_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittedSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    form_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternForm"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_from_tools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolsWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FittedSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    mate_pieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pair"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fit"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    mate_typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithTyped"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mated"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternSheet"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    transfer_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransferWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Transferred"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Entry_KeptPattern"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_pattern: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPattern"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_KeptPattern"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pattern_revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision_KeptPattern"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gauges: {
         parameters: {
             query?: never;
             header?: never;
@@ -15089,7 +16054,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OwnSpread"];
+                    "application/json": components["schemas"]["GaugeTable"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -15186,114 +16151,6 @@ export interface operations {
             };
         };
     };
-    hold: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Hold"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written_Hold"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    archive_hold: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Archive"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written_Hold"];
-                };
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     import_document: {
         parameters: {
             query?: never;
@@ -15321,268 +16178,6 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    list_keepings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Entry_Keeping"][];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keep: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Keeping"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written_Keeping"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    how_kept: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Wire"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HowKept"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    list_kept: {
-        parameters: {
-            query?: {
-                /** @description Words to find in name, note and piece. */
-                find?: string;
-                /** @description Rings, findings, or both; both if left out. */
-                which?: "all" | "rings" | "findings" | "chains";
-                /** @description Those put away instead of those in use. */
-                archived?: boolean;
-                /** @description How many to pass over; 0 if left out. */
-                skip?: number;
-                /** @description How many at most, up to 500; 100 if left out. */
-                most?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptPieces"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    all_kept_json: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanDocument"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    kept_as: {
-        parameters: {
-            query: {
-                /** @description The name. */
-                name: string;
-                /** @description The number of the piece that is to be called so, if it is kept already. */
-                but?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptPiece"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -16635,21 +17230,82 @@ export interface operations {
             };
         };
     };
-    school_questions: {
+    find_match: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Single"];
+            };
+        };
         responses: {
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SchoolQuestion"][];
+                    "application/json": components["schemas"]["MatchOf"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    work_out_recipes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnknownSingle"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recipe"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -16754,7 +17410,7 @@ export interface operations {
             };
         };
     };
-    list_needs: {
+    method_questions: {
         parameters: {
             query?: never;
             header?: never;
@@ -16768,44 +17424,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Need"][];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    needs_table: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv": string;
+                    "application/json": components["schemas"]["MethodQuestion"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -17266,897 +17885,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pace"][];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    pattern_kinds: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PatternKind"][];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    list_patterns: {
-        parameters: {
-            query?: {
-                /** @description Words to find. */
-                find?: string;
-                /** @description Those put away instead of those in use. */
-                archived?: boolean;
-                /** @description How many to pass over; 0 if left out. */
-                skip?: number;
-                /** @description How many at most, up to 500; 100 if left out. */
-                most?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Page_KeptPattern"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keep_pattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptPattern"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written_KeptPattern"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    change_pattern_word: {
-        parameters: {
-            query?: {
-                /** @description Only what is seen while a dimension is dragged: no side view, no forming stages. */
-                dragged?: boolean;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PatternWordChange"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PatternSheet"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    pattern_word_choices: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PatternWordChoice"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Choice_PatternRequest"][];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    compare_patterns: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Over"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Comparison"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    fit_pattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FitWish"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FittedSheet"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    form_pattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PatternRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PatternForm"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    pattern_from_tools: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ToolsWish"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FittedSheet"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    mate_pieces: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Pair"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fit"][];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    mate_typed: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WithTyped"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Mated"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    pattern_sheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PatternRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PatternSheet"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    take_pattern_away: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description card-a4.pdf, card-a5.pdf, card.svg, label.pdf, drawing.dxf, bends.csv or pattern.json */
-                file: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptPattern"];
-            };
-        };
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    transfer_pattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TransferWish"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Transferred"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_pattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Entry_KeptPattern"];
-                };
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    change_pattern: {
-        parameters: {
-            query: {
-                /** @description The revision that was read. */
-                revision: number;
-            };
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptPattern"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written_KeptPattern"];
-                };
-            };
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    archive_pattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Archive"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written_KeptPattern"];
-                };
-            };
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    pattern_revisions: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Revision_KeptPattern"][];
-                };
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -19232,142 +18960,6 @@ export interface operations {
             };
         };
     };
-    rack_json: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RackDocument"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    import_rack: {
-        parameters: {
-            query?: {
-                /** @description Only look: nothing is written. */
-                preview?: boolean;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "text/plain": string;
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RackImport"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    rack_table: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                table: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv": string;
-                };
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     all_readings: {
         parameters: {
             query?: {
@@ -19622,6 +19214,65 @@ export interface operations {
             };
         };
     };
+    take_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv or plan.json */
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPlan"];
+            };
+        };
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     how_many: {
         parameters: {
             query?: never;
@@ -19788,65 +19439,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    take_away: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv or plan.json */
-                file: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptPlan"];
-            };
-        };
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             422: {
@@ -20085,6 +19677,133 @@ export interface operations {
             };
         };
     };
+    list_kept: {
+        parameters: {
+            query?: {
+                /** @description Words to find in name, note and piece. */
+                find?: string;
+                /** @description Rings, findings, or both; both if left out. */
+                which?: "all" | "rings" | "findings" | "chains";
+                /** @description Those put away instead of those in use. */
+                archived?: boolean;
+                /** @description How many to pass over; 0 if left out. */
+                skip?: number;
+                /** @description How many at most, up to 500; 100 if left out. */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPieces"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    all_kept_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    kept_as: {
+        parameters: {
+            query: {
+                /** @description The name. */
+                name: string;
+                /** @description The number of the piece that is to be called so, if it is kept already. */
+                but?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPiece"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     read_scale: {
         parameters: {
             query?: never;
@@ -20163,6 +19882,257 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plan_sittings: {
+        parameters: {
+            query?: {
+                /** @description Whether what would help is worked out where something comes too late. */
+                help?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedSittings"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Hold"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Hold"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archive"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Hold"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sittings_file: {
+        parameters: {
+            query?: {
+                /** @description The day, `2026-03-02`; the day of the next sitting if left out. */
+                day?: string;
+            };
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Together"];
                 };
             };
             422: {
@@ -20505,12 +20475,9 @@ export interface operations {
             };
         };
     };
-    plan_sittings: {
+    list_keepings: {
         parameters: {
-            query?: {
-                /** @description Whether what would help is worked out where something comes too late. */
-                help?: boolean;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -20522,7 +20489,48 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlannedSittings"];
+                    "application/json": components["schemas"]["Entry_Keeping"][];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keeping"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Keeping"];
                 };
             };
             422: {
@@ -20553,29 +20561,28 @@ export interface operations {
             };
         };
     };
-    sittings_file: {
+    how_kept: {
         parameters: {
-            query?: {
-                /** @description The day, `2026-03-02`; the day of the next sitting if left out. */
-                day?: string;
-            };
+            query?: never;
             header?: never;
-            path: {
-                file: string;
-            };
+            path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wire"];
+            };
+        };
         responses: {
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/octet-stream": unknown;
+                    "application/json": components["schemas"]["HowKept"];
                 };
             };
-            404: {
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -20687,16 +20694,56 @@ export interface operations {
             };
         };
     };
-    find_survivor: {
+    rack_json: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackDocument"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_rack: {
+        parameters: {
+            query?: {
+                /** @description Only look: nothing is written. */
+                preview?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Survivor"];
+                "text/plain": string;
             };
         };
         responses: {
@@ -20705,7 +20752,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SurvivorOf"][];
+                    "application/json": components["schemas"]["RackImport"];
                 };
             };
             422: {
@@ -20736,28 +20783,26 @@ export interface operations {
             };
         };
     };
-    work_out_recipes: {
+    rack_table: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                table: string;
+            };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["UnknownSurvivor"];
-            };
-        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Recipe"][];
+                    "text/csv": string;
                 };
             };
-            422: {
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -20804,51 +20849,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": (components["schemas"]["Thumbnail"] | null)[];
-                };
-            };
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with a sentence that says what would be right */
-            "4XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not done, with a sentence that says why */
-            "5XX": {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    together: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Together"];
                 };
             };
             422: {

@@ -27,7 +27,7 @@ const cautions = [
   ],
   ['Hands', 'Straight wrists, rests, short sessions. If pain stays, see a doctor.'],
 ]
-const schools = [
+const methods = [
   ['Starting temper', 'dead soft, hardened afterwards', 'half-hard, used as it is'],
   [
     'Cutting rings',
@@ -54,11 +54,11 @@ const schools = [
         </template>
       </dl>
     </section>
-    <section aria-labelledby="schools">
-      <h1 id="schools">Where makers differ</h1>
+    <section aria-labelledby="methods">
+      <h1 id="methods">Where makers differ</h1>
       <p class="quiet">Both ways work. What each one trades:</p>
       <dl>
-        <template v-for="[what, one, other] in schools" :key="what">
+        <template v-for="[what, one, other] in methods" :key="what">
           <dt>{{ what }}</dt>
           <dd>{{ one }}<span class="quiet"> · or · </span>{{ other }}</dd>
         </template>

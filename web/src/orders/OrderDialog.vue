@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref, toRef, watch } from 'vue'
 import { api, data, type OrderRow } from '../api/client'
+import { readDay, useTypedDay } from '../shared/day'
+import DayPicker from '../shared/DayPicker.vue'
 import { refused, useForm, useOpen } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
@@ -15,6 +17,7 @@ const notice = useNotice()
 const { faults, attempt } = useForm()
 const open = useOpen(order)
 const texts = ref({ customer: '', due: '', note: '' })
+const { told: dueTold, wrong: dueWrong, day: dueDay } = useTypedDay(toRef(() => texts.value.due))
 const lines = ref<{ at: number; name: string; n: string; spares: string }[]>([])
 
 watch(order, (now) => {
@@ -46,8 +49,9 @@ const keep = () =>
       const { piece, handed_n, name } = now.record.lines[line.at]!
       return { name, piece, handed_n, pieces_n, spares_percent }
     })
-    const { customer, due, note } = texts.value
-    const body = { customer: customer.trim(), due: due || null, note, lines: told }
+    const { customer, note } = texts.value
+    const due = await readDay(texts.value.due, 'due')
+    const body = { customer: customer.trim(), due, note, lines: told }
     const params = { path: { id: now.id }, query: { revision: now.revision } }
     const { undo } = await data(api.PUT('/api/orders/{id}', { params, body }))
     order.value = null
@@ -73,7 +77,16 @@ const keep = () =>
       maxlength="80"
       autofocus
     />
-    <PaperField v-model="texts.due" name="due" label="Due" type="date" />
+    <PaperField
+      v-model="texts.due"
+      name="due"
+      label="Due"
+      placeholder="any day"
+      :hint="dueTold"
+      :wrong="dueWrong"
+    >
+      <template #append-inner><DayPicker v-model="texts.due" :day="dueDay" /></template>
+    </PaperField>
     <div v-for="(line, i) in lines" :key="line.at" class="line">
       <PaperField
         v-model="line.n"

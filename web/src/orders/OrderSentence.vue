@@ -7,6 +7,8 @@ import PiecePicker from '../rack/PiecePicker.vue'
 import type { ChosenPiece } from '../shared/asked'
 import { useKept } from '../shared/kept'
 import { useNotice } from '../shared/notice'
+import { readDay, useTypedDay } from '../shared/day'
+import DayPicker from '../shared/DayPicker.vue'
 import { countOf } from '../shared/typing'
 
 /** An order, said in a sentence whose words are its inputs. */
@@ -36,6 +38,7 @@ const wires = computed(() => {
 // What is typed outlives a reload.
 const customer = useSessionStorage('lorimant.order.customer', '')
 const due = useSessionStorage('lorimant.order.due', '')
+const { told: dueTold, wrong: dueWrong, day: dueDay } = useTypedDay(due)
 const lines = useSessionStorage<Typed[]>('lorimant.order.lines', [fresh()])
 const faults = ref<Fault[]>([])
 const busy = ref(false)
@@ -71,13 +74,13 @@ function read(): { body: NewOrder; found: Fault[] } {
       spares_percent: Number(spares.replace(',', '.')) || 0,
     }
   })
-  return { body: { customer: customer.value.trim(), due: due.value || null, lines: told }, found }
+  return { body: { customer: customer.value.trim(), due: dueDay.value, lines: told }, found }
 }
 
 /** When what is typed could be ready, once it says what and how many. */
 const typedOrder = computed(() => {
   const { body, found } = read()
-  return found.length ? '' : JSON.stringify(body)
+  return found.length || (due.value.trim() && !dueDay.value) ? '' : JSON.stringify(body)
 })
 const settled = refDebounced(typedOrder, 400)
 const { data: promise } = useQuery({
@@ -95,6 +98,7 @@ async function take() {
   if (found.length) return
   busy.value = true
   try {
+    body.due = await readDay(due.value, 'due')
     const { undo, entry } = await data(api.POST('/api/orders', { body }))
     notice.did(`Order added: ${entry.sentence}.`, undo, () => emit('taken'))
     customer.value = due.value = ''
@@ -161,7 +165,20 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
         aria-label="Spares, percent"
         data-test="order-spares"
       /><template v-if="line.spares.trim()"> %</template> spares</span
-    >, due <input v-model="due" type="date" class="word" aria-label="Due date" data-test="order-due" />.
+    >, due
+    <span class="day"
+      ><input
+        v-model="due"
+        class="word"
+        :class="{ wrong: wrong('due') || dueWrong }"
+        placeholder="any day"
+        aria-label="Due date"
+        aria-describedby="due-told"
+        autocomplete="off"
+        data-test="order-due" /><DayPicker v-model="due" :day="dueDay" /></span
+    ><span id="due-told" class="told" :class="{ error: dueWrong }" data-test="due-told">{{
+      dueWrong || dueTold
+    }}</span>
     <span class="does">
       <v-btn type="submit" color="primary" variant="flat" :disabled="busy" data-test="take-order"
         >Add order</v-btn
@@ -206,6 +223,20 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
   gap: 4px 8px;
   margin-left: 10px;
   vertical-align: middle;
+}
+
+.day {
+  white-space: nowrap;
+}
+
+.told {
+  margin-left: 4px;
+  font: 1.05rem/1.35 var(--sans);
+  color: rgb(var(--v-theme-quiet));
+}
+
+.told.error {
+  color: rgb(var(--v-theme-error));
 }
 
 .promise {

@@ -14,7 +14,7 @@ import { thumbnailsOf } from '../shared/thumbnails'
 import BagDialog from './BagDialog.vue'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
-import SurvivorDialog from './SurvivorDialog.vue'
+import MatchDialog from './MatchDialog.vue'
 import { countOf } from '../shared/typing'
 import { countIn } from '../shared/piece'
 
@@ -77,7 +77,7 @@ async function putAway(row: BagRow) {
   await refresh()
 }
 
-const surviving = ref(false)
+const matching = ref(false)
 const changing = ref<BagRow | null>(null)
 const ticked = ref<number[]>([])
 const labelling = ref<number[] | null>(null)
@@ -138,7 +138,7 @@ const all = computed(() => bags.value?.entries ?? [])
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag"
       >Add to finished stock</v-btn
     >
-    <v-btn variant="text" class="survivor" data-test="survivor" @click="surviving = true"
+    <v-btn variant="text" class="single" data-test="single" @click="matching = true"
       >Match a lost piece</v-btn
     >
     <span v-if="fault" class="stop fault" role="alert">{{ fault }}</span>
@@ -214,7 +214,7 @@ const all = computed(() => bags.value?.entries ?? [])
     :work="counted"
     @close="asking = null"
   />
-  <SurvivorDialog v-model="surviving" />
+  <MatchDialog v-model="matching" />
   <BagDialog v-model="changing" @kept="refresh" />
   <LabelsDialog v-model="labelling" />
 </template>

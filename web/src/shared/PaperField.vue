@@ -30,5 +30,7 @@ const faults = computed(() => [...found.value, ...[props.wrong ?? []].flat().fil
     persistent-hint
     :inputmode="figures ? 'decimal' : undefined"
     :error-messages="faults"
-  />
+  >
+    <template v-if="$slots['append-inner']" #append-inner><slot name="append-inner" /></template>
+  </v-text-field>
 </template>

@@ -11,7 +11,7 @@ import { useDesks } from '../patterns/desks'
 import BladeList from './BladeList.vue'
 import GearList from './GearList.vue'
 import HandList from './HandList.vue'
-import SchoolList from './SchoolList.vue'
+import MethodList from './MethodList.vue'
 import PlierList from './PlierList.vue'
 import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
@@ -150,7 +150,7 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
       <BladeList />
       <GearList />
       <HandList />
-      <SchoolList />
+      <MethodList />
     </div>
   </div>
 </template>

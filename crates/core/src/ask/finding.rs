@@ -214,8 +214,8 @@ impl Parsed {
         for way in &self.ways {
             let (field, word) = way.value;
             let mut with = request.clone();
-            let Some(chosen) = with.route.schools.choosing(field, word) else { continue };
-            with.route.schools = chosen;
+            let Some(chosen) = with.route.methods.choosing(field, word) else { continue };
+            with.route.methods = chosen;
             let (before, after): (Result<Vec<String>, _>, Result<Vec<String>, _>) =
                 (steps(request), steps(&with));
             if after.is_ok() && before == after {

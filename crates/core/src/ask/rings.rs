@@ -12,7 +12,7 @@ use crate::ring::{self, Ends, RingRequest, Wish};
 use crate::tool::coil::Winding;
 use crate::tool::cutting::{Cutting, Method};
 use crate::tool::mandrel::{Mandrel, Shape};
-use crate::tool::school::SchoolChanges;
+use crate::tool::method::MethodChanges;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
@@ -91,7 +91,7 @@ impl Parsed {
         if self.over_mm.is_some() && self.inside_mm.is_none() {
             reply.assumed.push(format!("{} of play, so that it slips over.", caliper(PLAY_MM, unit)));
         }
-        let Some(schools) = self.schools(reply) else { return };
+        let Some(methods) = self.methods(reply) else { return };
         let mandrel = match (&self.rod, inside) {
             (Some(rod), _) => rod.value.clone(),
             (None, Some(inside)) => match self.rod_for(inside, &wire, rings_n, workshop, reply) {
@@ -110,25 +110,25 @@ impl Parsed {
             wish: Wish { inside_mm: inside.filter(|_| self.rod.is_none()), supply: None },
             pulls_n: self.pulls_n,
             hammered_mm: self.hammered_mm,
-            route: Changes { schools, ..Changes::default() },
+            route: Changes { methods, ..Changes::default() },
         };
         self.contradictions(&request, unit, line, reply);
         self.plan(request, counting, workshop, reply);
     }
 
     /// The ways of making that were named; nothing, with the fault told, where rings are not made so.
-    fn schools(&self, reply: &mut Answer) -> Option<SchoolChanges> {
-        let mut schools = SchoolChanges::default();
+    fn methods(&self, reply: &mut Answer) -> Option<MethodChanges> {
+        let mut methods = MethodChanges::default();
         for (field, word) in self.ways.iter().map(|way| way.value) {
-            schools = schools.choosing(field, word)?;
+            methods = methods.choosing(field, word)?;
         }
-        if schools.hardening.is_some() {
+        if methods.hardening.is_some() {
             // A ring plan ends with its rings: how a batch of them is tumbled is chosen at the bench.
             let said = "Rings are tumbled at the bench: leave “tumbled” out, and choose it when you start the batch.";
             reply.faults.push(Fault::new("text", said));
             return None;
         }
-        Some(schools)
+        Some(methods)
     }
 
     /// The wire of rings: where only inside and ratio are said, the ratio gives its size.

@@ -1,6 +1,6 @@
 //! What goes with a press at the bench: wire off a lot, spoiled pieces onto the scrap.
 
-use super::{Batch, BatchStanding, Event, Happened, Task};
+use super::{Batch, BatchStanding, Event, EventKind, Task};
 use crate::piece::Piece;
 use crate::rack::stock::booking::{BlanksCut, LotCut};
 use crate::rack::stock::scrap::ScrapChange;
@@ -30,8 +30,8 @@ impl Batch {
             })
         };
         match event.happened {
-            Happened::Done => task.off_the_spool_mm.and_then(cut).into_iter().collect(),
-            Happened::Spoiled => {
+            EventKind::Done => task.off_the_spool_mm.and_then(cut).into_iter().collect(),
+            EventKind::Spoiled => {
                 let one_g = task.wasted_mm.map_or(task.one_g, |mm| self.piece.wire().mass_g(mm));
                 let mass_g = one_g * f64::from(event.n);
                 let note = format!("{}, scrapped at “{}”", self.name, task.step.named);

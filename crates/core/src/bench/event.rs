@@ -7,7 +7,7 @@ use crate::words::words;
 
 words! {
     /// What happened to pieces of a batch.
-    pub enum Happened ("event") {
+    pub enum EventKind ("event") {
         /// So many more are done.
         Done = "done", "done";
         /// So many were counted that are not done.
@@ -33,7 +33,7 @@ pub struct Event {
     /// The step, from 1.
     pub step_n: u32,
     /// What happened.
-    pub happened: Happened,
+    pub happened: EventKind,
     /// To how many.
     pub n: u32,
     /// Why they were spoiled, at most 200 characters.

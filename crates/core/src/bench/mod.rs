@@ -18,14 +18,14 @@ pub mod times;
 use serde::{Deserialize, Serialize};
 
 pub use booking::{Books, in_order};
-pub use event::{Event, Happened};
+pub use event::{Event, EventKind};
 pub use standing::{BatchStanding, Spoiled, TaskStanding};
 pub use task::{Counted, Task};
 
 use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
 use crate::piece::Piece;
-use crate::tool::school::Schools;
+use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
 
 /// Pieces that go through their route together.
@@ -37,9 +37,9 @@ pub struct Batch {
     pub name: String,
     /// What is made, and how many, as it was planned when the batch was begun.
     pub piece: Piece,
-    /// The workshop's schools when it was begun, so that its steps stay its steps; today's if left out.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub schools: Option<Schools>,
+    /// The workshop's methods when it was begun, so that its steps stay its steps; today's if left out.
+    #[serde(default, alias = "schools", skip_serializing_if = "Option::is_none")]
+    pub methods: Option<Methods>,
     /// What this batch does otherwise than its plan.
     #[serde(default, skip_serializing_if = "Changes::is_empty")]
     pub changes: Changes,
@@ -57,7 +57,7 @@ impl Batch {
         Self {
             name: name.to_owned(),
             piece: piece.with_count(n),
-            schools: None,
+            methods: None,
             changes: Changes::default(),
             workshop: None,
         }
@@ -68,7 +68,7 @@ impl Batch {
     #[must_use]
     pub fn begun(name: &str, piece: Piece, n: u32, workshop: &Workshop) -> Self {
         Self {
-            schools: Some(workshop.schools),
+            methods: Some(workshop.methods),
             workshop: Self::snapshot(workshop),
             ..Self::of(name, piece.known(workshop), n)
         }

@@ -4,7 +4,7 @@ use jiff::Timestamp;
 use serde::Serialize;
 
 use super::rest::PAUSE_MIN;
-use super::{Batch, Counted, Event, Happened, Task};
+use super::{Batch, Counted, Event, EventKind, Task};
 use crate::fault::{Fault, check_text};
 use crate::making::Operation;
 use crate::words::counted;
@@ -74,7 +74,7 @@ impl Batch {
     /// another, and `done + spoiled` never exceeds what came.
     #[must_use]
     pub fn standing(&self, tasks: &[Task], events: &[Event]) -> BatchStanding {
-        let sum = |i: usize, happened: Happened| -> u32 {
+        let sum = |i: usize, happened: EventKind| -> u32 {
             let here = events.iter().filter(|one| at_step(one.step_n) == Some(i) && one.happened == happened);
             here.map(|one| one.n).fold(0, u32::saturating_add)
         };
@@ -83,8 +83,8 @@ impl Batch {
         let mut through_n = whole_n;
         let mut left_min = 0.0;
         for (i, task) in tasks.iter().enumerate() {
-            let done_n = sum(i, Happened::Done).saturating_sub(sum(i, Happened::TakenBack));
-            let spoiled_n = sum(i, Happened::Spoiled).saturating_sub(sum(i, Happened::Rescued));
+            let done_n = sum(i, EventKind::Done).saturating_sub(sum(i, EventKind::TakenBack));
+            let spoiled_n = sum(i, EventKind::Spoiled).saturating_sub(sum(i, EventKind::Rescued));
             // Whole pieces in what this task counts: of coils, those it takes for them.
             let in_its_own = |pieces_n: u32| match task.counted {
                 Counted::Once => u32::from(pieces_n > 0),
@@ -180,9 +180,9 @@ impl Batch {
             Err(Fault::new("n", format!("{why} at “{named}”.")).limit(f64::from(most)))
         };
         match event.happened {
-            Happened::Turned => self.may_turn(task, now, event.n),
+            EventKind::Turned => self.may_turn(task, now, event.n),
             _ if event.n == 0 => Err(Fault::new("n", "Enter at least 1.").limit(1.0)),
-            Happened::Done | Happened::Spoiled if event.n > now.may_n => {
+            EventKind::Done | EventKind::Spoiled if event.n > now.may_n => {
                 if now.may_n == 0 && now.left_n == 0 {
                     return too_many(0, "Everything is done");
                 }
@@ -194,10 +194,10 @@ impl Batch {
                 }
                 too_many(now.may_n, &format!("{} here, so {} is too many", many(now.may_n), event.n))
             }
-            Happened::Spoiled if task.counted == Counted::Once => {
+            EventKind::Spoiled if task.counted == Counted::Once => {
                 Err(Fault::new("happened", "Scrap can only be recorded at a step that counts pieces."))
             }
-            Happened::TakenBack => {
+            EventKind::TakenBack => {
                 // What went on from here cannot be taken back here.
                 let gone_on = at.map_or(0, |at| self.gone_on(tasks, standing, at));
                 let most = now.done_n.saturating_sub(gone_on);
@@ -206,7 +206,7 @@ impl Batch {
                 }
                 Ok(())
             }
-            Happened::Rescued => {
+            EventKind::Rescued => {
                 let at_it = standing.spoiled.iter().filter(|one| one.step_n == event.step_n);
                 let most = at_it.map(|one| one.n).fold(0, u32::saturating_add);
                 if event.n > most {
@@ -214,12 +214,12 @@ impl Batch {
                 }
                 Ok(())
             }
-            Happened::Started if task.step.takes.unattended_min <= 0.0 => {
+            EventKind::Started if task.step.takes.unattended_min <= 0.0 => {
                 Err(Fault::new("happened", "Nothing runs on its own at this step."))
             }
-            Happened::Started if now.started_at.is_some() => too_many(0, "It is already running"),
-            Happened::Started if now.may_n == 0 => too_many(0, "The step before it is not done yet"),
-            Happened::Done | Happened::Spoiled | Happened::Started => Ok(()),
+            EventKind::Started if now.started_at.is_some() => too_many(0, "It is already running"),
+            EventKind::Started if now.may_n == 0 => too_many(0, "The step before it is not done yet"),
+            EventKind::Done | EventKind::Spoiled | EventKind::Started => Ok(()),
         }
     }
 
@@ -291,9 +291,9 @@ fn share(pieces_n: u32, all: u32, of_pieces_n: u32) -> u32 {
 fn running(events: &[Event], i: usize) -> Option<Timestamp> {
     let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
     here.fold(None, |running, one| match one.happened {
-        Happened::Started => Some(one.at),
-        Happened::Done => None,
-        Happened::TakenBack | Happened::Spoiled | Happened::Rescued | Happened::Turned => running,
+        EventKind::Started => Some(one.at),
+        EventKind::Done => None,
+        EventKind::TakenBack | EventKind::Spoiled | EventKind::Rescued | EventKind::Turned => running,
     })
 }
 
@@ -301,9 +301,9 @@ fn running(events: &[Event], i: usize) -> Option<Timestamp> {
 fn turned(events: &[Event], i: usize) -> u32 {
     let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
     here.fold(0, |lie, one| match one.happened {
-        Happened::Turned => one.n,
-        Happened::Done | Happened::Spoiled => 0,
-        Happened::TakenBack | Happened::Rescued | Happened::Started => lie,
+        EventKind::Turned => one.n,
+        EventKind::Done | EventKind::Spoiled => 0,
+        EventKind::TakenBack | EventKind::Rescued | EventKind::Started => lie,
     })
 }
 
@@ -316,10 +316,10 @@ fn spoiled(events: &[Event]) -> Vec<Spoiled> {
     let mut spoiled: Vec<Spoiled> = vec![];
     for one in events {
         match one.happened {
-            Happened::Spoiled => {
+            EventKind::Spoiled => {
                 spoiled.push(Spoiled { step_n: one.step_n, n: one.n, reason: one.reason.clone() });
             }
-            Happened::Rescued => {
+            EventKind::Rescued => {
                 let mut left_n = one.n;
                 for there in spoiled.iter_mut().rev().filter(|there| there.step_n == one.step_n) {
                     let back_n = left_n.min(there.n);
@@ -340,7 +340,7 @@ const LEAST_PACE: f64 = 0.25;
 /// Pieces of a step that were really timed, and the minutes they took: pressed within [`PAUSE_MIN`] of the press before,
 /// which begins them, and not in a burst of presses for pieces that were done before.
 fn timed(events: &[Event], i: usize, each_min: f64) -> (u32, f64) {
-    let done = |one: &&Event| at_step(one.step_n) == Some(i) && one.happened == Happened::Done;
+    let done = |one: &&Event| at_step(one.step_n) == Some(i) && one.happened == EventKind::Done;
     let here: Vec<&Event> = events.iter().filter(done).collect();
     let (mut timed_n, mut took_min) = (0_u32, 0.0);
     for pair in here.windows(2) {

@@ -86,19 +86,19 @@ impl Task {
 }
 
 impl Batch {
-    /// What one of it is in the hand, by its own schools and changes. None of what cannot be made any more.
+    /// What one of it is in the hand, by its own methods and changes. None of what cannot be made any more.
     #[must_use]
     pub fn in_hand(&self, workshop: &Workshop) -> Option<InHand> {
         let (piece, workshop) = self.as_made(workshop);
         piece.in_hand(&workshop)
     }
 
-    /// Its piece with what is changed about its route, and the workshop with the schools it is made by.
+    /// Its piece with what is changed about its route, and the workshop with the methods it is made by.
     #[must_use]
     pub fn as_made(&self, workshop: &Workshop) -> (Piece, Workshop) {
         let as_begun = self.workshop.as_deref().unwrap_or(workshop);
         let workshop = Workshop {
-            schools: self.schools.unwrap_or(workshop.schools),
+            methods: self.methods.unwrap_or(workshop.methods),
             lots: workshop.lots.clone(),
             ..as_begun.clone()
         };

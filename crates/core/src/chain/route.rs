@@ -7,23 +7,23 @@ use crate::making::operations::{Check, LinkRings, OpenRings, ShutRings, Tumble};
 use crate::making::{Changes, Perform};
 use crate::ring::route::FinishedRings;
 use crate::ring::{RingPlan, RingRequest};
-use crate::tool::school::{Hardening, Joint, Schools};
+use crate::tool::method::{Hardening, Joint, Methods};
 use crate::tool::workshop::Workshop;
 
 impl ChainRequest {
-    /// The schools it is made by: the workshop's, but that no ring is joined before it hangs in the others.
+    /// The methods it is made by: the workshop's, but that no ring is joined before it hangs in the others.
     #[must_use]
-    pub fn schools(&self, workshop: &Workshop) -> Schools {
-        Schools { joint: Joint::Open, ..self.ring.schools(workshop) }
+    pub fn methods(&self, workshop: &Workshop) -> Methods {
+        Methods { joint: Joint::Open, ..self.ring.methods(workshop) }
     }
 
     /// What follows its rings' own route, for the rings of all chains.
-    pub(super) fn building(&self, plan: &ChainPlan, schools: &Schools) -> Vec<Box<dyn Perform>> {
+    pub(super) fn building(&self, plan: &ChainPlan, methods: &Methods) -> Vec<Box<dyn Perform>> {
         let all = |n: u32| n * self.chains_n;
         let ring_mm = self.ring.cutting.taken(self.ring.wire.size_mm).from_ring_mm;
         let others_too = self.second_ring.is_some();
         let mut route: Vec<Box<dyn Perform>> = vec![];
-        let as_built = schools.shut_as_built && plan.shut_before_n > 0;
+        let as_built = methods.shut_as_built && plan.shut_before_n > 0;
         if plan.shut_before_n > 0 && !as_built {
             route.push(Box::new(ShutRings { n: all(plan.shut_before_n), of_n: plan.rings_to_make_n }));
         }
@@ -35,8 +35,8 @@ impl ChainRequest {
             others_too,
             shut_n: if as_built { all(plan.shut_before_n) } else { 0 },
         }));
-        if schools.hardening == Hardening::Tumble {
-            route.push(Box::new(Tumble { hours: schools.tumble_h }));
+        if methods.hardening == Hardening::Tumble {
+            route.push(Box::new(Tumble { hours: methods.tumble_h }));
         }
         route.push(Box::new(Check {
             text: "Lay it straight and look along it. Every row should lie like the one before, with no gap \
@@ -51,9 +51,9 @@ impl ChainRequest {
     /// As [`ChainRequest::plan`]; a fault at the change, or the step, that cannot be.
     pub fn finished(&self, workshop: &Workshop) -> Result<FinishedChain, Faults> {
         let mut plan = self.counted_in(workshop)?;
-        let schools = self.schools(workshop);
+        let methods = self.methods(workshop);
         let built = |rings: &RingRequest| {
-            rings.made_into(&schools, &Changes::default(), workshop, &|| self.building(&plan, &schools))
+            rings.made_into(&methods, &Changes::default(), workshop, &|| self.building(&plan, &methods))
         };
         let rings = built(&self.rings_of(&plan))?;
         let second = self.second_of(&plan).map(|second| Ok::<_, Faults>((built(&second)?, second)));

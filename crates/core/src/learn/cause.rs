@@ -241,7 +241,7 @@ fn finding_with(
     slips: &Slips,
 ) -> BTreeMap<String, f64> {
     let Ok(formed) = request.form() else { return BTreeMap::new() };
-    let formed = formed.by(workshop.schools);
+    let formed = formed.by(workshop.methods);
     formed.slipped(made, slips).measures().into_iter().map(|measure| (measure.key, measure.mm)).collect()
 }
 

@@ -186,7 +186,7 @@ impl Wrong {
 
 /// What it is cut to between flush faces, with what trials have shown that it takes more, mm.
 fn flush_mm(request: &PatternRequest, workshop: &Workshop) -> Option<f64> {
-    let formed = request.form().ok()?.by(workshop.schools);
+    let formed = request.form().ok()?.by(workshop.methods);
     Some(formed.blank(workshop.habits.unit).flush_exact_mm() + request.allowance_mm)
 }
 

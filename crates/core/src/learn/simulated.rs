@@ -161,7 +161,7 @@ impl Simulated {
         lot_n: i64,
         workshop: &Workshop,
     ) -> Option<std::collections::BTreeMap<String, f64>> {
-        let formed = request.form().ok()?.by(workshop.schools);
+        let formed = request.form().ok()?.by(workshop.methods);
         let made = made_of(request, workshop).ok()?;
         let Hidden { flow, size } = self.lot(lot_n);
         let planned = request.wire.lot.map_or(1.0, |lot| lot.flow);

@@ -100,7 +100,7 @@ impl Trial {
 pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> Result<NextBlank, Faults> {
     let plain = PatternRequest { allowance_mm: 0.0, ..request.clone() };
     let unit = workshop.habits.unit;
-    let formed = plain.form()?.by(workshop.schools);
+    let formed = plain.form()?.by(workshop.methods);
     let planned_mm = formed.blank(unit).flush_exact_mm();
     let mut faults = Faults::none();
     for (i, trial) in trials.iter().enumerate() {

@@ -3,7 +3,7 @@
 //! An operation is one thing a maker does; each has a file under [`operations`]. It says what must hold before it, what
 //! it changes in the [`Workpiece`], what it takes, with what tool at which place, and what can hurt. A route is the
 //! list of operations for a piece: rings and findings write the part that only they know, the workshop's
-//! [schools](crate::tool::school) the rest, and a maker may change it for one plan. [`run`] does them one after the other;
+//! [methods](crate::tool::method) the rest, and a maker may change it for one plan. [`run`] does them one after the other;
 //! whatever is said about making is read off what comes of that.
 
 pub mod holds;

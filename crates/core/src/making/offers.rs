@@ -1,10 +1,10 @@
-//! What a maker can change about the route of one plan: schools, steps left out, an anneal before a bend.
+//! What a maker can change about the route of one plan: methods, steps left out, an anneal before a bend.
 
 use super::operation::Operation;
 use super::{Changes, Made};
 use crate::fault::Faults;
+use crate::tool::method::Methods;
 use crate::tool::questions::questions;
-use crate::tool::school::Schools;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::WATCH_STRAIN;
 use crate::words::sentence::Choice;
@@ -15,8 +15,8 @@ pub(crate) trait Routed: Clone {
     fn changes(&self) -> &Changes;
     /// The same with its route changed otherwise.
     fn with_changes(&self, changes: Changes) -> Self;
-    /// The schools it is made by.
-    fn schools_in(&self, workshop: &Workshop) -> Schools;
+    /// The methods it is made by.
+    fn methods_in(&self, workshop: &Workshop) -> Methods;
     /// The questions where makers differ that its route asks, by their fields.
     fn asks(&self) -> Vec<&'static str>;
     /// Its route, run.
@@ -33,9 +33,9 @@ pub(crate) fn tried<R: Routed>(request: &R, workshop: &Workshop) -> (bool, Strin
     }
 }
 
-/// Schools to choose for this plan, steps to leave out, bends to anneal before: each with what comes of it.
+/// Methods to choose for this plan, steps to leave out, bends to anneal before: each with what comes of it.
 pub(crate) fn of<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
-    let mut offers = schools(request, workshop);
+    let mut offers = methods(request, workshop);
     if let Ok(made) = request.run_in(workshop) {
         offers.extend(anneals(request, &made, workshop));
         offers.extend(left_out(request, &made, workshop));
@@ -43,8 +43,8 @@ pub(crate) fn of<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> 
     offers
 }
 
-fn schools<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
-    let (asks, now) = (request.asks(), request.schools_in(workshop));
+fn methods<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
+    let (asks, now) = (request.asks(), request.methods_in(workshop));
     let mut offers = vec![];
     for question in questions().into_iter().filter(|question| asks.contains(&question.field)) {
         let chosen = now.chosen(question.field);

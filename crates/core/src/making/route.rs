@@ -8,7 +8,7 @@ use super::operations::{
 };
 use super::run::Perform;
 use crate::fault::{Fault, Faults, Span};
-use crate::tool::school::{PULL_STRAIN, SchoolChanges, Straightening};
+use crate::tool::method::{MethodChanges, PULL_STRAIN, Straightening};
 use crate::words::counted;
 
 /// An operation that is put into a route.
@@ -49,9 +49,9 @@ pub struct Changes {
     /// Operations that are put in, in this order.
     #[serde(skip_serializing_if = "Vec::is_empty")]
     pub with: Vec<Inserted>,
-    /// Schools that this plan chooses otherwise than its workshop.
-    #[serde(skip_serializing_if = "SchoolChanges::is_empty")]
-    pub schools: SchoolChanges,
+    /// Methods that this plan chooses otherwise than its workshop.
+    #[serde(alias = "schools", skip_serializing_if = "MethodChanges::is_empty")]
+    pub methods: MethodChanges,
 }
 
 /// Most changes to one route.
@@ -197,7 +197,7 @@ impl Changes {
     /// Whether nothing is changed.
     #[must_use]
     pub fn is_empty(&self) -> bool {
-        self.without.is_empty() && self.with.is_empty() && self.schools.is_empty()
+        self.without.is_empty() && self.with.is_empty() && self.methods.is_empty()
     }
 
     /// Whether it is annealed before the nth operation of a word.
@@ -251,7 +251,7 @@ impl Changes {
     /// The same with an answer chosen to a question where makers differ.
     #[must_use]
     pub fn choosing(&self, field: &str, word: &str) -> Option<Self> {
-        Some(Self { schools: self.schools.choosing(field, word)?, ..self.clone() })
+        Some(Self { methods: self.methods.choosing(field, word)?, ..self.clone() })
     }
 
     /// Strain spent in wire when it is wound, where so much was spent as sold and straightening spends so much more: an

@@ -8,7 +8,7 @@ use super::takes::{Lost, Takes, WireLost};
 use super::workpiece::Workpiece;
 use crate::fault::{Fault, Faults};
 use crate::tool::gear::Gear;
-use crate::tool::school::AnchorBy;
+use crate::tool::method::AnchorBy;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;

@@ -8,7 +8,7 @@ use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
 use crate::piece::Piece;
 use crate::piece::in_hand::InHand;
-use crate::tool::school::Schools;
+use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
 use crate::words::words;
 
@@ -21,9 +21,9 @@ pub struct Bag {
     pub name: String,
     /// The piece as it was made, and how many were put in when it was filled.
     pub piece: Piece,
-    /// The schools it was made by.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub schools: Option<Schools>,
+    /// The methods it was made by.
+    #[serde(default, alias = "schools", skip_serializing_if = "Option::is_none")]
+    pub methods: Option<Methods>,
     /// What was changed about its route.
     #[serde(default, skip_serializing_if = "Changes::is_empty")]
     pub changes: Changes,
@@ -86,7 +86,7 @@ impl Bag {
         Ok(Self {
             name: batch.name.clone(),
             piece: batch.made(standing),
-            schools: batch.schools,
+            methods: batch.methods,
             changes: batch.changes.clone(),
             workshop: batch.workshop.clone(),
             batch: Some(number),
@@ -107,7 +107,7 @@ impl Bag {
     ///
     /// let piece = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap())).with_count(12);
     /// let bag = Bag {
-    ///     name: "clasps".to_owned(), piece, schools: None, changes: Default::default(), workshop: None, batch: None,
+    ///     name: "clasps".to_owned(), piece, methods: None, changes: Default::default(), workshop: None, batch: None,
     ///     filled_on: date(2026, 3, 2), place: String::new(), n: 12, note: String::new(),
     /// };
     /// assert_eq!(bag.counted(Counting::TakenOut, 5).unwrap().n, 7);
@@ -141,7 +141,7 @@ impl Bag {
         Err(Fault::new("n", said).limit(f64::from(MOST_IN_A_BAG)))
     }
 
-    /// What one of it is in the hand, by the schools and changes it was made with. None of what cannot be made any more.
+    /// What one of it is in the hand, by the methods and changes it was made with. None of what cannot be made any more.
     #[must_use]
     pub fn in_hand(&self, workshop: &Workshop) -> Option<InHand> {
         self.as_made(1).in_hand(workshop)
@@ -159,7 +159,7 @@ impl Bag {
         Batch {
             name: self.name.clone(),
             piece: self.piece.clone().with_count(n),
-            schools: self.schools,
+            methods: self.methods,
             changes: self.changes.clone(),
             workshop: self.workshop.clone(),
         }

@@ -33,7 +33,7 @@ impl Bag {
     ///
     /// let piece = Piece::Finding(PatternRequest::usual("wrapped-ear-wire".parse().unwrap())).with_count(6);
     /// let bag = Bag {
-    ///     name: "ear wires".to_owned(), piece, schools: None, changes: Default::default(), workshop: None,
+    ///     name: "ear wires".to_owned(), piece, methods: None, changes: Default::default(), workshop: None,
     ///     batch: Some(7), filled_on: date(2026, 3, 2), place: "drawer 4".to_owned(), n: 6, note: String::new(),
     /// };
     /// let label = bag.label(&Workshop::default());

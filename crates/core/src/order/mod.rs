@@ -8,7 +8,7 @@ pub mod bag;
 mod cover;
 pub mod label;
 pub mod recipe;
-pub mod survivor;
+pub mod single;
 mod to_make;
 
 use jiff::civil::Date;

@@ -1,9 +1,9 @@
-//! A recipe for a survivor that nothing kept matches: the piece that measures so, worked out backwards.
+//! A recipe for a single that nothing kept matches: the piece that measures so, worked out backwards.
 
 use glam::{DMat3, DVec3};
 use serde::{Deserialize, Serialize};
 
-use super::survivor::{Likeness, Survivor};
+use super::single::{Likeness, Single};
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults};
 use crate::pattern::{Kind, Parameter, PatternRequest, Unit, tidy};
@@ -15,13 +15,13 @@ use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::gauge::Gauge;
 
-/// A survivor for which a recipe is wanted.
+/// A single for which a recipe is wanted.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct UnknownSurvivor {
+pub struct UnknownSingle {
     /// What it measures; its wire among it.
-    pub measured: Survivor,
+    pub measured: Single,
     /// Its metal.
     pub metal: Metal,
 }
@@ -63,23 +63,23 @@ const MOST_TURNS: usize = 3;
 /// A caliper's reading this near to a gauge is that gauge, mm.
 const A_GAUGE_MM: f64 = 0.012;
 
-impl UnknownSurvivor {
+impl UnknownSingle {
     /// Pieces that measure so, the most usual first: rings, and each pattern with the dimensions that give it.
     ///
     /// ```
-    /// use lorimant_core::order::recipe::UnknownSurvivor;
-    /// use lorimant_core::order::survivor::Survivor;
+    /// use lorimant_core::order::recipe::UnknownSingle;
+    /// use lorimant_core::order::single::Single;
     /// use lorimant_core::tool::workshop::Workshop;
     /// use lorimant_core::wire::metal::Metal;
     ///
-    /// let measured = Survivor { wire_mm: Some(1.0), long_mm: Some(8.0), short_mm: Some(8.0), inside_mm: Some(6.0) };
-    /// let recipes = UnknownSurvivor { measured, metal: Metal::Copper }.recipes(&Workshop::default()).unwrap();
+    /// let measured = Single { wire_mm: Some(1.0), long_mm: Some(8.0), short_mm: Some(8.0), inside_mm: Some(6.0) };
+    /// let recipes = UnknownSingle { measured, metal: Metal::Copper }.recipes(&Workshop::default()).unwrap();
     /// // A ring; on a rod that is a little thinner, since it springs open.
     /// assert!(recipes[0].sentence.contains("ring"));
     /// ```
     ///
     /// # Errors
-    /// As [`Survivor::check`]; a fault where the wire was not measured.
+    /// As [`Single::check`]; a fault where the wire was not measured.
     pub fn recipes(&self, workshop: &Workshop) -> Result<Vec<Recipe>, Faults> {
         self.measured.check()?;
         let Some(wire_mm) = self.measured.wire_mm else {
@@ -98,7 +98,7 @@ impl UnknownSurvivor {
 
     /// A round ring on the rod of the workshop that gives it, where it is as wide as it is long.
     fn rings(&self, size_mm: f64, workshop: &Workshop) -> Option<Recipe> {
-        let Survivor { long_mm, short_mm, inside_mm, .. } = self.measured;
+        let Single { long_mm, short_mm, inside_mm, .. } = self.measured;
         let inside = inside_mm.or(long_mm.or(short_mm).map(|mm| mm - 2.0 * size_mm))?;
         let wire = Wire::round(self.metal, size_mm, Temper::Soft);
         let target = RingRequest::new(wire, Mandrel::round(inside.max(size_mm)), 1).target(inside);
@@ -186,7 +186,7 @@ impl UnknownSurvivor {
     fn off(&self, request: &PatternRequest) -> Option<DVec3> {
         let formed = request.form().ok()?;
         let size = formed.extent.size();
-        let Survivor { long_mm, short_mm, inside_mm, .. } = self.measured;
+        let Single { long_mm, short_mm, inside_mm, .. } = self.measured;
         let from = |measured: Option<f64>, mm: f64| measured.map_or(0.0, |measured| mm - measured);
         let inside = match inside_mm {
             None => 0.0,
@@ -209,7 +209,7 @@ impl UnknownSurvivor {
     }
 }
 
-/// The dimensions of a pattern that a survivor may have otherwise: all that are there at all.
+/// The dimensions of a pattern that a single may have otherwise: all that are there at all.
 fn free(request: &PatternRequest) -> impl Iterator<Item = &'static Parameter> {
     let grows = |parameter: &&Parameter| matches!(parameter.unit, Unit::Mm | Unit::Turns);
     request.kind.0.parameters.iter().filter(grows).filter(|parameter| request.value(parameter.name) > 0.0)

@@ -6,7 +6,7 @@ use super::form::FormedPiece;
 use super::is_nothing;
 use crate::making::Operation;
 use crate::shape::Segment;
-use crate::tool::school::{CutWhen, FlatTo, Rounding, WrapTail};
+use crate::tool::method::{CutWhen, FlatTo, Rounding, WrapTail};
 use crate::words::length::{LengthUnit, ruler_mark_mm, ruler_step_mm};
 
 /// The sliver that falls off with each piece, in thicknesses of the wire.
@@ -82,13 +82,13 @@ impl FormedPiece<'_> {
         let h = self.design.profile.thickness_mm();
         let ends = &self.request.ends;
         // The flat of the cutter to the spool pinches the far end: where its tail comes off anyway, that is no loss of its own.
-        let pinched_tail = self.schools.flat_to == FlatTo::Spool && self.design.tails_mm.1 > 0.0;
+        let pinched_tail = self.methods.flat_to == FlatTo::Spool && self.design.tails_mm.1 > 0.0;
         let trim_mm = if pinched_tail { 0.0 } else { ends.trim_mm.unwrap_or(TRIM * h) };
         let filing_mm = ends.filing_mm.unwrap_or(FILING * h);
         let (near_free, far_free) = self.free_ends();
         // The two ends of folded wire are trimmed to each other as it is, and a coil has its tail.
         let coiled = self.design.steps.iter().any(|step| step.kind == Operation::Coil);
-        let cut = if self.design.fold().is_some() || coiled { CutWhen::First } else { self.schools.cut };
+        let cut = if self.design.fold().is_some() || coiled { CutWhen::First } else { self.methods.cut };
         let long_far = match (cut, far_free, near_free) {
             (CutWhen::Long, true, _) => Some(true),
             (CutWhen::Long, false, true) => Some(false),
@@ -96,9 +96,9 @@ impl FormedPiece<'_> {
         };
         // Wraps can be wound with the end itself in pliers; a coil is always held by its tail.
         let wraps = self.design.steps.iter().any(|step| step.kind == Operation::Wrap);
-        let held = if wraps && self.schools.wrap_tail == WrapTail::Gripped { 0.0 } else { 1.0 };
+        let held = if wraps && self.methods.wrap_tail == WrapTail::Gripped { 0.0 } else { 1.0 };
         let tail = |needed: f64, far: bool| match needed * held {
-            _ if long_far == Some(far) => self.schools.long_mm,
+            _ if long_far == Some(far) => self.methods.long_mm,
             mm if mm > 0.0 => ends.tail_mm.unwrap_or(mm),
             _ => 0.0,
         };
@@ -155,7 +155,7 @@ impl FormedPiece<'_> {
 
     /// Which ends are filed: the free ones of a piece whose tips are rounded. The barrel takes nothing worth counting.
     fn filed_ends(&self) -> (bool, bool) {
-        let filed = self.schools.rounding != Rounding::Barrel
+        let filed = self.methods.rounding != Rounding::Barrel
             && self.design.steps.iter().any(|step| step.kind == Operation::Round);
         let (near_free, far_free) = self.free_ends();
         (filed && near_free, filed && far_free)

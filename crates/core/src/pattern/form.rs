@@ -12,8 +12,8 @@ use crate::making::{Operation, Step};
 use crate::shape::path::{Frame, Path, Placed};
 use crate::shape::{Course, Segment};
 use crate::tool::coil::outline_for;
+use crate::tool::method::Methods;
 use crate::tool::outline::Outline;
-use crate::tool::school::Schools;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
@@ -29,8 +29,8 @@ pub struct FormedPiece<'a> {
     pub path: Path,
     /// How its wire bends when it is first bent.
     pub bending: Bending,
-    /// The schools it is made by.
-    pub schools: Schools,
+    /// The methods it is made by.
+    pub methods: Methods,
     /// Straight wire in each segment, mm.
     pub wire_mm: Vec<f64>,
     /// What the finished piece covers.
@@ -94,10 +94,10 @@ impl PatternRequest {
         self.one_way(&path)?;
         let wire_mm = segments.iter().map(|segment| segment.wire_mm(profile)).collect();
         let extent = extent(&design, &path);
-        let (bending, schools) = (Bending::of(&self.wire), Schools::default());
+        let (bending, methods) = (Bending::of(&self.wire), Methods::default());
         Ok(FormedPiece {
             request: self,
-            schools,
+            methods,
             path,
             bending,
             wire_mm,
@@ -108,18 +108,18 @@ impl PatternRequest {
         })
     }
 
-    /// The same made by these schools and with this workshop's rods: many turns are as wide as the rod leaves them, so what is
+    /// The same made by these methods and with this workshop's rods: many turns are as wide as the rod leaves them, so what is
     /// wound on one that is at hand is laid and cut as that rod makes it. The play of the bore takes the difference.
     ///
     /// # Errors
     /// As [`PatternRequest::form`].
     pub fn form_on(&self, workshop: &Workshop) -> Result<FormedPiece<'_>, Faults> {
-        let formed = self.form()?.by(self.schools(workshop));
+        let formed = self.form()?.by(self.methods(workshop));
         match formed.play_on_its_rod(workshop) {
             Some(play) => {
                 let mut sizes = self.clone().settled();
                 sizes.parameters.insert(PLAY.to_owned(), play);
-                Ok(self.form_as(&sizes)?.by(self.schools(workshop)))
+                Ok(self.form_as(&sizes)?.by(self.methods(workshop)))
             }
             None => Ok(formed),
         }
@@ -245,7 +245,7 @@ impl<'a> FormedPiece<'a> {
             extent: extent(&design, &path),
             path,
             bending: Bending { profile: design.profile, ..self.bending },
-            schools: self.schools,
+            methods: self.methods,
             wire_mm,
             design,
             wound_mm: OnceCell::new(),
@@ -255,12 +255,12 @@ impl<'a> FormedPiece<'a> {
 }
 
 impl FormedPiece<'_> {
-    /// The same piece, made by these schools.
+    /// The same piece, made by these methods.
     #[must_use]
-    pub fn by(mut self, schools: Schools) -> Self {
+    pub fn by(mut self, methods: Methods) -> Self {
         let wire = &self.request.wire;
-        self.bending = Bending::after(wire, wire.temper.strain() + schools.straightening_strain());
-        (self.schools, self.wound_mm) = (schools, OnceCell::new());
+        self.bending = Bending::after(wire, wire.temper.strain() + methods.straightening_strain());
+        (self.methods, self.wound_mm) = (methods, OnceCell::new());
         self
     }
 

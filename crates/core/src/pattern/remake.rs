@@ -5,16 +5,16 @@ use crate::fault::Faults;
 use crate::making::offers::{self, Routed};
 use crate::making::route::Place;
 use crate::making::{Changes, Made, Operation};
-use crate::tool::school::Schools;
+use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
 use crate::words::length::on_ruler;
 use crate::words::sentence::Choice;
 
 impl PatternRequest {
-    /// The schools it is made by: the workshop's, but for what the plan chooses itself.
+    /// The methods it is made by: the workshop's, but for what the plan chooses itself.
     #[must_use]
-    pub fn schools(&self, workshop: &Workshop) -> Schools {
-        self.route.schools.over(workshop.schools)
+    pub fn methods(&self, workshop: &Workshop) -> Methods {
+        self.route.methods.over(workshop.methods)
     }
 
     /// The step after which it can be joined: an end of it lands on its wire then. None where nothing closes.
@@ -80,8 +80,8 @@ impl Routed for PatternRequest {
         Self { route, ..self.clone() }
     }
 
-    fn schools_in(&self, workshop: &Workshop) -> Schools {
-        self.schools(workshop)
+    fn methods_in(&self, workshop: &Workshop) -> Methods {
+        self.methods(workshop)
     }
 
     fn asks(&self) -> Vec<&'static str> {

@@ -8,7 +8,7 @@ use crate::fault::Faults;
 use crate::making::operations::{Check, Cut, Left, MakeFlush, MarkOut, Straighten, Trim};
 use crate::making::{Bench, Changes, Made, Operation, Workpiece, run};
 use crate::shape::{Course, Segment};
-use crate::tool::school::{CutWhen, FlatTo, Marking, NeckWhen, Straightening};
+use crate::tool::method::{CutWhen, FlatTo, Marking, NeckWhen, Straightening};
 use crate::tool::workshop::Workshop;
 use crate::words::length::LengthUnit;
 
@@ -51,18 +51,18 @@ impl FormedPiece<'_> {
         Ok(made)
     }
 
-    /// Its operations by the schools, before a maker changes anything.
+    /// Its operations by the methods, before a maker changes anything.
     fn operations(&self, blank: &Blank) -> Route {
-        let schools = &self.schools;
+        let methods = &self.methods;
         let writing = Writing { formed: self, blank, spans: self.spans(blank) };
-        let pinched = schools.flat_to == FlatTo::Spool;
+        let pinched = methods.flat_to == FlatTo::Spool;
         let on_spool = self.rolled_on_the_spool();
         // What is rolled before it is cut is pulled before it is rolled.
-        let after = schools.straightening == Straightening::AfterCutting && on_spool == 0;
+        let after = methods.straightening == Straightening::AfterCutting && on_spool == 0;
         let mut route: Route = vec![
             Box::new(Straighten {
-                by: if after { Straightening::Fingers } else { schools.straightening },
-                pulls_n: schools.pulls_n,
+                by: if after { Straightening::Fingers } else { methods.straightening },
+                pulls_n: methods.pulls_n,
                 stretch: None,
             }),
             Box::new(MakeFlush {
@@ -91,11 +91,11 @@ impl FormedPiece<'_> {
             surplus_mm: blank.surplus_mm,
             surplus_at: blank.surplus_at,
             allowance_mm: blank.allowance_mm,
-            flat_to: schools.flat_to,
+            flat_to: methods.flat_to,
             formed_mm: formed_to,
             each_mm: blank.cut_mm,
             sliver_mm: if pinched { blank.trim_mm } else { 0.0 },
-            mark: mark.clone().filter(|_| schools.marking == Marking::WithCut),
+            mark: mark.clone().filter(|_| methods.marking == Marking::WithCut),
         }));
         if pinched && blank.trim_mm > 0.0 {
             let off_mm = blank.trim_mm;
@@ -107,10 +107,10 @@ impl FormedPiece<'_> {
             }));
         }
         if after {
-            let (by, pulls_n) = (schools.straightening, schools.pulls_n);
+            let (by, pulls_n) = (methods.straightening, methods.pulls_n);
             route.push(Box::new(Straighten { by, pulls_n, stretch: None }));
         }
-        if let Some(mark) = mark.filter(|_| schools.marking == Marking::ByItself) {
+        if let Some(mark) = mark.filter(|_| methods.marking == Marking::ByItself) {
             route.push(Box::new(mark));
         }
         if on_spool == 0 {
@@ -136,8 +136,8 @@ impl FormedPiece<'_> {
         for i in 1..steps.len() {
             let (first, then) = (steps[i - 1], steps[i]);
             let rounded = (first.kind, then.kind) == (Operation::Round, Operation::Hammer);
-            if rounded && self.schools.hammer_first
-                || self.schools.neck == NeckWhen::First && self.sets_back(first, then)
+            if rounded && self.methods.hammer_first
+                || self.methods.neck == NeckWhen::First && self.sets_back(first, then)
             {
                 steps.swap(i - 1, i);
             }
@@ -179,7 +179,7 @@ impl FormedPiece<'_> {
 
     /// How many of its first steps are done while it still hangs on the spool: those that form its near end alone.
     fn rolled_on_the_spool(&self) -> usize {
-        if self.schools.cut != CutWhen::OnSpool && !self.design.on_spool {
+        if self.methods.cut != CutWhen::OnSpool && !self.design.on_spool {
             return 0;
         }
         // A cone's tail comes off the taper before its mouths are levelled, so it is cut first.

@@ -12,7 +12,7 @@ use crate::making::run::{From, Marked};
 use crate::making::telling::LEVEL_MM;
 use crate::making::{Operation, Perform};
 use crate::shape::{Course, Segment, ball_wire_mm};
-use crate::tool::school::{Hardening, NeckWhen, Rounding, Straightening};
+use crate::tool::method::{Hardening, NeckWhen, Rounding, Straightening};
 
 pub(super) type Route = Vec<Box<dyn Perform>>;
 
@@ -60,7 +60,7 @@ impl<'a> Writing<'a> {
 
     /// Writes one step of the design as operations.
     pub(super) fn write(&self, step: &Forming, route: &mut Route) {
-        let schools = &self.formed.schools;
+        let methods = &self.formed.methods;
         let hint = step.hint;
         match step.kind {
             Operation::Close => route.push(Box::new(Close { what: step.what, ring_mm: None })),
@@ -69,7 +69,7 @@ impl<'a> Writing<'a> {
                 let stretch = span.map(|span| (step.what, span));
                 route.push(Box::new(Straighten {
                     by: Straightening::Pulls,
-                    pulls_n: schools.pulls_n,
+                    pulls_n: methods.pulls_n,
                     stretch,
                 }));
             }
@@ -81,7 +81,7 @@ impl<'a> Writing<'a> {
             Operation::Round => {
                 self.trim_long(route);
                 let (near_mm, far_mm) = (self.blank.left_filing_mm, self.blank.right_filing_mm);
-                route.push(Box::new(Round { what: step.what, by: schools.rounding, near_mm, far_mm, hint }));
+                route.push(Box::new(Round { what: step.what, by: methods.rounding, near_mm, far_mm, hint }));
             }
             Operation::Kick => {
                 self.trim_long(route);
@@ -200,7 +200,7 @@ impl<'a> Writing<'a> {
                 blank_mm,
             }));
         }
-        let mallet = self.formed.schools.hardening == Hardening::Mallet || !step.hint.is_empty();
+        let mallet = self.formed.methods.hardening == Hardening::Mallet || !step.hint.is_empty();
         if all.is_empty() && mallet {
             route.push(Box::new(Stiffen { what: step.what, span: self.stiffened(step), hint: step.hint }));
         }
@@ -231,7 +231,7 @@ impl<'a> Writing<'a> {
         // A neck is bent before the loop above it is rolled round, or set back after it.
         let angle = |i: usize| design.segments[i].curve(design.profile).angle().to_degrees();
         let is_neck = |i: usize| step.kind == Operation::Loop && angle(i) < LOOP_DEG;
-        let neck_when = self.formed.schools.neck;
+        let neck_when = self.formed.methods.neck;
         let loops_too = bent.iter().any(|i| !is_neck(*i));
         let after = neck_when == NeckWhen::After && !folded && loops_too;
         if after {
@@ -342,9 +342,9 @@ impl<'a> Writing<'a> {
     }
 
     fn tumble(&self, route: &mut Route) {
-        let schools = &self.formed.schools;
-        if schools.hardening == Hardening::Tumble || schools.rounding == Rounding::Barrel {
-            route.push(Box::new(Tumble { hours: schools.tumble_h }));
+        let methods = &self.formed.methods;
+        if methods.hardening == Hardening::Tumble || methods.rounding == Rounding::Barrel {
+            route.push(Box::new(Tumble { hours: methods.tumble_h }));
         }
     }
 }

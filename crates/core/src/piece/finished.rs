@@ -42,7 +42,7 @@ static LATELY: Mutex<VecDeque<Arc<FinishedPiece>>> = Mutex::new(VecDeque::new())
 const KEPT: usize = 512;
 
 impl Piece {
-    /// The piece as this workshop finishes it: by its schools, with what the plan changes.
+    /// The piece as this workshop finishes it: by its methods, with what the plan changes.
     ///
     /// It is worked out once for a piece and a workshop and kept in memory; another rod, habit or reading of a lot is
     /// another workshop.
@@ -61,7 +61,7 @@ impl Piece {
     /// ```
     ///
     /// # Errors
-    /// The faults of the plan, finding or chain; a fault at the school, the change or the step that cannot be.
+    /// The faults of the plan, finding or chain; a fault at the method, the change or the step that cannot be.
     pub fn finished(&self, workshop: &Workshop) -> Result<Arc<FinishedPiece>, Faults> {
         if let Some(known) = self.lately(workshop) {
             return Ok(known);
@@ -83,7 +83,7 @@ impl Piece {
     }
 
     fn finish(&self, workshop: &Workshop) -> Result<FinishedPiece, Faults> {
-        workshop.schools.check().map_err(|faults| faults.within("schools"))?;
+        workshop.methods.check().map_err(|faults| faults.within("methods"))?;
         let n = |plan: &RingPlan| Blanks {
             length_mm: plan.coil_wire_mm,
             flush_mm: plan.coil_wire_mm,

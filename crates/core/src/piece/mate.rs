@@ -147,7 +147,7 @@ pub fn mate(first: &Piece, second: &Piece, workshop: &Workshop) -> Result<Vec<Fi
     Ok(fits)
 }
 
-/// What one part of a set holds, as it is made by the workshop's schools.
+/// What one part of a set holds, as it is made by the workshop's methods.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct PartHolds {
@@ -173,7 +173,7 @@ pub struct SetHolds {
 /// Most parts of a set.
 const MOST_PARTS: usize = 20;
 
-/// Which part of a set gives first when it is pulled, each as it is made by the workshop's schools.
+/// Which part of a set gives first when it is pulled, each as it is made by the workshop's methods.
 ///
 /// ```
 /// use lorimant_core::pattern::PatternRequest;

@@ -245,7 +245,7 @@ impl Piece {
         }
     }
 
-    /// What is cut for it by this workshop's schools and ruler: a finding's blanks; of rings one length a coil, tails
+    /// What is cut for it by this workshop's methods and ruler: a finding's blanks; of rings one length a coil, tails
     /// included.
     ///
     /// ```

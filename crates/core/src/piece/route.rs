@@ -1,4 +1,4 @@
-//! How a piece is made, by these schools and with these changes: its route with what it takes in all.
+//! How a piece is made, by these methods and with these changes: its route with what it takes in all.
 
 use serde::Serialize;
 
@@ -8,7 +8,7 @@ use crate::making::holds::Holds;
 use crate::making::takes::{Lost, WireLost};
 use crate::making::wear::{Ought, Wear};
 use crate::making::{Made, Step, Workpiece};
-use crate::tool::school::Schools;
+use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
 
 /// A route that was run, with its totals.
@@ -69,13 +69,13 @@ impl Piece {
         worn.iter().map(|wear| wear.ought(first_set_n)).collect()
     }
 
-    /// The schools it is made by where none are named: the workshop's, but for what its plan says itself.
+    /// The methods it is made by where none are named: the workshop's, but for what its plan says itself.
     #[must_use]
-    pub fn schools(&self, workshop: &Workshop) -> Schools {
+    pub fn methods(&self, workshop: &Workshop) -> Methods {
         match self {
-            Self::Rings(request) => request.schools(workshop),
-            Self::Finding(request) => request.schools(workshop),
-            Self::Chain(request) => request.schools(workshop),
+            Self::Rings(request) => request.methods(workshop),
+            Self::Finding(request) => request.methods(workshop),
+            Self::Chain(request) => request.methods(workshop),
         }
     }
 

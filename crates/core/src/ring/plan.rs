@@ -8,8 +8,8 @@ use crate::making::Changes;
 use crate::shape::hammered as hammer;
 use crate::tool::coil::Coil;
 use crate::tool::cutting::{CutLoss, Method};
+use crate::tool::method::PULL_STRAIN;
 use crate::tool::outline::Outline;
-use crate::tool::school::PULL_STRAIN;
 use crate::tool::workshop::Workshop;
 use crate::wire::SIZE_SPREAD;
 use crate::wire::bending::Bending;
@@ -117,7 +117,7 @@ impl RingRequest {
             .or_else(|_| Self { route: Changes::default(), ..self.clone() }.plan_in(&anywhere))
     }
 
-    /// The same as this workshop makes it: by its hand, its schools and what is changed about its route, read off the
+    /// The same as this workshop makes it: by its hand, its methods and what is changed about its route, read off the
     /// finished rings.
     ///
     /// ```

@@ -13,8 +13,8 @@ use crate::making::workpiece::Stretch;
 use crate::making::{Bench, Changes, Made, Operation, Perform, Step, Workpiece, run};
 use crate::tool::coil::Winding;
 use crate::tool::cutting::Method;
+use crate::tool::method::{Hardening, Joint, Methods};
 use crate::tool::outline::Outline;
-use crate::tool::school::{Hardening, Joint, Schools};
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::words::length::{caliper, thickness};
@@ -24,14 +24,14 @@ use crate::words::sentence::Choice;
 const KEY: f64 = 1.15;
 
 impl RingRequest {
-    /// Its operations by these schools up to cutting, before a maker changes anything.
-    fn until_cut(&self, plan: &RingPlan, spent: f64, schools: &Schools) -> Vec<Box<dyn Perform + '_>> {
+    /// Its operations by these methods up to cutting, before a maker changes anything.
+    fn until_cut(&self, plan: &RingPlan, spent: f64, methods: &Methods) -> Vec<Box<dyn Perform + '_>> {
         let taken = self.cutting.taken(self.wire.size_mm);
         let stays =
-            self.cutting.method == Method::Saw && schools.saw_from == crate::tool::school::SawFrom::Dowel;
+            self.cutting.method == Method::Saw && methods.saw_from == crate::tool::method::SawFrom::Dowel;
         let mut route: Vec<Box<dyn Perform + '_>> = vec![
-            Box::new(Straighten { by: schools.straightening, pulls_n: schools.pulls_n, stretch: None }),
-            Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding, by: schools.anchor }),
+            Box::new(Straighten { by: methods.straightening, pulls_n: methods.pulls_n, stretch: None }),
+            Box::new(Anchor { tail_mm: self.ends.anchor_mm, winding: self.winding, by: methods.anchor }),
             Box::new(Wind {
                 rod: &self.mandrel,
                 winding: self.winding,
@@ -54,7 +54,7 @@ impl RingRequest {
         match self.cutting.method {
             Method::Saw => {
                 let blade = self.cutting.blade_for(self.wire.size_mm).shown();
-                let (from, slanted) = (schools.saw_from, schools.slanted);
+                let (from, slanted) = (methods.saw_from, methods.slanted);
                 let kerf_mm = taken.from_ring_mm;
                 route.push(Box::new(Saw { blade, kerf_mm, rings_n, turn_mm, from, slanted, caution }));
             }
@@ -67,7 +67,7 @@ impl RingRequest {
                 route.push(Box::new(Shear { filed_mm, rings_n, turn_mm, caution }));
             }
             Method::SingleSnip => {
-                if schools.spread {
+                if methods.spread {
                     route.push(Box::new(Spread { key_mm: self.wire.profile().thickness_mm() * KEY }));
                 }
                 route.push(Box::new(Snip { filed_mm: taken.from_ring_mm, rings_n, turn_mm, caution }));
@@ -77,27 +77,27 @@ impl RingRequest {
     }
 
     /// What is done to rings once they are cut, where they stay single.
-    fn finishing(&self, schools: &Schools) -> Vec<Box<dyn Perform>> {
+    fn finishing(&self, methods: &Methods) -> Vec<Box<dyn Perform>> {
         let taken = self.cutting.taken(self.wire.size_mm);
         let mut route: Vec<Box<dyn Perform>> = vec![];
         route.push(Box::new(Close { what: "ring", ring_mm: Some(taken.from_ring_mm) }));
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
         }
-        if schools.joint != Joint::Open {
+        if methods.joint != Joint::Open {
             route.push(Box::new(Flux));
         }
-        match schools.joint {
+        match methods.joint {
             Joint::Open => {}
             Joint::Fuse => route.push(Box::new(Fuse)),
             Joint::Solder => route.push(Box::new(Solder)),
         }
-        if schools.joint != Joint::Open {
+        if methods.joint != Joint::Open {
             route.push(Box::new(Quench));
             route.push(Box::new(Pickle));
         }
-        if schools.hardening == Hardening::Tumble {
-            route.push(Box::new(Tumble { hours: schools.tumble_h }));
+        if methods.hardening == Hardening::Tumble {
+            route.push(Box::new(Tumble { hours: methods.tumble_h }));
         }
         route.push(Box::new(Check {
             text: "Lay one on the drawing. The ends should meet without a gap, with no burr, the same size \
@@ -113,14 +113,14 @@ impl RingRequest {
     /// use lorimant_core::making::Changes;
     /// use lorimant_core::ring::RingRequest;
     /// use lorimant_core::tool::mandrel::Mandrel;
-    /// use lorimant_core::tool::school::Schools;
+    /// use lorimant_core::tool::method::Methods;
     /// use lorimant_core::tool::workshop::Workshop;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0237, Temper::Soft);
     /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
-    /// let made = request.made(&Schools::default(), &Changes::default(), &Workshop::default()).unwrap();
+    /// let made = request.made(&Methods::default(), &Changes::default(), &Workshop::default()).unwrap();
     /// // What the route ends with is what the plan says.
     /// let inside = made.finished().unwrap().inside_mm.unwrap();
     /// assert!((inside - request.plan().unwrap().ring_inside_diameter_mm).abs() < 1e-12);
@@ -128,8 +128,8 @@ impl RingRequest {
     ///
     /// # Errors
     /// As [`RingRequest::plan`]; a fault at the change, or the step, that cannot be.
-    pub fn made(&self, schools: &Schools, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
-        Ok(self.made_into(schools, changes, workshop, &|| self.finishing(schools))?.made)
+    pub fn made(&self, methods: &Methods, changes: &Changes, workshop: &Workshop) -> Result<Made, Faults> {
+        Ok(self.made_into(methods, changes, workshop, &|| self.finishing(methods))?.made)
     }
 
     /// The finished rings of this workshop: what it plans, as it comes out at the end of the route that is run.
@@ -137,26 +137,26 @@ impl RingRequest {
     /// # Errors
     /// As [`RingRequest::made`].
     pub fn finished(&self, workshop: &Workshop) -> Result<FinishedRings, Faults> {
-        let schools = self.schools(workshop);
-        self.made_into(&schools, &Changes::default(), workshop, &|| self.finishing(&schools))
+        let methods = self.methods(workshop);
+        self.made_into(&methods, &Changes::default(), workshop, &|| self.finishing(&methods))
     }
 
     /// The same, with something else done to the rings once they are cut.
     pub(crate) fn made_into(
         &self,
-        schools: &Schools,
+        methods: &Methods,
         changes: &Changes,
         workshop: &Workshop,
         then: &dyn Fn() -> Vec<Box<dyn Perform>>,
     ) -> Result<FinishedRings, Faults> {
-        schools.check().map_err(|faults| faults.within("schools"))?;
+        methods.check().map_err(|faults| faults.within("methods"))?;
         let changes = if changes.is_empty() { &self.route } else { changes };
         let bench = Bench { wire: &self.wire, workshop, plier: None, pieces_n: self.rings_n, coiled: true };
         // What is done to the wire before it is wound says how it springs.
         let mut spent = self.spent();
         loop {
             let plan = self.plan_at(workshop, spent)?;
-            let mut operations = self.until_cut(&plan, spent, schools);
+            let mut operations = self.until_cut(&plan, spent, methods);
             operations.extend(then().into_iter().map(|does| does as Box<dyn Perform + '_>));
             let route = changes.apply(operations)?;
             let made = run(&route, Workpiece::of(&self.wire, plan.wire_length_mm), &bench)?;
@@ -208,12 +208,12 @@ impl RingRequest {
         FinishedRings { plan, bending, holds, made }
     }
 
-    /// The schools it is made by: the workshop's as far as its wire allows, but for what the plan says itself.
+    /// The methods it is made by: the workshop's as far as its wire allows, but for what the plan says itself.
     #[must_use]
-    pub fn schools(&self, workshop: &Workshop) -> Schools {
-        let usual = workshop.schools_for(self.pulls_n);
+    pub fn methods(&self, workshop: &Workshop) -> Methods {
+        let usual = workshop.methods_for(self.pulls_n);
         let joint = usual.joint_of(&self.wire);
-        self.route.schools.over(Schools { joint, ..usual })
+        self.route.methods.over(Methods { joint, ..usual })
     }
 
     /// What one ring holds after everything that was done to it: the flow stress of its strain now, its section now.
@@ -286,8 +286,8 @@ impl Routed for RingRequest {
         Self { route, ..self.clone() }
     }
 
-    fn schools_in(&self, workshop: &Workshop) -> Schools {
-        self.schools(workshop)
+    fn methods_in(&self, workshop: &Workshop) -> Methods {
+        self.methods(workshop)
     }
 
     fn asks(&self) -> Vec<&'static str> {

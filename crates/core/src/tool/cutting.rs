@@ -1,4 +1,4 @@
-//! Cutting a coil into rings: the schools, what each takes, and saw blades.
+//! Cutting a coil into rings: the methods, what each takes, and saw blades.
 
 use serde::{Deserialize, Serialize};
 

@@ -1,8 +1,8 @@
-//! The questions where makers differ about making, each school with its trade.
+//! The questions where makers differ about making, each method with its trade.
 
 use serde::Serialize;
 
-use super::school::{
+use super::method::{
     AnchorBy, CutWhen, FlatTo, Hardening, Joint, Marking, NeckWhen, Rounding, SawFrom, Straightening,
     WrapTail,
 };
@@ -10,7 +10,7 @@ use super::school::{
 /// One answer to a question where makers differ.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct SchoolAnswer {
+pub struct MethodAnswer {
     /// The word it travels as.
     pub word: &'static str,
     /// The name a person reads.
@@ -19,19 +19,19 @@ pub struct SchoolAnswer {
     pub trade: &'static str,
 }
 
-/// A question where makers differ, and their schools.
+/// A question where makers differ, and their methods.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct SchoolQuestion {
-    /// The field of the schools that it fills.
+pub struct MethodQuestion {
+    /// The field of the methods that it fills.
     pub field: &'static str,
     /// The question.
     pub question: &'static str,
     /// The answers.
-    pub answers: Vec<SchoolAnswer>,
+    pub answers: Vec<MethodAnswer>,
 }
 
-/// Every question where makers differ about making, with its schools and their trades.
+/// Every question where makers differ about making, with its methods and their trades.
 ///
 /// ```
 /// use lorimant_core::tool::questions::questions;
@@ -40,11 +40,11 @@ pub struct SchoolQuestion {
 /// assert!(questions().iter().all(|one| one.answers.iter().all(|answer| !answer.trade.is_empty())));
 /// ```
 #[must_use]
-pub fn questions() -> Vec<SchoolQuestion> {
+pub fn questions() -> Vec<MethodQuestion> {
     let answers = |all: &[(&'static str, &'static str, &'static str)]| {
-        all.iter().map(|(word, shown, trade)| SchoolAnswer { word, shown, trade }).collect()
+        all.iter().map(|(word, shown, trade)| MethodAnswer { word, shown, trade }).collect()
     };
-    let of = |field, question, all: &[(&'static str, &'static str, &'static str)]| SchoolQuestion {
+    let of = |field, question, all: &[(&'static str, &'static str, &'static str)]| MethodQuestion {
         field,
         question,
         answers: answers(all),

@@ -6,8 +6,8 @@ use crate::tool::cutting::Blade;
 use crate::tool::gear::Gear;
 use crate::tool::hand::Hand;
 use crate::tool::mandrel::Mandrel;
+use crate::tool::method::{Methods, Straightening};
 use crate::tool::plier::Plier;
-use crate::tool::school::{Schools, Straightening};
 use crate::tool::tolerance::Tolerances;
 use crate::wire::Wire;
 use crate::wire::lot::LotFactor;
@@ -30,8 +30,9 @@ pub struct Workshop {
     pub habits: Habits,
     /// How even its handwork is.
     pub hand: Hand,
-    /// Its schools, where makers differ.
-    pub schools: Schools,
+    /// Its methods, where makers differ.
+    #[serde(alias = "schools")]
+    pub methods: Methods,
     /// What else stands on its bench.
     pub gear: Gear,
     /// What it lets pass.
@@ -194,13 +195,13 @@ impl StartSet {
 }
 
 impl Workshop {
-    /// Its schools for a plan that says itself how often its wire is pulled straight.
+    /// Its methods for a plan that says itself how often its wire is pulled straight.
     #[must_use]
-    pub fn schools_for(&self, pulls_n: u32) -> Schools {
+    pub fn methods_for(&self, pulls_n: u32) -> Methods {
         if pulls_n > 0 {
-            Schools { straightening: Straightening::Pulls, pulls_n, ..self.schools }
+            Methods { straightening: Straightening::Pulls, pulls_n, ..self.methods }
         } else {
-            Schools { straightening: Straightening::Fingers, ..self.schools }
+            Methods { straightening: Straightening::Fingers, ..self.methods }
         }
     }
 

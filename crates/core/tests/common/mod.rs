@@ -12,8 +12,8 @@ use lorimant_core::pattern::slipped::Slips;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
+use lorimant_core::tool::method::{CutWhen, FlatTo, Hardening, Methods, Rounding, Straightening, WrapTail};
 use lorimant_core::tool::plier::{Jaws, Plier};
-use lorimant_core::tool::school::{CutWhen, FlatTo, Hardening, Rounding, Schools, Straightening, WrapTail};
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
@@ -79,7 +79,7 @@ pub fn planted(
     chance: &mut Chance,
     workshop: &Workshop,
 ) -> BTreeMap<String, f64> {
-    let formed = request.form().unwrap().by(workshop.schools);
+    let formed = request.form().unwrap().by(workshop.methods);
     let made = formed.made(&Changes::default(), workshop).unwrap();
     let spread = |kind| match kind {
         Measures::Inside | Measures::Bend | Measures::Ball => 0.04,
@@ -93,17 +93,17 @@ pub fn planted(
 }
 
 /// Each way of making that changes a number, one after the other.
-pub fn ways() -> Vec<Schools> {
-    let usual = Schools::default();
+pub fn ways() -> Vec<Methods> {
+    let usual = Methods::default();
     vec![
         usual,
-        Schools { straightening: Straightening::Pulls, pulls_n: 8, ..usual },
-        Schools { straightening: Straightening::AfterCutting, pulls_n: 12, ..usual },
-        Schools { flat_to: FlatTo::Spool, ..usual },
-        Schools { cut: CutWhen::OnSpool, ..usual },
-        Schools { cut: CutWhen::Long, ..usual },
-        Schools { wrap_tail: WrapTail::Gripped, ..usual },
-        Schools { rounding: Rounding::Barrel, ..usual },
-        Schools { hardening: Hardening::Tumble, ..usual },
+        Methods { straightening: Straightening::Pulls, pulls_n: 8, ..usual },
+        Methods { straightening: Straightening::AfterCutting, pulls_n: 12, ..usual },
+        Methods { flat_to: FlatTo::Spool, ..usual },
+        Methods { cut: CutWhen::OnSpool, ..usual },
+        Methods { cut: CutWhen::Long, ..usual },
+        Methods { wrap_tail: WrapTail::Gripped, ..usual },
+        Methods { rounding: Rounding::Barrel, ..usual },
+        Methods { hardening: Hardening::Tumble, ..usual },
     ]
 }

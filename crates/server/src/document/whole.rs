@@ -1,7 +1,7 @@
 //! All of a workshop as lines of JSON: one record a line, in an order that can be read back line by line, however
 //! many there are. What stands there is what the file has, with numbers, revisions and times, but no passphrase.
 
-use lorimant_core::bench::Happened;
+use lorimant_core::bench::EventKind;
 use lorimant_core::learn::measured::ReadFrom;
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
@@ -49,7 +49,7 @@ pub(crate) enum Line {
     /// A line of the ledger of a lot or a pile of scrap.
     Ledger(LedgerLine),
     /// What happened to a batch at the bench.
-    Happened(HappenedLine),
+    EventKind(HappenedLine),
     /// A reading of a check.
     Reading(ReadingLine),
     /// The end.
@@ -146,7 +146,7 @@ pub(crate) struct HappenedLine {
     /// The step, from 1.
     pub step_n: u32,
     /// What.
-    pub happened: Happened,
+    pub happened: EventKind,
     /// To how many.
     pub n: u32,
     /// Why they were spoiled.

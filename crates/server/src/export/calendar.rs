@@ -85,11 +85,11 @@ mod tests {
     #[test]
     fn each_load_is_an_event_of_its_own() {
         use lorimant_core::tool::gear::Gear;
-        use lorimant_core::tool::school::{Hardening, Schools};
+        use lorimant_core::tool::method::{Hardening, Methods};
         let workshop = Workshop { gear: Gear { barrel_g: 5.0, ..Gear::default() }, ..Workshop::default() };
         let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
-        let schools = Some(Schools { hardening: Hardening::Tumble, ..Schools::default() });
-        let batch = Batch { schools, ..Batch::of("clasps", hook, 24) };
+        let methods = Some(Methods { hardening: Hardening::Tumble, ..Methods::default() });
+        let batch = Batch { methods, ..Batch::of("clasps", hook, 24) };
         let tasks = batch.tasks(&workshop).unwrap();
         let standing = batch.standing(&tasks, &[]);
         let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None, orders: vec![] };

@@ -7,6 +7,7 @@ use axum::extract::State as Shared;
 use lorimant_core::ask::{Answer, Kept};
 use lorimant_core::fault::Fault;
 use lorimant_core::piece::Piece;
+use lorimant_core::reading::day;
 use lorimant_core::reading::field::{self, ReadField, TypedField};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
@@ -16,8 +17,8 @@ use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
-use super::aside;
 use super::mine::{self, Found};
+use super::{aside, read};
 use crate::extract::Body;
 use crate::kept::{KeptChain, KeptPattern, KeptPlan};
 use crate::problem::Problem;
@@ -26,7 +27,11 @@ use crate::store::shelf::{Entry, Shelf};
 use crate::store::{Store, StoreError};
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(ask)).routes(routes!(read_length)).routes(routes!(read_fields))
+    OpenApiRouter::new()
+        .routes(routes!(ask))
+        .routes(routes!(read_length))
+        .routes(routes!(read_fields))
+        .routes(routes!(read_day))
 }
 
 /// A typed line.
@@ -145,4 +150,37 @@ async fn read_fields(
         return Err(Fault::new("fields", said).limit(100.0).into());
     }
     Ok(Json(field::read(&fields, wire.as_ref(), state.store.workshop().habits)?))
+}
+
+/// A day as it is typed.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct TypedDay {
+    /// The text: `Friday`, `5 December`, `in 2 weeks`.
+    text: String,
+}
+
+/// A day that was read.
+#[derive(Serialize, ToSchema)]
+struct ReadDay {
+    /// The day.
+    #[schema(value_type = String, format = Date)]
+    day: jiff::civil::Date,
+    /// The day in words, with its weekday.
+    told: String,
+}
+
+/// Reads a day, seen from today in the workshop's time zone.
+#[utoipa::path(post, path = "/api/days/read", request_body = TypedDay,
+    responses((status = 200, body = ReadDay), (status = 422, body = Problem)))]
+async fn read_day(
+    Shared(state): Shared<State>,
+    Body(TypedDay { text }): Body<TypedDay>,
+) -> Result<Json<ReadDay>, Problem> {
+    let (settings, _) = read(&state, crate::store::settings).await?;
+    let today = jiff::Timestamp::now().to_zoned_datetime(settings.zone()).date();
+    let day = day::read(&text, today).map_err(|said| Fault::new("text", said))?;
+    let told =
+        day.strftime(if day.year() == today.year() { "%A %-d %B" } else { "%A %-d %B %Y" }).to_string();
+    Ok(Json(ReadDay { day, told }))
 }

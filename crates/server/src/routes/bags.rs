@@ -7,8 +7,8 @@ use lorimant_core::bench::{Batch, Task};
 use lorimant_core::fault::Faults;
 use lorimant_core::order::Bag;
 use lorimant_core::order::bag::Counting;
-use lorimant_core::order::recipe::{Recipe, UnknownSurvivor};
-use lorimant_core::order::survivor::{Likeness, Survivor};
+use lorimant_core::order::recipe::{Recipe, UnknownSingle};
+use lorimant_core::order::single::{Likeness, Single};
 use lorimant_core::piece::Piece;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -32,7 +32,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(count_bag))
         .routes(routes!(archive_bag))
         .routes(routes!(make_again))
-        .routes(routes!(find_survivor))
+        .routes(routes!(find_match))
         .routes(routes!(work_out_recipes))
 }
 
@@ -103,12 +103,12 @@ async fn add_bag(
     let (picked, _) = read(&state, move |c| picks::pickable(c, entry, pieces_n)).await?;
     let (filled_on, settings) = today(&state).await?;
     let changes = picked.piece.changes().clone();
-    let schools = Some(settings.schools);
+    let methods = Some(settings.methods);
     let (name, piece) = (picked.what, picked.piece);
     let n = pieces_n;
     let workshop = Batch::snapshot(&state.store.workshop());
     let note = String::new();
-    let bag = Bag { name, piece, schools, changes, workshop, batch: None, filled_on, place, n, note };
+    let bag = Bag { name, piece, methods, changes, workshop, batch: None, filled_on, place, n, note };
     entries::add(&state, Shelf::Bags, bag).await
 }
 
@@ -262,9 +262,9 @@ async fn make_again(
     entries::add(&state, Shelf::Batches, batch).await
 }
 
-/// A recipe that a survivor may have been made by.
+/// A recipe that a single may have been made by.
 #[derive(Serialize, ToSchema)]
-struct SurvivorOf {
+struct MatchOf {
     /// Number of the bag it lies in, made by this recipe.
     #[serde(skip_serializing_if = "Option::is_none")]
     bag: Option<i64>,
@@ -280,37 +280,37 @@ struct SurvivorOf {
     likeness: Likeness,
 }
 
-/// Most recipes that are offered for a survivor.
+/// Most recipes that are offered for a single.
 const MOST_OFFERED: usize = 8;
 
-/// Which recipes a single survivor may have been made by, by what it measures: the likeliest first.
-#[utoipa::path(post, path = "/api/matches", request_body = Survivor,
-    responses((status = 200, body = Vec<SurvivorOf>), (status = 422, body = Problem)))]
-async fn find_survivor(
+/// Which recipes a single single may have been made by, by what it measures: the likeliest first.
+#[utoipa::path(post, path = "/api/matches", request_body = Single,
+    responses((status = 200, body = Vec<MatchOf>), (status = 422, body = Problem)))]
+async fn find_match(
     Shared(state): Shared<State>,
-    Body(survivor): Body<Survivor>,
-) -> Result<Json<Vec<SurvivorOf>>, Problem> {
+    Body(single): Body<Single>,
+) -> Result<Json<Vec<MatchOf>>, Problem> {
     let unit = state.store.workshop().habits.unit;
     let recipes = read(&state, orders::recipes).await?;
     let found = aside(move || {
         let pieces: Vec<Piece> = recipes.iter().map(|one| one.piece.clone()).collect();
-        let alike = survivor.alike(&pieces, unit)?;
+        let alike = single.alike(&pieces, unit)?;
         let of = |likeness: Likeness| {
             let one = &recipes[likeness.of];
             let sentence = one.piece.clone().with_count(1).sentence(unit);
-            SurvivorOf { bag: one.bag, entry: one.entry, name: one.name.clone(), sentence, likeness }
+            MatchOf { bag: one.bag, entry: one.entry, name: one.name.clone(), sentence, likeness }
         };
         Ok::<_, Faults>(alike.into_iter().take(MOST_OFFERED).map(of).collect())
     });
     Ok(Json(found.await??))
 }
 
-/// Recipes that measure as a survivor does which nothing kept matches: the most usual piece first.
-#[utoipa::path(post, path = "/api/matches/recipes", request_body = UnknownSurvivor,
+/// Recipes that measure as a single does which nothing kept matches: the most usual piece first.
+#[utoipa::path(post, path = "/api/matches/recipes", request_body = UnknownSingle,
     responses((status = 200, body = Vec<Recipe>), (status = 422, body = Problem)))]
 async fn work_out_recipes(
     Shared(state): Shared<State>,
-    Body(unknown): Body<UnknownSurvivor>,
+    Body(unknown): Body<UnknownSingle>,
 ) -> Result<Json<Vec<Recipe>>, Problem> {
     let workshop = state.store.workshop();
     Ok(Json(aside(move || unknown.recipes(&workshop)).await??))

@@ -5,7 +5,7 @@ use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::Timestamp;
 use lorimant_core::bench::rest::at_it_min;
-use lorimant_core::bench::{Batch, BatchStanding, Event, Happened, Task, in_order};
+use lorimant_core::bench::{Batch, BatchStanding, Event, EventKind, Task, in_order};
 use lorimant_core::making::Changes;
 use lorimant_core::piece::Piece;
 use lorimant_core::words::scale::of_wire;
@@ -244,7 +244,7 @@ struct Told {
     /// The step, from 1.
     step_n: u32,
     /// What happened.
-    happened: Happened,
+    happened: EventKind,
     /// To how many.
     n: u32,
     /// Why they were spoiled.
@@ -277,7 +277,7 @@ async fn tell(
     write(&state, move |t| BatchNow::of(t, bench::happen(t, id, &event, lot, &workshop)?)).await.map(Json)
 }
 
-/// Changes how a batch is made, as long as nothing of it is: other schools, or other operations, for this one alone.
+/// Changes how a batch is made, as long as nothing of it is: other methods, or other operations, for this one alone.
 #[utoipa::path(put, path = "/api/batches/{id}/making", params(("id" = i64, Path), Revised), request_body = Changes,
     responses((status = 200, body = Written<Batch>), (status = 409, body = Problem), (status = 422, body = Problem)))]
 async fn change_making(

@@ -9,8 +9,8 @@ use lorimant_core::pattern::PatternRequest;
 use lorimant_core::piece::Piece;
 use lorimant_core::piece::route::Route;
 use lorimant_core::ring::RingRequest;
-use lorimant_core::tool::questions::{SchoolQuestion, questions};
-use lorimant_core::tool::school::{SchoolChanges, Schools};
+use lorimant_core::tool::method::{MethodChanges, Methods};
+use lorimant_core::tool::questions::{MethodQuestion, questions};
 use lorimant_core::tool::workshop::Workshop;
 use serde::Deserialize;
 use utoipa::ToSchema;
@@ -23,7 +23,7 @@ use crate::problem::Problem;
 use crate::state::State;
 
 pub(super) fn router() -> OpenApiRouter<State> {
-    OpenApiRouter::new().routes(routes!(route)).routes(routes!(school_questions))
+    OpenApiRouter::new().routes(routes!(route)).routes(routes!(method_questions))
 }
 
 /// A piece whose making is asked for: a plan of rings, a finding or a chain, one of them.
@@ -39,9 +39,9 @@ struct Asked {
     /// A chain, as for `/api/chains/sheet`.
     #[serde(default)]
     chain: Option<ChainRequest>,
-    /// The schools it is made by; the workshop's if left out.
+    /// The methods it is made by; the workshop's if left out.
     #[serde(default)]
-    schools: Option<Schools>,
+    methods: Option<Methods>,
     /// What is changed about its route.
     #[serde(default)]
     route: Changes,
@@ -52,7 +52,7 @@ struct Asked {
 #[utoipa::path(post, path = "/api/making/route", request_body = Asked,
     responses((status = 200, body = Route), (status = 422, body = Problem)))]
 async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result<Json<Route>, Problem> {
-    let Asked { rings, finding, chain, schools, route } = asked;
+    let Asked { rings, finding, chain, methods, route } = asked;
     let (of, piece) = match (rings, finding, chain) {
         (Some(rings), None, None) => ("rings", Piece::Rings(rings)),
         (None, Some(finding), None) => ("finding", Piece::Finding(finding)),
@@ -69,15 +69,15 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
     worked(&state, move |workshop| {
         piece.check().map_err(|faults| faults.within(of))?;
         let mut changes = if route.is_empty() { piece.changes().clone() } else { route };
-        let Some(schools) = schools else { return piece.changed(changes).route(workshop) };
-        changes.schools = SchoolChanges::all(changes.schools.over(schools));
-        piece.changed(changes).route(&Workshop { schools, ..workshop.clone() })
+        let Some(methods) = methods else { return piece.changed(changes).route(workshop) };
+        changes.methods = MethodChanges::all(changes.methods.over(methods));
+        piece.changed(changes).route(&Workshop { methods, ..workshop.clone() })
     })
     .await
 }
 
-/// Where makers differ about making: every question with its schools and what each trades.
-#[utoipa::path(get, path = "/api/methods", responses((status = 200, body = Vec<SchoolQuestion>)))]
-async fn school_questions() -> Json<Vec<SchoolQuestion>> {
+/// Where makers differ about making: every question with its methods and what each trades.
+#[utoipa::path(get, path = "/api/methods", responses((status = 200, body = Vec<MethodQuestion>)))]
+async fn method_questions() -> Json<Vec<MethodQuestion>> {
     Json(questions())
 }

@@ -1,7 +1,7 @@
 //! What happened at the bench, batch by batch.
 
 use jiff::Timestamp;
-use lorimant_core::bench::{Batch, BatchStanding, Books, Event, Happened, Task};
+use lorimant_core::bench::{Batch, BatchStanding, Books, Event, EventKind, Task};
 use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::Lot;
 use lorimant_core::tool::workshop::Workshop;
@@ -148,8 +148,8 @@ fn book(
         return Ok(None);
     };
     match event.happened {
-        Happened::TakenBack => return put_back(t, id, event, Happened::Done),
-        Happened::Rescued => return put_back(t, id, event, Happened::Spoiled),
+        EventKind::TakenBack => return put_back(t, id, event, EventKind::Done),
+        EventKind::Rescued => return put_back(t, id, event, EventKind::Spoiled),
         _ => {}
     }
     if let Some(lot) = lot {
@@ -171,7 +171,7 @@ fn book(
 
 /// Puts back what was booked with the presses that are taken back, the last first. Gives the batch of writes, where
 /// anything was.
-fn put_back(t: &Transaction, id: i64, event: &Event, of: Happened) -> Result<Option<i64>> {
+fn put_back(t: &Transaction, id: i64, event: &Event, of: EventKind) -> Result<Option<i64>> {
     let sql = "SELECT happened, n, booked FROM happened WHERE entry = ?1 AND step_n = ?2 \
                AND happened IN (?3, ?4) ORDER BY id";
     let mut statement = t.prepare_cached(sql)?;

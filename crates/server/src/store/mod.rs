@@ -115,7 +115,7 @@ pub(crate) fn read_workshop(connection: &Connection) -> Result<Workshop> {
         blades,
         habits: settings.habits(),
         hand: settings.hand,
-        schools: settings.schools,
+        methods: settings.methods,
         gear: settings.gear,
         tolerances: settings.tolerances,
         lots: checks::known_lots(connection)?,

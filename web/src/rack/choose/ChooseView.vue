@@ -241,10 +241,10 @@ async function use(one: WireCandidate) {
           </tbody>
         </table>
         <p v-else class="quiet">Select two to four wires to compare them.</p>
-        <section v-for="school in found.schools" :key="school.question" class="school">
-          <h2>{{ school.question }}</h2>
-          <p>{{ school.some }}</p>
-          <p>{{ school.others }}</p>
+        <section v-for="method in found.makers_differ" :key="method.question" class="method">
+          <h2>{{ method.question }}</h2>
+          <p>{{ method.some }}</p>
+          <p>{{ method.others }}</p>
         </section>
         <details v-if="found.left_out.length">
           <summary>{{ found.left_out.length }} metals are not suitable</summary>
@@ -372,15 +372,15 @@ aside {
   padding-block: 4px;
 }
 
-.school {
+.method {
   margin-top: 14px;
 }
 
-.school h2 {
+.method h2 {
   margin: 0;
 }
 
-.school p {
+.method p {
   margin: 2px 0;
 }
 

@@ -2,7 +2,7 @@
 
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::coil::Winding;
-use crate::tool::school::AnchorBy;
+use crate::tool::method::AnchorBy;
 use crate::words::length::on_ruler;
 
 /// The tail is held, so that the wire can be wound under tension.

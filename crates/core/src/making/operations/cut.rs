@@ -5,7 +5,7 @@ use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
-use crate::tool::school::FlatTo;
+use crate::tool::method::FlatTo;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown, thickness};
 
 /// A piece is measured off from the spool's flush end and cut.

@@ -4,7 +4,7 @@ use crate::making::takes::Lost;
 use crate::making::telling::{hinted, the};
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
-use crate::tool::school::Rounding;
+use crate::tool::method::Rounding;
 
 /// Tips and edges are rounded and smoothed.
 #[derive(Debug, Clone, Copy)]

@@ -3,7 +3,7 @@
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
-use crate::tool::school::SawFrom;
+use crate::tool::method::SawFrom;
 use crate::words::counted;
 use crate::words::length::caliper;
 

@@ -3,7 +3,7 @@
 use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
-use crate::tool::school::{PULL_STRAIN, Straightening};
+use crate::tool::method::{PULL_STRAIN, Straightening};
 use crate::words::counted;
 
 /// The wire is straightened while it is still on the spool, where there is something to hold.

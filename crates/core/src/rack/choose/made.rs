@@ -1,4 +1,4 @@
-//! What a wire does in the piece as it is made: by the workshop's schools, with what its plan changes.
+//! What a wire does in the piece as it is made: by the workshop's methods, with what its plan changes.
 
 use super::duty::Measured;
 use super::{ChooseRequest, Joined};

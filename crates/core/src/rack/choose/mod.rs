@@ -157,7 +157,7 @@ pub struct LeftOut {
 /// A question on which makers differ, with both answers in figures.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Schools {
+pub struct MakersDiffer {
     /// The question.
     pub question: &'static str,
     /// Some.
@@ -175,7 +175,7 @@ pub struct Choosing {
     /// Metals that cannot serve.
     pub left_out: Vec<LeftOut>,
     /// Where makers differ.
-    pub schools: Vec<Schools>,
+    pub makers_differ: Vec<MakersDiffer>,
     /// How many wires were weighed.
     pub weighed_n: usize,
     /// Why no load is given, where none is.
@@ -273,12 +273,14 @@ impl ChooseRequest {
                 candidates.push(one);
             }
         }
-        let schools =
-            candidates.first().map(|best| self.schools(&best.wire, &duty, workshop)).unwrap_or_default();
+        let makers_differ = candidates
+            .first()
+            .map(|best| self.makers_differ(&best.wire, &duty, workshop))
+            .unwrap_or_default();
         let no_load = (!duty.bears()).then(|| {
             format!("No load is given for {}: they don't open the way a ring or a hook does.", duty.name)
         });
-        Ok(Choosing { candidates, left_out, schools, weighed_n, no_load })
+        Ok(Choosing { candidates, left_out, makers_differ, weighed_n, no_load })
     }
 
     /// Weighs the wires named, side by side.

@@ -7,7 +7,7 @@ use rust_decimal::Decimal;
 use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
 
 use super::duty::{Duty, Measured};
-use super::{ChooseRequest, Finish, Joined, Maker, Schools, WireCandidate};
+use super::{ChooseRequest, Finish, Joined, Maker, MakersDiffer, WireCandidate};
 use crate::making::operations::Anneal;
 use crate::pattern::Worn;
 use crate::pattern::check::{PIERCING_MM, piercings_take};
@@ -356,9 +356,9 @@ impl ChooseRequest {
     }
 
     /// Both answers to the questions on which makers differ, in this wire's figures.
-    pub(super) fn schools(&self, best: &Wire, duty: &Duty, workshop: &Workshop) -> Vec<Schools> {
+    pub(super) fn makers_differ(&self, best: &Wire, duty: &Duty, workshop: &Workshop) -> Vec<MakersDiffer> {
         let habits = workshop.habits;
-        let mut schools = vec![];
+        let mut makers_differ = vec![];
         let measured = |wire: Wire| {
             let mut measured = duty.measure(&wire)?;
             self.as_made(&wire, workshop, &mut measured);
@@ -379,7 +379,7 @@ impl ChooseRequest {
                 let springs = shown(100.0 * (1.0 - m.springback_ratio), 1);
                 format!("effort {},{load} springs back {springs} %", shown(m.effort, 1))
             };
-            schools.push(Schools {
+            makers_differ.push(MakersDiffer {
                 question: "Start soft or half-hard?",
                 some: format!("Dead soft, hardened afterwards: {}.", said(soft)),
                 others: format!("Half-hard, used as it is: {}.", said(half)),
@@ -398,7 +398,7 @@ impl ChooseRequest {
                 ))
             };
             if let (Some(thick), Some(thin)) = (in_size(20), in_size(22)) {
-                schools.push(Schools {
+                makers_differ.push(MakersDiffer {
                     question: "How thick in the ear?",
                     some: format!("Thicker for large and heavy earrings, {thick}."),
                     others: format!(
@@ -407,7 +407,7 @@ impl ChooseRequest {
                 });
             }
         }
-        schools
+        makers_differ
     }
 }
 

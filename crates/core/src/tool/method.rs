@@ -1,4 +1,4 @@
-//! Where makers differ: the workshop's schools, each changeable for one plan.
+//! Where makers differ: the workshop's methods, each changeable for one plan.
 
 use serde::{Deserialize, Serialize};
 
@@ -135,11 +135,11 @@ words! {
     }
 }
 
-/// The workshop's schools.
+/// The workshop's methods.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema), schema(as = MakingSchools))]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema), schema(as = MakingMethods))]
 #[serde(deny_unknown_fields, default)]
-pub struct Schools {
+pub struct Methods {
     /// How wire is straightened; by fingers if left out.
     pub straightening: Straightening,
     /// How often it is pulled where it is pulled, 1 to 60; 10 if left out.
@@ -179,7 +179,7 @@ pub struct Schools {
     pub shut_as_built: bool,
 }
 
-impl Default for Schools {
+impl Default for Methods {
     fn default() -> Self {
         Self {
             straightening: Straightening::Fingers,
@@ -212,7 +212,7 @@ fn with_cut() -> Marking {
 /// Strain of one pull through the jaws. Trade experience, an estimate.
 pub const PULL_STRAIN: f64 = 0.02;
 
-impl Schools {
+impl Methods {
     const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
     const LONG: Span = Span { noun: "length to trim", unit: " mm", least: 1.0, most: 50.0 };
     const HOURS: Span = Span { noun: "time in the tumbler", unit: " h", least: 0.25, most: 24.0 };
@@ -220,10 +220,10 @@ impl Schools {
     /// Strain that straightening spends before anything else is done.
     ///
     /// ```
-    /// use lorimant_core::tool::school::{Schools, Straightening};
+    /// use lorimant_core::tool::method::{Methods, Straightening};
     ///
-    /// assert_eq!(Schools::default().straightening_strain(), 0.0);
-    /// let pulled = Schools { straightening: Straightening::Pulls, pulls_n: 12, ..Schools::default() };
+    /// assert_eq!(Methods::default().straightening_strain(), 0.0);
+    /// let pulled = Methods { straightening: Straightening::Pulls, pulls_n: 12, ..Methods::default() };
     /// assert!((pulled.straightening_strain() - 0.24).abs() < 1e-12);
     /// ```
     #[must_use]
@@ -237,11 +237,11 @@ impl Schools {
     /// How a joint is left in a wire: what does not fuse is soldered, what bears no torch is left shut.
     ///
     /// ```
-    /// use lorimant_core::tool::school::{Joint, Schools};
+    /// use lorimant_core::tool::method::{Joint, Methods};
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
-    /// let fused = Schools { joint: Joint::Fuse, ..Schools::default() };
+    /// let fused = Methods { joint: Joint::Fuse, ..Methods::default() };
     /// let of = |metal| fused.joint_of(&Wire::round(metal, 1.0, Temper::Soft));
     /// assert_eq!((of(Metal::FineSilver), of(Metal::Copper)), (Joint::Fuse, Joint::Solder));
     /// assert_eq!(of(Metal::Titanium), Joint::Open);
@@ -270,27 +270,27 @@ impl Schools {
     }
 }
 
-macro_rules! school_changes {
+macro_rules! method_changes {
     ($($(#[$doc:meta])* $field:ident: $of:ty),* $(,)?) => {
-        /// Schools that one plan chooses otherwise than its workshop.
+        /// Methods that one plan chooses otherwise than its workshop.
         #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
         #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
         #[serde(deny_unknown_fields, default)]
-        pub struct SchoolChanges {
+        pub struct MethodChanges {
             $($(#[$doc])* #[serde(skip_serializing_if = "Option::is_none")] pub $field: Option<$of>,)*
         }
 
-        impl SchoolChanges {
-            /// The workshop's schools, with what this plan chooses.
+        impl MethodChanges {
+            /// The workshop's methods, with what this plan chooses.
             #[must_use]
-            pub fn over(&self, schools: Schools) -> Schools {
-                Schools { $($field: self.$field.unwrap_or(schools.$field),)* ..schools }
+            pub fn over(&self, methods: Methods) -> Methods {
+                Methods { $($field: self.$field.unwrap_or(methods.$field),)* ..methods }
             }
 
             /// Every one of them chosen.
             #[must_use]
-            pub fn all(schools: Schools) -> Self {
-                Self { $($field: Some(schools.$field),)* }
+            pub fn all(methods: Methods) -> Self {
+                Self { $($field: Some(methods.$field),)* }
             }
 
             /// Whether nothing is chosen otherwise.
@@ -302,11 +302,11 @@ macro_rules! school_changes {
             /// The same with an answer chosen, by the words it travels as; none where there is no such field or word.
             ///
             /// ```
-            /// use lorimant_core::tool::school::{SchoolChanges, Hardening};
+            /// use lorimant_core::tool::method::{MethodChanges, Hardening};
             ///
-            /// let barrel = SchoolChanges::default().choosing("hardening", "tumble").unwrap();
+            /// let barrel = MethodChanges::default().choosing("hardening", "tumble").unwrap();
             /// assert_eq!(barrel.hardening, Some(Hardening::Tumble));
-            /// assert_eq!(SchoolChanges::default().choosing("hardening", "shouting"), None);
+            /// assert_eq!(MethodChanges::default().choosing("hardening", "shouting"), None);
             /// ```
             #[must_use]
             pub fn choosing(mut self, field: &str, word: &str) -> Option<Self> {
@@ -318,13 +318,13 @@ macro_rules! school_changes {
             }
         }
 
-        impl Schools {
+        impl Methods {
             /// The word of what is chosen for a question; none where there is no such field.
             ///
             /// ```
-            /// use lorimant_core::tool::school::Schools;
+            /// use lorimant_core::tool::method::Methods;
             ///
-            /// assert_eq!(Schools::default().chosen("hardening").as_deref(), Some("mallet"));
+            /// assert_eq!(Methods::default().chosen("hardening").as_deref(), Some("mallet"));
             /// ```
             #[must_use]
             pub fn chosen(&self, field: &str) -> Option<String> {
@@ -337,7 +337,7 @@ macro_rules! school_changes {
     };
 }
 
-school_changes! {
+method_changes! {
     /// How wire is straightened.
     straightening: Straightening,
     /// Which side of a cut is flush.

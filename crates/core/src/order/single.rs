@@ -1,4 +1,4 @@
-//! A single survivor: what it measures leads back to the recipe it was made by.
+//! A single single: what it measures leads back to the recipe it was made by.
 
 use serde::{Deserialize, Serialize};
 
@@ -10,7 +10,7 @@ use crate::words::length::{LengthUnit, caliper};
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields, default)]
-pub struct Survivor {
+pub struct Single {
     /// Its wire, mm.
     pub wire_mm: Option<f64>,
     /// The longer way across it, seen from the front, mm.
@@ -21,7 +21,7 @@ pub struct Survivor {
     pub inside_mm: Option<f64>,
 }
 
-/// How a recipe compares with a survivor.
+/// How a recipe compares with a single.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Likeness {
@@ -40,14 +40,14 @@ const WIRE_MM: f64 = 0.06;
 const ACROSS_MM: f64 = 0.8;
 const INSIDE_MM: f64 = 0.25;
 
-impl Survivor {
+impl Single {
     const SIZE: Span = Span { noun: "measure", unit: " mm", least: 0.05, most: 300.0 };
 
     /// Recipes by how well they agree with what was measured, the best first; those that are off by more than six times
     /// what handwork is allowed are left out.
     ///
     /// ```
-    /// use lorimant_core::order::survivor::Survivor;
+    /// use lorimant_core::order::single::Single;
     /// use lorimant_core::pattern::PatternRequest;
     /// use lorimant_core::piece::Piece;
     /// use lorimant_core::words::length::LengthUnit;
@@ -55,13 +55,13 @@ impl Survivor {
     /// let kept = ["figure-eight", "hook-clasp"].map(|kind| Piece::Finding(PatternRequest::usual(kind.parse().unwrap())));
     /// let Piece::Finding(hook) = &kept[1] else { unreachable!() };
     /// let size = hook.form().unwrap().extent.size();
-    /// let survivor = Survivor {
+    /// let single = Single {
     ///     wire_mm: Some(hook.wire.size_mm),
     ///     long_mm: Some(size.x.max(size.y)),
     ///     short_mm: Some(size.x.min(size.y)),
     ///     inside_mm: None,
     /// };
-    /// let alike = survivor.alike(&kept, LengthUnit::Mm).unwrap();
+    /// let alike = single.alike(&kept, LengthUnit::Mm).unwrap();
     /// assert_eq!((alike[0].of, alike[0].fits), (1, true));
     /// ```
     ///

@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, data, type Recipe, type SurvivorOf, type Wire } from '../api/client'
+import { api, data, type Recipe, type MatchOf, type Wire } from '../api/client'
 import { useToDesk } from '../chains/toDesk'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { readFields, refused, useForm } from '../shared/form'
@@ -24,7 +24,7 @@ const queries = useQueryClient()
 const { faults, attempt } = useForm()
 const texts = ref<Record<string, string>>({})
 const n = ref('1')
-const found = ref<SurvivorOf[] | null>(null)
+const found = ref<MatchOf[] | null>(null)
 const busy = ref(false)
 const words = useWords()
 const toDesk = useToDesk()
@@ -86,7 +86,7 @@ const draw = (one: Recipe) =>
     await toDesk(one.piece)
   })
 
-const make = (one: SurvivorOf) =>
+const make = (one: MatchOf) =>
   attempt(async () => {
     const pieces_n = countOf(n.value)
     if (!pieces_n) throw refused([{ field: 'pieces_n', sentence: `“${n.value}” is not a number of pieces.` }])
@@ -120,14 +120,14 @@ const make = (one: SurvivorOf) =>
         label="Its wire"
         placeholder="0.81 mm, 20 awg"
         autofocus
-        data-test="survivor-wire"
+        data-test="single-wire"
       />
       <PaperField
         v-model="texts.long_mm"
         name="long_mm"
         label="The longer way across"
         placeholder="31.5 mm"
-        data-test="survivor-long"
+        data-test="single-long"
       />
       <PaperField v-model="texts.short_mm" name="short_mm" label="The shorter way across" />
       <PaperField v-model="texts.inside_mm" name="inside_mm" label="Inside of a loop or ring" />
@@ -138,7 +138,7 @@ const make = (one: SurvivorOf) =>
       </p>
       <template v-else-if="!recipes">
         <PaperField v-model="n" name="pieces_n" label="How many to make" figures />
-        <ul class="found" data-test="survivors">
+        <ul class="found" data-test="singles">
           <li v-for="one in found" :key="`${one.bag} ${one.entry}`">
             <div>
               <strong>{{ one.name }}</strong>{{ ' ' }}
@@ -147,7 +147,7 @@ const make = (one: SurvivorOf) =>
                 {{ one.fits ? 'Matches: ' : 'Close: ' }}{{ one.told }}
               </p>
             </div>
-            <v-btn :aria-label="`Make it: ${one.name}`" data-test="make-survivor" @click="make(one)"
+            <v-btn :aria-label="`Make it: ${one.name}`" data-test="make-single" @click="make(one)"
               >Make it</v-btn
             >
           </li>

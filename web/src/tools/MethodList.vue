@@ -5,29 +5,29 @@ import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import { useDesks } from '../patterns/desks'
 
-/** Where makers differ: the schools of this workshop, each with its trade. */
+/** Where makers differ: the methods of this workshop, each with its trade. */
 const settings = useSettings()
 const refreshDesks = useDesks()
 const notice = useNotice()
-type Schools = NonNullable<Settings['schools']>
+type Methods = NonNullable<Settings['methods']>
 
 const { data: questions } = useQuery({
-  queryKey: ['school-questions'],
+  queryKey: ['method-questions'],
   queryFn: () => data(api.GET('/api/methods')),
 })
 
-const now = (field: string) => String(settings.settings.schools?.[field as keyof Schools] ?? '')
+const now = (field: string) => String(settings.settings.methods?.[field as keyof Methods] ?? '')
 
-async function put(schools: Schools | undefined) {
-  await settings.keep({ schools })
+async function put(methods: Methods | undefined) {
+  await settings.keep({ methods })
   await refreshDesks()
 }
 
 async function choose(field: string, question: string, word: string) {
-  const before = settings.settings.schools
+  const before = settings.settings.methods
   try {
     const value = word === 'true' ? true : word === 'false' ? false : word
-    await put({ ...before, [field]: value } as Schools)
+    await put({ ...before, [field]: value } as Methods)
     notice.say(`Noted: ${question}`, () => put(before).catch(notice.fail))
   } catch (thrown) {
     notice.fail(thrown)
@@ -37,7 +37,7 @@ async function choose(field: string, question: string, word: string) {
 </script>
 
 <template>
-  <section data-test="schools">
+  <section data-test="methods">
     <h1>Preferred methods</h1>
     <p class="quiet lead">
       Where makers differ. Every plan uses these; you can change them for one plan on its page.
@@ -50,7 +50,7 @@ async function choose(field: string, question: string, word: string) {
           :name="one.field"
           :value="answer.word"
           :checked="now(one.field) === answer.word"
-          :data-test="`school-${one.field}-${answer.word}`"
+          :data-test="`method-${one.field}-${answer.word}`"
           @change="choose(one.field, one.question, answer.word)"
         />
         <span>
