@@ -55,7 +55,11 @@ async fn an_order_is_made_bagged_and_handed_over() {
         (&json!(11), &json!("to-make"), &json!("10 pieces"))
     );
     let begin = format!("/api/orders/{}/lines/0/begin", order["id"]);
-    let batch = workshop.post(&begin, &json!({})).await;
+    // Pressed twice at once, it begins one batch.
+    let once = json!({});
+    let (one, other) = tokio::join!(workshop.post(&begin, &once), workshop.post(&begin, &once));
+    let (batch, again) = if one.status == StatusCode::CREATED { (one, other) } else { (other, one) };
+    assert_eq!(again.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", again.text());
     assert_eq!(batch.status, StatusCode::CREATED, "{}", batch.text());
     let batch = batch.json()["entry"]["id"].as_i64().unwrap();
     assert_eq!(line(&workshop).await["state"], "in-the-making");

@@ -129,7 +129,7 @@ fn a_finding_is_led_by_touch_and_a_method_changes_its_route() -> Result<()> {
         let group = "//*[@data-test='route-group'][contains(., 'Which way does the flat')]";
         maker.browser.driver.find(By::XPath(group)).await?.click().await?;
         let spool = "//*[@data-test='route-offer'][contains(., 'flat side of the cutter towards the spool')]";
-        maker.sees("[data-test=route-offers]", "flat side of the cutter towards the spool").await?;
+        maker.sees("[data-test=route-offers]", "lat side of the cutter towards the spool").await?;
         maker.browser.driver.find(By::XPath(spool)).await?.click().await?;
         maker.sees(STEPS, "flush at the mark").await?;
         // And for the whole workshop.

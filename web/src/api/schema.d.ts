@@ -1010,6 +1010,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a day, seen from today in the workshop's time zone. */
+        post: operations["read_day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -8951,6 +8968,16 @@ export interface components {
             /** @description How many rows cannot be brought in; while there are any, none is. */
             wrong_n: number;
         };
+        /** @description A day that was read. */
+        ReadDay: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description The day in words, with its weekday. */
+            told: string;
+        };
         /** @description What was read in a field. Only one of the three is filled in, none where nothing was typed. */
         ReadField: {
             /** @description The field's name. */
@@ -10787,6 +10814,11 @@ export interface components {
         /** @description A typed line. */
         Typed: {
             /** @description What was typed. */
+            text: string;
+        };
+        /** @description A day as it is typed. */
+        TypedDay: {
+            /** @description The text: `Friday`, `5 December`, `in 2 weeks`. */
             text: string;
         };
         /** @description A field of a form with what is typed into it. */
@@ -14913,6 +14945,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Wanted"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedDay"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadDay"];
                 };
             };
             422: {

@@ -70,7 +70,10 @@ async function load() {
 }
 
 let done = props.typed ? '' : text.value
-async function change() {
+/** What was typed last, until it is answered. */
+let changing = Promise.resolve()
+const change = () => (changing = readTyped())
+async function readTyped() {
   reading.value = ''
   const typedNow = (done = text.value)
   if (!typedNow.trim()) {
@@ -98,7 +101,8 @@ const changeSoon = useDebounceFn(async () => {
 
 /** What was typed a moment ago counts as well. */
 async function finish() {
-  if (text.value !== done) await change()
+  if (text.value !== done) void change()
+  await changing
   open.value = faults.value.length > 0
 }
 

@@ -236,6 +236,8 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
 }
 
 .told.error {
+  display: block;
+  margin-left: 0;
   color: rgb(var(--v-theme-error));
 }
 

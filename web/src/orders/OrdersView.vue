@@ -59,8 +59,11 @@ async function attempt(work: () => Promise<unknown>) {
   await refresh()
 }
 
-const begin = (order: OrderRow, line: number) =>
-  attempt(async () => {
+const beginning = ref(false)
+async function begin(order: OrderRow, line: number) {
+  if (beginning.value) return
+  beginning.value = true
+  await attempt(async () => {
     const { entry, undo } = await data(
       api.POST('/api/orders/{id}/lines/{line}/begin', {
         params: { path: { id: order.id, line } },
@@ -70,6 +73,8 @@ const begin = (order: OrderRow, line: number) =>
     notice.did(`Started: ${entry.name}.`, undo, refresh)
     await router.push(`/bench/${entry.id}`)
   })
+  beginning.value = false
+}
 
 async function handOver(n: number) {
   const { order, line } = handing.value!

@@ -32,6 +32,7 @@ const shown = (day: string | null) => (day ? new Date(`${day}T12:00`) : null)
       :model-value="shown(day)"
       hide-header
       show-adjacent-months
+      :first-day-of-week="1"
       color="primary"
       @update:model-value="pick"
     />

@@ -21,6 +21,7 @@ use crate::extract::{Body, Path, Query};
 use crate::kept::{Kept as _, Pick};
 use crate::problem::Problem;
 use crate::state::State;
+use crate::store::StoreError;
 use crate::store::batch;
 use crate::store::orders;
 use crate::store::picks::pickable;
@@ -267,23 +268,27 @@ async fn begin_line(
     Body(wish): Body<Beginning>,
 ) -> Result<(StatusCode, Json<Written<Batch>>), Problem> {
     let workshop = state.store.workshop();
-    let known = workshop.clone();
-    let open = read(&state, move |c| Ok(orders::open(c, &known)?.orders)).await?;
-    let Some((entry, standings)) = open.into_iter().find(|(entry, _)| entry.id == id) else {
-        return Err(Problem::missing(format!("There is no open order number {id}.")));
-    };
-    let (Some(wanted), Some(standing)) = (entry.record.lines.get(line), standings.get(line)) else {
-        return Err(Problem::missing(format!("This order has no line {}.", line.saturating_add(1))));
-    };
-    let pieces_n = wish.pieces_n.unwrap_or(standing.to_make_n);
-    if pieces_n == 0 && wish.pieces_n.is_none() {
-        let said = "All of this line is in bags or in progress. Enter how many more, if you want more.";
-        return Err(Faults::from(Fault::new("pieces_n", said)).into());
-    }
-    Pick { entry: id, pieces_n }.check()?;
-    let batch = Batch::begun(&wanted.name, wanted.piece.clone(), pieces_n, &workshop);
-    batch.tasks(&workshop)?;
-    entries::add(&state, Shelf::Batches, batch).await
+    // What is still to be made is looked up in the same write: pressed twice, it begins one batch.
+    let written = write(&state, move |t| {
+        let open = orders::open(t, &workshop)?.orders;
+        let found = open.into_iter().find(|(entry, _)| entry.id == id);
+        let (entry, standings) = found.ok_or(StoreError::Missing { what: "open order", id })?;
+        let (Some(wanted), Some(standing)) = (entry.record.lines.get(line), standings.get(line)) else {
+            let said = format!("This order has no line {}.", line.saturating_add(1));
+            return Err(Faults::from(Fault::new("line", said)).into());
+        };
+        let pieces_n = wish.pieces_n.unwrap_or(standing.to_make_n);
+        if pieces_n == 0 && wish.pieces_n.is_none() {
+            let said = "All of this line is in bags or in progress. Enter how many more, if you want more.";
+            return Err(Faults::from(Fault::new("pieces_n", said)).into());
+        }
+        Pick { entry: id, pieces_n }.check()?;
+        let batch = Batch::begun(&wanted.name, wanted.piece.clone(), pieces_n, &workshop);
+        batch.tasks(&workshop)?;
+        let undo = batch::next(t)?;
+        Ok(Written { entry: Shelf::Batches.add(t, undo, &batch)?, undo })
+    });
+    Ok((StatusCode::CREATED, Json(written.await?)))
 }
 
 /// What is handed over.

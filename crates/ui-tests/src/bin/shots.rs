@@ -13,11 +13,11 @@ fn main() -> Result<()> {
         picture(maker, "rings").await?;
         maker.open("/chains").await?;
         maker.sees("[data-test=sentence]", "Byzantine").await?;
-        picture(maker, "chain").await?;
+        picture(maker, "chains").await?;
         for (path, there, name) in [
-            ("/saved", "[data-test=plans]", "kept"),
+            ("/saved", "[data-test=plans]", "saved"),
             ("/tools", "[data-test=rods]", "tools"),
-            ("/reference", "[data-test=metals]", "guide"),
+            ("/reference", "[data-test=metals]", "reference"),
         ] {
             maker.open(path).await?;
             maker.find(there).await?;
@@ -25,13 +25,13 @@ fn main() -> Result<()> {
         }
         maker.open("/findings").await?;
         maker.find("[data-test=ready] svg").await?;
-        picture(maker, "patterns").await?;
+        picture(maker, "findings").await?;
         maker.open("/findings/piece?kind=open-ear-wire").await?;
         maker.find("[data-dimension=crown_mm]").await?;
-        picture(maker, "room").await?;
+        picture(maker, "finding").await?;
         maker.open("/measure/springback?lot=62").await?;
         maker.find("[data-test=lot-plot] canvas").await?;
-        picture(maker, "check-lots").await?;
+        picture(maker, "springback").await?;
         maker.open("/measure").await?;
         maker.click("[data-test=checks] [data-test=open-check]").await?;
         maker.click("[data-test=measure-front_mm]").await?;
@@ -39,10 +39,10 @@ fn main() -> Result<()> {
         maker.sees("[data-test=came]", "mm").await?;
         maker.click("[data-test=measure-crown_mm]").await?;
         maker.script("scrollTo(0, 0)").await?;
-        picture(maker, "check").await?;
+        picture(maker, "measurement").await?;
         maker.open("/wire").await?;
         maker.find("[data-test=lots] .lot").await?;
-        picture(maker, "rack").await?;
+        picture(maker, "wire-stock").await?;
         maker.open("/wire/choose").await?;
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.find("[data-test=hold-plot] canvas").await?;
@@ -51,17 +51,17 @@ fn main() -> Result<()> {
         }
         maker.find("[data-test=compared]").await?;
         maker.script("scrollTo(0, 0)").await?;
-        picture(maker, "rack-choose").await?;
+        picture(maker, "choose-wire").await?;
         maker.open("/wire/cutting-plan").await?;
         maker.find("[data-test=strip] svg").await?;
         maker.gone("[data-test=working]").await?;
-        picture(maker, "rack-cut").await?;
+        picture(maker, "cutting-plan").await?;
         maker.open("/wire/cost").await?;
         maker.fill("[data-test=cost-minutes] input", "4").await?;
         maker.fill("[data-test=cost-setting_up_minutes] input", "20").await?;
         maker.fill("[data-test=cost-bought] input", "5.60").await?;
         maker.sees("[data-test=verdict]", "Making pays").await?;
-        picture(maker, "rack-cost").await?;
+        picture(maker, "cost").await?;
         maker.open("/bench").await?;
         maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
         maker.fill("[data-test=how-many]", "6").await?;
@@ -93,8 +93,8 @@ async fn from_order_to_bag(maker: &Maker) -> Result<()> {
     for (path, there, name) in [
         ("/today", "[data-test=next-sitting]", "today"),
         ("/orders", "[data-test=orders]", "orders"),
-        ("/orders/schedule", "[data-test=sittings]", "sittings"),
-        ("/orders/stock", "[data-test=bags] svg", "shelf"),
+        ("/orders/schedule", "[data-test=sittings]", "schedule"),
+        ("/orders/stock", "[data-test=bags] svg", "finished-stock"),
     ] {
         maker.open(path).await?;
         maker.find(there).await?;
