@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, data } from '../api/client'
 import { download } from '../shared/download'
 import PieceSketch from '../drawing/PieceSketch.vue'
+import { dayOf } from './words'
 import { useNotice } from '../shared/notice'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
@@ -53,7 +54,7 @@ const filled = computed(() => {
           </p>
           <p class="serif told">{{ bag.entry.sentence }}</p>
           <p class="quiet">
-            Filled {{ bag.entry.record.filled_on
+            Filled {{ dayOf(bag.entry.record.filled_on)
             }}<template v-if="bag.entry.record.place">, in {{ bag.entry.record.place }}</template
             ><template v-if="bag.entry.record.batch">, batch {{ bag.entry.record.batch }}</template
             ><template v-if="bag.entry.archived">, removed from stock</template>.

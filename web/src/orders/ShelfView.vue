@@ -15,6 +15,7 @@ import BagDialog from './BagDialog.vue'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
 import MatchDialog from './MatchDialog.vue'
+import { dayOf } from './words'
 import { countOf } from '../shared/typing'
 import { countIn } from '../shared/piece'
 
@@ -180,8 +181,8 @@ const all = computed(() => bags.value?.entries ?? [])
         }}</router-link>
         <p class="told">{{ row.sentence }}</p>
         <p class="told quiet">
-          <template v-if="row.record.place">{{ row.record.place }}, </template>filled {{ row.record.filled_on
-          }}<template v-if="row.record.note">. {{ row.record.note }}</template>
+          <template v-if="row.record.place">{{ row.record.place }}, </template>filled
+          {{ dayOf(row.record.filled_on) }}<template v-if="row.record.note">. {{ row.record.note }}</template>
         </p>
       </div>
       <span class="num count" data-test="in-bag">{{ row.counted }}</span>

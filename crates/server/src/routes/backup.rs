@@ -118,11 +118,8 @@ async fn file_state(Shared(state): Shared<State>) -> Result<Json<FileState>, Pro
     let store = state.store.clone();
     let of = move || FileState {
         only_read: store.health().err().map(|error| {
-            let told = error.to_string();
-            format!(
-                "Nothing is saved for now: {}.",
-                told.trim_start_matches("nothing was changed: ").trim_end_matches('.')
-            )
+            let told = Problem::from(error).detail;
+            format!("Nothing is saved for now: {}", told.trim_start_matches("Nothing was changed: "))
         }),
         logs_set_aside: store.logs_set_aside(),
     };
