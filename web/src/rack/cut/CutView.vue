@@ -42,15 +42,24 @@ const pick = () =>
     piece.value = null
   })
 
-const change = (row: PickedRow, event: Event) =>
-  attempt(async () => {
-    const pieces_n = Math.max(0, Math.round(Number((event.target as HTMLInputElement).value) || 0))
+/** Counts that are being typed, by the number of their pick: the list that comes anew meanwhile leaves them alone. */
+const typing = ref<Record<number, string>>({})
+function type(row: PickedRow, event: Event) {
+  typing.value[row.id] = (event.target as HTMLInputElement).value
+}
+
+async function change(row: PickedRow) {
+  const typed = typing.value[row.id]
+  await attempt(async () => {
+    const pieces_n = Math.max(0, Math.round(Number(typed) || 0))
     const params = { path: { id: row.id }, query: { revision: row.revision } }
     const body = { entry: row.record.entry, pieces_n }
     const { undo } = await data(api.PUT('/api/picks/{id}', { params, body }))
     await refresh()
     notice.did(`Added to the cutting plan: ${pieces_n} of “${row.what}”.`, undo, refresh)
   })
+  if (typing.value[row.id] === typed) delete typing.value[row.id]
+}
 
 const drop = (row: PickedRow) =>
   attempt(async () => {
@@ -75,10 +84,11 @@ const drop = (row: PickedRow) =>
             type="number"
             min="1"
             max="100000"
-            :value="row.record.pieces_n"
+            :value="typing[row.id] ?? row.record.pieces_n"
             :aria-label="`How many: ${row.what}`"
             data-test="pick-count"
-            @change="change(row, $event)"
+            @input="type(row, $event)"
+            @change="change(row)"
           />
           <div>
             <p>{{ row.what }}</p>
