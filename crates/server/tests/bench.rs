@@ -273,6 +273,13 @@ async fn what_happened_goes_out_and_comes_in_with_the_workshop() {
     let far = |reply: Reply| reply.json()["standing"].clone();
     let path = format!("/api/batches/{id}/standing");
     assert_eq!(far(there.get(&path).await), far(workshop.get(&path).await));
+    // So it was written before methods were called so, and those files are still about.
+    let earlier = out.text().replace("\"methods\":", "\"schools\":");
+    assert!(earlier.contains(r#""is":"happened""#) && earlier.contains(r#""schools":"#));
+    let of_then = Workshop::empty();
+    let brought = of_then.ask("POST", "/api/workshop", earlier).await;
+    assert!(brought.status.is_success(), "{}", brought.text());
+    assert_eq!(far(of_then.get(&path).await), far(workshop.get(&path).await));
     // What is no event is refused at its line.
     let wrong = out.text().replace("\"spoiled\"", "\"eaten\"");
     let refused = Workshop::empty().ask("POST", "/api/workshop", wrong).await;

@@ -49,7 +49,7 @@ pub(crate) enum Line {
     /// A line of the ledger of a lot or a pile of scrap.
     Ledger(LedgerLine),
     /// What happened to a batch at the bench.
-    EventKind(HappenedLine),
+    Happened(HappenedLine),
     /// A reading of a check.
     Reading(ReadingLine),
     /// The end.

@@ -83,7 +83,7 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
     })?;
     let happened = "SELECT id, key, entry, step_n, happened, n, reason, made_at, booked, device FROM happened ORDER BY id";
     out.all(connection, happened, |row| {
-        Ok(Line::EventKind(HappenedLine {
+        Ok(Line::Happened(HappenedLine {
             id: row.get(0)?,
             key: row.get(1)?,
             entry: row.get(2)?,
@@ -288,7 +288,7 @@ fn check(line: &Line) -> Result<()> {
     };
     match line {
         Line::Workshop { .. } | Line::Settings { .. } | Line::End { .. } => {}
-        Line::Batch { id, .. } | Line::EventKind(HappenedLine { id, .. }) => number("id", *id),
+        Line::Batch { id, .. } | Line::Happened(HappenedLine { id, .. }) => number("id", *id),
         Line::Reading(ReadingLine { id, .. }) | Line::Ledger(LedgerLine { id, .. }) => number("id", *id),
         Line::Entry(EntryLine { id, revision, .. }) | Line::Change(ChangeLine { id, revision, .. }) => {
             number("id", *id);
@@ -300,7 +300,7 @@ fn check(line: &Line) -> Result<()> {
         Line::Batch { made_at, .. }
         | Line::Change(ChangeLine { made_at, .. })
         | Line::Ledger(LedgerLine { made_at, .. })
-        | Line::EventKind(HappenedLine { made_at, .. })
+        | Line::Happened(HappenedLine { made_at, .. })
         | Line::Reading(ReadingLine { made_at, .. }) => &[made_at],
         _ => &[],
     };
@@ -327,7 +327,7 @@ fn check(line: &Line) -> Result<()> {
             }
             faults.keep(check_text("note", "note", note, 400));
         }
-        Line::EventKind(HappenedLine { step_n, n, reason, key, .. }) => {
+        Line::Happened(HappenedLine { step_n, n, reason, key, .. }) => {
             if !(1..=1000).contains(step_n) || *n > 100_000 || !(8..=64).contains(&key.len()) {
                 faults.add(Fault::new("happened", "this is not a press of a batch"));
             }
@@ -403,7 +403,7 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
             t.prepare_cached(sql)?
                 .execute(params![id, batch, lot, pile, kind, amount, note, made_at, reverses])?;
         }
-        Line::EventKind(line) => {
+        Line::Happened(line) => {
             let sql = "INSERT INTO happened (id, key, entry, step_n, happened, n, reason, made_at, booked, device) \
                        VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10)";
             let HappenedLine { id, key, entry, step_n, happened, n, reason, made_at, booked, device } = line;
