@@ -1,5 +1,7 @@
 //! The records a workshop keeps.
 
+use jiff::Timestamp;
+use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use lorimant_core::bench::Batch;
 use lorimant_core::bench::sittings::agenda::Hold;
@@ -180,6 +182,11 @@ impl Settings {
     /// The clock on the workshop's wall.
     pub fn zone(&self) -> TimeZone {
         TimeZone::get(&self.time_zone).unwrap_or_else(|_| TimeZone::system())
+    }
+
+    /// The day it is by that clock.
+    pub fn today(&self) -> Date {
+        Timestamp::now().to_zoned_datetime(self.zone()).date()
     }
 
     pub fn check(&self) -> Result<(), Faults> {

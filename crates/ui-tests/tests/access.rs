@@ -247,3 +247,21 @@ fn what_is_tapped_is_large_enough(#[case] path: &'static str) -> Result<()> {
         Ok(())
     })
 }
+
+/// A bookmark of an earlier version leads to where its view is now, with what it asked for.
+#[test]
+fn addresses_of_earlier_versions_lead_on() -> Result<()> {
+    at_the_bench(|maker| async move {
+        for (then, now) in [
+            ("/check/lots?lot=62", "/measure/springback?lot=62"),
+            ("/check/79", "/measure/79"),
+            ("/patterns/room?kind=hook-clasp", "/findings/piece?kind=hook-clasp"),
+            ("/orders/sittings", "/orders/schedule"),
+        ] {
+            maker.open(then).await?;
+            let there = "return location.pathname + location.search";
+            maker.until(now, || async { Ok(maker.script(there).await? == now) }).await?;
+        }
+        Ok(())
+    })
+}

@@ -324,7 +324,7 @@ fn how_one_batch_is_made_is_changed_before_it_is_begun() -> Result<()> {
 fn a_single_piece_is_matched() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/orders/stock").await?;
-        maker.click("[data-test=single]").await?;
+        maker.click("[data-test=match-lost]").await?;
         maker.fill("[data-test=single-wire] input", "1.02 mm").await?;
         maker.click("[data-test=which-is-it]").await?;
         maker.sees(".popover", "at least two").await?;
@@ -342,7 +342,7 @@ fn a_single_piece_is_matched() -> Result<()> {
         maker.click("[data-test=draw-recipe]").await?;
         maker.sees("[data-test=sentence]", "niobium").await?;
         maker.open("/orders/stock").await?;
-        maker.click("[data-test=single]").await?;
+        maker.click("[data-test=match-lost]").await?;
         maker.fill("[data-test=single-wire] input", "1.02 mm").await?;
         maker.fill("[data-test=single-long] input", "9.1 mm").await?;
         maker.click("[data-test=which-is-it]").await?;

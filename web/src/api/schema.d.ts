@@ -1019,7 +1019,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Reads a day, seen from today in the workshop's time zone. */
+        /** Reads a day, `Friday`, `5 December` or `in 2 weeks`, seen from today in the workshop's time zone. */
         post: operations["read_day"];
         delete?: never;
         options?: never;
@@ -1758,7 +1758,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Which recipes a single single may have been made by, by what it measures: the likeliest first. */
+        /** Which recipes a single piece may have been made by, by what it measures: the likeliest first. */
         post: operations["find_match"];
         delete?: never;
         options?: never;
@@ -1775,7 +1775,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Recipes that measure as a single does which nothing kept matches: the most usual piece first. */
+        /** Recipes that measure as a single piece does which nothing kept matches: the most usual piece first. */
         post: operations["work_out_recipes"];
         delete?: never;
         options?: never;
@@ -6808,7 +6808,7 @@ export interface components {
             /** @description In a sentence, with its amount. */
             told: string;
         };
-        /** @description How a recipe compares with a single. */
+        /** @description How a recipe compares with a single piece. */
         Likeness: {
             /** @description Whether all that was measured agrees as well as handwork does. */
             fits: boolean;
@@ -7440,7 +7440,7 @@ export interface components {
             /** @description How far a set may differ in each, mm; what the workshop lets pass if left out. */
             tolerance_mm?: number[];
         };
-        /** @description A recipe that a single may have been made by. */
+        /** @description A recipe that a single piece may have been made by. */
         MatchOf: components["schemas"]["Likeness"] & {
             /**
              * Format: int64
@@ -10816,11 +10816,6 @@ export interface components {
             /** @description What was typed. */
             text: string;
         };
-        /** @description A day as it is typed. */
-        TypedDay: {
-            /** @description The text: `Friday`, `5 December`, `in 2 weeks`. */
-            text: string;
-        };
         /** @description A field of a form with what is typed into it. */
         TypedField: {
             /** @description The field's name; its fault comes back under it. */
@@ -10871,7 +10866,7 @@ export interface components {
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
-        /** @description A single for which a recipe is wanted. */
+        /** @description A single piece for which a recipe is wanted. */
         UnknownSingle: {
             /** @description What it measures; its wire among it. */
             measured: components["schemas"]["Single"];
@@ -14984,7 +14979,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TypedDay"];
+                "application/json": components["schemas"]["Typed"];
             };
         };
         responses: {

@@ -101,8 +101,7 @@ const changeSoon = useDebounceFn(async () => {
 
 /** What was typed a moment ago counts as well. */
 async function finish() {
-  if (text.value !== done) void change()
-  await changing
+  await (text.value === done ? changing : change())
   open.value = faults.value.length > 0
 }
 

@@ -81,7 +81,7 @@ const keep = () =>
       v-model="texts.due"
       name="due"
       label="Due"
-      placeholder="any day"
+      placeholder="no date"
       :hint="dueTold"
       :wrong="dueWrong"
     >

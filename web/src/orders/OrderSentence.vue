@@ -171,7 +171,7 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
         v-model="due"
         class="word"
         :class="{ wrong: wrong('due') || dueWrong }"
-        placeholder="any day"
+        placeholder="no date"
         aria-label="Due date"
         aria-describedby="due-told"
         autocomplete="off"

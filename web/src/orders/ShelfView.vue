@@ -139,7 +139,7 @@ const all = computed(() => bags.value?.entries ?? [])
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag"
       >Add to finished stock</v-btn
     >
-    <v-btn variant="text" class="single" data-test="single" @click="matching = true"
+    <v-btn variant="text" class="match" data-test="match-lost" @click="matching = true"
       >Match a lost piece</v-btn
     >
     <span v-if="fault" class="stop fault" role="alert">{{ fault }}</span>

@@ -31,8 +31,8 @@ const aside = computed(() => (file.value?.logs_set_aside ?? []).filter((name) =>
     data-test="log-set-aside"
   >
     <p>
-      The newest changes beside this workshop’s file belong to another copy of it, so they are not in here.
-      They were kept in {{ aside.join(', ') }}.
+      Changes of another copy of this workshop were found beside its file. They are not included here; they
+      were moved to {{ aside.join(', ') }}.
     </p>
     <p>If work is missing, restore a backup in Settings.</p>
     <template #append><v-btn @click="known = [...known, ...aside]">Close</v-btn></template>

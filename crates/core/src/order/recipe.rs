@@ -1,4 +1,4 @@
-//! A recipe for a single that nothing kept matches: the piece that measures so, worked out backwards.
+//! A recipe for a single piece that nothing kept matches: the piece that measures so, worked out backwards.
 
 use glam::{DMat3, DVec3};
 use serde::{Deserialize, Serialize};
@@ -15,7 +15,7 @@ use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::gauge::Gauge;
 
-/// A single for which a recipe is wanted.
+/// A single piece for which a recipe is wanted.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -209,7 +209,7 @@ impl UnknownSingle {
     }
 }
 
-/// The dimensions of a pattern that a single may have otherwise: all that are there at all.
+/// The dimensions of a pattern that a single piece may have otherwise: all that are there at all.
 fn free(request: &PatternRequest) -> impl Iterator<Item = &'static Parameter> {
     let grows = |parameter: &&Parameter| matches!(parameter.unit, Unit::Mm | Unit::Turns);
     request.kind.0.parameters.iter().filter(grows).filter(|parameter| request.value(parameter.name) > 0.0)

@@ -1,4 +1,4 @@
-//! A single single: what it measures leads back to the recipe it was made by.
+//! A single piece: what it measures leads back to the recipe it was made by.
 
 use serde::{Deserialize, Serialize};
 
@@ -21,7 +21,7 @@ pub struct Single {
     pub inside_mm: Option<f64>,
 }
 
-/// How a recipe compares with a single.
+/// How a recipe compares with a single piece.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Likeness {

@@ -57,9 +57,14 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
     if let Some(numbers) = in_numbers(&typed, today) {
         return numbers;
     }
-    let parts: Vec<&str> = typed.split([' ', ',', '.', '\t']).filter(|part| !part.is_empty()).collect();
-    let of = |part: &str| weekday(part);
-    match parts.as_slice() {
+    let parts = typed.split([' ', ',', '\t']).map(|part| part.trim_matches('.'));
+    let parts: Vec<&str> = parts.filter(|part| !part.is_empty()).collect();
+    // What a sentence has before its day.
+    let parts = match parts.as_slice() {
+        ["on" | "by" | "due", rest @ ..] => rest,
+        all => all,
+    };
+    match parts {
         ["today"] => Ok(today),
         ["tomorrow"] => later(today, 1.day()).ok_or_else(no_day),
         ["day", "after", "tomorrow"] | ["the", "day", "after", "tomorrow"] => {
@@ -74,22 +79,28 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
                 .or_else(|| Some(next_of(1, month, today)?.last_of_month()))
                 .ok_or_else(no_day)
         }
-        ["next", name] if of(name).is_some() => {
-            let first = of(name).and_then(|day| coming(today, day)).ok_or_else(no_day)?;
+        ["next", name] if weekday(name).is_some() => {
+            let first = weekday(name).and_then(|day| coming(today, day)).ok_or_else(no_day)?;
             let second = later(first, 1.week()).ok_or_else(no_day)?;
             Err(format!("{} could be {} or {}. Write the date.", quoted(text), short(first), short(second)))
         }
-        ["this" | "on" | "by" | "coming", name] | [name] if of(name).is_some() => {
-            of(name).and_then(|day| coming(today, day)).ok_or_else(no_day)
+        ["this" | "coming", name] | [name] if weekday(name).is_some() => {
+            weekday(name).and_then(|day| coming(today, day)).ok_or_else(no_day)
         }
         ["in", rest @ ..] | [rest @ .., "from", "now" | "today"] => {
             span(rest).and_then(|span| later(today, span)).ok_or_else(no_day)
         }
-        _ => match span(&parts) {
+        _ => match span(parts) {
             Some(span) => later(today, span).ok_or_else(no_day),
-            None => with_month(&parts, today).unwrap_or_else(|| Err(no_day())),
+            None => with_month(parts, today).unwrap_or_else(|| Err(no_day())),
         },
     }
+}
+
+/// A day in words with its weekday, and its year where that is not this one: `Friday 4 December`.
+#[must_use]
+pub fn told(day: Date, today: Date) -> String {
+    day.strftime(if day.year() == today.year() { "%A %-d %B" } else { "%A %-d %B %Y" }).to_string()
 }
 
 /// `4 December`, as it is told where the year is plain.

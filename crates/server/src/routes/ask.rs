@@ -152,14 +152,6 @@ async fn read_fields(
     Ok(Json(field::read(&fields, wire.as_ref(), state.store.workshop().habits)?))
 }
 
-/// A day as it is typed.
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-struct TypedDay {
-    /// The text: `Friday`, `5 December`, `in 2 weeks`.
-    text: String,
-}
-
 /// A day that was read.
 #[derive(Serialize, ToSchema)]
 struct ReadDay {
@@ -170,17 +162,15 @@ struct ReadDay {
     told: String,
 }
 
-/// Reads a day, seen from today in the workshop's time zone.
-#[utoipa::path(post, path = "/api/days/read", request_body = TypedDay,
+/// Reads a day, `Friday`, `5 December` or `in 2 weeks`, seen from today in the workshop's time zone.
+#[utoipa::path(post, path = "/api/days/read", request_body = Typed,
     responses((status = 200, body = ReadDay), (status = 422, body = Problem)))]
 async fn read_day(
     Shared(state): Shared<State>,
-    Body(TypedDay { text }): Body<TypedDay>,
+    Body(Typed { text }): Body<Typed>,
 ) -> Result<Json<ReadDay>, Problem> {
     let (settings, _) = read(&state, crate::store::settings).await?;
-    let today = jiff::Timestamp::now().to_zoned_datetime(settings.zone()).date();
+    let today = settings.today();
     let day = day::read(&text, today).map_err(|said| Fault::new("text", said))?;
-    let told =
-        day.strftime(if day.year() == today.year() { "%A %-d %B" } else { "%A %-d %B %Y" }).to_string();
-    Ok(Json(ReadDay { day, told }))
+    Ok(Json(ReadDay { day, told: day::told(day, today) }))
 }

@@ -89,7 +89,7 @@ struct NewBag {
 
 async fn today(state: &State) -> Result<(jiff::civil::Date, Settings), Problem> {
     let (settings, _) = read(state, crate::store::settings).await?;
-    Ok((jiff::Timestamp::now().to_zoned_datetime(settings.zone()).date(), settings))
+    Ok((settings.today(), settings))
 }
 
 /// Lays a bag on the shelf that was filled elsewhere.
@@ -262,7 +262,7 @@ async fn make_again(
     entries::add(&state, Shelf::Batches, batch).await
 }
 
-/// A recipe that a single may have been made by.
+/// A recipe that a single piece may have been made by.
 #[derive(Serialize, ToSchema)]
 struct MatchOf {
     /// Number of the bag it lies in, made by this recipe.
@@ -280,10 +280,10 @@ struct MatchOf {
     likeness: Likeness,
 }
 
-/// Most recipes that are offered for a single.
+/// Most recipes that are offered for one.
 const MOST_OFFERED: usize = 8;
 
-/// Which recipes a single single may have been made by, by what it measures: the likeliest first.
+/// Which recipes a single piece may have been made by, by what it measures: the likeliest first.
 #[utoipa::path(post, path = "/api/matches", request_body = Single,
     responses((status = 200, body = Vec<MatchOf>), (status = 422, body = Problem)))]
 async fn find_match(
@@ -305,7 +305,7 @@ async fn find_match(
     Ok(Json(found.await??))
 }
 
-/// Recipes that measure as a single does which nothing kept matches: the most usual piece first.
+/// Recipes that measure as a single piece does which nothing kept matches: the most usual piece first.
 #[utoipa::path(post, path = "/api/matches/recipes", request_body = UnknownSingle,
     responses((status = 200, body = Vec<Recipe>), (status = 422, body = Problem)))]
 async fn work_out_recipes(

@@ -75,7 +75,7 @@ async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>
     let read = read(&state, move |c| Ok((orders::open(c, &workshop)?.orders, crate::store::settings(c)?.0)));
     let (mut open, settings) = read.await?;
     let made_by = state.store.workshop();
-    let today = jiff::Timestamp::now().to_zoned_datetime(settings.zone()).date();
+    let today = settings.today();
     open.sort_by_key(|(entry, _)| (entry.record.due.unwrap_or(Date::MAX), entry.id));
     let row = |(entry, standings): (Entry<Order>, Vec<LineStanding>)| {
         let state = OrderState::of(&standings);

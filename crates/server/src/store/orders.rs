@@ -134,7 +134,7 @@ pub(crate) fn remake(
     Shelf::Batches.edit(t, undo, id, revision, &Edit::Replace(batch))
 }
 
-/// Recipes a single is held against: those in bags, then those that are kept.
+/// Recipes a single piece is held against: those in bags, then those that are kept.
 pub(crate) fn recipes(connection: &Connection) -> Result<Vec<Recipe>> {
     let bags: Vec<Entry<Bag>> = Shelf::Bags.all(connection)?;
     let mut all: Vec<Recipe> = bags
